@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Knowledge;
+
+use Thicket\Knowledge\Exception\UnknownEntry;
+use Thicket\Methods\Method;
+use Thicket\Methods\School;
+use Thicket\Mix\Active;
+use Thicket\Plants\Species;
+
+/**
+ * The knowledge of core/data as one object, handed to whatever needs it (rulings B29). Built from the plain arrays
+ * that {@see CatalogueFiles} reads and checks; never reads files itself.
+ */
+final readonly class Catalogue
+{
+    /** @param array<string, mixed> $data as {@see CatalogueFiles::read()} returns it */
+    public function __construct(private array $data, public string $hash)
+    {
+    }
+
+    public function species(string $id): Species
+    {
+        return new Species($this->entry('species', $id));
+    }
+
+    public function hasSpecies(string $id): bool
+    {
+        return isset($this->root()->node('species')->data[$id]);
+    }
+
+    /** @return list<Species> in order of common name */
+    public function allSpecies(): array
+    {
+        $all = array_map(static fn (Node $node): Species => new Species($node), array_values($this->root()->nodes('species')));
+        usort($all, static fn (Species $a, Species $b): int => $a->commonName() <=> $b->commonName());
+
+        return $all;
+    }
+
+    public function active(string $id): Active
+    {
+        return new Active($this->entry('actives', $id));
+    }
+
+    public function hasActive(string $id): bool
+    {
+        return isset($this->root()->node('actives')->data[$id]);
+    }
+
+    /** @return list<Active> */
+    public function allActives(): array
+    {
+        return array_map(static fn (Node $node): Active => new Active($node), array_values($this->root()->nodes('actives')));
+    }
+
+    public function method(string $id): Method
+    {
+        return new Method($this->entry('methods', $id));
+    }
+
+    public function hasMethod(string $id): bool
+    {
+        return isset($this->root()->node('methods')->data[$id]);
+    }
+
+    /** @return list<Method> in order of id */
+    public function allMethods(): array
+    {
+        return array_map(static fn (Node $node): Method => new Method($node), array_values($this->root()->nodes('methods')));
+    }
+
+    public function school(string $id): School
+    {
+        return new School($this->entry('schools', $id));
+    }
+
+    public function hasSchool(string $id): bool
+    {
+        return isset($this->root()->node('schools')->data[$id]);
+    }
+
+    /** @return list<School> */
+    public function allSchools(): array
+    {
+        return array_map(static fn (Node $node): School => new School($node), array_values($this->root()->nodes('schools')));
+    }
+
+    /** @return list<Node> look-alike pairs that name the species; a pair lives in one file and is mutual (rulings B13) */
+    public function lookAlikesOf(string $speciesId): array
+    {
+        return array_values(array_filter($this->root()->nodes('lookalikes'), static fn (Node $pair): bool => in_array($speciesId, $pair->strings('pair'), true)));
+    }
+
+    /** @return list<Node> field characters of the key, in file order */
+    public function characters(): array
+    {
+        return array_values($this->root()->nodes('characters'));
+    }
+
+    /** @return list<Node> rows of windows.yaml in file order */
+    public function windowRows(): array
+    {
+        return array_values($this->root()->nodes('windows'));
+    }
+
+    public function coefficients(): Node
+    {
+        return $this->root()->node('coefficients');
+    }
+
+    /** @return list<string> */
+    public function sites(): array
+    {
+        return $this->root()->strings('sites');
+    }
+
+    private function entry(string $kind, string $id): Node
+    {
+        $all = $this->root()->node($kind);
+
+        return $all->has($id) ? $all->node($id) : throw UnknownEntry::of($kind, $id);
+    }
+
+    private function root(): Node
+    {
+        return new Node($this->data, 'catalogue');
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Measure\Exception;
+
+use Thicket\ThicketRefusal;
+
+/** What somebody typed cannot be read as an amount with a unit. The sentence says what would be right. */
+final class UnreadableQuantity extends \InvalidArgumentException implements ThicketRefusal
+{
+    private function __construct(string $message, public readonly string $typed)
+    {
+        parent::__construct($message);
+    }
+
+    public static function notANumber(string $typed): self
+    {
+        return new self('Write a number such as 1.5, 1/2 or 1 1/2; got "' . self::clip($typed) . '".', $typed);
+    }
+
+    public static function empty(): self
+    {
+        return new self('Write a number and a unit, such as 1 1/2 in.', '');
+    }
+
+    public static function decimalComma(string $typed): self
+    {
+        return new self('Write decimals with a point (1.5), thousands as 1,500; got "' . self::clip($typed) . '".', $typed);
+    }
+
+    public static function noUnit(string $typed, string $example): self
+    {
+        return new self('Add the unit, such as ' . $example . '; got "' . self::clip($typed) . '".', $typed);
+    }
+
+    public static function unknownUnit(string $typed, string $unit): self
+    {
+        return new self('The unit "' . self::clip($unit) . '" is not known here; units read like in, cm, fl oz, mL, US gal, qt/ac, %.', $typed);
+    }
+
+    public static function ambiguousOunce(string $typed): self
+    {
+        return new self('An ounce can be dry or fluid: write "oz dry" or "fl oz"; got "' . self::clip($typed) . '".', $typed);
+    }
+
+    public static function negative(string $typed): self
+    {
+        return new self('This cannot be below zero; got "' . self::clip($typed) . '".', $typed);
+    }
+
+    public static function tooLarge(string $typed): self
+    {
+        return new self('This is larger than any job; got "' . self::clip($typed) . '".', $typed);
+    }
+
+    private static function clip(string $typed): string
+    {
+        return mb_strimwidth($typed, 0, 40, '…');
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Measure;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+
+/**
+ * Writes a quantity for people in either unit system, in the unit a crew would use at that size, at most four
+ * significant digits. Rounded for reading only; sums never start from these strings.
+ */
+final readonly class Shown
+{
+    /** Number as a person writes it: at most $digits significant digits, no trailing zeros, whole digits kept. */
+    public static function number(BigRational $amount, int $digits = 4): string
+    {
+        $decimal = $amount->toScale(12, RoundingMode::HALF_UP);
+        if ($decimal->isZero()) {
+            return '0';
+        }
+        $wholeDigits = $decimal->abs()->isGreaterThanOrEqualTo(1)
+            ? strlen((string) $decimal->abs()->toScale(0, RoundingMode::DOWN))
+            : -(strspn(explode('.', (string) $decimal->abs())[1] ?? '', '0'));
+        $rounded = $amount->toScale(max(0, min(9, $digits - $wholeDigits)), RoundingMode::HALF_UP)->stripTrailingZeros();
+        $rounded = $rounded->getScale() < 0 ? $rounded->toScale(0) : $rounded;
+
+        return self::grouped($rounded);
+    }
+
+    public static function in(Quantity $quantity, System $system): string
+    {
+        $unit = self::unitFor($quantity, $system);
+
+        return self::withUnit($quantity->in($unit), $unit);
+    }
+
+    /** @return array{us: string, metric: string} */
+    public static function both(Quantity $quantity): array
+    {
+        return ['us' => self::in($quantity, System::Us), 'metric' => self::in($quantity, System::Metric)];
+    }
+
+    public static function withUnit(BigRational $amount, Unit $unit): string
+    {
+        if ($unit === Unit::Inch) {
+            return self::inches($amount) . ' in';
+        }
+        $label = $unit->label();
+
+        return self::number($amount) . ($label === '' ? '' : ' ' . $label);
+    }
+
+    /** Inches as halves to sixteenths where they are just that, else as decimals. */
+    private static function inches(BigRational $amount): string
+    {
+        $amount = $amount->simplified();
+        $under = $amount->getDenominator();
+        if ($amount->isPositive() && $under->isGreaterThan(1) && $under->isLessThanOrEqualTo(16) && in_array($under->toInt(), [2, 4, 8, 16], true) && $amount->isLessThan(100)) {
+            $whole = $amount->getNumerator()->quotient($under);
+            $rest = $amount->getNumerator()->remainder($under);
+
+            return ($whole->isZero() ? '' : $whole . ' ') . $rest . '/' . $under;
+        }
+
+        return self::number($amount, 3);
+    }
+
+    private static function unitFor(Quantity $quantity, System $system): Unit
+    {
+        $us = $system === System::Us;
+        $atLeast = static fn (string $amount, Unit $unit): bool => $quantity->compareTo(Quantity::of($amount, $unit)) >= 0;
+
+        return match ($quantity->dimension()) {
+            Dimension::Length => $us
+                ? ($atLeast('1', Unit::Mile) ? Unit::Mile : ($atLeast('6', Unit::Foot) ? Unit::Foot : Unit::Inch))
+                : ($atLeast('2', Unit::Kilometre) ? Unit::Kilometre : ($atLeast('1', Unit::Metre) ? Unit::Metre : ($atLeast('1', Unit::Centimetre) ? Unit::Centimetre : Unit::Millimetre))),
+            Dimension::Area => $us
+                ? ($atLeast('0.25', Unit::Acre) ? Unit::Acre : ($atLeast('10', Unit::SquareFoot) ? Unit::SquareFoot : Unit::SquareInch))
+                : ($atLeast('0.1', Unit::Hectare) ? Unit::Hectare : ($atLeast('0.1', Unit::SquareMetre) ? Unit::SquareMetre : Unit::SquareCentimetre)),
+            Dimension::Volume => $us
+                ? ($atLeast('1', Unit::UsGallon) ? Unit::UsGallon : ($atLeast('0.5', Unit::UsFluidOunce) ? Unit::UsFluidOunce : Unit::UsTeaspoon))
+                : ($atLeast('1', Unit::Litre) ? Unit::Litre : Unit::Millilitre),
+            Dimension::Mass => $us ? ($atLeast('1', Unit::Pound) ? Unit::Pound : Unit::OunceWeight) : ($atLeast('1', Unit::Kilogram) ? Unit::Kilogram : Unit::Gram),
+            Dimension::Temperature => $us ? Unit::Fahrenheit : Unit::Celsius,
+            Dimension::Speed => $us ? Unit::MilePerHour : Unit::MetrePerSecond,
+            Dimension::Duration => $atLeast('2', Unit::Day) ? Unit::Day : ($atLeast('2', Unit::Hour) ? Unit::Hour : Unit::Minute),
+            Dimension::Pressure => $us ? Unit::PoundPerSquareInch : Unit::Bar,
+            Dimension::VolumePerArea => self::volumePerArea($quantity, $us),
+            Dimension::MassPerArea => $us ? ($atLeast('1', Unit::PoundPerAcre) ? Unit::PoundPerAcre : Unit::OunceWeightPerAcre) : ($atLeast('1', Unit::KilogramPerHectare) ? Unit::KilogramPerHectare : Unit::GramPerHectare),
+            Dimension::EquivalentPerArea => $us ? Unit::PoundEquivalentPerAcre : ($atLeast('1', Unit::KilogramEquivalentPerHectare) ? Unit::KilogramEquivalentPerHectare : Unit::GramEquivalentPerHectare),
+            Dimension::MassPerVolume => $us ? Unit::PoundPerUsGallon : Unit::GramPerLitre,
+            Dimension::EquivalentPerVolume => $us ? Unit::PoundEquivalentPerUsGallon : Unit::GramEquivalentPerLitre,
+            Dimension::IngredientPerVolume => $us ? Unit::PoundIngredientPerUsGallon : Unit::GramIngredientPerLitre,
+            Dimension::ProductShare => $atLeast('1', Unit::PercentProduct) ? Unit::PercentProduct : ($us ? Unit::UsFluidOuncePerUsGallon : Unit::MillilitrePerLitre),
+            Dimension::ActiveShare => Unit::PercentActive,
+            Dimension::MassShare => Unit::PercentByWeight,
+            Dimension::Count => Unit::One,
+        };
+    }
+
+    /** Films (a tenth of a litre per square metre and more) read per square metre or square foot, field rates per acre or hectare. */
+    private static function volumePerArea(Quantity $quantity, bool $us): Unit
+    {
+        $film = $quantity->compareTo(Quantity::of('0.1', Unit::LitrePerSquareMetre)) >= 0;
+        if ($film) {
+            return $us ? Unit::UsFluidOuncePerThousandSquareFeet : Unit::LitrePerSquareMetre;
+        }
+        if (!$us) {
+            return $quantity->compareTo(Quantity::of('1', Unit::LitrePerHectare)) >= 0 ? Unit::LitrePerHectare : Unit::MillilitrePerHectare;
+        }
+
+        return match (true) {
+            $quantity->compareTo(Quantity::of('1', Unit::UsGallonPerAcre)) >= 0 => Unit::UsGallonPerAcre,
+            $quantity->compareTo(Quantity::of('1', Unit::UsPintPerAcre)) >= 0 => Unit::UsPintPerAcre,
+            default => Unit::UsFluidOuncePerAcre,
+        };
+    }
+
+    private static function grouped(BigDecimal $number): string
+    {
+        $parts = explode('.', (string) $number);
+        $whole = (string) preg_replace('/(?<=\d)(?=(\d{3})+$)/', ',', $parts[0]);
+
+        return $whole . (isset($parts[1]) ? '.' . $parts[1] : '');
+    }
+}

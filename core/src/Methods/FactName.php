@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods;
+
+use Thicket\Measure\Dimension;
+
+/** The closed list of facts the rules read, with the kind of value and how long an observation holds (rulings B24). */
+enum FactName: string
+{
+    case Setting = 'setting';
+    case Stage = 'stage';
+    case BarkTexture = 'bark-texture';
+    case BarkThickness = 'bark-thickness';
+    case Height = 'height';
+    case BarkWetness = 'bark-wetness';
+    case LeafWetness = 'leaf-wetness';
+    case SnowAtBase = 'snow-at-base';
+    case SiltOnBark = 'silt-on-bark';
+    case Drought = 'drought';
+    case LeafDamage = 'leaf-damage';
+    case FreshFlush = 'fresh-flush';
+    case LastMown = 'last-mown';
+    case SoilMoisture = 'soil-moisture';
+    case SoilTemperature = 'soil-temperature-30cm';
+    case GrassAtBase = 'grass-at-base';
+    case WaterDistance = 'water-distance';
+    case WindSpeed = 'wind-speed';
+    case Fruiting = 'fruiting';
+    case BeesFlying = 'bees-flying';
+    case FoodTaken = 'food-taken';
+    case RootForm = 'root-form';
+    case LeafOut = 'leaf-out';
+
+    /** @return list<string>|null values a fact may take; null where it is measured, dated or yes/no */
+    public function choices(): ?array
+    {
+        return match ($this) {
+            self::Stage => ['cotyledon', 'seedling', 'vegetative', 'bud', 'flower', 'seed-set', 'seed', 'dead', 'rosette', 'bolting', 'shoot-emergence', 'full-flower', 'autumn-regrowth', 'tillering', 'boot', 'heading', 'dormant', 'sap-rise', 'leaf-out', 'new-soft-flush', 'full-leaf', 'fruit', 'after-fruit', 'colour-change', 'leaf-fall', 'growing'],
+            self::BarkTexture => ['smooth', 'rough'],
+            self::BarkThickness => ['thin', 'thick', 'corky'],
+            self::BarkWetness, self::LeafWetness => ['dry', 'wet'],
+            self::SoilMoisture => ['dry', 'moist', 'wet'],
+            self::RootForm => ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber', 'suckering-root'],
+            default => null,
+        };
+    }
+
+    public function dimension(): ?Dimension
+    {
+        return match ($this) {
+            self::Height, self::SnowAtBase, self::WaterDistance => Dimension::Length,
+            self::SoilTemperature => Dimension::Temperature,
+            self::WindSpeed => Dimension::Speed,
+            default => null,
+        };
+    }
+
+    public function isYesNo(): bool
+    {
+        return in_array($this, [self::SiltOnBark, self::Drought, self::LeafDamage, self::FreshFlush, self::GrassAtBase, self::Fruiting, self::BeesFlying, self::FoodTaken], true);
+    }
+
+    public function isDay(): bool
+    {
+        return in_array($this, [self::LastMown, self::LeafOut], true);
+    }
+
+    /** Hours an observation holds; null until another supersedes it. Growth stage of annuals: five days. */
+    public function holdsHours(bool $annual = false): ?int
+    {
+        return match ($this) {
+            self::BarkWetness, self::LeafWetness => 6,
+            self::WindSpeed => 1,
+            self::SnowAtBase, self::SoilTemperature => 72,
+            self::SoilMoisture => 120,
+            self::Drought => 168,
+            self::Stage => $annual ? 120 : 240,
+            self::LeafDamage, self::FreshFlush, self::Fruiting, self::BeesFlying => 240,
+            default => null,
+        };
+    }
+}

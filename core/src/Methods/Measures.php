@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods;
+
+use Thicket\Knowledge\Node;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+
+/**
+ * The figures by which rows are weighed: expected control of one pass in its window, harm step, hands-on minutes
+ * (handbook 9). Our guesses until the crew's records say otherwise; ranges always shown (rulings B10).
+ */
+final readonly class Measures
+{
+    private function __construct(
+        /** Percent of plants dead at the judge date, low, use and high; null where not known. */
+        public ?int $controlLow,
+        public ?int $controlUse,
+        public ?int $controlHigh,
+        /** 1 least to 5 most. */
+        public int $harm,
+        /** Minutes with hands on the plants, walking apart; null without a tally. */
+        public ?Quantity $minutes,
+    ) {
+    }
+
+    public static function of(Situation $situation, Candidate $candidate): self
+    {
+        $control = self::control($situation, $candidate);
+        $harm = $candidate->active?->harm($candidate->method->id()) ?? ($candidate->method->data->has('harm') ? $candidate->method->data->int('harm') : 3);
+
+        return new self($control[0] ?? null, $control[1] ?? null, $control[2] ?? null, $harm, self::minutes($situation, $candidate));
+    }
+
+    /** @return list<int> low, use, high; empty where not known */
+    private static function control(Situation $situation, Candidate $candidate): array
+    {
+        $table = $candidate->method->data->nodeOrEmpty('control');
+        $target = $situation->target;
+        $key = match ($candidate->method->id()) {
+            'hand-pull' => $target !== null && in_array($target->rootForm(), ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'], true) ? 'rootLeft' : 'rootOut',
+            'lever-pull', 'dig' => 'rootOut',
+            'mow' => 'once',
+            'hack-and-squirt' => $candidate->active?->id() ?? '',
+            'foliar-spot' => match (true) {
+                ($situation->stage()[0] ?? '') === 'rosette' => 'rosette',
+                default => $situation->phenology()?->flowOn($situation->day) === 'up' ? 'spring' : 'late',
+            },
+            default => 'inWindow',
+        };
+
+        return $table->has($key) ? array_map(intval(...), $table->strings($key)) : [];
+    }
+
+    private static function minutes(Situation $situation, Candidate $candidate): ?Quantity
+    {
+        if ($situation->stems === []) {
+            return null;
+        }
+        $perStem = $candidate->catalogue->coefficients()->node('minutesPerStem');
+        if (!$perStem->has($candidate->method->id())) {
+            return null;
+        }
+        $rows = $perStem->nodes($candidate->method->id());
+        $total = Quantity::zero(Unit::Minute);
+        foreach ($situation->stems as $group) {
+            $minutes = self::minutesFor($rows, $group->forSums());
+            if ($minutes === null) {
+                return null;
+            }
+            $total = $total->plus(Quantity::of($minutes, Unit::Minute)->times($group->count));
+        }
+
+        return $total;
+    }
+
+    /** @param array<array-key, Node> $rows classes in order of size */
+    private static function minutesFor(array $rows, Quantity $diameter): ?string
+    {
+        foreach ($rows as $row) {
+            $below = $row->quantity('below');
+            if ($below !== null && $diameter->isLessThan($below)) {
+                return $row->strings('minutes')[1];
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods;
+
+/** Every rule of the board, in the order their findings are shown within one outcome. */
+final readonly class RuleSet
+{
+    /** @param list<Rule> $rules */
+    public function __construct(public array $rules)
+    {
+    }
+
+    public static function standard(): self
+    {
+        return new self([
+            new Rules\NamedTarget(),
+            new Rules\OwnersStance(),
+            new Rules\CardLimits(),
+            new Rules\WaterEdge(),
+            new Rules\PlantForm(),
+            new Rules\KnockDownFirst(),
+            new Rules\Season(),
+            new Rules\SapFlow(),
+            new Rules\StemSize(),
+            new Rules\Bark(),
+            new Rules\StemSurface(),
+            new Rules\StemsPerClump(),
+            new Rules\FoliarHeight(),
+            new Rules\LeafCondition(),
+            new Rules\GrowthStage(),
+            new Rules\WarmSoil(),
+            new Rules\GrassHeight(),
+            new Rules\NewNativeGrass(),
+            new Rules\HoldOfRoots(),
+            new Rules\Response(),
+            new Rules\RootsOfKeepers(),
+            new Rules\PlantsKept(),
+            new Rules\Hazards(),
+            new Rules\Reach(),
+        ]);
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Certainty;
+use Thicket\Methods\FactName;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Rule;
+use Thicket\Methods\Situation;
+
+/** The label card is the law (handbook 3): method, site, carrier and licence. Without a card only typical values speak (rulings B9). */
+final readonly class CardLimits implements Rule
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        if (!$candidate->method->usesProduct()) {
+            return [];
+        }
+        $card = $candidate->card;
+        $method = $candidate->method->id();
+        if ($card === null) {
+            return [Finding::withCare('card.typical-only', 'handbook-3', [], 'change.confirm-card', Certainty::Typical)];
+        }
+        $values = ['product' => $card->product];
+        $findings = [];
+        if (!$card->confirmed) {
+            $findings[] = Finding::unknown('card-confirmation', 'handbook-3', true, $values);
+        }
+        if (!$card->allowsMethod($method)) {
+            $findings[] = Finding::notAllowed('card.method-not-listed', 'label-card', $values, 'change.other-card');
+        }
+        $carrier = $candidate->carrier();
+        if ($carrier !== null && $card->carriers !== [] && !in_array($carrier, $card->carriers, true)) {
+            $findings[] = Finding::notAllowed('card.carrier-not-listed', 'label-card', $values + ['carrier' => $carrier], 'change.other-card');
+        }
+        if ($card->isReadyToUse() && $candidate->is('hack-and-squirt', 'cut-stump', 'basal-bark')) {
+            $findings[] = Finding::doesNotSuit('card.ready-to-use-weak', 'handbook-3', $values, 'change.concentrate');
+        }
+        $setting = $situation->word(FactName::Setting);
+        if ($setting === null) {
+            $findings[] = Finding::unknown('setting', 'label-card', true);
+        } elseif (!in_array($setting, $card->sites, true)) {
+            $findings[] = Finding::notAllowed('card.site-not-listed', 'label-card', $values + ['site' => $setting], 'change.other-card');
+        }
+        if ($card->licensedOnly) {
+            $findings[] = $candidate->shed->someoneLicensed
+                ? Finding::withCare('card.licensed-only', 'label-card', $values)
+                : Finding::notAllowed('card.nobody-licensed', 'label-card', $values, 'change.licensed-person');
+        }
+
+        return $findings === [] ? [Finding::fits('card.allows', 'label-card', $values)] : $findings;
+    }
+}

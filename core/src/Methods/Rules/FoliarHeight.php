@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\FactName;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Rule;
+use Thicket\Methods\Situation;
+
+/** No spraying up into the air: under 5 ft fits, to 6 ft with care, above does not suit (handbook 2). */
+final readonly class FoliarHeight implements Rule
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $care = $candidate->method->limit('heightCare');
+        $most = $candidate->method->limit('heightMost');
+        if ($care === null || $most === null || $situation->target === null) {
+            return [];
+        }
+        $fact = $situation->fact(FactName::Height);
+        $height = $situation->quantity(FactName::Height);
+        if ($height === null) {
+            $greatest = $situation->target->data->quantity('greatestHeight');
+            if ($greatest !== null && $greatest->isLessThan($care)) {
+                return [Finding::fits('height.always-low', 'species', ['height' => $greatest])];
+            }
+
+            return [Finding::unknown('height', 'handbook-2-foliar-spot', true)];
+        }
+        $values = ['height' => $height, 'limit' => $most, 'care' => $care];
+
+        return [match (true) {
+            $height->isGreaterThan($most) => Finding::doesNotSuit('height.too-tall', 'handbook-2-foliar-spot', $values, 'change.cut-stump-first', $fact?->certainty),
+            !$height->isLessThan($care) => Finding::withCare('height.near-limit', 'handbook-2-foliar-spot', $values, null, $fact?->certainty),
+            default => Finding::fits('height.fits', 'handbook-2-foliar-spot', $values, $fact?->certainty),
+        }];
+    }
+}

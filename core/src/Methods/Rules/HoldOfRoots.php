@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Certainty;
+use Thicket\Methods\FactName;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Rule;
+use Thicket\Methods\Situation;
+
+/** What the root leaves behind when it is pulled, levered or dug (handbook 2); a root seen on the spot overrides the catalogue. */
+final readonly class HoldOfRoots implements Rule
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        if (!$candidate->is('hand-pull', 'lever-pull', 'dig') || $situation->target === null || !$candidate->method->isFor($situation->target)) {
+            return [];
+        }
+        $seen = $situation->word(FactName::RootForm);
+        $form = $seen ?? $situation->target->rootForm();
+        $rest = $seen !== null ? Certainty::Observed : Certainty::Typical;
+        $source = $candidate->method->source();
+        $findings = match (true) {
+            $candidate->is('hand-pull') && in_array($form, ['rhizome', 'creeping-root', 'bulblet', 'tuber'], true) => [Finding::doesNotSuit('roots.pieces-regrow', $source, ['root' => $form], 'change.dig-or-top', $rest)],
+            $candidate->is('hand-pull') && $form === 'suckering-root' => [Finding::doesNotSuit('roots.suckers-return', $source, ['root' => $form], 'change.treat-standing', $rest)],
+            $candidate->is('lever-pull') && $form === 'suckering-root' => [Finding::doesNotSuit('roots.suckers-return', $source, ['root' => $form], 'change.treat-standing', $rest)],
+            $form === 'taproot' => [Finding::withCare('roots.taproot-whole', $source, ['root' => $form], null, $rest)],
+            $candidate->is('dig') && in_array($form, ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'], true) => [Finding::withCare('roots.every-piece', $source, ['root' => $form], null, $rest)],
+            default => [Finding::fits('roots.come-whole', $source, ['root' => $form], $rest)],
+        };
+        $moisture = $situation->word(FactName::SoilMoisture);
+        if ($candidate->method->data->stringOr('soilWanted', '') === 'moist') {
+            $findings[] = match ($moisture) {
+                null => Finding::unknown('soil-moisture', $source, false),
+                'dry' => Finding::withCare('soil.dry-holds', $source, [], 'change.after-rain', Certainty::Observed),
+                default => Finding::fits('soil.moist', $source, ['moisture' => $moisture], Certainty::Observed),
+            };
+        }
+
+        return $findings;
+    }
+}

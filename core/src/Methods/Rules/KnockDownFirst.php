@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Rule;
+use Thicket\Methods\Situation;
+
+/** Root-suckering trees are never knocked down first (rulings J11); other resprouters come back thicker when only cut (handbook 2). */
+final readonly class KnockDownFirst implements Rule
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $target = $situation->target;
+        if ($target === null || !$candidate->is('cut-stump', 'mow', 'dig') || !$candidate->method->isFor($target)) {
+            return [];
+        }
+        if ($target->isRootSuckering() && !$target->mayCutFirst()) {
+            return [Finding::doesNotSuit('suckering.never-knock-down', 'rulings-J11', [], 'change.treat-standing')];
+        }
+        if ($candidate->is('mow') && $target->resprouts() === true) {
+            return [Finding::withCare('resprout.comes-back', 'handbook-2-mow', [], 'change.repeat-cutting')];
+        }
+        if ($candidate->is('mow') && $target->resprouts() === null) {
+            return [Finding::unknown('resprouts', 'species', false)];
+        }
+
+        return [];
+    }
+}

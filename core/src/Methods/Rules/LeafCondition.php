@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Certainty;
+use Thicket\Methods\FactName;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Rule;
+use Thicket\Methods\Situation;
+use Thicket\Timing\Day;
+
+/** Foliar spray wants whole, growing, dry leaves (handbook 2), not cut in the last eight weeks (rulings J12), wax broken. */
+final readonly class LeafCondition implements Rule
+{
+    private const SOURCE = 'handbook-2-foliar-spot';
+    private const REGROWTH_DAYS = 56;
+    private const BARE = ['dormant', 'leaf-fall', 'dead', 'sap-rise'];
+
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        if (!$candidate->is('foliar-spot') || $situation->target === null) {
+            return [];
+        }
+        $findings = [];
+        foreach ([[FactName::Drought, 'leaf.drought', 'change.after-rain'], [FactName::LeafDamage, 'leaf.damaged', 'change.whole-leaves'], [FactName::FreshFlush, 'leaf.fresh-flush', 'change.hardened-leaves']] as [$fact, $code, $change]) {
+            if ($situation->isYes($fact) === true) {
+                $findings[] = Finding::notNow($code, self::SOURCE, [], null, $change, Certainty::Observed);
+            }
+        }
+        if ($situation->word(FactName::LeafWetness) === 'wet') {
+            $findings[] = Finding::notNow('leaf.wet', self::SOURCE, [], null, 'change.leaves-dry', Certainty::Observed);
+        }
+        $mown = $situation->dayOf(FactName::LastMown);
+        if ($mown !== null && Day::between($mown, $situation->day) >= 0 && Day::between($mown, $situation->day) < self::REGROWTH_DAYS) {
+            $opens = $mown->modify('+' . self::REGROWTH_DAYS . ' days');
+            $findings[] = Finding::notNow('leaf.just-mown', 'rulings-J12', ['mown' => $mown, 'opens' => $opens], $opens, 'change.wait-till', Certainty::Observed);
+        }
+        $stage = $situation->stage();
+        if ($stage !== null && in_array($stage[0], self::BARE, true)) {
+            $findings[] = Finding::notNow('leaf.none', self::SOURCE, ['stage' => $stage[0]], null, 'change.green-leaves', $stage[1]);
+        }
+        if ($situation->target->hasWaxyLeaf() === true) {
+            $findings[] = Finding::withCare('leaf.waxy', self::SOURCE, [], 'change.surfactant-or-bruise', Certainty::Typical);
+        }
+
+        return $findings;
+    }
+}

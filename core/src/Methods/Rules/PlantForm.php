@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Rule;
+use Thicket\Methods\Situation;
+
+/** Whether the method is made for this form of plant (handbook 2), conifer stumps and cactus included. */
+final readonly class PlantForm implements Rule
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $target = $situation->target;
+        if ($target === null) {
+            return [];
+        }
+        if ($candidate->is('mow') && $target->habit() === 'cactus') {
+            return [Finding::doesNotSuit('form.mow-spreads-pads', 'handbook-2-mow', [], 'change.dig-instead')];
+        }
+        if (!$candidate->method->isFor($target)) {
+            return [Finding::doesNotSuit('form.not-for', $candidate->method->source(), ['habit' => $target->habit()])];
+        }
+        if ($candidate->is('cut-stump') && $target->isConifer() && $target->resprouts() === false) {
+            return [Finding::doesNotSuit('form.softwood-stump', 'handbook-2-cut-stump', [], 'change.cut-only')];
+        }
+        if ($candidate->is('hand-pull', 'lever-pull', 'dig') && $target->isWoody() && $situation->stems === []) {
+            return [Finding::unknown('stem-diameter', $candidate->method->source(), true)];
+        }
+
+        return [];
+    }
+}

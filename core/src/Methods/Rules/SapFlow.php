@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Certainty;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Rule;
+use Thicket\Methods\Situation;
+use Thicket\Timing\Day;
+
+/** Maples, birches and kin push the mix out of a cut from late winter to full leaf (handbook 4, rulings J12), in every school. */
+final readonly class SapFlow implements Rule
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        if ($situation->target === null || $candidate->method->season() !== 'cut-stem' || !$candidate->method->isFor($situation->target)) {
+            return [];
+        }
+        if ($situation->target->sapFlow() !== 'strong') {
+            return [];
+        }
+        foreach ([Day::year($situation->day) - 1, Day::year($situation->day)] as $year) {
+            $from = $situation->phenology()?->local('01-16', $year);
+            $to = $situation->phenology()?->dayOf('fullLeaf', $year);
+            if ($from !== null && $to !== null && $situation->day >= $from && $situation->day < $to) {
+                return [Finding::notNow('sap.pushes-out', 'handbook-4', ['from' => $from, 'to' => $to], $to, 'change.wait-till', Certainty::Estimated)];
+            }
+        }
+
+        return [];
+    }
+}

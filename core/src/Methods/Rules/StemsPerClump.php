@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Rule;
+use Thicket\Methods\Situation;
+
+/** Many stems from one base put injection out by form and make other work dear (handbook 2). */
+final readonly class StemsPerClump implements Rule
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $most = $situation->mostStemsPerClump();
+        if ($most <= 1 || $situation->target === null || !$candidate->method->isFor($situation->target)) {
+            return [];
+        }
+        $many = $candidate->catalogue->coefficients()->node('manyStems')->int('value');
+        $values = ['stems' => $most, 'many' => $many];
+        if ($candidate->is('hack-and-squirt')) {
+            return $most >= $many
+                ? [Finding::doesNotSuit('clump.too-many-to-cut', 'handbook-2-hack-and-squirt', $values, 'change.stump-or-foliar')]
+                : [Finding::withCare('clump.cut-each', 'handbook-2-hack-and-squirt', $values)];
+        }
+        if ($candidate->is('lever-pull')) {
+            return [Finding::withCare('clump.grip-again', 'handbook-2-lever-puller', $values)];
+        }
+
+        return $candidate->is('basal-bark') && $most >= $many ? [Finding::withCare('clump.costs-climb', 'handbook-2-basal-bark', $values)] : [];
+    }
+}

@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods;
+
+use Thicket\Knowledge\Node;
+use Thicket\Plants\Species;
+use Thicket\Timing\Day;
+use Thicket\Timing\Window;
+use Thicket\Timing\WindowGrade;
+
+/**
+ * The windows of one row (method x species) around one year, read from windows.yaml, moved by the season shift.
+ * Day-of-year ranges repeat every year; the years before and after are laid out too, so that 'opens' can look ahead.
+ */
+final readonly class SeasonWindows
+{
+    /** @param list<Window> $windows in order of first day */
+    private function __construct(public array $windows, public string $source)
+    {
+    }
+
+    /** Null where the method has no season or no row fits the plant. */
+    public static function for(Situation $situation, Candidate $candidate): ?self
+    {
+        $target = $situation->target;
+        if ($target === null) {
+            return null;
+        }
+        foreach ($candidate->catalogue->windowRows() as $row) {
+            if ($row->string('season') !== $candidate->method->season()
+                || ($row->has('suckering') && !$target->isRootSuckering())
+                || array_intersect($row->strings('classes'), ['any', $target->treatmentClass()]) === []) {
+                continue;
+            }
+            $windows = [];
+            $year = Day::year($situation->day);
+            foreach ([$year - 1, $year, $year + 1] as $of) {
+                foreach ($row->nodes('windows') as $node) {
+                    $window = self::window($situation, $candidate, $node, $of, $row->string('source'));
+                    if ($window !== null) {
+                        $windows[] = $window;
+                    }
+                }
+            }
+            usort($windows, static fn (Window $a, Window $b): int => $a->first <=> $b->first);
+
+            return new self(self::joined($windows), $row->string('source'));
+        }
+
+        return null;
+    }
+
+    /** Which school the season of this row hangs on. */
+    public static function schoolFor(Candidate $candidate, ?Species $target): ?string
+    {
+        if ($target === null || $target->isRootSuckering()) {
+            return null;
+        }
+
+        return match ($candidate->method->season()) {
+            'basal' => 'basal-spring',
+            'cut-stem' => 'injection-winter',
+            default => null,
+        };
+    }
+
+    public function on(\DateTimeImmutable $day): ?Window
+    {
+        foreach ($this->windows as $window) {
+            if ($window->holds($day)) {
+                return $window;
+            }
+        }
+
+        return null;
+    }
+
+    /** The next window that is not to be avoided, after the day. */
+    public function opensAfter(\DateTimeImmutable $day): ?Window
+    {
+        foreach ($this->windows as $window) {
+            if ($window->first > $day && $window->grade !== WindowGrade::Avoid) {
+                return $window;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<\DateTimeImmutable> days on which the grade changes (rulings B34) */
+    public function changes(): array
+    {
+        $days = [];
+        foreach ($this->windows as $window) {
+            $days[] = $window->first;
+            $days[] = $window->last->modify('+1 day');
+        }
+
+        return $days;
+    }
+
+    private static function window(Situation $situation, Candidate $candidate, Node $node, int $year, string $source): ?Window
+    {
+        $first = self::day($situation, $node, 'from', 'orFrom', $year);
+        $last = self::day($situation, $node, 'to', 'orTo', $year);
+        if ($first === null || $last === null) {
+            return null;
+        }
+        // a window named by two events ends the day before the second begins the next one
+        if (!self::isMonthDay($node->string('to')) && $node->string('to') !== 'firstColour') {
+            $last = $last->modify('-1 day');
+        }
+        if ($node->has('plusDays')) {
+            $last = $last->modify('+' . $node->int('plusDays') . ' days');
+        }
+        if ($last < $first) {
+            return null;
+        }
+        $grade = WindowGrade::from($node->string('grade'));
+
+        return new Window($first, $last, self::bySchool($grade, $node->string('reason'), $candidate), $node->string('reason'), $source);
+    }
+
+    private static function bySchool(WindowGrade $grade, string $reason, Candidate $candidate): WindowGrade
+    {
+        if ($reason === 'basal-spring' && $candidate->schools->choice('basal-spring') === 'avoid') {
+            return WindowGrade::Avoid;
+        }
+        $winter = $candidate->schools->choice('injection-winter');
+        if ($candidate->method->season() === 'cut-stem') {
+            if ($reason === 'early-winter' && $winter === 'not-leafless') {
+                return WindowGrade::Avoid;
+            }
+            if ($reason === 'sap-rise' && $winter === 'all-winter') {
+                return WindowGrade::WithCare;
+            }
+        }
+
+        return $grade;
+    }
+
+    private static function day(Situation $situation, Node $node, string $key, string $fallback, int $year): ?\DateTimeImmutable
+    {
+        foreach ([$key, $fallback] as $name) {
+            if (!$node->has($name)) {
+                continue;
+            }
+            $text = $node->string($name);
+            $day = self::isMonthDay($text) ? $situation->phenology()?->local($text, $year) : $situation->phenology()?->dayOf($text, $year);
+            if ($day !== null) {
+                return $day;
+            }
+        }
+
+        return null;
+    }
+
+    private static function isMonthDay(string $text): bool
+    {
+        return preg_match('/^\d\d-\d\d$/', $text) === 1;
+    }
+
+    /**
+     * Windows of one grade that touch (31 December, 1 January) become one, so that 'opens' names the true first day.
+     *
+     * @param list<Window> $windows
+     *
+     * @return list<Window>
+     */
+    private static function joined(array $windows): array
+    {
+        $out = [];
+        foreach ($windows as $window) {
+            $previous = array_pop($out);
+            if ($previous !== null && $previous->grade === $window->grade && $previous->reason === $window->reason && $previous->last->modify('+1 day') >= $window->first) {
+                $out[] = new Window($previous->first, max($previous->last, $window->last), $window->grade, $window->reason, $window->source);
+                continue;
+            }
+            if ($previous !== null) {
+                $out[] = $previous;
+            }
+            $out[] = $window;
+        }
+
+        return $out;
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods;
+
+use Thicket\Measure\Quantity;
+use Thicket\Plants\Phenology;
+use Thicket\Plants\Species;
+use Thicket\Timing\SeasonShift;
+
+/** All that is known of one stand at one moment. The engine reads this and never reaches for data itself (model.md). */
+final readonly class Situation
+{
+    /** @var array<string, Fact> freshest and surest fact of each name */
+    private array $facts;
+
+    /**
+     * @param \DateTimeImmutable $now the moment asked about, in the ground's zone
+     * @param \DateTimeImmutable $day the ground's calendar day (midnight UTC, see Timing\Day)
+     * @param Species|null $target null while the plant is not named
+     * @param list<Fact> $facts several of one name are allowed; stale ones count as unknown (rulings B24)
+     * @param list<StemGroup> $stems empty where nothing was tallied
+     * @param list<Keeper> $keepers
+     */
+    public function __construct(
+        public \DateTimeImmutable $now,
+        public \DateTimeImmutable $day,
+        public ?Species $target,
+        public SeasonShift $shift,
+        array $facts = [],
+        public array $stems = [],
+        public array $keepers = [],
+        public string $stance = 'any',
+    ) {
+        $best = [];
+        foreach ($facts as $fact) {
+            if ($fact->isFresh($now, $this->targetIsAnnual()) && (!isset($best[$fact->name->value]) || $fact->beats($best[$fact->name->value]))) {
+                $best[$fact->name->value] = $fact;
+            }
+        }
+        $this->facts = $best;
+    }
+
+    /** The same situation on another day of the season; observations that age with the weather drop out by themselves. */
+    public function onDay(\DateTimeImmutable $day): self
+    {
+        $shift = $day->getTimestamp() - $this->day->getTimestamp();
+
+        return new self($this->now->setTimestamp($this->now->getTimestamp() + $shift), $day, $this->target, $this->shift, array_values($this->facts), $this->stems, $this->keepers, $this->stance);
+    }
+
+    public function fact(FactName $name): ?Fact
+    {
+        return $this->facts[$name->value] ?? null;
+    }
+
+    public function isYes(FactName $name): ?bool
+    {
+        $value = $this->fact($name)?->value;
+
+        return is_bool($value) ? $value : null;
+    }
+
+    public function quantity(FactName $name): ?Quantity
+    {
+        $value = $this->fact($name)?->value;
+
+        return $value instanceof Quantity ? $value : null;
+    }
+
+    public function word(FactName $name): ?string
+    {
+        $value = $this->fact($name)?->value;
+
+        return is_string($value) ? $value : null;
+    }
+
+    public function dayOf(FactName $name): ?\DateTimeImmutable
+    {
+        $value = $this->fact($name)?->value;
+
+        return $value instanceof \DateTimeImmutable ? $value : null;
+    }
+
+    /**
+     * Growth stage with how it is known: what the crew saw, else the estimate from date and place (handbook 1).
+     *
+     * @return array{string, Certainty}|null
+     */
+    public function stage(): ?array
+    {
+        $seen = $this->fact(FactName::Stage);
+        if ($seen !== null && is_string($seen->value)) {
+            return [$seen->value, $seen->certainty];
+        }
+        $estimate = $this->shift->isTrusted ? $this->phenology()?->stageOn($this->day) : null;
+
+        return $estimate === null ? null : [$estimate, Certainty::Estimated];
+    }
+
+    public function phenology(): ?Phenology
+    {
+        return $this->target === null ? null : new Phenology($this->target, $this->shift);
+    }
+
+    public function stemCount(): int
+    {
+        return array_sum(array_map(static fn (StemGroup $g): int => $g->count, $this->stems));
+    }
+
+    public function mostStemsPerClump(): int
+    {
+        return $this->stems === [] ? 0 : max(array_map(static fn (StemGroup $g): int => $g->stemsPerClump, $this->stems));
+    }
+
+    /** Nearest water: what somebody measured, else the nearest keeper that is water. */
+    public function waterDistance(): ?Quantity
+    {
+        $nearest = $this->quantity(FactName::WaterDistance);
+        foreach ($this->keepers as $keeper) {
+            if ($keeper->isWater() && $keeper->distance !== null && ($nearest === null || $keeper->distance->isLessThan($nearest))) {
+                $nearest = $keeper->distance;
+            }
+        }
+
+        return $nearest;
+    }
+
+    private function targetIsAnnual(): bool
+    {
+        return in_array($this->target?->lifeCycle(), ['summer-annual', 'winter-annual'], true);
+    }
+}

@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods;
+
+use Thicket\Input\Fields;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Unit;
+use Thicket\Mix\LabelCard;
+use Thicket\Timing\SeasonShift;
+
+/**
+ * Reads a whole situation from one JSON document (docs/schemas/advise.schema.json), as the console and tests give it.
+ * Faults are noted in the fields' Faults; call throwIfAny() before using the result.
+ */
+final readonly class SituationReader
+{
+    public function __construct(private Catalogue $catalogue)
+    {
+    }
+
+    public function situation(Fields $in): Situation
+    {
+        $day = $in->day('date') ?? new \DateTimeImmutable('2000-01-01T00:00:00Z');
+        $now = $in->momentOrNull('now') ?? $day->setTime(9, 0);
+        $targetId = $in->textOrNull('species', 60);
+        if ($targetId !== null && !$this->catalogue->hasSpecies($targetId)) {
+            $in->fault('species', 'This species is not in the catalogue; leave it out for an unnamed plant.');
+            $targetId = null;
+        }
+        $place = $in->object('place');
+        $latitude = $place->decimal('latitude', '-85', '85') ?? '40';
+        $elevation = $place->decimal('elevationMetres', '-430', '6000') ?? '200';
+        $place->noOthers();
+        $facts = [];
+        foreach ($in->objects('facts', 100) as $item) {
+            $fact = $this->fact($item, $now);
+            $fact !== null && $facts[] = $fact;
+        }
+        $stems = [];
+        foreach ($in->objects('stems', 200) as $item) {
+            $group = $this->stems($item);
+            $group !== null && $stems[] = $group;
+        }
+        $keepers = [];
+        foreach ($in->objects('keepers', 200) as $item) {
+            $keepers[] = $this->keeper($item);
+        }
+
+        return new Situation(
+            $now,
+            $day,
+            $targetId === null ? null : $this->catalogue->species($targetId),
+            SeasonShift::forPlace($latitude, $elevation),
+            $facts,
+            $stems,
+            $keepers,
+            $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']) ?? 'any',
+        );
+    }
+
+    public function schools(Fields $in): Schools
+    {
+        $chosen = [];
+        foreach ($in->map('schools') as $school => $choice) {
+            if (!$this->catalogue->hasSchool($school)) {
+                $in->fault("schools/{$school}", 'There is no such school.');
+                continue;
+            }
+            if (!in_array($choice, $this->catalogue->school($school)->choices(), true)) {
+                $in->fault("schools/{$school}", 'The choices are ' . implode(', ', $this->catalogue->school($school)->choices()) . '.');
+                continue;
+            }
+            $chosen[$school] = $choice;
+        }
+
+        return Schools::of($this->catalogue, $chosen);
+    }
+
+    public function shed(Fields $in): Shed
+    {
+        $cards = [];
+        foreach ($in->objects('cards', 100) as $item) {
+            $card = LabelCard::read($item, $this->catalogue);
+            $card !== null && $cards[] = $card;
+        }
+
+        return new Shed(
+            $cards,
+            $in->has('tools') ? $in->strings('tools') : $this->none($in, 'tools'),
+            $in->strings('clearances', ['saw', 'axe', 'mower']),
+            $in->bool('someoneLicensed', false),
+            $in->quantityOrNull('leverJaw', Dimension::Length),
+        );
+    }
+
+    public function fact(Fields $item, \DateTimeImmutable $now): ?Fact
+    {
+        $name = FactName::tryFrom($item->choice('fact', array_map(static fn (FactName $f): string => $f->value, FactName::cases())) ?? '');
+        $certainty = Certainty::from($item->choiceOrNull('certainty', ['measured', 'observed', 'estimated', 'typical', 'assumed']) ?? 'observed');
+        $at = $item->momentOrNull('at') ?? $now;
+        if ($name === null) {
+            $item->raw('value');
+
+            return null;
+        }
+        $value = match (true) {
+            $name->dimension() !== null => $item->quantity('value', $name->dimension()),
+            $name->isYesNo() => is_bool($item->raw('value')) ? $item->bool('value', false) : $item->fault('value', 'Say true or false.'),
+            $name->isDay() => $item->day('value'),
+            $name === FactName::Setting => $item->choice('value', $this->catalogue->sites()),
+            default => $item->choice('value', $name->choices() ?? []),
+        };
+        $item->noOthers();
+
+        return $value === null ? null : new Fact($name, $value, $at, $certainty);
+    }
+
+    public function stems(Fields $item): ?StemGroup
+    {
+        $count = $item->int('count', 1, 1000000);
+        $perClump = $item->int('stemsPerClump', 1, 500, 1);
+        $estimated = $item->bool('estimated', false);
+        $exact = $item->quantityOrNull('diameter', Dimension::Length, Unit::Inch);
+        $least = $item->quantityOrNull('from', Dimension::Length, Unit::Inch);
+        $below = $item->quantityOrNull('below', Dimension::Length, Unit::Inch);
+        $item->noOthers();
+        foreach (['diameter' => $exact, 'below' => $below] as $field => $value) {
+            if ($value !== null && ($value->isZero() || $value->in(Unit::Metre)->isGreaterThan(5))) {
+                $item->fault($field, 'A stem is thicker than nothing and thinner than 5 m.');
+            }
+        }
+        if ($exact === null && ($least === null || $below === null)) {
+            $item->fault('diameter', 'Give a diameter, or a class with from and below.');
+
+            return null;
+        }
+        if ($least !== null && $below !== null && !$below->isGreaterThan($least)) {
+            $item->fault('below', 'A size class must end above where it begins.');
+
+            return null;
+        }
+        if ($count === null || $perClump === null) {
+            return null;
+        }
+
+        return $exact !== null ? StemGroup::exact($exact, $count, $perClump, $estimated) : ($least !== null && $below !== null ? StemGroup::sizeClass($least, $below, $count, $perClump, $estimated) : null);
+    }
+
+    public function keeper(Fields $item): Keeper
+    {
+        $species = $item->textOrNull('species', 60);
+        if ($species !== null && !$this->catalogue->hasSpecies($species)) {
+            $item->fault('species', 'This species is not in the catalogue; leave it out.');
+        }
+        $keeper = new Keeper(
+            $item->choice('kind', Keeper::KINDS) ?? 'tree',
+            $item->text('name', 80) ?? '',
+            $item->quantityOrNull('distance', Dimension::Length),
+            $species,
+            $item->quantityOrNull('crownRadius', Dimension::Length),
+            $item->quantityOrNull('height', Dimension::Length),
+            $item->bool('downhill', false),
+        );
+        $item->noOthers();
+
+        return $keeper;
+    }
+
+    private function none(Fields $in, string $name): null
+    {
+        $in->raw($name);
+
+        return null;
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods;
+
+use Thicket\Measure\Quantity;
+
+/**
+ * Stems of one size from a tally: a class [least, below), or single stems typed exactly (rulings B11).
+ * Sums use the midpoint, cut counts and ceilings the upper bound; exact stems are used exactly.
+ */
+final readonly class StemGroup
+{
+    private function __construct(
+        public Quantity $least,
+        /** Null for exact stems. */
+        public ?Quantity $below,
+        public int $count,
+        public int $stemsPerClump,
+        public bool $estimated,
+    ) {
+    }
+
+    public static function exact(Quantity $diameter, int $count, int $stemsPerClump = 1, bool $estimated = false): self
+    {
+        return new self($diameter, null, $count, $stemsPerClump, $estimated);
+    }
+
+    public static function sizeClass(Quantity $least, Quantity $below, int $count, int $stemsPerClump = 1, bool $estimated = false): self
+    {
+        if (!$below->isGreaterThan($least)) {
+            throw new \InvalidArgumentException('A size class must end above where it begins.');
+        }
+
+        return new self($least, $below, $count, $stemsPerClump, $estimated);
+    }
+
+    public function forSums(): Quantity
+    {
+        return $this->below === null ? $this->least : $this->least->plus($this->below)->dividedBy(2);
+    }
+
+    /** For cut counts and ceilings. */
+    public function forCeilings(): Quantity
+    {
+        return $this->below ?? $this->least;
+    }
+
+    /**
+     * How the group stands to an upper limit: 'within', 'beyond', or 'split' where the limit lies inside the class.
+     *
+     * @param bool $inclusive whether a stem exactly on the limit still fits
+     */
+    public function against(Quantity $limit, bool $inclusive): string
+    {
+        if ($this->below === null) {
+            $order = $this->least->compareTo($limit);
+
+            return $order < 0 || ($order === 0 && $inclusive) ? 'within' : 'beyond';
+        }
+        if (!$this->below->isGreaterThan($limit)) {
+            return 'within';
+        }
+        $order = $this->least->compareTo($limit);
+
+        return $order > 0 || ($order === 0 && !$inclusive) ? 'beyond' : 'split';
+    }
+}

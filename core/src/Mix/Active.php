@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Thicket\Knowledge\Node;
+use Thicket\Measure\Quantity;
+
+/** An active by its common chemical name, with values typical of its labels; never a substitute for the card. */
+final readonly class Active
+{
+    public function __construct(public Node $data)
+    {
+    }
+
+    public function id(): string
+    {
+        return $this->data->string('id');
+    }
+
+    public function name(): string
+    {
+        return $this->data->string('name');
+    }
+
+    public function group(): string
+    {
+        return $this->data->string('group');
+    }
+
+    /** non-selective, broadleaf, grass or sedge. */
+    public function selectivity(): string
+    {
+        return $this->data->string('selectivity');
+    }
+
+    public function isSoilActive(): bool
+    {
+        return $this->data->bool('soilActive');
+    }
+
+    public function isVolatile(): bool
+    {
+        return $this->data->bool('volatile');
+    }
+
+    public function typicalStrength(string $methodId): ?Quantity
+    {
+        $strengths = $this->data->nodeOrEmpty('typicalStrengths');
+
+        return $strengths->has($methodId) ? $strengths->node($methodId)->quantity('value') : null;
+    }
+
+    /** oil or water for the method; null where no typical strength is known. */
+    public function typicalCarrier(string $methodId): ?string
+    {
+        $strengths = $this->data->nodeOrEmpty('typicalStrengths');
+
+        return $strengths->has($methodId) ? $strengths->node($methodId)->string('carrier') : null;
+    }
+
+    /** 1 least to 5 most (handbook 9). */
+    public function harm(string $methodId): int
+    {
+        $harm = $this->data->nodeOrEmpty('harm');
+
+        return $harm->has($methodId) ? $harm->int($methodId) : 3;
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+
+/**
+ * Active per area of this job, plus what was put there this year, against the label's yearly maximum (handbook 3,
+ * sum 10; rulings J7). Area is the outline of the stand actually worked. A gap is 'cannot tell', which blocks.
+ */
+final readonly class Ceiling
+{
+    private function __construct(public ?Quantity $planned, public ?Quantity $most, public ?bool $kept, public ?string $missing)
+    {
+    }
+
+    /**
+     * @param Quantity $product product in the whole job
+     * @param Quantity|null $alreadyThisYear of the same kind as the maximum; null where nothing was put there
+     */
+    public static function check(LabelCard $card, string $activeId, Quantity $product, ?Quantity $area, ?Quantity $alreadyThisYear): self
+    {
+        $most = $card->yearlyMaximum;
+        if ($most === null) {
+            return new self(null, null, null, 'card-yearly-maximum');
+        }
+        if ($area === null || !$area->amount->isPositive()) {
+            return new self(null, $most, null, 'treated-area');
+        }
+        $hectares = $area->in(Unit::Hectare);
+        $planned = match ($most->dimension()) {
+            Dimension::VolumePerArea => Quantity::of($product->in(Unit::Litre)->dividedBy($hectares), Unit::LitrePerHectare),
+            Dimension::EquivalentPerArea => self::equivalent($card, $activeId, $product)?->dividedBy($hectares),
+            default => null,
+        };
+        if ($planned === null) {
+            return new self(null, $most, null, 'card-strength-basis');
+        }
+        if ($alreadyThisYear !== null) {
+            $planned = $planned->plus($alreadyThisYear);
+        }
+
+        return new self($planned, $most, !$planned->isGreaterThan($most), null);
+    }
+
+    /** Grams of acid equivalent in the product, written per hectare for one hectare; null on another basis. */
+    private static function equivalent(LabelCard $card, string $activeId, Quantity $product): ?Quantity
+    {
+        foreach ($card->actives as $content) {
+            if ($content['active'] === $activeId && $content['amount']->dimension() === Dimension::EquivalentPerVolume) {
+                return Quantity::of($content['amount']->in(Unit::GramEquivalentPerLitre)->multipliedBy($product->in(Unit::Litre)), Unit::GramEquivalentPerHectare);
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Thicket\Measure\Strength;
+
+/** One thing that goes into the tank besides the carrier. */
+final readonly class Component
+{
+    /** In loading order (rulings J16): each role goes in before the next. */
+    public const ROLES = ['conditioner', 'dry-flowable', 'suspension', 'emulsifiable', 'solution', 'oil', 'emulsifier', 'surfactant', 'dye'];
+
+    public function __construct(
+        public string $name,
+        public string $role,
+        /** Null where nobody gave the figure: it stays missing (handbook 3). */
+        public ?Strength $strength,
+    ) {
+    }
+
+    public function order(): int
+    {
+        return (int) array_search($this->role, self::ROLES, true);
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use Thicket\Measure\Pi;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Methods\StemGroup;
+
+/**
+ * Spaced cuts (handbook 2 "Hack and squirt"): cuts per tree = diameter or girth over spacing, rounded up per tree.
+ * Rounding up never lifts the dose above a label mL per tree: mL per cut is capped at label mL / cuts.
+ */
+final readonly class Injection
+{
+    private function __construct(
+        public int $cuts,
+        public int $treated,
+        public int $skipped,
+        public Quantity $mix,
+        public bool $cappedByLabel,
+    ) {
+    }
+
+    /**
+     * @param list<StemGroup> $stems
+     * @param Quantity $spacing length between cuts, centre to centre, or of diameter per cut
+     * @param string $per 'diameter' or 'girth'
+     * @param Quantity $perCut mix per cut
+     * @param Quantity|null $most stems thicker than this are left out and counted; exactly on it still fits
+     * @param Quantity|null $least stems thinner than this are left out and counted
+     * @param Quantity|null $labelPerStem most mix per tree on the card
+     */
+    public static function of(array $stems, Quantity $spacing, string $per, Quantity $perCut, ?Quantity $most = null, ?Quantity $least = null, ?Quantity $labelPerStem = null): self
+    {
+        $cuts = $treated = $skipped = 0;
+        $capped = false;
+        $mix = Quantity::zero(Unit::Millilitre);
+        foreach ($stems as $group) {
+            $diameter = $group->forCeilings();
+            if (($most !== null && $group->against($most, true) === 'beyond') || ($least !== null && $group->forCeilings()->isLessThan($least))) {
+                $skipped += $group->count;
+                continue;
+            }
+            $perTree = self::cutsPerTree($diameter, $spacing, $per);
+            $dose = $perCut;
+            if ($labelPerStem !== null && $perCut->times($perTree)->isGreaterThan($labelPerStem)) {
+                $dose = $labelPerStem->dividedBy($perTree);
+                $capped = true;
+            }
+            $cuts += $perTree * $group->count;
+            $treated += $group->count;
+            $mix = $mix->plus($dose->times($perTree)->times($group->count));
+        }
+
+        return new self($cuts, $treated, $skipped, $mix, $capped);
+    }
+
+    public static function cutsPerTree(Quantity $diameter, Quantity $spacing, string $per): int
+    {
+        $round = $per === 'girth' ? self::girth($diameter) : $diameter;
+
+        return max(1, $round->per($spacing)->toScale(0, RoundingMode::UP)->toInt());
+    }
+
+    public static function girth(Quantity $diameter): Quantity
+    {
+        return $diameter->times(Pi::value());
+    }
+
+    /** Centre-to-centre distance between cuts round this stem. */
+    public static function spacingRound(Quantity $diameter, int $cuts): Quantity
+    {
+        return self::girth($diameter)->dividedBy(BigRational::of($cuts));
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Strength;
+
+/** What to mix for one step: how much in all, how strong and why, the loads, and whether the label allows it. */
+final readonly class Recipe
+{
+    /**
+     * @param list<string> $missing facts without which it cannot be reckoned; a recipe with any is not finished
+     * @param array<string, Quantity|string|int> $working named figures of the sum, for the 'how was this reckoned' line
+     * @param string $strengthWhy code of the reason for the strength
+     * @param list<string> $blocks codes of what forbids it (label ceiling, card and school apart)
+     */
+    public function __construct(
+        public ?Quantity $need,
+        public ?Strength $strength,
+        public string $strengthWhy,
+        public ?FinishedMix $mix,
+        public ?LoadPlan $loads,
+        public ?Ceiling $ceiling,
+        public array $working,
+        public array $missing,
+        public array $blocks,
+        public string $carrier,
+    ) {
+    }
+
+    public function isFinished(): bool
+    {
+        return $this->missing === [] && $this->blocks === [] && $this->mix !== null;
+    }
+
+    public function product(): ?Quantity
+    {
+        return $this->mix?->amountOf('product');
+    }
+}

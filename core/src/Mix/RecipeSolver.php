@@ -1,0 +1,266 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Brick\Math\BigRational;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Strength;
+use Thicket\Measure\Unit;
+use Thicket\Methods\Candidate;
+use Thicket\Methods\FactName;
+use Thicket\Methods\Situation;
+use Thicket\Methods\StemGroup;
+
+/**
+ * Works out the recipe of a chosen row from the tally, the school's working values and the card (handbook 2
+ * "Consumes", rulings B12): need = surface x film or cuts x mL, plus the allowance; strength = working value held
+ * inside the card's range; an empty intersection cannot be done with this card.
+ */
+final readonly class RecipeSolver
+{
+    /** Side height of an oil-treated stump where nobody measured it (rulings J21). */
+    private const STUMP_HEIGHT_INCHES = 4;
+
+    public function __construct(private Situation $situation, private Candidate $candidate, private ?Quantity $area, private ?Quantity $alreadyThisYear = null)
+    {
+    }
+
+    /** @param Quantity|null $tank of the sprayer to be used; null leaves the loads open */
+    public function solve(?Quantity $tank, ?Strength $dye = null): Recipe
+    {
+        $missing = [];
+        $blocks = [];
+        $working = [];
+        $need = $this->need($working, $missing);
+        $carrier = $this->candidate->carrier() ?? 'water';
+        [$strength, $why] = $this->strength($missing, $blocks);
+        $mix = $loads = $ceiling = null;
+        if ($need !== null && $strength !== null) {
+            $allowance = $this->candidate->catalogue->coefficients()->string('allowancePercent');
+            $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
+            $need = $need->times(BigRational::of($allowance)->dividedBy(100)->plus(1))->to(Unit::Litre);
+            $parts = [new Component('product', $carrier === 'oil' ? 'emulsifiable' : 'solution', $strength)];
+            if ($dye !== null) {
+                $parts[] = new Component('dye', 'dye', $dye);
+            }
+            $mix = FinishedMix::of($need, $carrier, $parts);
+            $loads = $tank === null ? null : LoadPlan::of($need, $tank);
+            $ceiling = $this->ceiling($mix, $missing, $blocks);
+        }
+
+        return new Recipe($need, $strength, $why, $mix, $loads, $ceiling, $working, $missing, $blocks, $carrier);
+    }
+
+    /**
+     * @param array<string, Quantity|string|int> $working
+     * @param list<string> $missing
+     */
+    private function need(array &$working, array &$missing): ?Quantity
+    {
+        $stems = $this->situation->stems;
+        if (!$this->candidate->is('foliar-spot') && $stems === []) {
+            $missing[] = 'stem-diameter';
+
+            return null;
+        }
+
+        return match ($this->candidate->method->id()) {
+            'basal-bark' => $this->basalNeed($stems, $working),
+            'cut-stump' => $this->stumpNeed($stems, $working),
+            'hack-and-squirt' => $this->injectionNeed($stems, $working),
+            'foliar-spot' => $this->foliarNeed($working, $missing),
+            default => null,
+        };
+    }
+
+    /**
+     * @param list<StemGroup> $stems
+     * @param array<string, Quantity|string|int> $working
+     */
+    private function basalNeed(array $stems, array &$working): Quantity
+    {
+        $band = $this->candidate->schools->values('basal-band')->quantity('band') ?? throw new \LogicException('basal-band has no band.');
+        $limit = $this->candidate->method->limit('stemMost');
+        $result = StemBand::of($stems, $band, $limit, $this->candidate->schools->choice('basal-size') === 'six-or-less');
+        $film = $this->film('basal');
+        $working += ['band' => $band, 'surface' => $result->area, 'film' => $film, 'treated' => $result->treated, 'skipped' => $result->skipped];
+
+        return StemBand::volume($result->area, $film);
+    }
+
+    /**
+     * @param list<StemGroup> $stems
+     * @param array<string, Quantity|string|int> $working
+     */
+    private function stumpNeed(array $stems, array &$working): Quantity
+    {
+        $ring = $this->candidate->method->data->node('ring');
+        $from = $ring->quantity('from') ?? throw new \LogicException('ring has no from.');
+        $width = $ring->quantity('width') ?? throw new \LogicException('ring has no width.');
+        $sides = $this->candidate->carrier() === 'oil' ? Quantity::of(self::STUMP_HEIGHT_INCHES, Unit::Inch) : null;
+        $area = StumpFace::total($stems, $from, $width, $sides);
+        $film = $this->film('stump');
+        $working += ['ring' => $width, 'surface' => $area, 'film' => $film, 'treated' => $this->situation->stemCount(), 'skipped' => 0] + ($sides === null ? [] : ['sides' => $sides]);
+
+        return StemBand::volume($area, $film);
+    }
+
+    /**
+     * @param list<StemGroup> $stems
+     * @param array<string, Quantity|string|int> $working
+     */
+    private function injectionNeed(array $stems, array &$working): Quantity
+    {
+        [$spacing, $per] = self::spacing($this->candidate);
+        $perCut = $this->candidate->catalogue->coefficients()->node('cut')->quantity('use') ?? throw new \LogicException('no mL per cut.');
+        $result = Injection::of($stems, $spacing, $per, $perCut, $this->candidate->method->limit('stemMost'), $this->candidate->method->limit('stemLeast'), $this->candidate->card?->perStem('hack-and-squirt'));
+        $working += ['spacing' => $spacing, 'per' => $per, 'cuts' => $result->cuts, 'perCut' => $perCut, 'treated' => $result->treated, 'skipped' => $result->skipped, 'capped' => $result->cappedByLabel ? 1 : 0];
+
+        return $result->mix;
+    }
+
+    /**
+     * @param array<string, Quantity|string|int> $working
+     * @param list<string> $missing
+     */
+    private function foliarNeed(array &$working, array &$missing): ?Quantity
+    {
+        if ($this->area === null) {
+            $missing[] = 'treated-area';
+
+            return null;
+        }
+        $height = $this->situation->quantity(FactName::Height);
+        $low = Quantity::of('0.5', Unit::Metre);
+        $shrub = Quantity::of(1, Unit::Metre);
+        $class = match (true) {
+            $height === null || $height->isLessThan($low) => 'low-carpet',
+            $height->isLessThan($shrub) => 'shrub-under-1m',
+            default => 'shrub-to-1-8m',
+        };
+        $perArea = $this->candidate->catalogue->coefficients()->node('foliar')->node($class)->quantity('use') ?? throw new \LogicException('no foliar volume.');
+        $working += ['area' => $this->area, 'perArea' => $perArea];
+
+        return AreaRate::over($perArea, $this->area);
+    }
+
+    /**
+     * Spacing of cuts for the active at hand (handbook 8 injection-spacing).
+     *
+     * @return array{Quantity, string}
+     */
+    public static function spacing(Candidate $candidate): array
+    {
+        $school = $candidate->catalogue->school('injection-spacing');
+        $choice = $candidate->schools->choice('injection-spacing');
+        if ($choice === 'by-active') {
+            $byActive = $school->data->stringMap('byActive');
+            $choice = $byActive[$candidate->active?->id() ?? ''] ?? 'per-inch-of-diameter';
+        }
+        $values = $school->choice($choice);
+
+        return [$values->quantity('spacing') ?? throw new \LogicException('no spacing.'), $values->string('per')];
+    }
+
+    /**
+     * @param list<string> $missing
+     * @param list<string> $blocks
+     *
+     * @return array{Strength|null, string}
+     */
+    private function strength(array &$missing, array &$blocks): array
+    {
+        $method = $this->candidate->method->id();
+        $card = $this->candidate->card;
+        if ($card !== null && $card->isReadyToUse()) {
+            $blocks[] = 'ready-to-use';
+
+            return [null, 'strength.ready-to-use'];
+        }
+        [$working, $why] = $this->workingStrength();
+        $least = $card?->least($method);
+        $most = $card?->most($method);
+        if ($working === null && ($most ?? $least) === null) {
+            $missing[] = $why === 'strength.texture' ? 'bark-texture' : 'card-strength';
+
+            return [null, $why];
+        }
+        if ($working === null) {
+            return [$most ?? $least, 'strength.card'];
+        }
+        // held inside the card's range; the label is never exceeded (rulings B12)
+        if ($most !== null && $working->share->isGreaterThan($most->share)) {
+            return [$most, 'strength.card-most'];
+        }
+        if ($least !== null && $working->share->isLessThan($least->share)) {
+            return [$least, 'strength.card-least'];
+        }
+
+        return [$working, $why];
+    }
+
+    /** @return array{Strength|null, string} */
+    private function workingStrength(): array
+    {
+        $schools = $this->candidate->schools;
+        $carrier = $this->candidate->carrier();
+        $value = null;
+        $why = 'strength.typical';
+        if ($this->candidate->is('basal-bark') && $schools->choice('basal-strength') === 'by-bark-and-diameter') {
+            [$value, $why] = $this->basalStrength();
+        } elseif ($this->candidate->is('basal-bark')) {
+            return [$this->candidate->card?->most('basal-bark') ?? $this->candidate->card?->least('basal-bark'), 'strength.card'];
+        } elseif ($this->candidate->is('cut-stump') && $this->candidate->active?->id() !== 'imazapyr') {
+            $value = $schools->values('stump-strength')->quantity($carrier === 'oil' ? 'oilBorne' : 'waterBorne');
+            $why = 'strength.stump-school';
+        } else {
+            $value = $this->candidate->active?->typicalStrength($this->candidate->method->id());
+        }
+
+        return [$value === null ? null : Strength::ofQuantity($value), $why];
+    }
+
+    /** @return array{Quantity|null, string} the strongest that any stem of the tally asks for: one tank serves all */
+    private function basalStrength(): array
+    {
+        $texture = $this->situation->word(FactName::BarkTexture) ?? $this->situation->target?->barkTexture();
+        $strongest = null;
+        foreach ($this->situation->stems as $group) {
+            $one = BasalStrength::for($group->forCeilings(), $texture, $this->candidate->schools);
+            if ($one === null) {
+                return [null, 'strength.texture'];
+            }
+            $strongest = $strongest === null || $one->isGreaterThan($strongest) ? $one : $strongest;
+        }
+
+        return [$strongest, 'strength.by-bark'];
+    }
+
+    /**
+     * @param list<string> $missing
+     * @param list<string> $blocks
+     */
+    private function ceiling(FinishedMix $mix, array &$missing, array &$blocks): ?Ceiling
+    {
+        $card = $this->candidate->card;
+        $product = $mix->amountOf('product');
+        if ($card === null || $product === null) {
+            return null;
+        }
+        $ceiling = Ceiling::check($card, $this->candidate->active?->id() ?? '', $product, $this->area, $this->alreadyThisYear);
+        if ($ceiling->missing !== null) {
+            $missing[] = $ceiling->missing;
+        } elseif ($ceiling->kept === false) {
+            $blocks[] = 'ceiling';
+        }
+
+        return $ceiling;
+    }
+
+    private function film(string $use): Quantity
+    {
+        return $this->candidate->catalogue->coefficients()->node('film')->node($use)->quantity('use') ?? throw new \LogicException("no film for {$use}.");
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Thicket\Measure\Pi;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Methods\StemGroup;
+
+/**
+ * Stump surface to treat (handbook 2): under 6 in the whole face, from 6 in the outer living ring of 1 in,
+ * pi x w x (D - w); oil mixes also the sides down to the ground, pi x D x height (rulings J21).
+ */
+final readonly class StumpFace
+{
+    private function __construct(public Quantity $area, public bool $whole)
+    {
+    }
+
+    public static function ofOne(Quantity $diameter, Quantity $ringFrom, Quantity $ringWidth, ?Quantity $sidesHeight = null): self
+    {
+        $d = $diameter->in(Unit::Metre);
+        $whole = $diameter->isLessThan($ringFrom);
+        $w = $ringWidth->in(Unit::Metre);
+        $face = $whole ? $d->multipliedBy($d)->dividedBy(4) : $w->multipliedBy($d->minus($w));
+        if ($sidesHeight !== null) {
+            $face = $face->plus($d->multipliedBy($sidesHeight->in(Unit::Metre)));
+        }
+
+        return new self(Quantity::of($face->multipliedBy(Pi::value()), Unit::SquareMetre), $whole);
+    }
+
+    /** @param list<StemGroup> $stems */
+    public static function total(array $stems, Quantity $ringFrom, Quantity $ringWidth, ?Quantity $sidesHeight = null): Quantity
+    {
+        $area = Quantity::zero(Unit::SquareMetre);
+        foreach ($stems as $group) {
+            $area = $area->plus(self::ofOne($group->forSums(), $ringFrom, $ringWidth, $sidesHeight)->area->times($group->count));
+        }
+
+        return $area;
+    }
+}

@@ -1,0 +1,302 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Brick\Math\BigRational;
+use Thicket\Input\Fields;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Methods\Schools;
+use Thicket\Methods\SituationReader;
+use Thicket\Mix\Exception\Unmixable;
+
+/**
+ * The single sums of handbook 3 by name, from one JSON document to named figures (docs/schemas/mix.schema.json).
+ * Each takes only its own fields; a figure nobody gave stays missing and is named.
+ */
+final readonly class Sums
+{
+    public const NAMES = ['finished-mix', 'equal-active', 'area-rate', 'texture-rate', 'injection', 'basal-band', 'stump-face', 'basal-strength', 'loads', 'measure'];
+
+    public function __construct(private Catalogue $catalogue)
+    {
+    }
+
+    /**
+     * @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>}
+     *
+     * @throws \Thicket\Input\Refused
+     */
+    public function solve(Fields $in): array
+    {
+        $sum = $in->choice('sum', self::NAMES);
+        $result = ['values' => [], 'missing' => []];
+        try {
+            $result = match ($sum) {
+                'finished-mix' => $this->finishedMix($in),
+                'equal-active' => $this->equalActive($in),
+                'area-rate' => $this->areaRate($in),
+                'texture-rate' => $this->textureRate($in),
+                'injection' => $this->injection($in),
+                'basal-band' => $this->basalBand($in),
+                'stump-face' => $this->stumpFace($in),
+                'basal-strength' => $this->basalStrength($in),
+                'loads' => $this->loads($in),
+                'measure' => $this->measure($in),
+                default => $result,
+            };
+        } catch (Unmixable $e) {
+            $in->faults->add('', $e->getMessage());
+        }
+        if ($sum !== null) {
+            $in->noOthers();
+        }
+        $in->faults->throwIfAny();
+
+        return $result;
+    }
+
+    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    private function finishedMix(Fields $in): array
+    {
+        $finished = $this->positive($in, 'finished', Dimension::Volume);
+        $carrier = $in->choice('carrier', ['water', 'oil']);
+        $tank = $in->has('tank') ? $this->positive($in, 'tank', Dimension::Volume) : $in->quantityOrNull('tank', Dimension::Volume);
+        $components = [];
+        foreach ($in->objects('components', 12, true) as $item) {
+            $name = $item->text('name', 60);
+            $role = $item->choice('role', Component::ROLES);
+            $strength = $item->strengthOrNull('strength');
+            $most = $item->strengthOrNull('labelMost');
+            if ($strength !== null && $most !== null && $strength->share->isGreaterThan($most->share)) {
+                $item->fault('strength', 'This is above the most on the label card.');
+            }
+            $item->noOthers();
+            if ($name !== null && $role !== null) {
+                $components[] = new Component($name, $role, $strength);
+            }
+        }
+        if ($finished === null || $carrier === null || $in->faults->any()) {
+            return ['values' => [], 'missing' => []];
+        }
+        $mix = FinishedMix::of($finished, $carrier, $components);
+        $values = ['finished' => $finished];
+        foreach ($mix->parts as $part) {
+            if ($part['amount'] !== null) {
+                $values[$part['component']->name] = $part['amount'];
+            }
+            if ($part['component']->role !== 'dye' && $part['component']->strength !== null) {
+                $values[$part['component']->name . '-percent'] = $part['component']->strength->percent();
+            }
+        }
+        if ($mix->carrierAmount !== null) {
+            $values['carrier'] = $mix->carrierAmount;
+        }
+        $values['carrier-first'] = $mix->carrierFirst;
+        $values['order'] = array_map(static fn (array $step): array => ['what' => $step['what']] + ($step['amount'] === null ? [] : ['amount' => $step['amount']]), $mix->loadingOrder());
+        if ($tank !== null) {
+            $values = [...$values, ...$this->loadValues(LoadPlan::of($finished, $tank))];
+        }
+
+        return ['values' => $values, 'missing' => array_map(static fn (string $name): string => "strength of {$name}", $mix->missing)];
+    }
+
+    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    private function equalActive(Fields $in): array
+    {
+        $used = $in->strength('used');
+        $first = $in->reading('strengthOfUsed', null)?->quantity;
+        $second = $in->reading('strengthOfOther', null)?->quantity;
+        foreach (['strengthOfUsed' => $first, 'strengthOfOther' => $second] as $field => $value) {
+            if ($value !== null && $value->dimension() === Dimension::ProductShare) {
+                $in->fault($field, 'Say the basis as printed: 41 % w/w, 480 g ae/L or 4 lb ae/gal.');
+            }
+        }
+        if ($in->bool('otherIsReadyToUse', false)) {
+            throw Unmixable::readyToUse();
+        }
+        if ($used === null || $first === null || $second === null || $in->faults->any()) {
+            return ['values' => [], 'missing' => []];
+        }
+        $equal = EqualActive::of($used, $first, $second);
+
+        return ['values' => ['percent' => $equal->percent, 'nominal' => $equal->nominal], 'missing' => []];
+    }
+
+    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    private function areaRate(Fields $in): array
+    {
+        $rate = $in->has('rate') && $this->looksDry($in) ? $in->quantity('rate', Dimension::MassPerArea) : $in->quantity('rate', Dimension::VolumePerArea);
+        $area = $this->positive($in, 'area', Dimension::Area);
+        $spray = $in->has('sprayVolume') ? $this->positive($in, 'sprayVolume', Dimension::VolumePerArea) : $in->quantityOrNull('sprayVolume', Dimension::VolumePerArea);
+        $tank = $in->has('tank') ? $this->positive($in, 'tank', Dimension::Volume) : $in->quantityOrNull('tank', Dimension::Volume);
+        $passes = $in->int('passes', 1, 20, 1);
+        if ($rate === null || $area === null || $passes === null || $in->faults->any()) {
+            return ['values' => [], 'missing' => []];
+        }
+        $result = AreaRate::of($rate, $area, $spray, $tank, $passes);
+        $values = ['product' => $result->product, 'per-pass' => $result->product->dividedBy($passes)];
+        if ($result->spray !== null) {
+            $values['spray'] = $result->spray;
+        }
+        if ($result->loads !== null && $result->productPerLoad !== null) {
+            $values = [...$values, 'product-per-load' => $result->productPerLoad, ...$this->loadValues($result->loads)];
+        }
+
+        return ['values' => $values, 'missing' => $tank !== null && $spray === null ? ['sprayVolume'] : []];
+    }
+
+    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    private function textureRate(Fields $in): array
+    {
+        $soil = $in->choice('soil', ['coarse', 'medium', 'fine', ...SoilTexture::names()]);
+        $finished = $this->positive($in, 'finished', Dimension::Volume);
+        $rates = $in->object('rates');
+        $byClass = ['coarse' => $rates->strength('coarse'), 'medium' => $rates->strength('medium'), 'fine' => $rates->strength('fine')];
+        $rates->noOthers();
+        if ($soil === null || $finished === null || $in->faults->any()) {
+            return ['values' => [], 'missing' => []];
+        }
+        $class = SoilTexture::tryFrom($soil) ?? SoilTexture::ofSoil($soil);
+        if ($class === null) {
+            return ['values' => [], 'missing' => ["texture class of {$soil}: the card must say"]];
+        }
+        $strength = $byClass[$class->value];
+
+        return ['values' => $strength === null ? [] : ['class' => $class->value, 'product' => $strength->productIn($finished)], 'missing' => []];
+    }
+
+    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    private function injection(Fields $in): array
+    {
+        $reader = new SituationReader($this->catalogue);
+        $stems = array_values(array_filter(array_map($reader->stems(...), $in->objects('stems', 200, true))));
+        $spacing = $this->positive($in, 'spacing', Dimension::Length);
+        $per = $in->choice('per', ['diameter', 'girth']);
+        $perCut = $in->has('perCut') ? $this->positive($in, 'perCut', Dimension::Volume) : $this->absent($in, 'perCut') ?? $this->catalogue->coefficients()->node('cut')->quantity('use');
+        $most = $in->quantityOrNull('mostDiameter', Dimension::Length);
+        $least = $in->quantityOrNull('leastDiameter', Dimension::Length);
+        $label = $in->quantityOrNull('labelPerStem', Dimension::Volume);
+        if ($spacing === null || $per === null || $perCut === null || $in->faults->any()) {
+            return ['values' => [], 'missing' => []];
+        }
+        $result = Injection::of($stems, $spacing, $per, $perCut, $most, $least, $label);
+        $values = ['cuts' => $result->cuts, 'treated' => $result->treated, 'skipped' => $result->skipped, 'mix' => $result->mix, 'capped-by-label' => $result->cappedByLabel];
+        if (count($stems) === 1) {
+            $diameter = $stems[0]->forCeilings();
+            $cuts = Injection::cutsPerTree($diameter, $spacing, $per);
+            $values += ['girth' => Injection::girth($diameter), 'cuts-per-stem' => $cuts, 'round-spacing' => Injection::spacingRound($diameter, $cuts)];
+        }
+
+        return ['values' => $values, 'missing' => []];
+    }
+
+    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    private function basalBand(Fields $in): array
+    {
+        $reader = new SituationReader($this->catalogue);
+        $stems = array_values(array_filter(array_map($reader->stems(...), $in->objects('stems', 200, true))));
+        $schools = $reader->schools($in);
+        $band = $in->has('band') ? $this->positive($in, 'band', Dimension::Length) : $this->absent($in, 'band') ?? $schools->values('basal-band')->quantity('band');
+        $film = $in->has('film') ? $this->positive($in, 'film', Dimension::VolumePerArea) : $this->absent($in, 'film') ?? $this->catalogue->coefficients()->node('film')->node('basal')->quantity('use');
+        if ($band === null || $film === null || $in->faults->any()) {
+            return ['values' => [], 'missing' => []];
+        }
+        $result = StemBand::of($stems, $band);
+
+        return ['values' => ['band-area' => $result->area, 'band' => $band, 'film' => $film, 'mix' => StemBand::volume($result->area, $film), 'treated' => $result->treated], 'missing' => []];
+    }
+
+    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    private function stumpFace(Fields $in): array
+    {
+        $reader = new SituationReader($this->catalogue);
+        $stems = array_values(array_filter(array_map($reader->stems(...), $in->objects('stems', 200, true))));
+        $ring = $this->catalogue->method('cut-stump')->data->node('ring');
+        $from = $ring->quantity('from');
+        $width = $in->has('ringWidth') ? $this->positive($in, 'ringWidth', Dimension::Length) : $this->absent($in, 'ringWidth') ?? $ring->quantity('width');
+        $carrier = $in->choiceOrNull('carrier', ['water', 'oil']) ?? 'water';
+        $height = $in->quantityOrNull('stumpHeight', Dimension::Length) ?? Quantity::of(4, Unit::Inch);
+        $film = $in->has('film') ? $this->positive($in, 'film', Dimension::VolumePerArea) : $this->absent($in, 'film') ?? $this->catalogue->coefficients()->node('film')->node('stump')->quantity('use');
+        if ($from === null || $width === null || $film === null || $in->faults->any()) {
+            return ['values' => [], 'missing' => []];
+        }
+        $area = StumpFace::total($stems, $from, $width, $carrier === 'oil' ? $height : null);
+        $values = ['treated-area' => $area, 'mix' => StemBand::volume($area, $film), 'film' => $film];
+        if (count($stems) === 1) {
+            $values['whole'] = StumpFace::ofOne($stems[0]->forSums(), $from, $width)->whole;
+        }
+
+        return ['values' => $values, 'missing' => []];
+    }
+
+    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    private function basalStrength(Fields $in): array
+    {
+        $diameter = $this->positive($in, 'diameter', Dimension::Length);
+        $texture = $in->choiceOrNull('texture', ['smooth', 'rough']);
+        $schools = (new SituationReader($this->catalogue))->schools($in);
+        if ($diameter === null || $in->faults->any()) {
+            return ['values' => [], 'missing' => []];
+        }
+        $percent = BasalStrength::for($diameter, $texture, $schools);
+
+        return $percent === null ? ['values' => [], 'missing' => ['bark-texture']] : ['values' => ['percent' => $percent], 'missing' => []];
+    }
+
+    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    private function loads(Fields $in): array
+    {
+        $total = $this->positive($in, 'total', Dimension::Volume);
+        $tank = $this->positive($in, 'tank', Dimension::Volume);
+
+        return ['values' => $total === null || $tank === null ? [] : $this->loadValues(LoadPlan::of($total, $tank)), 'missing' => []];
+    }
+
+    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    private function measure(Fields $in): array
+    {
+        $amount = $this->positive($in, 'amount', Dimension::Volume);
+        $graduation = $this->positive($in, 'graduation', Dimension::Volume);
+        $holds = $this->positive($in, 'holds', Dimension::Volume);
+        $most = $in->quantityOrNull('labelMost', Dimension::Volume);
+        if ($amount === null || $graduation === null || $holds === null || $in->faults->any()) {
+            return ['values' => [], 'missing' => []];
+        }
+        $read = (new MeasuringTool('tool', $graduation, $holds))->measure($amount, $most);
+
+        return ['values' => ['measured' => $read['measured'], 'fillings' => $read['fillings'], 'error-percent' => Quantity::of($read['errorPercent'], Unit::One)], 'missing' => []];
+    }
+
+    /** @return array<string, Quantity|int> */
+    private function loadValues(LoadPlan $plan): array
+    {
+        return ['loads' => $plan->loads(), 'whole-loads' => $plan->whole] + ($plan->lastPart === null ? [] : ['last-part' => $plan->lastPart]);
+    }
+
+    private function positive(Fields $in, string $name, Dimension $dimension): ?Quantity
+    {
+        $quantity = $in->quantity($name, $dimension);
+
+        return $quantity !== null && !$quantity->amount->isGreaterThan(BigRational::zero()) ? $in->fault($name, 'This must be above zero.') : $quantity;
+    }
+
+    private function absent(Fields $in, string $name): null
+    {
+        $in->raw($name);
+
+        return null;
+    }
+
+    private function looksDry(Fields $in): bool
+    {
+        $value = $in->raw('rate');
+        $text = is_array($value) ? (is_string($value['typed'] ?? null) ? $value['typed'] : (is_string($value['unit'] ?? null) ? $value['unit'] : '')) : (is_string($value) ? $value : '');
+
+        return preg_match('/dry|oz_wt|\b(g|kg|lb)\b/i', $text) === 1;
+    }
+}

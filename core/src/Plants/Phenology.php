@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Plants;
+
+use Thicket\Timing\Day;
+use Thicket\Timing\MonthDay;
+use Thicket\Timing\SeasonShift;
+
+/**
+ * Estimates stage and sap stream of a species on a day at a ground, from its catalogue dates moved by the season
+ * shift (handbook 1 "Growth stages", 4 "Why season decides"). Always an estimate: what the crew saw wins elsewhere.
+ */
+final readonly class Phenology
+{
+    /** Event that opens each stage, in order of the year, by life cycle. */
+    private const STAGES = [
+        'woody' => ['leafOut' => 'leaf-out', 'fullLeaf' => 'full-leaf', 'flower' => 'flower', 'fruitRipe' => 'after-fruit', 'firstColour' => 'colour-change', 'leafFall' => 'dormant'],
+        'evergreen' => ['leafOut' => 'new-soft-flush', 'fullLeaf' => 'full-leaf'],
+        'herb' => ['leafOut' => 'shoot-emergence', 'fullLeaf' => 'vegetative', 'bud' => 'bud', 'flower' => 'flower', 'seedShed' => 'seed', 'autumnRegrowth' => 'autumn-regrowth', 'leafFall' => 'dormant'],
+        'annual' => ['germination' => 'seedling', 'fullLeaf' => 'vegetative', 'bud' => 'bud', 'flower' => 'flower', 'seedShed' => 'seed-set', 'leafFall' => 'dead'],
+        'biennial' => ['autumnRegrowth' => 'rosette', 'bolt' => 'bolting', 'flower' => 'flower', 'seedShed' => 'seed', 'leafFall' => 'dead'],
+        'grass' => ['leafOut' => 'tillering', 'boot' => 'boot', 'flower' => 'heading', 'seedShed' => 'seed', 'autumnRegrowth' => 'autumn-regrowth', 'leafFall' => 'dormant'],
+    ];
+
+    public function __construct(private Species $species, private SeasonShift $shift)
+    {
+    }
+
+    /** Local day of a catalogue event in that year; null where the species file does not know it. */
+    public function dayOf(string $event, int $year): ?\DateTimeImmutable
+    {
+        $day = $this->species->dayOf($event);
+
+        return $day === null ? null : $this->shift->local($day, $year);
+    }
+
+    public function local(string $monthDay, int $year): \DateTimeImmutable
+    {
+        return $this->shift->local(MonthDay::parse($monthDay), $year);
+    }
+
+    /** The stage expected on that day; null where no dates are known. */
+    public function stageOn(\DateTimeImmutable $day): ?string
+    {
+        $latest = null;
+        $stage = null;
+        foreach ([Day::year($day) - 1, Day::year($day)] as $year) {
+            foreach (self::STAGES[$this->plan()] as $event => $name) {
+                $start = $this->dayOf($event, $year);
+                if ($start !== null && $start <= $day && ($latest === null || $start >= $latest)) {
+                    $latest = $start;
+                    $stage = $name;
+                }
+            }
+        }
+
+        return $stage;
+    }
+
+    /**
+     * Which way the sugar stream runs: 'up' from sap rise to the end of fruiting (about midsummer), 'down' until
+     * leaf fall, 'still' while dormant (handbook 4).
+     */
+    public function flowOn(\DateTimeImmutable $day): string
+    {
+        $best = 'still';
+        $latest = null;
+        foreach ([Day::year($day) - 1, Day::year($day)] as $year) {
+            $turns = ['up' => $this->shift->local(MonthDay::parse('01-16'), $year), 'down' => $this->turnsDown($year), 'still' => $this->stops($year)];
+            foreach ($turns as $flow => $start) {
+                if ($start <= $day && ($latest === null || $start >= $latest)) {
+                    $latest = $start;
+                    $best = $flow;
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return list<\DateTimeImmutable> days of the year on which stage or flow turn */
+    public function turnsOf(int $year): array
+    {
+        $days = [];
+        foreach (array_keys(self::STAGES[$this->plan()]) as $event) {
+            $days[] = $this->dayOf($event, $year);
+        }
+
+        return array_values(array_filter([...$days, $this->local('01-16', $year), $this->turnsDown($year), $this->stops($year)]));
+    }
+
+    /** After flowering and fruiting, about midsummer, whichever is earlier: 15 July where nothing else is known. */
+    private function turnsDown(int $year): \DateTimeImmutable
+    {
+        return $this->shift->local(MonthDay::parse('07-15'), $year);
+    }
+
+    private function stops(int $year): \DateTimeImmutable
+    {
+        return $this->dayOf('leafFall', $year) ?? $this->shift->local(MonthDay::parse('11-01'), $year);
+    }
+
+    private function plan(): string
+    {
+        return match (true) {
+            $this->species->data->bool('evergreen') => 'evergreen',
+            $this->species->isWoody() => 'woody',
+            $this->species->lifeCycle() === 'biennial' => 'biennial',
+            in_array($this->species->lifeCycle(), ['summer-annual', 'winter-annual'], true) => 'annual',
+            in_array($this->species->habit(), ['grass', 'reed'], true) => 'grass',
+            default => 'herb',
+        };
+    }
+}

@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Plants;
+
+use Thicket\Knowledge\Node;
+use Thicket\Measure\Quantity;
+use Thicket\Timing\MonthDay;
+
+/** One species as the catalogue holds it. Facts not known are null or 'unknown', never filled in (rulings B10, B19). */
+final readonly class Species
+{
+    public function __construct(public Node $data)
+    {
+    }
+
+    public function id(): string
+    {
+        return $this->data->string('id');
+    }
+
+    public function commonName(): string
+    {
+        return $this->data->node('names')->strings('common')[0];
+    }
+
+    public function scientificName(): string
+    {
+        return $this->data->node('names')->string('scientific');
+    }
+
+    /** @return list<string> every name people search by */
+    public function allNames(): array
+    {
+        $names = $this->data->node('names');
+
+        return [...$names->strings('common'), $names->string('scientific'), ...$names->strings('synonyms')];
+    }
+
+    public function habit(): string
+    {
+        return $this->data->string('habit');
+    }
+
+    public function lifeCycle(): string
+    {
+        return $this->data->string('lifeCycle');
+    }
+
+    /** Which rows of core/data/windows.yaml apply. */
+    public function treatmentClass(): string
+    {
+        return $this->data->string('treatmentClass');
+    }
+
+    public function isWoody(): bool
+    {
+        return in_array($this->habit(), ['tree', 'shrub', 'woody-vine'], true);
+    }
+
+    public function isConifer(): bool
+    {
+        return $this->data->bool('conifer');
+    }
+
+    /** Yes, no, or null where nobody knows. */
+    public function resprouts(): ?bool
+    {
+        return $this->yesNo('resproutsWhenCut');
+    }
+
+    public function isRootSuckering(): bool
+    {
+        return $this->yesNo('rootSuckering') === true;
+    }
+
+    /** True for beech-like trees whose stumps are treated although they sucker (rulings J11). */
+    public function mayCutFirst(): bool
+    {
+        return $this->data->bool('suckererMayBeCutFirst');
+    }
+
+    public function rootForm(): string
+    {
+        return $this->data->node('root')->string('form');
+    }
+
+    public function isDeepRooted(): ?bool
+    {
+        return match ($this->data->node('root')->stringOr('depth', 'unknown')) {
+            'deep' => true, 'shallow' => false, default => null,
+        };
+    }
+
+    public function hasWaxyLeaf(): ?bool
+    {
+        return $this->yesNo('waxyLeaf');
+    }
+
+    public function fragmentsRegrow(): ?bool
+    {
+        return $this->yesNo('regrowsFromFragments');
+    }
+
+    public function seedsRipenAfterCutting(): ?bool
+    {
+        return $this->yesNo('seedsRipenAfterCutting');
+    }
+
+    /** none, weak, strong or unknown. */
+    public function sapFlow(): string
+    {
+        return $this->data->stringOr('sapFlow', 'unknown');
+    }
+
+    /** @return list<string> */
+    public function hazards(): array
+    {
+        return $this->data->strings('hazards');
+    }
+
+    public function hasHazard(string ...$any): bool
+    {
+        return array_intersect($any, $this->hazards()) !== [];
+    }
+
+    /** Texture and thickness of the bark of young stems; 'unknown' where it varies. */
+    public function barkTexture(): ?string
+    {
+        return $this->known($this->data->nodeOrEmpty('bark')->stringOr('texture', 'unknown'));
+    }
+
+    public function barkThickness(): ?string
+    {
+        return $this->known($this->data->nodeOrEmpty('bark')->stringOr('thickness', 'unknown'));
+    }
+
+    public function barkThickensAt(): ?Quantity
+    {
+        return $this->data->nodeOrEmpty('bark')->quantity('thickFrom');
+    }
+
+    /** Catalogue day of an event such as fullLeaf or firstColour; null where not recorded. */
+    public function dayOf(string $event): ?MonthDay
+    {
+        $phenology = $this->data->nodeOrEmpty('phenology');
+
+        return $phenology->has($event) && $phenology->string($event) !== 'unknown' ? MonthDay::parse($phenology->string($event)) : null;
+    }
+
+    /** controls, suppresses, misses, disputed; null where not known. */
+    public function responseTo(string $activeId): ?string
+    {
+        $responses = $this->data->nodeOrEmpty('responses');
+
+        return $responses->has($activeId) ? $responses->node($activeId)->string('effect') : null;
+    }
+
+    /** @return list<string> ids of actives with a recorded response */
+    public function knownResponses(): array
+    {
+        return array_map(strval(...), array_keys($this->data->nodeOrEmpty('responses')->data));
+    }
+
+    /** @return array{min: int, typical: int, max: int}|null years that seed lasts in the soil */
+    public function seedBankYears(): ?array
+    {
+        $seed = $this->data->nodeOrEmpty('seed');
+        if (!is_array($seed->data['bankYears'] ?? null)) {
+            return null;
+        }
+        $years = $seed->node('bankYears');
+
+        return ['min' => $years->int('min'), 'typical' => $years->int('typical'), 'max' => $years->int('max')];
+    }
+
+    /** @return array<string, array<string, string>> character => state => frequency */
+    public function characters(): array
+    {
+        $out = [];
+        foreach ($this->data->nodes('characters') as $name => $node) {
+            $out[(string) $name] = array_map(static fn (mixed $v): string => is_string($v) ? $v : throw new \LogicException("{$node->where} holds no frequency."), self::keyed($node->data));
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param array<array-key, mixed> $data
+     *
+     * @return array<string, mixed>
+     */
+    private static function keyed(array $data): array
+    {
+        $out = [];
+        foreach ($data as $key => $value) {
+            $out[(string) $key] = $value;
+        }
+
+        return $out;
+    }
+
+    private function yesNo(string $key): ?bool
+    {
+        return match ($this->data->data[$key] ?? 'unknown') {
+            true, 'yes' => true,
+            false, 'no' => false,
+            default => null,
+        };
+    }
+
+    private function known(string $value): ?string
+    {
+        return $value === 'unknown' ? null : $value;
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+use Brick\Math\RoundingMode;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Exception\UnitMismatch;
+use Thicket\Measure\Exception\UnreadableQuantity;
+use Thicket\Measure\Gallon;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Reading;
+use Thicket\Measure\Shown;
+use Thicket\Measure\Strength;
+use Thicket\Measure\System;
+use Thicket\Measure\Unit;
+
+it('reads what people type', function (string $typed, string $amount, Unit $unit) {
+    $read = Reading::parse($typed)->quantity;
+    expect([(string) $read->amount, $read->unit])->toBe([$amount, $unit]);
+})->with([
+    'inches with a fraction' => ['1 1/2 in', '3/2', Unit::Inch],
+    'a lone fraction' => ['3/4 in', '3/4', Unit::Inch],
+    'fraction sign' => ['2½ in', '5/2', Unit::Inch],
+    'inch mark' => ['6"', '6', Unit::Inch],
+    'no space' => ['4cm', '4', Unit::Centimetre],
+    'rate per acre' => ['2 qt/ac', '2', Unit::UsQuartPerAcre],
+    'rate in words' => ['2 quarts per acre', '2', Unit::UsQuartPerAcre],
+    'percent' => ['15%', '15', Unit::PercentProduct],
+    'point first' => ['.5 gal', '1/2', Unit::UsGallon],
+    'thousands' => ['1,500 sq ft', '1500', Unit::SquareFoot],
+    'imperial said' => ['2 imp gal', '2', Unit::ImperialGallon],
+    'wire code' => ['0.25 fl_oz_us/gal_us', '1/4', Unit::UsFluidOuncePerUsGallon],
+    'dry ounces an acre' => ['1 oz dry/ac', '1', Unit::OunceWeightPerAcre],
+    'acid equivalent' => ['480 g ae/L', '480', Unit::GramEquivalentPerLitre],
+    'cold' => ['-5 C', '-5', Unit::Celsius],
+    'percent by weight' => ['41 % w/w', '41', Unit::PercentByWeight],
+]);
+
+it('refuses what cannot be meant, with a sentence that says what would be right', function (string $typed, ?Dimension $expected, string $says) {
+    expect(fn () => Reading::parse($typed, $expected))->toThrow(UnreadableQuantity::class, $says);
+})->with([
+    'nothing' => ['  ', null, 'Write a number and a unit'],
+    'no number' => ['some in', null, 'Write a number such as'],
+    'no unit' => ['5', Dimension::Length, 'Add the unit'],
+    'unknown unit' => ['5 glugs', null, 'The unit "glugs" is not known'],
+    'ounce of which kind' => ['5 oz', Dimension::Volume, 'An ounce can be dry or fluid'],
+    'negative' => ['-1 gal', null, 'cannot be below zero'],
+    'decimal comma' => ['1,5 L', null, 'Write decimals with a point'],
+    'over zero' => ['1/0 in', null, 'Write a number'],
+    'decimal with fraction' => ['1.5 1/2 in', null, 'Write a number'],
+    'absurd' => ['99999999999999 km', null, 'larger than any job'],
+    'hostile' => [str_repeat('9', 70) . ' in', null, 'Write a number'],
+    'exponent' => ['1e9 in', null, 'The unit "e9 in" is not known'],
+    'broken text' => ["\xff in", null, 'Write a number'],
+]);
+
+it('reads a bare oz as dry only where a mass is wanted', function () {
+    expect(Reading::parse('5 oz', Dimension::Mass)->quantity->unit)->toBe(Unit::OunceWeight);
+});
+
+it('says when the kind of gallon was assumed, and takes the crew setting', function () {
+    expect(Reading::parse('3 gal')->kindAssumed)->toBeTrue()
+        ->and(Reading::parse('3 US gal')->kindAssumed)->toBeFalse()
+        ->and(Reading::parse('3 gal', null, Gallon::Imperial)->quantity->unit)->toBe(Unit::ImperialGallon);
+});
+
+it('refuses a unit of another kind by name', function () {
+    expect(fn () => Reading::parse('3 gal', Dimension::Length))->toThrow(UnitMismatch::class, "Give a length; 'gal_us' measures volume.");
+});
+
+it('goes to every unit of its dimension and back without losing a digit', function () {
+    foreach (Unit::cases() as $from) {
+        foreach (Unit::cases() as $to) {
+            if ($from->dimension() === $to->dimension()) {
+                $start = Quantity::of('7/3', $from);
+                expect($start->to($to)->to($from)->equals($start))->toBeTrue("{$from->value} to {$to->value}");
+            }
+        }
+    }
+});
+
+it('holds the exact factors of the handbook', function (string $one, string $other) {
+    expect(quantity($one)->equals(quantity($other)))->toBeTrue();
+})->with([
+    'inch' => ['1 in', '2.54 cm'], 'gallon' => ['1 gal', '3.785411784 L'], 'gallon in ounces' => ['1 gal', '128 fl oz'], 'gallon in teaspoons' => ['1 gal', '768 tsp'],
+    'fluid ounce' => ['1 fl oz', '29.5735295625 mL'], 'imperial gallon' => ['1 imp gal', '4.54609 L'], 'acre' => ['1 ac', '4046.8564224 m2'], 'pound' => ['1 lb', '453.59237 g'],
+    'mile' => ['1 mile', '1609.344 m'], 'dry ounce' => ['1 oz dry', '28.349523125 g'], 'imperial ounce' => ['1 imp fl oz', '28.4130625 mL'], 'tablespoon' => ['1 tbsp', '3 tsp'],
+    'metric spoon' => ['1 tsp_metric', '5 mL'], 'pint' => ['1 pt', '473.176473 mL'], 'heat' => ['85 F', '265/9 C'], 'part of a mix' => ['1 pt/gal', '12.5 %'],
+]);
+
+it('reads parts as one part product and four parts carrier', function () {
+    expect((string) Strength::parse('1:4')->percent()->amount)->toBe('20')
+        ->and((string) Strength::parse('1:1')->percent()->amount)->toBe('50')
+        ->and(fn () => Strength::parse('0:4'))->toThrow(UnreadableQuantity::class)
+        ->and(fn () => Strength::parse('101 %'))->toThrow(UnreadableQuantity::class)
+        ->and(fn () => Strength::parse('5 % active'))->toThrow(UnitMismatch::class);
+});
+
+it('writes an amount in the unit a crew would use', function (string $typed, string $us, string $metric) {
+    expect(Shown::both(quantity($typed)))->toBe(['us' => $us, 'metric' => $metric]);
+})->with([
+    'product of the first mix' => ['57.6 fl oz', '57.6 fl oz', '1.703 L'],
+    'stem' => ['1 1/2 in', '1 1/2 in', '3.81 cm'],
+    'spoonful' => ['1 tsp', '1 tsp', '4.929 mL'],
+    'patch' => ['1 ha', '2.471 ac', '1 ha'],
+    'warmth' => ['85 F', '85 °F', '29.44 °C'],
+    'nothing' => ['0 in', '0 in', '0 mm'],
+]);
+
+it('rounds for reading to four digits and never to an exponent', function () {
+    expect(Shown::number(quantity('123456.7 L')->amount))->toBe('123,457')
+        ->and(Shown::number(quantity('0.000123456 L')->amount))->toBe('0.0001235')
+        ->and(Shown::number(quantity('1500 L')->amount))->toBe('1,500')
+        ->and(Shown::in(quantity('1/3 L'), System::Metric))->toBe('333.3 mL');
+});
+
+it('refuses a number that is none', function () {
+    expect(fn () => Quantity::of('ten', Unit::Inch))->toThrow(UnreadableQuantity::class)
+        ->and(fn () => Quantity::of('1/0', Unit::Inch))->toThrow(UnreadableQuantity::class);
+});
+
+it('loses digits only where it is told how', function () {
+    expect((string) quantity('1 in')->decimal(Unit::Metre, 3, RoundingMode::HALF_UP))->toBe('0.025')
+        ->and(quantity('1/3 L')->toWire())->toBe(['value' => '0.333333333', 'unit' => 'L']);
+});

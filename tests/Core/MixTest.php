@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+use Brick\Math\BigRational;
+use Thicket\Input\Refused;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Methods\Board;
+use Thicket\Mix\Ceiling;
+use Thicket\Mix\FinishedMix;
+use Thicket\Mix\MeasuringTool;
+use Thicket\Mix\Recipe;
+use Thicket\Mix\RecipeSolver;
+use Thicket\Safety\Cautions;
+
+/** @param array<string, mixed> $changes */
+function recipe(array $changes, string $id, ?string $tank = null, ?string $area = '500 m2'): Recipe
+{
+    $row = row(stand($changes + ['facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'smooth'], ['fact' => 'height', 'value' => '4 ft']]]), $id);
+    [$situation, $candidate] = [situationOf($changes), $row->candidate];
+
+    return (new RecipeSolver($situation, $candidate, $area === null ? null : quantity($area)))->solve($tank === null ? null : quantity($tank));
+}
+
+/** @param array<string, mixed> $changes */
+function situationOf(array $changes): Thicket\Methods\Situation
+{
+    $in = Thicket\Input\Fields::of(stand($changes + ['facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'smooth'], ['fact' => 'height', 'value' => '4 ft']]]), new Thicket\Input\Faults());
+
+    return (new Thicket\Methods\SituationReader(catalogue()))->situation($in);
+}
+
+it('keeps the cut table of the handbook', function (string $spacing, string $per, array $cuts) {
+    $counted = array_map(static fn (int $inches): int => sum(['sum' => 'injection', 'spacing' => $spacing, 'per' => $per, 'stems' => [['diameter' => "{$inches} in", 'count' => 1]]])['values']['cuts'], [2, 4, 6, 8, 10, 12]);
+    expect($counted)->toBe($cuts);
+})->with([
+    '4 in of girth' => ['4 in', 'girth', [2, 4, 5, 7, 8, 10]], '3 in of girth' => ['3 in', 'girth', [3, 5, 7, 9, 11, 13]],
+    '1 in of girth' => ['1 in', 'girth', [7, 13, 19, 26, 32, 38]], 'inch of diameter' => ['1 in', 'diameter', [2, 4, 6, 8, 10, 12]],
+]);
+
+it('never lifts the dose above a label mL per tree when cuts are rounded up', function () {
+    $capped = sum(['sum' => 'injection', 'spacing' => '3.5 in', 'per' => 'girth', 'perCut' => '1 mL', 'labelPerStem' => '5 mL', 'stems' => [['diameter' => '10 in', 'count' => 2]]])['values'];
+    expect($capped['cuts'])->toBe(18)->and($capped['capped-by-label'])->toBeTrue()->and($capped['mix']->equals(quantity('10 mL')))->toBeTrue();
+});
+
+it('counts cuts by the upper bound of a class and bands by its middle', function () {
+    expect(sum(['sum' => 'injection', 'spacing' => '1 in', 'per' => 'diameter', 'stems' => [['from' => '2 in', 'below' => '3 in', 'count' => 1]]])['values']['cuts'])->toBe(3)
+        ->and(sum(['sum' => 'basal-band', 'band' => '14 in', 'stems' => [['from' => '5 in', 'below' => '7 in', 'count' => 1]]])['values']['band-area']
+            ->equals(sum(['sum' => 'basal-band', 'band' => '14 in', 'stems' => [['diameter' => '6 in', 'count' => 1]]])['values']['band-area']))->toBeTrue();
+});
+
+it('treats a stump of exactly 6 in as a ring, and oil down its sides', function () {
+    $six = sum(['sum' => 'stump-face', 'stems' => [['diameter' => '6 in', 'count' => 1]]])['values'];
+    expect($six['whole'])->toBeFalse()->and($six['treated-area']->decimal(Unit::SquareInch, 2, Brick\Math\RoundingMode::HALF_UP)->__toString())->toBe('15.71');
+    // 15.71 + pi x 6 x 4 = 91.11
+    $oil = sum(['sum' => 'stump-face', 'carrier' => 'oil', 'stems' => [['diameter' => '6 in', 'count' => 1]]])['values'];
+    expect($oil['treated-area']->decimal(Unit::SquareInch, 2, Brick\Math\RoundingMode::HALF_UP)->__toString())->toBe('91.11');
+});
+
+it('loses nothing: parts and carrier are the whole, to the last digit, in any units', function () {
+    foreach (['3 gal', '7/3 L', '1 imp gal', '0.1 mL'] as $finished) {
+        $mix = FinishedMix::of(quantity($finished), 'water', [
+            new Thicket\Mix\Component('product', 'solution', Thicket\Measure\Strength::parse('1:6')), new Thicket\Mix\Component('surfactant', 'surfactant', Thicket\Measure\Strength::parse('1/4 %')),
+        ]);
+        $sum = $mix->carrierAmount;
+        foreach ($mix->parts as $part) {
+            $sum = $sum?->plus($part['amount'] ?? Quantity::zero(Unit::Litre));
+        }
+        expect($sum?->equals(quantity($finished)))->toBeTrue($finished);
+    }
+});
+
+it('mixes the last part-load to need', function () {
+    expect(sum(['sum' => 'loads', 'total' => '7 gal', 'tank' => '3 gal'])['values'])->toMatchArray(['loads' => 3, 'whole-loads' => 2])
+        ->and(sum(['sum' => 'loads', 'total' => '7 gal', 'tank' => '3 gal'])['values']['last-part']->equals(quantity('1 gal')))->toBeTrue()
+        ->and(sum(['sum' => 'loads', 'total' => '6 gal', 'tank' => '3 gal'])['values'])->toBe(['loads' => 2, 'whole-loads' => 2]);
+});
+
+it('measures to the nearest mark but never above the label', function () {
+    $cup = new MeasuringTool('1 oz cup', quantity('0.25 fl oz'), quantity('1 fl oz'));
+    expect($cup->measure(quantity('1.92 fl oz'))['measured']->equals(quantity('2 fl oz')))->toBeTrue()
+        ->and($cup->measure(quantity('1.92 fl oz'), quantity('1.99 fl oz'))['measured']->equals(quantity('1.75 fl oz')))->toBeTrue();
+    for ($i = 1; $i < 60; ++$i) {
+        $amount = Quantity::of(BigRational::of($i)->dividedBy(7), Unit::UsFluidOunce);
+        expect($cup->measure($amount, $amount)['measured']->isGreaterThan($amount))->toBeFalse();
+    }
+});
+
+it('works the basal recipe of ten 4 in maples: band, film, allowance, strength inside the card', function () {
+    $recipe = recipe(['cards' => [esterCard()]], 'basal-bark/triclopyr-ester/ester', '1 gal');
+    // pi x 4 in x 14 in x 10 = 1759.29 sq in = 1.13502 m2; x 0.30 L/m2 x 1.10 = 0.374557 L; 25 % of it
+    expect($recipe->need?->decimal(Unit::Litre, 4, Brick\Math\RoundingMode::HALF_UP)->__toString())->toBe('0.3746')
+        ->and((string) $recipe->strength?->percent()->amount)->toBe('25')->and($recipe->strengthWhy)->toBe('strength.by-bark')
+        ->and($recipe->product()?->decimal(Unit::Millilitre, 1, Brick\Math\RoundingMode::HALF_UP)->__toString())->toBe('93.6')
+        ->and($recipe->loads?->loads())->toBe(1)->and($recipe->isFinished())->toBeTrue();
+});
+
+it('holds the strength inside the card and never above it', function (string $min, string $max, string $percent, string $why) {
+    $recipe = recipe(['cards' => [esterCard(['methods' => [['method' => 'basal-bark', 'min' => $min, 'max' => $max]]])]], 'basal-bark/triclopyr-ester/ester');
+    expect([(string) $recipe->strength?->percent()->amount, $recipe->strengthWhy])->toBe([$percent, $why]);
+})->with(['card allows' => ['10%', '25%', '25', 'strength.by-bark'], 'card is weaker' => ['10%', '20%', '20', 'strength.card-most'], 'card is stronger' => ['28%', '30%', '28', 'strength.card-least']]);
+
+it('blocks a recipe over the yearly ceiling and one without an area', function () {
+    // 93.64 mL of 480 g/L = 44.95 g on 500 m2 = 898.9 g/ha
+    expect(recipe(['cards' => [esterCard(['yearlyMaximum' => '898 g ae/ha'])]], 'basal-bark/triclopyr-ester/ester')->blocks)->toBe(['ceiling'])
+        ->and(recipe(['cards' => [esterCard(['yearlyMaximum' => '899 g ae/ha'])]], 'basal-bark/triclopyr-ester/ester')->blocks)->toBe([])
+        ->and(recipe(['cards' => [esterCard()]], 'basal-bark/triclopyr-ester/ester', null, null)->missing)->toBe(['treated-area']);
+});
+
+it('counts what was already put there this year', function () {
+    $row = row(stand(['facts' => [['fact' => 'setting', 'value' => 'woods']], 'cards' => [esterCard(['yearlyMaximum' => '1000 g ae/ha'])]]), 'basal-bark/triclopyr-ester/ester');
+    $card = $row->candidate->card ?? throw new LogicException();
+    $check = static fn (?string $before): ?bool => Ceiling::check($card, 'triclopyr-ester', quantity('100 mL'), quantity('0.1 ha'), $before === null ? null : quantity($before))->kept;
+    expect([$check(null), $check('520 g ae/ha'), $check('521 g ae/ha')])->toBe([true, true, false]);
+});
+
+it('asks for what the recipe lacks instead of guessing', function () {
+    expect(recipe(['species' => 'tree-of-heaven', 'facts' => [['fact' => 'setting', 'value' => 'woods']], 'stems' => []], 'basal-bark/triclopyr-ester')->missing)->toContain('stem-diameter')
+        ->and(recipe(['species' => 'english-ivy', 'date' => '2026-02-01'], 'foliar-spot/triclopyr-ester', null, null)->missing)->toBe(['treated-area']);
+});
+
+it('spaces cuts by the active at hand', function () {
+    [$imazapyr] = RecipeSolver::spacing(row(stand(), 'hack-and-squirt/imazapyr')->candidate);
+    [$glyphosate, $per] = RecipeSolver::spacing(row(stand(), 'hack-and-squirt/glyphosate')->candidate);
+    expect($imazapyr->equals(quantity('3.5 in')))->toBeTrue()->and($glyphosate->equals(quantity('1 in')))->toBeTrue()->and($per)->toBe('diameter');
+});
+
+it('never shows less than the protective floor', function () {
+    foreach (catalogue()->allSpecies() as $species) {
+        $situation = situationOf(['species' => $species->id()]);
+        foreach (board(stand(['species' => $species->id()]))->rows as $row) {
+            $cautions = Cautions::for($situation, $row->candidate);
+            expect($cautions->wearing)->toContain('long-clothes', 'closed-shoes')->and($cautions->cautions)->toContain('label-and-law', 'licensed-work');
+            if ($row->candidate->method->usesProduct()) {
+                expect($cautions->wearing)->toContain('chemical-gloves', 'eye-protection')->and($cautions->kit)->toContain('eyewash', 'spill-kit');
+            }
+        }
+    }
+});
+
+it('refuses a bad sum with the field named', function (array $document, string $pointer) {
+    try {
+        sum($document);
+    } catch (Refused $e) {
+        expect(array_column($e->faults, 'pointer'))->toContain($pointer);
+
+        return;
+    }
+    $this->fail("nothing refused at {$pointer}");
+})->with([
+    'no sum named' => [[], '/sum'],
+    'unknown sum' => [['sum' => 'magic'], '/sum'],
+    'wrong unit' => [['sum' => 'loads', 'total' => '3 in', 'tank' => '1 gal'], '/total'],
+    'zero tank' => [['sum' => 'loads', 'total' => '3 gal', 'tank' => '0 gal'], '/tank'],
+    'missing tank' => [['sum' => 'loads', 'total' => '3 gal'], '/tank'],
+    'float' => [['sum' => 'loads', 'total' => 3.5, 'tank' => '1 gal'], '/total'],
+    'unknown unit code' => [['sum' => 'loads', 'total' => ['value' => '3', 'unit' => 'glug'], 'tank' => '1 gal'], '/total/unit'],
+    'over the whole' => [['sum' => 'finished-mix', 'finished' => '1 L', 'carrier' => 'water', 'components' => [['name' => 'a', 'role' => 'solution', 'strength' => '60%'], ['name' => 'b', 'role' => 'solution', 'strength' => '41%']]], ''],
+    'emulsifier and surfactant' => [['sum' => 'finished-mix', 'finished' => '1 L', 'carrier' => 'water', 'components' => [['name' => 'a', 'role' => 'emulsifier', 'strength' => '1%'], ['name' => 'b', 'role' => 'surfactant', 'strength' => '1%']]], ''],
+    'above the label' => [['sum' => 'finished-mix', 'finished' => '1 L', 'carrier' => 'water', 'components' => [['name' => 'a', 'role' => 'solution', 'strength' => '3%', 'labelMost' => '2%']]], '/components/0/strength'],
+    'two bases' => [['sum' => 'equal-active', 'used' => '50%', 'strengthOfUsed' => '41 % w/w', 'strengthOfOther' => '480 g ae/L'], ''],
+    'ready-to-use for a concentrate' => [['sum' => 'equal-active', 'used' => '50%', 'strengthOfUsed' => '41 % w/w', 'strengthOfOther' => '2 % w/w', 'otherIsReadyToUse' => true], ''],
+    'too weak to match' => [['sum' => 'equal-active', 'used' => '50%', 'strengthOfUsed' => '41 % w/w', 'strengthOfOther' => '2 % w/w'], ''],
+    'stray field' => [['sum' => 'loads', 'total' => '3 gal', 'tank' => '1 gal', 'glug' => 1], '/glug'],
+]);

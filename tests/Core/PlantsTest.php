@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+use Thicket\Input\Refused;
+use Thicket\Knowledge\CatalogueFiles;
+use Thicket\Knowledge\Exception\BrokenData;
+use Thicket\Knowledge\Exception\UnknownEntry;
+use Thicket\Measure\Unit;
+use Thicket\Plants\Key;
+use Thicket\Plants\Phenology;
+use Thicket\Survey\Outline;
+use Thicket\Timing\Day;
+use Thicket\Timing\SeasonShift;
+
+it('fits its schemas, every file, and compiles once', function () {
+    $directory = sys_get_temp_dir() . '/thicket-' . bin2hex(random_bytes(4));
+    mkdir($directory);
+    $files = new CatalogueFiles(dirname(__DIR__, 2) . '/core/data', dirname(__DIR__, 2) . '/docs/schemas');
+    $catalogue = $files->compile($directory);
+    expect($catalogue->hash)->toBe($files->compile($directory)->hash)->and($catalogue->allSpecies())->toHaveCount(20)->and(glob("{$directory}/*"))->toHaveCount(1);
+    array_map(unlink(...), glob("{$directory}/*") ?: []);
+    rmdir($directory);
+});
+
+it('names file, place and fault of broken data', function () {
+    $directory = sys_get_temp_dir() . '/thicket-' . bin2hex(random_bytes(4));
+    exec('cp -r ' . escapeshellarg(dirname(__DIR__, 2) . '/core/data') . ' ' . escapeshellarg($directory));
+    file_put_contents("{$directory}/species/curly-dock.yaml", str_replace('lifeCycle: simple-perennial', 'lifeCycle: forever', (string) file_get_contents("{$directory}/species/curly-dock.yaml")));
+    expect(fn () => (new CatalogueFiles($directory, dirname(__DIR__, 2) . '/docs/schemas'))->read(true))->toThrow(BrokenData::class, 'curly-dock.yaml: /lifeCycle');
+    exec('rm -r ' . escapeshellarg($directory));
+});
+
+it('holds plausible facts', function () {
+    foreach (catalogue()->allSpecies() as $species) {
+        $years = $species->seedBankYears();
+        expect($years === null || ($years['min'] <= $years['typical'] && $years['typical'] <= $years['max']))->toBeTrue($species->id());
+        foreach ($species->knownResponses() as $active) {
+            expect(catalogue()->hasActive($active))->toBeTrue("{$species->id()} names {$active}");
+        }
+        foreach ($species->characters() as $character => $states) {
+            $known = array_column(array_map(static fn ($node): array => [$node->string('id'), $node->strings('states')], catalogue()->characters()), 1, 0);
+            expect($known)->toHaveKey($character)->and(array_diff(array_keys($states), $known[$character]))->toBe([], "{$species->id()} {$character}");
+        }
+        foreach (catalogue()->lookAlikesOf($species->id()) as $pair) {
+            foreach ($pair->nodes('tests') as $test) {
+                expect(array_values($test->stringMap('points')))->each->toBeIn($pair->strings('pair'));
+            }
+        }
+    }
+    expect(fn () => catalogue()->species('dragon'))->toThrow(UnknownEntry::class);
+});
+
+it('ranks what agrees first and shows what speaks for and against', function () {
+    $result = (new Key(catalogue()))->rank(['habit' => 'tree', 'leaf-type' => 'pinnate', 'armature' => 'none', 'leaf-margin' => 'not-sure']);
+    $first = $result['candidates'][0];
+    expect($first->speciesId)->toBe('tree-of-heaven')->and($first->share)->toBeGreaterThan(0.8)->and($first->agrees)->toBe(['habit', 'leaf-type', 'armature'])
+        ->and($first->unseen)->toContain('bark', 'leaf-margin')->and(array_sum(array_map(static fn ($c): float => $c->share, $result['candidates'])))->toEqualWithDelta(1.0, 1e-9);
+    expect((new Key(catalogue()))->rank(['habit' => 'tree', 'leaf-arrangement' => 'opposite', 'leaf-type' => 'simple'])['candidates'][0]->speciesId)->toBeIn(['norway-maple', 'red-maple']);
+});
+
+it('never asks to cut or crush while a burning plant is in play', function () {
+    $key = new Key(catalogue());
+    $hemlock = $key->rank(['flower-colour' => 'white', 'leaf-type' => 'pinnate']);
+    expect($hemlock['unsafe'])->toBe(['cut'])->and($hemlock['next']['character'])->not->toBeIn(['root', 'sap', 'pith', 'smell']);
+    expect($key->rank(['habit' => 'grass'])['unsafe'])->toBe([]);
+});
+
+it('refuses a character or state that does not exist', function (array $seen, string $pointer) {
+    expect(fn () => (new Key(catalogue()))->rank($seen))->toThrow(Refused::class, $pointer);
+})->with([[['taste' => 'sweet'], '/seen/taste'], [['habit' => 'dragon'], '/seen/habit']]);
+
+it('estimates stage and stream from date and place', function (string $species, string $day, string $stage, string $flow) {
+    $phenology = new Phenology(catalogue()->species($species), SeasonShift::none());
+    expect([$phenology->stageOn(Day::parse($day)), $phenology->flowOn(Day::parse($day))])->toBe([$stage, $flow]);
+})->with([
+    'bare in January' => ['red-maple', '2026-01-10', 'dormant', 'still'], 'sap in March' => ['norway-maple', '2026-03-10', 'dormant', 'up'],
+    'leaf in June' => ['tree-of-heaven', '2026-06-05', 'full-leaf', 'up'], 'thistle in bud' => ['canada-thistle', '2026-06-10', 'bud', 'up'],
+    'thistle in autumn' => ['canada-thistle', '2026-09-10', 'autumn-regrowth', 'down'], 'hemlock rosette' => ['poison-hemlock', '2026-02-01', 'rosette', 'up'],
+]);
+
+/*
+ * Areas of quadrangles between parallels and meridians, in closed form on WGS 84 (Snyder eq. 3-12):
+ * a2/2 x (q(north) - q(south)) x width in radians; small enough that straight edges and parallels agree to 0.1 %.
+ */
+it('knows the area on the ellipsoid', function (float $south, float $west, float $step, float $squareMetres) {
+    $ring = [[$west, $south], [$west + $step, $south], [$west + $step, $south + $step], [$west, $south + $step], [$west, $south]];
+    $area = Outline::fromGeoJson(['type' => 'Polygon', 'coordinates' => [$ring]])->area()->float(Unit::SquareMetre);
+    expect(abs($area / $squareMetres - 1))->toBeLessThan(0.001);
+})->with([
+    'a hundredth of a degree at the equator' => [0.0, 10.0, 0.01, 1230907.2018], 'at 44 north' => [44.0, -70.0, 0.01, 891114.93],
+    'at 44 south' => [-44.01, 170.0, 0.01, 891114.93], 'at 65 north' => [65.0, 20.0, 0.01, 525874.35], 'a garden at 44 north' => [44.0, -70.0, 0.0001, 89.1188],
+]);
+
+it('takes holes out and reads a feature', function () {
+    $outer = [[0, 44], [0.002, 44], [0.002, 44.002], [0, 44.002], [0, 44]];
+    $hole = [[0.0005, 44.0005], [0.0015, 44.0005], [0.0015, 44.0015], [0.0005, 44.0015], [0.0005, 44.0005]];
+    $whole = Outline::fromGeoJson(['type' => 'Feature', 'geometry' => ['type' => 'Polygon', 'coordinates' => [$outer]]])->area()->float(Unit::SquareMetre);
+    $holed = Outline::fromGeoJson(['type' => 'FeatureCollection', 'features' => [['type' => 'Feature', 'geometry' => ['type' => 'Polygon', 'coordinates' => [$outer, $hole]]]]])->area()->float(Unit::SquareMetre);
+    expect($holed / $whole)->toEqualWithDelta(0.75, 0.0005);
+});
+
+it('refuses an outline that is none, and says what is wrong', function (mixed $json, string $says) {
+    expect(fn () => Outline::fromGeoJson($json))->toThrow(Refused::class, $says);
+})->with([
+    'a point' => [['type' => 'Point', 'coordinates' => [1, 2]], 'Give a GeoJSON Polygon'],
+    'text' => ['here', 'Give a GeoJSON Polygon'],
+    'two corners' => [['type' => 'Polygon', 'coordinates' => [[[0, 0], [1, 1], [0, 0]]]], 'at least three different corners'],
+    'bow tie' => [['type' => 'Polygon', 'coordinates' => [[[0, 0], [1, 1], [1, 0], [0, 1], [0, 0]]]], 'crosses itself'],
+    'swapped axes' => [['type' => 'Polygon', 'coordinates' => [[[44, 120], [44, 121], [45, 121]]]], 'look swapped'],
+    'off the globe' => [['type' => 'Polygon', 'coordinates' => [[[0, 0], [200, 1], [1, 1]]]], 'Longitude runs from'],
+    'letters' => [['type' => 'Polygon', 'coordinates' => [[['a', 'b'], [1, 1], [1, 0]]]], 'decimal degrees'],
+    'across the date line' => [['type' => 'Polygon', 'coordinates' => [[[179, 0], [-179, 0], [-179, 1], [179, 1]]]], '180th meridian'],
+    'two features' => [['type' => 'FeatureCollection', 'features' => [[], []]], 'exactly one outline'],
+]);

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Schools;
+use Thicket\Methods\Shed;
+use Thicket\Methods\Situation;
+use Thicket\Timing\Day;
+use Thicket\Timing\Exception\UnreadableDate;
+use Thicket\Timing\JudgeAfter;
+use Thicket\Timing\MonthDay;
+use Thicket\Timing\SeasonShift;
+use Thicket\Timing\YearStrip;
+
+it('moves a catalogue day by latitude and elevation', function (string $latitude, string $elevation, string $day, string $local) {
+    expect(SeasonShift::forPlace($latitude, $elevation)->local(MonthDay::parse($day), 2026)->format('Y-m-d'))->toBe($local);
+})->with([
+    'nothing at the reference' => ['40', '200', '07-01', '2026-07-01'],
+    'spring later, four days a degree' => ['44', '200', '04-20', '2026-05-06'],
+    '1 May still moves whole' => ['44', '200', '05-01', '2026-05-17'],
+    '1 July hardly moves: 61 of 123 days' => ['44', '200', '07-01', '2026-07-01'],
+    '1 September is back whole' => ['44', '200', '09-01', '2026-08-16'],
+    'autumn earlier' => ['44', '200', '10-31', '2026-10-15'],
+    '120 m is four days' => ['40', '320', '04-01', '2026-04-05'],
+    'lower is earlier in spring' => ['36', '200', '04-01', '2026-03-16'],
+    'south is six months on' => ['-40', '200', '07-01', '2027-01-01'],
+    'south, month end held' => ['-40', '200', '08-31', '2027-02-28'],
+    'never across the turn of the year' => ['36', '200', '12-31', '2026-12-31'],
+    'nor before it' => ['36', '200', '01-05', '2026-01-01'],
+]);
+
+it('does not trust the rule of thumb beyond thirty days', function () {
+    expect(SeasonShift::forPlace('47.5', '200')->isTrusted)->toBeTrue()
+        ->and(SeasonShift::forPlace('47.51', '200')->isTrusted)->toBeFalse();
+});
+
+it('keeps the order of days at every place', function () {
+    foreach (['-60', '-35', '32.5', '36', '40', '47.5'] as $latitude) {
+        $shift = SeasonShift::forPlace($latitude, '200');
+        $last = null;
+        for ($i = 0; $i < 365; ++$i) {
+            $day = $shift->local(MonthDay::parse(Day::of(2025, 1, 1)->modify("+{$i} days")->format('m-d')), 2025);
+            expect($last === null || $day >= $last)->toBeTrue("{$latitude} at day {$i}");
+            $last = $day;
+        }
+    }
+});
+
+it('reads days strictly', function (string $text) {
+    expect(fn () => Day::parse($text))->toThrow(UnreadableDate::class, 'Write the day as');
+})->with(['30 February' => '2026-02-30', 'other order' => '03-09-2026', 'words' => 'tomorrow', 'far' => '3026-01-01']);
+
+it('judges annuals and rosettes after fourteen days, others after twelve months', function (string $species, string $day) {
+    expect(JudgeAfter::day(catalogue()->species($species), Day::parse('2026-02-28'), SeasonShift::none())->format('Y-m-d'))->toBe($day);
+})->with(['annual' => ['common-lambsquarters', '2026-03-14'], 'biennial' => ['poison-hemlock', '2026-03-14'], 'creeping root' => ['canada-thistle', '2027-02-28'], 'tree' => ['red-maple', '2027-02-28']]);
+
+it('lays out 52 columns, the last longer, with windows to the day', function () {
+    $species = catalogue()->species('tree-of-heaven');
+    $day = Day::parse('2026-09-03');
+    $situation = new Situation($day, $day, $species, SeasonShift::forPlace('44', '210'));
+    $candidate = new Candidate(catalogue()->method('basal-bark'), catalogue()->active('triclopyr-ester'), null, Schools::of(catalogue()), new Shed(), catalogue());
+    $strip = YearStrip::of($situation, 2026, [$candidate]);
+    expect($strip->weeks)->toHaveCount(52)
+        ->and($strip->weeks[51]['last']->format('m-d'))->toBe('12-31')
+        ->and($strip->weeks[20]['flow'])->toBe('up')->and($strip->weeks[35]['flow'])->toBe('down')->and($strip->weeks[0]['flow'])->toBe('still')
+        ->and(array_map(static fn ($w): string => $w->first->format('m-d') . '/' . $w->last->format('m-d'), $strip->lanes[0]['windows']))->toBe(['07-01/10-15']);
+});

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+use Thicket\Input\Faults;
+use Thicket\Input\Fields;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Knowledge\CatalogueFiles;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Reading;
+use Thicket\Methods\Board;
+use Thicket\Methods\Row;
+use Thicket\Methods\SituationReader;
+use Thicket\Mix\Sums;
+
+function catalogue(): Catalogue
+{
+    static $catalogue = null;
+
+    return $catalogue ??= new Catalogue((new CatalogueFiles(dirname(__DIR__, 2) . '/core/data', dirname(__DIR__, 2) . '/docs/schemas'))->read(false), 'test');
+}
+
+function quantity(string $typed): Quantity
+{
+    return Reading::parse($typed)->quantity;
+}
+
+/** @param array<string, mixed> $document */
+function board(array $document): Board
+{
+    $in = Fields::of($document, $faults = new Faults());
+    $reader = new SituationReader(catalogue());
+    $schools = $reader->schools($in);
+    $board = Board::for($reader->situation($in), catalogue(), $schools, $reader->shed($in));
+    $faults->throwIfAny();
+
+    return $board;
+}
+
+/** @param array<string, mixed> $document */
+function row(array $document, string $id): Row
+{
+    foreach (board($document)->rows as $row) {
+        if ($row->candidate->id() === $id) {
+            return $row;
+        }
+    }
+    throw new RuntimeException("The board has no row {$id}.");
+}
+
+/** @return list<string> */
+function codes(Row $row): array
+{
+    return array_map(static fn ($finding): string => $finding->code, $row->findings);
+}
+
+/**
+ * @param array<string, mixed> $document
+ *
+ * @return array{values: array<string, mixed>, missing: list<string>}
+ */
+function sum(array $document): array
+{
+    return (new Sums(catalogue()))->solve(Fields::of($document, new Faults()));
+}
+
+/**
+ * A red maple of 4 in on plain ground at 40 N, 200 m, unless told otherwise.
+ *
+ * @param array<string, mixed> $changes
+ *
+ * @return array<string, mixed>
+ */
+function stand(array $changes = []): array
+{
+    return $changes + [
+        'date' => '2026-08-15', 'species' => 'red-maple', 'place' => ['latitude' => '40', 'elevationMetres' => '200'],
+        'stems' => [['diameter' => '4 in', 'count' => 10]],
+    ];
+}
+
+/** @return array<string, mixed> */
+function esterCard(array $changes = []): array
+{
+    return $changes + [
+        'id' => 'ester', 'product' => 'triclopyr ester 480 g/L', 'registration' => 'T-1', 'confirmed' => true, 'formulation' => 'oil-soluble-ester',
+        'actives' => [['active' => 'triclopyr-ester', 'amount' => '480 g ae/L']], 'carriers' => ['oil'], 'sites' => ['woods'],
+        'methods' => [['method' => 'basal-bark', 'min' => '10%', 'max' => '30%'], ['method' => 'cut-stump', 'max' => '30%']],
+        'yearlyMaximum' => '8 kg ae/ha', 'waterBuffer' => '10 m',
+    ];
+}

@@ -1,0 +1,9 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\AppTestCase;
+
+require_once __DIR__ . '/Core/helpers.php';
+
+class_exists(AppTestCase::class) && pest()->extend(AppTestCase::class)->in('App');
