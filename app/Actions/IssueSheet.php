@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Stopped;
+use App\Models\Sheet;
+use App\Models\Stand;
+use App\Models\User;
+use App\Support\JobClock;
+use App\Text\Sentences;
+use App\Trail\Assembler;
+use App\Trail\Gates;
+use App\Trail\LookAlikes;
+use App\Trail\RecipeDesk;
+use App\Wire\StandWire;
+use App\Wire\Wire;
+use Illuminate\Support\Facades\DB;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Safety\Cautions;
+use Thicket\Timing\JudgeAfter;
+
+/** Issues a job sheet: all gates open, or the passable ones passed by a lead with a reason; then a snapshot for good. */
+final readonly class IssueSheet
+{
+    public function __construct(
+        private Catalogue $catalogue,
+        private Assembler $assembler,
+        private Gates $gates,
+        private LookAlikes $lookAlikes,
+        private RecipeDesk $desk,
+        private StandWire $wire,
+        private Sentences $sentences,
+        private JobClock $clock,
+    ) {
+    }
+
+    /**
+     * @param array<string, string> $passes gate code => written reason
+     *
+     * @throws Stopped 409 with the gates that are shut
+     */
+    public function __invoke(Stand $stand, User $lead, array $passes, ?string $id): Sheet
+    {
+        $step = $stand->steps->last();
+        $shut = array_values(array_filter($this->gates->of($stand, $step), static fn (array $g): bool => !$g['passable'] || !isset($passes[$g['code']])));
+        if ($shut !== [] || $step === null) {
+            throw new Stopped(409, 'The sheet cannot be issued yet.', ['gates' => $shut]);
+        }
+        if ($step->issuedSheet() !== null) {
+            throw new Stopped(409, 'This step has its sheet already.');
+        }
+        $used = array_intersect_key($passes, array_flip(array_column($this->gates->of($stand, $step), 'code')));
+        $snapshot = $this->snapshot($stand, $step, $lead, $used);
+
+        return DB::transaction(function () use ($stand, $step, $lead, $id, $snapshot): Sheet {
+            $crewId = $stand->patch->ground->crew_id;
+            $number = 1 + (int) Sheet::query()->where('crew_id', $crewId)->lockForUpdate()->max('number');
+            $sheet = Sheet::create(array_filter(['id' => $id]) + ['crew_id' => $crewId, 'number' => $number, 'snapshot' => $snapshot, 'issued_by' => $lead->id, 'issued_at' => $this->clock->now()]);
+            $sheet->steps()->attach($step->id);
+
+            return $sheet->load('steps');
+        });
+    }
+
+    /**
+     * @param array<string, string> $passes
+     *
+     * @return array<string, mixed>
+     */
+    private function snapshot(Stand $stand, \App\Models\Step $step, User $lead, array $passes): array
+    {
+        $situation = $this->assembler->situation($stand);
+        $candidate = $this->assembler->candidate($step, $stand->patch->ground->crew);
+        $species = $situation->target ?? throw new \LogicException('A sheet without a named target.');
+        $cautions = Cautions::for($situation, $candidate);
+        $card = $candidate->card;
+        $names = fn (string $kind, array $codes): array => array_map(fn (string $code): string => $this->sentences->name("{$kind}.{$code}"), $codes);
+        $ground = $stand->patch->ground;
+
+        return [
+            'issuedBy' => $lead->name, 'catalogue' => $this->catalogue->hash, 'day' => Wire::day($situation->day),
+            'standId' => $stand->id, 'stepId' => $step->id,
+            'place' => ['ground' => $ground->name, 'patch' => $stand->patch->name, 'latitude' => $ground->latitude, 'longitude' => $ground->longitude, 'area' => Wire::quantity($this->assembler->area($stand->patch))],
+            'target' => ['name' => $species->commonName(), 'scientific' => $species->scientificName(), 'stems' => $situation->stemCount(), 'stage' => ($situation->stage()[0] ?? null) === null ? null : $this->sentences->name('stage.' . $situation->stage()[0])],
+            'lookAlikes' => array_map(fn (array $l): array => ['name' => $this->catalogue->species($l['other'])->commonName(), 'tests' => array_map(static fn ($t): string => $t->string('question') . ' Yes: ' . $t->node('points')->string('yes') . '.', array_values($l['pair']->nodes('tests')))], $this->lookAlikes->of($stand)),
+            'method' => ['id' => $step->method, 'name' => $this->sentences->name("method.{$step->method}"), 'steps' => $names('step', $candidate->method->data->strings('steps')), 'mistakes' => $names('mistake', $candidate->method->data->strings('mistakes'))],
+            'keepers' => array_map(static fn ($k): array => ['name' => $k->name, 'distance' => Wire::quantity($k->distance)], $situation->keepers),
+            'recipe' => $step->active === null ? null : $this->wire->recipe($stand, $step, $this->desk->solve($stand, $step)),
+            'product' => $card === null ? null : [
+                'name' => $card->product, 'registration' => $card->registration, 'version' => $card->version, 'active' => $candidate->active?->id(), 'activeName' => $candidate->active?->name(), 'group' => $candidate->active?->group(), 'reentryHours' => $card->reentryHours,
+                'rainfastHours' => $card->rainfastHours, 'waterBuffer' => Wire::quantity($card->waterBuffer), 'wearing' => $card->wearing, 'firstAid' => $card->firstAid, 'licensedOnly' => $card->licensedOnly, 'card' => $step->cardVersion?->body,
+            ],
+            'wearing' => $names('wear', $cautions->wearing), 'cautions' => $names('caution', $cautions->cautions), 'kit' => $names('kit', $cautions->kit),
+            'emergency' => ['poisonCentre' => $ground->crew->settings['poisonCentre'] ?? null, 'place' => "{$stand->patch->name}, {$ground->name}", 'position' => "{$ground->latitude}, {$ground->longitude}"],
+            'judgeAfter' => Wire::day(JudgeAfter::day($species, $situation->day, $situation->shift)),
+            'passes' => array_map(fn (string $gate, string $reason): array => ['gate' => $gate, 'text' => $this->sentences->both("gate.{$gate}", ['other' => '', 'missing' => '', 'tool' => ''])['us'], 'reason' => $reason], array_keys($passes), array_values($passes)),
+        ];
+    }
+}

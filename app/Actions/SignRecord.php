@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Http\Stopped;
+use App\Models\Record;
+use App\Models\Sheet;
+use App\Models\Stand;
+use App\Models\Step;
+use App\Models\User;
+use App\Support\CanonicalJson;
+use App\Support\JobClock;
+use App\Wire\Wire;
+use Illuminate\Support\Facades\DB;
+use Thicket\Input\Fields;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Timing\Day;
+use Thicket\Timing\JudgeAfter;
+
+/** Reads, seals and signs a work record: a new link of the crew's chain (rulings B17, J29). Signed once, then only added to. */
+final readonly class SignRecord
+{
+    public function __construct(private Catalogue $catalogue, private JobClock $clock, private \App\Trail\Assembler $assembler)
+    {
+    }
+
+    /** @return array<string, mixed> the record as typed, read and checked */
+    public function read(Fields $in, Sheet $sheet): array
+    {
+        $worked = $in->day('workedOn');
+        if ($worked !== null && $worked->format('Y-m-d') > $this->clock->now()->modify('+14 hours')->format('Y-m-d')) {
+            $in->fault('workedOn', 'This day is still to come.');
+        }
+        $usesProduct = ($sheet->snapshot['product'] ?? null) !== null;
+        $start = $this->time($in, 'start');
+        $stop = $this->time($in, 'stop');
+        if ($start !== null && $stop !== null && $stop <= $start) {
+            $in->fault('stop', 'Work stops after it starts.');
+        }
+
+        return [
+            'workedOn' => Wire::day($worked), 'start' => $start, 'stop' => $stop,
+            'people' => $in->strings('people') ?: $in->fault('people', 'Name everybody who worked.'),
+            'treated' => $in->int('treated', 0, 1000000), 'skipped' => $in->int('skipped', 0, 1000000, 0),
+            'mixUsed' => $usesProduct ? Wire::quantity($in->quantity('mixUsed', Dimension::Volume)) : $this->none($in, 'mixUsed'),
+            'weather' => $in->text('weather', 300), 'wind' => Wire::quantity($in->quantity('wind', Dimension::Speed)), 'temperature' => Wire::quantity($in->quantity('temperature', Dimension::Temperature)),
+            'equipment' => $in->textOrNull('equipment', 300), 'incident' => $in->bool('incident', false), 'remarks' => $in->textOrNull('remarks', 4000),
+        ];
+    }
+
+    /** @param array<string, mixed> $body as read() returned it */
+    public function __invoke(Sheet $sheet, User $user, array $body, ?string $id): Record
+    {
+        $user->loadMissing(['person', 'crew']);
+        $step = Step::query()->with('records')->findOrFail($sheet->steps[0]->id ?? '');
+        if ($sheet->withdrawn_at !== null) {
+            throw new Stopped(409, 'This sheet was withdrawn.');
+        }
+        if ($step->records->isNotEmpty()) {
+            throw new Stopped(409, 'The record of this sheet is signed already; corrections are added to it.');
+        }
+        if ((($sheet->snapshot['product']['licensedOnly'] ?? false) === true) && $user->person?->isLicensedOn($this->clock->now()) !== true) {
+            throw new Stopped(403, 'This product is signed for by somebody with a valid licence.');
+        }
+        $stand = Stand::query()->withTrail()->findOrFail($sheet->snapshot['standId'] ?? '');
+        $worked = Day::parse(is_string($body['workedOn']) ? $body['workedOn'] : '');
+        $species = $this->catalogue->species((string) $stand->species);
+        $judge = JudgeAfter::day($species, $worked, $stand->patch->ground->seasonShift());
+        $body += $this->used($sheet, $stand, $body) + ['signedBy' => $user->name, 'licence' => $user->person?->licence, 'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot]];
+
+        return DB::transaction(function () use ($sheet, $step, $stand, $user, $body, $id, $worked, $judge): Record {
+            $last = Record::query()->where('crew_id', $sheet->crew_id)->orderByDesc('seq')->lockForUpdate()->first();
+            $seq = ($last->seq ?? 0) + 1;
+            $previous = $last->hash ?? str_repeat('0', 64);
+            $canonical = CanonicalJson::of($body);
+            $record = Record::create(array_filter(['id' => $id]) + [
+                'crew_id' => $sheet->crew_id, 'seq' => $seq, 'sheet_id' => $sheet->id, 'step_id' => $step->id, 'patch_id' => $stand->patch_id,
+                'worked_on' => $worked->format('Y-m-d'), 'judge_after' => $judge->format('Y-m-d'), 'body' => $canonical,
+                'prev_hash' => $previous, 'hash' => hash('sha256', $previous . $canonical), 'signed_by' => $user->id, 'signed_at' => now(),
+            ]);
+
+            return $record->load('lookBacks');
+        });
+    }
+
+    /**
+     * Product and active that the mix used means, from the sheet's own strength; planned beside it.
+     *
+     * @param array<string, mixed> $body
+     *
+     * @return array<string, mixed>
+     */
+    private function used(Sheet $sheet, Stand $stand, array $body): array
+    {
+        $recipe = $sheet->snapshot['recipe'] ?? null;
+        $mix = $body['mixUsed'] ?? null;
+        if (!is_array($recipe) || !is_array($mix)) {
+            return ['planned' => null];
+        }
+        $percent = $recipe['strength']['percent']['value'] ?? '0';
+        $product = Quantity::of($mix['value'], Unit::from($mix['unit']))->to(Unit::Litre)->times(Quantity::of($percent, Unit::One)->amount)->dividedBy(100);
+        $out = ['planned' => ['mix' => $recipe['need'], 'product' => $recipe['product']], 'productUsed' => Wire::quantity($product), 'activePerArea' => null];
+        $step = $stand->steps->firstWhere('id', $sheet->snapshot['stepId'] ?? '');
+        $version = $step?->cardVersion;
+        $area = $this->assembler->area($stand->patch);
+        if ($version !== null && $area !== null && $step->active !== null) {
+            $ceiling = \Thicket\Mix\Ceiling::check($this->assembler->card($version), $step->active, $product, $area, null);
+            $out['activePerArea'] = $ceiling->planned === null ? null : $ceiling->planned->toWire() + ['active' => $step->active];
+        }
+
+        return $out;
+    }
+
+    private function time(Fields $in, string $name): ?string
+    {
+        $time = $in->text($name, 5);
+
+        return $time !== null && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/', $time) !== 1 ? $in->fault($name, 'Write the time as 09:30.') : $time;
+    }
+
+    private function none(Fields $in, string $name): null
+    {
+        $in->raw($name);
+
+        return $in->has($name) ? $in->fault($name, 'This sheet uses no product.') : null;
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use Illuminate\Console\Command;
+use Thicket\Knowledge\CatalogueFiles;
+
+/** Checks core/data against its schemas and compiles it to one PHP file (rulings B29). */
+final class CompileCatalogue extends Command
+{
+    protected $signature = 'thicket:catalogue';
+
+    protected $description = 'Check and compile the catalogue';
+
+    public function handle(): int
+    {
+        $cache = config()->string('thicket.var') . '/cache';
+        $catalogue = (new CatalogueFiles(base_path('core/data'), base_path('docs/schemas')))->compile($cache);
+        file_put_contents("{$cache}/catalogue.current", $catalogue->hash);
+        $this->info("Catalogue {$catalogue->hash}: " . count($catalogue->allSpecies()) . ' species.');
+
+        return 0;
+    }
+}

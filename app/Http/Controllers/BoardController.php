@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\LabelCardVersion;
+use App\Models\Sprayer;
+use App\Models\Stand;
+use App\Models\Step;
+use App\Trail\Assembler;
+use App\Trail\RecipeDesk;
+use App\Wire\BoardWire;
+use App\Wire\StandWire;
+use App\Wire\YearWire;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Strength;
+use Thicket\Methods\Board;
+
+/** Judging and choosing: the board, the year, the chosen step and its recipe. */
+final class BoardController extends Controller
+{
+    public function __construct(private readonly Catalogue $catalogue, private readonly Assembler $assembler, private readonly StandWire $wire)
+    {
+    }
+
+    public function board(Request $request, string $standId, BoardWire $wire): JsonResponse
+    {
+        $stand = $this->find($request, $standId);
+        $in = $this->query($request);
+        $day = $in->dayOrNull('date');
+        $schools = $this->chosenSchools($in);
+        $this->done($in);
+        $crew = $stand->patch->ground->crew;
+        $situation = $this->assembler->situation($stand, $day);
+        $board = Board::for($situation, $this->catalogue, $this->assembler->schools($crew, $schools), $this->assembler->shed($crew));
+
+        return $this->json($wire->board($board, $situation));
+    }
+
+    public function year(Request $request, string $standId, YearWire $wire): JsonResponse
+    {
+        $stand = $this->find($request, $standId);
+        $in = $this->query($request);
+        $situation = $this->assembler->situation($stand);
+        $year = $in->int('year', 2000, 2100, (int) $situation->day->format('Y'));
+        $this->done($in);
+        $crew = $stand->patch->ground->crew;
+
+        return $this->json($wire->year($situation, (int) $year, Board::candidates($situation, $this->catalogue, $this->assembler->schools($crew), $this->assembler->shed($crew)), $stand->steps->last()));
+    }
+
+    public function putStep(Request $request, string $standId): JsonResponse
+    {
+        $stand = $this->find($request, $standId);
+        $in = $this->fields($request);
+        $method = $in->text('method', 60);
+        $active = $in->textOrNull('active', 60);
+        $versionId = $in->uuidOrNull('cardVersionId');
+        $schools = $this->chosenSchools($in);
+        if ($method !== null && !$this->catalogue->hasMethod($method)) {
+            $in->fault('method', 'This method is not in the catalogue.');
+        } elseif ($method !== null && $this->catalogue->method($method)->usesProduct() !== ($active !== null)) {
+            $in->fault('active', $active === null ? 'This method needs an active.' : 'This method uses no product.');
+        } elseif ($method !== null && $active !== null && !in_array($active, $this->catalogue->method($method)->actives(), true)) {
+            $in->fault('active', 'This method does not go with that active.');
+        }
+        $version = $versionId === null ? null : LabelCardVersion::query()->whereHas('card', fn ($card) => $card->where('crew_id', $this->user($request)->crew_id))->find($versionId);
+        if ($versionId !== null && ($version === null || $active === null || !$this->assembler->card($version)->holds($active))) {
+            $in->fault('cardVersionId', 'There is no such card with that active in your Shed.');
+        }
+        $this->done($in);
+        $this->mustMatch($request, $stand->revision, fn (): array => $this->wire->stand($stand));
+        DB::transaction(function () use ($request, $stand, $method, $active, $version, $schools): void {
+            $step = $stand->steps->first(fn (Step $s): bool => $s->issuedSheet() === null && $s->records->isEmpty()) ?? new Step(['patch_id' => $stand->patch_id, 'position' => $stand->steps->count() + 1]);
+            $crew = $this->user($request)->crew;
+            $sprayer = $active === null || $method === 'hack-and-squirt' ? null : Sprayer::query()->where('crew_id', $crew->id)->orderBy('name')->first();
+            $step->fill(['method' => $method, 'active' => $active, 'label_card_version_id' => $version?->id, 'schools' => $this->assembler->schools($crew, $schools)->chosen, 'sprayer_id' => $sprayer?->id, 'recipe' => null, 'recipe_basis' => null]);
+            $step->revision = ($step->revision ?? 0) + 1;
+            $step->save();
+            $step->stands()->syncWithoutDetaching([$stand->id]);
+            $stand->revision++;
+            $stand->save();
+        });
+        $stand = $this->find($request, $standId);
+
+        return $this->json($this->wire->stand($stand), 200, $stand->revision);
+    }
+
+    public function recipe(Request $request, string $stepId, RecipeDesk $desk): JsonResponse
+    {
+        [$stand, $step] = $this->findStep($request, $stepId);
+        $in = $this->query($request);
+        $this->prepare($in, $request, $step);
+        $this->done($in);
+
+        return $this->json($this->wire->recipe($stand, $step, $desk->solve($stand, $step)), 200, $step->revision);
+    }
+
+    public function putRecipe(Request $request, string $stepId, RecipeDesk $desk): JsonResponse
+    {
+        [$stand, $step] = $this->findStep($request, $stepId);
+        $in = $this->fields($request);
+        $revision = $step->revision;
+        $this->prepare($in, $request, $step);
+        $this->done($in);
+        $this->mustMatch($request, $revision, fn (): array => $this->wire->recipe($stand, $step, $desk->solve($stand, $step)));
+        $recipe = $desk->solve($stand, $step);
+        if (!$recipe->isFinished()) {
+            throw new \App\Http\Stopped(409, 'This recipe is not finished; answer what is missing first.', ['recipe' => $this->wire->recipe($stand, $step, $recipe)]);
+        }
+        $step->recipe = ['dye' => $step->recipe['dye'] ?? null, 'savedBy' => $this->user($request)->name];
+        $step->recipe_basis = $desk->basis($recipe);
+        $step->revision = $revision + 1;
+        $step->save();
+
+        return $this->json($this->wire->recipe($stand, $step, $recipe), 200, $step->revision);
+    }
+
+    /** Sprayer and dye as asked, on the step in memory only. */
+    private function prepare(\Thicket\Input\Fields $in, Request $request, Step $step): void
+    {
+        $sprayerId = $in->uuidOrNull('sprayerId');
+        $dye = $in->textOrNull('dye', 40);
+        if ($dye !== null) {
+            try {
+                Strength::parse($dye);
+            } catch (\Thicket\ThicketRefusal $e) {
+                $in->fault('dye', $e->getMessage());
+            }
+        }
+        if ($sprayerId !== null) {
+            $sprayer = Sprayer::query()->where('crew_id', $this->user($request)->crew_id)->find($sprayerId);
+            $sprayer === null ? $in->fault('sprayerId', 'There is no such sprayer in your Shed.') : $step->sprayer()->associate($sprayer);
+        }
+        $step->recipe = ['dye' => $dye ?? ($step->recipe['dye'] ?? null)];
+    }
+
+    /** @return array<string, string> */
+    private function chosenSchools(\Thicket\Input\Fields $in): array
+    {
+        return (new \Thicket\Methods\SituationReader($this->catalogue))->schools($in)->chosen;
+    }
+
+    private function find(Request $request, string $id): Stand
+    {
+        return Stand::query()->ofCrew($this->user($request))->withTrail()->findOrFail($id);
+    }
+
+    /** @return array{Stand, Step} */
+    private function findStep(Request $request, string $id): array
+    {
+        $stand = Stand::query()->ofCrew($this->user($request))->whereHas('steps', fn ($steps) => $steps->whereKey($id))->withTrail()->firstOrFail();
+        $step = $stand->steps->firstWhere('id', $id) ?? throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
+        if ($step->active === null) {
+            throw new \App\Http\Stopped(409, 'This step uses no product, so there is nothing to mix.');
+        }
+
+        return [$stand, $step];
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Stopped;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Thicket\Input\Faults;
+use Thicket\Input\Fields;
+
+abstract class Controller
+{
+    /** The JSON body as fields of the core: every controller reads bodies through this. */
+    protected function fields(Request $request): Fields
+    {
+        $body = $request->getContent() === '' ? [] : json_decode($request->getContent(), true, 64);
+        if (json_last_error() !== JSON_ERROR_NONE) {
+            throw new Stopped(400, 'The body must be JSON.');
+        }
+
+        return Fields::of($body, new Faults());
+    }
+
+    /** The query string as fields, unknown names refused. */
+    protected function query(Request $request): Fields
+    {
+        return Fields::of($request->query->all(), new Faults());
+    }
+
+    protected function done(Fields $in): void
+    {
+        $in->noOthers();
+        $in->faults->throwIfAny();
+    }
+
+    protected function user(Request $request): User
+    {
+        $user = $request->user();
+
+        return $user instanceof User ? $user : throw new Stopped(401, 'Sign in first.');
+    }
+
+    /** @param array<string, mixed> $body */
+    protected function json(array $body, int $status = 200, ?int $revision = null): JsonResponse
+    {
+        return new JsonResponse($body, $status, $revision === null ? [] : ['ETag' => "\"{$revision}\""], JSON_PRESERVE_ZERO_FRACTION);
+    }
+
+    /**
+     * Refuses a change made on an old version (rulings B28): 428 without If-Match, 412 with the newer values.
+     *
+     * @param \Closure(): array<string, mixed> $current
+     */
+    protected function mustMatch(Request $request, int $revision, \Closure $current): void
+    {
+        $match = $request->header('If-Match');
+        if ($match === null) {
+            throw new Stopped(428, 'Send If-Match with the version you changed.');
+        }
+        if ($match !== "\"{$revision}\"") {
+            throw new Stopped(412, 'Somebody changed this meanwhile; look at both and save again.', ['current' => $current()]);
+        }
+    }
+
+    /** A client may make its ids; one that exists already is refused (rulings B7). */
+    protected function mustBeNew(?string $id, Model $model): void
+    {
+        if ($id !== null && $model->newQuery()->whereKey($id)->exists()) {
+            throw new Stopped(422, 'This id is taken.', ['errors' => [['pointer' => '/id', 'message' => 'This id is taken; make a new one.']]]);
+        }
+    }
+
+    /** Signing, issuing and confirming ask the password again, with fifteen minutes of grace (rulings B15). */
+    protected function passwordAgain(Request $request): void
+    {
+        $at = $request->hasSession() ? $request->session()->get('password_given_at') : null;
+        if (!is_int($at) || time() - $at > 60 * config()->integer('thicket.password_grace_minutes')) {
+            throw new Stopped(403, 'Give your password again to sign this.', ['needs' => 'password']);
+        }
+    }
+}

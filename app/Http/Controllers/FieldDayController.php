@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\IssueSheet;
+use App\Actions\SignRecord;
+use App\Http\Stopped;
+use App\Models\LookBack;
+use App\Models\Record;
+use App\Models\Sheet;
+use App\Models\Stand;
+use App\Support\JobClock;
+use App\Text\SheetPdf;
+use App\Trail\Gates;
+use App\Wire\RecordWire;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+use Thicket\Measure\Dimension;
+
+/** Gates, job sheet, signed record, look-back. */
+final class FieldDayController extends Controller
+{
+    public function gates(Request $request, string $standId, Gates $gates): JsonResponse
+    {
+        $stand = $this->stand($request, $standId);
+
+        return $this->json(['gates' => $gates->of($stand, $stand->steps->last())]);
+    }
+
+    public function issue(Request $request, string $standId, IssueSheet $issue): JsonResponse
+    {
+        $stand = $this->stand($request, $standId);
+        Gate::authorize('lead');
+        $in = $this->fields($request);
+        $id = $in->uuidOrNull('id');
+        $passes = [];
+        foreach ($in->objects('passes', 20) as $item) {
+            $gate = $item->text('gate', 40);
+            $reason = $item->text('reason', 300);
+            $item->noOthers();
+            $gate !== null && $reason !== null && $passes[$gate] = $reason;
+        }
+        $this->done($in);
+        $this->passwordAgain($request);
+        $this->mustBeNew($id, new Sheet());
+        $sheet = $issue($stand, $this->user($request), $passes, $id);
+
+        return $this->json(self::sheetBody($sheet), 201);
+    }
+
+    public function sheet(Request $request, string $sheetId): JsonResponse
+    {
+        return $this->json(self::sheetBody($this->findSheet($request, $sheetId)));
+    }
+
+    public function pdf(Request $request, string $sheetId, SheetPdf $pdf): Response
+    {
+        $sheet = $this->findSheet($request, $sheetId);
+
+        return new Response($pdf->render($sheet, $this->user($request)->units), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"job-sheet-{$sheet->number}.pdf\""]);
+    }
+
+    public function sign(Request $request, string $sheetId, SignRecord $sign, RecordWire $wire): JsonResponse
+    {
+        $sheet = $this->findSheet($request, $sheetId);
+        Gate::authorize('write');
+        $in = $this->fields($request);
+        $body = $sign->read($in, $sheet);
+        $id = $in->uuidOrNull('id');
+        $this->done($in);
+        $this->passwordAgain($request);
+        $this->mustBeNew($id, new Record());
+
+        return $this->json($wire->record($sign($sheet, $this->user($request), $body, $id)), 201);
+    }
+
+    public function record(Request $request, string $recordId, RecordWire $wire): JsonResponse
+    {
+        return $this->json($wire->record($this->findRecord($request, $recordId)));
+    }
+
+    public function lookBack(Request $request, string $recordId, RecordWire $wire, JobClock $clock): JsonResponse
+    {
+        $record = $this->findRecord($request, $recordId);
+        Gate::authorize('write');
+        $in = $this->fields($request);
+        $id = $in->uuidOrNull('id');
+        $looked = $in->day('lookedOn');
+        $scored = $in->bool('scored', false);
+        $counted = $in->int('counted', 1, 1000000);
+        $dead = $in->int('dead', 0, 1000000);
+        $resprouted = $in->int('resprouted', 0, 1000000, 0);
+        $remarks = $in->textOrNull('remarks', 2000);
+        if ($counted !== null && ($dead ?? 0) + ($resprouted ?? 0) > $counted) {
+            $in->fault('dead', 'Dead and resprouted together are more than were counted.');
+        }
+        if ($looked !== null && $looked->format('Y-m-d') > $clock->now()->format('Y-m-d')) {
+            $in->fault('lookedOn', 'This day is still to come.');
+        }
+        if ($looked !== null && $looked->format('Y-m-d') < $record->worked_on->format('Y-m-d')) {
+            $in->fault('lookedOn', 'This day lies before the work.');
+        }
+        $this->done($in);
+        if ($scored && $looked !== null && $looked->format('Y-m-d') < $record->judge_after->format('Y-m-d')) {
+            throw new Stopped(409, 'It cannot be judged before ' . $record->judge_after->format('Y-m-d') . '. Keep what you saw as a sign; root kill shows later.', ['judgeAfter' => $record->judge_after->format('Y-m-d')]);
+        }
+        $this->mustBeNew($id, new LookBack());
+        LookBack::create(array_filter(['id' => $id]) + ['record_id' => $record->id, 'looked_on' => $looked?->format('Y-m-d'), 'scored' => $scored, 'body' => ['counted' => $counted, 'dead' => $dead, 'resprouted' => $resprouted, 'remarks' => $remarks], 'made_by' => $this->user($request)->id]);
+
+        return $this->json($wire->record($this->findRecord($request, $recordId)), 201);
+    }
+
+    /** @return array<string, mixed> */
+    private static function sheetBody(Sheet $sheet): array
+    {
+        return ['id' => $sheet->id, 'number' => $sheet->number, 'issuedAt' => $sheet->issued_at->format(\DATE_RFC3339), 'withdrawn' => $sheet->withdrawn_at !== null, 'snapshot' => $sheet->snapshot];
+    }
+
+    private function stand(Request $request, string $id): Stand
+    {
+        return Stand::query()->ofCrew($this->user($request))->withTrail()->findOrFail($id);
+    }
+
+    private function findSheet(Request $request, string $id): Sheet
+    {
+        return Sheet::query()->ofCrew($this->user($request))->with('steps')->findOrFail($id);
+    }
+
+    private function findRecord(Request $request, string $id): Record
+    {
+        return Record::query()->ofCrew($this->user($request))->with('lookBacks')->findOrFail($id);
+    }
+}

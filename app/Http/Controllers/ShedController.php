@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Stopped;
+use App\Models\LabelCard;
+use App\Models\LabelCardVersion;
+use App\Support\JobClock;
+use App\Wire\ShedWire;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use Thicket\Input\Faults;
+use Thicket\Input\Fields;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Methods\SituationReader;
+use Thicket\Mix\LabelCard as Card;
+
+/** Label cards with their versions, sprayers, people and the crew's choices. */
+final class ShedController extends Controller
+{
+    public function __construct(private readonly Catalogue $catalogue, private readonly ShedWire $wire)
+    {
+    }
+
+    public function show(Request $request): JsonResponse
+    {
+        $crew = $this->user($request)->crew;
+
+        return $this->json($this->wire->shed($crew), 200, $crew->revision);
+    }
+
+    /** A new card, or a new version of one (rulings B8): nothing that was entered is ever changed. */
+    public function storeCard(Request $request): JsonResponse
+    {
+        Gate::authorize('write');
+        $in = $this->fields($request);
+        $id = $in->uuidOrNull('cardId');
+        $body = $in->raw('card');
+        if (!is_array($body)) {
+            $in->fault('card', 'Give the card as an object.');
+        }
+        $body = is_array($body) ? array_diff_key($body, ['id' => 1, 'version' => 1, 'confirmed' => 1]) : [];
+        $card = Card::read(Fields::of($body, $in->faults, pointer: '/card'), $this->catalogue);
+        $this->done($in);
+        $user = $this->user($request);
+        DB::transaction(function () use ($id, $body, $card, $user): void {
+            $row = LabelCard::query()->where('crew_id', $user->crew_id)->lockForUpdate()->find($id ?? '') ?? LabelCard::create(array_filter(['id' => $id]) + ['crew_id' => $user->crew_id, 'product' => $card->product ?? '']);
+            LabelCardVersion::create(['label_card_id' => $row->id, 'version' => 1 + (int) LabelCardVersion::query()->where('label_card_id', $row->id)->max('version'), 'body' => $body, 'entered_by' => $user->id]);
+        });
+
+        return $this->json($this->wire->shed($user->crew), 201);
+    }
+
+    public function confirm(Request $request, string $versionId, JobClock $clock): JsonResponse
+    {
+        Gate::authorize('lead');
+        $user = $this->user($request);
+        $version = LabelCardVersion::query()->whereHas('card', fn ($card) => $card->where('crew_id', $user->crew_id))->findOrFail($versionId);
+        $in = $this->fields($request);
+        $this->done($in);
+        $this->passwordAgain($request);
+        if ($version->confirmed_at !== null) {
+            throw new Stopped(409, 'This version is confirmed already.');
+        }
+        $version->update(['confirmed_by' => $user->id, 'confirmed_at' => $clock->now()]);
+
+        return $this->json($this->wire->shed($user->crew));
+    }
+
+    public function updateChoices(Request $request): JsonResponse
+    {
+        Gate::authorize('lead');
+        $crew = $this->user($request)->crew;
+        $in = $this->fields($request);
+        $schools = (new SituationReader($this->catalogue))->schools($in)->chosen;
+        $stance = $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']);
+        $this->done($in);
+        $this->mustMatch($request, $crew->revision, fn (): array => $this->wire->shed($crew));
+        $settings = $crew->settings;
+        $settings['schools'] = $schools + ($settings['schools'] ?? []);
+        $settings['stance'] = $stance ?? $settings['stance'] ?? 'any';
+        $crew->settings = $settings;
+        $crew->revision++;
+        $crew->save();
+
+        return $this->json($this->wire->shed($crew), 200, $crew->revision);
+    }
+}

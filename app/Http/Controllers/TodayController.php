@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Ground;
+use App\Models\Stand;
+use App\Support\JobClock;
+use App\Trail\LookAlikes;
+use App\Trail\Trail;
+use App\Wire\StandWire;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Thicket\Knowledge\Catalogue;
+
+/** What is next on every open stand, earliest station first, and which look-backs are due. No hours: there is no weather yet (rulings B33). */
+final class TodayController extends Controller
+{
+    public function __invoke(Request $request, StandWire $wire, Catalogue $catalogue, JobClock $clock, LookAlikes $lookAlikes): JsonResponse
+    {
+        $user = $this->user($request);
+        $zone = Ground::query()->ofCrew($user)->orderBy('name')->value('time_zone') ?? 'UTC';
+        $lines = [];
+        $due = [];
+        foreach (Stand::query()->ofCrew($user)->whereNull('closed_at')->withTrail()->get() as $stand) {
+            $trail = Trail::of($stand, $catalogue);
+            $line = $wire->line($stand, $trail) + ['lookAlikesOpen' => count($lookAlikes->open($stand))];
+            $lines[] = $line;
+            if ($trail->next === 'judged' && $trail->record !== null) {
+                $due[] = ['standId' => $stand->id, 'recordId' => $trail->record->id, 'name' => $line['name'], 'patch' => $line['patch'], 'judgeAfter' => $trail->record->judge_after->format('Y-m-d'), 'due' => $trail->record->judge_after->format('Y-m-d') <= $clock->today($stand->patch->ground->time_zone)->format('Y-m-d')];
+            }
+        }
+        usort($lines, static fn (array $a, array $b): int => [$a['position'], $a['ground'], $a['patch'], $a['name']] <=> [$b['position'], $b['ground'], $b['patch'], $b['name']]);
+
+        return $this->json(['day' => $clock->today($zone)->format('Y-m-d'), 'lines' => $lines, 'lookBacks' => $due]);
+    }
+}

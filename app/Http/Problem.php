@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Session\TokenMismatchException;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Thicket\Input\Refused;
+use Thicket\ThicketRefusal;
+
+/** Every error leaves as problem+json (RFC 9457), with pointers where fields are at fault; details of our bugs stay in the log. */
+final class Problem
+{
+    private const TITLES = [
+        400 => 'The request cannot be read.', 401 => 'Sign in first.', 403 => 'You may not do this.', 404 => 'There is nothing here.',
+        405 => 'This cannot be done here.', 409 => 'This cannot be done now.', 412 => 'Somebody changed this meanwhile.', 413 => 'This is too large.', 419 => 'The page is too old; load it again.',
+        422 => 'Some of this has to be put right.', 428 => 'Say which version you changed (If-Match).', 429 => 'Too many tries; wait a minute.', 500 => 'Something broke on our side; it has been written down.',
+    ];
+
+    public static function for(\Throwable $e): JsonResponse
+    {
+        if ($e instanceof Stopped) {
+            return self::answer($e->status, $e->getMessage(), [], $e->extra);
+        }
+        if ($e instanceof Refused) {
+            return self::answer(422, null, $e->faults);
+        }
+        if ($e instanceof ThicketRefusal) {
+            return self::answer(422, null, [['pointer' => '', 'message' => $e->getMessage()]]);
+        }
+        $status = match (true) {
+            $e instanceof AuthenticationException => 401,
+            $e instanceof AuthorizationException => 403,
+            $e instanceof ModelNotFoundException => 404,
+            $e instanceof TokenMismatchException => 419,
+            $e instanceof HttpExceptionInterface => $e->getStatusCode(),
+            default => 500,
+        };
+
+        return self::answer($status, $e instanceof AuthorizationException && $e->getMessage() !== 'This action is unauthorized.' ? $e->getMessage() : null);
+    }
+
+    /**
+     * @param list<array{pointer: string, message: string}> $faults
+     * @param array<string, mixed> $extra
+     */
+    public static function answer(int $status, ?string $detail = null, array $faults = [], array $extra = []): JsonResponse
+    {
+        $body = ['type' => 'about:blank', 'title' => self::TITLES[$status] ?? 'This did not work.', 'status' => $status]
+            + ($detail === null ? [] : ['detail' => $detail]) + ($faults === [] ? [] : ['errors' => $faults]) + $extra;
+
+        return new JsonResponse($body, $status, ['Content-Type' => 'application/problem+json'], JSON_INVALID_UTF8_SUBSTITUTE);
+    }
+}

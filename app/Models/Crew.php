@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * The tenant. Everything below belongs to one crew.
+ *
+ * @property string $id
+ * @property string $name
+ * @property array{schools?: array<string, string>, stance?: string, tools?: list<string>, leverJaw?: string, poisonCentre?: string} $settings
+ * @property int $revision
+ */
+final class Crew extends Model
+{
+    use HasUuids;
+
+    protected $fillable = ['name', 'settings'];
+
+    protected $casts = ['settings' => 'array', 'revision' => 'integer'];
+
+    /** @return HasMany<Ground, $this> */
+    public function grounds(): HasMany
+    {
+        return $this->hasMany(Ground::class)->orderBy('name');
+    }
+
+    /** @return HasMany<LabelCard, $this> */
+    public function labelCards(): HasMany
+    {
+        return $this->hasMany(LabelCard::class)->orderBy('product');
+    }
+
+    /** @return HasMany<Sprayer, $this> */
+    public function sprayers(): HasMany
+    {
+        return $this->hasMany(Sprayer::class)->orderBy('name');
+    }
+
+    /** @return HasMany<Person, $this> */
+    public function people(): HasMany
+    {
+        return $this->hasMany(Person::class)->orderBy('name');
+    }
+}

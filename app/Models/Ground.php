@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Thicket\Timing\SeasonShift;
+
+/**
+ * @property string $id
+ * @property string $crew_id
+ * @property string $name
+ * @property string $latitude decimal degrees, south negative
+ * @property string $longitude
+ * @property string $elevation_m
+ * @property string $time_zone
+ * @property int $revision
+ */
+final class Ground extends Model
+{
+    use HasUuids;
+
+    protected $fillable = ['id', 'crew_id', 'name', 'latitude', 'longitude', 'elevation_m', 'time_zone'];
+
+    protected $casts = ['revision' => 'integer'];
+
+    /** @return HasMany<Patch, $this> */
+    public function patches(): HasMany
+    {
+        return $this->hasMany(Patch::class)->orderBy('name');
+    }
+
+    /** @return BelongsTo<Crew, $this> */
+    public function crew(): BelongsTo
+    {
+        return $this->belongsTo(Crew::class);
+    }
+
+    /** @param Builder<self> $query */
+    public function scopeOfCrew(Builder $query, User $user): void
+    {
+        $query->where('crew_id', $user->crew_id);
+    }
+
+    public function seasonShift(): SeasonShift
+    {
+        return SeasonShift::forPlace($this->latitude, $this->elevation_m);
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property string $id
+ * @property string $crew_id
+ * @property string $product
+ */
+final class LabelCard extends Model
+{
+    use HasUuids;
+
+    protected $fillable = ['id', 'crew_id', 'product'];
+
+    /** @return HasMany<LabelCardVersion, $this> */
+    public function versions(): HasMany
+    {
+        return $this->hasMany(LabelCardVersion::class)->orderByDesc('version');
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * @property string $id
+ * @property string $label_card_id
+ * @property int $version
+ * @property array<string, mixed> $body the card as typed, read by the core
+ * @property string $entered_by
+ * @property string|null $confirmed_by
+ * @property \Illuminate\Support\Carbon|null $confirmed_at
+ * @property LabelCard $card
+ */
+final class LabelCardVersion extends Model
+{
+    use HasUuids;
+
+    protected $fillable = ['id', 'label_card_id', 'version', 'body', 'entered_by', 'confirmed_by', 'confirmed_at'];
+
+    protected $casts = ['body' => 'array', 'confirmed_at' => 'datetime', 'version' => 'integer'];
+
+    /** @return BelongsTo<LabelCard, $this> */
+    public function card(): BelongsTo
+    {
+        return $this->belongsTo(LabelCard::class, 'label_card_id');
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property string $id
+ * @property string $fact
+ * @property array<string, mixed> $body as given, read by the core
+ * @property \Illuminate\Support\Carbon $at
+ */
+final class Observation extends Model
+{
+    use HasUuids;
+
+    protected $fillable = ['id', 'patch_id', 'fact', 'body', 'at', 'made_by'];
+
+    protected $casts = ['body' => 'array', 'at' => 'datetime'];
+}

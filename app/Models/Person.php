@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Somebody of the crew, with licence and tool clearances; not necessarily a user.
+ *
+ * @property string $id
+ * @property string $crew_id
+ * @property string|null $user_id
+ * @property string $name
+ * @property string|null $licence
+ * @property \Illuminate\Support\Carbon|null $licence_until
+ * @property list<string> $clearances
+ */
+final class Person extends Model
+{
+    use HasUuids;
+
+    protected $table = 'people';
+
+    protected $fillable = ['crew_id', 'user_id', 'name', 'licence', 'licence_until', 'clearances'];
+
+    protected $casts = ['clearances' => 'array', 'licence_until' => 'date'];
+
+    public function isLicensedOn(\DateTimeImmutable $day): bool
+    {
+        return $this->licence !== null && $this->licence_until !== null && $this->licence_until->format('Y-m-d') >= $day->format('Y-m-d');
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A signed work record; a link of the crew's chain.
+ *
+ * @property string $id
+ * @property string $crew_id
+ * @property int $seq
+ * @property \Illuminate\Support\Carbon $worked_on
+ * @property \Illuminate\Support\Carbon $judge_after
+ * @property string $body canonical JSON
+ * @property string $prev_hash
+ * @property string $hash
+ * @property \Illuminate\Support\Carbon $signed_at
+ * @property \Illuminate\Database\Eloquent\Collection<int, LookBack> $lookBacks
+ */
+final class Record extends Model
+{
+    use HasUuids;
+
+    protected $fillable = ['id', 'crew_id', 'seq', 'sheet_id', 'step_id', 'patch_id', 'worked_on', 'judge_after', 'body', 'prev_hash', 'hash', 'signed_by', 'signed_at'];
+
+    protected $casts = ['worked_on' => 'date', 'judge_after' => 'date', 'signed_at' => 'datetime', 'seq' => 'integer'];
+
+    /** @return HasMany<LookBack, $this> */
+    public function lookBacks(): HasMany
+    {
+        return $this->hasMany(LookBack::class)->orderByDesc('looked_on');
+    }
+
+    /** @param Builder<self> $query */
+    public function scopeOfCrew(Builder $query, User $user): void
+    {
+        $query->where('crew_id', $user->crew_id);
+    }
+}

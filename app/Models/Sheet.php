@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+
+/**
+ * An issued job sheet: a snapshot that is never changed.
+ *
+ * @property string $id
+ * @property string $crew_id
+ * @property int $number
+ * @property array<string, mixed> $snapshot
+ * @property \Illuminate\Support\Carbon $issued_at
+ * @property \Illuminate\Support\Carbon|null $withdrawn_at
+ */
+final class Sheet extends Model
+{
+    use HasUuids;
+
+    protected $fillable = ['id', 'crew_id', 'number', 'snapshot', 'issued_by', 'issued_at'];
+
+    protected $casts = ['snapshot' => 'array', 'issued_at' => 'datetime', 'withdrawn_at' => 'datetime', 'number' => 'integer'];
+
+    /** @return BelongsToMany<Step, $this> */
+    public function steps(): BelongsToMany
+    {
+        return $this->belongsToMany(Step::class);
+    }
+
+    /** @param Builder<self> $query */
+    public function scopeOfCrew(Builder $query, User $user): void
+    {
+        $query->where('crew_id', $user->crew_id);
+    }
+}

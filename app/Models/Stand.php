@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * One target on one patch; the trail is a stand's.
+ *
+ * @property string $id
+ * @property string $patch_id
+ * @property string|null $species
+ * @property bool $marked_unknown
+ * @property \Illuminate\Support\Carbon|null $closed_at
+ * @property int $revision
+ * @property Patch $patch
+ * @property Sighting|null $sighting the newest
+ * @property Tally|null $tally the newest
+ * @property \Illuminate\Database\Eloquent\Collection<int, Step> $steps
+ */
+final class Stand extends Model
+{
+    use HasUuids;
+
+    protected $fillable = ['id', 'patch_id', 'species', 'marked_unknown'];
+
+    protected $casts = ['revision' => 'integer', 'marked_unknown' => 'boolean', 'closed_at' => 'datetime'];
+
+    /** @return BelongsTo<Patch, $this> */
+    public function patch(): BelongsTo
+    {
+        return $this->belongsTo(Patch::class);
+    }
+
+    /** @return HasOne<Sighting, $this> */
+    public function sighting(): HasOne
+    {
+        return $this->hasOne(Sighting::class)->latestOfMany('id');
+    }
+
+    /** @return HasOne<Tally, $this> */
+    public function tally(): HasOne
+    {
+        return $this->hasOne(Tally::class)->latestOfMany(['visited_on', 'id']);
+    }
+
+    /** @return BelongsToMany<Step, $this> */
+    public function steps(): BelongsToMany
+    {
+        return $this->belongsToMany(Step::class)->orderBy('position')->orderBy('steps.id');
+    }
+
+    /** @param Builder<self> $query */
+    public function scopeOfCrew(Builder $query, User $user): void
+    {
+        $query->whereHas('patch.ground', fn (Builder $ground) => $ground->where('crew_id', $user->crew_id));
+    }
+
+    /** @param Builder<self> $query */
+    public function scopeWithTrail(Builder $query): void
+    {
+        $query->with(['patch.ground.crew.people', 'patch.observations', 'patch.outline', 'patch.keepers', 'sighting', 'tally', 'steps.cardVersion.card', 'steps.sprayer', 'steps.sheets', 'steps.records.lookBacks']);
+    }
+}

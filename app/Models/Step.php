@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property string $id
+ * @property string $patch_id
+ * @property int $position
+ * @property string $method
+ * @property string|null $active
+ * @property string|null $label_card_version_id
+ * @property array<string, string> $schools
+ * @property array<string, mixed>|null $recipe
+ * @property string|null $recipe_basis
+ * @property int $revision
+ * @property LabelCardVersion|null $cardVersion
+ * @property Sprayer|null $sprayer
+ */
+final class Step extends Model
+{
+    use HasUuids;
+
+    protected $fillable = ['id', 'patch_id', 'position', 'method', 'active', 'label_card_version_id', 'schools', 'sprayer_id', 'recipe', 'recipe_basis'];
+
+    protected $casts = ['schools' => 'array', 'recipe' => 'array', 'revision' => 'integer', 'position' => 'integer'];
+
+    /** @return BelongsToMany<Stand, $this> */
+    public function stands(): BelongsToMany
+    {
+        return $this->belongsToMany(Stand::class);
+    }
+
+    /** @return BelongsTo<LabelCardVersion, $this> */
+    public function cardVersion(): BelongsTo
+    {
+        return $this->belongsTo(LabelCardVersion::class, 'label_card_version_id');
+    }
+
+    /** @return BelongsTo<Sprayer, $this> */
+    public function sprayer(): BelongsTo
+    {
+        return $this->belongsTo(Sprayer::class);
+    }
+
+    /** @return BelongsToMany<Sheet, $this> */
+    public function sheets(): BelongsToMany
+    {
+        return $this->belongsToMany(Sheet::class)->orderByDesc('number');
+    }
+
+    /** @return HasMany<Record, $this> */
+    public function records(): HasMany
+    {
+        return $this->hasMany(Record::class)->orderByDesc('seq');
+    }
+
+    public function issuedSheet(): ?Sheet
+    {
+        return $this->sheets->first(fn (Sheet $sheet): bool => $sheet->withdrawn_at === null);
+    }
+}

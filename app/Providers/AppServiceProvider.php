@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Models\User;
+use App\Support\JobClock;
+use App\Text\Sentences;
+use Illuminate\Auth\Access\Response;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Knowledge\CatalogueFiles;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(Catalogue::class, fn (Application $app): Catalogue => self::catalogue());
+        $this->app->singleton(JobClock::class, fn (): JobClock => JobClock::fromConfig());
+        $this->app->singleton(Sentences::class, fn (): Sentences => new Sentences(base_path('lang'), 'en'));
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict();
+        Gate::define('write', static fn (User $user): bool => $user->mayWrite());
+        Gate::define('lead', static fn (User $user): Response => $user->isLead() ? Response::allow() : Response::deny('A lead of the crew does this.'));
+        RateLimiter::for('sign-in', fn (Request $request): Limit => Limit::perMinute(config()->integer('thicket.sign_in_tries_per_minute'))
+            ->by($request->ip() . '|' . mb_substr((string) json_encode($request->input('email')), 0, 200)));
+    }
+
+    /** In production bin/start and deploy compile it once; the hash of the newest compiled file is trusted there. */
+    private static function catalogue(): Catalogue
+    {
+        $cache = config()->string('thicket.var') . '/cache';
+        $current = "{$cache}/catalogue.current";
+        if (app()->environment('production', 'demo') && is_file($current)) {
+            $hash = trim((string) file_get_contents($current));
+            if (is_file("{$cache}/catalogue.{$hash}.php")) {
+                return CatalogueFiles::load("{$cache}/catalogue.{$hash}.php", $hash);
+            }
+        }
+
+        return (new CatalogueFiles(base_path('core/data'), base_path('docs/schemas')))->compile($cache);
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Thicket\Timing\Day;
+
+/** The one clock of the job (rulings B6): the real clock moved by an offset, or standing still in tests. */
+final class JobClock
+{
+    public function __construct(private readonly int $offsetSeconds, private ?\DateTimeImmutable $frozenAt = null)
+    {
+    }
+
+    public static function fromConfig(): self
+    {
+        $frozen = config()->string('thicket.clock_frozen_at');
+
+        return new self(config()->integer('thicket.clock_offset_seconds'), $frozen === '' ? null : new \DateTimeImmutable($frozen));
+    }
+
+    public function now(): \DateTimeImmutable
+    {
+        return $this->frozenAt ?? new \DateTimeImmutable('@' . (time() + $this->offsetSeconds));
+    }
+
+    public function today(string $timeZone): \DateTimeImmutable
+    {
+        return Day::parse($this->now()->setTimezone(new \DateTimeZone($timeZone))->format('Y-m-d'));
+    }
+
+    public function thaw(): void
+    {
+        $this->frozenAt = null;
+    }
+
+    public function freezeAt(string $moment): void
+    {
+        $this->frozenAt = new \DateTimeImmutable($moment);
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Shown;
+use Thicket\Measure\System;
+
+/**
+ * Turns codes and values into sentences (rulings B14): ICU messages in lang/LOCALE/*.json, read only here. A missing
+ * sentence is a bug; tests find it before people do.
+ */
+final class Sentences
+{
+    /** @var array<string, string>|null */
+    private ?array $messages = null;
+
+    public function __construct(private readonly string $directory, private readonly string $locale)
+    {
+    }
+
+    public function has(string $code): bool
+    {
+        return isset($this->messages()[$code]);
+    }
+
+    /** A fixed name without values. */
+    public function name(string $code): string
+    {
+        return $this->format($code, []);
+    }
+
+    /**
+     * @param array<string, Quantity|\DateTimeImmutable|int|string> $values
+     *
+     * @return array{us: string, metric: string}
+     */
+    public function both(string $code, array $values = []): array
+    {
+        return ['us' => $this->in($code, $values, System::Us), 'metric' => $this->in($code, $values, System::Metric)];
+    }
+
+    /** @param array<string, Quantity|\DateTimeImmutable|int|string> $values */
+    public function in(string $code, array $values, System $system): string
+    {
+        $shown = [];
+        foreach ($values as $name => $value) {
+            $shown[$name] = match (true) {
+                $value instanceof Quantity => Shown::in($value, $system),
+                $value instanceof \DateTimeImmutable => $this->day($value),
+                is_string($value) => $this->word($name, $value),
+                default => $value,
+            };
+        }
+
+        return $this->format($code, $shown);
+    }
+
+    /** "Thu 3 Sep", with the year when it is not the one given. */
+    public function day(\DateTimeImmutable $day): string
+    {
+        $formatter = new \IntlDateFormatter($this->locale, timezone: 'UTC', pattern: 'EEE d MMM y');
+
+        return (string) $formatter->format($day);
+    }
+
+    /** Values that are codes (a habit, a bark, a tool) read as words; names of people and plants stay as they are. */
+    private function word(string $name, string $value): string
+    {
+        $kind = ['habit' => 'habit', 'stage' => 'stage', 'bark' => 'bark', 'root' => 'root', 'why' => 'why', 'tool' => 'tool', 'site' => 'site', 'carrier' => 'carrier', 'moisture' => 'moisture', 'fact' => 'fact'][$name] ?? null;
+
+        return $kind !== null && $this->has("{$kind}.{$value}") ? $this->messages()["{$kind}.{$value}"] : $value;
+    }
+
+    /** @param array<string, mixed> $values */
+    private function format(string $code, array $values): string
+    {
+        $pattern = $this->messages()[$code] ?? throw new \LogicException("lang/{$this->locale} has no sentence for '{$code}'.");
+        $text = \MessageFormatter::formatMessage($this->locale, $pattern, $values);
+        if ($text === false) {
+            throw new \LogicException("lang/{$this->locale}: '{$code}' cannot be formatted: " . intl_get_error_message());
+        }
+        // a fact may name a keeper inside its own sentence
+        return str_contains($text, '{') ? (string) preg_replace_callback('/\{(\w+)\}/', static fn (array $m): string => is_string($values[$m[1]] ?? null) ? $values[$m[1]] : $m[0], $text) : $text;
+    }
+
+    /** @return array<string, string> */
+    private function messages(): array
+    {
+        if ($this->messages === null) {
+            $this->messages = [];
+            foreach (glob("{$this->directory}/{$this->locale}/*.json") ?: [] as $file) {
+                /** @var array<string, string> $read */
+                $read = json_decode((string) file_get_contents($file), true, 8, JSON_THROW_ON_ERROR);
+                $this->messages += $read;
+            }
+        }
+
+        return $this->messages;
+    }
+
+    /** @return list<string> */
+    public function codes(): array
+    {
+        return array_keys($this->messages());
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trail;
+
+use App\Models\Person;
+use App\Models\Stand;
+use App\Models\Step;
+use App\Support\JobClock;
+use App\Text\Sentences;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Methods\Board;
+use Thicket\Methods\Outcome;
+use Thicket\Methods\StemGroup;
+
+/**
+ * What stops a job sheet (rulings B2), each with what opens it. Label, law, licence, look-alike and cannot-tell are
+ * never passed; effect, calibration and estimate may be passed by a lead with a written reason.
+ */
+final readonly class Gates
+{
+    private const PASSABLE = ['not-now', 'does-not-suit', 'estimated-tally', 'calibration'];
+
+    public function __construct(private Catalogue $catalogue, private Assembler $assembler, private LookAlikes $lookAlikes, private RecipeDesk $recipes, private Sentences $sentences, private JobClock $clock)
+    {
+    }
+
+    /** @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}> shut gates; empty means ready */
+    public function of(Stand $stand, ?Step $step): array
+    {
+        $shut = [];
+        if ($stand->species === null || $stand->sighting?->confirmed_by === null) {
+            $shut[] = $this->gate('named', 'scout');
+        }
+        foreach ($this->lookAlikes->open($stand) as $other) {
+            $shut[] = $this->gate('look-alike', 'scout', ['other' => $this->catalogue->species($other)->commonName()]);
+        }
+        if ($step === null) {
+            return [...$shut, $this->gate('chosen', 'methods')];
+        }
+
+        return [...$shut, ...$this->ofBoard($stand, $step), ...$this->ofProduct($stand, $step), ...$this->ofCount($stand)];
+    }
+
+    /** @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}> */
+    private function ofBoard(Stand $stand, Step $step): array
+    {
+        $candidate = $this->assembler->candidate($step, $stand->patch->ground->crew);
+        $row = Board::judge($this->assembler->situation($stand), $candidate);
+        $shut = [];
+        foreach ($row->findings as $finding) {
+            $gate = match ($finding->outcome) {
+                Outcome::NotAllowed => 'not-allowed', Outcome::CannotTell => 'cannot-tell', Outcome::NotNow => 'not-now', Outcome::DoesNotSuit => 'does-not-suit', default => null,
+            };
+            if ($gate !== null && !isset($shut[$gate])) {
+                $missing = $finding->missing === null ? '' : $this->sentences->in("fact.{$finding->missing}", ['keeper' => $finding->values['keeper'] ?? ''], \Thicket\Measure\System::Us);
+                $shut[$gate] = $this->gate($gate, $gate === 'cannot-tell' ? 'scout' : 'methods', ['missing' => $missing]);
+            }
+        }
+        $clearance = $candidate->method->clearance();
+        if ($clearance !== 'none' && !in_array($clearance, $candidate->shed->clearances, true)) {
+            $shut['clearance'] = $this->gate('clearance', 'shed', ['tool' => $clearance]);
+        }
+
+        return array_values($shut);
+    }
+
+    /** @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}> */
+    private function ofProduct(Stand $stand, Step $step): array
+    {
+        if ($step->active === null) {
+            return [];
+        }
+        if ($step->cardVersion === null) {
+            return [$this->gate('no-card', 'shed')];
+        }
+        $shut = [];
+        if ($step->cardVersion->confirmed_at === null) {
+            $shut[] = $this->gate('card-unconfirmed', 'shed');
+        }
+        if ($step->recipe === null || !$this->recipes->isFresh($stand, $step)) {
+            $shut[] = $this->gate('recipe', 'mix');
+        }
+        $recipe = $this->recipes->solve($stand, $step);
+        if (in_array('ceiling', $recipe->blocks, true) || $recipe->ceiling?->kept === null) {
+            $shut[] = $this->gate('ceiling', 'mix');
+        }
+        $licensed = $stand->patch->ground->crew->people->contains(fn (Person $p): bool => $p->isLicensedOn($this->clock->now()));
+        if ($this->assembler->card($step->cardVersion)->licensedOnly && !$licensed) {
+            $shut[] = $this->gate('licence', 'shed');
+        }
+        $calibrated = $step->sprayer?->calibrated_on;
+        if ($step->sprayer !== null && ($calibrated === null || $calibrated->format('Y-m-d') < $this->clock->now()->modify('-1 year')->format('Y-m-d'))) {
+            $shut[] = $this->gate('calibration', 'shed');
+        }
+
+        return $shut;
+    }
+
+    /** @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}> */
+    private function ofCount(Stand $stand): array
+    {
+        $estimated = array_filter($this->assembler->stems($stand), static fn (StemGroup $g): bool => $g->estimated);
+
+        return $estimated === [] ? [] : [$this->gate('estimated-tally', 'scout')];
+    }
+
+    /**
+     * @param array<string, string> $values
+     *
+     * @return array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}
+     */
+    private function gate(string $code, string $station, array $values = []): array
+    {
+        return ['code' => $code, 'text' => $this->sentences->both("gate.{$code}", $values), 'opens' => $this->sentences->name("gate.opens.{$code}"), 'station' => $station, 'passable' => in_array($code, self::PASSABLE, true)];
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trail;
+
+use App\Models\Stand;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Knowledge\Node;
+
+/** Which look-alikes of a stand's name are still open: a native, wanted or hazardous one stops the job sheet (handbook 1). */
+final readonly class LookAlikes
+{
+    public function __construct(private Catalogue $catalogue)
+    {
+    }
+
+    /** @return list<array{pair: Node, other: string, gated: bool, resolved: bool}> */
+    public function of(Stand $stand): array
+    {
+        if ($stand->species === null) {
+            return [];
+        }
+        $out = [];
+        foreach ($this->catalogue->lookAlikesOf($stand->species) as $pair) {
+            $ids = $pair->strings('pair');
+            $out[] = [
+                'pair' => $pair,
+                'other' => $ids[0] === $stand->species ? $ids[1] : $ids[0],
+                'gated' => $pair->string('danger') !== 'none',
+                'resolved' => $this->isResolved($stand, implode('--', $ids)),
+            ];
+        }
+
+        return $out;
+    }
+
+    /** @return list<string> ids of the look-alikes that stop the sheet */
+    public function open(Stand $stand): array
+    {
+        return array_column(array_filter($this->of($stand), static fn (array $l): bool => $l['gated'] && !$l['resolved']), 'other');
+    }
+
+    private function isResolved(Stand $stand, string $pair): bool
+    {
+        foreach ($stand->sighting->tests ?? [] as $test) {
+            if ($test['pair'] === $pair && $test['points'] === $stand->species) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wire;
+
+use App\Text\Sentences;
+use Thicket\Measure\System;
+use Thicket\Methods\Board;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Outcome;
+use Thicket\Methods\Row;
+use Thicket\Methods\Situation;
+
+/** The board as it crosses the wire: codes and values, and the sentences made of them in both unit systems. */
+final readonly class BoardWire
+{
+    /** Where a missing fact is answered; everything else at Scout. */
+    private const STATIONS = ['card-confirmation' => 'shed', 'card-water-buffer' => 'shed', 'setting' => 'ground', 'keeper-distance' => 'ground', 'keeper-size' => 'ground', 'local-season' => 'ground', 'card-strength' => 'shed', 'card-yearly-maximum' => 'shed', 'card-strength-basis' => 'shed', 'treated-area' => 'ground'];
+
+    public function __construct(private Sentences $sentences)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function board(Board $board, Situation $situation): array
+    {
+        $stage = $situation->stage();
+        $flow = $situation->phenology()?->flowOn($situation->day);
+
+        return [
+            'date' => Wire::day($situation->day),
+            'catalogue' => $board->catalogueHash,
+            'stage' => $stage === null ? null : ['code' => $stage[0], 'name' => $this->sentences->name("stage.{$stage[0]}"), 'certainty' => $stage[1]->value],
+            'flow' => $flow === null ? null : ['code' => $flow, 'name' => $this->sentences->name("flow.{$flow}")],
+            'rows' => array_map($this->row(...), $board->rows),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function row(Row $row): array
+    {
+        $candidate = $row->candidate;
+        $measures = $row->measures;
+
+        return [
+            'id' => $candidate->id(),
+            'method' => ['id' => $candidate->method->id(), 'name' => $this->sentences->name("method.{$candidate->method->id()}"), 'family' => $candidate->method->family()],
+            'active' => $candidate->active === null ? null : ['id' => $candidate->active->id(), 'name' => $candidate->active->name(), 'group' => $candidate->active->group()],
+            'card' => $candidate->card === null ? null : ['versionId' => $candidate->card->id, 'product' => $candidate->card->product, 'confirmed' => $candidate->card->confirmed],
+            'typical' => $candidate->method->usesProduct() && $candidate->card === null,
+            'outcome' => $row->outcome->value,
+            'outcomeName' => $this->sentences->name("outcome.{$row->outcome->value}"),
+            'opens' => $row->opens === null ? null : ['date' => Wire::day($row->opens), 'text' => $this->sentences->day($row->opens)],
+            'missing' => array_map(fn (string $fact): array => $this->missing($fact, []), $row->missing()),
+            'measures' => [
+                'control' => $measures->controlLow === null ? null : ['low' => $measures->controlLow, 'use' => $measures->controlUse, 'high' => $measures->controlHigh, 'basis' => 'our-guess'],
+                'harm' => $measures->harm,
+                'minutes' => Wire::quantity($measures->minutes),
+            ],
+            'findings' => array_map($this->finding(...), $row->findings),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function finding(Finding $finding): array
+    {
+        $values = $finding->values;
+        if ($finding->missing !== null) {
+            $values['fact'] = $this->sentences->in("fact.{$finding->missing}", ['keeper' => $values['keeper'] ?? ''], System::Us);
+        }
+        $changeValues = $values + ['station' => $this->sentences->name('station.' . $this->stationOf($finding->missing ?? ''))];
+
+        return [
+            'code' => $finding->code,
+            'outcome' => $finding->outcome->value,
+            'text' => $this->sentences->both($finding->code, $values),
+            'values' => Wire::values($finding->values),
+            'source' => ['code' => $finding->source, 'name' => $this->sourceName($finding->source)],
+            'change' => $finding->change === null || ($finding->change === 'change.wait-till' && $finding->opens === null) ? null
+                : ['code' => $finding->change, 'text' => $this->sentences->both($finding->change, $changeValues + ['opens' => $finding->opens ?? ''])],
+            'opens' => Wire::day($finding->opens),
+            'missing' => $finding->missing === null ? null : $this->missing($finding->missing, $finding->values),
+            'restsOn' => $finding->restsOn?->value,
+            'school' => $finding->school === null ? null : [
+                'id' => $finding->school,
+                'name' => $this->sentences->name("school.{$finding->school}"),
+                'otherwise' => array_map(
+                    fn (string $choice, Outcome $outcome): array => ['choice' => $choice, 'name' => $this->sentences->name("choice.{$finding->school}.{$choice}"), 'outcome' => $outcome->value, 'outcomeName' => $this->sentences->name("outcome.{$outcome->value}")],
+                    array_keys($finding->otherwise),
+                    array_values($finding->otherwise),
+                ),
+            ],
+        ];
+    }
+
+    /**
+     * @param array<string, mixed> $values
+     *
+     * @return array{fact: string, name: string, station: string}
+     */
+    private function missing(string $fact, array $values): array
+    {
+        $keeper = is_string($values['keeper'] ?? null) ? $values['keeper'] : 'it';
+
+        return ['fact' => $fact, 'name' => $this->sentences->in("fact.{$fact}", ['keeper' => $keeper], System::Us), 'station' => $this->stationOf($fact)];
+    }
+
+    private function stationOf(string $fact): string
+    {
+        return self::STATIONS[$fact] ?? 'scout';
+    }
+
+    private function sourceName(string $source): string
+    {
+        $kind = explode('-', explode(',', $source)[0])[0];
+        $name = $this->sentences->name('source.' . ($kind === 'label' ? 'label-card' : $kind));
+
+        return match ($kind) {
+            'handbook' => $name . ' ' . (explode('-', explode(',', $source)[0])[1] ?? ''),
+            default => $name,
+        };
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wire;
+
+use App\Models\Crew;
+use App\Models\LabelCardVersion;
+use App\Models\Person;
+use App\Models\Sprayer;
+use App\Models\User;
+use App\Trail\Assembler;
+use Thicket\Mix\LabelCard;
+
+final readonly class ShedWire
+{
+    public function __construct(private Assembler $assembler)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function shed(Crew $crew): array
+    {
+        $names = User::query()->where('crew_id', $crew->id)->pluck('name', 'id');
+
+        return [
+            'revision' => $crew->revision,
+            'cards' => $crew->labelCards()->with('versions')->get()->map(fn ($card): array => [
+                'id' => $card->id, 'product' => $card->product,
+                'versions' => $card->versions->map(fn (LabelCardVersion $v): array => $this->version($v, $this->assembler->card($v)) + ['enteredBy' => $names[$v->entered_by] ?? '', 'confirmedBy' => $v->confirmed_by === null ? null : ($names[$v->confirmed_by] ?? ''), 'confirmedOn' => Wire::day($v->confirmed_at)])->values()->all(),
+            ])->values()->all(),
+            'sprayers' => $crew->sprayers()->get()->map(static fn (Sprayer $s): array => ['id' => $s->id, 'name' => $s->name, 'tank' => Wire::quantity($s->tank()), 'calibratedOn' => Wire::day($s->calibrated_on)])->values()->all(),
+            'people' => $crew->people()->get()->map(static fn (Person $p): array => ['id' => $p->id, 'name' => $p->name, 'licence' => $p->licence, 'licenceUntil' => Wire::day($p->licence_until), 'clearances' => $p->clearances])->values()->all(),
+            'tools' => $crew->settings['tools'] ?? [],
+            'stance' => $crew->settings['stance'] ?? 'any',
+            'schools' => (object) ($crew->settings['schools'] ?? []),
+            'poisonCentre' => $crew->settings['poisonCentre'] ?? null,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function version(LabelCardVersion $version, LabelCard $card): array
+    {
+        return [
+            'id' => $version->id, 'version' => $version->version, 'confirmed' => $card->confirmed, 'registration' => $card->registration, 'formulation' => $card->formulation,
+            'actives' => array_map(static fn (array $a): array => ['active' => $a['active'], 'amount' => Wire::quantity($a['amount'])], $card->actives),
+            'carriers' => $card->carriers, 'sites' => $card->sites,
+            'methods' => array_map(static fn (string $id, array $m): array => ['method' => $id, 'min' => Wire::quantity($m['min']?->percent()), 'max' => Wire::quantity($m['max']?->percent()), 'perStem' => Wire::quantity($m['perStem'])], array_keys($card->methods), array_values($card->methods)),
+            'waterBuffer' => Wire::quantity($card->waterBuffer), 'yearlyMaximum' => Wire::quantity($card->yearlyMaximum), 'aquaticAllowed' => $card->aquaticAllowed, 'licensedOnly' => $card->licensedOnly, 'reentryHours' => $card->reentryHours, 'rainfastHours' => $card->rainfastHours,
+            'wearing' => $card->wearing, 'firstAid' => $card->firstAid,
+        ];
+    }
+}

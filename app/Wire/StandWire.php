@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wire;
+
+use App\Models\Stand;
+use App\Models\Step;
+use App\Text\Sentences;
+use App\Trail\Assembler;
+use App\Trail\Gates;
+use App\Trail\LookAlikes;
+use App\Trail\RecipeDesk;
+use App\Trail\Trail;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Methods\FactName;
+use Thicket\Mix\Recipe;
+
+/** A stand with its trail: where it is, what is next, and all that the stations show of it. */
+final readonly class StandWire
+{
+    private const STATIONS = ['scout' => ['named', 'counted'], 'methods' => ['chosen'], 'mix' => ['mixed'], 'when' => [], 'field-day' => ['issued', 'done'], 'look-back' => ['judged']];
+
+    public function __construct(
+        private Catalogue $catalogue,
+        private Sentences $sentences,
+        private Assembler $assembler,
+        private LookAlikes $lookAlikes,
+        private RecipeDesk $desk,
+        private RecipeWire $recipes,
+        private Gates $gates,
+    ) {
+    }
+
+    /** @return array<string, mixed> one line for lists */
+    public function line(Stand $stand, Trail $trail): array
+    {
+        $act = $trail->next ?? 'finished';
+        $values = $trail->record === null ? [] : ['day' => \DateTimeImmutable::createFromInterface($trail->record->judge_after)];
+
+        return [
+            'id' => $stand->id, 'name' => $this->nameOf($stand), 'species' => $stand->species,
+            'patchId' => $stand->patch_id, 'patch' => $stand->patch->name, 'groundId' => $stand->patch->ground_id, 'ground' => $stand->patch->ground->name,
+            'act' => ['code' => $act, 'text' => $this->sentences->in("act.{$act}", $act === 'judged' ? $values : [], \Thicket\Measure\System::Us)],
+            'station' => $trail->nextStation() ?? 'look-back',
+            'position' => $trail->next === null ? count(Trail::PREDICATES) : (int) array_search($trail->next, Trail::PREDICATES, true),
+            'closed' => $stand->closed_at !== null,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function stand(Stand $stand): array
+    {
+        $step = $stand->steps->last();
+        $fresh = $step === null || $step->active === null || $step->recipe === null || $this->desk->isFresh($stand, $step);
+        $trail = Trail::of($stand, $this->catalogue, $fresh);
+        $situation = $this->assembler->situation($stand);
+        $stage = $situation->stage();
+        $gates = $this->gates->of($stand, $step);
+
+        return $this->line($stand, $trail) + [
+            'revision' => $stand->revision,
+            'season' => ['shiftDays' => $situation->shift->springDays->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), 'trusted' => $situation->shift->isTrusted, 'day' => Wire::day($situation->day)],
+            'stations' => $this->stations($trail, array_column($gates, 'station')),
+            'gates' => $gates,
+            'setting' => $stand->patch->setting,
+            'markedUnknown' => $stand->marked_unknown,
+            'confirmed' => $stand->sighting?->confirmed_by !== null,
+            'seen' => (object) ($stand->sighting->seen ?? []),
+            'lookAlikes' => array_map($this->lookAlike(...), $this->lookAlikes->of($stand)),
+            'stage' => $stage === null ? null : ['code' => $stage[0], 'name' => $this->sentences->name("stage.{$stage[0]}"), 'certainty' => $stage[1]->value],
+            'tally' => $stand->tally === null ? null : ['visitedOn' => Wire::day($stand->tally->visited_on), 'rows' => $stand->tally->rows, 'stems' => $situation->stemCount()],
+            'facts' => $this->facts($stand),
+            'step' => $step === null ? null : $this->step($step, $fresh),
+            'sheetId' => $step?->issuedSheet()?->id,
+            'recordId' => $trail->record?->id,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function recipe(Stand $stand, Step $step, Recipe $recipe): array
+    {
+        $method = $this->catalogue->method($step->method);
+
+        return ['stepId' => $step->id, 'standId' => $stand->id, 'revision' => $step->revision, 'saved' => $step->recipe_basis !== null && $step->recipe_basis === $this->desk->basis($recipe),
+            'method' => ['id' => $method->id(), 'name' => $this->sentences->name("method.{$method->id()}")],
+            'card' => $step->cardVersion === null ? null : ['product' => $step->cardVersion->card->product, 'version' => $step->cardVersion->version, 'confirmed' => $step->cardVersion->confirmed_at !== null],
+            'sprayer' => $step->sprayer === null ? null : ['id' => $step->sprayer->id, 'name' => $step->sprayer->name, 'tank' => Wire::quantity($step->sprayer->tank())],
+            'dye' => is_string($step->recipe['dye'] ?? null) ? $step->recipe['dye'] : null,
+            'drawing' => $this->recipes->drawing($recipe, $this->assembler->situation($stand), $step->method),
+        ] + $this->recipes->recipe($recipe);
+    }
+
+    public function nameOf(Stand $stand): string
+    {
+        return $stand->species === null ? 'Unnamed plant' : $this->catalogue->species($stand->species)->commonName();
+    }
+
+    /**
+     * @param list<string> $gated
+     *
+     * @return list<array{id: string, name: string, state: string}>
+     */
+    private function stations(Trail $trail, array $gated): array
+    {
+        $out = [];
+        $nextStation = $trail->nextStation();
+        foreach (self::STATIONS as $id => $predicates) {
+            $done = $predicates !== [] && array_filter($predicates, static fn (string $p): bool => !$trail->met[$p]) === [];
+            $state = match (true) {
+                $id === $nextStation => 'next', $done => 'done', $id === 'when' => $trail->met['chosen'] ? 'done' : 'open', default => 'open',
+            };
+            $out[] = ['id' => $id, 'name' => $this->sentences->name("station.{$id}"), 'state' => $state, 'gated' => $trail->met['chosen'] && !$trail->met['issued'] && in_array($id, $gated, true)];
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param array{pair: \Thicket\Knowledge\Node, other: string, gated: bool, resolved: bool} $look
+     *
+     * @return array<string, mixed>
+     */
+    private function lookAlike(array $look): array
+    {
+        return [
+            'pair' => implode('--', $look['pair']->strings('pair')), 'other' => ['id' => $look['other'], 'name' => $this->catalogue->species($look['other'])->commonName(), 'scientific' => $this->catalogue->species($look['other'])->scientificName()],
+            'danger' => $look['pair']->string('danger'), 'gated' => $look['gated'], 'resolved' => $look['resolved'],
+            'tests' => array_map(fn ($test): array => ['id' => $test->string('id'), 'question' => $test->string('question'), 'handling' => $this->sentences->name('handling.' . $test->string('handling')), 'yes' => $test->node('points')->string('yes')], array_values($look['pair']->nodes('tests'))),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> the newest of each fact, stale ones marked */
+    private function facts(Stand $stand): array
+    {
+        $situation = $this->assembler->situation($stand);
+        $out = [];
+        foreach ($this->assembler->newest($stand->patch) as $fact => $observation) {
+            $name = FactName::from($fact);
+            $out[] = ['fact' => $fact, 'name' => $this->sentences->in("fact.{$fact}", ['keeper' => ''], \Thicket\Measure\System::Us), 'value' => $observation->body['value'] ?? null, 'at' => Wire::moment($observation->at), 'stale' => $situation->fact($name) === null];
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, mixed> */
+    private function step(Step $step, bool $fresh): array
+    {
+        return [
+            'id' => $step->id, 'revision' => $step->revision, 'rowId' => implode('/', array_filter([$step->method, $step->active, $step->label_card_version_id])),
+            'method' => ['id' => $step->method, 'name' => $this->sentences->name("method.{$step->method}")],
+            'active' => $step->active === null ? null : $this->catalogue->active($step->active)->name(), 'usesProduct' => $step->active !== null,
+            'product' => $step->cardVersion?->card->product, 'recipe' => $step->active === null ? 'none' : ($step->recipe_basis === null ? 'missing' : ($fresh ? 'saved' : 'check-again')),
+        ];
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wire;
+
+use Brick\Math\BigRational;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Shown;
+
+/** Small pieces of the wire form (model.md "Across the wire", rulings B4). */
+final class Wire
+{
+    /** @return array{value: string, unit: string, shown: array{us: string, metric: string}}|null */
+    public static function quantity(?Quantity $quantity): ?array
+    {
+        return $quantity === null ? null : $quantity->toWire() + ['shown' => Shown::both($quantity)];
+    }
+
+    public static function day(?\DateTimeInterface $day): ?string
+    {
+        return $day?->format('Y-m-d');
+    }
+
+    public static function moment(?\DateTimeInterface $moment): ?string
+    {
+        return $moment?->format(\DATE_RFC3339);
+    }
+
+    /**
+     * Values of a finding or a sum, each in its wire form.
+     *
+     * @param array<string, mixed> $values
+     *
+     * @return array<string, mixed>|\stdClass
+     */
+    public static function values(array $values): array|\stdClass
+    {
+        $out = array_map(self::value(...), $values);
+
+        return $out === [] ? new \stdClass() : $out;
+    }
+
+    private static function value(mixed $value): mixed
+    {
+        return match (true) {
+            $value instanceof Quantity => self::quantity($value),
+            $value instanceof BigRational => (string) $value->toScale(9, \Brick\Math\RoundingMode::HALF_UP)->stripTrailingZeros(),
+            $value instanceof \DateTimeInterface => self::day($value),
+            is_array($value) => array_map(self::value(...), $value),
+            default => $value,
+        };
+    }
+}

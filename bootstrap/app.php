@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\IdempotentWrites;
+use App\Http\Middleware\JobNow;
+use App\Http\Problem;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+
+/*
+ * Everything the application writes lives under THICKET_VAR: its .env, caches, logs, the compiled catalogue.
+ * The console twins work without any of it.
+ */
+$var = getenv('THICKET_VAR') ?: dirname(__DIR__) . '/var/console';
+foreach (["{$var}/cache", "{$var}/storage/framework/views", "{$var}/storage/logs", "{$var}/storage/app"] as $directory) {
+    is_dir($directory) || @mkdir($directory, 0o775, true);
+}
+foreach (['SERVICES' => 'services', 'PACKAGES' => 'packages', 'CONFIG' => 'config', 'ROUTES' => 'routes', 'EVENTS' => 'events'] as $name => $file) {
+    $_ENV["APP_{$name}_CACHE"] = $_SERVER["APP_{$name}_CACHE"] = "{$var}/cache/{$file}.php";
+}
+
+$app = Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(api: __DIR__ . '/../routes/api.php', apiPrefix: 'api/v1')
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->statefulApi();
+        $middleware->remove(HandleCors::class);
+        $middleware->api(append: [JobNow::class, IdempotentWrites::class]);
+        $middleware->redirectGuestsTo(fn (): ?string => null);
+    })
+    ->withCommands([__DIR__ . '/../app/Console/Commands'])
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->render(fn (Throwable $e, Request $request) => Problem::for($e));
+        $exceptions->dontReport([Thicket\Input\Refused::class]);
+    })
+    ->create();
+
+$app->useEnvironmentPath($var);
+$app->useStoragePath("{$var}/storage");
+
+return $app;

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // Where the compiled catalogue and other derived files are kept.
+    'var' => getenv('THICKET_VAR') ?: dirname(__DIR__) . '/var/console',
+
+    // Seconds that the job clock runs ahead of the real clock (rulings B6); set by bin/start from THICKET_NOW.
+    'clock_offset_seconds' => (int) env('THICKET_CLOCK_OFFSET_SECONDS', 0),
+
+    // For tests: the job clock stands still at this moment (RFC 3339), or runs when empty.
+    'clock_frozen_at' => env('THICKET_CLOCK_FROZEN_AT', ''),
+
+    // Minutes for which a password given for signing, issuing or confirming holds (rulings B15).
+    'password_grace_minutes' => 15,
+
+    // Sign-in tries a minute for one address and account.
+    'sign_in_tries_per_minute' => 6,
+
+    // Days that an idempotency key is kept (rulings B16).
+    'idempotency_days' => 90,
+];

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class () extends Migration {
+    public function up(): void
+    {
+        Schema::create('installation', function (Blueprint $table): void {
+            $table->string('key', 40)->primary();
+            $table->string('value', 200);
+        });
+        Schema::create('crews', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->string('name', 120);
+            $table->json('settings')->comment('schools, stance, tools, lever jaw, poison centre, jurisdiction');
+            $table->unsignedInteger('revision')->default(1);
+            $table->timestamps();
+        });
+        Schema::create('users', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->string('role', 10)->comment('lead, member, viewer');
+            $table->string('name', 120);
+            $table->string('email', 190)->unique();
+            $table->string('password');
+            $table->string('units', 6)->default('us');
+            $table->string('light', 10)->default('day');
+            $table->timestamps();
+        });
+        Schema::create('people', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->foreignUuid('user_id')->nullable()->unique()->constrained();
+            $table->string('name', 120);
+            $table->string('licence', 60)->nullable();
+            $table->date('licence_until')->nullable();
+            $table->json('clearances');
+            $table->timestamps();
+        });
+        Schema::create('sessions', function (Blueprint $table): void {
+            $table->string('id')->primary();
+            $table->uuid('user_id')->nullable()->index();
+            $table->string('ip_address', 45)->nullable();
+            $table->text('user_agent')->nullable();
+            $table->longText('payload');
+            $table->integer('last_activity')->index();
+        });
+        Schema::create('cache', function (Blueprint $table): void {
+            $table->string('key')->primary();
+            $table->mediumText('value');
+            $table->integer('expiration');
+        });
+        Schema::create('cache_locks', function (Blueprint $table): void {
+            $table->string('key')->primary();
+            $table->string('owner');
+            $table->integer('expiration');
+        });
+        Schema::create('idempotency_keys', function (Blueprint $table): void {
+            $table->uuid('user_id');
+            $table->string('key', 80);
+            $table->char('body_hash', 64);
+            $table->unsignedSmallInteger('status')->nullable();
+            $table->longText('response')->nullable();
+            $table->timestamp('created_at')->index();
+            $table->primary(['user_id', 'key']);
+        });
+    }
+
+    public function down(): void
+    {
+        foreach (['idempotency_keys', 'cache_locks', 'cache', 'sessions', 'people', 'users', 'crews', 'installation'] as $table) {
+            Schema::dropIfExists($table);
+        }
+    }
+};

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class () extends Migration {
+    public function up(): void
+    {
+        Schema::create('label_cards', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->string('product', 120);
+            $table->timestamps();
+        });
+        // never updated but for its confirmation: a change of the label is a new row (rulings B8)
+        Schema::create('label_card_versions', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('label_card_id')->constrained();
+            $table->unsignedInteger('version');
+            $table->json('body')->comment('the card as typed');
+            $table->foreignUuid('entered_by')->constrained('users');
+            $table->foreignUuid('confirmed_by')->nullable()->constrained('users');
+            $table->timestamp('confirmed_at')->nullable();
+            $table->timestamps();
+            $table->unique(['label_card_id', 'version']);
+        });
+        Schema::create('sprayers', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->string('name', 80);
+            $table->string('tank_value', 30);
+            $table->string('tank_unit', 30);
+            $table->date('calibrated_on')->nullable();
+            $table->timestamps();
+        });
+        Schema::create('steps', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('patch_id')->constrained();
+            $table->unsignedInteger('position')->default(1);
+            $table->string('method', 60);
+            $table->string('active', 60)->nullable();
+            $table->foreignUuid('label_card_version_id')->nullable()->constrained();
+            $table->json('schools')->comment('copied when chosen (rulings B12)');
+            $table->foreignUuid('sprayer_id')->nullable()->constrained();
+            $table->json('recipe')->nullable()->comment('the recipe as saved');
+            $table->char('recipe_basis', 64)->nullable()->comment('hash of what the recipe was made from; differs = check again');
+            $table->unsignedInteger('revision')->default(1);
+            $table->timestamps();
+        });
+        Schema::create('stand_step', function (Blueprint $table): void {
+            $table->foreignUuid('stand_id')->constrained();
+            $table->foreignUuid('step_id')->constrained();
+            $table->primary(['stand_id', 'step_id']);
+        });
+        Schema::create('sheets', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->unsignedInteger('number');
+            $table->json('snapshot')->comment('all that the sheet says; never read from elsewhere');
+            $table->foreignUuid('issued_by')->constrained('users');
+            $table->timestamp('issued_at');
+            $table->timestamp('withdrawn_at')->nullable();
+            $table->timestamps();
+            $table->unique(['crew_id', 'number']);
+        });
+        Schema::create('sheet_step', function (Blueprint $table): void {
+            $table->foreignUuid('sheet_id')->constrained();
+            $table->foreignUuid('step_id')->constrained();
+            $table->primary(['sheet_id', 'step_id']);
+        });
+        // a chain: each row carries the hash of the one before (rulings B17)
+        Schema::create('records', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->unsignedInteger('seq');
+            $table->foreignUuid('sheet_id')->constrained();
+            $table->foreignUuid('step_id')->constrained();
+            $table->foreignUuid('patch_id')->constrained();
+            $table->date('worked_on');
+            $table->date('judge_after');
+            $table->longText('body')->comment('canonical JSON, never changed');
+            $table->char('prev_hash', 64);
+            $table->char('hash', 64);
+            $table->foreignUuid('signed_by')->constrained('users');
+            $table->timestamp('signed_at');
+            $table->timestamps();
+            $table->unique(['crew_id', 'seq']);
+        });
+        Schema::create('look_backs', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('record_id')->constrained();
+            $table->date('looked_on');
+            $table->boolean('scored')->comment('false: before the judge-after date, a sign only');
+            $table->json('body');
+            $table->foreignUuid('made_by')->constrained('users');
+            $table->timestamps();
+        });
+    }
+
+    public function down(): void
+    {
+        foreach (['look_backs', 'records', 'sheet_step', 'sheets', 'stand_step', 'steps', 'sprayers', 'label_card_versions', 'label_cards'] as $table) {
+            Schema::dropIfExists($table);
+        }
+    }
+};

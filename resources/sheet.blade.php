@@ -1,0 +1,37 @@
+<!doctype html>
+<html lang="en"><head><meta charset="utf-8"><title>Job sheet {{ $sheet->number }}</title>
+<style>
+@font-face { font-family: Hyper; src: url("file://{{ $fonts }}/atkinson-hyperlegible-next-latin-wght-normal.woff2"); font-weight: 200 800; }
+@page { size: A4; margin: 14mm 14mm 16mm; @bottom-left { content: "Job sheet {{ $sheet->number }} · the label and local law decide"; font: 8pt Hyper; color: #44524a; } @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; } }
+body { font: 10pt/1.4 Hyper, sans-serif; color: #10201a; } h1 { font-size: 20pt; margin: 0; } h2 { font-size: 11pt; margin: 5mm 0 1mm; border-bottom: .4mm solid #10201a; padding-bottom: .6mm; }
+.top { display: flex; justify-content: space-between; } .figure { font-size: 22pt; font-weight: 700; } table { border-collapse: collapse; width: 100%; } td, th { text-align: left; border-bottom: .2mm solid #a9b5ad; padding: 1mm 2mm 1mm 0; vertical-align: top; }
+ul, ol { margin: 1mm 0; padding-left: 5mm; } .warn { border-left: 1.4mm solid #7c1d22; padding: 1mm 3mm; margin: 2mm 0; } .two { columns: 2; column-gap: 8mm; } .box { display: inline-block; width: 3mm; height: 3mm; border: .3mm solid #10201a; margin-right: 2mm; }
+</style></head><body>
+<div class="top"><div><h1>{{ $s['method']['name'] }}: {{ $s['target']['name'] }}</h1><div><i>{{ $s['target']['scientific'] }}</i> · {{ $s['place']['patch'] }}, {{ $s['place']['ground'] }}</div></div>
+<div style="text-align:right"><b>Sheet {{ $sheet->number }}</b><br>{{ $s['day'] }}<br>issued by {{ $s['issuedBy'] }}</div></div>
+@foreach ($s['lookAlikes'] as $look)
+<div class="warn"><b>Not to be taken for {{ $look['name'] }}.</b> {{ implode(' ', $look['tests']) }}</div>
+@endforeach
+@foreach ($s['passes'] as $pass)
+<div class="warn"><b>Passed by the lead:</b> {{ $pass['text'] }} Reason: {{ $pass['reason'] }}</div>
+@endforeach
+@if ($s['recipe'])
+<h2>Pour</h2>
+<div class="figure">{{ $s['recipe']['product']['shown'][$units] }} product, then {{ $s['recipe']['carrier']['name'] }} to {{ $s['recipe']['need']['shown'][$units] }}</div>
+<div>{{ $s['product']['name'] }} ({{ $s['product']['registration'] }}, card version {{ $s['product']['version'] }}), {{ $s['product']['activeName'] }} [group {{ $s['product']['group'] }}] at {{ $s['recipe']['strength']['percent']['shown'][$units] }}. {{ $s['recipe']['strength']['why'][$units] }}</div>
+<table><tr><th>Load</th><th>Holds</th><th>In this order</th></tr>
+@foreach ($s['recipe']['loads'] as $load)
+<tr><td>{{ $load['times'] }} × {{ $load['part'] ? 'part' : 'full' }}</td><td>{{ $load['finished']['shown'][$units] }}</td><td>@foreach ($load['steps'] as $step)<span class="box"></span>{{ $step['name'] }} {{ $step['amount']['shown'][$units] ?? '' }}&emsp;@endforeach</td></tr>
+@endforeach
+</table>
+<div>@foreach ($s['recipe']['measure'] as $m) @if ($m['system'] === $units) Measure one load with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full and ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % under). @endif @endforeach</div>
+@endif
+<h2>Do</h2><ol>@foreach ($s['method']['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol>
+<div>Goes wrong when: {{ implode(' ', $s['method']['mistakes']) }}</div>
+@if ($s['keepers'])<h2>Keep</h2><div>@foreach ($s['keepers'] as $keeper){{ $keeper['name'] }}{{ $keeper['distance'] ? ' at ' . $keeper['distance']['shown'][$units] : '' }}; @endforeach</div>@endif
+<h2>Wear</h2><ul class="two">@foreach ($s['wearing'] as $w)<li>{{ $w }}</li>@endforeach @if ($s['product'] && $s['product']['wearing'])<li>Card: {{ $s['product']['wearing'] }}</li>@endif</ul>
+<h2>Mind</h2><ul class="two">@foreach ($s['cautions'] as $c)<li>{{ $c }}</li>@endforeach</ul>
+<h2>Ready before the start</h2><div class="two">@foreach ($s['kit'] as $k)<div><span class="box"></span>{{ $k }}</div>@endforeach</div>
+<h2>Emergency</h2><table><tr><td>Poison centre</td><td><b>{{ $s['emergency']['poisonCentre'] ?? 'not set: ask before you start' }}</b></td></tr><tr><td>Where</td><td>{{ $s['emergency']['place'] }} ({{ $s['emergency']['position'] }})</td></tr>@if ($s['product'])<tr><td>Product</td><td>{{ $s['product']['name'] }}, {{ $s['product']['registration'] }}</td></tr><tr><td>First aid (label)</td><td>{{ $s['product']['firstAid'] ?: 'read it off the label before you start' }}</td></tr>@endif</table>
+<p>Not to be judged before {{ $s['judgeAfter'] }}.</p>
+</body></html>
