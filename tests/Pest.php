@@ -6,4 +6,4 @@ use Tests\AppTestCase;
 
 require_once __DIR__ . '/Core/helpers.php';
 
-class_exists(AppTestCase::class) && pest()->extend(AppTestCase::class)->in('App');
+pest()->extend(AppTestCase::class)->in('App');

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property array{schools?: array<string, string>, stance?: string, tools?: list<string>, leverJaw?: string, poisonCentre?: string} $settings
  * @property int $revision
+ * @property \Illuminate\Database\Eloquent\Collection<int, Person> $people
  */
 final class Crew extends Model
 {

@@ -20,6 +20,8 @@ use Thicket\Timing\SeasonShift;
  * @property string $elevation_m
  * @property string $time_zone
  * @property int $revision
+ * @property Crew $crew
+ * @property \Illuminate\Database\Eloquent\Collection<int, Patch> $patches
  */
 final class Ground extends Model
 {

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $id
  * @property string $crew_id
  * @property string $product
+ * @property \Illuminate\Database\Eloquent\Collection<int, LabelCardVersion> $versions
  */
 final class LabelCard extends Model
 {

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $setting a word of core/data/sites.yaml
  * @property int $revision
  * @property Ground $ground
+ * @property \Illuminate\Database\Eloquent\Collection<int, Keeper> $keepers
+ * @property \Illuminate\Database\Eloquent\Collection<int, Observation> $observations
  * @property PatchOutline|null $outline the newest
  */
 final class Patch extends Model

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $id
  * @property string $crew_id
  * @property int $seq
+ * @property string $sheet_id
  * @property \Illuminate\Support\Carbon $worked_on
  * @property \Illuminate\Support\Carbon $judge_after
  * @property string $body canonical JSON

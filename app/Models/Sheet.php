@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * @property array<string, mixed> $snapshot
  * @property \Illuminate\Support\Carbon $issued_at
  * @property \Illuminate\Support\Carbon|null $withdrawn_at
+ * @property \Illuminate\Database\Eloquent\Collection<int, Step> $steps
  */
 final class Sheet extends Model
 {

@@ -23,6 +23,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $revision
  * @property LabelCardVersion|null $cardVersion
  * @property Sprayer|null $sprayer
+ * @property \Illuminate\Database\Eloquent\Collection<int, Record> $records
+ * @property \Illuminate\Database\Eloquent\Collection<int, Sheet> $sheets
  */
 final class Step extends Model
 {

@@ -82,6 +82,7 @@ final class Sentences
         if ($text === false) {
             throw new \LogicException("lang/{$this->locale}: '{$code}' cannot be formatted: " . intl_get_error_message());
         }
+
         // a fact may name a keeper inside its own sentence
         return str_contains($text, '{') ? (string) preg_replace_callback('/\{(\w+)\}/', static fn (array $m): string => is_string($values[$m[1]] ?? null) ? $values[$m[1]] : $m[0], $text) : $text;
     }

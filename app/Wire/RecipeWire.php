@@ -65,7 +65,9 @@ final readonly class RecipeWire
         $ringFrom = Quantity::of(6, Unit::Inch);
 
         return [
-            'kind' => match ($method) { 'basal-bark' => 'band', 'cut-stump' => $diameter->isLessThan($ringFrom) ? 'disc' : 'ring', default => 'cuts' },
+            'kind' => match ($method) {
+                'basal-bark' => 'band', 'cut-stump' => $diameter->isLessThan($ringFrom) ? 'disc' : 'ring', default => 'cuts'
+            },
             'diameter' => Wire::quantity($diameter), 'diameterMm' => $mm($diameter),
             'band' => Wire::quantity($of('band')), 'bandMm' => $mm($of('band')),
             'ring' => Wire::quantity($of('ring')), 'ringMm' => $mm($of('ring')),

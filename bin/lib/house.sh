@@ -61,6 +61,8 @@ install_php_packages() {
   say "Installing PHP packages."
   (cd "$THICKET_ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --quiet --prefer-dist) \
     || die "composer could not install the PHP packages; run 'composer install' to see why."
+  # some packages unpack readable by their owner only; the web server's account must read them
+  chmod -R a+rX "$THICKET_ROOT/vendor"
   printf '%s' "$want" > "$THICKET_ROOT/vendor/.stamp"
 }
 
@@ -124,8 +126,12 @@ choose_var() {
   mkdir -p "$THICKET_VAR"/{run,log,cache,storage/framework/views,storage/logs,storage/app}
 }
 
-service_user() { # $1: the Debian service account; alone when not root
-  if [ "$(id -u)" = 0 ]; then printf '%s' "$1"; else id -un; fi
+# The Debian service account $1 when we are root, else ourselves. Where www-data cannot read this checkout (a home
+# directory closed to others) the web server runs as root, on loopback only.
+service_user() {
+  if [ "$(id -u)" != 0 ]; then id -un
+  elif [ "$1" = www-data ] && ! setpriv --reuid=www-data --regid=www-data --clear-groups test -r "$THICKET_ROOT/public/index.php" 2>/dev/null; then printf 'root'
+  else printf '%s' "$1"; fi
 }
 
 database_start() {
@@ -201,7 +207,10 @@ THICKET_CLOCK_FROZEN=${THICKET_FREEZE:-0}
 THICKET_DEMO=${THICKET_DEMO:-1}
 ENV
   chmod 640 "$THICKET_VAR/.env"
-  if [ "$(id -u)" = 0 ]; then chgrp www-data "$THICKET_VAR/.env"; chown -R www-data:www-data "$THICKET_VAR/storage" "$THICKET_VAR/cache"; fi
+  if [ "$(id -u)" = 0 ]; then
+    local web; web="$(service_user www-data)"
+    chgrp "$web" "$THICKET_VAR/.env"; chown -R "$web:$web" "$THICKET_VAR/storage" "$THICKET_VAR/cache"
+  fi
 }
 
 render() { # template, out: replaces @NAME@ by the variable of that name
@@ -216,13 +225,19 @@ web_start() { # $1: port wanted, $2: dist folder below web/
   export THICKET_FPM_SOCKET="$THICKET_VAR/run/fpm.sock"
   export THICKET_NGINX_USER_LINE="" THICKET_FPM_USER_LINES=""
   if [ "$(id -u)" = 0 ]; then
-    THICKET_NGINX_USER_LINE="user www-data;"
-    THICKET_FPM_USER_LINES=$'user = www-data\ngroup = www-data\nlisten.owner = www-data\nlisten.group = www-data'
+    local web; web="$(service_user www-data)"
+    [ "$web" = root ] && say "www-data cannot read this checkout; the web server runs as root on loopback."
+    THICKET_NGINX_USER_LINE="user $web;"
+    THICKET_FPM_USER_LINES="user = $web
+group = $web
+listen.owner = $web
+listen.group = $web"
   fi
+  chmod -R a+rX "$THICKET_DIST_PATH" 2>/dev/null || true
   render "$THICKET_ROOT/deploy/nginx.conf.template" "$THICKET_VAR/run/nginx.conf"
   render "$THICKET_ROOT/deploy/php-fpm.conf.template" "$THICKET_VAR/run/php-fpm.conf"
   mkdir -p "$THICKET_VAR/run/nginx"
-  php-fpm8.2 --nodaemonize --fpm-config "$THICKET_VAR/run/php-fpm.conf" >"$THICKET_VAR/log/fpm-start.log" 2>&1 9>&- &
+  php-fpm8.2 --allow-to-run-as-root --nodaemonize --fpm-config "$THICKET_VAR/run/php-fpm.conf" >"$THICKET_VAR/log/fpm-start.log" 2>&1 9>&- &
   note_pid "$THICKET_VAR/run/fpm.pid.noted" "$!"
   nginx -e "$THICKET_VAR/log/nginx-error.log" -c "$THICKET_VAR/run/nginx.conf" -g 'daemon off;' >"$THICKET_VAR/log/nginx-start.log" 2>&1 9>&- &
   note_pid "$THICKET_VAR/run/nginx.pid.noted" "$!"

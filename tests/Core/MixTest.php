@@ -6,7 +6,6 @@ use Brick\Math\BigRational;
 use Thicket\Input\Refused;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Board;
 use Thicket\Mix\Ceiling;
 use Thicket\Mix\FinishedMix;
 use Thicket\Mix\MeasuringTool;

@@ -66,3 +66,15 @@ it('lays out 52 columns, the last longer, with windows to the day', function () 
         ->and($strip->weeks[20]['flow'])->toBe('up')->and($strip->weeks[35]['flow'])->toBe('down')->and($strip->weeks[0]['flow'])->toBe('still')
         ->and(array_map(static fn ($w): string => $w->first->format('m-d') . '/' . $w->last->format('m-d'), $strip->lanes[0]['windows']))->toBe(['07-01/10-15']);
 });
+
+it('leaves no hole at the turn of the year, wherever the ground lies', function (string $latitude) {
+    foreach (['2026-12-20', '2026-12-31', '2027-01-01', '2027-01-10'] as $day) {
+        expect(codes(row(stand(['date' => $day, 'place' => ['latitude' => $latitude, 'elevationMetres' => '200']]), 'basal-bark/triclopyr-ester')))->toContain('season.workable');
+    }
+})->with(['further north' => ['44'], 'at the reference' => ['40'], 'further south' => ['36']]);
+
+it('turns the year round in the south', function () {
+    $place = ['latitude' => '-40', 'elevationMetres' => '200'];
+    expect(codes(row(stand(['species' => 'tree-of-heaven', 'date' => '2026-02-15', 'place' => $place]), 'basal-bark/triclopyr-ester')))->toContain('season.best')
+        ->and(row(stand(['species' => 'tree-of-heaven', 'date' => '2026-11-10', 'place' => $place]), 'basal-bark/triclopyr-ester')->opens?->format('Y-m-d'))->toBe('2027-01-01');
+});

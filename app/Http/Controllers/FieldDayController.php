@@ -19,7 +19,6 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
-use Thicket\Measure\Dimension;
 
 /** Gates, job sheet, signed record, look-back. */
 final class FieldDayController extends Controller

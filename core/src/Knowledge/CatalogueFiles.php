@@ -129,6 +129,6 @@ final readonly class CatalogueFiles
     /** @return list<string> */
     private function glob(string $folder): array
     {
-        return array_values(glob("{$this->dataDirectory}/{$folder}/*.yaml") ?: []);
+        return glob("{$this->dataDirectory}/{$folder}/*.yaml") ?: [];
     }
 }

@@ -77,7 +77,7 @@ final readonly class Reading
         }
         [, $sign, $whole] = $found;
         $amount = self::amount($whole, array_slice($found, 3, 5), $typed);
-        [$unit, $assumed] = self::unit($found[8] ?? '', $expected, $gallon, $bareUnit, $typed);
+        [$unit, $assumed] = self::unit($found[8], $expected, $gallon, $bareUnit, $typed);
         if ($expected !== null && $unit->dimension() !== $expected) {
             throw UnitMismatch::wanted($expected, $unit);
         }

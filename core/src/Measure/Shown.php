@@ -10,7 +10,7 @@ use Brick\Math\RoundingMode;
 
 /**
  * Writes a quantity for people in either unit system, in the unit a crew would use at that size, at most four
- * significant digits. Rounded for reading only; sums never start from these strings.
+ * significant digits, lengths three. Rounded for reading only; sums never start from these strings.
  */
 final readonly class Shown
 {
@@ -50,7 +50,7 @@ final readonly class Shown
         }
         $label = $unit->label();
 
-        return self::number($amount) . ($label === '' ? '' : ' ' . $label);
+        return self::number($amount, $unit->dimension() === Dimension::Length ? 3 : 4) . ($label === '' ? '' : ' ' . $label);
     }
 
     /** Inches as halves to sixteenths where they are just that, else as decimals. */
@@ -94,7 +94,7 @@ final readonly class Shown
             Dimension::MassPerVolume => $us ? Unit::PoundPerUsGallon : Unit::GramPerLitre,
             Dimension::EquivalentPerVolume => $us ? Unit::PoundEquivalentPerUsGallon : Unit::GramEquivalentPerLitre,
             Dimension::IngredientPerVolume => $us ? Unit::PoundIngredientPerUsGallon : Unit::GramIngredientPerLitre,
-            Dimension::ProductShare => $atLeast('1', Unit::PercentProduct) ? Unit::PercentProduct : ($us ? Unit::UsFluidOuncePerUsGallon : Unit::MillilitrePerLitre),
+            Dimension::ProductShare => $atLeast('0.1', Unit::PercentProduct) ? Unit::PercentProduct : ($us ? Unit::UsFluidOuncePerUsGallon : Unit::MillilitrePerLitre),
             Dimension::ActiveShare => Unit::PercentActive,
             Dimension::MassShare => Unit::PercentByWeight,
             Dimension::Count => Unit::One,

@@ -12,7 +12,7 @@ use Thicket\Timing\WindowGrade;
 
 /**
  * The windows of one row (method x species) around one year, read from windows.yaml, moved by the season shift.
- * Day-of-year ranges repeat every year; the years before and after are laid out too, so that 'opens' can look ahead.
+ * Day-of-year ranges repeat every year; the years around it are laid out too (southern ones lie six months on), so that 'opens' can look ahead.
  */
 final readonly class SeasonWindows
 {
@@ -36,7 +36,7 @@ final readonly class SeasonWindows
             }
             $windows = [];
             $year = Day::year($situation->day);
-            foreach ([$year - 1, $year, $year + 1] as $of) {
+            foreach ([$year - 2, $year - 1, $year, $year + 1] as $of) {
                 foreach ($row->nodes('windows') as $node) {
                     $window = self::window($situation, $candidate, $node, $of, $row->string('source'));
                     if ($window !== null) {
@@ -104,7 +104,8 @@ final readonly class SeasonWindows
     private static function window(Situation $situation, Candidate $candidate, Node $node, int $year, string $source): ?Window
     {
         $first = self::day($situation, $node, 'from', 'orFrom', $year);
-        $last = self::day($situation, $node, 'to', 'orTo', $year);
+        // a window over the turn of the year ends in the next one; told by the catalogue days, before any shift
+        $last = self::day($situation, $node, 'to', 'orTo', $year + (self::runsOverNewYear($node) ? 1 : 0));
         if ($first === null || $last === null) {
             return null;
         }
@@ -155,6 +156,11 @@ final readonly class SeasonWindows
         }
 
         return null;
+    }
+
+    private static function runsOverNewYear(Node $node): bool
+    {
+        return self::isMonthDay($node->string('from')) && self::isMonthDay($node->string('to')) && $node->string('to') < $node->string('from');
     }
 
     private static function isMonthDay(string $text): bool

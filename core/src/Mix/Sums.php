@@ -10,7 +10,6 @@ use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Schools;
 use Thicket\Methods\SituationReader;
 use Thicket\Mix\Exception\Unmixable;
 
@@ -177,7 +176,7 @@ final readonly class Sums
         $stems = array_values(array_filter(array_map($reader->stems(...), $in->objects('stems', 200, true))));
         $spacing = $this->positive($in, 'spacing', Dimension::Length);
         $per = $in->choice('per', ['diameter', 'girth']);
-        $perCut = $in->has('perCut') ? $this->positive($in, 'perCut', Dimension::Volume) : $this->absent($in, 'perCut') ?? $this->catalogue->coefficients()->node('cut')->quantity('use');
+        $perCut = $this->positiveOr($in, 'perCut', Dimension::Volume, $this->catalogue->coefficients()->node('cut')->quantity('use'));
         $most = $in->quantityOrNull('mostDiameter', Dimension::Length);
         $least = $in->quantityOrNull('leastDiameter', Dimension::Length);
         $label = $in->quantityOrNull('labelPerStem', Dimension::Volume);
@@ -201,8 +200,8 @@ final readonly class Sums
         $reader = new SituationReader($this->catalogue);
         $stems = array_values(array_filter(array_map($reader->stems(...), $in->objects('stems', 200, true))));
         $schools = $reader->schools($in);
-        $band = $in->has('band') ? $this->positive($in, 'band', Dimension::Length) : $this->absent($in, 'band') ?? $schools->values('basal-band')->quantity('band');
-        $film = $in->has('film') ? $this->positive($in, 'film', Dimension::VolumePerArea) : $this->absent($in, 'film') ?? $this->catalogue->coefficients()->node('film')->node('basal')->quantity('use');
+        $band = $this->positiveOr($in, 'band', Dimension::Length, $schools->values('basal-band')->quantity('band'));
+        $film = $this->positiveOr($in, 'film', Dimension::VolumePerArea, $this->catalogue->coefficients()->node('film')->node('basal')->quantity('use'));
         if ($band === null || $film === null || $in->faults->any()) {
             return ['values' => [], 'missing' => []];
         }
@@ -218,10 +217,10 @@ final readonly class Sums
         $stems = array_values(array_filter(array_map($reader->stems(...), $in->objects('stems', 200, true))));
         $ring = $this->catalogue->method('cut-stump')->data->node('ring');
         $from = $ring->quantity('from');
-        $width = $in->has('ringWidth') ? $this->positive($in, 'ringWidth', Dimension::Length) : $this->absent($in, 'ringWidth') ?? $ring->quantity('width');
+        $width = $this->positiveOr($in, 'ringWidth', Dimension::Length, $ring->quantity('width'));
         $carrier = $in->choiceOrNull('carrier', ['water', 'oil']) ?? 'water';
         $height = $in->quantityOrNull('stumpHeight', Dimension::Length) ?? Quantity::of(4, Unit::Inch);
-        $film = $in->has('film') ? $this->positive($in, 'film', Dimension::VolumePerArea) : $this->absent($in, 'film') ?? $this->catalogue->coefficients()->node('film')->node('stump')->quantity('use');
+        $film = $this->positiveOr($in, 'film', Dimension::VolumePerArea, $this->catalogue->coefficients()->node('film')->node('stump')->quantity('use'));
         if ($from === null || $width === null || $film === null || $in->faults->any()) {
             return ['values' => [], 'missing' => []];
         }
@@ -285,11 +284,16 @@ final readonly class Sums
         return $quantity !== null && !$quantity->amount->isGreaterThan(BigRational::zero()) ? $in->fault($name, 'This must be above zero.') : $quantity;
     }
 
-    private function absent(Fields $in, string $name): null
+    /** As typed, or our working value where the field is left out. */
+    private function positiveOr(Fields $in, string $name, Dimension $dimension, ?Quantity $working): ?Quantity
     {
-        $in->raw($name);
+        if (!$in->has($name)) {
+            $in->raw($name);
 
-        return null;
+            return $working;
+        }
+
+        return $this->positive($in, $name, $dimension);
     }
 
     private function looksDry(Fields $in): bool

@@ -74,10 +74,12 @@ final readonly class Outline
     /** @return array{float, float, float, float} west, south, east, north */
     public function box(): array
     {
-        $lon = array_column($this->rings[0], 0);
-        $lat = array_column($this->rings[0], 1);
+        [$west, $south] = [$east, $north] = $this->rings[0][0];
+        foreach ($this->rings[0] as [$lon, $lat]) {
+            [$west, $south, $east, $north] = [min($west, $lon), min($south, $lat), max($east, $lon), max($north, $lat)];
+        }
 
-        return [(float) min($lon), (float) min($lat), (float) max($lon), (float) max($lat)];
+        return [$west, $south, $east, $north];
     }
 
     /** @return array{type: string, coordinates: list<list<array{float, float}>>} */
@@ -155,13 +157,35 @@ final readonly class Outline
      */
     private static function segmentsCross(array $a, array $b, array $c, array $d): bool
     {
-        $side = static fn (array $p, array $q, array $r): int => (($q[0] - $p[0]) * ($r[1] - $p[1]) - ($q[1] - $p[1]) * ($r[0] - $p[0])) <=> 0.0;
-        $within = static fn (array $p, array $q, array $r): bool => min($p[0], $q[0]) <= $r[0] && $r[0] <= max($p[0], $q[0]) && min($p[1], $q[1]) <= $r[1] && $r[1] <= max($p[1], $q[1]);
-        [$s1, $s2, $s3, $s4] = [$side($a, $b, $c), $side($a, $b, $d), $side($c, $d, $a), $side($c, $d, $b)];
+        [$s1, $s2, $s3, $s4] = [self::side($a, $b, $c), self::side($a, $b, $d), self::side($c, $d, $a), self::side($c, $d, $b)];
 
         return ($s1 * $s2 < 0 && $s3 * $s4 < 0)
-            || ($s1 === 0 && $within($a, $b, $c)) || ($s2 === 0 && $within($a, $b, $d))
-            || ($s3 === 0 && $within($c, $d, $a)) || ($s4 === 0 && $within($c, $d, $b));
+            || ($s1 === 0 && self::within($a, $b, $c)) || ($s2 === 0 && self::within($a, $b, $d))
+            || ($s3 === 0 && self::within($c, $d, $a)) || ($s4 === 0 && self::within($c, $d, $b));
+    }
+
+    /**
+     * On which side of the line from p to q the point r lies: 1 left, -1 right, 0 on it.
+     *
+     * @param array{float, float} $p
+     * @param array{float, float} $q
+     * @param array{float, float} $r
+     */
+    private static function side(array $p, array $q, array $r): int
+    {
+        return (($q[0] - $p[0]) * ($r[1] - $p[1]) - ($q[1] - $p[1]) * ($r[0] - $p[0])) <=> 0.0;
+    }
+
+    /**
+     * Whether r lies in the box of p and q.
+     *
+     * @param array{float, float} $p
+     * @param array{float, float} $q
+     * @param array{float, float} $r
+     */
+    private static function within(array $p, array $q, array $r): bool
+    {
+        return min($p[0], $q[0]) <= $r[0] && $r[0] <= max($p[0], $q[0]) && min($p[1], $q[1]) <= $r[1] && $r[1] <= max($p[1], $q[1]);
     }
 
     /** @param list<array{float, float}> $ring */
@@ -211,8 +235,7 @@ final readonly class Outline
      */
     private static function onGreatCircle(array $a, array $b, float $part): array
     {
-        $vector = static fn (array $p): array => [cos(deg2rad($p[1])) * cos(deg2rad($p[0])), cos(deg2rad($p[1])) * sin(deg2rad($p[0])), sin(deg2rad($p[1]))];
-        [$u, $v] = [$vector($a), $vector($b)];
+        [$u, $v] = [self::vector($a), self::vector($b)];
         $angle = acos(max(-1.0, min(1.0, $u[0] * $v[0] + $u[1] * $v[1] + $u[2] * $v[2])));
         if ($angle < 1e-12) {
             return $a;
@@ -223,6 +246,18 @@ final readonly class Outline
         }
 
         return [rad2deg(atan2($w[1], $w[0])), rad2deg(atan2($w[2], hypot($w[0], $w[1])))];
+    }
+
+    /**
+     * @param array{float, float} $position
+     *
+     * @return array{float, float, float} on the unit sphere
+     */
+    private static function vector(array $position): array
+    {
+        [$lon, $lat] = [deg2rad($position[0]), deg2rad($position[1])];
+
+        return [cos($lat) * cos($lon), cos($lat) * sin($lon), sin($lat)];
     }
 
     private static function sinAuthalic(float $latitude): float

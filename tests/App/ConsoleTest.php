@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Text\Sentences;
+use App\Wire\BoardWire;
+use Opis\JsonSchema\Validator;
+use Symfony\Component\Process\Process;
+use Thicket\Input\Faults;
+use Thicket\Input\Fields;
+use Thicket\Methods\SituationReader;
+
+function twin(string $command, string $input): Process
+{
+    $process = new Process(['php', 'artisan', $command, '-'], dirname(__DIR__, 2), ['THICKET_VAR' => sys_get_temp_dir() . '/thicket-console', 'DB_PORT' => '1'], $input);
+    $process->run();
+
+    return $process;
+}
+
+it('answers every shipped example, without a database, as its schema says', function () {
+    foreach (glob(dirname(__DIR__, 2) . '/docs/examples/*.json') ?: [] as $file) {
+        $kind = str_starts_with(basename($file), 'mix-') ? 'mix' : 'advise';
+        $text = (string) file_get_contents($file);
+        $validator = new Validator();
+        $validator->resolver()?->registerPrefix('https://gallant-thicket.example/schemas/', dirname(__DIR__, 2) . '/docs/schemas');
+        expect($validator->validate(json_decode($text), "https://gallant-thicket.example/schemas/{$kind}.schema.json")->isValid())->toBeTrue(basename($file));
+        $process = twin("thicket:{$kind}", $text);
+        expect($process->getExitCode())->toBe(0, basename($file) . $process->getErrorOutput());
+        $answer = json_decode($process->getOutput(), true, 64, JSON_THROW_ON_ERROR);
+        expect($kind === 'mix' ? $answer['outcome'] : $answer['rows'][0]['findings'])->not->toBeEmpty();
+    }
+});
+
+it('exits 1 with pointers on refused input', function (string $command, string $input, string $pointer) {
+    $process = twin($command, $input);
+    expect($process->getExitCode())->toBe(1)->and(array_column(json_decode($process->getOutput(), true)['refused'], 'pointer'))->toContain($pointer);
+})->with([
+    'no JSON' => ['thicket:mix', 'three gallons', ''], 'a list' => ['thicket:mix', '[]', '/sum'], 'wrong unit' => ['thicket:mix', '{"sum":"loads","total":"3 in","tank":"1 gal"}', '/total'],
+    'no date' => ['thicket:advise', '{"place":{"latitude":"44","elevationMetres":"1"}}', '/date'], 'stray' => ['thicket:advise', '{"date":"2026-09-03","place":{"latitude":"44","elevationMetres":"1"},"glug":1}', '/glug'],
+]);
+
+it('has a sentence for every code that rules, gates, windows and data can give', function () {
+    $sentences = app(Sentences::class);
+    $root = dirname(__DIR__, 2);
+    $codes = [];
+    foreach (glob("{$root}/core/src/Methods/Rules/*.php") ?: [] as $file) {
+        preg_match_all("/'((?:change|form|size|bark|clump|height|roots|soil|suckering|resprout|season|sap|leaf|stage|grass|water|keep|response|card|tool|hazard|food|bees|unnamed|stance)\.[a-z-]+)'/", (string) file_get_contents($file), $found);
+        $codes = [...$codes, ...$found[1]];
+        preg_match_all("/unknown\('([a-z0-9-]+)'/", (string) file_get_contents($file), $facts);
+        $codes = [...$codes, ...array_map(static fn (string $f): string => "fact.{$f}", $facts[1])];
+    }
+    foreach (catalogue()->windowRows() as $row) {
+        foreach ($row->nodes('windows') as $window) {
+            $codes[] = 'why.' . $window->string('reason');
+        }
+    }
+    foreach (catalogue()->allMethods() as $method) {
+        $codes = [...$codes, "method.{$method->id()}", ...array_map(static fn (string $s): string => "step.{$s}", $method->data->strings('steps')), ...array_map(static fn (string $s): string => "mistake.{$s}", $method->data->strings('mistakes')), ...array_map(static fn (string $s): string => "tool.{$s}", $method->tools())];
+    }
+    foreach (catalogue()->allSpecies() as $species) {
+        $codes = [...$codes, ...array_map(static fn (string $h): string => "caution.plant-{$h}", $species->hazards())];
+    }
+    foreach (catalogue()->characters() as $character) {
+        $codes = [...$codes, 'character.' . $character->string('id'), ...array_map(static fn (string $s): string => "state.{$s}", $character->strings('states'))];
+    }
+    foreach (catalogue()->allSchools() as $school) {
+        $codes = [...$codes, "school.{$school->id()}", 'reason.' . $school->data->string('reason'), ...array_map(static fn (string $c): string => "choice.{$school->id()}.{$c}", $school->choices())];
+    }
+    expect(count($codes))->toBeGreaterThan(250);
+    foreach (array_unique($codes) as $code) {
+        expect($sentences->has($code))->toBeTrue($code);
+    }
+});
+
+it('renders every row of many boards in both unit systems without a gap', function () {
+    foreach (catalogue()->allSpecies() as $species) {
+        foreach (['2026-02-10', '2026-05-10', '2026-07-20', '2026-09-03', '2026-12-20'] as $date) {
+            $document = stand(['species' => $species->id(), 'date' => $date, 'facts' => [['fact' => 'setting', 'value' => 'woods']], 'cards' => [esterCard()], 'keepers' => [['kind' => 'tree', 'name' => 'oak', 'distance' => '5 m', 'species' => $species->id(), 'crownRadius' => '4 m', 'height' => '9 m'], ['kind' => 'stock', 'name' => 'horses'], ['kind' => 'stream', 'name' => 'beck', 'distance' => '9 m']]]);
+            $in = Fields::of($document, new Faults());
+            $wire = app(BoardWire::class)->board(board($document), (new SituationReader(catalogue()))->situation($in));
+            foreach ($wire['rows'] as $row) {
+                foreach ($row['findings'] as $finding) {
+                    foreach (['us', 'metric'] as $system) {
+                        expect($finding['text'][$system])->not->toMatch('/[{}]|^\s*$/');
+                    }
+                }
+            }
+        }
+    }
+});

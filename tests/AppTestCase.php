@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Models\User;
+use App\Support\JobClock;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Testing\DatabaseTransactions;
+use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Testing\TestResponse;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+use Symfony\Component\Yaml\Yaml;
+
+/** Real MariaDB with the demo loaded once by bin/test; each test in a transaction. Every answer is held against openapi.yaml. */
+abstract class AppTestCase extends TestCase
+{
+    use DatabaseTransactions;
+
+    private static ?Validator $validator = null;
+
+    /** @var array<string, mixed>|null */
+    private static ?array $contract = null;
+
+    public function createApplication(): Application
+    {
+        $app = require dirname(__DIR__) . '/bootstrap/app.php';
+        $app->make(\Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+
+        return $app;
+    }
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->app?->make(JobClock::class)->freezeAt('2026-09-03T09:00:00-05:00');
+        $this->withHeaders(['Referer' => config('app.url'), 'Accept' => 'application/json']);
+    }
+
+    public function as(string $name = 'ada'): static
+    {
+        return $this->actingAs(User::query()->where('email', "{$name}@alderbrook.example")->firstOrFail())->withSession(['password_given_at' => time()]);
+    }
+
+    /**
+     * Calls the API and checks the answer against the contract: path, method, status, content type, body.
+     *
+     * @param array<string, mixed>|string $body a string is sent as it is
+     * @param array<string, string> $headers
+     */
+    public function api(string $method, string $path, array|string $body = [], array $headers = []): TestResponse
+    {
+        $server = $this->transformHeadersToServerVars($headers + ['Content-Type' => 'application/json', 'Accept' => 'application/json', 'Referer' => config('app.url')]);
+        $content = $method === 'GET' ? null : (is_string($body) ? $body : json_encode($body === [] ? new \stdClass() : $body, JSON_THROW_ON_ERROR));
+        $response = $this->call($method, "/api/v1{$path}", [], [], [], $server, $content);
+        $this->assertContract($method, $path, $response);
+
+        return $response;
+    }
+
+    private function assertContract(string $method, string $path, TestResponse $response): void
+    {
+        self::$contract ??= Yaml::parseFile(dirname(__DIR__) . '/openapi.yaml');
+        $path = explode('?', $path)[0];
+        $template = $this->template($path);
+        if ($template === null && $response->getStatusCode() === 404) {
+            return;
+        }
+        self::assertNotNull($template, "openapi.yaml has no path for {$path}");
+        $responses = self::$contract['paths'][$template][strtolower($method)]['responses'] ?? null;
+        self::assertIsArray($responses, "openapi.yaml has no {$method} {$template}");
+        $status = (string) $response->getStatusCode();
+        $key = array_key_exists((int) $status, $responses) ? $status : ($status[0] === '4' ? '4XX' : null);
+        self::assertNotNull($key, "openapi.yaml does not promise {$status} for {$method} {$template}: " . mb_substr((string) $response->getContent(), 0, 600));
+        $type = explode(';', (string) $response->headers->get('Content-Type'))[0];
+        self::assertArrayHasKey($type, $responses[$key]['content'], "content type of {$method} {$template}");
+        if (!str_ends_with($type, 'json')) {
+            return;
+        }
+        if (self::$validator === null) {
+            self::$validator = new Validator();
+            self::$validator->resolver()?->registerRaw(json_decode((string) json_encode(Yaml::parseFile(dirname(__DIR__) . '/openapi.yaml', Yaml::PARSE_OBJECT_FOR_MAP))), 'https://thicket.test/openapi.json');
+        }
+        $escape = static fn (string $part): string => rawurlencode(strtr($part, ['~' => '~0', '/' => '~1']));
+        $pointer = implode('/', array_map($escape, ['paths', $template, strtolower($method), 'responses', $key, 'content', $type, 'schema']));
+        $result = self::$validator->validate(json_decode((string) $response->getContent()), (object) ['$ref' => "https://thicket.test/openapi.json#/{$pointer}"]);
+        $error = $result->error();
+        self::assertNull($error, $error === null ? '' : "{$method} {$template} {$status}: " . json_encode((new ErrorFormatter())->format($error, false)));
+    }
+
+    private function template(string $path): ?string
+    {
+        foreach (array_keys(self::$contract['paths'] ?? []) as $template) {
+            if (preg_match('#^' . preg_replace('#\{\w+\}#', '[^/]+', (string) $template) . '$#', $path) === 1) {
+                return (string) $template;
+            }
+        }
+
+        return null;
+    }
+
+    public function standId(string $species): string
+    {
+        return (string) \App\Models\Stand::query()->where('species', $species)->orderBy('id')->value('id');
+    }
+}

@@ -1,0 +1,56 @@
+/* Takes the pictures of docs/screenshots from the running demo: THICKET_URL=... node tests/e2e/pictures.mjs [name ...] */
+import { chromium } from '@playwright/test';
+
+const only = process.argv.slice(2);
+const url = process.env.THICKET_URL ?? 'http://127.0.0.1:8085';
+const out = process.env.PICTURES ?? 'docs/screenshots';
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+});
+
+const SHOTS = [
+  { name: 'today', path: '/today' },
+  { name: 'ground', path: '/ground' },
+  {
+    name: 'scout-key',
+    path: (s) => `/stands/${s['Unnamed plant']}/scout`,
+    before: async (p) => {
+      await p.getByText('white', { exact: true }).first().click();
+      await p.waitForTimeout(600);
+    },
+  },
+  { name: 'scout-tally', path: (s) => `/stands/${s['Tree-of-heaven']}/scout` },
+  { name: 'methods', path: (s) => `/stands/${s['Tree-of-heaven']}/methods` },
+  { name: 'mix', path: (s) => `/stands/${s['Norway maple']}/mix` },
+  { name: 'when', path: (s) => `/stands/${s['Norway maple']}/when` },
+  { name: 'gates', path: (s) => `/stands/${s['Norway maple']}/field-day` },
+  { name: 'field-day', path: (s) => `/stands/${s['Bush honeysuckle']}/field-day` },
+  { name: 'look-back', path: (s) => `/stands/${s['Bush honeysuckle']}/look-back` },
+  { name: 'shed', path: '/shed' },
+  { name: 'handbook-species', path: '/handbook/species/poison-hemlock' },
+  { name: 'phone-scout', path: (s) => `/stands/${s['Tree-of-heaven']}/scout`, phone: true },
+  { name: 'phone-mix', path: (s) => `/stands/${s['Norway maple']}/mix`, phone: true },
+  { name: 'phone-field-day', path: (s) => `/stands/${s['Bush honeysuckle']}/field-day`, phone: true },
+];
+
+for (const phone of [false, true]) {
+  const wanted = SHOTS.filter((s) => Boolean(s.phone) === phone && (only.length === 0 || only.includes(s.name)));
+  if (wanted.length === 0) continue;
+  const page = await browser.newPage({ viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 }, locale: 'en-GB' });
+  await page.goto(`${url}/sign-in`);
+  await page.getByLabel('E-mail').fill('ada@alderbrook.example');
+  await page.getByLabel('Password').fill('thicket-demo');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL('**/today');
+  const today = await page.evaluate(async () => (await fetch('/api/v1/today', { headers: { Accept: 'application/json' } })).json());
+  const stands = Object.fromEntries(today.lines.map((l) => [l.name, l.id]));
+  for (const shot of wanted) {
+    await page.goto(url + (typeof shot.path === 'string' ? shot.path : shot.path(stands)));
+    await page.waitForLoadState('networkidle');
+    await shot.before?.(page);
+    await page.screenshot({ path: `${out}/${shot.name}.png` });
+  }
+  await page.close();
+}
+await browser.close();

@@ -1,0 +1,64 @@
+import createClient, { type Middleware } from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+export type Problem = Schemas['Problem'];
+
+/** A refusal by the server, with the fields at fault. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem | null,
+  ) {
+    super(problem?.detail ?? problem?.errors?.[0]?.message ?? problem?.title ?? 'No answer from the server.');
+  }
+
+  /** Sentence for the field at this JSON pointer, or for anything below it. */
+  at(pointer: string): string | null {
+    return this.problem?.errors?.find((e) => e.pointer === pointer || e.pointer.startsWith(`${pointer}/`))?.message ?? null;
+  }
+}
+
+const readCookie = (name: string): string | null => {
+  const found = document.cookie.split('; ').find((c) => c.startsWith(`${name}=`));
+  return found ? decodeURIComponent(found.slice(name.length + 1)) : null;
+};
+
+/** Milliseconds that the job clock runs ahead of this device (B6); counted on by performance.now(). */
+let jobAtLoad: { job: number; at: number } | null = null;
+export const jobNow = (): Date => new Date(jobAtLoad ? jobAtLoad.job + (performance.now() - jobAtLoad.at) : Date.now());
+
+const guard: Middleware = {
+  async onRequest({ request }) {
+    request.headers.set('Accept', 'application/json');
+    request.headers.set('Accept-Language', 'en');
+    if (request.method !== 'GET') {
+      if (readCookie('XSRF-TOKEN') === null) await fetch('/sanctum/csrf-cookie', { credentials: 'same-origin' });
+      request.headers.set('X-XSRF-TOKEN', readCookie('XSRF-TOKEN') ?? '');
+      if (!request.headers.has('Idempotency-Key')) request.headers.set('Idempotency-Key', crypto.randomUUID());
+    }
+    return request;
+  },
+  async onResponse({ response }) {
+    const now = response.headers.get('X-Job-Now');
+    if (now) jobAtLoad = { job: Date.parse(now), at: performance.now() };
+    return response;
+  },
+};
+
+export const api = createClient<paths>({ baseUrl: '/api/v1', credentials: 'same-origin' });
+api.use(guard);
+
+/** Unwraps an answer or throws a Refusal; a lost line is a Refusal with status 0. */
+export async function unwrap<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  let answer;
+  try {
+    answer = await call;
+  } catch {
+    throw new Refusal(0, { type: 'about:blank', title: 'No signal: the server cannot be reached. What you typed is kept here.', status: 0 });
+  }
+  if (!answer.response.ok || answer.data === undefined) {
+    throw new Refusal(answer.response.status, (answer.error as Problem | undefined) ?? null);
+  }
+  return answer.data;
+}

@@ -1,0 +1,25 @@
+import { queryOptions } from '@tanstack/vue-query';
+import { api, unwrap } from './client';
+
+/* One factory an endpoint: it owns key and fetcher. */
+export const sessionQuery = () => queryOptions({ queryKey: ['session'], queryFn: () => unwrap(api.GET('/session')), staleTime: 60_000 });
+export const todayQuery = () => queryOptions({ queryKey: ['today'], queryFn: () => unwrap(api.GET('/today')) });
+export const groundsQuery = () => queryOptions({ queryKey: ['grounds'], queryFn: () => unwrap(api.GET('/grounds')) });
+export const patchQuery = (patch: string) => queryOptions({ queryKey: ['patch', patch], queryFn: () => unwrap(api.GET('/patches/{patch}', { params: { path: { patch } } })) });
+export const standQuery = (stand: string) => queryOptions({ queryKey: ['stand', stand], queryFn: () => unwrap(api.GET('/stands/{stand}', { params: { path: { stand } } })) });
+export const yearQuery = (stand: string) => queryOptions({ queryKey: ['stand', stand, 'year'], queryFn: () => unwrap(api.GET('/stands/{stand}/year', { params: { path: { stand } } })) });
+export const boardQuery = (stand: string, schools: Record<string, string>) =>
+  queryOptions({
+    queryKey: ['stand', stand, 'board', schools],
+    queryFn: () => unwrap(api.GET('/stands/{stand}/board', { params: { path: { stand }, query: { schools } } })),
+  });
+export const recipeQuery = (step: string, sprayerId: string | null, dye: string) =>
+  queryOptions({
+    queryKey: ['recipe', step, sprayerId, dye],
+    queryFn: () => unwrap(api.GET('/steps/{step}/recipe', { params: { path: { step }, query: { ...(sprayerId ? { sprayerId } : {}), ...(dye ? { dye } : {}) } } })),
+  });
+export const sheetQuery = (sheet: string) => queryOptions({ queryKey: ['sheet', sheet], queryFn: () => unwrap(api.GET('/sheets/{sheet}', { params: { path: { sheet } } })) });
+export const recordQuery = (record: string) => queryOptions({ queryKey: ['record', record], queryFn: () => unwrap(api.GET('/records/{record}', { params: { path: { record } } })) });
+export const shedQuery = () => queryOptions({ queryKey: ['shed'], queryFn: () => unwrap(api.GET('/shed')) });
+export const handbookQuery = () => queryOptions({ queryKey: ['handbook'], queryFn: () => unwrap(api.GET('/handbook')), staleTime: Infinity });
+export const speciesQuery = (id: string) => queryOptions({ queryKey: ['species', id], queryFn: () => unwrap(api.GET('/handbook/species/{id}', { params: { path: { id } } })), staleTime: Infinity });

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, watch, watchEffect } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useRoute, useRouter } from 'vue-router';
+import { standQuery } from '@/api/queries';
+import { useSession } from '@/composables/useSession';
+import { passwordAsked } from '@/session/password';
+import { useHand } from './hand';
+import HelpDialog from './HelpDialog.vue';
+import PasswordDialog from './PasswordDialog.vue';
+import SearchDialog from './SearchDialog.vue';
+import StemRail from './StemRail.vue';
+import TopStrip from './TopStrip.vue';
+import { useKeys } from './useKeys';
+
+const { t } = useI18n();
+const route = useRoute();
+const router = useRouter();
+const hand = useHand();
+const { session, user, units, change } = useSession();
+
+const signedIn = computed(() => user.value !== null);
+const { data: stand, error } = useQuery(computed(() => ({ ...standQuery(hand.standId ?? 'none'), enabled: signedIn.value && hand.standId !== null })));
+watch(error, (e) => e && hand.take(null));
+watchEffect(() => {
+  if (session.value && !signedIn.value && route.name !== 'sign-in') void router.replace({ name: 'sign-in', query: { to: route.fullPath } });
+  document.documentElement.dataset.light = user.value?.light ?? 'day';
+  document.title = route.name && route.name !== 'sign-in' ? `${t(`station.${String(route.name)}`)} · Gallant Thicket` : 'Gallant Thicket';
+});
+const { searching, helping } = useKeys({ enabled: signedIn, stand: () => hand.standId, switchUnits: () => void change({ units: units.value === 'us' ? 'metric' : 'us' }) });
+</script>
+
+<template>
+  <div v-if="session && signedIn" class="frame">
+    <a class="skip" href="#bench">{{ t('frame.skip') }}</a>
+    <StemRail :stand="stand ?? null" />
+    <TopStrip :stand="stand ?? null" @search="searching = true" @help="helping = true" />
+    <main id="bench" tabindex="-1"><RouterView :key="route.path" /></main>
+    <SearchDialog v-if="searching" @close="searching = false" />
+    <HelpDialog v-if="helping" @close="helping = false" />
+    <PasswordDialog v-if="passwordAsked" @done="(given) => passwordAsked?.(given)" />
+  </div>
+  <RouterView v-else-if="session" />
+  <p v-else class="wait" role="status">{{ t('frame.loading') }}</p>
+</template>
+
+<style scoped>
+.frame {
+  display: grid;
+  grid-template: auto 1fr / var(--rail) minmax(0, 1fr);
+  min-height: 100vh;
+}
+main {
+  padding: 20px 28px 56px;
+  max-width: 1320px;
+  outline: none;
+  min-width: 0;
+}
+.wait {
+  padding: 40px;
+}
+.skip {
+  position: absolute;
+  left: -999px;
+}
+.skip:focus {
+  left: 8px;
+  top: 8px;
+  z-index: 20;
+  background: var(--paper);
+  padding: 8px 12px;
+}
+@media (max-width: 860px) {
+  .frame {
+    grid-template: auto 1fr / minmax(0, 1fr);
+    padding-bottom: 68px;
+  }
+  main {
+    padding: 16px 14px 40px;
+  }
+}
+</style>

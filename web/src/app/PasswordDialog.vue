@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, Refusal, unwrap } from '@/api/client';
+
+const emit = defineEmits<{ done: [given: boolean] }>();
+const { t } = useI18n();
+const password = ref('');
+const fault = ref('');
+const give = async (): Promise<void> => {
+  try {
+    await unwrap(api.POST('/session/password', { body: { password: password.value } }));
+    emit('done', true);
+  } catch (e) {
+    fault.value = e instanceof Refusal ? e.message : '';
+    if (!(e instanceof Refusal)) throw e;
+  }
+};
+</script>
+
+<template>
+  <el-dialog :model-value="true" :title="t('password.title')" width="420" @close="emit('done', false)">
+    <form class="stack" @submit.prevent="give">
+      <p>{{ t('password.why') }}</p>
+      <label class="label" for="again">{{ t('password.label') }}</label>
+      <input id="again" v-model="password" class="field" type="password" autocomplete="current-password" autofocus :aria-invalid="fault !== ''" aria-describedby="again-fault" />
+      <p id="again-fault" class="fault" role="alert">{{ fault }}</p>
+      <button class="btn main" type="submit">{{ t('password.give') }}</button>
+    </form>
+  </el-dialog>
+</template>

@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useRoute } from 'vue-router';
+import type { Schemas } from '@/api/client';
+import { OF_STAND, STATIONS } from './router';
+
+const props = defineProps<{ /** The stand in hand; null greys its stations. */ stand: Schemas['Stand'] | null }>();
+const { t } = useI18n();
+const route = useRoute();
+
+const nodes = computed(() =>
+  STATIONS.map((id) => {
+    const own = props.stand?.stations.find((s) => s.id === id);
+    const ofStand = OF_STAND.includes(id);
+    return {
+      id,
+      to: ofStand ? (props.stand ? { name: id, params: { stand: props.stand.id } } : null) : { name: id },
+      state: own?.state ?? 'free',
+      gated: own?.gated ?? false,
+      gate:
+        props.stand?.gates
+          .filter((g) => g.station === id)
+          .map((g) => g.text.us)
+          .join(' ') ?? '',
+      here: route.name === id || (id === 'handbook' && route.name === 'species'),
+    };
+  }),
+);
+</script>
+
+<template>
+  <nav class="stem" :aria-label="t('frame.stations')">
+    <component
+      :is="node.to ? 'RouterLink' : 'span'"
+      v-for="node in nodes"
+      :key="node.id"
+      class="node"
+      :class="[node.state, { here: node.here, gated: node.gated, off: !node.to }]"
+      :to="node.to ?? undefined"
+      :aria-current="node.here ? 'page' : undefined"
+      :aria-disabled="node.to ? undefined : true"
+      :title="node.gated ? node.gate : node.to ? undefined : t('frame.takeStand')"
+    >
+      <svg viewBox="0 0 24 24" aria-hidden="true">
+        <circle cx="12" cy="12" :r="node.state === 'next' ? 9 : 6" />
+        <path v-if="node.gated" d="M4 12h16" />
+      </svg>
+      <span>{{ t(`station.${node.id}`) }}</span>
+      <span v-if="node.state === 'done' || node.state === 'next' || node.gated" class="visually-hidden">
+        {{ node.gated ? t('frame.gated', { gate: node.gate }) : t(`frame.state.${node.state}`) }}
+      </span>
+    </component>
+  </nav>
+</template>
+
+<style scoped>
+.stem {
+  grid-row: 1 / 3;
+  position: sticky;
+  top: 0;
+  height: 100vh;
+  padding: 14px 0;
+  border-right: 1px solid var(--rule);
+  display: flex;
+  flex-direction: column;
+  overflow-y: auto;
+  background: linear-gradient(var(--ink), var(--ink)) 37px 0 / 2px 100% no-repeat var(--lichen);
+}
+.node {
+  position: relative;
+  display: grid;
+  justify-items: center;
+  align-content: center;
+  min-height: 62px;
+  text-decoration: none;
+  color: var(--ink);
+  font-size: 0.75rem;
+  line-height: 1.15;
+  text-align: center;
+}
+.node > span:not(.visually-hidden) {
+  background: var(--lichen);
+  padding: 1px 3px;
+}
+svg {
+  width: 24px;
+  height: 24px;
+}
+circle {
+  fill: var(--lichen);
+  stroke: var(--ink);
+  stroke-width: 2.4;
+}
+path {
+  stroke: var(--haw);
+  stroke-width: 4;
+}
+.done circle {
+  fill: var(--ink);
+}
+.next circle {
+  fill: var(--sloe);
+  stroke: var(--sloe);
+}
+.here {
+  font-weight: 700;
+}
+.here > span:not(.visually-hidden) {
+  border-bottom: 3px solid var(--sloe);
+}
+.off {
+  color: var(--ink-soft);
+}
+.off circle {
+  stroke-dasharray: 3 3;
+}
+@media (max-width: 860px) {
+  .stem {
+    grid-row: auto;
+    position: fixed;
+    inset: auto 0 0 0;
+    top: auto;
+    height: 68px;
+    flex-direction: row;
+    overflow-x: auto;
+    overflow-y: hidden;
+    padding: 0 8px;
+    border-right: 0;
+    border-top: 1px solid var(--rule);
+    z-index: 5;
+    background: linear-gradient(var(--ink), var(--ink)) 0 21px / 100% 2px no-repeat var(--lichen);
+  }
+  .node {
+    min-width: 72px;
+    min-height: 64px;
+    align-content: start;
+    padding-top: 10px;
+    flex: none;
+  }
+}
+@media print {
+  .stem {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,30 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import { useHand } from './hand';
+
+export const STATIONS = ['today', 'ground', 'scout', 'methods', 'mix', 'when', 'field-day', 'look-back', 'shed', 'handbook'] as const;
+export type Station = (typeof STATIONS)[number];
+/** Stations that need a stand in hand. */
+export const OF_STAND: readonly Station[] = ['scout', 'methods', 'mix', 'when', 'field-day', 'look-back'];
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/today' },
+    { path: '/sign-in', name: 'sign-in', component: () => import('@/session/SignIn.vue') },
+    { path: '/today', name: 'today', component: () => import('@/today/TodayPage.vue') },
+    { path: '/ground', name: 'ground', component: () => import('@/ground/GroundPage.vue') },
+    { path: '/stands/:stand/scout', name: 'scout', component: () => import('@/scout/ScoutPage.vue'), props: true },
+    { path: '/stands/:stand/methods', name: 'methods', component: () => import('@/methods/MethodsPage.vue'), props: true },
+    { path: '/stands/:stand/mix', name: 'mix', component: () => import('@/mix/MixPage.vue'), props: true },
+    { path: '/stands/:stand/when', name: 'when', component: () => import('@/when/WhenPage.vue'), props: true },
+    { path: '/stands/:stand/field-day', name: 'field-day', component: () => import('@/field-day/FieldDayPage.vue'), props: true },
+    { path: '/stands/:stand/look-back', name: 'look-back', component: () => import('@/look-back/LookBackPage.vue'), props: true },
+    { path: '/shed', name: 'shed', component: () => import('@/shed/ShedPage.vue') },
+    { path: '/handbook', name: 'handbook', component: () => import('@/handbook/HandbookPage.vue') },
+    { path: '/handbook/species/:id', name: 'species', component: () => import('@/handbook/SpeciesPage.vue'), props: true },
+    { path: '/:any(.*)*', name: 'lost', component: () => import('@/app/LostPage.vue') },
+  ],
+});
+router.afterEach((to) => {
+  if (typeof to.params.stand === 'string') useHand().take(to.params.stand);
+});

@@ -1,0 +1,30 @@
+import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { computed } from 'vue';
+import { api, unwrap, type Schemas } from '@/api/client';
+import { sessionQuery } from '@/api/queries';
+
+export type Units = 'us' | 'metric';
+export type Shown = { us: string; metric: string };
+
+/** Who is signed in, their units and light; all screens read figures through `say`. */
+export function useSession() {
+  const client = useQueryClient();
+  const { data } = useQuery(sessionQuery());
+  const user = computed(() => data.value?.user ?? null);
+  const units = computed<Units>(() => user.value?.units ?? 'us');
+
+  /** The string of a quantity or sentence in the user's units; an em dash where there is none. */
+  const say = (shown: Shown | { shown: Shown } | null | undefined): string => {
+    if (!shown) return '—';
+    return 'shown' in shown ? shown.shown[units.value] : shown[units.value];
+  };
+
+  const set = (session: Schemas['Session']) => client.setQueryData(sessionQuery().queryKey, session);
+  const change = async (body: { units?: Units; light?: 'day' | 'sun' | 'dusk' }) => {
+    // shown at once: both strings are here already (B4), so the switch works without signal
+    const now = data.value;
+    if (now?.user) set({ ...now, user: { ...now.user, ...body } });
+    set(await unwrap(api.PATCH('/session', { body })));
+  };
+  return { session: data, user, units, say, set, change, mayWrite: computed(() => user.value?.mayWrite ?? false), isLead: computed(() => user.value?.isLead ?? false) };
+}

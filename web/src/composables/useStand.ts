@@ -1,0 +1,18 @@
+import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { computed } from 'vue';
+import type { Schemas } from '@/api/client';
+import { standQuery } from '@/api/queries';
+
+/** The stand of a station's page, and how to refresh all that hangs on it after a write. */
+export function useStand(id: () => string) {
+  const client = useQueryClient();
+  const query = useQuery(computed(() => standQuery(id())));
+  const stand = computed<Schemas['Stand'] | null>(() => query.data.value ?? null);
+  /** Takes the answer of a write as the new truth, and lets everything derived be asked again. */
+  const took = async (answer?: Schemas['Stand']): Promise<void> => {
+    if (answer) client.setQueryData(standQuery(id()).queryKey, answer);
+    await client.invalidateQueries();
+  };
+  const ifMatch = computed(() => `"${stand.value?.revision ?? 0}"`);
+  return { stand, took, ifMatch, error: query.error };
+}

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n';
+import type { Schemas } from '@/api/client';
+import { dayText } from '@/components/dates';
+import { useSession } from '@/composables/useSession';
+
+defineProps<{ sheet: Schemas['Sheet'] }>();
+const { t } = useI18n();
+const { say } = useSession();
+</script>
+
+<template>
+  <article class="stack sheetlike">
+    <header>
+      <p class="soft">{{ t('field.sheet', { n: sheet.number }) }} · {{ dayText(sheet.snapshot.day, true) }} · {{ t('field.by', { name: sheet.snapshot.issuedBy }) }}</p>
+      <h2>{{ sheet.snapshot.method.name }}: {{ sheet.snapshot.target.name }}</h2>
+      <p>
+        <span class="latin">{{ sheet.snapshot.target.scientific }}</span> · {{ sheet.snapshot.place.patch }}, {{ sheet.snapshot.place.ground }}
+      </p>
+    </header>
+    <p v-for="l in sheet.snapshot.lookAlikes" :key="l.name" class="warn">
+      <b>{{ t('field.notTaken', { name: l.name }) }}</b> {{ l.tests.join(' ') }}
+    </p>
+    <p v-for="p in sheet.snapshot.passes" :key="p.gate" class="note">
+      <b>{{ t('field.passed') }}</b> {{ p.text }} {{ p.reason }}
+    </p>
+    <div v-if="sheet.snapshot.recipe">
+      <p class="pour">{{ say(sheet.snapshot.recipe.product) }}</p>
+      <p>
+        {{ t('mix.then', { carrier: sheet.snapshot.recipe.carrier.name, mark: say(sheet.snapshot.recipe.need) }) }} · {{ sheet.snapshot.product?.name }} ({{ sheet.snapshot.product?.registration }})
+      </p>
+    </div>
+    <h3>{{ t('field.do') }}</h3>
+    <ol>
+      <li v-for="s in sheet.snapshot.method.steps" :key="s">{{ s }}</li>
+    </ol>
+    <h3>{{ t('field.wear') }}</h3>
+    <ul>
+      <li v-for="w in sheet.snapshot.wearing" :key="w">{{ w }}</li>
+      <li v-if="sheet.snapshot.product?.wearing">{{ t('field.card') }} {{ sheet.snapshot.product.wearing }}</li>
+    </ul>
+    <h3>{{ t('field.mind') }}</h3>
+    <ul>
+      <li v-for="c in sheet.snapshot.cautions" :key="c">{{ c }}</li>
+    </ul>
+    <h3>{{ t('field.kit') }}</h3>
+    <ul>
+      <li v-for="k in sheet.snapshot.kit" :key="k">{{ k }}</li>
+    </ul>
+    <div class="warn">
+      <h3>{{ t('field.emergency') }}</h3>
+      <p>
+        {{ t('field.poison') }} <b>{{ sheet.snapshot.emergency.poisonCentre ?? t('field.poisonUnset') }}</b>
+      </p>
+      <p>{{ sheet.snapshot.emergency.place }} ({{ sheet.snapshot.emergency.position }})</p>
+      <p v-if="sheet.snapshot.product?.firstAid">{{ sheet.snapshot.product.firstAid }}</p>
+    </div>
+  </article>
+</template>

@@ -1,0 +1,20 @@
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource-variable/atkinson-hyperlegible-mono';
+import './styles/tokens.css';
+import './styles/base.css';
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query';
+import { createPinia } from 'pinia';
+import { createApp } from 'vue';
+import { createI18n } from 'vue-i18n';
+import { Refusal } from './api/client';
+import App from './app/App.vue';
+import { router } from './app/router';
+import en from './messages/en.json';
+
+const client = new QueryClient({ defaultOptions: { queries: { retry: (n, e) => !(e instanceof Refusal && e.status > 0) && n < 2, refetchOnWindowFocus: false, staleTime: 5_000 } } });
+createApp(App)
+  .use(createPinia())
+  .use(router)
+  .use(VueQueryPlugin, { queryClient: client })
+  .use(createI18n({ legacy: false, locale: 'en', messages: { en } }))
+  .mount('#app');

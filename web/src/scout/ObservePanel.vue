@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, jobNow, unwrap, type Schemas } from '@/api/client';
+import { useAct } from '@/composables/useAct';
+import { useSession } from '@/composables/useSession';
+
+const props = defineProps<{ stand: Schemas['Stand'] }>();
+const emit = defineEmits<{ took: [] }>();
+const { t, te } = useI18n();
+const { mayWrite } = useSession();
+const { busy, refusal, run, at } = useAct();
+
+/** Facts one can note here: choices, yes/no, or an amount. */
+const CHOICES: Record<string, readonly string[]> = {
+  stage: ['rosette', 'bolting', 'seedling', 'vegetative', 'bud', 'flower', 'seed', 'full-leaf', 'after-fruit', 'colour-change', 'dormant', 'autumn-regrowth', 'heading'],
+  'bark-texture': ['smooth', 'rough'],
+  'bark-thickness': ['thin', 'thick', 'corky'],
+  'bark-wetness': ['dry', 'wet'],
+  'leaf-wetness': ['dry', 'wet'],
+  'soil-moisture': ['dry', 'moist', 'wet'],
+  'root-form': ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber'],
+};
+const YES_NO = ['grass-at-base', 'drought', 'leaf-damage', 'fresh-flush', 'silt-on-bark', 'fruiting', 'bees-flying', 'food-taken'];
+const AMOUNTS = ['height', 'snow-at-base', 'water-distance', 'soil-temperature-30cm', 'wind-speed'];
+const ALL = [...Object.keys(CHOICES), ...AMOUNTS, ...YES_NO, 'last-mown'];
+
+const fact = ref('stage');
+const value = ref('');
+const kind = computed(() => (CHOICES[fact.value] ? 'choice' : YES_NO.includes(fact.value) ? 'yesNo' : fact.value === 'last-mown' ? 'day' : 'amount'));
+const worded = (v: unknown): string => {
+  if (v === true) return t('scout.yes');
+  if (v === false) return t('scout.no');
+  return typeof v === 'string' ? (te(`value.${v}`) ? t(`value.${v}`) : v) : ((v as { typed?: string })?.typed ?? '');
+};
+const save = async (): Promise<void> => {
+  const given = kind.value === 'yesNo' ? value.value === 'yes' : value.value;
+  const done = await run(() =>
+    unwrap(api.POST('/patches/{patch}/observations', { params: { path: { patch: props.stand.patchId } }, body: { facts: [{ fact: fact.value, value: given as never, at: jobNow().toISOString() }] } })),
+  );
+  if (done) {
+    value.value = '';
+    emit('took');
+  }
+};
+</script>
+
+<template>
+  <section class="stack" aria-labelledby="observe-h">
+    <h2 id="observe-h">{{ t('scout.observed') }}</h2>
+    <p v-if="stand.stage" class="small">
+      {{ t('scout.stage') }} <b>{{ stand.stage.name }}</b> ({{ t(`certainty.${stand.stage.certainty}`) }})
+    </p>
+    <ul class="ruled plain">
+      <li v-for="f in stand.facts" :key="f.fact">
+        <b>{{ worded(f.value) }}</b> <span class="soft">{{ f.name }} · {{ new Date(f.at).toLocaleDateString('en-GB') }}</span> <span v-if="f.stale" class="fault">{{ t('scout.stale') }}</span>
+      </li>
+      <li v-if="stand.facts.length === 0" class="soft">{{ t('scout.nothingSeen') }}</li>
+    </ul>
+    <form v-if="mayWrite" class="row" novalidate @submit.prevent="save">
+      <label class="label"
+        >{{ t('scout.fact') }}
+        <select v-model="fact" class="field" @change="value = ''">
+          <option v-for="f in ALL" :key="f" :value="f">{{ t(`fact.${f}`) }}</option>
+        </select>
+      </label>
+      <label class="label"
+        >{{ t('scout.is') }}
+        <select v-if="kind === 'choice'" v-model="value" class="field">
+          <option value="" disabled>…</option>
+          <option v-for="v in CHOICES[fact]" :key="v" :value="v">{{ worded(v) }}</option>
+        </select>
+        <select v-else-if="kind === 'yesNo'" v-model="value" class="field">
+          <option value="" disabled>…</option>
+          <option value="yes">{{ t('scout.yes') }}</option>
+          <option value="no">{{ t('scout.no') }}</option>
+        </select>
+        <input
+          v-else
+          v-model="value"
+          class="field"
+          style="width: 9em"
+          :type="kind === 'day' ? 'date' : 'text'"
+          :placeholder="kind === 'amount' ? t(`example.${fact}`) : ''"
+          :aria-invalid="at('/facts/0') !== null"
+        />
+      </label>
+      <button class="btn" style="align-self: end" type="submit" :disabled="busy || value === ''">{{ t('scout.note') }}</button>
+    </form>
+    <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+  </section>
+</template>
+
+<style scoped>
+.plain {
+  list-style: none;
+  padding: 0;
+}
+</style>

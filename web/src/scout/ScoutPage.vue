@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n';
+import { useStand } from '@/composables/useStand';
+import KeyPanel from './KeyPanel.vue';
+import LookAlikes from './LookAlikes.vue';
+import ObservePanel from './ObservePanel.vue';
+import TallyPanel from './TallyPanel.vue';
+
+const props = defineProps<{ stand: string }>();
+const { t } = useI18n();
+const { stand, took, error } = useStand(() => props.stand);
+</script>
+
+<template>
+  <div class="stack">
+    <h1>
+      {{ t('station.scout') }}<template v-if="stand">: {{ stand.name }}</template>
+    </h1>
+    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <template v-if="stand">
+      <LookAlikes v-if="stand.lookAlikes.some((l) => l.gated)" :stand="stand" @took="took" />
+      <KeyPanel :stand="stand" @took="took" />
+      <div class="bench">
+        <TallyPanel :stand="stand" @took="took" />
+        <ObservePanel class="why" :stand="stand" @took="took()" />
+      </div>
+    </template>
+  </div>
+</template>

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { todayQuery } from '@/api/queries';
+import { dayText } from '@/components/dates';
+
+const { t } = useI18n();
+const { data, isPending, error } = useQuery(todayQuery());
+const due = computed(() => data.value?.lookBacks.filter((l) => l.due) ?? []);
+const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
+</script>
+
+<template>
+  <div class="stack">
+    <h1>{{ data ? dayText(data.day, true) : t('station.today') }}</h1>
+    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <p v-else-if="isPending" role="status">{{ t('frame.loading') }}</p>
+    <div v-else-if="data && data.lines.length === 0" class="stack">
+      <p>{{ t('today.empty') }}</p>
+      <RouterLink class="btn main" :to="{ name: 'ground' }">{{ t('today.toGround') }}</RouterLink>
+    </div>
+    <div v-else-if="data" class="bench">
+      <section class="stack" aria-labelledby="next-h">
+        <h2 id="next-h">{{ t('today.next') }}</h2>
+        <ul class="ruled lines">
+          <li v-for="line in data.lines" :key="line.id">
+            <RouterLink :to="{ name: line.station, params: { stand: line.id } }" class="line">
+              <span
+                ><b>{{ line.name }}</b
+                ><br /><span class="soft small">{{ line.patch }}, {{ line.ground }}</span></span
+              >
+              <span class="act"
+                >{{ line.act.text }}<span v-if="line.lookAlikesOpen" class="fault"> · {{ t('today.lookAlike') }}</span></span
+              >
+            </RouterLink>
+          </li>
+        </ul>
+      </section>
+      <section class="stack why" aria-labelledby="due-h">
+        <h2 id="due-h">{{ t('today.lookBacks') }}</h2>
+        <p v-if="due.length + later.length === 0" class="soft">{{ t('today.noLookBacks') }}</p>
+        <ul class="ruled lines">
+          <li v-for="l in [...due, ...later]" :key="l.recordId">
+            <RouterLink :to="{ name: 'look-back', params: { stand: l.standId } }" class="line">
+              <span
+                ><b>{{ l.name }}</b
+                ><br /><span class="soft small">{{ l.patch }}</span></span
+              >
+              <span class="act">{{ l.due ? t('today.due', { day: dayText(l.judgeAfter, true) }) : t('today.notBefore', { day: dayText(l.judgeAfter, true) }) }}</span>
+            </RouterLink>
+          </li>
+        </ul>
+        <p class="small soft">{{ t('today.noWeather') }}</p>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.lines {
+  list-style: none;
+  padding: 0;
+}
+.lines > li {
+  padding: 0;
+}
+.line {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  padding: 9px 4px;
+  color: inherit;
+  text-decoration: none;
+  min-height: 56px;
+  align-items: center;
+}
+.line:hover {
+  background: var(--lichen-deep);
+}
+.act {
+  text-align: right;
+  color: var(--sloe);
+  font-weight: 600;
+}
+</style>

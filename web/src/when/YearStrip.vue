@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import type { Schemas } from '@/api/client';
+import { dayText, partOfYear } from '@/components/dates';
+
+/** 52 weeks: stage, stream of sugar, sap flow, and the windows of each method to the day, with today's line. */
+const props = defineProps<{ year: Schemas['Year'] }>();
+const { t } = useI18n();
+const LEFT = 132;
+const WIDTH = 1040;
+const x = (day: string): number => LEFT + partOfYear(day) * (WIDTH - LEFT);
+const MONTHS = Array.from({ length: 12 }, (_, i) => i + 1);
+const monthStart = (m: number): number => x(`${props.year.year}-${String(m).padStart(2, '0')}-01`);
+const monthName = (m: number): string => new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' }).format(new Date(Date.UTC(2024, m - 1, 1)));
+const runs = computed(() => {
+  const join = (key: (w: Schemas['Year']['weeks'][number]) => string) =>
+    props.year.weeks.reduce<{ key: string; first: string; last: string; name: string }[]>((all, w) => {
+      const k = key(w);
+      const last = all.at(-1);
+      if (last && last.key === k) last.last = w.last;
+      else all.push({ key: k, first: w.first, last: w.last, name: k === '' ? '' : (w.stage?.name ?? '') });
+      return all;
+    }, []);
+  return { stage: join((w) => w.stage?.code ?? ''), flow: join((w) => w.flow), sap: join((w) => (w.sap ? 'sap' : '')) };
+});
+const laneTop = (i: number): number => 122 + i * 30;
+const height = computed(() => laneTop(props.year.lanes.length) + 16);
+const end = (day: string): number => x(day) + (WIDTH - LEFT) / 366;
+</script>
+
+<template>
+  <div class="table-wrap" tabindex="0" role="group" :aria-label="t('when.strip')">
+    <svg :viewBox="`0 0 ${WIDTH} ${height}`" role="img" :aria-label="t('when.stripLabel', { year: year.year, today: dayText(year.today) })">
+      <defs>
+        <pattern id="care" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width="8" height="8" class="care-bg" />
+          <path d="M0 0V8" class="care-line" />
+        </pattern>
+      </defs>
+      <g v-for="m in MONTHS" :key="m">
+        <path class="month" :d="`M${monthStart(m)} 20V${height - 12}`" />
+        <text class="small" :x="monthStart(m) + 4" y="14">{{ monthName(m) }}</text>
+      </g>
+      <text x="0" y="42">{{ t('when.stage') }}</text>
+      <g v-for="r in runs.stage" :key="`s${r.first}`">
+        <rect :x="x(r.first)" y="26" :width="Math.max(0, end(r.last) - x(r.first) - 1)" height="24" class="stage" />
+        <text v-if="end(r.last) - x(r.first) > 62" class="small" :x="x(r.first) + 4" y="43">{{ r.name }}</text>
+        <title>{{ r.name }}</title>
+      </g>
+      <text x="0" y="74">{{ t('when.stream') }}</text>
+      <g v-for="r in runs.flow" :key="`f${r.first}`">
+        <rect :x="x(r.first)" y="58" :width="Math.max(0, end(r.last) - x(r.first) - 1)" height="24" :class="`flow ${r.key}`" />
+        <text v-if="end(r.last) - x(r.first) > 62" class="small" :x="x(r.first) + 4" y="75">{{ r.key === 'up' ? '↑' : r.key === 'down' ? '↓' : '' }} {{ t(`when.flow.${r.key}`) }}</text>
+      </g>
+      <text x="0" y="105">{{ t('when.sap') }}</text>
+      <rect v-for="r in runs.sap.filter((s) => s.key)" :key="`p${r.first}`" :x="x(r.first)" y="92" :width="end(r.last) - x(r.first)" height="14" class="sap" />
+      <g v-for="(lane, i) in year.lanes" :key="lane.method.id">
+        <text x="0" :y="laneTop(i) + 17" :class="{ chosen: lane.chosen }">{{ lane.method.name }}</text>
+        <path class="base" :d="`M${LEFT} ${laneTop(i) + 12}H${WIDTH}`" />
+        <g v-for="w in lane.windows" :key="w.first">
+          <rect :x="x(w.first)" :y="laneTop(i) + 2" :width="Math.max(3, end(w.last) - x(w.first))" height="20" :class="`win ${w.grade}`" />
+          <title>{{ w.text }}: {{ w.why }}</title>
+        </g>
+      </g>
+      <path class="today" :d="`M${x(year.today)} 18V${height - 10}`" />
+      <text class="small today-t" :x="x(year.today) + 4" :y="height - 2">{{ dayText(year.today) }}</text>
+    </svg>
+  </div>
+  <p class="legend small">
+    <span class="key best"></span>{{ t('when.grades.best') }} <span class="key workable"></span>{{ t('when.grades.workable') }} <span class="key with-care"></span>{{ t('when.grades.with-care') }}
+  </p>
+</template>
+
+<style scoped>
+svg {
+  min-width: 760px;
+  width: 100%;
+}
+text {
+  font: 600 15px var(--font);
+  fill: var(--ink);
+}
+text.small {
+  font-size: 12.5px;
+  font-weight: 500;
+}
+text.chosen {
+  fill: var(--sloe);
+  font-weight: 750;
+}
+.month {
+  stroke: var(--rule);
+}
+.stage {
+  fill: var(--lichen-deep);
+  stroke: var(--rule);
+}
+.flow.up {
+  fill: var(--gorse-fill);
+}
+.flow.down {
+  fill: var(--moss-fill);
+}
+.flow.still {
+  fill: var(--rime-fill);
+}
+.sap {
+  fill: var(--bark);
+}
+.base {
+  stroke: var(--rule);
+}
+.win {
+  stroke: var(--ink);
+  stroke-width: 1.4;
+}
+.win.best {
+  fill: var(--moss);
+}
+.win.workable {
+  fill: var(--moss-fill);
+}
+.win.with-care {
+  fill: url(#care);
+}
+.care-bg {
+  fill: var(--gorse-fill);
+}
+.care-line {
+  stroke: var(--gorse);
+  stroke-width: 3;
+}
+.today {
+  stroke: var(--sloe);
+  stroke-width: 3;
+}
+.today-t {
+  fill: var(--sloe);
+  font-weight: 700;
+}
+.legend {
+  display: flex;
+  gap: 6px 10px;
+  flex-wrap: wrap;
+  align-items: center;
+}
+.key {
+  width: 26px;
+  height: 14px;
+  border: 1px solid var(--ink);
+}
+.key.best {
+  background: var(--moss);
+}
+.key.workable {
+  background: var(--moss-fill);
+}
+.key.with-care {
+  background: repeating-linear-gradient(45deg, var(--gorse) 0 2px, var(--gorse-fill) 2px 6px);
+}
+</style>
