@@ -3,7 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'tests/e2e',
   outputDir: 'tests/e2e/.results',
-  timeout: 90_000,
+  timeout: 180_000,
   expect: { timeout: 15_000 },
   workers: 1,
   retries: 0,
@@ -11,6 +11,7 @@ export default defineConfig({
   use: {
     baseURL: process.env.THICKET_URL ?? 'http://127.0.0.1:8085',
     viewport: { width: 1280, height: 800 },
+    actionTimeout: 15_000,
     locale: 'en-GB',
     timezoneId: 'Etc/GMT+5',
     launchOptions: {

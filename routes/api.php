@@ -18,6 +18,9 @@ Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 Route::post('setup', [SessionController::class, 'setup'])->middleware('throttle:sign-in');
 
+// opened as a page of its own, so by the plain session: a browser may send no referer there
+Route::get('sheets/{sheet}/pdf', [FieldDayController::class, 'pdf'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
+
 Route::middleware('auth:sanctum')->group(static function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::post('session/password', [SessionController::class, 'password'])->middleware('throttle:sign-in');
@@ -36,7 +39,6 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('stands/{stand}/gates', [FieldDayController::class, 'gates']);
     Route::get('steps/{step}/recipe', [BoardController::class, 'recipe']);
     Route::get('sheets/{sheet}', [FieldDayController::class, 'sheet']);
-    Route::get('sheets/{sheet}/pdf', [FieldDayController::class, 'pdf']);
     Route::get('records/{record}', [FieldDayController::class, 'record']);
     Route::get('shed', [ShedController::class, 'show']);
 

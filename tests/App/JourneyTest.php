@@ -167,10 +167,21 @@ it('confirms a card of an entered label, once, by a lead', function () {
     $this->api('POST', "/shed/card-versions/{$version['id']}/confirm")->assertStatus(409);
 });
 
-it('answers the lists in a fixed number of queries', function (string $path, int $most) {
+it('answers the lists in a fixed number of queries, however many stands', function (string $path) {
     $this->as();
-    $this->api('GET', $path);
-    DB::enableQueryLog();
-    $this->api('GET', $path)->assertOk();
-    expect(count(DB::getQueryLog()))->toBeLessThanOrEqual($most);
-})->with(['today' => ['/today', 20], 'grounds' => ['/grounds', 20]]);
+    $count = function () use ($path): int {
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        $this->api('GET', $path)->assertOk();
+
+        return count(DB::getQueryLog());
+    };
+    $count();
+    $before = $count();
+    $model = Stand::query()->findOrFail($this->standId('tree-of-heaven'));
+    for ($i = 0; $i < 8; ++$i) {
+        $copy = Stand::create(['patch_id' => $model->patch_id, 'species' => 'red-maple']);
+        Tally::create(['stand_id' => $copy->id, 'visited_on' => '2026-09-01', 'rows' => [['diameter' => '2 in', 'count' => 4]], 'made_by' => App\Models\User::query()->value('id')]);
+    }
+    expect($count())->toBe($before)->and($before)->toBeLessThan(30);
+})->with(['today' => ['/today'], 'grounds' => ['/grounds']]);

@@ -29,7 +29,7 @@ const signOut = async (): Promise<void> => {
 </script>
 
 <template>
-  <header class="strip">
+  <div class="strip" role="region" :aria-label="t('frame.inHand')">
     <div class="hand">
       <template v-if="stand">
         <b>{{ stand.name }}</b>
@@ -53,7 +53,7 @@ const signOut = async (): Promise<void> => {
       <button class="btn small quiet help" type="button" :aria-label="t('frame.help')" :title="t('frame.keyHelp')" @click="emit('help')">?</button>
       <button class="btn small quiet" type="button" :title="user?.email" @click="signOut">{{ t('frame.signOut') }}</button>
     </div>
-  </header>
+  </div>
 </template>
 
 <style scoped>

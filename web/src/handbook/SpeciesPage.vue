@@ -19,8 +19,7 @@ const event = (name: string): string => (te(`handbook.event.${name}`) ? t(`handb
     <template v-if="s">
       <h1>{{ s.name }}</h1>
       <p>
-        <span class="latin">{{ s.scientific }}</span
-        >, {{ s.family }} · {{ s.habit }}
+        <span class="latin">{{ s.scientific }}</span>, {{ s.family }} · {{ s.habit }}
       </p>
       <p v-for="h in s.hazards" :key="h" class="warn">{{ h }}</p>
       <div class="bench">

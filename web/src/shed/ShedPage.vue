@@ -43,8 +43,9 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
               <b>{{ t('shed.confirmed', { name: v.confirmedBy ?? '', day: v.confirmedOn ? dayText(v.confirmedOn, true) : '' }) }}</b>
             </p>
             <div v-else class="row">
-              <span class="fault">{{ t('shed.unconfirmed', { name: v.enteredBy }) }}</span
-              ><button v-if="isLead" class="btn small" type="button" :disabled="busy" @click="confirm(v.id)">{{ t('shed.confirm') }}</button>
+              <span class="fault">{{ t('shed.unconfirmed', { name: v.enteredBy }) }}</span><button v-if="isLead" class="btn small" type="button" :disabled="busy" @click="confirm(v.id)">
+                {{ t('shed.confirm') }}
+              </button>
             </div>
             <div v-if="i === 0" class="table-wrap">
               <table>

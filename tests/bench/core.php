@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Core timings. Baseline: 20,000 exact rational products and sums in pure PHP, the arithmetic the core is made of.
+ * Each line: median of the runs, and its ratio to the baseline.
+ */
+
+use Brick\Math\BigRational;
+use Thicket\Input\Faults;
+use Thicket\Input\Fields;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Knowledge\CatalogueFiles;
+use Thicket\Methods\Board;
+use Thicket\Methods\Schools;
+use Thicket\Methods\SituationReader;
+use Thicket\Plants\Key;
+use Thicket\Timing\YearStrip;
+
+require dirname(__DIR__, 2) . '/vendor/autoload.php';
+
+$root = dirname(__DIR__, 2);
+$catalogue = new Catalogue((new CatalogueFiles("{$root}/core/data", "{$root}/docs/schemas"))->read(false), 'bench');
+$in = Fields::of(json_decode((string) file_get_contents("{$root}/docs/examples/hedge-ailanthus.json"), true), new Faults());
+$reader = new SituationReader($catalogue);
+$situation = $reader->situation($in);
+$schools = Schools::of($catalogue);
+$shed = $reader->shed($in);
+
+/** Median milliseconds of one call. */
+function median(int $runs, Closure $work): float
+{
+    $work();
+    $times = [];
+    for ($i = 0; $i < $runs; ++$i) {
+        $start = hrtime(true);
+        $work();
+        $times[] = (hrtime(true) - $start) / 1e6;
+    }
+    sort($times);
+
+    return $times[intdiv($runs, 2)];
+}
+
+$baseline = median(5, static function (): void {
+    $sum = BigRational::zero();
+    for ($i = 1; $i <= 20_000; ++$i) {
+        $sum = BigRational::of(1)->dividedBy($i % 97 + 1)->multipliedBy(3)->plus('1/7');
+    }
+});
+$board = median(15, static fn () => Board::for($situation, $catalogue, $schools, $shed));
+$lines = [
+    'board, one stand, one day' => $board,
+    'year strip, all methods, 52 weeks' => median(15, static fn () => YearStrip::of($situation, 2026, Board::candidates($situation, $catalogue, $schools, $shed))),
+    'key, whole catalogue, three answers' => median(15, static fn () => (new Key($catalogue))->rank(['habit' => 'tree', 'leaf-type' => 'pinnate', 'armature' => 'none'])),
+];
+printf("baseline: 20,000 rational operations  %8.2f ms\n", $baseline);
+foreach ($lines as $name => $time) {
+    printf("%-38s%8.2f ms   ratio %.3f\n", $name, $time, $time / $baseline);
+}
+printf("the year costs %.1f boards (at most 15 are allowed)\nmemory at its peak %.1f MB\n", $lines['year strip, all methods, 52 weeks'] / $board, memory_get_peak_usage(true) / 1_048_576);
+exit($lines['year strip, all methods, 52 weeks'] > 15 * $board ? 1 : 0);

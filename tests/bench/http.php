@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+/* p50 and p95 of the main reads over HTTP, as a ratio to the bare health route of the same run. */
+
+$url = $argv[1] ?? 'http://127.0.0.1:8085';
+$jar = (string) tempnam(sys_get_temp_dir(), 'jar');
+$curl = curl_init();
+
+/** @return array{int, float, string} status, milliseconds, body */
+function fetch(CurlHandle $curl, string $jar, string $url, ?string $body = null, string $token = ''): array
+{
+    curl_setopt_array($curl, [
+        CURLOPT_URL => $url, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar, CURLOPT_CUSTOMREQUEST => $body === null ? 'GET' : 'POST', CURLOPT_POSTFIELDS => $body ?? '',
+        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'Referer: ' . preg_replace('#(//[^/]+).*#', '$1', $url), "X-XSRF-TOKEN: {$token}"],
+    ]);
+    $start = hrtime(true);
+    $answer = (string) curl_exec($curl);
+
+    return [(int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE), (hrtime(true) - $start) / 1e6, $answer];
+}
+
+fetch($curl, $jar, "{$url}/sanctum/csrf-cookie");
+curl_setopt($curl, CURLOPT_COOKIELIST, 'FLUSH');
+preg_match('/XSRF-TOKEN\s+(\S+)/', (string) file_get_contents($jar), $found);
+[$status] = fetch($curl, $jar, "{$url}/api/v1/session", json_encode(['email' => 'ada@alderbrook.example', 'password' => 'thicket-demo']), rawurldecode($found[1] ?? ''));
+if ($status !== 200) {
+    fwrite(STDERR, "could not sign in ({$status})\n");
+    exit(1);
+}
+$today = json_decode(fetch($curl, $jar, "{$url}/api/v1/today")[2], true);
+$stand = array_values(array_filter($today['lines'], static fn (array $l): bool => $l['species'] === 'tree-of-heaven'))[0]['id'];
+$reads = ['/health', '/today', '/grounds', "/stands/{$stand}", "/stands/{$stand}/board", "/stands/{$stand}/year", '/handbook'];
+$base = 1.0;
+foreach ($reads as $path) {
+    $times = [];
+    for ($i = 0; $i < 40; ++$i) {
+        [$status, $time] = fetch($curl, $jar, "{$url}/api/v1{$path}");
+        if ($status !== 200) {
+            fwrite(STDERR, "{$path} answered {$status}\n");
+            exit(1);
+        }
+        $times[] = $time;
+    }
+    sort($times);
+    $base = $path === '/health' ? $times[20] : $base;
+    printf("%-28s p50 %7.1f ms  p95 %7.1f ms  ratio %.2f\n", str_replace($stand, '{stand}', $path), $times[20], $times[37], $times[20] / $base);
+}
+unlink($jar);

@@ -1,0 +1,31 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+export async function signIn(page: Page, name = 'ada'): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail').fill(`${name}@alderbrook.example`);
+  await page.getByLabel('Password').fill('thicket-demo');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Thu 3 Sep 2026' })).toBeVisible();
+}
+
+/** No violation on the screen as it stands; there are no exclusions (B36). */
+export async function isAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
+}
+
+/** Goes to a station of the stem by its name. */
+export async function station(page: Page, name: string): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .click();
+}
+
+export async function givePassword(page: Page): Promise<void> {
+  const dialog = page.getByRole('dialog', { name: 'Your password again' });
+  await dialog.getByLabel('Password').fill('thicket-demo');
+  await dialog.getByRole('button', { name: 'Go on' }).click();
+  await expect(dialog).toBeHidden();
+}

@@ -1,0 +1,218 @@
+import { expect, test } from '@playwright/test';
+import { givePassword, isAccessible, signIn, station } from './helpers';
+
+const OUTLINE = JSON.stringify({
+  type: 'Polygon',
+  coordinates: [
+    [
+      [-71.38, 44.05],
+      [-71.3795, 44.05],
+      [-71.3795, 44.0503],
+      [-71.38, 44.0503],
+      [-71.38, 44.05],
+    ],
+  ],
+});
+
+test('carries a new patch from its outline to a signed record, and sees why it cannot be judged yet', async ({ page }) => {
+  await signIn(page);
+  await isAccessible(page);
+
+  await test.step('Ground: a patch with an outline, a keeper, a stand', async () => {
+    await station(page, 'Ground');
+    await page.getByRole('button', { name: 'Hollin Hedge and oak wood' }).click();
+    await page.getByRole('button', { name: 'New patch' }).click();
+    await page.getByLabel('Name of the patch').fill('South lane');
+    await page.getByLabel('Outline (GeoJSON polygon, pasted)').fill('{"type":"Point","coordinates":[1,2]}');
+    await page.getByRole('button', { name: 'Save the patch' }).click();
+    await expect(page.getByText('Give a GeoJSON Polygon (or a Feature of one).')).toBeVisible();
+    await page.getByLabel('Outline (GeoJSON polygon, pasted)').fill(OUTLINE);
+    await page.waitForTimeout(500);
+    await page.reload();
+    await page.getByRole('button', { name: 'Hollin Hedge and oak wood' }).click();
+    await page.getByRole('button', { name: 'New patch' }).click();
+    await expect(page.getByText('Picked up what you had typed')).toBeVisible();
+    await expect(page.getByLabel('Name of the patch')).toHaveValue('South lane');
+    await page.getByRole('button', { name: 'Save the patch' }).click();
+    await expect(page.getByRole('heading', { name: 'South lane' })).toBeVisible();
+    // 0.0005 by 0.0003 degrees at 44.05 N on the ellipsoid: 1335.67 m2 = 0.3301 ac
+    await expect(page.getByText('0.3301 ac').first()).toBeVisible();
+    await isAccessible(page);
+    await page.getByRole('button', { name: 'Scout a new stand here' }).click();
+  });
+
+  await test.step('Scout: answer, confirm, count, note', async () => {
+    await page.getByRole('group', { name: 'What kind of plant is it?' }).getByText('tree', { exact: true }).click();
+    await page.getByRole('group', { name: 'What is one leaf like?' }).getByText('feather of leaflets').click();
+    await page.getByRole('group', { name: 'Does it prick?' }).getByText('none', { exact: true }).click();
+    await expect(page.getByRole('region', { name: 'Could be' }).getByRole('listitem').first()).toContainText('Tree-of-heaven');
+    await isAccessible(page);
+    await page.getByRole('button', { name: 'It is Tree-of-heaven' }).click();
+    await expect(page.getByRole('heading', { name: 'Scout: Tree-of-heaven' })).toBeVisible();
+    await page.getByLabel('From or exactly 1').fill('1 in');
+    await page.getByLabel('To below 1').fill('2 in');
+    await page.getByLabel('Stems 1', { exact: true }).fill('30');
+    await page.getByLabel('Stems 1', { exact: true }).press('Enter');
+    await page.getByLabel('From or exactly 2').fill('3 gal');
+    await page.getByLabel('Stems 2', { exact: true }).fill('12');
+    await page.getByRole('button', { name: 'Save the count' }).click();
+    await expect(page.getByText("Row 2: Give a length; 'gal_us' measures volume.")).toBeVisible();
+    await page.getByLabel('From or exactly 2').fill('3 in');
+    await page.getByRole('button', { name: 'Save the count' }).click();
+    await expect(page.getByText('last counted Thu 3 Sep 2026: 42')).toBeVisible();
+    for (const [fact, value] of [
+      ['bark texture', 'smooth'],
+      ['bark wet or dry', 'dry'],
+      ['grass at the base', 'No'],
+    ] as const) {
+      await page.getByLabel(/^Note/).selectOption({ label: fact });
+      await page.getByLabel(/^is/).selectOption({ label: value });
+      await page.getByRole('button', { name: 'Note it' }).click();
+      await expect(page.getByRole('listitem').filter({ hasText: value }).first()).toBeVisible();
+    }
+    await isAccessible(page);
+  });
+
+  await test.step('Methods: reasons, another school, choose', async () => {
+    await station(page, 'Methods');
+    const basal = page.getByRole('button', { name: /^Basal bark/ });
+    await expect(basal).toContainText('Fits');
+    await expect(page.getByRole('button', { name: /^Cut stump/ }).first()).toContainText('Does not suit');
+    await page
+      .getByRole('button', { name: /^Cut stump/ })
+      .first()
+      .click();
+    await expect(page.getByText('Treat it standing from 1 July to first colour; cut 30 days after.')).toBeVisible();
+    await page.keyboard.press('1');
+    await expect(page.getByRole('button', { name: /^Cut stump/ })).toHaveCount(0);
+    await page.keyboard.press('1');
+    await page.getByText('Look at it by another school').click();
+    await page.getByLabel('Height of the basal band').selectOption({ label: '12 in (30 cm)' });
+    await isAccessible(page);
+    await basal.click();
+    await page.getByRole('button', { name: 'Choose Basal bark' }).click();
+  });
+
+  await test.step('Mix: amounts in both systems, saved', async () => {
+    await expect(page.getByRole('heading', { name: 'Mix: Tree-of-heaven' })).toBeVisible();
+    // (30 x 1.5 + 12 x 3) in x pi x 12 in = 3053.6 sq in = 1.9701 m2; x 0.30 x 1.1 = 0.6501 L; 25 % = 5.496 fl oz
+    await expect(page.getByText('5.496 fl oz').first()).toBeVisible();
+    await page.keyboard.press('u');
+    await expect(page.getByText('162.5 mL').first()).toBeVisible();
+    await page.keyboard.press('u');
+    await expect(page.getByRole('img', { name: /Wet 12 in all round/ })).toBeVisible();
+    await isAccessible(page);
+    await page.getByRole('button', { name: 'Save this recipe' }).click();
+    await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
+  });
+
+  await test.step('When: in season', async () => {
+    await station(page, 'When');
+    await expect(page.getByText('Basal bark is in season')).toBeVisible();
+    await expect(page.getByRole('img', { name: /today is Thu 3 Sep/ })).toBeVisible();
+    await isAccessible(page);
+  });
+
+  await test.step('Field day: sheet, PDF, record', async () => {
+    await station(page, 'Field day');
+    await expect(page.getByText('All gates are open')).toBeVisible();
+    await page.getByRole('button', { name: 'Issue the job sheet' }).click();
+    await givePassword(page);
+    await expect(page.getByText('This sheet advises. The label and local law decide.')).toBeVisible();
+    const pdf = await page.request.get((await page.getByRole('link', { name: 'Print the sheet (PDF)' }).getAttribute('href')) ?? '');
+    expect(pdf.headers()['content-type']).toBe('application/pdf');
+    expect((await pdf.body()).subarray(0, 4).toString()).toBe('%PDF');
+    await isAccessible(page);
+    await page.getByLabel('Start').fill('09:30');
+    await page.getByLabel('Stop').fill('09:00');
+    await page.getByLabel('Stems treated').fill('42');
+    await page.getByLabel('Mix used').fill('0.2 gal');
+    await page.getByLabel('Sky and ground').fill('bright, dry');
+    await page.getByLabel('Wind').fill('3 mph');
+    await page.getByLabel('Temperature').fill('66 F');
+    await page.getByRole('button', { name: 'Sign the record' }).click();
+    await expect(page.getByText('Work stops after it starts.')).toBeVisible();
+    await page.getByLabel('Stop').fill('11:45');
+    await page.getByRole('button', { name: 'Sign the record' }).click();
+    await expect(page.getByText('The record is signed.')).toBeVisible();
+  });
+
+  await test.step('Look back: not before a year', async () => {
+    await station(page, 'Look back');
+    await expect(page.getByRole('heading', { name: 'Not to be judged before Fri 3 Sep 2027' })).toBeVisible();
+    await expect(page.getByText('planned 21.98 fl oz, used 25.6 fl oz')).toBeVisible();
+    await isAccessible(page);
+  });
+});
+
+test('stops at a look-alike and opens when the test is made', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('link', { name: /Norway maple/ }).click();
+  await station(page, 'Field day');
+  await expect(page.getByRole('main').getByText('Look-alike not ruled out: Red maple.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Issue the job sheet' })).toBeDisabled();
+  await page.getByRole('link', { name: 'Do the look-alike test at Scout.' }).click();
+  await page.getByRole('button', { name: /white milk come out\? Yes/ }).click();
+  await expect(page.getByText('Red maple is ruled out.')).toBeVisible();
+  await station(page, 'Field day');
+  await expect(page.getByRole('main').getByText('Look-alike not ruled out')).toHaveCount(0);
+});
+
+test('warns of a burning plant before it has a name, and never asks to cut it', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('link', { name: /Unnamed plant/ }).click();
+  await page.getByRole('group', { name: 'What colour are the flowers?' }).getByText('yellow').click();
+  await page.getByRole('group', { name: 'What is one leaf like?' }).getByText('feather of leaflets').click();
+  await expect(page.getByText('Do not cut, crush or smell it')).toBeVisible();
+  await expect(page.getByText(/Sap burns skin in light/).first()).toBeVisible();
+  await expect(page.getByRole('group', { name: 'What sap comes from a broken stalk?' }).getByRole('radio')).toHaveCount(0);
+});
+
+test('shows a viewer everything and no button that writes', async ({ page }) => {
+  await signIn(page, 'cleo');
+  await page
+    .getByRole('link', { name: /Tree-of-heaven/ })
+    .first()
+    .click();
+  await station(page, 'Methods');
+  await expect(page.getByRole('button', { name: /^Basal bark/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Choose/ })).toHaveCount(0);
+  await station(page, 'Shed');
+  await expect(page.getByRole('button', { name: 'Enter a label card' })).toHaveCount(0);
+  await isAccessible(page);
+});
+
+test('finds by any name and walks the stations by keys', async ({ page }) => {
+  await signIn(page);
+  await page.keyboard.press('/');
+  await page.getByLabel('Station, stand or plant').fill('couch');
+  await expect(page.getByRole('button', { name: /Quackgrass/ })).toBeVisible();
+  await page.getByLabel('Station, stand or plant').press('Enter');
+  await expect(page.getByRole('heading', { name: 'Quackgrass' })).toBeVisible();
+  await isAccessible(page);
+  await page.keyboard.press('[');
+  await expect(page.getByRole('heading', { name: 'The Shed' })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await isAccessible(page);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+});
+
+test('reads on a phone, in dusk and in bright sun', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page);
+  await page.getByRole('link', { name: /Quackgrass/ }).click();
+  for (const light of ['dusk', 'sun', 'day']) {
+    await page.getByLabel('Light').selectOption(light);
+    await expect(page.locator(`html[data-light="${light}"]`)).toBeAttached();
+    await isAccessible(page);
+  }
+  for (const name of ['Scout', 'Methods', 'Mix', 'When', 'Field day', 'Shed', 'Handbook']) {
+    await station(page, name);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), `${name} is not wider than the phone`).toBeLessThanOrEqual(390);
+    await isAccessible(page);
+  }
+});
