@@ -24,7 +24,7 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; } .warn { border-left: 1.4mm solid #7
 <tr><td>{{ $load['times'] }} × {{ $load['part'] ? 'part' : 'full' }}</td><td>{{ $load['finished']['shown'][$units] }}</td><td>@foreach ($load['steps'] as $step)<span class="box"></span>{{ $step['name'] }} {{ $step['amount']['shown'][$units] ?? '' }}&emsp;@endforeach</td></tr>
 @endforeach
 </table>
-<div>@foreach ($s['recipe']['measure'] as $m) @if ($m['system'] === $units) Measure one load with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full and ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % under). @endif @endforeach</div>
+<div>@foreach ($s['recipe']['measure'] as $m) @if ($m['system'] === $units) Measure one load with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full and ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }} the recipe, never over the label). @endif @endforeach</div>
 @endif
 <h2>Do</h2><ol>@foreach ($s['method']['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol>
 <div>Goes wrong when: {{ implode(' ', $s['method']['mistakes']) }}</div>

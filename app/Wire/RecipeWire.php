@@ -125,8 +125,8 @@ final readonly class RecipeWire
             if ($tool === null) {
                 continue;
             }
-            // rounding never lifts the product above what the recipe's strength says
-            $read = $tool->measure($amount, $amount);
+            // to the nearest mark, but never above what the label allows; without a label maximum never above the recipe
+            $read = $tool->measure($amount, $recipe->labelMost?->productIn($one->finished) ?? $amount);
             $last = $read['fillings'] === 0 ? Quantity::zero($tool->holds->unit) : $read['measured']->minus($tool->holds->times($read['fillings'] - 1)->to($read['measured']->unit));
             $out[] = [
                 'system' => $system, 'tool' => $tool->name,

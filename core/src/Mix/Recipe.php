@@ -27,6 +27,8 @@ final readonly class Recipe
         public array $missing,
         public array $blocks,
         public string $carrier,
+        /** Strongest the card allows for this use; measuring never rounds above it. */
+        public ?Strength $labelMost = null,
     ) {
     }
 

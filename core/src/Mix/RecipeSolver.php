@@ -50,7 +50,7 @@ final readonly class RecipeSolver
             $ceiling = $this->ceiling($mix, $missing, $blocks);
         }
 
-        return new Recipe($need, $strength, $why, $mix, $loads, $ceiling, $working, $missing, $blocks, $carrier);
+        return new Recipe($need, $strength, $why, $mix, $loads, $ceiling, $working, $missing, $blocks, $carrier, $this->candidate->card?->most($this->candidate->method->id()));
     }
 
     /**

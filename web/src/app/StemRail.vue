@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import type { Schemas } from '@/api/client';
@@ -27,10 +27,17 @@ const nodes = computed(() =>
     };
   }),
 );
+const rail = ref<HTMLElement | null>(null);
+// on a phone the stem lies at the bottom and scrolls: keep the station at hand in sight
+watch(
+  () => route.name,
+  () => void nextTick(() => rail.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'center' })),
+  { immediate: true },
+);
 </script>
 
 <template>
-  <nav class="stem" :aria-label="t('frame.stations')">
+  <nav ref="rail" class="stem" :aria-label="t('frame.stations')">
     <component
       :is="node.to ? 'RouterLink' : 'span'"
       v-for="node in nodes"

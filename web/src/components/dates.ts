@@ -8,6 +8,11 @@ export function dayText(day: string, year = false): string {
     .replace('Sept', 'Sep');
 }
 
+/** "25 Apr" of a catalogue day MM-DD. */
+export function monthDayText(monthDay: string): string {
+  return new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(`2000-${monthDay}T00:00:00Z`)).replace('Sept', 'Sep');
+}
+
 /** Whole days from one day to another; negative when the second is earlier. */
 export function daysBetween(from: string, to: string): number {
   return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { speciesQuery } from '@/api/queries';
+import { monthDayText } from '@/components/dates';
 
 const props = defineProps<{ id: string }>();
 const { t, te } = useI18n();
@@ -49,7 +50,7 @@ const event = (name: string): string => (te(`handbook.event.${name}`) ? t(`handb
               </tr>
               <tr v-for="(day, name) in s.phenology" :key="name">
                 <td>{{ event(String(name)) }}</td>
-                <td>{{ day }}</td>
+                <td>{{ monthDayText(day) }}</td>
               </tr>
               <tr v-for="r in s.responses" :key="r.active">
                 <td>{{ r.active }}</td>

@@ -115,7 +115,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
           </h2>
           <VerdictMark :outcome="picked.outcome" :name="picked.outcomeName" large />
           <p v-if="picked.card" class="small">{{ picked.card.product }}</p>
-          <RowReasons :row="picked" :stand-id="props.stand" />
+          <RowReasons :row="picked" :stand-id="props.stand" :species="stand?.species ?? null" />
           <p class="small soft">{{ t('methods.care') }}</p>
           <button v-if="mayWrite" class="btn main" type="button" :disabled="busy || picked.outcome === 'notAllowed'" @click="choose(picked)">
             {{ t('methods.choose', { name: picked.method.name }) }}

@@ -5,9 +5,16 @@ import { OF_STAND, type Station } from '@/app/router';
 import VerdictMark from '@/components/VerdictMark.vue';
 import { useSession } from '@/composables/useSession';
 
-defineProps<{ row: Schemas['Row']; standId: string }>();
+defineProps<{ row: Schemas['Row']; standId: string; /** Target of the stand, whose page some reasons rest on. */ species: string | null }>();
 const { t } = useI18n();
 const { say } = useSession();
+/** The page a reason rests on; house rules have none. */
+const page = (code: string, species: string | null) => {
+  if (code.startsWith('handbook')) return { name: 'handbook' };
+  if (code === 'species' && species) return { name: 'species', params: { id: species } };
+  if (code === 'label-card' || code === 'shed') return { name: 'shed' };
+  return null;
+};
 const to = (station: string, stand: string) => (OF_STAND.includes(station as Station) ? { name: station, params: { stand } } : { name: station });
 </script>
 
@@ -17,7 +24,9 @@ const to = (station: string, stand: string) => (OF_STAND.includes(station as Sta
       <div class="head">
         <VerdictMark :outcome="f.outcome" :name="t(`outcome.${f.outcome}`)" />
         <span class="small soft"
-          >{{ f.source.name }}<template v-if="f.restsOn && f.restsOn !== 'unknown'"> · {{ t(`certainty.${f.restsOn}`) }}</template></span
+          ><RouterLink v-if="page(f.source.code, species)" :to="page(f.source.code, species)!">{{ f.source.name }}</RouterLink
+          ><template v-else>{{ f.source.name }}</template
+          ><template v-if="f.restsOn && f.restsOn !== 'unknown'"> · {{ t(`certainty.${f.restsOn}`) }}</template></span
         >
       </div>
       <p>{{ say(f.text) }}</p>

@@ -27,7 +27,7 @@ const ticks = computed(() => {
       <p>
         <b class="amount">{{ cup.lastFill }}</b>
       </p>
-      <p class="small soft">{{ t('mix.graduation', { graduation: cup.graduation, error: cup.errorPercent }) }}</p>
+      <p class="small soft">{{ t(cup.under ? 'mix.under' : 'mix.over', { graduation: cup.graduation, error: cup.errorPercent }) }}</p>
     </div>
   </div>
 </template>
