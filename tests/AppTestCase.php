@@ -41,6 +41,8 @@ abstract class AppTestCase extends TestCase
 
     public function as(string $name = 'ada'): static
     {
+        $this->flushSession();
+
         return $this->actingAs(User::query()->where('email', "{$name}@alderbrook.example")->firstOrFail())->withSession(['password_given_at' => time()]);
     }
 

@@ -19,6 +19,8 @@ use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Safety\Cautions;
+use Thicket\Safety\StartLimit;
+use Thicket\Safety\StartLimits;
 use Thicket\Timing\JudgeAfter;
 
 /** Issues a job sheet: all gates open, or the passable ones passed by a lead with a reason; then a snapshot for good. */
@@ -92,6 +94,7 @@ final readonly class IssueSheet
                 'name' => $card->product, 'registration' => $card->registration, 'version' => $card->version, 'active' => $candidate->active?->id(), 'activeName' => $candidate->active?->name(), 'group' => $candidate->active?->group(), 'reentryHours' => $card->reentryHours,
                 'rainfastHours' => $card->rainfastHours, 'waterBuffer' => Wire::quantity($card->waterBuffer), 'wearing' => $card->wearing, 'firstAid' => $card->firstAid, 'licensedOnly' => $card->licensedOnly, 'card' => $step->cardVersion?->body,
             ],
+            'startOnlyIf' => array_map(fn (StartLimit $l): array => ['fact' => $l->fact->value, 'comparator' => $l->least ? 'least' : 'most', 'limit' => Wire::quantity($l->value), 'text' => $this->sentences->both($l->code(), ['limit' => $l->value]), 'source' => $l->source], StartLimits::for($candidate, $species)->limits),
             'wearing' => $names('wear', $cautions->wearing), 'cautions' => $names('caution', $cautions->cautions), 'kit' => $names('kit', $cautions->kit),
             'emergency' => ['poisonCentre' => $ground->crew->settings['poisonCentre'] ?? null, 'place' => "{$stand->patch->name}, {$ground->name}", 'position' => "{$ground->latitude}, {$ground->longitude}"],
             'judgeAfter' => Wire::day(JudgeAfter::day($species, $situation->day, $situation->shift)),

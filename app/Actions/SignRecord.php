@@ -19,6 +19,8 @@ use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
+use Thicket\Methods\FactName;
+use Thicket\Safety\StartLimit;
 use Thicket\Timing\Day;
 use Thicket\Timing\JudgeAfter;
 
@@ -71,7 +73,7 @@ final readonly class SignRecord
         $worked = Day::parse(is_string($body['workedOn']) ? $body['workedOn'] : '');
         $species = $this->catalogue->species((string) $stand->species);
         $judge = JudgeAfter::day($species, $worked, $stand->patch->ground->seasonShift());
-        $body += $this->used($sheet, $stand, $body) + ['signedBy' => $user->name, 'licence' => $user->person?->licence, 'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot]];
+        $body += $this->used($sheet, $stand, $body) + ['outsideLimits' => $this->outside($sheet, $body), 'signedBy' => $user->name, 'licence' => $user->person?->licence, 'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot]];
 
         return DB::transaction(function () use ($sheet, $step, $stand, $user, $body, $id, $worked, $judge): Record {
             $last = Record::query()->where('crew_id', $sheet->crew_id)->orderByDesc('seq')->lockForUpdate()->first();
@@ -111,6 +113,29 @@ final readonly class SignRecord
         if ($version !== null && $area !== null && $step->active !== null) {
             $ceiling = \Thicket\Mix\Ceiling::check($this->assembler->card($version), $step->active, $product, $area, null);
             $out['activePerArea'] = $ceiling->planned === null ? null : $ceiling->planned->toWire() + ['active' => $step->active];
+        }
+
+        return $out;
+    }
+
+    /**
+     * Readings outside the limits that the sheet carries, by the limit's sentence.
+     *
+     * @param array<string, mixed> $body
+     *
+     * @return list<string>
+     */
+    private function outside(Sheet $sheet, array $body): array
+    {
+        $out = [];
+        $readings = ['wind-speed' => $body['wind'] ?? null, 'air-temperature' => $body['temperature'] ?? null];
+        foreach ($sheet->snapshot['startOnlyIf'] ?? [] as $limit) {
+            $reading = $readings[$limit['fact']] ?? null;
+            $value = Quantity::of($limit['limit']['value'], Unit::from($limit['limit']['unit']));
+            $carried = new StartLimit(FactName::from($limit['fact']), $limit['comparator'] === 'least', $value, $limit['source']);
+            if (is_array($reading) && !$carried->allows(Quantity::of($reading['value'], Unit::from($reading['unit'])))) {
+                $out[] = $limit['text']['us'];
+            }
         }
 
         return $out;

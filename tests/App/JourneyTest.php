@@ -52,7 +52,7 @@ it('carries a patch from an outline to a look-back that cannot be scored yet', f
     // a later count raises a flag, but never moves the step back past 'issued' (rulings B1)
     $this->api('PUT', "/stands/{$stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 13]]])->assertJsonPath('act.code', 'done')->assertJsonPath('step.recipe', 'check-again');
     $work = ['workedOn' => '2026-09-03', 'start' => '09:30', 'stop' => '12:00', 'people' => ['Ada Thornbury'], 'treated' => 42, 'mixUsed' => '0.8 L', 'weather' => 'dry', 'wind' => '3 mph', 'temperature' => '66 F'];
-    $record = $this->api('POST', "/sheets/{$sheet}/records", $work)->assertCreated()->assertJsonPath('judgeAfter', '2027-09-03')->assertJsonPath('mayScore', false);
+    $record = $this->api('POST', "/sheets/{$sheet}/records", ['temperature' => '88 F'] + $work)->assertCreated()->assertJsonPath('body.outsideLimits', ['Air at most 85 °F, today and two days on.'])->assertJsonPath('judgeAfter', '2027-09-03')->assertJsonPath('mayScore', false);
     expect((float) $record->json('body.productUsed.value'))->toEqualWithDelta(0.2, 1e-6);
     $this->api('POST', "/sheets/{$sheet}/records", $work)->assertStatus(409);
     $id = $record->json('id');

@@ -34,6 +34,8 @@ function manySituations(): array
     $all[] = $maple(['stems' => [['diameter' => '1.8 in', 'count' => 1], ['diameter' => '1 in', 'count' => 1]], 'leverJaw' => '1.5 in'] + $facts());
     $all[] = $maple(['stems' => [['diameter' => '1 in', 'count' => 1]], 'leverJaw' => '1.5 in'] + $facts());
     $all[] = $maple($facts($is('drought', true), $is('leaf-damage', true), $is('fresh-flush', true), $is('leaf-wetness', 'wet'), $is('last-mown', '2026-08-01'), $is('bees-flying', true), $is('height', '3 ft')));
+    $all[] = $maple($facts($is('height', '3 ft'), $is('wind-speed', '9 m/s'), $is('air-temperature', '3 C')));
+    $all[] = $maple($facts($is('height', '3 ft'), $is('wind-speed', '0.5 m/s'), $is('air-temperature', '35 C')));
     $all[] = $maple($facts($is('stage', 'colour-change'), $is('height', '3 ft')));
     $all[] = $maple($facts($is('stage', 'new-soft-flush'), $is('height', '3 ft')));
     $all[] = $maple($facts($is('fruiting', true), $is('food-taken', true)));

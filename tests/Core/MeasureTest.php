@@ -82,10 +82,34 @@ it('goes to every unit of its dimension and back without losing a digit', functi
 it('holds the exact factors of the handbook', function (string $one, string $other) {
     expect(quantity($one)->equals(quantity($other)))->toBeTrue();
 })->with([
-    'inch' => ['1 in', '2.54 cm'], 'gallon' => ['1 gal', '3.785411784 L'], 'gallon in ounces' => ['1 gal', '128 fl oz'], 'gallon in teaspoons' => ['1 gal', '768 tsp'],
-    'fluid ounce' => ['1 fl oz', '29.5735295625 mL'], 'imperial gallon' => ['1 imp gal', '4.54609 L'], 'acre' => ['1 ac', '4046.8564224 m2'], 'pound' => ['1 lb', '453.59237 g'],
-    'mile' => ['1 mile', '1609.344 m'], 'dry ounce' => ['1 oz dry', '28.349523125 g'], 'imperial ounce' => ['1 imp fl oz', '28.4130625 mL'], 'tablespoon' => ['1 tbsp', '3 tsp'],
-    'metric spoon' => ['1 tsp_metric', '5 mL'], 'pint' => ['1 pt', '473.176473 mL'], 'heat' => ['85 F', '265/9 C'], 'part of a mix' => ['1 pt/gal', '12.5 %'],
+    'inch' => [
+        '1 in',
+        '2.54 cm'], 'gallon' => ['1 gal',
+        '3.785411784 L'], 'gallon in ounces' => ['1 gal',
+        '128 fl oz'], 'gallon in teaspoons' => ['1 gal',
+        '768 tsp',
+    ],
+    'fluid ounce' => [
+        '1 fl oz',
+        '29.5735295625 mL'], 'imperial gallon' => ['1 imp gal',
+        '4.54609 L'], 'acre' => ['1 ac',
+        '4046.8564224 m2'], 'pound' => ['1 lb',
+        '453.59237 g',
+    ],
+    'mile' => [
+        '1 mile',
+        '1609.344 m'], 'dry ounce' => ['1 oz dry',
+        '28.349523125 g'], 'imperial ounce' => ['1 imp fl oz',
+        '28.4130625 mL'], 'tablespoon' => ['1 tbsp',
+        '3 tsp',
+    ],
+    'metric spoon' => [
+        '1 tsp_metric',
+        '5 mL'], 'pint' => ['1 pt',
+        '473.176473 mL'], 'heat' => ['85 F',
+        '265/9 C'], 'part of a mix' => ['1 pt/gal',
+        '12.5 %',
+    ],
 ]);
 
 it('reads parts as one part product and four parts carrier', function () {

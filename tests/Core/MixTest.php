@@ -34,8 +34,20 @@ it('keeps the cut table of the handbook', function (string $spacing, string $per
     $counted = array_map(static fn (int $inches): int => sum(['sum' => 'injection', 'spacing' => $spacing, 'per' => $per, 'stems' => [['diameter' => "{$inches} in", 'count' => 1]]])['values']['cuts'], [2, 4, 6, 8, 10, 12]);
     expect($counted)->toBe($cuts);
 })->with([
-    '4 in of girth' => ['4 in', 'girth', [2, 4, 5, 7, 8, 10]], '3 in of girth' => ['3 in', 'girth', [3, 5, 7, 9, 11, 13]],
-    '1 in of girth' => ['1 in', 'girth', [7, 13, 19, 26, 32, 38]], 'inch of diameter' => ['1 in', 'diameter', [2, 4, 6, 8, 10, 12]],
+    '4 in of girth' => [
+        '4 in',
+        'girth',
+        [2, 4, 5, 7, 8, 10]], '3 in of girth' => ['3 in',
+        'girth',
+        [3, 5, 7, 9, 11, 13],
+    ],
+    '1 in of girth' => [
+        '1 in',
+        'girth',
+        [7, 13, 19, 26, 32, 38]], 'inch of diameter' => ['1 in',
+        'diameter',
+        [2, 4, 6, 8, 10, 12],
+    ],
 ]);
 
 it('never lifts the dose above a label mL per tree when cuts are rounded up', function () {
@@ -154,12 +166,60 @@ it('refuses a bad sum with the field named', function (array $document, string $
     'zero tank' => [['sum' => 'loads', 'total' => '3 gal', 'tank' => '0 gal'], '/tank'],
     'missing tank' => [['sum' => 'loads', 'total' => '3 gal'], '/tank'],
     'float' => [['sum' => 'loads', 'total' => 3.5, 'tank' => '1 gal'], '/total'],
-    'unknown unit code' => [['sum' => 'loads', 'total' => ['value' => '3', 'unit' => 'glug'], 'tank' => '1 gal'], '/total/unit'],
-    'over the whole' => [['sum' => 'finished-mix', 'finished' => '1 L', 'carrier' => 'water', 'components' => [['name' => 'a', 'role' => 'solution', 'strength' => '60%'], ['name' => 'b', 'role' => 'solution', 'strength' => '41%']]], ''],
-    'emulsifier and surfactant' => [['sum' => 'finished-mix', 'finished' => '1 L', 'carrier' => 'water', 'components' => [['name' => 'a', 'role' => 'emulsifier', 'strength' => '1%'], ['name' => 'b', 'role' => 'surfactant', 'strength' => '1%']]], ''],
-    'above the label' => [['sum' => 'finished-mix', 'finished' => '1 L', 'carrier' => 'water', 'components' => [['name' => 'a', 'role' => 'solution', 'strength' => '3%', 'labelMost' => '2%']]], '/components/0/strength'],
-    'two bases' => [['sum' => 'equal-active', 'used' => '50%', 'strengthOfUsed' => '41 % w/w', 'strengthOfOther' => '480 g ae/L'], ''],
-    'ready-to-use for a concentrate' => [['sum' => 'equal-active', 'used' => '50%', 'strengthOfUsed' => '41 % w/w', 'strengthOfOther' => '2 % w/w', 'otherIsReadyToUse' => true], ''],
-    'too weak to match' => [['sum' => 'equal-active', 'used' => '50%', 'strengthOfUsed' => '41 % w/w', 'strengthOfOther' => '2 % w/w'], ''],
+    'unknown unit code' => [
+        ['sum' => 'loads', 'total' => ['value' => '3', 'unit' => 'glug'], 'tank' => '1 gal'],
+        '/total/unit',
+    ],
+    'over the whole' => [
+        [
+            'sum' => 'finished-mix',
+            'finished' => '1 L',
+            'carrier' => 'water',
+            'components' => [
+                ['name' => 'a', 'role' => 'solution', 'strength' => '60%'],
+                ['name' => 'b', 'role' => 'solution', 'strength' => '41%'],
+            ],
+        ],
+        '',
+    ],
+    'emulsifier and surfactant' => [
+        [
+            'sum' => 'finished-mix',
+            'finished' => '1 L',
+            'carrier' => 'water',
+            'components' => [
+                ['name' => 'a', 'role' => 'emulsifier', 'strength' => '1%'],
+                ['name' => 'b', 'role' => 'surfactant', 'strength' => '1%'],
+            ],
+        ],
+        '',
+    ],
+    'above the label' => [
+        [
+            'sum' => 'finished-mix',
+            'finished' => '1 L',
+            'carrier' => 'water',
+            'components' => [['name' => 'a', 'role' => 'solution', 'strength' => '3%', 'labelMost' => '2%']],
+        ],
+        '/components/0/strength',
+    ],
+    'two bases' => [
+        ['sum' => 'equal-active', 'used' => '50%', 'strengthOfUsed' => '41 % w/w', 'strengthOfOther' => '480 g ae/L'],
+        '',
+    ],
+    'ready-to-use for a concentrate' => [
+        [
+            'sum' => 'equal-active',
+            'used' => '50%',
+            'strengthOfUsed' => '41 % w/w',
+            'strengthOfOther' => '2 % w/w',
+            'otherIsReadyToUse' => true,
+        ],
+        '',
+    ],
+    'too weak to match' => [
+        ['sum' => 'equal-active', 'used' => '50%', 'strengthOfUsed' => '41 % w/w', 'strengthOfOther' => '2 % w/w'],
+        '',
+    ],
     'stray field' => [['sum' => 'loads', 'total' => '3 gal', 'tank' => '1 gal', 'glug' => 1], '/glug'],
 ]);

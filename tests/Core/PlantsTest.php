@@ -74,9 +74,33 @@ it('estimates stage and stream from date and place', function (string $species, 
     $phenology = new Phenology(catalogue()->species($species), SeasonShift::none());
     expect([$phenology->stageOn(Day::parse($day)), $phenology->flowOn(Day::parse($day))])->toBe([$stage, $flow]);
 })->with([
-    'bare in January' => ['red-maple', '2026-01-10', 'dormant', 'still'], 'sap in March' => ['norway-maple', '2026-03-10', 'dormant', 'up'],
-    'leaf in June' => ['tree-of-heaven', '2026-06-05', 'full-leaf', 'up'], 'thistle in bud' => ['canada-thistle', '2026-06-10', 'bud', 'up'],
-    'thistle in autumn' => ['canada-thistle', '2026-09-10', 'autumn-regrowth', 'down'], 'hemlock rosette' => ['poison-hemlock', '2026-02-01', 'rosette', 'up'],
+    'bare in January' => [
+        'red-maple',
+        '2026-01-10',
+        'dormant',
+        'still'], 'sap in March' => ['norway-maple',
+        '2026-03-10',
+        'dormant',
+        'up',
+    ],
+    'leaf in June' => [
+        'tree-of-heaven',
+        '2026-06-05',
+        'full-leaf',
+        'up'], 'thistle in bud' => ['canada-thistle',
+        '2026-06-10',
+        'bud',
+        'up',
+    ],
+    'thistle in autumn' => [
+        'canada-thistle',
+        '2026-09-10',
+        'autumn-regrowth',
+        'down'], 'hemlock rosette' => ['poison-hemlock',
+        '2026-02-01',
+        'rosette',
+        'up',
+    ],
 ]);
 
 /*
@@ -88,8 +112,27 @@ it('knows the area on the ellipsoid', function (float $south, float $west, float
     $area = Outline::fromGeoJson(['type' => 'Polygon', 'coordinates' => [$ring]])->area()->float(Unit::SquareMetre);
     expect(abs($area / $squareMetres - 1))->toBeLessThan(0.001);
 })->with([
-    'a hundredth of a degree at the equator' => [0.0, 10.0, 0.01, 1230907.2018], 'at 44 north' => [44.0, -70.0, 0.01, 891114.93],
-    'at 44 south' => [-44.01, 170.0, 0.01, 891114.93], 'at 65 north' => [65.0, 20.0, 0.01, 525874.35], 'a garden at 44 north' => [44.0, -70.0, 0.0001, 89.1188],
+    'a hundredth of a degree at the equator' => [
+        0.0,
+        10.0,
+        0.01,
+        1230907.2018], 'at 44 north' => [44.0,
+        -70.0,
+        0.01,
+        891114.93,
+    ],
+    'at 44 south' => [
+        -44.01,
+        170.0,
+        0.01,
+        891114.93], 'at 65 north' => [65.0,
+        20.0,
+        0.01,
+        525874.35], 'a garden at 44 north' => [44.0,
+        -70.0,
+        0.0001,
+        89.1188,
+    ],
 ]);
 
 it('takes holes out and reads a feature', function () {
@@ -105,11 +148,17 @@ it('refuses an outline that is none, and says what is wrong', function (mixed $j
 })->with([
     'a point' => [['type' => 'Point', 'coordinates' => [1, 2]], 'Give a GeoJSON Polygon'],
     'text' => ['here', 'Give a GeoJSON Polygon'],
-    'two corners' => [['type' => 'Polygon', 'coordinates' => [[[0, 0], [1, 1], [0, 0]]]], 'at least three different corners'],
+    'two corners' => [
+        ['type' => 'Polygon', 'coordinates' => [[[0, 0], [1, 1], [0, 0]]]],
+        'at least three different corners',
+    ],
     'bow tie' => [['type' => 'Polygon', 'coordinates' => [[[0, 0], [1, 1], [1, 0], [0, 1], [0, 0]]]], 'crosses itself'],
     'swapped axes' => [['type' => 'Polygon', 'coordinates' => [[[44, 120], [44, 121], [45, 121]]]], 'look swapped'],
     'off the globe' => [['type' => 'Polygon', 'coordinates' => [[[0, 0], [200, 1], [1, 1]]]], 'Longitude runs from'],
     'letters' => [['type' => 'Polygon', 'coordinates' => [[['a', 'b'], [1, 1], [1, 0]]]], 'decimal degrees'],
-    'across the date line' => [['type' => 'Polygon', 'coordinates' => [[[179, 0], [-179, 0], [-179, 1], [179, 1]]]], '180th meridian'],
+    'across the date line' => [
+        ['type' => 'Polygon', 'coordinates' => [[[179, 0], [-179, 0], [-179, 1], [179, 1]]]],
+        '180th meridian',
+    ],
     'two features' => [['type' => 'FeatureCollection', 'features' => [[], []]], 'exactly one outline'],
 ]);

@@ -27,6 +27,7 @@ enum FactName: string
     case GrassAtBase = 'grass-at-base';
     case WaterDistance = 'water-distance';
     case WindSpeed = 'wind-speed';
+    case AirTemperature = 'air-temperature';
     case Fruiting = 'fruiting';
     case BeesFlying = 'bees-flying';
     case FoodTaken = 'food-taken';
@@ -51,7 +52,7 @@ enum FactName: string
     {
         return match ($this) {
             self::Height, self::SnowAtBase, self::WaterDistance => Dimension::Length,
-            self::SoilTemperature => Dimension::Temperature,
+            self::SoilTemperature, self::AirTemperature => Dimension::Temperature,
             self::WindSpeed => Dimension::Speed,
             default => null,
         };
@@ -72,7 +73,7 @@ enum FactName: string
     {
         return match ($this) {
             self::BarkWetness, self::LeafWetness => 6,
-            self::WindSpeed => 1,
+            self::WindSpeed, self::AirTemperature => 1,
             self::SnowAtBase, self::SoilTemperature => 72,
             self::SoilMoisture => 120,
             self::Drought => 168,

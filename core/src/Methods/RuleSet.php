@@ -31,6 +31,7 @@ final readonly class RuleSet
             new Rules\LeafCondition(),
             new Rules\GrowthStage(),
             new Rules\WarmSoil(),
+            new Rules\DayWeather(),
             new Rules\GrassHeight(),
             new Rules\NewNativeGrass(),
             new Rules\HoldOfRoots(),

@@ -30,6 +30,12 @@ const { say } = useSession();
         {{ t('mix.then', { carrier: sheet.snapshot.recipe.carrier.name, mark: say(sheet.snapshot.recipe.need) }) }} · {{ sheet.snapshot.product?.name }} ({{ sheet.snapshot.product?.registration }})
       </p>
     </div>
+    <template v-if="sheet.snapshot.startOnlyIf.length">
+      <h3>{{ t('field.startOnlyIf') }}</h3>
+      <ul>
+        <li v-for="l in sheet.snapshot.startOnlyIf" :key="l.fact + l.comparator">{{ say(l.text) }}</li>
+      </ul>
+    </template>
     <h3>{{ t('field.do') }}</h3>
     <ol>
       <li v-for="s in sheet.snapshot.method.steps" :key="s">{{ s }}</li>

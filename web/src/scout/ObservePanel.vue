@@ -22,7 +22,7 @@ const CHOICES: Record<string, readonly string[]> = {
   'root-form': ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber'],
 };
 const YES_NO = ['grass-at-base', 'drought', 'leaf-damage', 'fresh-flush', 'silt-on-bark', 'fruiting', 'bees-flying', 'food-taken'];
-const AMOUNTS = ['height', 'snow-at-base', 'water-distance', 'soil-temperature-30cm', 'wind-speed'];
+const AMOUNTS = ['height', 'snow-at-base', 'water-distance', 'soil-temperature-30cm', 'wind-speed', 'air-temperature'];
 const ALL = [...Object.keys(CHOICES), ...AMOUNTS, ...YES_NO, 'last-mown'];
 
 const fact = ref('stage');

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Safety;
+
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Methods\Candidate;
+use Thicket\Methods\FactName;
+use Thicket\Plants\Species;
+
+/**
+ * Weather limits under which a product may be used, as data: the stricter of the label card and our typical values
+ * (rulings J3). They are compared with what somebody measures on the spot, on the board and again at the start.
+ */
+final readonly class StartLimits
+{
+    /** Below this air at the nozzle a foliar spray takes care: dead calm may be an inversion. */
+    private const CALM_METRES_PER_SECOND = '1';
+
+    /** @param list<StartLimit> $limits */
+    private function __construct(public array $limits)
+    {
+    }
+
+    /** @param Species|null $target winter work on rosettes and evergreen vines has its own lower limit (rulings J12) */
+    public static function for(Candidate $candidate, ?Species $target = null): self
+    {
+        if (!$candidate->method->usesProduct()) {
+            return new self([]);
+        }
+        $card = $candidate->card;
+        $foliar = $candidate->is('foliar-spot');
+        $limits = [
+            self::stricter(FactName::WindSpeed, false, $foliar ? Quantity::of('4.5', Unit::MetrePerSecond) : null, $foliar ? $card?->windMost : null),
+            self::coldest($candidate, $target),
+            // vapour of volatile forms moves after basal and stump work too (rulings J3)
+            self::stricter(FactName::AirTemperature, false, $foliar || ($candidate->active?->isVolatile() ?? false) ? Quantity::of(85, Unit::Fahrenheit) : null, $card?->hottest),
+        ];
+
+        return new self(array_values(array_filter($limits)));
+    }
+
+    public static function calm(): Quantity
+    {
+        return Quantity::of(self::CALM_METRES_PER_SECOND, Unit::MetrePerSecond);
+    }
+
+    /** Leaf spray from 10 C; rosettes and evergreen vines from the card's temperature, 5 C where it is silent. */
+    private static function coldest(Candidate $candidate, ?Species $target): ?StartLimit
+    {
+        $card = $candidate->card?->coldest;
+        if (!$candidate->is('foliar-spot')) {
+            return self::stricter(FactName::AirTemperature, true, null, $card);
+        }
+        if (in_array($target?->treatmentClass(), ['biennial', 'evergreen-vine'], true)) {
+            return $card !== null ? new StartLimit(FactName::AirTemperature, true, $card, 'label-card') : new StartLimit(FactName::AirTemperature, true, Quantity::of(5, Unit::Celsius), 'rulings-J12');
+        }
+
+        return self::stricter(FactName::AirTemperature, true, Quantity::of(10, Unit::Celsius), $card);
+    }
+
+    /** @param bool $least true for a lower limit, false for an upper one */
+    private static function stricter(FactName $fact, bool $least, ?Quantity $typical, ?Quantity $card): ?StartLimit
+    {
+        if ($card === null) {
+            return $typical === null ? null : new StartLimit($fact, $least, $typical, 'rulings-J3');
+        }
+        $typicalIsStricter = $typical !== null && ($least ? $typical->isGreaterThan($card) : $typical->isLessThan($card));
+
+        return $typicalIsStricter ? new StartLimit($fact, $least, $typical, 'rulings-J3') : new StartLimit($fact, $least, $card, 'label-card');
+    }
+}
