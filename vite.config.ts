@@ -6,7 +6,8 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   root: fileURLToPath(new URL('./web', import.meta.url)),
-  plugins: [vue(), Components({ dirs: [], dts: false, resolvers: [ElementPlusResolver({ importStyle: 'css' })] })],
+  // white space between elements is kept as written, so that words of neighbouring elements never run together
+  plugins: [vue({ template: { compilerOptions: { whitespace: 'preserve' } } }), Components({ dirs: [], dts: false, resolvers: [ElementPlusResolver({ importStyle: 'css' })] })],
   resolve: { alias: { '@': fileURLToPath(new URL('./web/src', import.meta.url)) } },
   build: { outDir: process.env.THICKET_DIST ?? 'dist', emptyOutDir: true, target: 'es2022' },
 });

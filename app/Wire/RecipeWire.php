@@ -11,7 +11,6 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 use Thicket\Measure\System;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Situation;
 use Thicket\Mix\FinishedMix;
 use Thicket\Mix\Injection;
 use Thicket\Mix\MeasuringTool;
@@ -48,12 +47,12 @@ final readonly class RecipeWire
      *
      * @return array<string, mixed>|null
      */
-    public function drawing(Recipe $recipe, Situation $situation, string $method): ?array
+    public function drawing(Recipe $recipe, string $method): ?array
     {
-        if ($situation->stems === [] || !in_array($method, ['basal-bark', 'cut-stump', 'hack-and-squirt'], true)) {
+        if ($recipe->stems === [] || !in_array($method, ['basal-bark', 'cut-stump', 'hack-and-squirt'], true)) {
             return null;
         }
-        $diameter = array_reduce($situation->stems, static fn (?Quantity $most, $g): Quantity => $most === null || $g->forCeilings()->isGreaterThan($most) ? $g->forCeilings() : $most);
+        $diameter = array_reduce($recipe->stems, static fn (?Quantity $most, $g): Quantity => $most === null || $g->forCeilings()->isGreaterThan($most) ? $g->forCeilings() : $most);
         if ($diameter === null) {
             return null;
         }

@@ -87,7 +87,7 @@ final readonly class StandWire
             'card' => $step->cardVersion === null ? null : ['product' => $step->cardVersion->card->product, 'version' => $step->cardVersion->version, 'confirmed' => $step->cardVersion->confirmed_at !== null],
             'sprayer' => $step->sprayer === null ? null : ['id' => $step->sprayer->id, 'name' => $step->sprayer->name, 'tank' => Wire::quantity($step->sprayer->tank())],
             'dye' => is_string($step->recipe['dye'] ?? null) ? $step->recipe['dye'] : null,
-            'drawing' => $this->recipes->drawing($recipe, $this->assembler->situation($stand), $step->method),
+            'drawing' => $this->recipes->drawing($recipe, $step->method),
         ] + $this->recipes->recipe($recipe);
     }
 

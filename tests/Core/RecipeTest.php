@@ -84,6 +84,12 @@ it('leaves out stems beyond reach and says how many', function () {
     expect([$recipe->working['treated'], $recipe->working['skipped']])->toBe([2, 7]);
 });
 
+it('lets stems that are left out set neither strength nor drawing', function () {
+    $facts = [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'smooth']];
+    $recipe = solved(['facts' => $facts, 'stems' => [['diameter' => '1 in', 'count' => 30], ['diameter' => '7 in', 'count' => 2]]], 'basal-bark/triclopyr-ester/ester');
+    expect([(string) $recipe->strength?->percent()->amount, count($recipe->stems), $recipe->working['skipped']])->toBe(['15', 1, 2]);
+});
+
 it('takes leaf spray by height class and area', function (string $height, string $litres) {
     $facts = [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'height', 'value' => $height]];
     $recipe = solved(['species' => 'bush-honeysuckle', 'facts' => $facts], 'foliar-spot/glyphosate/water', null, '100 m2');

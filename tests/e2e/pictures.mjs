@@ -16,8 +16,11 @@ const SHOTS = [
     name: 'scout-key',
     path: (s) => `/stands/${s['Unnamed plant']}/scout`,
     before: async (p) => {
-      await p.getByText('white', { exact: true }).first().click();
-      await p.waitForTimeout(600);
+      await p.getByRole('group', { name: 'What kind of plant is it?' }).getByText('broadleaf herb').click();
+      await p.getByRole('group', { name: 'What is one leaf like?' }).getByText('feather of leaflets').click();
+      await p.getByRole('group', { name: 'What colour are the flowers?' }).getByText('white').click();
+      await p.waitForLoadState('networkidle');
+      await p.evaluate(() => window.scrollTo(0, 0));
     },
   },
   { name: 'scout-tally', path: (s) => `/stands/${s['Tree-of-heaven']}/scout` },

@@ -106,7 +106,7 @@ final readonly class Shown
     {
         $film = $quantity->compareTo(Quantity::of('0.1', Unit::LitrePerSquareMetre)) >= 0;
         if ($film) {
-            return $us ? Unit::UsFluidOuncePerThousandSquareFeet : Unit::LitrePerSquareMetre;
+            return $us ? Unit::UsGallonPerThousandSquareFeet : Unit::LitrePerSquareMetre;
         }
         if (!$us) {
             return $quantity->compareTo(Quantity::of('1', Unit::LitrePerHectare)) >= 0 ? Unit::LitrePerHectare : Unit::MillilitrePerHectare;

@@ -185,7 +185,9 @@ final readonly class SeasonWindows
                 continue;
             }
             if ($previous !== null) {
-                $out[] = $previous;
+                // two catalogue days may fall on one local day; the later window has it
+                $last = min($previous->last, $window->first->modify('-1 day'));
+                $out[] = new Window($previous->first, $last, $previous->grade, $previous->reason, $previous->source);
             }
             $out[] = $window;
         }

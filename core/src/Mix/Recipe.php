@@ -6,6 +6,7 @@ namespace Thicket\Mix;
 
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
+use Thicket\Methods\StemGroup;
 
 /** What to mix for one step: how much in all, how strong and why, the loads, and whether the label allows it. */
 final readonly class Recipe
@@ -14,6 +15,7 @@ final readonly class Recipe
      * @param list<string> $missing facts without which it cannot be reckoned; a recipe with any is not finished
      * @param array<string, Quantity|string|int> $working named figures of the sum, for the 'how was this reckoned' line
      * @param string $strengthWhy code of the reason for the strength
+     * @param list<StemGroup> $stems the stems that are treated, those out of reach left out
      * @param list<string> $blocks codes of what forbids it (label ceiling, card and school apart)
      */
     public function __construct(
@@ -29,6 +31,7 @@ final readonly class Recipe
         public string $carrier,
         /** Strongest the card allows for this use; measuring never rounds above it. */
         public ?Strength $labelMost = null,
+        public array $stems = [],
     ) {
     }
 

@@ -50,7 +50,7 @@ final readonly class RecipeSolver
             $ceiling = $this->ceiling($mix, $missing, $blocks);
         }
 
-        return new Recipe($need, $strength, $why, $mix, $loads, $ceiling, $working, $missing, $blocks, $carrier, $this->candidate->card?->most($this->candidate->method->id()));
+        return new Recipe($need, $strength, $why, $mix, $loads, $ceiling, $working, $missing, $blocks, $carrier, $this->candidate->card?->most($this->candidate->method->id()), $this->treated());
     }
 
     /**
@@ -146,6 +146,19 @@ final readonly class RecipeSolver
         return AreaRate::over($perArea, $this->area);
     }
 
+    /** @return list<StemGroup> without those beyond the reach of the method; they neither set the strength nor the drawing */
+    private function treated(): array
+    {
+        $most = $this->candidate->method->limit('stemMost');
+        $least = $this->candidate->method->limit('stemLeast');
+        $inclusive = $this->candidate->is('basal-bark') ? $this->candidate->schools->choice('basal-size') === 'six-or-less' : true;
+
+        return array_values(array_filter(
+            $this->situation->stems,
+            static fn (StemGroup $g): bool => ($most === null || $g->against($most, $inclusive) !== 'beyond') && ($least === null || !$g->forCeilings()->isLessThan($least)),
+        ));
+    }
+
     /**
      * Spacing of cuts for the active at hand (handbook 8 injection-spacing).
      *
@@ -227,7 +240,7 @@ final readonly class RecipeSolver
     {
         $texture = $this->situation->word(FactName::BarkTexture) ?? $this->situation->target?->barkTexture();
         $strongest = null;
-        foreach ($this->situation->stems as $group) {
+        foreach ($this->treated() as $group) {
             $one = BasalStrength::for($group->forCeilings(), $texture, $this->candidate->schools);
             if ($one === null) {
                 return [null, 'strength.texture'];

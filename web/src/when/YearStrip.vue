@@ -12,7 +12,7 @@ const WIDTH = 1040;
 const x = (day: string): number => LEFT + partOfYear(day) * (WIDTH - LEFT);
 const MONTHS = Array.from({ length: 12 }, (_, i) => i + 1);
 const monthStart = (m: number): number => x(`${props.year.year}-${String(m).padStart(2, '0')}-01`);
-const monthName = (m: number): string => new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' }).format(new Date(Date.UTC(2024, m - 1, 1)));
+const monthName = (m: number): string => new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' }).format(new Date(Date.UTC(2024, m - 1, 1))).slice(0, 3);
 const runs = computed(() => {
   const join = (key: (w: Schemas['Year']['weeks'][number]) => string) =>
     props.year.weeks.reduce<{ key: string; first: string; last: string; name: string }[]>((all, w) => {
