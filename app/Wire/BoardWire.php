@@ -16,7 +16,7 @@ use Thicket\Methods\Situation;
 final readonly class BoardWire
 {
     /** Where a missing fact is answered; everything else at Scout. */
-    private const STATIONS = ['card-confirmation' => 'shed', 'card-water-buffer' => 'shed', 'setting' => 'ground', 'keeper-distance' => 'ground', 'keeper-size' => 'ground', 'local-season' => 'ground', 'card-strength' => 'shed', 'card-yearly-maximum' => 'shed', 'card-strength-basis' => 'shed', 'treated-area' => 'ground'];
+    private const STATIONS = ['card-confirmation' => 'shed', 'card-water-buffer' => 'shed', 'setting' => 'ground', 'keeper-distance' => 'ground', 'keeper-size' => 'ground', 'card-strength' => 'shed', 'card-yearly-maximum' => 'shed', 'card-strength-basis' => 'shed', 'treated-area' => 'ground'];
 
     public function __construct(private Sentences $sentences)
     {

@@ -78,3 +78,23 @@ it('turns the year round in the south', function () {
     expect(codes(row(stand(['species' => 'tree-of-heaven', 'date' => '2026-02-15', 'place' => $place]), 'basal-bark/triclopyr-ester')))->toContain('season.best')
         ->and(row(stand(['species' => 'tree-of-heaven', 'date' => '2026-11-10', 'place' => $place]), 'basal-bark/triclopyr-ester')->opens?->format('Y-m-d'))->toBe('2027-01-01');
 });
+
+it('takes a leaf-out that somebody saw over the rule of thumb', function (string $latitude, string $seen, string $date, string $code) {
+    $document = stand([
+        'species' => 'red-maple',
+        'date' => $date,
+        'place' => ['latitude' => $latitude, 'elevationMetres' => '200'],
+        'facts' => [['fact' => 'leaf-out', 'value' => $seen]],
+    ]);
+    expect(codes(row($document, 'hack-and-squirt/imazapyr')))->toContain($code);
+})->with([
+    // the catalogue has leaf-out 25 April, full leaf 25 May; seen ten days early, full leaf moves by ten x (1 - 48 / 123) = 6 days to 19 May
+    'early spring: sap is over on 19 May' => ['40', '2026-04-15', '2026-05-19', 'season.workable'],
+    'by the catalogue it is not' => ['40', '2026-04-25', '2026-05-19', 'sap.pushes-out'],
+    'where the rule of thumb does not reach, a seen date opens the season' => ['52', '2026-05-20', '2026-08-20', 'season.best'],
+]);
+
+it('still asks for a local date where none was seen', function () {
+    $place = ['latitude' => '52', 'elevationMetres' => '200'];
+    expect(row(stand(['place' => $place]), 'hack-and-squirt/imazapyr')->missing())->toContain('local-season');
+});

@@ -7,11 +7,15 @@ namespace Thicket\Methods;
 use Thicket\Measure\Quantity;
 use Thicket\Plants\Phenology;
 use Thicket\Plants\Species;
+use Thicket\Timing\Day;
 use Thicket\Timing\SeasonShift;
 
 /** All that is known of one stand at one moment. The engine reads this and never reaches for data itself (model.md). */
 final readonly class Situation
 {
+    /** The season of this ground: of its place, or of a leaf-out that somebody saw this year. */
+    public SeasonShift $shift;
+
     /** @var array<string, Fact> freshest and surest fact of each name */
     private array $facts;
 
@@ -27,7 +31,7 @@ final readonly class Situation
         public \DateTimeImmutable $now,
         public \DateTimeImmutable $day,
         public ?Species $target,
-        public SeasonShift $shift,
+        SeasonShift $shift,
         array $facts = [],
         public array $stems = [],
         public array $keepers = [],
@@ -40,6 +44,7 @@ final readonly class Situation
             }
         }
         $this->facts = $best;
+        $this->shift = $this->localSeason($shift);
     }
 
     /** The same situation on another day of the season; observations that age with the weather drop out by themselves. */
@@ -125,6 +130,15 @@ final readonly class Situation
         }
 
         return $nearest;
+    }
+
+    /** A leaf-out of the target seen in the year asked about moves the season by its own difference. */
+    private function localSeason(SeasonShift $place): SeasonShift
+    {
+        $seen = $this->dayOf(FactName::LeafOut);
+        $catalogue = $this->target?->dayOf('leafOut');
+
+        return $seen !== null && $catalogue !== null && abs(Day::between($seen, $this->day)) <= 366 ? $place->seenOn($seen, $catalogue) : $place;
     }
 
     private function targetIsAnnual(): bool

@@ -91,7 +91,7 @@ final readonly class Phenology
         return array_values(array_filter([...$days, $this->local('01-16', $year), $this->turnsDown($year), $this->stops($year)]));
     }
 
-    /** After flowering and fruiting, about midsummer, whichever is earlier: 15 July where nothing else is known. */
+    /** The stream turns after flowering and fruiting, about midsummer: 15 July, where the late growing season begins (rulings J12). */
     private function turnsDown(int $year): \DateTimeImmutable
     {
         return $this->shift->local(MonthDay::parse('07-15'), $year);

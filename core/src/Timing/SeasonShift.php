@@ -47,10 +47,16 @@ final readonly class SeasonShift
         return new self($k, $degrees->isNegative(), $trusted, 'place');
     }
 
-    /** A recorded local date of a catalogue event overrides the rule of thumb for spring and, mirrored, for autumn. */
-    public static function observed(int $springDays, bool $southern): self
+    /**
+     * A recorded local date of a spring event ("leaf-out seen 21 April") overrides the rule of thumb for spring and,
+     * mirrored, for autumn (handbook 1). Held within +/-30 days like the rule itself; the date is somebody's own, so it is trusted.
+     */
+    public function seenOn(\DateTimeImmutable $seen, MonthDay $catalogue): self
     {
-        return new self(BigRational::of(max(-self::LIMIT_DAYS, min(self::LIMIT_DAYS, $springDays))), $southern, true, 'observed');
+        $northern = $this->southern ? Day::plusMonths($seen, -6) : $seen;
+        $days = Day::between($catalogue->inYear(Day::year($northern)), $northern);
+
+        return new self(BigRational::of(max(-self::LIMIT_DAYS, min(self::LIMIT_DAYS, $days))), $this->southern, true, 'observed');
     }
 
     public static function none(): self

@@ -23,11 +23,11 @@ const CHOICES: Record<string, readonly string[]> = {
 };
 const YES_NO = ['grass-at-base', 'drought', 'leaf-damage', 'fresh-flush', 'silt-on-bark', 'fruiting', 'bees-flying', 'food-taken'];
 const AMOUNTS = ['height', 'snow-at-base', 'water-distance', 'soil-temperature-30cm', 'wind-speed', 'air-temperature'];
-const ALL = [...Object.keys(CHOICES), ...AMOUNTS, ...YES_NO, 'last-mown'];
+const ALL = [...Object.keys(CHOICES), ...AMOUNTS, ...YES_NO, 'last-mown', 'leaf-out'];
 
 const fact = ref('stage');
 const value = ref('');
-const kind = computed(() => (CHOICES[fact.value] ? 'choice' : YES_NO.includes(fact.value) ? 'yesNo' : fact.value === 'last-mown' ? 'day' : 'amount'));
+const kind = computed(() => (CHOICES[fact.value] ? 'choice' : YES_NO.includes(fact.value) ? 'yesNo' : ['last-mown', 'leaf-out'].includes(fact.value) ? 'day' : 'amount'));
 const worded = (v: unknown): string => {
   if (v === true) return t('scout.yes');
   if (v === false) return t('scout.no');
