@@ -184,7 +184,9 @@ clock_offset() {
 # The application's settings for this run, read by bootstrap/app.php from \$THICKET_VAR/.env.
 write_environment() { # $1: environment name, $2: address
   [ -s "$THICKET_VAR/run/app-key" ] || printf 'base64:%s' "$(head -c 32 /dev/urandom | base64)" > "$THICKET_VAR/run/app-key"
-  local host="${2#http://}"
+  local host="${2#http://}" offset
+  # taken apart: a failure inside the text below would go unnoticed
+  offset="$(clock_offset)" || exit 1
   cat > "$THICKET_VAR/.env" <<ENV
 APP_NAME="Gallant Thicket"
 APP_ENV=$1
@@ -202,7 +204,7 @@ SESSION_DRIVER=database
 CACHE_STORE=database
 QUEUE_CONNECTION=sync
 LOG_CHANNEL=single
-THICKET_CLOCK_OFFSET_SECONDS=$(clock_offset)
+THICKET_CLOCK_OFFSET_SECONDS=$offset
 THICKET_CLOCK_FROZEN=${THICKET_FREEZE:-0}
 THICKET_DEMO=${THICKET_DEMO:-1}
 ENV
