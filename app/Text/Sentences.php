@@ -42,6 +42,18 @@ final class Sentences
         return ['us' => $this->in($code, $values, System::Us), 'metric' => $this->in($code, $values, System::Metric)];
     }
 
+    /**
+     * Like both(), for a sentence that may begin with a value: its first letter is a capital.
+     *
+     * @param array<string, Quantity|\DateTimeImmutable|int|string> $values
+     *
+     * @return array{us: string, metric: string}
+     */
+    public function sentence(string $code, array $values): array
+    {
+        return array_map(static fn (string $text): string => mb_strtoupper(mb_substr($text, 0, 1)) . mb_substr($text, 1), $this->both($code, $values));
+    }
+
     /** @param array<string, Quantity|\DateTimeImmutable|int|string> $values */
     public function in(string $code, array $values, System $system): string
     {

@@ -74,7 +74,7 @@ final readonly class BoardWire
         return [
             'code' => $finding->code,
             'outcome' => $finding->outcome->value,
-            'text' => $this->sentences->both($finding->code, $values),
+            'text' => $this->sentences->sentence($finding->code, $values),
             'values' => Wire::values($finding->values),
             'source' => ['code' => $finding->source, 'name' => $this->sourceName($finding->source)],
             'change' => $finding->change === null || ($finding->change === 'change.wait-till' && $finding->opens === null) ? null

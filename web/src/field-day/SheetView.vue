@@ -1,12 +1,14 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
 
-defineProps<{ sheet: Schemas['Sheet'] }>();
+const props = defineProps<{ sheet: Schemas['Sheet'] }>();
 const { t } = useI18n();
-const { say } = useSession();
+const { say, units } = useSession();
+const cup = computed(() => props.sheet.snapshot.recipe?.measure.find((m) => m.system === units.value) ?? null);
 </script>
 
 <template>
@@ -30,6 +32,21 @@ const { say } = useSession();
         {{ t('mix.then', { carrier: sheet.snapshot.recipe.carrier.name, mark: say(sheet.snapshot.recipe.need) }) }} · {{ sheet.snapshot.product?.name }} ({{ sheet.snapshot.product?.registration }})
       </p>
     </div>
+    <template v-if="sheet.snapshot.recipe">
+      <p v-if="cup">
+        {{ t('field.measure', { tool: cup.tool }) }} <template v-if="cup.fullCups">{{ t('mix.fullCups', { n: cup.fullCups, holds: cup.holds }) }}</template> <b>{{ cup.lastFill }}</b>
+      </p>
+      <div v-for="(load, i) in sheet.snapshot.recipe.loads" :key="i">
+        <p>
+          <b>{{ load.part ? t('mix.partLoad') : t('mix.fullLoads', { n: load.times }) }}</b> {{ say(load.finished) }}
+        </p>
+        <ol>
+          <li v-for="step in load.steps" :key="step.what">
+            {{ step.name }} <b>{{ say(step.amount) }}</b>
+          </li>
+        </ol>
+      </div>
+    </template>
     <template v-if="sheet.snapshot.startOnlyIf.length">
       <h3>{{ t('field.startOnlyIf') }}</h3>
       <ul>
