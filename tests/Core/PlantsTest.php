@@ -104,7 +104,7 @@ it('estimates stage and stream from date and place', function (string $species, 
 ]);
 
 /*
- * Areas of quadrangles between parallels and meridians, in closed form on WGS 84 (Snyder eq. 3-12):
+ * Areas of quadrangles between parallels and meridians, in closed form on WGS 84:
  * a2/2 x (q(north) - q(south)) x width in radians; small enough that straight edges and parallels agree to 0.1 %.
  */
 it('knows the area on the ellipsoid', function (float $south, float $west, float $step, float $squareMetres) {

@@ -68,6 +68,7 @@ it('works mix-parts-1-4 and mix-half-bottle', function () use ($product) {
     $bottle = sum(['sum' => 'finished-mix', 'finished' => '30 fl oz', 'carrier' => 'water', 'components' => [$product('product', '50%')]])['values'];
     expectWorked('mix-half-bottle', 'product_fl_oz', $bottle['product']);
     expectWorked('mix-half-bottle', 'water_fl_oz', $bottle['carrier']);
+    expect(array_column($bottle['order'], 'what'))->toBe(['water', 'product']);
 });
 
 it('works equal-active', function () {

@@ -107,7 +107,11 @@ final readonly class FinishedMix
         foreach ($this->parts as $part) {
             $steps[] = ['what' => $part['component']->name, 'amount' => $part['amount']];
         }
-        $steps[] = ['what' => "{$this->carrier}-to-mark", 'amount' => $this->carrierAmount?->minus($this->carrierFirst)];
+        $rest = $this->carrierAmount?->minus($this->carrierFirst);
+        // a half-and-half mix has all its carrier in already
+        if ($rest === null || !$rest->isZero()) {
+            $steps[] = ['what' => "{$this->carrier}-to-mark", 'amount' => $rest];
+        }
 
         return $steps;
     }

@@ -11,8 +11,8 @@ use Thicket\Measure\Unit;
 /**
  * The outline of a patch: one ring of WGS 84 positions, longitude first, and holes. Area on the ellipsoid: authalic
  * latitude and a cylindrical equal-area projection relative to the first vertex, long edges densified along the great
- * circle, then the plane formula (rulings B23; authalic sphere after Snyder, Map Projections, USGS PP 1395, eq. 3-11
- * to 3-13). Floats by nature of geometry; good to 0.1 % from 10 m2 to 100 km2.
+ * circle, then the plane formula (rulings B23; the authalic sphere is the textbook one: q(sine) below over its value at
+ * the pole gives the sine of the authalic latitude). Floats by nature of geometry; good to 0.1 % from 10 m2 to 100 km2.
  */
 final readonly class Outline
 {
@@ -270,7 +270,7 @@ final readonly class Outline
         return self::SEMI_MAJOR_METRES * sqrt(self::q(1.0) / 2);
     }
 
-    /** Snyder eq. 3-12. */
+    /** q = (1 - e2) (s / (1 - e2 s2) - ln((1 - e s) / (1 + e s)) / 2e), with s the sine of the latitude. */
     private static function q(float $sine): float
     {
         $e = sqrt(self::ECCENTRICITY_SQUARED);

@@ -190,10 +190,6 @@ const newStand = async (): Promise<void> => {
 </template>
 
 <style scoped>
-.plain {
-  list-style: none;
-  padding: 0;
-}
 .link {
   border: 0;
   background: none;

@@ -79,8 +79,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
           <div class="rows">
             <button v-for="row in rows" :key="row.id" type="button" class="brow" :class="{ picked: row.id === picked?.id }" :aria-pressed="row.id === picked?.id" @click="pickedId = row.id">
               <span class="what"
-                ><b>{{ row.method.name }}</b
-                ><span v-if="row.active" class="soft small act-name">{{ row.active.name }}{{ row.typical ? ` · ${t('methods.typical')}` : '' }}</span></span
+                ><b>{{ row.method.name }}</b> {{ ' ' }}<span v-if="row.active" class="soft small act-name">{{ row.active.name }}{{ row.typical ? ` · ${t('methods.typical')}` : '' }}</span></span
               >
               <span class="verd"
                 ><VerdictMark :outcome="row.outcome" :name="row.outcomeName" /><span v-if="row.opens" class="small soft"> {{ t('methods.opens', { day: row.opens.text }) }}</span></span

@@ -90,10 +90,3 @@ const save = async (): Promise<void> => {
     <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
   </section>
 </template>
-
-<style scoped>
-.plain {
-  list-style: none;
-  padding: 0;
-}
-</style>

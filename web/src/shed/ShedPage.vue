@@ -115,10 +115,3 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
     </div>
   </div>
 </template>
-
-<style scoped>
-.plain {
-  list-style: none;
-  padding: 0;
-}
-</style>

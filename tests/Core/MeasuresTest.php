@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+use Thicket\Measure\Unit;
+use Thicket\Methods\Outcome;
+
+/*
+ * The figures rows are ordered by (handbook 9): minutes with hands on the plants, expected control, harm.
+ */
+
+it('reckons minutes by method and size', function (string $id, array $stems, string $minutes) {
+    $measured = row(stand(['stems' => $stems]), $id)->measures->minutes;
+    expect((string) $measured?->in(Unit::Minute)->toScale(2, Brick\Math\RoundingMode::HALF_UP))->toBe($minutes);
+})->with([
+    'basal, thin' => ['basal-bark/triclopyr-ester', [['diameter' => '4.9 cm', 'count' => 10]], '2.50'],
+    'basal, from 5 cm' => ['basal-bark/triclopyr-ester', [['diameter' => '5 cm', 'count' => 10]], '5.00'],
+    'basal, from 10 cm' => ['basal-bark/triclopyr-ester', [['diameter' => '10 cm', 'count' => 10]], '8.00'],
+    'class by its middle' => ['basal-bark/triclopyr-ester', [['from' => '4 cm', 'below' => '6 cm', 'count' => 10]], '5.00'],
+    'stumps, loppers' => ['cut-stump/glyphosate', [['diameter' => '3 cm', 'count' => 5]], '2.00'],
+    'stumps, saw' => ['cut-stump/glyphosate', [['diameter' => '12 cm', 'count' => 5]], '10.00'],
+    'pulling two sizes' => ['hand-pull', [['diameter' => '0.5 cm', 'count' => 4], ['diameter' => '1.5 cm', 'count' => 2]], '5.00'],
+]);
+
+it('says nothing of minutes beyond its table', function () {
+    expect(row(stand(['stems' => [['diameter' => '40 cm', 'count' => 1]]]), 'cut-stump/glyphosate')->measures->minutes)->toBeNull()
+        ->and(row(stand(['stems' => []]), 'basal-bark/triclopyr-ester')->measures->minutes)->toBeNull();
+});
+
+it('expects by active, season and root', function (string $id, array $changes, array $control) {
+    $measures = row(stand($changes), $id)->measures;
+    expect([$measures->controlLow, $measures->controlUse, $measures->controlHigh])->toBe($control);
+})->with([
+    'injection, imazapyr' => ['hack-and-squirt/imazapyr', [], [85, 93, 98]],
+    'injection, glyphosate' => ['hack-and-squirt/glyphosate', [], [70, 85, 95]],
+    'leaf spray late' => ['foliar-spot/glyphosate', ['date' => '2026-08-20'], [65, 80, 90]],
+    'leaf spray in spring' => ['foliar-spot/glyphosate', ['date' => '2026-06-10'], [20, 40, 60]],
+    'rosettes' => ['foliar-spot/glyphosate', ['species' => 'poison-hemlock', 'date' => '2026-02-10', 'stems' => []], [85, 92, 97]],
+    'pulled with the root' => ['hand-pull', ['stems' => [['diameter' => '0.5 in', 'count' => 1]]], [85, 95, 99]],
+    'pulled, root left' => ['hand-pull', ['species' => 'quackgrass', 'stems' => []], [10, 25, 50]],
+    'mown once' => ['mow', ['species' => 'canada-thistle', 'stems' => []], [0, 5, 15]],
+]);
+
+it('orders rows by verdict, then expected control, then harm, then name', function () {
+    $rows = board(stand(['facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'height', 'value' => '4 ft']], 'cards' => [esterCard()]]))->rows;
+    for ($i = 1; $i < count($rows); ++$i) {
+        expect($rows[$i - 1]->order() <=> $rows[$i]->order())->toBeLessThan(0);
+        expect($rows[$i - 1]->outcome->isWorseThan($rows[$i]->outcome))->toBeFalse();
+    }
+    expect(array_map(static fn (Outcome $o): int => $o->rank(), Outcome::cases()))->toBe([0, 1, 2, 3, 4, 5]);
+});

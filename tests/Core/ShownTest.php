@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Reading;
+use Thicket\Measure\Shown;
+use Thicket\Measure\Unit;
+
+/*
+ * What people read, in both unit systems, on both sides of each change of unit.
+ */
+
+it('writes each kind of amount in a crew\'s own unit', function (string $typed, string $us, string $metric) {
+    expect(Shown::both(Reading::parse($typed)->quantity))->toBe(['us' => $us, 'metric' => $metric]);
+})->with([
+    'under six feet in inches' => ['5.9 ft', '70.8 in', '1.8 m'],
+    'six feet and more in feet' => ['6 ft', '6 ft', '1.83 m'],
+    'under a centimetre' => ['0.25 in', '1/4 in', '6.35 mm'],
+    'sixteenths' => ['3/16 in', '3/16 in', '4.76 mm'],
+    'no fraction a ruler lacks' => ['1/3 in', '0.333 in', '8.47 mm'],
+    'under a mile' => ['0.99 mi', '5,227 ft', '1,593 m'],
+    'a mile' => ['1 mi', '1 mi', '1,609 m'],
+    'under a quarter acre' => ['0.24 ac', '10,454 sq ft', '971.2 m²'],
+    'a quarter acre' => ['0.25 ac', '0.25 ac', '0.1012 ha'],
+    'a band of bark' => ['264 sq in', '264 sq in', '0.1703 m²'],
+    'spoonfuls under half an ounce' => ['0.49 fl oz', '2.94 tsp', '14.49 mL'],
+    'ounces from half' => ['0.5 fl oz', '0.5 fl oz', '14.79 mL'],
+    'ounces to under a gallon' => ['127 fl oz', '127 fl oz', '3.756 L'],
+    'a gallon' => ['128 fl oz', '1 US gal', '3.785 L'],
+    'under a litre' => ['999 mL', '33.78 fl oz', '999 mL'],
+    'a litre' => ['1000 mL', '33.81 fl oz', '1 L'],
+    'imperial said' => ['1 imp gal', '1.201 US gal', '4.546 L'],
+    'dry ounces' => ['15 oz dry', '15 oz (dry)', '425.2 g'],
+    'a pound' => ['16 oz dry', '1 lb', '453.6 g'],
+    'frost' => ['-5 C', '23 °F', '-5 °C'],
+    'wind' => ['10 mph', '10 mph', '4.47 m/s'],
+    'minutes' => ['90 min', '90 min', '90 min'],
+    'hours from two' => ['120 min', '2 h', '2 h'],
+    'days from two' => ['48 h', '2 days', '2 days'],
+    'pressure' => ['2 bar', '29.01 psi', '2 bar'],
+    'field rate, small' => ['10 fl oz/ac', '10 fl oz/ac', '730.8 mL/ha'],
+    'field rate, a pint and more' => ['1 qt/ac', '2 US pt/ac', '2.338 L/ha'],
+    'spray volume' => ['50 gal/ac', '50 US gal/ac', '467.7 L/ha'],
+    'film on bark' => ['0.3 L/m2', '7.363 US gal/1000 sq ft', '0.3 L/m²'],
+    'dry rate' => ['1 oz dry/ac', '1 oz (dry)/ac', '70.05 g/ha'],
+    'acid equivalent' => ['8 kg ae/ha', '7.137 lb a.e./ac', '8 kg a.e./ha'],
+    'product strength' => ['480 g ae/L', '4.006 lb a.e./US gal', '480 g a.e./L'],
+    'ingredient strength' => ['120 g ai/L', '1.001 lb a.i./US gal', '120 g a.i./L'],
+    'strong mix' => ['15 %', '15 % v/v', '15 % v/v'],
+    'weak mix still in percent' => ['0.1 %', '0.1 % v/v', '0.1 % v/v'],
+    'weaker by volume' => ['0.05 %', '0.064 fl oz/US gal', '0.5 mL/L'],
+    'label percent' => ['41 % w/w', '41 % w/w', '41 % w/w'],
+]);
+
+it('never writes an ounce, a gallon or a percentage without its kind', function () {
+    foreach (Unit::cases() as $unit) {
+        if (preg_match('/oz|gal|pct/', $unit->value) === 1) {
+            expect($unit->label())->toMatch('/fl oz|dry|US|imp|v\/v|w\/w/', $unit->value);
+        }
+    }
+});
+
+it('gives every unit a label and every dimension a unit', function () {
+    $dimensions = array_unique(array_map(static fn (Unit $u): string => $u->dimension()->value, Unit::cases()));
+    expect($dimensions)->toEqualCanonicalizing(array_map(static fn (Dimension $d): string => $d->value, Dimension::cases()));
+    foreach (Unit::cases() as $unit) {
+        expect($unit === Unit::One || $unit->label() !== '')->toBeTrue($unit->value)->and($unit->factor()->isPositive())->toBeTrue($unit->value);
+    }
+});

@@ -1,0 +1,84 @@
+import { expect, test } from '@playwright/test';
+import { givePassword, isAccessible, signIn, station } from './helpers';
+
+test('enters a label card as printed, confirms it, and the board listens to it', async ({ page }) => {
+  await signIn(page);
+  await page
+    .getByRole('link', { name: /Tree-of-heaven/ })
+    .first()
+    .click();
+  const imazapyr = page.getByRole('button', { name: /^Hack and squirt\s*imazapyr/ });
+  await station(page, 'Methods');
+  await expect(imazapyr).toContainText('typical');
+
+  await station(page, 'Shed');
+  await page.getByRole('button', { name: 'Enter a label card' }).click();
+  await page.getByLabel('Product as printed').fill('Imazapyr 240 g/L, water-borne');
+  await page.getByLabel('Active', { exact: false }).first().selectOption({ label: 'imazapyr' });
+  await page.getByLabel('Strength as printed').fill('41');
+  await page.getByRole('button', { name: 'Save, to be confirmed' }).click();
+  await expect(page.getByText('Write a text.').first()).toBeVisible();
+  await expect(page.getByText(/Add the unit/)).toBeVisible();
+
+  await page.getByLabel('Registration number').fill('DEMO-0240');
+  await page.getByLabel('Strength as printed').fill('240 g ae/L');
+  await page.getByLabel('water', { exact: true }).check();
+  await page.getByLabel('woods', { exact: true }).check();
+  await page.getByLabel('Hack and squirt').check();
+  await page.getByLabel('Most', { exact: true }).fill('20%');
+  await page.getByLabel('Distance to water').fill('30 ft');
+  await page.getByLabel(/^Most in a year/).fill('1.5 lb ae/ac');
+  await isAccessible(page);
+  await page.getByRole('button', { name: 'Save, to be confirmed' }).click();
+  await expect(page.getByText('Not confirmed; entered by Ada Thornbury')).toBeVisible();
+
+  await station(page, 'Methods');
+  await imazapyr.click();
+  await expect(page.getByText('Cannot tell: need somebody to confirm the label card.').first()).toBeVisible();
+
+  await station(page, 'Shed');
+  await page.getByRole('button', { name: 'Confirm it' }).click();
+  await givePassword(page);
+  await expect(page.getByText('Not confirmed; entered by')).toHaveCount(0);
+  await station(page, 'Methods');
+  await expect(imazapyr).not.toContainText('typical');
+});
+
+test('changes how the crew works, and the board follows', async ({ page }) => {
+  await signIn(page);
+  await station(page, 'Shed');
+  const told = page.waitForResponse((r) => r.url().endsWith('/shed/choices') && r.ok());
+  await page.getByLabel('Owner’s stance on herbicide').selectOption({ label: 'no herbicide' });
+  await told;
+  await page.getByRole('link', { name: 'Today' }).click();
+  await page
+    .getByRole('link', { name: /Tree-of-heaven/ })
+    .first()
+    .click();
+  await station(page, 'Methods');
+  await expect(page.getByRole('button', { name: /^Basal bark/ })).toContainText('The owner wants no herbicide here.');
+  await page.getByRole('button', { name: /^Basal bark/ }).click();
+  await expect(page.getByRole('button', { name: 'Choose Basal bark' })).toBeDisabled();
+  await station(page, 'Shed');
+  const kept = page.waitForResponse((r) => r.url().endsWith('/shed/choices') && r.ok());
+  await page.getByLabel('Owner’s stance on herbicide').selectOption({ label: 'any' });
+  await kept;
+});
+
+test('keeps two people from overwriting each other', async ({ page, browser }) => {
+  await signIn(page);
+  await station(page, 'Shed');
+  await expect(page.getByLabel('Height of the basal band')).toHaveValue('in-14');
+  const other = await browser.newPage();
+  await signIn(other, 'bram');
+  await station(other, 'Shed');
+  const theirs = other.waitForResponse((r) => r.url().endsWith('/shed/choices') && r.ok());
+  await other.getByLabel('Height of the basal band').selectOption({ label: '16 in (41 cm)' });
+  await theirs;
+  await page.getByLabel('Height of the basal band').selectOption({ label: '12 in (30 cm)' });
+  await expect(page.getByRole('alert')).toContainText('Somebody changed this meanwhile');
+  const back = other.waitForResponse((r) => r.url().endsWith('/shed/choices') && r.ok());
+  await other.getByLabel('Height of the basal band').selectOption({ label: '14 in (36 cm)' });
+  await back;
+  await other.close();
+});

@@ -1,0 +1,39 @@
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { Refusal, unwrap } from '@/api/client';
+
+const answer = (status: number, data?: unknown, error?: unknown) => Promise.resolve({ data, error, response: new Response(null, { status: status === 200 ? 200 : status }) });
+
+describe('the answer of the server', () => {
+  it('is handed on when all is well', async () => {
+    await expect(unwrap(answer(200, { status: 'ok' }))).resolves.toEqual({ status: 'ok' });
+  });
+  it('becomes a refusal with the fields at fault', async () => {
+    const problem = { type: 'about:blank', title: 'Some of this has to be put right.', status: 422, errors: [{ pointer: '/rows/1/diameter', message: 'Give a length.' }] };
+    const refusal = await unwrap(answer(422, undefined, problem)).catch((e: unknown) => e);
+    expect(refusal).toBeInstanceOf(Refusal);
+    expect((refusal as Refusal).at('/rows/1')).toBe('Give a length.');
+    expect((refusal as Refusal).at('/rows/1/diameter')).toBe('Give a length.');
+    expect((refusal as Refusal).at('/rows')).toBe('Give a length.');
+    expect((refusal as Refusal).at('/rows/10')).toBeNull();
+    expect((refusal as Refusal).message).toBe('Give a length.');
+  });
+  it('says the detail first, then the title', () => {
+    expect(new Refusal(409, { type: '', title: 'This cannot be done now.', status: 409, detail: 'It cannot be judged before 2027-09-03.' }).message).toBe('It cannot be judged before 2027-09-03.');
+    expect(new Refusal(404, { type: '', title: 'There is nothing here.', status: 404 }).message).toBe('There is nothing here.');
+    expect(new Refusal(502, null).message).toBe('No answer from the server.');
+  });
+  it('is a plain word when the signal is gone, and says that nothing is lost', async () => {
+    const lost = await unwrap(Promise.reject(new TypeError('Failed to fetch'))).catch((e: unknown) => e);
+    expect((lost as Refusal).status).toBe(0);
+    expect((lost as Refusal).message).toContain('What you typed is kept here.');
+  });
+});
+
+describe('the job clock', () => {
+  afterEach(() => vi.useRealTimers());
+  it('is this device’s clock until the server has spoken', async () => {
+    vi.useFakeTimers({ now: new Date('2026-01-01T00:00:00Z') });
+    const { jobNow } = await import('@/api/client');
+    expect(jobNow().toISOString()).toBe('2026-01-01T00:00:00.000Z');
+  });
+});
