@@ -27,6 +27,7 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; } .warn { border-left: 1.4mm solid #7
 <div>@foreach ($s['recipe']['measure'] as $m) @if ($m['system'] === $units) Measure one load with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full and ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }} the recipe, never over the label). @endif @endforeach</div>
 @endif
 @if ($s['startOnlyIf'])<h2>Start only if</h2><div class="two">@foreach ($s['startOnlyIf'] as $limit)<div><span class="box"></span>{{ $limit['text'][$units] }}</div>@endforeach</div>@endif
+@if ($s['clock'])<div class="warn"><b>{{ $s['clock'][$units] }}</b></div>@endif
 <h2>Do</h2><ol>@foreach ($s['method']['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol>
 <div>Goes wrong when: {{ implode(' ', $s['method']['mistakes']) }}</div>
 @if ($s['keepers'])<h2>Keep</h2><div>@foreach ($s['keepers'] as $keeper){{ $keeper['name'] }}{{ $keeper['distance'] ? ' at ' . $keeper['distance']['shown'][$units] : '' }}; @endforeach</div>@endif

@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Http\Stopped;
 use App\Models\Sheet;
 use App\Models\Stand;
+use App\Models\Step;
 use App\Models\User;
 use App\Support\JobClock;
 use App\Text\Sentences;
@@ -18,10 +19,12 @@ use App\Wire\StandWire;
 use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Methods\Candidate;
 use Thicket\Safety\Cautions;
 use Thicket\Safety\StartLimit;
 use Thicket\Safety\StartLimits;
 use Thicket\Timing\JudgeAfter;
+use Thicket\Timing\StumpClock;
 
 /** Issues a job sheet: all gates open, or the passable ones passed by a lead with a reason; then a snapshot for good. */
 final readonly class IssueSheet
@@ -67,11 +70,26 @@ final readonly class IssueSheet
     }
 
     /**
+     * The stump clock of the crew's school, for water-borne mixes only (rulings J21).
+     *
+     * @return array{us: string, metric: string}|null
+     */
+    private function clockText(Step $step, Candidate $candidate): ?array
+    {
+        if ($step->method !== 'cut-stump' || $candidate->carrier() !== 'water') {
+            return null;
+        }
+        $limit = $candidate->schools->values('stump-delay')->quantity('limit') ?? throw new \LogicException('stump-delay has no limit.');
+
+        return $this->sentences->both('clock.stump', ['limit' => $limit, 'again' => StumpClock::cutAgainFrom()]);
+    }
+
+    /**
      * @param array<string, string> $passes
      *
      * @return array<string, mixed>
      */
-    private function snapshot(Stand $stand, \App\Models\Step $step, User $lead, array $passes): array
+    private function snapshot(Stand $stand, Step $step, User $lead, array $passes): array
     {
         $situation = $this->assembler->situation($stand);
         $candidate = $this->assembler->candidate($step, $stand->patch->ground->crew);
@@ -94,6 +112,7 @@ final readonly class IssueSheet
                 'name' => $card->product, 'registration' => $card->registration, 'version' => $card->version, 'active' => $candidate->active?->id(), 'activeName' => $candidate->active?->name(), 'group' => $candidate->active?->group(), 'reentryHours' => $card->reentryHours,
                 'rainfastHours' => $card->rainfastHours, 'waterBuffer' => Wire::quantity($card->waterBuffer), 'wearing' => $card->wearing, 'firstAid' => $card->firstAid, 'licensedOnly' => $card->licensedOnly, 'card' => $step->cardVersion?->body,
             ],
+            'clock' => $this->clockText($step, $candidate),
             'startOnlyIf' => array_map(fn (StartLimit $l): array => ['fact' => $l->fact->value, 'comparator' => $l->least ? 'least' : 'most', 'limit' => Wire::quantity($l->value), 'text' => $this->sentences->both($l->code(), ['limit' => $l->value]), 'source' => $l->source], StartLimits::for($candidate, $species)->limits),
             'wearing' => $names('wear', $cautions->wearing), 'cautions' => $names('caution', $cautions->cautions), 'kit' => $names('kit', $cautions->kit),
             'emergency' => ['poisonCentre' => $ground->crew->settings['poisonCentre'] ?? null, 'place' => "{$stand->patch->name}, {$ground->name}", 'position' => "{$ground->latitude}, {$ground->longitude}"],

@@ -10,12 +10,27 @@ use App\Models\Step;
 use App\Support\JobClock;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
+use Thicket\Timing\Day;
 
 /** Active already put on a patch this calendar year, from its signed records (rulings J7). */
 final readonly class Ceilings
 {
     public function __construct(private JobClock $clock)
     {
+    }
+
+    /** Last day on which this active was put on the patch; null where no record says so. */
+    public function lastDay(Stand $stand, Step $step): ?\DateTimeImmutable
+    {
+        $records = Record::query()->where('patch_id', $stand->patch_id)->orderByDesc('worked_on')->get();
+        foreach ($records as $record) {
+            $body = json_decode($record->body, true, 64, JSON_THROW_ON_ERROR);
+            if (is_array($body) && ($body['sheet']['snapshot']['product']['active'] ?? null) === $step->active) {
+                return Day::parse($record->worked_on->format('Y-m-d'));
+            }
+        }
+
+        return null;
     }
 
     public function thisYear(Stand $stand, Step $step): ?Quantity

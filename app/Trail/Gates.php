@@ -10,6 +10,7 @@ use App\Models\Step;
 use App\Support\JobClock;
 use App\Text\Sentences;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\System;
 use Thicket\Methods\Board;
 use Thicket\Methods\Outcome;
 use Thicket\Methods\StemGroup;
@@ -22,7 +23,7 @@ final readonly class Gates
 {
     private const PASSABLE = ['not-now', 'does-not-suit', 'estimated-tally', 'calibration'];
 
-    public function __construct(private Catalogue $catalogue, private Assembler $assembler, private LookAlikes $lookAlikes, private RecipeDesk $recipes, private Sentences $sentences, private JobClock $clock)
+    public function __construct(private Catalogue $catalogue, private Assembler $assembler, private LookAlikes $lookAlikes, private RecipeDesk $recipes, private Sentences $sentences, private JobClock $clock, private Ceilings $ceilings)
     {
     }
 
@@ -54,7 +55,7 @@ final readonly class Gates
                 Outcome::NotAllowed => 'not-allowed', Outcome::CannotTell => 'cannot-tell', Outcome::NotNow => 'not-now', Outcome::DoesNotSuit => 'does-not-suit', default => null,
             };
             if ($gate !== null && !isset($shut[$gate])) {
-                $missing = $finding->missing === null ? '' : $this->sentences->in("fact.{$finding->missing}", ['keeper' => $finding->values['keeper'] ?? ''], \Thicket\Measure\System::Us);
+                $missing = $finding->missing === null ? '' : $this->sentences->in("fact.{$finding->missing}", ['keeper' => $finding->values['keeper'] ?? ''], System::Us);
                 $shut[$gate] = $this->gate($gate, $gate === 'cannot-tell' ? 'scout' : 'methods', ['missing' => $missing]);
             }
         }
@@ -86,6 +87,12 @@ final readonly class Gates
         if (in_array('ceiling', $recipe->blocks, true) || $recipe->ceiling?->kept === null) {
             $shut[] = $this->gate('ceiling', 'mix');
         }
+        $interval = $this->assembler->card($step->cardVersion)->intervalDays;
+        $last = $interval === null ? null : $this->ceilings->lastDay($stand, $step);
+        $again = $last?->modify("+{$interval} days");
+        if ($again !== null && $again > $this->clock->today($stand->patch->ground->time_zone)) {
+            $shut[] = $this->gate('interval', 'when', ['opens' => $this->sentences->day($again)]);
+        }
         $licensed = $stand->patch->ground->crew->people->contains(fn (Person $p): bool => $p->isLicensedOn($this->clock->now()));
         if ($this->assembler->card($step->cardVersion)->licensedOnly && !$licensed) {
             $shut[] = $this->gate('licence', 'shed');
@@ -113,6 +120,6 @@ final readonly class Gates
      */
     private function gate(string $code, string $station, array $values = []): array
     {
-        return ['code' => $code, 'text' => $this->sentences->both("gate.{$code}", $values), 'opens' => $this->sentences->name("gate.opens.{$code}"), 'station' => $station, 'passable' => in_array($code, self::PASSABLE, true)];
+        return ['code' => $code, 'text' => $this->sentences->both("gate.{$code}", $values), 'opens' => $this->sentences->in("gate.opens.{$code}", $values, System::Us), 'station' => $station, 'passable' => in_array($code, self::PASSABLE, true)];
     }
 }

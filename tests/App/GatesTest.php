@@ -39,15 +39,31 @@ it('shuts a gate, says whether a lead may pass it, and refuses the sheet', funct
     $answer = $this->api('POST', "/stands/{$this->stand}/sheets")->assertStatus(409);
     expect(array_column($answer->json('gates'), 'code'))->toContain($code);
 })->with([
-    'name not confirmed' => [fn ($t) => Sighting::query()->where('stand_id', $t->stand)->update(['confirmed_by' => null]), 'named', false],
-    'look-alike open again' => [fn ($t) => Sighting::query()->where('stand_id', $t->stand)->update(['tests' => '[]']), 'look-alike', false],
+    'name not confirmed' => [
+        fn ($t) => Sighting::query()->where('stand_id', $t->stand)->update(['confirmed_by' => null]),
+        'named',
+        false,
+    ],
+    'look-alike open again' => [
+        fn ($t) => Sighting::query()->where('stand_id', $t->stand)->update(['tests' => '[]']),
+        'look-alike',
+        false,
+    ],
     'estimated tally' => [
         fn ($t) => $t->api('PUT', "/stands/{$t->stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 18, 'estimated' => true]]]),
         'estimated-tally',
         true,
     ],
-    'counted again' => [fn ($t) => $t->api('PUT', "/stands/{$t->stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 19]]]), 'recipe', false],
-    'all stems too thick' => [fn ($t) => $t->api('PUT', "/stands/{$t->stand}/tally", ['rows' => [['diameter' => '9 in', 'count' => 2]]]), 'does-not-suit', true],
+    'counted again' => [
+        fn ($t) => $t->api('PUT', "/stands/{$t->stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 19]]]),
+        'recipe',
+        false,
+    ],
+    'all stems too thick' => [
+        fn ($t) => $t->api('PUT', "/stands/{$t->stand}/tally", ['rows' => [['diameter' => '9 in', 'count' => 2]]]),
+        'does-not-suit',
+        true,
+    ],
     'wet bark' => [
         fn ($t) => $t->api('POST', '/patches/' . Stand::query()->findOrFail($t->stand)->patch_id . '/observations', ['facts' => [['fact' => 'bark-wetness', 'value' => 'wet']]]),
         'not-now',
@@ -63,7 +79,11 @@ it('shuts a gate, says whether a lead may pass it, and refuses the sheet', funct
         'card-unconfirmed',
         false,
     ],
-    'card chosen from typical values' => [fn ($t) => $t->step->update(['label_card_version_id' => null]), 'no-card', false],
+    'card chosen from typical values' => [
+        fn ($t) => $t->step->update(['label_card_version_id' => null]),
+        'no-card',
+        false,
+    ],
     'licensed product, licence run out' => [
         function ($t) {
             Person::query()->update(['licence_until' => '2026-09-02']);
@@ -81,8 +101,16 @@ it('shuts a gate, says whether a lead may pass it, and refuses the sheet', funct
         'ceiling',
         false,
     ],
-    'calibrated more than a year ago' => [fn ($t) => Sprayer::query()->update(['calibrated_on' => '2025-09-02']), 'calibration', true],
-    'owner wants no herbicide' => [fn ($t) => Crew::query()->update(['settings->stance' => 'none']), 'not-allowed', false],
+    'calibrated more than a year ago' => [
+        fn ($t) => Sprayer::query()->update(['calibrated_on' => '2025-09-02']),
+        'calibration',
+        true,
+    ],
+    'owner wants no herbicide' => [
+        fn ($t) => Crew::query()->update(['settings->stance' => 'none']),
+        'not-allowed',
+        false,
+    ],
     'nobody cleared for the saw' => [
         function ($t) {
             Person::query()->update(['clearances' => '[]']);
@@ -152,9 +180,18 @@ it('derives the next act from what exists', function (Closure $undo, string $act
     $this->api('GET', "/stands/{$this->stand}")->assertJsonPath('act.code', $act);
 })->with([
     'all there' => [fn ($t) => null, 'issued'],
-    'no saved recipe' => [fn ($t) => Step::query()->whereKey($t->step->id)->update(['recipe' => null, 'recipe_basis' => null]), 'mixed'],
-    'recipe no longer true' => [fn ($t) => Tally::query()->where('stand_id', $t->stand)->update(['rows' => '[{"diameter":"2 in","count":1}]']), 'mixed'],
-    'nothing chosen' => [fn ($t) => Illuminate\Support\Facades\DB::table('stand_step')->where('stand_id', $t->stand)->delete(), 'chosen'],
+    'no saved recipe' => [
+        fn ($t) => Step::query()->whereKey($t->step->id)->update(['recipe' => null, 'recipe_basis' => null]),
+        'mixed',
+    ],
+    'recipe no longer true' => [
+        fn ($t) => Tally::query()->where('stand_id', $t->stand)->update(['rows' => '[{"diameter":"2 in","count":1}]']),
+        'mixed',
+    ],
+    'nothing chosen' => [
+        fn ($t) => Illuminate\Support\Facades\DB::table('stand_step')->where('stand_id', $t->stand)->delete(),
+        'chosen',
+    ],
     'nothing counted' => [
         function ($t) {
             Illuminate\Support\Facades\DB::table('stand_step')->where('stand_id', $t->stand)->delete();
@@ -170,3 +207,14 @@ it('derives the next act from what exists', function (Closure $undo, string $act
         'named',
     ],
 ]);
+
+it('keeps the pause that the card asks for since the last application', function (int $days, bool $shut) {
+    $version = LabelCardVersion::query()->findOrFail($this->step->label_card_version_id);
+    $version->update(['body' => ['intervalDays' => $days] + $version->body]);
+    $sheet = $this->api('POST', "/stands/{$this->stand}/sheets")->assertCreated()->json('id');
+    $work = ['workedOn' => '2026-08-24', 'start' => '09:30', 'stop' => '12:00', 'people' => ['Ada'], 'treated' => 18, 'mixUsed' => '0.5 L', 'weather' => 'dry', 'wind' => '3 mph', 'temperature' => '66 F'];
+    $this->api('POST', "/sheets/{$sheet}/records", $work)->assertCreated();
+    $this->api('PUT', "/stands/{$this->stand}/step", ['method' => 'basal-bark', 'active' => 'triclopyr-ester', 'cardVersionId' => $version->id], ['If-Match' => (string) $this->api('GET', "/stands/{$this->stand}")->headers->get('ETag')])->assertOk();
+    $gates = ($this->gates)();
+    expect(array_key_exists('interval', $gates))->toBe($shut)->and($gates['interval'] ?? false)->toBeFalse();
+})->with(['ten days, worked ten days ago' => [10, false], 'eleven days' => [11, true]]);

@@ -36,6 +36,11 @@ function manySituations(): array
     $all[] = $maple($facts($is('drought', true), $is('leaf-damage', true), $is('fresh-flush', true), $is('leaf-wetness', 'wet'), $is('last-mown', '2026-08-01'), $is('bees-flying', true), $is('height', '3 ft')));
     $all[] = $maple($facts($is('height', '3 ft'), $is('wind-speed', '9 m/s'), $is('air-temperature', '3 C')));
     $all[] = $maple($facts($is('height', '3 ft'), $is('wind-speed', '0.5 m/s'), $is('air-temperature', '35 C')));
+    foreach (['2 m/s', '5 m/s', null] as $wind) {
+        $facts2 = [['fact' => 'setting', 'value' => 'woods'], $is('height', '3 ft'), ...($wind === null ? [] : [$is('wind-speed', $wind)])];
+        $all[] = stand(['species' => 'bush-honeysuckle', 'date' => '2026-09-10', 'schools' => ['foliar-droplet' => 'fine'], 'facts' => $facts2]);
+    }
+    $all[] = $maple(['schools' => ['foliar-droplet' => 'fine'], 'keepers' => [['kind' => 'crop', 'name' => 'beans', 'distance' => '30 m']]] + $facts($is('height', '3 ft')));
     $all[] = $maple($facts($is('stage', 'colour-change'), $is('height', '3 ft')));
     $all[] = $maple($facts($is('stage', 'new-soft-flush'), $is('height', '3 ft')));
     $all[] = $maple($facts($is('fruiting', true), $is('food-taken', true)));

@@ -699,6 +699,52 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         Outcome::NotNow,
         'weather.cold',
     ],
+    // droplets
+    'fine drops in a light wind' => [
+        'foliar-spot/glyphosate',
+        [
+            'species' => 'bush-honeysuckle',
+            'date' => '2026-09-20',
+            'schools' => ['foliar-droplet' => 'fine'],
+            'facts' => [['fact' => 'height', 'value' => '4 ft'], ['fact' => 'wind-speed', 'value' => '3 m/s']],
+        ],
+        Outcome::WithCare,
+        'droplet.fine',
+    ],
+    'fine drops above it' => [
+        'foliar-spot/glyphosate',
+        [
+            'species' => 'bush-honeysuckle',
+            'date' => '2026-09-20',
+            'schools' => ['foliar-droplet' => 'fine'],
+            'facts' => [['fact' => 'height', 'value' => '4 ft'], ['fact' => 'wind-speed', 'value' => '3.1 m/s']],
+        ],
+        Outcome::NotNow,
+        'droplet.fine-wind',
+    ],
+    'fine drops in calm' => [
+        'foliar-spot/glyphosate',
+        [
+            'species' => 'bush-honeysuckle',
+            'date' => '2026-09-20',
+            'schools' => ['foliar-droplet' => 'fine'],
+            'facts' => [['fact' => 'height', 'value' => '4 ft'], ['fact' => 'wind-speed', 'value' => '0.9 m/s']],
+        ],
+        Outcome::NotNow,
+        'droplet.fine-wind',
+    ],
+    'fine ester near beans' => [
+        'foliar-spot/triclopyr-ester',
+        [
+            'species' => 'bush-honeysuckle',
+            'date' => '2026-09-20',
+            'schools' => ['foliar-droplet' => 'fine'],
+            'facts' => [['fact' => 'height', 'value' => '4 ft']],
+            'keepers' => [['kind' => 'crop', 'name' => 'beans', 'distance' => '90 m']],
+        ],
+        Outcome::DoesNotSuit,
+        'droplet.fine-near-crop',
+    ],
     // keepers
     'same maple within twice the crown' => [
         'hack-and-squirt/glyphosate',

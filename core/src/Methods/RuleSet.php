@@ -32,6 +32,7 @@ final readonly class RuleSet
             new Rules\GrowthStage(),
             new Rules\WarmSoil(),
             new Rules\DayWeather(),
+            new Rules\Droplets(),
             new Rules\GrassHeight(),
             new Rules\NewNativeGrass(),
             new Rules\HoldOfRoots(),

@@ -12,6 +12,12 @@ final class StumpClock
 {
     private const RECUT_SECONDS = 1800;
 
+    /** From here on the stump is cut again, in every school. */
+    public static function cutAgainFrom(): Quantity
+    {
+        return Quantity::of(self::RECUT_SECONDS, Unit::Second);
+    }
+
     /** @return string 'in-time', 'late' or 'cut-again' */
     public static function state(\DateTimeImmutable $cut, \DateTimeImmutable $treated, Quantity $limit): string
     {

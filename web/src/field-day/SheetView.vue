@@ -53,6 +53,9 @@ const cup = computed(() => props.sheet.snapshot.recipe?.measure.find((m) => m.sy
         <li v-for="l in sheet.snapshot.startOnlyIf" :key="l.fact + l.comparator">{{ say(l.text) }}</li>
       </ul>
     </template>
+    <p v-if="sheet.snapshot.clock" class="note">
+      <b>{{ say(sheet.snapshot.clock) }}</b>
+    </p>
     <h3>{{ t('field.do') }}</h3>
     <ol>
       <li v-for="s in sheet.snapshot.method.steps" :key="s">{{ s }}</li>

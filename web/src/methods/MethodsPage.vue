@@ -28,6 +28,8 @@ const pickedId = ref<string | null>(null);
 const picked = computed(() => rows.value.find((r) => r.id === pickedId.value) ?? rows.value.find((r) => r.id === stand.value?.step?.rowId) ?? rows.value[0] ?? null);
 const count = (o: Outcome): number => board.value?.rows.filter((r) => r.outcome === o).length ?? 0;
 
+/** The owner's stance is the owner's, set in the Shed; it is no school to try on. */
+const switchable = computed(() => (book.value?.schools ?? []).filter((s) => s.id !== 'herbicide-stance'));
 const choose = async (row: Schemas['Row']): Promise<void> => {
   const done = await run(() =>
     unwrap(
@@ -98,7 +100,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
             <summary>{{ t('methods.schools') }}</summary>
             <div class="stack" style="padding-top: 8px">
               <p class="small soft">{{ t('methods.schoolsHelp') }}</p>
-              <label v-for="s in book?.schools ?? []" :key="s.id" class="label"
+              <label v-for="s in switchable" :key="s.id" class="label"
                 >{{ s.name }}
                 <select class="field" :value="schools[s.id] ?? ''" @change="schools = { ...schools, [s.id]: ($event.target as HTMLSelectElement).value }">
                   <option value="" disabled>{{ t('methods.asSet') }}</option>
