@@ -113,10 +113,4 @@ final class Sentences
 
         return $this->messages;
     }
-
-    /** @return list<string> */
-    public function codes(): array
-    {
-        return array_keys($this->messages());
-    }
 }

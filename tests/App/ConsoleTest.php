@@ -32,6 +32,11 @@ it('answers every shipped example, without a database, as its schema says', func
     }
 });
 
+it('lists the same units in the contract as the core knows', function () {
+    $contract = Symfony\Component\Yaml\Yaml::parseFile(dirname(__DIR__, 2) . '/openapi.yaml');
+    expect($contract['components']['schemas']['Unit']['enum'])->toBe(Thicket\Measure\Unit::codes());
+});
+
 it('exits 1 with pointers on refused input', function (string $command, string $input, string $pointer) {
     $process = twin($command, $input);
     expect($process->getExitCode())->toBe(1)->and(array_column(json_decode($process->getOutput(), true)['refused'], 'pointer'))->toContain($pointer);

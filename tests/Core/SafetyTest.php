@@ -43,6 +43,15 @@ it('dresses people for the plant, the tool and the product', function (array $ch
     'mower' => [['species' => 'common-lambsquarters', 'stems' => []], 'mow', ['ear-and-eye'], ['bystanders-clear']],
 ]);
 
+it('says what the pieces and the seed will do', function (string $species, array $has, array $hasNot) {
+    $all = cautionsFor(['species' => $species, 'stems' => []], 'dig');
+    expect($all->cautions)->toContain(...$has)->and(array_intersect($all->cautions, $hasNot))->toBe([]);
+})->with([
+    'pieces root' => ['quackgrass', ['plant-fragments-root'], ['plant-seeds-ripen']],
+    'heads ripen' => ['poison-hemlock', ['plant-seeds-ripen'], ['plant-fragments-root']],
+    'both' => ['curly-dock', ['plant-fragments-root', 'plant-seeds-ripen'], ['plant-unnamed']],
+]);
+
 it('does not ask for a spill kit where nothing can spill', function () {
     expect(cautionsFor(['stems' => [['diameter' => '0.5 in', 'count' => 1]]], 'hand-pull')->kit)->not->toContain('spill-kit')
         ->and(cautionsFor([], 'basal-bark/triclopyr-ester')->kit)->toContain('spill-kit', 'clean-water-10L', 'eyewash', 'label-on-site');

@@ -219,11 +219,6 @@ final class Fields
         return self::of($value, $this->faults, $this->gallon, "{$this->pointer}/{$name}");
     }
 
-    public function objectOrNull(string $name): ?self
-    {
-        return $this->has($name) ? $this->object($name) : $this->absent($name);
-    }
-
     /** @return list<self> */
     public function objects(string $name, int $most = 500, bool $needed = false): array
     {

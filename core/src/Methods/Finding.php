@@ -77,11 +77,6 @@ final readonly class Finding
         return new self($code, Outcome::NotAllowed, $values, $source, $change, null, null, null);
     }
 
-    public function because(?Certainty $certainty): self
-    {
-        return new self($this->code, $this->outcome, $this->values, $this->source, $this->change, $this->opens, $this->missing, $certainty, $this->school, $this->otherwise);
-    }
-
     /** @param array<string, Outcome> $otherwise choice => outcome */
     public function restingOn(string $school, array $otherwise): self
     {

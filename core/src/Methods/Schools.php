@@ -34,11 +34,6 @@ final readonly class Schools
         return $this->chosen[$school] ?? $this->catalogue->school($school)->default();
     }
 
-    public function isDefault(string $school): bool
-    {
-        return $this->choice($school) === $this->catalogue->school($school)->default();
-    }
-
     /** The working values that come with the choice. */
     public function values(string $school): Node
     {

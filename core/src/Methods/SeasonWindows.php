@@ -89,18 +89,6 @@ final readonly class SeasonWindows
         return null;
     }
 
-    /** @return list<\DateTimeImmutable> days on which the grade changes (rulings B34) */
-    public function changes(): array
-    {
-        $days = [];
-        foreach ($this->windows as $window) {
-            $days[] = $window->first;
-            $days[] = $window->last->modify('+1 day');
-        }
-
-        return $days;
-    }
-
     private static function window(Situation $situation, Candidate $candidate, Node $node, int $year, string $source): ?Window
     {
         $first = self::day($situation, $node, 'from', 'orFrom', $year);

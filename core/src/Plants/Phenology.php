@@ -80,17 +80,6 @@ final readonly class Phenology
         return $best;
     }
 
-    /** @return list<\DateTimeImmutable> days of the year on which stage or flow turn */
-    public function turnsOf(int $year): array
-    {
-        $days = [];
-        foreach (array_keys(self::STAGES[$this->plan()]) as $event) {
-            $days[] = $this->dayOf($event, $year);
-        }
-
-        return array_values(array_filter([...$days, $this->local('01-16', $year), $this->turnsDown($year), $this->stops($year)]));
-    }
-
     /** The stream turns after flowering and fruiting, about midsummer: 15 July, where the late growing season begins (rulings J12). */
     private function turnsDown(int $year): \DateTimeImmutable
     {

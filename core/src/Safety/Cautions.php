@@ -54,6 +54,13 @@ final readonly class Cautions
             in_array($hazard, ['thorns', 'spines'], true) && $wearing[] = 'tough-gloves';
         }
 
+        if ($target?->fragmentsRegrow() === true) {
+            $cautions[] = 'plant-fragments-root';
+        }
+        if ($target?->seedsRipenAfterCutting() === true) {
+            $cautions[] = 'plant-seeds-ripen';
+        }
+
         return new self(array_values(array_unique($wearing)), array_values(array_unique($cautions)), array_values(array_unique($kit)));
     }
 }
