@@ -174,7 +174,8 @@ it('answers the lists in a fixed number of queries, however many stands', functi
         DB::enableQueryLog();
         $this->api('GET', $path)->assertOk();
 
-        return count(DB::getQueryLog());
+        // the framework sweeps old sessions on a chance request; that is no query of the list
+        return count(array_filter(DB::getQueryLog(), static fn (array $q): bool => !str_contains($q['query'], 'sessions')));
     };
     $count();
     $before = $count();
