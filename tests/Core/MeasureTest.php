@@ -34,6 +34,9 @@ it('reads what people type', function (string $typed, string $amount, Unit $unit
     'acid equivalent' => ['480 g ae/L', '480', Unit::GramEquivalentPerLitre],
     'cold' => ['-5 C', '-5', Unit::Celsius],
     'percent by weight' => ['41 % w/w', '41', Unit::PercentByWeight],
+    'weight in volume' => ['5 % w/v', '5', Unit::PercentWeightPerVolume],
+    'dry per thousand square feet' => ['3 oz dry/1000 sq ft', '3', Unit::OunceWeightPerThousandSquareFeet],
+    'millilitres per 100 m2' => ['20 mL/100 m2', '20', Unit::MillilitrePerAre],
 ]);
 
 it('refuses what cannot be meant, with a sentence that says what would be right', function (string $typed, ?Dimension $expected, string $says) {
@@ -82,34 +85,24 @@ it('goes to every unit of its dimension and back without losing a digit', functi
 it('holds the exact factors of the handbook', function (string $one, string $other) {
     expect(quantity($one)->equals(quantity($other)))->toBeTrue();
 })->with([
-    'inch' => [
-        '1 in',
-        '2.54 cm'], 'gallon' => ['1 gal',
-        '3.785411784 L'], 'gallon in ounces' => ['1 gal',
-        '128 fl oz'], 'gallon in teaspoons' => ['1 gal',
-        '768 tsp',
-    ],
-    'fluid ounce' => [
-        '1 fl oz',
-        '29.5735295625 mL'], 'imperial gallon' => ['1 imp gal',
-        '4.54609 L'], 'acre' => ['1 ac',
-        '4046.8564224 m2'], 'pound' => ['1 lb',
-        '453.59237 g',
-    ],
-    'mile' => [
-        '1 mile',
-        '1609.344 m'], 'dry ounce' => ['1 oz dry',
-        '28.349523125 g'], 'imperial ounce' => ['1 imp fl oz',
-        '28.4130625 mL'], 'tablespoon' => ['1 tbsp',
-        '3 tsp',
-    ],
-    'metric spoon' => [
-        '1 tsp_metric',
-        '5 mL'], 'pint' => ['1 pt',
-        '473.176473 mL'], 'heat' => ['85 F',
-        '265/9 C'], 'part of a mix' => ['1 pt/gal',
-        '12.5 %',
-    ],
+    'inch' => ['1 in', '2.54 cm'],
+    'gallon' => ['1 gal', '3.785411784 L'],
+    'gallon in ounces' => ['1 gal', '128 fl oz'],
+    'gallon in teaspoons' => ['1 gal', '768 tsp'],
+    'fluid ounce' => ['1 fl oz', '29.5735295625 mL'],
+    'imperial gallon' => ['1 imp gal', '4.54609 L'],
+    'acre' => ['1 ac', '4046.8564224 m2'],
+    'pound' => ['1 lb', '453.59237 g'],
+    'mile' => ['1 mile', '1609.344 m'],
+    'dry ounce' => ['1 oz dry', '28.349523125 g'],
+    'imperial ounce' => ['1 imp fl oz', '28.4130625 mL'],
+    'tablespoon' => ['1 tbsp', '3 tsp'],
+    'metric spoon' => ['1 tsp_metric', '5 mL'],
+    'pint' => ['1 pt', '473.176473 mL'],
+    'heat' => ['85 F', '265/9 C'],
+    'part of a mix' => ['1 pt/gal', '12.5 %'],
+    'weight in volume' => ['5 % w/v', '50 g/L'],
+    'grams on 100 m2' => ['1 g/100 m2', '100 g/ha'],
 ]);
 
 it('reads parts as one part product and four parts carrier', function () {

@@ -34,20 +34,10 @@ it('keeps the cut table of the handbook', function (string $spacing, string $per
     $counted = array_map(static fn (int $inches): int => sum(['sum' => 'injection', 'spacing' => $spacing, 'per' => $per, 'stems' => [['diameter' => "{$inches} in", 'count' => 1]]])['values']['cuts'], [2, 4, 6, 8, 10, 12]);
     expect($counted)->toBe($cuts);
 })->with([
-    '4 in of girth' => [
-        '4 in',
-        'girth',
-        [2, 4, 5, 7, 8, 10]], '3 in of girth' => ['3 in',
-        'girth',
-        [3, 5, 7, 9, 11, 13],
-    ],
-    '1 in of girth' => [
-        '1 in',
-        'girth',
-        [7, 13, 19, 26, 32, 38]], 'inch of diameter' => ['1 in',
-        'diameter',
-        [2, 4, 6, 8, 10, 12],
-    ],
+    '4 in of girth' => ['4 in', 'girth', [2, 4, 5, 7, 8, 10]],
+    '3 in of girth' => ['3 in', 'girth', [3, 5, 7, 9, 11, 13]],
+    '1 in of girth' => ['1 in', 'girth', [7, 13, 19, 26, 32, 38]],
+    'inch of diameter' => ['1 in', 'diameter', [2, 4, 6, 8, 10, 12]],
 ]);
 
 it('never lifts the dose above a label mL per tree when cuts are rounded up', function () {

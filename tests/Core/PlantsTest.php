@@ -74,33 +74,12 @@ it('estimates stage and stream from date and place', function (string $species, 
     $phenology = new Phenology(catalogue()->species($species), SeasonShift::none());
     expect([$phenology->stageOn(Day::parse($day)), $phenology->flowOn(Day::parse($day))])->toBe([$stage, $flow]);
 })->with([
-    'bare in January' => [
-        'red-maple',
-        '2026-01-10',
-        'dormant',
-        'still'], 'sap in March' => ['norway-maple',
-        '2026-03-10',
-        'dormant',
-        'up',
-    ],
-    'leaf in June' => [
-        'tree-of-heaven',
-        '2026-06-05',
-        'full-leaf',
-        'up'], 'thistle in bud' => ['canada-thistle',
-        '2026-06-10',
-        'bud',
-        'up',
-    ],
-    'thistle in autumn' => [
-        'canada-thistle',
-        '2026-09-10',
-        'autumn-regrowth',
-        'down'], 'hemlock rosette' => ['poison-hemlock',
-        '2026-02-01',
-        'rosette',
-        'up',
-    ],
+    'bare in January' => ['red-maple', '2026-01-10', 'dormant', 'still'],
+    'sap in March' => ['norway-maple', '2026-03-10', 'dormant', 'up'],
+    'leaf in June' => ['tree-of-heaven', '2026-06-05', 'full-leaf', 'up'],
+    'thistle in bud' => ['canada-thistle', '2026-06-10', 'bud', 'up'],
+    'thistle in autumn' => ['canada-thistle', '2026-09-10', 'autumn-regrowth', 'down'],
+    'hemlock rosette' => ['poison-hemlock', '2026-02-01', 'rosette', 'up'],
 ]);
 
 /*
@@ -112,27 +91,11 @@ it('knows the area on the ellipsoid', function (float $south, float $west, float
     $area = Outline::fromGeoJson(['type' => 'Polygon', 'coordinates' => [$ring]])->area()->float(Unit::SquareMetre);
     expect(abs($area / $squareMetres - 1))->toBeLessThan(0.001);
 })->with([
-    'a hundredth of a degree at the equator' => [
-        0.0,
-        10.0,
-        0.01,
-        1230907.2018], 'at 44 north' => [44.0,
-        -70.0,
-        0.01,
-        891114.93,
-    ],
-    'at 44 south' => [
-        -44.01,
-        170.0,
-        0.01,
-        891114.93], 'at 65 north' => [65.0,
-        20.0,
-        0.01,
-        525874.35], 'a garden at 44 north' => [44.0,
-        -70.0,
-        0.0001,
-        89.1188,
-    ],
+    'a hundredth of a degree at the equator' => [0.0, 10.0, 0.01, 1230907.2018],
+    'at 44 north' => [44.0, -70.0, 0.01, 891114.93],
+    'at 44 south' => [-44.01, 170.0, 0.01, 891114.93],
+    'at 65 north' => [65.0, 20.0, 0.01, 525874.35],
+    'a garden at 44 north' => [44.0, -70.0, 0.0001, 89.1188],
 ]);
 
 it('takes holes out and reads a feature', function () {

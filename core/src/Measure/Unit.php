@@ -68,6 +68,7 @@ enum Unit: string
     case LitrePerSquareMetre = 'L/m2';
     case MillilitrePerSquareMetre = 'mL/m2';
     case LitrePerAre = 'L/100m2';
+    case MillilitrePerAre = 'mL/100m2';
     case LitrePerHectare = 'L/ha';
     case MillilitrePerHectare = 'mL/ha';
     case UsGallonPerAcre = 'gal_us/ac';
@@ -81,12 +82,16 @@ enum Unit: string
     case ImperialPintPerAcre = 'pt_imp/ac';
     case GramPerHectare = 'g/ha';
     case KilogramPerHectare = 'kg/ha';
+    case GramPerAre = 'g/100m2';
     case OunceWeightPerAcre = 'oz_wt/ac';
+    case OunceWeightPerThousandSquareFeet = 'oz_wt/1000_sq_ft';
+    case PoundPerThousandSquareFeet = 'lb/1000_sq_ft';
     case PoundPerAcre = 'lb/ac';
     case GramEquivalentPerHectare = 'g_ae/ha';
     case KilogramEquivalentPerHectare = 'kg_ae/ha';
     case PoundEquivalentPerAcre = 'lb_ae/ac';
     case GramPerLitre = 'g/L';
+    case PercentWeightPerVolume = 'pct_wv';
     case OunceWeightPerUsGallon = 'oz_wt/gal_us';
     case PoundPerUsGallon = 'lb/gal_us';
     case GramEquivalentPerLitre = 'g_ae/L';
@@ -172,6 +177,7 @@ enum Unit: string
             self::LitrePerSquareMetre => [Dimension::VolumePerArea, 'L/m2', 'L/m²'],
             self::MillilitrePerSquareMetre => [Dimension::VolumePerArea, 'mL/m2', 'mL/m²'],
             self::LitrePerAre => [Dimension::VolumePerArea, 'L/100m2', 'L/100 m²'],
+            self::MillilitrePerAre => [Dimension::VolumePerArea, 'mL/100m2', 'mL/100 m²'],
             self::LitrePerHectare => [Dimension::VolumePerArea, 'L/ha', 'L/ha'],
             self::MillilitrePerHectare => [Dimension::VolumePerArea, 'mL/ha', 'mL/ha'],
             self::UsGallonPerAcre => [Dimension::VolumePerArea, 'gal_us/ac', 'US gal/ac'],
@@ -185,12 +191,17 @@ enum Unit: string
             self::ImperialPintPerAcre => [Dimension::VolumePerArea, 'pt_imp/ac', 'imp pt/ac'],
             self::GramPerHectare => [Dimension::MassPerArea, 'g/ha', 'g/ha'],
             self::KilogramPerHectare => [Dimension::MassPerArea, 'kg/ha', 'kg/ha'],
+            self::GramPerAre => [Dimension::MassPerArea, 'g/100m2', 'g/100 m²'],
             self::OunceWeightPerAcre => [Dimension::MassPerArea, 'oz_wt/ac', 'oz (dry)/ac'],
+            self::OunceWeightPerThousandSquareFeet => [Dimension::MassPerArea, 'oz_wt/1000_sq_ft', 'oz (dry)/1000 sq ft'],
+            self::PoundPerThousandSquareFeet => [Dimension::MassPerArea, 'lb/1000_sq_ft', 'lb/1000 sq ft'],
             self::PoundPerAcre => [Dimension::MassPerArea, 'lb/ac', 'lb/ac'],
             self::GramEquivalentPerHectare => [Dimension::EquivalentPerArea, 'g/ha', 'g a.e./ha'],
             self::KilogramEquivalentPerHectare => [Dimension::EquivalentPerArea, 'kg/ha', 'kg a.e./ha'],
             self::PoundEquivalentPerAcre => [Dimension::EquivalentPerArea, 'lb/ac', 'lb a.e./ac'],
             self::GramPerLitre => [Dimension::MassPerVolume, 'g/L', 'g/L'],
+            // grams in 100 mL of mix
+            self::PercentWeightPerVolume => [Dimension::MassPerVolume, '10', '% w/v'],
             self::OunceWeightPerUsGallon => [Dimension::MassPerVolume, 'oz_wt/gal_us', 'oz (dry)/US gal'],
             self::PoundPerUsGallon => [Dimension::MassPerVolume, 'lb/gal_us', 'lb/US gal'],
             self::GramEquivalentPerLitre => [Dimension::EquivalentPerVolume, 'g/L', 'g a.e./L'],
