@@ -128,8 +128,12 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         Outcome::DoesNotSuit,
         'size.too-thick',
     ],
-    'exactly 6 in, school six or less' => ['basal-bark/triclopyr-ester', ['schools' => ['basal-size' => 'six-or-less'],
-    'stems' => [['diameter' => '6 in', 'count' => 1]]], Outcome::WithCare, 'size.too-thick-none'],
+    'exactly 6 in, school six or less' => [
+        'basal-bark/triclopyr-ester',
+        ['schools' => ['basal-size' => 'six-or-less'], 'stems' => [['diameter' => '6 in', 'count' => 1]]],
+        Outcome::WithCare,
+        'size.too-thick-none',
+    ],
     'class up to 6 in' => [
         'basal-bark/triclopyr-ester',
         ['stems' => [['from' => '5 in', 'below' => '6 in', 'count' => 1]]],
@@ -323,8 +327,12 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         'size.too-thick-none',
     ],
     'cactus is dug' => ['dig', ['species' => 'prickly-pear', 'stems' => []], Outcome::WithCare, 'hazard.gloves'],
-    'no lever puller' => ['lever-pull', ['stems' => [['diameter' => '1 in', 'count' => 1]],
-    'tools' => ['hatchet']], Outcome::DoesNotSuit, 'tool.missing'],
+    'no lever puller' => [
+        'lever-pull',
+        ['stems' => [['diameter' => '1 in', 'count' => 1]], 'tools' => ['hatchet']],
+        Outcome::DoesNotSuit,
+        'tool.missing',
+    ],
     // mowing
     'cactus is never mown' => [
         'mow',
@@ -504,11 +512,20 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         Outcome::WithCare,
         'leaf.waxy',
     ],
-    'grass-only on a sedge' => ['foliar-spot/clethodim/grass', [ 'species' => 'yellow-nutsedge', 'date' => '2026-06-01', 'stems' => [],
-    'facts' => [['fact' => 'setting', 'value' => 'woods']],
-    'cards' => [ esterCard(['id' => 'grass', 'actives' => [['active' => 'clethodim', 'amount' => '120 g ai/L']],
-    'carriers' => ['water'],
-    'methods' => [['method' => 'foliar-spot', 'max' => '0.5%']]]), ], ], Outcome::DoesNotSuit, 'response.misses'],
+    'grass-only on a sedge' => [
+        'foliar-spot/clethodim/grass',
+        [
+            'species' => 'yellow-nutsedge',
+            'date' => '2026-06-01',
+            'stems' => [],
+            'facts' => [['fact' => 'setting', 'value' => 'woods']],
+            'cards' => [
+                esterCard(['id' => 'grass', 'actives' => [['active' => 'clethodim', 'amount' => '120 g ai/L']], 'carriers' => ['water'], 'methods' => [['method' => 'foliar-spot', 'max' => '0.5%']]]),
+            ],
+        ],
+        Outcome::DoesNotSuit,
+        'response.misses',
+    ],
     'brush in soil of 74 F' => [
         'foliar-spot/triclopyr-ester',
         [
@@ -848,8 +865,12 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         Outcome::CannotTell,
         'unknown.need',
     ],
-    'site not on the card' => ['basal-bark/triclopyr-ester/ester', ['facts' => [['fact' => 'setting', 'value' => 'pasture']],
-    'cards' => [esterCard()]], Outcome::NotAllowed, 'card.site-not-listed'],
+    'site not on the card' => [
+        'basal-bark/triclopyr-ester/ester',
+        ['facts' => [['fact' => 'setting', 'value' => 'pasture']], 'cards' => [esterCard()]],
+        Outcome::NotAllowed,
+        'card.site-not-listed',
+    ],
     'method not on the card' => [
         'foliar-spot/triclopyr-ester/ester',
         [
@@ -859,10 +880,18 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         Outcome::NotAllowed,
         'card.method-not-listed',
     ],
-    'card not confirmed' => ['basal-bark/triclopyr-ester/ester', ['facts' => [['fact' => 'setting', 'value' => 'woods']],
-    'cards' => [esterCard(['confirmed' => false])]], Outcome::CannotTell, 'unknown.need'],
-    'licensed product, nobody licensed' => ['basal-bark/triclopyr-ester/ester', ['facts' => [['fact' => 'setting', 'value' => 'woods']],
-    'cards' => [esterCard(['licensedOnly' => true])]], Outcome::NotAllowed, 'card.nobody-licensed'],
+    'card not confirmed' => [
+        'basal-bark/triclopyr-ester/ester',
+        ['facts' => [['fact' => 'setting', 'value' => 'woods']], 'cards' => [esterCard(['confirmed' => false])]],
+        Outcome::CannotTell,
+        'unknown.need',
+    ],
+    'licensed product, nobody licensed' => [
+        'basal-bark/triclopyr-ester/ester',
+        ['facts' => [['fact' => 'setting', 'value' => 'woods']], 'cards' => [esterCard(['licensedOnly' => true])]],
+        Outcome::NotAllowed,
+        'card.nobody-licensed',
+    ],
     'ready-to-use in a cut' => [
         'cut-stump/triclopyr-ester/ester',
         [

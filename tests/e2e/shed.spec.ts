@@ -33,6 +33,7 @@ test('enters a label card as printed, confirms it, and the board listens to it',
   await expect(page.getByText('Not confirmed; entered by Ada Thornbury')).toBeVisible();
 
   await station(page, 'Methods');
+  await expect(imazapyr).not.toContainText('typical');
   await imazapyr.click();
   await expect(page.getByText('Cannot tell: need somebody to confirm the label card.').first()).toBeVisible();
 

@@ -25,7 +25,15 @@ const OUTCOMES: readonly Outcome[] = ['fits', 'withCare', 'notNow', 'cannotTell'
 const filter = ref<Outcome | null>(null);
 const rows = computed(() => board.value?.rows.filter((r) => filter.value === null || r.outcome === filter.value) ?? []);
 const pickedId = ref<string | null>(null);
-const picked = computed(() => rows.value.find((r) => r.id === pickedId.value) ?? rows.value.find((r) => r.id === stand.value?.step?.rowId) ?? rows.value[0] ?? null);
+/** A typical row whose card was entered meanwhile stays picked: its id only grew by the card. */
+const picked = computed(
+  () =>
+    rows.value.find((r) => r.id === pickedId.value) ??
+    rows.value.find((r) => pickedId.value !== null && r.id.startsWith(`${pickedId.value}/`)) ??
+    rows.value.find((r) => r.id === stand.value?.step?.rowId) ??
+    rows.value[0] ??
+    null,
+);
 const count = (o: Outcome): number => board.value?.rows.filter((r) => r.outcome === o).length ?? 0;
 
 /** The owner's stance is the owner's, set in the Shed; it is no school to try on. */
