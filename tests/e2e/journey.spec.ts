@@ -168,6 +168,16 @@ test('warns of a burning plant before it has a name, and never asks to cut it', 
   await expect(page.getByRole('group', { name: 'What sap comes from a broken stalk?' }).getByRole('radio')).toHaveCount(0);
 });
 
+test('greets at the door and says so when a page does not exist', async ({ page }) => {
+  await page.goto('/sign-in');
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await isAccessible(page);
+  await signIn(page);
+  await page.goto('/nowhere');
+  await expect(page.getByRole('heading', { name: 'There is nothing here.' })).toBeVisible();
+  await isAccessible(page);
+});
+
 test('shows a viewer everything and no button that writes', async ({ page }) => {
   await signIn(page, 'cleo');
   await page
