@@ -14,4 +14,10 @@ final class Refused extends \InvalidArgumentException implements ThicketRefusal
     {
         parent::__construct(implode(' ', array_map(static fn (array $f): string => "{$f['pointer']}: {$f['message']}", $faults)));
     }
+
+    /** One fault at one place. */
+    public static function at(string $pointer, string $message): self
+    {
+        return new self([['pointer' => $pointer, 'message' => $message]]);
+    }
 }

@@ -31,4 +31,6 @@ enum Dimension: string
     /** Mass share of a label, only nominal by volume unless density is known (handbook 3). */
     case MassShare = 'mass-share';
     case Count = 'count';
+    /** Stems, seedlings or plots per area. */
+    case CountPerArea = 'count-per-area';
 }

@@ -98,6 +98,8 @@ final readonly class Shown
             Dimension::ActiveShare => Unit::PercentActive,
             Dimension::MassShare => Unit::PercentByWeight,
             Dimension::Count => Unit::One,
+            // seedlings are counted by the square metre, stems by the hectare or acre
+            Dimension::CountPerArea => $atLeast('1', Unit::OnePerSquareMetre) ? ($us ? Unit::OnePerSquareFoot : Unit::OnePerSquareMetre) : ($us ? Unit::OnePerAcre : Unit::OnePerHectare),
         };
     }
 

@@ -109,10 +109,14 @@ enum Unit: string
     case PercentActive = 'pct_vv_active';
     case PercentByWeight = 'pct_ww';
     case One = 'one';
+    case OnePerSquareMetre = 'one/m2';
+    case OnePerSquareFoot = 'one/sq_ft';
+    case OnePerHectare = 'one/ha';
+    case OnePerAcre = 'one/ac';
 
     /**
      * Dimension, exact factor to the dimension's canonical unit, and how the unit is written for people.
-     * Canonical: m, m2, L, g, degC, m/s, s, kPa, L/m2, g/m2, g a.e./m2, g/L, g a.e./L, g a.i./L, share (1), count (1).
+     * Canonical: m, m2, L, g, degC, m/s, s, kPa, L/m2, g/m2, g a.e./m2, g/L, g a.e./L, g a.i./L, share (1), count (1), count/m2.
      * Sources: handbook 3 "Exact factors", rulings J27 (weight ounce, tablespoon, imperial ounce, foot, yard, hectare).
      * Compound units are derived from the simple ones, so that no constant stands twice.
      *
@@ -219,6 +223,10 @@ enum Unit: string
             self::PercentActive => [Dimension::ActiveShare, '1/100', '% v/v of active'],
             self::PercentByWeight => [Dimension::MassShare, '1/100', '% w/w'],
             self::One => [Dimension::Count, '1', ''],
+            self::OnePerSquareMetre => [Dimension::CountPerArea, '1', 'per m²'],
+            self::OnePerSquareFoot => [Dimension::CountPerArea, 'one/sq_ft', 'per sq ft'],
+            self::OnePerHectare => [Dimension::CountPerArea, 'one/ha', 'per ha'],
+            self::OnePerAcre => [Dimension::CountPerArea, 'one/ac', 'per ac'],
         };
     }
 

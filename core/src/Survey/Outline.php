@@ -16,10 +16,7 @@ use Thicket\Measure\Unit;
  */
 final readonly class Outline
 {
-    private const SEMI_MAJOR_METRES = 6378137.0;
-    private const ECCENTRICITY_SQUARED = 0.00669437999014;
     private const LONGEST_EDGE_DEGREES = 0.01;
-    private const MOST_VERTICES = 5000;
 
     /** @param list<list<array{float, float}>> $rings outer ring first, each closed (first position again at the end) */
     private function __construct(public array $rings)
@@ -36,7 +33,7 @@ final readonly class Outline
         if (is_array($json) && ($json['type'] ?? null) === 'FeatureCollection') {
             $features = $json['features'] ?? null;
             if (!is_array($features) || count($features) !== 1) {
-                throw self::refused("{$pointer}/features", 'Give exactly one outline; this holds ' . (is_array($features) ? count($features) : 'none') . '.');
+                throw Refused::at("{$pointer}/features", 'Give exactly one outline; this holds ' . (is_array($features) ? count($features) : 'none') . '.');
             }
 
             return self::fromGeoJson(array_values($features)[0], "{$pointer}/features/0");
@@ -45,7 +42,7 @@ final readonly class Outline
             return self::fromGeoJson($json['geometry'] ?? null, "{$pointer}/geometry");
         }
         if (!is_array($json) || ($json['type'] ?? null) !== 'Polygon' || !is_array($json['coordinates'] ?? null) || $json['coordinates'] === []) {
-            throw self::refused($pointer, 'Give a GeoJSON Polygon (or a Feature of one).');
+            throw Refused::at($pointer, 'Give a GeoJSON Polygon (or a Feature of one).');
         }
         $rings = [];
         $vertices = 0;
@@ -53,10 +50,22 @@ final readonly class Outline
             $rings[] = $read = self::ring($ring, "{$pointer}/coordinates/{$i}");
             $vertices += count($read);
         }
-        if ($vertices > self::MOST_VERTICES) {
-            throw self::refused("{$pointer}/coordinates", 'An outline has at most ' . self::MOST_VERTICES . ' corners; this has ' . $vertices . '.');
+        if ($vertices > Shape::MOST_POSITIONS) {
+            throw Refused::at("{$pointer}/coordinates", 'An outline has at most ' . Shape::MOST_POSITIONS . ' corners; this has ' . $vertices . '.');
         }
 
+        self::mustBeSound($rings, "{$pointer}/coordinates");
+
+        return new self($rings);
+    }
+
+    /**
+     * An outline that was read and found sound before: what is stored, and what GEOS cut from sound outlines.
+     *
+     * @param list<list<array{float, float}>> $rings closed, outer first
+     */
+    public static function trusted(array $rings): self
+    {
         return new self($rings);
     }
 
@@ -74,12 +83,7 @@ final readonly class Outline
     /** @return array{float, float, float, float} west, south, east, north */
     public function box(): array
     {
-        [$west, $south] = [$east, $north] = $this->rings[0][0];
-        foreach ($this->rings[0] as [$lon, $lat]) {
-            [$west, $south, $east, $north] = [min($west, $lon), min($south, $lat), max($east, $lon), max($north, $lat)];
-        }
-
-        return [$west, $south, $east, $north];
+        return Positions::box($this->rings[0]);
     }
 
     /** @return array{type: string, coordinates: list<list<array{float, float}>>} */
@@ -88,104 +92,60 @@ final readonly class Outline
         return ['type' => 'Polygon', 'coordinates' => $this->rings];
     }
 
-    /** @return list<array{float, float}> */
+    /** @return list<array{float, float}> closed */
     private static function ring(mixed $ring, string $pointer): array
     {
-        if (!is_array($ring) || !array_is_list($ring)) {
-            throw self::refused($pointer, 'Give a list of [longitude, latitude] positions.');
-        }
-        $out = [];
-        foreach ($ring as $i => $position) {
-            $at = "{$pointer}/{$i}";
-            if (!is_array($position) || !isset($position[0], $position[1]) || !(is_int($position[0]) || is_float($position[0])) || !(is_int($position[1]) || is_float($position[1]))) {
-                throw self::refused($at, 'Give [longitude, latitude] in decimal degrees.');
-            }
-            [$lon, $lat] = [(float) $position[0], (float) $position[1]];
-            if (abs($lat) > 85 && abs($lat) <= 180 && abs($lon) <= 85) {
-                throw self::refused($at, 'Latitude and longitude look swapped: longitude comes first.');
-            }
-            if (!is_finite($lon) || !is_finite($lat) || abs($lon) > 180 || abs($lat) > 85) {
-                throw self::refused($at, 'Longitude runs from -180 to 180, latitude from -85 to 85.');
-            }
-            if ($out === [] || $out[count($out) - 1] !== [$lon, $lat]) {
-                $out[] = [$lon, $lat];
-            }
-        }
+        $out = Positions::line($ring, $pointer);
         if ($out !== [] && $out[0] !== $out[count($out) - 1]) {
             $out[] = $out[0];
         }
         if (count($out) < 4) {
-            throw self::refused($pointer, 'An outline needs at least three different corners.');
-        }
-        for ($i = 1; $i < count($out); ++$i) {
-            if (abs($out[$i][0] - $out[$i - 1][0]) > 90) {
-                throw self::refused("{$pointer}/{$i}", 'An outline may not cross the 180th meridian; cut it in two there.');
-            }
-        }
-        $crossing = self::crossing($out);
-        if ($crossing !== null) {
-            throw self::refused("{$pointer}/{$crossing}", 'The outline crosses itself here; walk the corners in order.');
+            throw Refused::at($pointer, 'An outline needs at least three different corners.');
         }
 
         return $out;
     }
 
     /**
-     * Index of the first edge that crosses an earlier one, else null.
+     * Refuses rings that cross themselves or one another, and holes that lie outside.
      *
-     * @param list<array{float, float}> $ring closed
+     * @param list<list<array{float, float}>> $rings
      */
-    private static function crossing(array $ring): ?int
+    private static function mustBeSound(array $rings, string $pointer): void
     {
-        $edges = count($ring) - 1;
-        for ($i = 0; $i < $edges; ++$i) {
-            for ($j = $i + 2; $j < $edges; ++$j) {
-                if (($i !== 0 || $j !== $edges - 1) && self::segmentsCross($ring[$i], $ring[$i + 1], $ring[$j], $ring[$j + 1])) {
-                    return $j;
+        $fault = Geos::fault(Geos::polygon($rings));
+        if ($fault === null) {
+            return;
+        }
+        if (str_contains($fault['reason'], 'Hole') || str_contains($fault['reason'], 'Nested')) {
+            throw Refused::at("{$pointer}/1", 'A hole must lie inside the outline, and holes apart from one another.');
+        }
+        [$ring, $edge] = self::lastEdgeAt($rings, $fault['at'] ?? $rings[0][0]);
+        throw Refused::at("{$pointer}/{$ring}/{$edge}", 'The outline crosses itself here; walk the corners in order.');
+    }
+
+    /**
+     * Ring and index of the last edge that passes through a place.
+     *
+     * @param list<list<array{float, float}>> $rings
+     * @param array{float, float} $at
+     *
+     * @return array{int, int}
+     */
+    private static function lastEdgeAt(array $rings, array $at): array
+    {
+        $best = [0, 0];
+        $least = INF;
+        foreach ($rings as $r => $ring) {
+            for ($i = 0; $i < count($ring) - 1; ++$i) {
+                $away = Nearest::onSegment($at, $ring[$i], $ring[$i + 1])['distance'];
+                if ($away <= $least + 1e-12) {
+                    [$best, $least] = [[$r, $i], min($least, $away)];
                 }
             }
         }
 
-        return null;
-    }
-
-    /**
-     * @param array{float, float} $a
-     * @param array{float, float} $b
-     * @param array{float, float} $c
-     * @param array{float, float} $d
-     */
-    private static function segmentsCross(array $a, array $b, array $c, array $d): bool
-    {
-        [$s1, $s2, $s3, $s4] = [self::side($a, $b, $c), self::side($a, $b, $d), self::side($c, $d, $a), self::side($c, $d, $b)];
-
-        return ($s1 * $s2 < 0 && $s3 * $s4 < 0)
-            || ($s1 === 0 && self::within($a, $b, $c)) || ($s2 === 0 && self::within($a, $b, $d))
-            || ($s3 === 0 && self::within($c, $d, $a)) || ($s4 === 0 && self::within($c, $d, $b));
-    }
-
-    /**
-     * On which side of the line from p to q the point r lies: 1 left, -1 right, 0 on it.
-     *
-     * @param array{float, float} $p
-     * @param array{float, float} $q
-     * @param array{float, float} $r
-     */
-    private static function side(array $p, array $q, array $r): int
-    {
-        return (($q[0] - $p[0]) * ($r[1] - $p[1]) - ($q[1] - $p[1]) * ($r[0] - $p[0])) <=> 0.0;
-    }
-
-    /**
-     * Whether r lies in the box of p and q.
-     *
-     * @param array{float, float} $p
-     * @param array{float, float} $q
-     * @param array{float, float} $r
-     */
-    private static function within(array $p, array $q, array $r): bool
-    {
-        return min($p[0], $q[0]) <= $r[0] && $r[0] <= max($p[0], $q[0]) && min($p[1], $q[1]) <= $r[1] && $r[1] <= max($p[1], $q[1]);
+        return $best;
     }
 
     /** @param list<array{float, float}> $ring */
@@ -267,19 +227,15 @@ final readonly class Outline
 
     private static function authalicRadius(): float
     {
-        return self::SEMI_MAJOR_METRES * sqrt(self::q(1.0) / 2);
+        return Ellipsoid::SEMI_MAJOR_METRES * sqrt(self::q(1.0) / 2);
     }
 
     /** q = (1 - e2) (s / (1 - e2 s2) - ln((1 - e s) / (1 + e s)) / 2e), with s the sine of the latitude. */
     private static function q(float $sine): float
     {
-        $e = sqrt(self::ECCENTRICITY_SQUARED);
+        $e = sqrt(Ellipsoid::ECCENTRICITY_SQUARED);
 
-        return (1 - self::ECCENTRICITY_SQUARED) * ($sine / (1 - self::ECCENTRICITY_SQUARED * $sine * $sine) - log((1 - $e * $sine) / (1 + $e * $sine)) / (2 * $e));
+        return (1 - Ellipsoid::ECCENTRICITY_SQUARED) * ($sine / (1 - Ellipsoid::ECCENTRICITY_SQUARED * $sine * $sine) - log((1 - $e * $sine) / (1 + $e * $sine)) / (2 * $e));
     }
 
-    private static function refused(string $pointer, string $message): Refused
-    {
-        return new Refused([['pointer' => $pointer, 'message' => $message]]);
-    }
 }
