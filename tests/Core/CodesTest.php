@@ -67,6 +67,13 @@ function manySituations(): array
     $all[] = stand(['species' => 'yellow-nutsedge', 'date' => '2026-06-01', 'stems' => [], 'cards' => [$nutsedge]] + $facts());
     $all[] = stand(['species' => 'bush-honeysuckle', 'date' => '2026-03-01', 'schools' => ['injection-winter' => 'all-winter']] + $facts());
 
+    foreach (['hive', 'crop', 'path'] as $kind) {
+        $all[] = stand(leafSpray(['kind' => $kind, 'name' => 'x', 'distance' => '20 m', 'bearing' => '90']));
+    }
+    foreach (['base', 'breast-height'] as $place) {
+        $all[] = $maple($facts($is('diameter-at', $place)));
+    }
+
     return $all;
 }
 

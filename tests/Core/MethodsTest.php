@@ -745,6 +745,13 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         Outcome::DoesNotSuit,
         'droplet.fine-near-crop',
     ],
+    // what lies downwind
+    'bees within 800 m' => ['foliar-spot/glyphosate', leafSpray(['kind' => 'hive', 'name' => 'hives', 'distance' => '800 m']), Outcome::WithCare, 'drift.hive-near'],
+    'a hormone product with beans downwind, 45 degrees off' => ['foliar-spot/triclopyr-ester', leafSpray(['kind' => 'crop', 'name' => 'beans', 'distance' => '400 m', 'bearing' => '135']), Outcome::NotNow, 'drift.crop-downwind'],
+    'a path downwind at 30 m' => ['foliar-spot/glyphosate', leafSpray(['kind' => 'path', 'name' => 'lane', 'distance' => '30 m', 'bearing' => '90']), Outcome::WithCare, 'drift.keeper-downwind'],
+    // where the stems were measured
+    'injection by diameters at the base' => ['hack-and-squirt/glyphosate', ['facts' => [['fact' => 'diameter-at', 'value' => 'base']]], Outcome::WithCare, 'size.measured-at-base'],
+    'basal by diameters at breast height' => ['basal-bark/triclopyr-ester', ['facts' => [['fact' => 'diameter-at', 'value' => 'breast-height'], ['fact' => 'bark-wetness', 'value' => 'dry']]], Outcome::WithCare, 'size.measured-at-breast-height'],
     // keepers
     'same maple within twice the crown' => [
         'hack-and-squirt/glyphosate',
@@ -918,6 +925,25 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         'unknown.need',
     ],
 ]);
+
+it('leaves out what lies just too far, or upwind, or where nobody said the wind', function (array $keeper, array $wind) {
+    $document = leafSpray($keeper);
+    $document['facts'] = [$document['facts'][0], ...$wind];
+    foreach (['foliar-spot/glyphosate', 'foliar-spot/triclopyr-ester'] as $id) {
+        expect(implode(' ', array_map(static fn ($f) => $f->code, row(stand($document), $id)->findings)))->not->toContain('drift.');
+    }
+})->with([
+    'bees at 801 m' => [['kind' => 'hive', 'name' => 'hives', 'distance' => '801 m'], []],
+    'beans 46 degrees off the wind' => [['kind' => 'crop', 'name' => 'beans', 'distance' => '90 m', 'bearing' => '136'], [['fact' => 'wind-from', 'value' => 'west']]],
+    'beans at 401 m' => [['kind' => 'crop', 'name' => 'beans', 'distance' => '401 m', 'bearing' => '90'], [['fact' => 'wind-from', 'value' => 'west']]],
+    'beans and no word of the wind' => [['kind' => 'crop', 'name' => 'beans', 'distance' => '90 m', 'bearing' => '90'], []],
+    'a path at 31 m' => [['kind' => 'path', 'name' => 'lane', 'distance' => '31 m', 'bearing' => '90'], [['fact' => 'wind-from', 'value' => 'west']]],
+]);
+
+it('knows the side of the wind across north', function () {
+    $north = new Thicket\Methods\Keeper('path', 'lane', quantity('9 m'), bearing: 350.0);
+    expect($north->isDownwind(180.0))->toBeTrue()->and($north->isDownwind(0.0))->toBeFalse()->and($north->isDownwind(215.0))->toBeTrue()->and($north->isDownwind(216.0))->toBeFalse();
+});
 
 it('names the day a closed row opens', function (string $species, string $date, string $opens) {
     expect(row(stand(['species' => $species, 'date' => $date]), 'basal-bark/triclopyr-ester')->opens?->format('Y-m-d'))->toBe($opens);

@@ -98,3 +98,15 @@ it('still asks for a local date where none was seen', function () {
     $place = ['latitude' => '52', 'elevationMetres' => '200'];
     expect(row(stand(['place' => $place]), 'hack-and-squirt/imazapyr')->missing())->toContain('local-season');
 });
+
+it('says what stage to expect, since when, until when, and what else it could be', function () {
+    $maple = catalogue()->species('red-maple');
+    $leafOut = $maple->dayOf('leafOut')?->inYear(2026) ?? throw new RuntimeException('no leaf-out');
+    $byPlace = new Thicket\Plants\Phenology($maple, SeasonShift::none());
+    $estimate = $byPlace->estimateOn($leafOut->modify('+1 day'));
+    expect($estimate['stage'] ?? null)->toBe('leaf-out')->and($estimate['since'] ?? null)->toEqual($leafOut)->and($estimate['until'] ?? null)->toEqual($byPlace->dayOf('fullLeaf', 2026))
+        ->and($estimate['marginDays'] ?? null)->toBe(7)->and($estimate['couldBe'] ?? [])->toContain($byPlace->stageOn($leafOut->modify('-6 days')));
+    // somebody saw leaf-out nine days later than the book: the same day is still the stage before
+    $seen = new Thicket\Plants\Phenology($maple, SeasonShift::none()->seenOn($leafOut->modify('+9 days'), $maple->dayOf('leafOut') ?? throw new RuntimeException('no leaf-out')));
+    expect($seen->estimateOn($leafOut->modify('+1 day'))['stage'] ?? null)->not->toBe('leaf-out')->and($seen->estimateOn($leafOut->modify('+9 days'))['marginDays'] ?? null)->toBe(3);
+});

@@ -89,3 +89,15 @@ function esterCard(array $changes = []): array
         'yearlyMaximum' => '8 kg ae/ha', 'waterBuffer' => '10 m',
     ];
 }
+
+/**
+ * Leaf spray on a low shrub in September in a west wind, near something kept.
+ *
+ * @param array<string, mixed> $keeper
+ *
+ * @return array<string, mixed>
+ */
+function leafSpray(array $keeper): array
+{
+    return ['species' => 'bush-honeysuckle', 'date' => '2026-09-20', 'facts' => [['fact' => 'height', 'value' => '4 ft'], ['fact' => 'wind-from', 'value' => 'west']], 'keepers' => [$keeper]];
+}

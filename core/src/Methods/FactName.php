@@ -33,6 +33,11 @@ enum FactName: string
     case FoodTaken = 'food-taken';
     case RootForm = 'root-form';
     case LeafOut = 'leaf-out';
+    case WindFrom = 'wind-from';
+    case DiameterAt = 'diameter-at';
+
+    /** Eight winds, an eighth of the circle each, from north by east. */
+    public const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'];
 
     /** @return list<string>|null values a fact may take; null where it is measured, dated or yes/no */
     public function choices(): ?array
@@ -43,6 +48,8 @@ enum FactName: string
             self::BarkThickness => ['thin', 'thick', 'corky'],
             self::BarkWetness, self::LeafWetness => ['dry', 'wet'],
             self::SoilMoisture => ['dry', 'moist', 'wet'],
+            self::WindFrom => self::COMPASS,
+            self::DiameterAt => ['base', 'breast-height'],
             self::RootForm => ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber', 'suckering-root'],
             default => null,
         };
@@ -73,7 +80,7 @@ enum FactName: string
     {
         return match ($this) {
             self::BarkWetness, self::LeafWetness => 6,
-            self::WindSpeed, self::AirTemperature => 1,
+            self::WindSpeed, self::WindFrom, self::AirTemperature => 1,
             self::SnowAtBase, self::SoilTemperature => 72,
             self::SoilMoisture => 120,
             self::Drought => 168,

@@ -10,6 +10,8 @@ use Thicket\Measure\Quantity;
 final readonly class Keeper
 {
     public const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'well', 'stream', 'pond', 'drain', 'path', 'fence', 'building', 'stock'];
+    /** Wind wavers: an eighth of the circle to each side counts as downwind. */
+    private const DRIFT_HALF_ANGLE_DEGREES = 45.0;
     private const WATER = ['well', 'stream', 'pond', 'drain'];
 
     public function __construct(
@@ -22,7 +24,46 @@ final readonly class Keeper
         public ?Quantity $height = null,
         /** Stands downhill of the targets: soil-active reach is half as much again (rulings J28). */
         public bool $downhill = false,
+        /** Direction from the targets, degrees clockwise from north; null where nobody drew it or it stands among them. */
+        public ?float $bearing = null,
+        /** Where distance and bearing come from: 'typed' by somebody on site, or the 'map' (outline to drawn shape). */
+        public string $source = 'typed',
     ) {
+    }
+
+    /** How far its roots may reach: the larger of twice the crown radius and the height, half as much again downhill (rulings J28). */
+    public function rootReach(): ?Quantity
+    {
+        $reach = $this->height;
+        if ($this->crownRadius !== null) {
+            $twice = $this->crownRadius->times(2);
+            $reach = $reach === null || $twice->isGreaterThan($reach) ? $twice : $reach;
+        }
+
+        return $reach !== null && $this->downhill ? $reach->times('3/2') : $reach;
+    }
+
+    /** Whether the targets stand inside its root reach; null where a size or distance is missing. */
+    public function isInRootReach(): ?bool
+    {
+        $reach = $this->rootReach();
+
+        return !$this->isRooted() || $reach === null || $this->distance === null ? null : $this->distance->isLessThan($reach);
+    }
+
+    /**
+     * Whether a wind carries drops to it.
+     *
+     * @param float $from degrees the wind blows from
+     */
+    public function isDownwind(float $from): ?bool
+    {
+        if ($this->bearing === null) {
+            return null;
+        }
+        $off = abs(fmod($this->bearing - ($from + 180) + 540 + 360, 360) - 180);
+
+        return $off <= self::DRIFT_HALF_ANGLE_DEGREES;
     }
 
     public function isWater(): bool

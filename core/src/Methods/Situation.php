@@ -119,6 +119,35 @@ final readonly class Situation
         return $this->stems === [] ? 0 : max(array_map(static fn (StemGroup $g): int => $g->stemsPerClump, $this->stems));
     }
 
+    /** The tallest stems of the tally, where heights were noted there. */
+    public function tallestTallied(): ?Quantity
+    {
+        $tallest = null;
+        foreach ($this->stems as $group) {
+            if ($group->height !== null && ($tallest === null || $group->height->isGreaterThan($tallest))) {
+                $tallest = $group->height;
+            }
+        }
+
+        return $tallest;
+    }
+
+    /** Bark texture of the patch as observed, else of the tally where all noted stems agree; null where it is not known or mixed. */
+    public function barkTexture(): ?string
+    {
+        $tallied = array_values(array_unique(array_filter(array_map(static fn (StemGroup $g): ?string => $g->bark, $this->stems))));
+
+        return $this->word(FactName::BarkTexture) ?? (count($tallied) === 1 ? $tallied[0] : null);
+    }
+
+    /** Degrees the wind blows from, as somebody on site said within the hour. */
+    public function windFrom(): ?float
+    {
+        $at = array_search($this->word(FactName::WindFrom), FactName::COMPASS, true);
+
+        return $at === false ? null : $at * 45.0;
+    }
+
     /** Nearest water: what somebody measured, else the nearest keeper that is water. */
     public function waterDistance(): ?Quantity
     {

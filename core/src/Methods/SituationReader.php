@@ -118,15 +118,31 @@ final readonly class SituationReader
         return $value === null ? null : new Fact($name, $value, $at, $certainty);
     }
 
-    public function stems(Fields $item): ?StemGroup
+    /**
+     * A row of a tally: {diameter | girth | from, below, count, stemsPerClump?, estimated?, bark?, height?}.
+     *
+     * @param bool $counted false for a size class of a plot form, which has its counts elsewhere
+     */
+    public function stems(Fields $item, bool $counted = true): ?StemGroup
     {
-        $count = $item->int('count', 1, 1000000);
+        $count = $counted ? $item->int('count', 1, 1000000) : 1;
         $perClump = $item->int('stemsPerClump', 1, 500, 1);
         $estimated = $item->bool('estimated', false);
         $exact = $item->quantityOrNull('diameter', Dimension::Length, Unit::Inch);
         $least = $item->quantityOrNull('from', Dimension::Length, Unit::Inch);
         $below = $item->quantityOrNull('below', Dimension::Length, Unit::Inch);
+        $girth = $item->quantityOrNull('girth', Dimension::Length, Unit::Inch);
+        $bark = $item->choiceOrNull('bark', ['smooth', 'rough']);
+        $height = $item->quantityOrNull('height', Dimension::Length, Unit::Foot);
         $item->noOthers();
+        if ($girth !== null) {
+            ($exact !== null || $least !== null) && $item->fault('girth', 'Give the girth or the diameter, not both.');
+            // a tape round the stem reads pi times the diameter
+            $exact = $girth->dividedBy(\Thicket\Measure\Pi::value());
+        }
+        if ($height !== null && ($height->isZero() || $height->in(Unit::Metre)->isGreaterThan(120))) {
+            $item->fault('height', 'A height is above nought and under 120 m.');
+        }
         foreach (['diameter' => $exact, 'below' => $below] as $field => $value) {
             if ($value !== null && ($value->isZero() || $value->in(Unit::Metre)->isGreaterThan(5))) {
                 $item->fault($field, 'A stem is thicker than nothing and thinner than 5 m.');
@@ -146,7 +162,9 @@ final readonly class SituationReader
             return null;
         }
 
-        return $exact !== null ? StemGroup::exact($exact, $count, $perClump, $estimated) : ($least !== null && $below !== null ? StemGroup::sizeClass($least, $below, $count, $perClump, $estimated) : null);
+        $group = $exact !== null ? StemGroup::exact($exact, $count, $perClump, $estimated) : ($least !== null && $below !== null ? StemGroup::sizeClass($least, $below, $count, $perClump, $estimated) : null);
+
+        return $group?->noted($bark, $height);
     }
 
     public function keeper(Fields $item): Keeper
@@ -163,10 +181,21 @@ final readonly class SituationReader
             $item->quantityOrNull('crownRadius', Dimension::Length),
             $item->quantityOrNull('height', Dimension::Length),
             $item->bool('downhill', false),
+            $this->bearing($item),
         );
         $item->noOthers();
 
         return $keeper;
+    }
+
+    private function bearing(Fields $item): ?float
+    {
+        if (!$item->has('bearing')) {
+            return $this->none($item, 'bearing');
+        }
+        $degrees = $item->decimal('bearing', '0', '360');
+
+        return $degrees === null ? null : (float) $degrees;
     }
 
     private function none(Fields $in, string $name): null

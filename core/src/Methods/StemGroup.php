@@ -19,12 +19,28 @@ final readonly class StemGroup
         public int $count,
         public int $stemsPerClump,
         public bool $estimated,
+        /** Texture of the bark, 'smooth' or 'rough'; null where nobody noted it (rulings B40). */
+        public ?string $bark = null,
+        /** Upper end of the height class; null where nobody noted it. */
+        public ?Quantity $height = null,
     ) {
     }
 
     public static function exact(Quantity $diameter, int $count, int $stemsPerClump = 1, bool $estimated = false): self
     {
         return new self($diameter, null, $count, $stemsPerClump, $estimated);
+    }
+
+    /** The same stems with what was noted of their bark and height. */
+    public function noted(?string $bark, ?Quantity $height): self
+    {
+        return new self($this->least, $this->below, $this->count, $this->stemsPerClump, $this->estimated, $bark, $height);
+    }
+
+    /** So many of them, reckoned rather than counted. */
+    public function estimatedAs(int $count): self
+    {
+        return new self($this->least, $this->below, $count, $this->stemsPerClump, true, $this->bark, $this->height);
     }
 
     public static function sizeClass(Quantity $least, Quantity $below, int $count, int $stemsPerClump = 1, bool $estimated = false): self

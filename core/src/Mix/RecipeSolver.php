@@ -132,7 +132,7 @@ final readonly class RecipeSolver
 
             return null;
         }
-        $height = $this->situation->quantity(FactName::Height);
+        $height = $this->situation->quantity(FactName::Height) ?? $this->situation->tallestTallied();
         $low = Quantity::of('0.5', Unit::Metre);
         $shrub = Quantity::of(1, Unit::Metre);
         $class = match (true) {
@@ -238,7 +238,7 @@ final readonly class RecipeSolver
     /** @return array{Quantity|null, string} the strongest that any stem of the tally asks for: one tank serves all */
     private function basalStrength(): array
     {
-        $texture = $this->situation->word(FactName::BarkTexture) ?? $this->situation->target?->barkTexture();
+        $texture = $this->situation->barkTexture() ?? $this->situation->target?->barkTexture();
         $strongest = null;
         foreach ($this->treated() as $group) {
             $one = BasalStrength::for($group->forCeilings(), $texture, $this->candidate->schools);

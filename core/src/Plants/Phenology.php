@@ -24,6 +24,10 @@ final readonly class Phenology
         'grass' => ['leafOut' => 'tillering', 'boot' => 'boot', 'flower' => 'heading', 'seedShed' => 'seed', 'autumnRegrowth' => 'autumn-regrowth', 'leafFall' => 'dormant'],
     ];
 
+    /** How far the rule of thumb may be off (our guess), and a ground's own dates. */
+    private const MARGIN_DAYS = 7;
+    private const MARGIN_DAYS_SEEN = 3;
+
     public function __construct(private Species $species, private SeasonShift $shift)
     {
     }
@@ -44,19 +48,44 @@ final readonly class Phenology
     /** The stage expected on that day; null where no dates are known. */
     public function stageOn(\DateTimeImmutable $day): ?string
     {
-        $latest = null;
-        $stage = null;
-        foreach ([Day::year($day) - 1, Day::year($day)] as $year) {
+        return $this->spanOn($day)['stage'] ?? null;
+    }
+
+    /**
+     * The stage expected on that day with its reason: since when and until when by the catalogue's dates at this ground, and
+     * which other stages are as likely within the margin (a week by rule of thumb, three days once somebody saw a date here).
+     *
+     * @return array{stage: string, since: \DateTimeImmutable, until: \DateTimeImmutable|null, marginDays: int, couldBe: list<string>}|null
+     */
+    public function estimateOn(\DateTimeImmutable $day): ?array
+    {
+        $span = $this->spanOn($day);
+        if ($span === null) {
+            return null;
+        }
+        $margin = $this->shift->source === 'observed' ? self::MARGIN_DAYS_SEEN : self::MARGIN_DAYS;
+        $near = array_unique(array_filter([$this->stageOn($day->modify("-{$margin} days")), $span['stage'], $this->stageOn($day->modify("+{$margin} days"))]));
+
+        return $span + ['marginDays' => $margin, 'couldBe' => array_values(array_diff($near, [$span['stage']]))];
+    }
+
+    /** @return array{stage: string, since: \DateTimeImmutable, until: \DateTimeImmutable|null}|null */
+    private function spanOn(\DateTimeImmutable $day): ?array
+    {
+        $since = $until = $stage = null;
+        foreach ([Day::year($day) - 1, Day::year($day), Day::year($day) + 1] as $year) {
             foreach (self::STAGES[$this->plan()] as $event => $name) {
                 $start = $this->dayOf($event, $year);
-                if ($start !== null && $start <= $day && ($latest === null || $start >= $latest)) {
-                    $latest = $start;
-                    $stage = $name;
+                if ($start !== null && $start <= $day && ($since === null || $start >= $since)) {
+                    [$since, $stage] = [$start, $name];
+                }
+                if ($start !== null && $start > $day && ($until === null || $start < $until)) {
+                    $until = $start;
                 }
             }
         }
 
-        return $stage;
+        return $since === null || $stage === null ? null : ['stage' => $stage, 'since' => $since, 'until' => $until];
     }
 
     /**

@@ -21,7 +21,7 @@ final readonly class FoliarHeight implements Rule
             return [];
         }
         $fact = $situation->fact(FactName::Height);
-        $height = $situation->quantity(FactName::Height);
+        $height = $situation->quantity(FactName::Height) ?? $situation->tallestTallied();
         if ($height === null) {
             $greatest = $situation->target->data->quantity('greatestHeight');
             if ($greatest !== null && $greatest->isLessThan($care)) {

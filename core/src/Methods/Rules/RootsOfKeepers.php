@@ -39,19 +39,12 @@ final readonly class RootsOfKeepers implements Rule
     /** @return list<Finding> */
     private function soilReach(Keeper $keeper): array
     {
-        $reach = $keeper->height;
-        if ($keeper->crownRadius !== null) {
-            $twice = $keeper->crownRadius->times(2);
-            $reach = $reach === null || $twice->isGreaterThan($reach) ? $twice : $reach;
-        }
+        $reach = $keeper->rootReach();
         if ($keeper->distance === null) {
             return [Finding::unknown('keeper-distance', 'rulings-J28', true, ['keeper' => $keeper->name])];
         }
         if ($reach === null) {
             return [Finding::unknown('keeper-size', 'rulings-J28', true, ['keeper' => $keeper->name])];
-        }
-        if ($keeper->downhill) {
-            $reach = $reach->times('3/2');
         }
         $values = ['keeper' => $keeper->name, 'distance' => $keeper->distance, 'reach' => $reach];
 
