@@ -100,7 +100,7 @@ it('still asks for a local date where none was seen', function () {
 });
 
 it('says what stage to expect, since when, until when, and what else it could be', function () {
-    $maple = catalogue()->species('red-maple');
+    $maple = catalogue()->species('tree-of-heaven');
     $leafOut = $maple->dayOf('leafOut')?->inYear(2026) ?? throw new RuntimeException('no leaf-out');
     $byPlace = new Thicket\Plants\Phenology($maple, SeasonShift::none());
     $estimate = $byPlace->estimateOn($leafOut->modify('+1 day'));
