@@ -18,6 +18,9 @@ return [
     // Sign-in tries a minute for one address and account.
     'sign_in_tries_per_minute' => 6,
 
+    // Port of the simulated GPS receiver on loopback, in demo and test only; 0 for none.
+    'gps_port' => (int) env('THICKET_GPS_PORT', 0),
+
     // Days that an idempotency key is kept (rulings B16).
     'idempotency_days' => 90,
 ];

@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\FieldDayController;
 use App\Http\Controllers\GroundController;
+use App\Http\Controllers\KeeperController;
+use App\Http\Controllers\OutlineController;
+use App\Http\Controllers\PatchController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShedController;
 use App\Http\Controllers\StandController;
+use App\Http\Controllers\StandInController;
+use App\Http\Controllers\TallyController;
 use App\Http\Controllers\TodayController;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Route;
@@ -18,8 +24,10 @@ Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
 Route::post('setup', [SessionController::class, 'setup'])->middleware('throttle:sign-in');
 
-// opened as a page of its own, so by the plain session: a browser may send no referer there
+// opened as pages of their own, so by the plain session: a browser may send no referer there
 Route::get('sheets/{sheet}/pdf', [FieldDayController::class, 'pdf'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
+Route::get('grounds/{ground}/export', [ExchangeController::class, 'export'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
+Route::get('stands/{stand}/tally.csv', [TallyController::class, 'csv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 
 Route::middleware('auth:sanctum')->group(static function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
@@ -31,7 +39,18 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('handbook', [CatalogueController::class, 'handbook']);
     Route::get('handbook/species/{id}', [CatalogueController::class, 'species']);
     Route::get('grounds', [GroundController::class, 'index']);
-    Route::get('patches/{patch}', [GroundController::class, 'showPatch']);
+    Route::get('grounds/{ground}/patches', [GroundController::class, 'patches']);
+    Route::get('grounds/{ground}/map', [GroundController::class, 'map']);
+    Route::get('grounds/{ground}/keepers', [KeeperController::class, 'index']);
+    Route::post('grounds/{ground}/imports/preview', [ExchangeController::class, 'preview']);
+    Route::post('outlines', [OutlineController::class, 'trace']);
+    Route::get('patches/{patch}', [PatchController::class, 'show']);
+    Route::get('patches/{patch}/outlines', [PatchController::class, 'outlines']);
+    Route::get('stands/{stand}/count', [TallyController::class, 'count']);
+    Route::post('stands/{stand}/tally/csv', [TallyController::class, 'readCsv']);
+    if (app()->environment('demo', 'testing')) {
+        Route::get('stand-ins/gps', [StandInController::class, 'gps']);
+    }
     Route::get('stands/{stand}', [StandController::class, 'show']);
     Route::post('identify', [StandController::class, 'identify']);
     Route::get('stands/{stand}/board', [BoardController::class, 'board']);
@@ -44,13 +63,24 @@ Route::middleware('auth:sanctum')->group(static function (): void {
 
     Route::middleware('can:write')->group(static function (): void {
         Route::post('grounds', [GroundController::class, 'store']);
-        Route::post('grounds/{ground}/patches', [GroundController::class, 'storePatch']);
-        Route::patch('patches/{patch}', [GroundController::class, 'updatePatch']);
-        Route::post('patches/{patch}/keepers', [GroundController::class, 'storeKeeper']);
-        Route::post('patches/{patch}/observations', [GroundController::class, 'storeObservations']);
-        Route::post('patches/{patch}/stands', [GroundController::class, 'storeStand']);
+        Route::post('grounds/{ground}/patches', [PatchController::class, 'store']);
+        Route::post('grounds/{ground}/keepers', [KeeperController::class, 'store']);
+        Route::post('grounds/{ground}/imports', [ExchangeController::class, 'store']);
+        Route::patch('patches/{patch}', [PatchController::class, 'update']);
+        Route::post('patches/{patch}/split', [PatchController::class, 'split']);
+        Route::post('patches/{patch}/merge', [PatchController::class, 'merge']);
+        Route::post('patches/{patch}/hole', [PatchController::class, 'hole']);
+        Route::post('patches/{patch}/archive', [PatchController::class, 'archive']);
+        Route::post('patches/{patch}/zones', [PatchController::class, 'storeZones']);
+        Route::delete('zones/{zone}', [PatchController::class, 'dropZone']);
+        Route::post('patches/{patch}/keepers', [KeeperController::class, 'storeBesidePatch']);
+        Route::put('keepers/{keeper}', [KeeperController::class, 'update']);
+        Route::delete('keepers/{keeper}', [KeeperController::class, 'destroy']);
+        Route::post('patches/{patch}/observations', [PatchController::class, 'storeObservations']);
+        Route::post('patches/{patch}/stands', [PatchController::class, 'storeStand']);
         Route::post('stands/{stand}/sightings', [StandController::class, 'storeSighting']);
-        Route::put('stands/{stand}/tally', [StandController::class, 'putTally']);
+        Route::put('stands/{stand}/tally', [TallyController::class, 'put']);
+        Route::post('stands/{stand}/plot-plans', [TallyController::class, 'plan']);
         Route::post('stands/{stand}/close', [StandController::class, 'close']);
         Route::put('stands/{stand}/step', [BoardController::class, 'putStep']);
         Route::put('steps/{step}/recipe', [BoardController::class, 'putRecipe']);

@@ -22,6 +22,7 @@ use Thicket\Timing\SeasonShift;
  * @property int $revision
  * @property Crew $crew
  * @property \Illuminate\Database\Eloquent\Collection<int, Patch> $patches
+ * @property \Illuminate\Database\Eloquent\Collection<int, Keeper> $keepers drawn and in use
  */
 final class Ground extends Model
 {
@@ -35,6 +36,12 @@ final class Ground extends Model
     public function patches(): HasMany
     {
         return $this->hasMany(Patch::class)->orderBy('name');
+    }
+
+    /** @return HasMany<Keeper, $this> those drawn on the map and in use */
+    public function keepers(): HasMany
+    {
+        return $this->hasMany(Keeper::class)->whereNotNull('shape')->whereNull('archived_at')->orderBy('name');
     }
 
     /** @return BelongsTo<Crew, $this> */

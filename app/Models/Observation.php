@@ -10,6 +10,8 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * @property string $id
  * @property string $fact
+ * @property string|null $ground_id
+ * @property string|null $species what it was seen on (leaf-out)
  * @property array<string, mixed> $body as given, read by the core
  * @property \Illuminate\Support\Carbon $at
  */
@@ -17,7 +19,7 @@ final class Observation extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'patch_id', 'fact', 'body', 'at', 'made_by'];
+    protected $fillable = ['id', 'patch_id', 'ground_id', 'species', 'fact', 'body', 'at', 'made_by'];
 
     protected $casts = ['body' => 'array', 'at' => 'datetime'];
 }

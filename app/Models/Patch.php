@@ -17,18 +17,25 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $name
  * @property string $setting a word of core/data/sites.yaml
  * @property int $revision
+ * @property string|null $area_m2 of the newest outline
+ * @property array<string, mixed>|null $properties of an imported file
+ * @property \Illuminate\Support\Carbon|null $archived_at
+ * @property string|null $archived_reason
  * @property Ground $ground
  * @property \Illuminate\Database\Eloquent\Collection<int, Keeper> $keepers
  * @property \Illuminate\Database\Eloquent\Collection<int, Observation> $observations
  * @property PatchOutline|null $outline the newest
+ * @property \Illuminate\Database\Eloquent\Collection<int, PatchOutline> $outlines newest first
+ * @property \Illuminate\Database\Eloquent\Collection<int, Zone> $zones in use
+ * @property \Illuminate\Database\Eloquent\Collection<int, Stand> $stands
  */
 final class Patch extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'ground_id', 'name', 'setting'];
+    protected $fillable = ['id', 'ground_id', 'name', 'setting', 'properties'];
 
-    protected $casts = ['revision' => 'integer'];
+    protected $casts = ['revision' => 'integer', 'properties' => 'array', 'archived_at' => 'datetime'];
 
     /** @return BelongsTo<Ground, $this> */
     public function ground(): BelongsTo
@@ -42,7 +49,19 @@ final class Patch extends Model
         return $this->hasOne(PatchOutline::class)->latestOfMany(['valid_from', 'id']);
     }
 
-    /** @return HasMany<Keeper, $this> */
+    /** @return HasMany<PatchOutline, $this> newest first */
+    public function outlines(): HasMany
+    {
+        return $this->hasMany(PatchOutline::class)->orderByDesc('valid_from')->orderByDesc('id');
+    }
+
+    /** @return HasMany<Zone, $this> those in use */
+    public function zones(): HasMany
+    {
+        return $this->hasMany(Zone::class)->whereNull('archived_at')->orderBy('name');
+    }
+
+    /** @return HasMany<Keeper, $this> those known by words and distance; drawn ones belong to the ground */
     public function keepers(): HasMany
     {
         return $this->hasMany(Keeper::class)->orderBy('name');

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * One version of a patch's outline; never updated.
@@ -13,6 +14,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $id
  * @property array{type: string, coordinates: list<list<array{float, float}>>} $outline GeoJSON Polygon
  * @property string $area_m2
+ * @property array{type: string, coordinates: list<list<array{float, float}>>}|null $coarse few corners, for far-off views
+ * @property \Illuminate\Support\Carbon $valid_from
+ * @property string|null $how
+ * @property User|null $maker
  */
 final class PatchOutline extends Model
 {
@@ -20,7 +25,13 @@ final class PatchOutline extends Model
 
     public const UPDATED_AT = null;
 
-    protected $fillable = ['patch_id', 'valid_from', 'outline', 'area_m2', 'west', 'south', 'east', 'north'];
+    protected $fillable = ['patch_id', 'valid_from', 'outline', 'coarse', 'area_m2', 'west', 'south', 'east', 'north', 'made_by', 'how'];
 
-    protected $casts = ['outline' => 'array'];
+    protected $casts = ['outline' => 'array', 'coarse' => 'array', 'valid_from' => 'date'];
+
+    /** @return BelongsTo<User, $this> */
+    public function maker(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'made_by');
+    }
 }

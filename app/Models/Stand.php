@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
@@ -23,6 +24,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property Patch $patch
  * @property Sighting|null $sighting the newest
  * @property Tally|null $tally the newest
+ * @property \Illuminate\Database\Eloquent\Collection<int, Tally> $tallies newest first
  * @property \Illuminate\Database\Eloquent\Collection<int, Step> $steps
  */
 final class Stand extends Model
@@ -51,6 +53,18 @@ final class Stand extends Model
         return $this->hasOne(Tally::class)->latestOfMany(['visited_on', 'id']);
     }
 
+    /** @return HasMany<Tally, $this> newest first */
+    public function tallies(): HasMany
+    {
+        return $this->hasMany(Tally::class)->orderByDesc('visited_on')->orderByDesc('id');
+    }
+
+    /** @return HasMany<PlotPlan, $this> newest first */
+    public function plotPlans(): HasMany
+    {
+        return $this->hasMany(PlotPlan::class)->orderByDesc('created_at')->orderByDesc('id');
+    }
+
     /** @return BelongsToMany<Step, $this> */
     public function steps(): BelongsToMany
     {
@@ -63,9 +77,19 @@ final class Stand extends Model
         $query->whereHas('patch.ground', fn (Builder $ground) => $ground->where('crew_id', $user->crew_id));
     }
 
+    /**
+     * What a line of a list needs; all that a station shows comes with scopeWithTrail.
+     *
+     * @param Builder<self> $query
+     */
+    public function scopeWithLine(Builder $query): void
+    {
+        $query->with(['patch.ground', 'patch.outline:patch_outlines.id,patch_outlines.patch_id', 'sighting', 'tally', 'steps.sheets', 'steps.records.lookBacks']);
+    }
+
     /** @param Builder<self> $query */
     public function scopeWithTrail(Builder $query): void
     {
-        $query->with(['patch.ground.crew.people', 'patch.observations', 'patch.outline', 'patch.keepers', 'sighting', 'tally', 'steps.cardVersion.card', 'steps.sprayer', 'steps.sheets', 'steps.records.lookBacks']);
+        $query->with(['patch.ground.crew.people', 'patch.observations', 'patch.outline', 'patch.keepers', 'patch.zones', 'sighting', 'tally', 'tallies.zone', 'steps.cardVersion.card', 'steps.sprayer', 'steps.sheets', 'steps.records.lookBacks']);
     }
 }

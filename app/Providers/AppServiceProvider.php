@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Models\User;
 use App\Support\JobClock;
 use App\Text\Sentences;
+use App\Trail\Assembler;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
@@ -23,6 +24,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(Catalogue::class, fn (Application $app): Catalogue => self::catalogue());
+        $this->app->scoped(Assembler::class);
         $this->app->singleton(JobClock::class, fn (): JobClock => JobClock::fromConfig());
         $this->app->singleton(Sentences::class, fn (): Sentences => new Sentences(base_path('lang'), 'en'));
     }

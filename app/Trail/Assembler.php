@@ -28,12 +28,26 @@ use Thicket\Methods\Shed;
 use Thicket\Methods\Situation;
 use Thicket\Methods\SituationReader;
 use Thicket\Mix\LabelCard;
+use Thicket\Survey\Nearest;
+use Thicket\Survey\Outline;
+use Thicket\Survey\Shape;
 
 /** Gathers what is stored of a stand into the plain objects of the core. Stored bodies were read by the core once, so they read again. */
-final readonly class Assembler
+final class Assembler
 {
-    public function __construct(private Catalogue $catalogue, private JobClock $clock)
+    /** Things further off do not bear on a patch. */
+    private const SEEN_METRES = 1000;
+
+    /** @var \WeakMap<Patch, list<array{keeper: \Thicket\Methods\Keeper, row: KeeperRow}>> */
+    private \WeakMap $keepers;
+
+    /** @var \WeakMap<Crew, Shed> a request meets one crew, and asks for its shed several times */
+    private \WeakMap $sheds;
+
+    public function __construct(private readonly Catalogue $catalogue, private readonly JobClock $clock, private readonly Counts $counts)
     {
+        $this->keepers = new \WeakMap();
+        $this->sheds = new \WeakMap();
     }
 
     /** @param \DateTimeImmutable|null $day another day of the season than today */
@@ -46,8 +60,8 @@ final readonly class Assembler
             $this->clock->now()->setTimezone($zone),
             $today,
             $stand->species === null ? null : $this->catalogue->species($stand->species),
-            $patch->ground->seasonShift(),
-            [new Fact(FactName::Setting, $patch->setting, null, Certainty::Observed, 'patch'), ...$this->facts($patch)],
+            $this->seasonOf($patch),
+            [new Fact(FactName::Setting, $patch->setting, null, Certainty::Observed, 'patch'), ...$this->facts($patch), ...$this->measuredAt($stand)],
             $this->stems($stand),
             $this->keepers($patch),
             $patch->ground->crew->settings['stance'] ?? 'any',
@@ -59,30 +73,60 @@ final readonly class Assembler
     /** @return list<\Thicket\Methods\StemGroup> */
     public function stems(Stand $stand): array
     {
-        return $stand->tally === null ? [] : $this->stemsOf($stand->tally->rows);
+        return $this->counts->stems($stand);
     }
 
     /**
-     * @param list<array<string, mixed>> $rows
+     * What is kept near a patch: drawn things with distance and bearing from its outline, and those known by words.
      *
-     * @return list<\Thicket\Methods\StemGroup>
+     * @return list<array{keeper: \Thicket\Methods\Keeper, row: KeeperRow}> nearest first
      */
-    public function stemsOf(array $rows): array
+    public function keepersOf(Patch $patch): array
     {
-        $faults = new Faults();
-        $groups = [];
-        foreach ($rows as $row) {
-            $groups[] = (new SituationReader($this->catalogue))->stems(Fields::of($row, $faults));
+        if (isset($this->keepers[$patch])) {
+            return $this->keepers[$patch];
         }
-        $faults->throwIfAny();
+        $out = [];
+        foreach ($patch->keepers as $row) {
+            $row->archived_at === null && $out[] = ['keeper' => $this->keeper($row, []), 'row' => $row];
+        }
+        $shape = $patch->outline === null ? null : Shape::ofOutline(Outline::trusted($patch->outline->outline['coordinates']));
+        foreach ($shape === null ? [] : $this->drawnNear($patch, $shape) as $row) {
+            $near = Nearest::between($shape, Shape::fromGeoJson($row->shape));
+            if ($near->distance->in(Unit::Metre)->isLessThanOrEqualTo(self::SEEN_METRES)) {
+                $out[] = ['keeper' => $this->keeper($row, ['distance' => $near->distance->toWire()] + ($near->bearing === null ? [] : ['bearing' => number_format($near->bearing, 1, '.', '')])), 'row' => $row];
+            }
+        }
+        usort($out, static fn (array $a, array $b): int => ($a['keeper']->distance?->float(Unit::Metre) ?? INF) <=> ($b['keeper']->distance?->float(Unit::Metre) ?? INF));
 
-        return array_values(array_filter($groups));
+        return $this->keepers[$patch] = $out;
     }
 
     /** @return list<\Thicket\Methods\Keeper> */
     public function keepers(Patch $patch): array
     {
-        return array_values($patch->keepers->map(fn (KeeperRow $row): \Thicket\Methods\Keeper => (new SituationReader($this->catalogue))->keeper(Fields::of($row->body, new Faults())))->all());
+        return array_column($this->keepersOf($patch), 'keeper');
+    }
+
+    /** @return \Illuminate\Database\Eloquent\Collection<int, KeeperRow> drawn things of the ground whose box comes near */
+    private function drawnNear(Patch $patch, Shape $shape): \Illuminate\Database\Eloquent\Collection
+    {
+        [$west, $south, $east, $north] = $shape->box();
+        $up = self::SEEN_METRES / 110_000;
+        $along = $up / max(0.05, cos(deg2rad(max(abs($south), abs($north)))));
+
+        return KeeperRow::query()->where('ground_id', $patch->ground_id)->where('shape', '!=', null)->where('archived_at', null)
+            ->where('west', '<=', $east + $along)->where('east', '>=', $west - $along)->where('south', '<=', $north + $up)->where('north', '>=', $south - $up)->get();
+    }
+
+    /** @param array<string, mixed> $seen what the map says of it */
+    private function keeper(KeeperRow $row, array $seen): \Thicket\Methods\Keeper
+    {
+        $faults = new Faults();
+        $keeper = (new SituationReader($this->catalogue))->keeper(Fields::of($seen + $row->body, $faults), $row->shape === null ? 'typed' : 'map');
+        $faults->throwIfAny();
+
+        return $keeper;
     }
 
     public function shed(Crew $crew): Shed
@@ -128,7 +172,7 @@ final readonly class Assembler
             $step->active === null ? null : $this->catalogue->active($step->active),
             $step->cardVersion === null ? null : $this->card($step->cardVersion),
             Schools::of($this->catalogue, $step->schools),
-            $this->shed($crew),
+            $this->sheds[$crew] ??= $this->shed($crew),
             $this->catalogue,
         );
     }
@@ -138,11 +182,49 @@ final readonly class Assembler
         return $patch->outline === null ? null : Quantity::of(rtrim(rtrim($patch->outline->area_m2, '0'), '.'), Unit::SquareMetre);
     }
 
+    /**
+     * The season of a ground: by place, or by the newest leaf-out that somebody saw anywhere on it within the year
+     * (handbook 1: a local date improves every later estimate on the same ground).
+     */
+    public function seasonOf(Patch $patch): \Thicket\Timing\SeasonShift
+    {
+        $seen = $this->leafOutSeen($patch);
+        $place = $patch->ground->seasonShift();
+
+        return $seen === null ? $place : $place->seenOn($seen['day'], $seen['catalogue']);
+    }
+
+    /** @return array{day: \DateTimeImmutable, catalogue: \Thicket\Timing\MonthDay, species: string}|null */
+    public function leafOutSeen(Patch $patch): ?array
+    {
+        $observed = Observation::query()->where('ground_id', $patch->ground_id)->where('fact', FactName::LeafOut->value)->whereNotNull('species')
+            ->whereBetween('at', [$this->clock->now()->modify('-366 days'), $this->clock->now()])->orderByDesc('at')->orderByDesc('id')->get();
+        foreach ($observed as $one) {
+            $catalogue = $this->catalogue->hasSpecies((string) $one->species) ? $this->catalogue->species((string) $one->species)->dayOf('leafOut') : null;
+            if ($catalogue !== null && is_string($one->body['value'] ?? null)) {
+                return ['day' => \Thicket\Timing\Day::parse($one->body['value']), 'catalogue' => $catalogue, 'species' => (string) $one->species];
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<Fact> */
+    private function measuredAt(Stand $stand): array
+    {
+        $at = $this->counts->diameterAt($stand);
+
+        return $at === null ? [] : [new Fact(FactName::DiameterAt, $at, null, Certainty::Observed, 'tally')];
+    }
+
+    /** @return list<Fact> a leaf-out bears on the season, not on the target alone, and is read by seasonOf() */
     private function facts(Patch $patch): array
     {
         $facts = [];
         foreach ($patch->observations as $observation) {
+            if ($observation->fact === FactName::LeafOut->value && $observation->species !== null) {
+                continue;
+            }
             $fact = (new SituationReader($this->catalogue))->fact(Fields::of($observation->body, new Faults()), \DateTimeImmutable::createFromInterface($observation->at));
             $fact !== null && $facts[] = $fact;
         }

@@ -7,8 +7,15 @@ namespace App\Wire;
 use App\Models\Ground;
 use App\Models\Keeper;
 use App\Models\Patch;
+use App\Models\PatchOutline;
+use App\Models\Zone;
 use App\Text\Sentences;
 use App\Trail\Assembler;
+use Brick\Math\RoundingMode;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Methods\FactName;
+use Thicket\Timing\SeasonShift;
 
 final readonly class GroundWire
 {
@@ -16,39 +23,84 @@ final readonly class GroundWire
     {
     }
 
+    /** @return array<string, mixed> */
+    public function ground(Ground $ground): array
+    {
+        $area = $ground->getAttributes()['patches_sum_area_m2'] ?? null;
+
+        return [
+            'id' => $ground->id, 'name' => $ground->name, 'latitude' => $ground->latitude, 'longitude' => $ground->longitude,
+            'elevation' => Wire::quantity(Quantity::of($ground->elevation_m, Unit::Metre)), 'timeZone' => $ground->time_zone,
+            'shiftDays' => self::days($ground->seasonShift()),
+            'patchCount' => (int) ($ground->getAttributes()['patches_count'] ?? 0), 'area' => Wire::quantity(self::squareMetres(is_scalar($area) ? (string) $area : null)),
+        ];
+    }
+
     /**
-     * @param array<string, list<array<string, mixed>>> $lines stands by patch
+     * @param list<array<string, mixed>> $lines its stands
      *
      * @return array<string, mixed>
      */
-    public function ground(Ground $ground, array $lines): array
-    {
-        return [
-            'id' => $ground->id, 'name' => $ground->name, 'latitude' => $ground->latitude, 'longitude' => $ground->longitude,
-            'elevation' => Wire::quantity(\Thicket\Measure\Quantity::of($ground->elevation_m, \Thicket\Measure\Unit::Metre)), 'timeZone' => $ground->time_zone,
-            'shiftDays' => $ground->seasonShift()->springDays->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(),
-            'patches' => $ground->patches->map(fn (Patch $patch): array => $this->brief($patch) + ['keepers' => $patch->keepers->map(static fn (Keeper $k): string => $k->name)->values()->all(), 'stands' => $lines[$patch->id] ?? []])->values()->all(),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    public function patch(Patch $patch): array
-    {
-        return $this->brief($patch) + [
-            'groundId' => $patch->ground_id, 'ground' => $patch->ground->name, 'revision' => $patch->revision,
-            'keepers' => array_map(fn (\Thicket\Methods\Keeper $k): array => [
-                'kind' => $k->kind, 'kindName' => $this->sentences->name("keeper.{$k->kind}"), 'name' => $k->name, 'species' => $k->speciesId,
-                'distance' => Wire::quantity($k->distance), 'crownRadius' => Wire::quantity($k->crownRadius), 'height' => Wire::quantity($k->height), 'downhill' => $k->downhill,
-            ], $this->assembler->keepers($patch)),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function brief(Patch $patch): array
+    public function line(Patch $patch, array $lines): array
     {
         return [
             'id' => $patch->id, 'name' => $patch->name, 'setting' => ['id' => $patch->setting, 'name' => $this->sentences->name("site.{$patch->setting}")],
-            'area' => Wire::quantity($this->assembler->area($patch)), 'outline' => $patch->outline?->outline,
+            'area' => Wire::quantity(self::squareMetres($patch->area_m2)), 'archived' => $patch->archived_at !== null, 'archivedReason' => $patch->archived_reason, 'stands' => $lines,
         ];
+    }
+
+    /**
+     * @param list<array<string, mixed>> $lines its stands
+     *
+     * @return array<string, mixed>
+     */
+    public function patch(Patch $patch, array $lines = []): array
+    {
+        $seen = $this->assembler->leafOutSeen($patch);
+
+        return $this->line($patch, $lines) + [
+            'groundId' => $patch->ground_id, 'ground' => $patch->ground->name, 'revision' => $patch->revision,
+            'outline' => $patch->outline?->outline, 'validFrom' => Wire::day($patch->outline?->valid_from),
+            'properties' => (object) ($patch->properties ?? []),
+            'zones' => $patch->zones->map(static fn (Zone $z): array => ['id' => $z->id, 'name' => $z->name, 'area' => Wire::quantity(self::squareMetres($z->area_m2))])->values()->all(),
+            'season' => ['shiftDays' => self::days($this->assembler->seasonOf($patch)), 'byPlaceDays' => self::days($patch->ground->seasonShift()), 'leafOut' => $seen === null ? null : ['day' => Wire::day($seen['day']), 'species' => $seen['species']]],
+            'keepers' => array_map(fn (array $k): array => $this->near($k['keeper'], $k['row']), $this->assembler->keepersOf($patch)),
+        ];
+    }
+
+    /** @return array<string, mixed> one drawn thing, as it can be changed */
+    public function keeper(Keeper $keeper): array
+    {
+        return [
+            'id' => $keeper->id, 'kind' => $keeper->kind, 'kindName' => $this->sentences->name("keeper.{$keeper->kind}"), 'name' => $keeper->name, 'shape' => $keeper->shape,
+            'given' => (object) array_diff_key($keeper->body, ['kind' => 1, 'name' => 1]), 'properties' => (object) ($keeper->properties ?? []), 'revision' => $keeper->revision,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function outline(PatchOutline $outline): array
+    {
+        return ['validFrom' => Wire::day($outline->valid_from), 'area' => Wire::quantity(self::squareMetres($outline->area_m2)), 'outline' => $outline->outline, 'how' => $outline->how === null ? null : $this->sentences->name("how.{$outline->how}"), 'by' => $outline->maker?->name];
+    }
+
+    /** @return array<string, mixed> a thing as it stands to the patch */
+    private function near(\Thicket\Methods\Keeper $k, Keeper $row): array
+    {
+        return [
+            'id' => $row->id, 'kind' => $k->kind, 'kindName' => $this->sentences->name("keeper.{$k->kind}"), 'name' => $k->name, 'species' => $k->speciesId,
+            'distance' => Wire::quantity($k->distance), 'crownRadius' => Wire::quantity($k->crownRadius), 'height' => Wire::quantity($k->height), 'downhill' => $k->downhill,
+            'bearing' => $k->bearing === null ? null : ['degrees' => number_format($k->bearing, 0), 'name' => $this->sentences->name('compass.' . FactName::COMPASS[(int) round($k->bearing / 45) % 8])],
+            'source' => $k->source, 'rootReach' => Wire::quantity($k->isRooted() ? $k->rootReach() : null), 'inRootReach' => $k->isInRootReach(),
+        ];
+    }
+
+    private static function days(SeasonShift $shift): int
+    {
+        return $shift->springDays->toScale(0, RoundingMode::HALF_UP)->toInt();
+    }
+
+    private static function squareMetres(?string $amount): ?Quantity
+    {
+        return $amount === null ? null : Quantity::of(str_contains($amount, '.') ? rtrim(rtrim($amount, '0'), '.') : $amount, Unit::SquareMetre);
     }
 }

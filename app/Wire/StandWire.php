@@ -13,7 +13,9 @@ use App\Trail\LookAlikes;
 use App\Trail\RecipeDesk;
 use App\Trail\Trail;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
+use Thicket\Methods\Situation;
 use Thicket\Mix\Recipe;
 
 /** A stand with its trail: where it is, what is next, and all that the stations show of it. */
@@ -68,8 +70,8 @@ final readonly class StandWire
             'confirmed' => $stand->sighting?->confirmed_by !== null,
             'seen' => (object) ($stand->sighting->seen ?? []),
             'lookAlikes' => array_map($this->lookAlike(...), $this->lookAlikes->of($stand)),
-            'stage' => $stage === null ? null : ['code' => $stage[0], 'name' => $this->sentences->name("stage.{$stage[0]}"), 'certainty' => $stage[1]->value],
-            'tally' => $stand->tally === null ? null : ['visitedOn' => Wire::day($stand->tally->visited_on), 'rows' => $stand->tally->rows, 'stems' => $situation->stemCount()],
+            'stage' => $stage === null ? null : ['code' => $stage[0], 'name' => $this->sentences->name("stage.{$stage[0]}"), 'certainty' => $stage[1]->value, 'why' => $this->stageReason($situation, $stage[1]), 'couldBe' => $this->couldBe($situation, $stage[1])],
+            'tally' => $stand->tally === null ? null : ['visitedOn' => Wire::day($stand->tally->visited_on), 'rows' => $stand->tally->kind === 'stems' ? $stand->tally->rows : [], 'stems' => $situation->stemCount(), 'diameterAt' => $stand->tally->diameter_at],
             'facts' => $this->facts($stand),
             'step' => $step === null ? null : $this->step($step, $fresh),
             'sheetId' => $step?->issuedSheet()?->id,
@@ -94,6 +96,29 @@ final readonly class StandWire
     public function nameOf(Stand $stand): string
     {
         return $stand->species === null ? 'Unnamed plant' : $this->catalogue->species($stand->species)->commonName();
+    }
+
+    /** Why a stage is taken: who saw it, or from when to when the catalogue expects it here, and what moved the season. */
+    private function stageReason(Situation $situation, Certainty $certainty): string
+    {
+        if ($certainty !== Certainty::Estimated) {
+            return $this->sentences->name('stage-why.seen');
+        }
+        $estimate = $situation->phenology()?->estimateOn($situation->day);
+        if ($estimate === null) {
+            return '';
+        }
+        $values = ['since' => $this->sentences->day($estimate['since']), 'until' => $estimate['until'] === null ? '' : $this->sentences->day($estimate['until']), 'open' => $estimate['until'] === null ? 'yes' : 'no', 'margin' => $estimate['marginDays']];
+
+        return $this->sentences->in("stage-why.{$situation->shift->source}", $values, \Thicket\Measure\System::Us);
+    }
+
+    /** @return list<string> */
+    private function couldBe(Situation $situation, Certainty $certainty): array
+    {
+        $estimate = $certainty === Certainty::Estimated ? $situation->phenology()?->estimateOn($situation->day) : null;
+
+        return array_map(fn (string $stage): string => $this->sentences->name("stage.{$stage}"), $estimate['couldBe'] ?? []);
     }
 
     /**

@@ -207,6 +207,7 @@ LOG_CHANNEL=single
 THICKET_CLOCK_OFFSET_SECONDS=$offset
 THICKET_CLOCK_FROZEN=${THICKET_FREEZE:-0}
 THICKET_DEMO=${THICKET_DEMO:-1}
+THICKET_GPS_PORT=${THICKET_GPS_PORT:-0}
 ENV
   chmod 640 "$THICKET_VAR/.env"
   if [ "$(id -u)" = 0 ]; then
@@ -219,6 +220,15 @@ render() { # template, out: replaces @NAME@ by the variable of that name
   THICKET_USER="$(service_user www-data)" php -r '$t=file_get_contents($argv[1]);
     echo preg_replace_callback("/@([A-Z_]+)@/", function($m){ $v=getenv($m[1]); if($v===false){ fwrite(STDERR,"template needs $m[1]\n"); exit(1);} return $v; }, $t);' "$1" > "$2"
 }
+
+# The simulated GPS receiver on loopback, for demo and tests; production never starts it. THICKET_GPS_SPEED hastens the walker.
+stand_ins_start() {
+  stop_noted "$THICKET_VAR/run/gps.pid.noted"
+  THICKET_GPS_PORT="$(free_port "${1:-8095}")"; export THICKET_GPS_PORT
+  php -d display_errors=0 "$THICKET_ROOT/stand-ins/gps/serve.php" "$THICKET_GPS_PORT" "${THICKET_GPS_SPEED:-1}" >"$THICKET_VAR/log/gps.log" 2>&1 9>&- &
+  note_pid "$THICKET_VAR/run/gps.pid.noted" "$!"
+}
+stand_ins_stop() { stop_noted "$THICKET_VAR/run/gps.pid.noted"; }
 
 # nginx and PHP-FPM from the very templates that deploy/ ships for production.
 web_start() { # $1: port wanted, $2: dist folder below web/

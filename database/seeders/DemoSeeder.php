@@ -5,30 +5,38 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Actions\IssueSheet;
+use App\Actions\KeepOutline;
 use App\Actions\SignRecord;
 use App\Models\Crew;
 use App\Models\Ground;
 use App\Models\Keeper;
 use App\Models\LabelCard;
 use App\Models\LabelCardVersion;
+use App\Models\LookBack;
 use App\Models\Observation;
 use App\Models\Patch;
-use App\Models\PatchOutline;
 use App\Models\Person;
+use App\Models\Record;
 use App\Models\Sighting;
 use App\Models\Sprayer;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Models\Tally;
 use App\Models\User;
+use App\Models\Zone;
 use App\Support\JobClock;
 use App\Trail\RecipeDesk;
 use Illuminate\Support\Facades\DB;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Survey\LocalPlane;
 use Thicket\Survey\Outline;
+use Thicket\Survey\OutlineEdit;
+use Thicket\Survey\Shape;
 
-/** A made-up trust in a made-up valley at 44 N, 210 m: three grounds, six patches at different points of the trail, one record with a look-back due. */
+/** A made-up trust in a made-up valley at 44 N, 210 m: three grounds drawn with what is kept there, stands at different points of the trail, two seasons of records, one look-back due. */
 final class DemoSeeder
 {
     private const LATITUDE = 44.05;
@@ -37,6 +45,10 @@ final class DemoSeeder
     private User $lead;
 
     private Crew $crew;
+
+    public function __construct(private readonly KeepOutline $keepOutline)
+    {
+    }
 
     public function run(IssueSheet $issue, SignRecord $sign, RecipeDesk $desk, JobClock $clock): void
     {
@@ -47,45 +59,106 @@ final class DemoSeeder
             $glyphosate = $this->glyphosateCard();
             $bottle = Sprayer::create(['crew_id' => $this->crew->id, 'name' => 'Blue backpack', 'tank_value' => '4', 'tank_unit' => 'gal_us', 'calibrated_on' => '2026-05-12']);
             [$creek, $hedge, $farm] = [$this->ground('Alderbrook creek', 0, '205'), $this->ground('Hollin Hedge and oak wood', 0.02, '215'), $this->ground('Quince Court orchard', 0.04, '210')];
-
-            // 1 the hedge: named and counted, ready to choose
-            $north = $this->patch($hedge, 'North hedge', 'woods', 0, 60, 18, [['kind' => 'tree', 'name' => 'boundary oak', 'distance' => '9 m', 'crownRadius' => '6 m', 'height' => '16 m'], ['kind' => 'path', 'name' => 'bridle path', 'distance' => '6 m']]);
-            $ailanthus = $this->stand($north, 'tree-of-heaven', ['habit' => 'tree', 'leaf-type' => 'pinnate', 'armature' => 'none'], []);
-            $this->tally($ailanthus, '2026-08-28', [['from' => '1 in', 'below' => '2 in', 'count' => 22], ['from' => '2 in', 'below' => '4 in', 'count' => 14], ['from' => '4 in', 'below' => '6 in', 'count' => 5]]);
-            $this->observe($north, [['fact' => 'bark-texture', 'value' => 'smooth', 'at' => '2026-08-28T10:00:00-05:00'], ['fact' => 'bark-thickness', 'value' => 'thin', 'at' => '2026-08-28T10:00:00-05:00'], ['fact' => 'bark-wetness', 'value' => 'dry', 'at' => '2026-09-03T08:30:00-05:00'], ['fact' => 'grass-at-base', 'value' => false, 'at' => '2026-08-28T10:00:00-05:00']]);
-
-            // 2 the oak wood: a maple that may be the native one, so the look-alike is open; basal chosen, mix to do
-            $oaks = $this->patch($hedge, 'Oak wood', 'woods', 90, 110, 70, [['kind' => 'planting', 'name' => 'oak seedlings', 'distance' => '3 m', 'crownRadius' => '0.5 m', 'height' => '1 m']]);
-            $maple = $this->stand($oaks, 'norway-maple', ['habit' => 'tree', 'leaf-arrangement' => 'opposite', 'leaf-type' => 'simple'], []);
-            $this->tally($maple, '2026-08-20', [['diameter' => '3 in', 'count' => 18], ['diameter' => '7 in', 'count' => 3]]);
-            $this->observe($oaks, [['fact' => 'bark-texture', 'value' => 'smooth', 'at' => '2026-08-20T10:00:00-05:00']]);
-            $this->step($maple, 'basal-bark', 'triclopyr-ester', $ester, $bottle);
-
-            // 3 the creek: knotweed by water, not counted yet
-            $bank = $this->patch($creek, 'Creek bank', 'water-edge', 0, 45, 12, [['kind' => 'stream', 'name' => 'Alderbrook', 'distance' => '2 m']]);
-            $this->stand($bank, 'japanese-knotweed', ['habit' => 'broadleaf-herb', 'leaf-arrangement' => 'alternate', 'stem-marks' => 'purple-flecks'], []);
-            $this->observe($bank, [['fact' => 'height', 'value' => '7 ft', 'at' => '2026-09-01T09:00:00-05:00'], ['fact' => 'stage', 'value' => 'flower', 'at' => '2026-09-01T09:00:00-05:00']]);
-
-            // 4 the meadow: white umbels nobody has named
-            $meadow = $this->patch($creek, 'Hay meadow', 'pasture', 70, 140, 90, [['kind' => 'grass', 'name' => 'hay grass', 'distance' => '0 m'], ['kind' => 'path', 'name' => 'public path', 'distance' => '4 m'], ['kind' => 'stock', 'name' => 'two horses', 'distance' => '40 m']]);
-            Stand::create(['patch_id' => $meadow->id]);
-
-            // 5 the orchard: quackgrass, chosen and mixed, ready to issue
-            $rows = $this->patch($farm, 'Cider rows', 'orchard', 0, 120, 60, [['kind' => 'tree', 'name' => 'cider apples', 'distance' => '1 m', 'crownRadius' => '2 m', 'height' => '4 m']]);
-            $couch = $this->stand($rows, 'quackgrass', ['habit' => 'grass', 'root' => 'rhizome'], []);
-            $this->tally($couch, '2026-08-30', [['diameter' => '1 cm', 'count' => 400, 'estimated' => true]]);
-            $this->observe($rows, [['fact' => 'height', 'value' => '20 cm', 'at' => '2026-09-02T09:00:00-05:00'], ['fact' => 'stage', 'value' => 'autumn-regrowth', 'at' => '2026-09-02T09:00:00-05:00']]);
-            $spray = $this->step($couch, 'foliar-spot', 'glyphosate', $glyphosate, $bottle);
-            $this->mix($couch, $spray, $desk);
-
-            // 6 the old rose corner: honeysuckle stumps treated last September; the look-back is due
-            $corner = $this->patch($hedge, 'Old rose corner', 'woods', 210, 30, 25, []);
-            $honeysuckle = $this->stand($corner, 'bush-honeysuckle', ['habit' => 'shrub', 'leaf-arrangement' => 'opposite', 'pith' => 'hollow'], []);
-            $this->tally($honeysuckle, '2025-08-20', [['from' => '1 in', 'below' => '2 in', 'count' => 60, 'stemsPerClump' => 6]]);
-            $cut = $this->step($honeysuckle, 'cut-stump', 'glyphosate', $glyphosate, null);
-            $this->mix($honeysuckle, $cut, $desk);
-            $this->past($issue, $sign, $honeysuckle, $clock);
+            $this->hedge($hedge, $ester, $glyphosate, $bottle, $desk, $issue, $sign, $clock);
+            $this->creek($creek);
+            $this->farm($farm, $glyphosate, $bottle, $desk);
         });
+    }
+
+    private function hedge(Ground $hedge, LabelCardVersion $ester, LabelCardVersion $glyphosate, Sprayer $bottle, RecipeDesk $desk, IssueSheet $issue, SignRecord $sign, JobClock $clock): void
+    {
+        $this->drawn($hedge, 'tree', 'boundary oak', 'Point', [[69, 8]], ['crownRadius' => '6 m', 'height' => '16 m']);
+        $this->drawn($hedge, 'path', 'bridle path', 'LineString', [[-80, -12], [27, -8], [110, -19], [240, -9]]);
+        $this->drawn($hedge, 'planting', 'oak seedlings', 'Polygon', [[207, 10], [230, 12], [228, 40], [206, 38]], ['crownRadius' => '0.5 m', 'height' => '1 m']);
+        $this->drawn($hedge, 'building', 'tool barn', 'Polygon', [[60, 84], [74, 82], [75, 92], [61, 94]]);
+        $this->drawn($hedge, 'fence', 'wood fence', 'LineString', [[84, -16], [88, 40], [86, 96]]);
+        $this->drawn($hedge, 'well', 'hedge well', 'Point', [[-34, -2]]);
+        $this->drawn($hedge, 'forbs', 'bluebell bank', 'Polygon', [[150, 76], [182, 72], [185, 84], [152, 88]]);
+
+        // the hedge: tree-of-heaven named and counted, ready to choose; privet and burning bush beside it
+        $north = $this->patch($hedge, 'North hedge', 'woods', [[0, 0], [27, -2], [60, 1.5], [58, 17], [30, 18], [4, 16]]);
+        $ailanthus = $this->stand($north, 'tree-of-heaven', ['habit' => 'tree', 'leaf-type' => 'pinnate', 'armature' => 'none'], []);
+        $this->tally($ailanthus, '2026-08-28', [['from' => '1 in', 'below' => '2 in', 'count' => 22], ['from' => '2 in', 'below' => '4 in', 'count' => 14], ['from' => '4 in', 'below' => '6 in', 'count' => 5]]);
+        $this->observe($north, [['fact' => 'bark-texture', 'value' => 'smooth', 'at' => '2026-08-28T10:00:00-05:00'], ['fact' => 'bark-thickness', 'value' => 'thin', 'at' => '2026-08-28T10:00:00-05:00'], ['fact' => 'bark-wetness', 'value' => 'dry', 'at' => '2026-09-03T08:30:00-05:00'], ['fact' => 'grass-at-base', 'value' => false, 'at' => '2026-08-28T10:00:00-05:00']]);
+        $privet = $this->stand($north, 'common-privet', ['habit' => 'shrub', 'leaf-arrangement' => 'opposite', 'fruit' => 'black-berry'], []);
+        $this->tally($privet, '2026-08-28', [['from' => '0.5 in', 'below' => '1 in', 'count' => 120, 'stemsPerClump' => 8, 'estimated' => true, 'bark' => 'smooth', 'height' => '7 ft'], ['from' => '1 in', 'below' => '2 in', 'count' => 36, 'stemsPerClump' => 8, 'bark' => 'smooth', 'height' => '11 ft']]);
+
+        // the oak wood: a maple that may be the native one, so the look-alike is open; basal chosen, mix to do
+        $oaks = $this->patch($hedge, 'Oak wood', 'woods', [[95, -4], [140, -14], [205, 2], [200, 66], [150, 72], [98, 60]]);
+        $maple = $this->stand($oaks, 'norway-maple', ['habit' => 'tree', 'leaf-arrangement' => 'opposite', 'leaf-type' => 'simple'], []);
+        $this->tally($maple, '2026-08-20', [['diameter' => '3 in', 'count' => 18], ['diameter' => '7 in', 'count' => 3]]);
+        $this->observe($oaks, [['fact' => 'bark-texture', 'value' => 'smooth', 'at' => '2026-08-20T10:00:00-05:00']]);
+        $this->step($maple, 'basal-bark', 'triclopyr-ester', $ester, $bottle);
+        $this->sampled($oaks, $this->stand($oaks, 'burning-bush', ['habit' => 'shrub', 'leaf-arrangement' => 'opposite', 'bark' => 'corky'], []));
+
+        // the old rose corner: honeysuckle stumps treated last September; the look-back is due
+        $corner = $this->patch($hedge, 'Old rose corner', 'woods', [[16, 45], [46, 43], [48, 68], [20, 71]]);
+        $honeysuckle = $this->stand($corner, 'bush-honeysuckle', ['habit' => 'shrub', 'leaf-arrangement' => 'opposite', 'pith' => 'hollow'], []);
+        $this->tally($honeysuckle, '2025-08-20', [['from' => '1 in', 'below' => '2 in', 'count' => 60, 'stemsPerClump' => 6]]);
+        $this->mix($honeysuckle, $this->step($honeysuckle, 'cut-stump', 'glyphosate', $glyphosate, null), $desk);
+        $this->past($issue, $sign, $honeysuckle, $clock, '2025-09-02', ['treated' => 58, 'skipped' => 2, 'remarks' => 'Two stems left under the wren nest.']);
+
+        // the broom bank: cut and treated two seasons ago, judged last year
+        $bank = $this->patch($hedge, 'Broom bank', 'open-habitat', [[-72, 30], [-24, 24], [-19, 41], [-68, 54]]);
+        $broom = $this->stand($bank, 'scotch-broom', ['habit' => 'shrub', 'stem-section' => 'angled', 'fruit' => 'pod'], []);
+        $this->tally($broom, '2024-08-12', [['from' => '1 cm', 'below' => '3 cm', 'count' => 210, 'stemsPerClump' => 3]]);
+        $this->mix($broom, $this->step($broom, 'cut-stump', 'triclopyr-ester', $ester, null), $desk);
+        $record = $this->past($issue, $sign, $broom, $clock, '2024-08-28', ['treated' => 204, 'skipped' => 6, 'remarks' => 'Seedlings to be pulled each spring.']);
+        LookBack::create(['record_id' => $record->id, 'looked_on' => '2025-09-10', 'scored' => true, 'body' => ['counted' => 200, 'dead' => 183, 'resprouted' => 17, 'remarks' => 'Seedlings thick where the soil was stirred.'], 'made_by' => $this->lead->id]);
+    }
+
+    private function creek(Ground $creek): void
+    {
+        $this->drawn($creek, 'stream', 'Alderbrook', 'LineString', [[-60, -12], [-10, -5], [20, -3.4], [60, -3], [130, -10], [260, -15]]);
+        $this->drawn($creek, 'path', 'public path', 'LineString', [[62, -1], [64, 18], [66, 30], [72, 108], [75, 150]]);
+        $this->drawn($creek, 'stock', 'two horses', 'Polygon', [[100, 160], [200, 158], [205, 220], [95, 215]]);
+        $this->drawn($creek, 'hive', 'meadow hives', 'Point', [[240, 60]]);
+        // knotweed by water, not counted yet
+        $bank = $this->patch($creek, 'Creek bank', 'water-edge', [[0, 0], [20, -1.4], [45, 1], [43, 11.4], [22, 12], [3, 10.8]]);
+        $this->stand($bank, 'japanese-knotweed', ['habit' => 'broadleaf-herb', 'leaf-arrangement' => 'alternate', 'stem-marks' => 'purple-flecks'], []);
+        $this->observe($bank, [['fact' => 'height', 'value' => '7 ft', 'at' => '2026-09-01T09:00:00-05:00'], ['fact' => 'stage', 'value' => 'flower', 'at' => '2026-09-01T09:00:00-05:00']]);
+        $this->stand($this->patch($creek, 'Reed bed', 'water-edge', [[76, 0], [92, -2], [118, -6], [120, 14], [90, 17], [74, 12]]), 'common-reed', ['habit' => 'reed'], []);
+        // the meadow: knapweed and parsnip by the path, and white umbels nobody has named
+        $meadow = $this->patch($creek, 'Hay meadow', 'pasture', [[70, 30], [140, 22], [212, 36], [206, 112], [140, 120], [76, 108]], [['kind' => 'grass', 'name' => 'hay grass', 'distance' => '0 m']]);
+        Stand::create(['patch_id' => $meadow->id]);
+        $this->stand($meadow, 'spotted-knapweed', ['habit' => 'broadleaf-herb', 'root' => 'taproot', 'flower-colour' => 'purple'], []);
+        $this->stand($meadow, 'wild-parsnip', ['habit' => 'broadleaf-herb', 'leaf-type' => 'pinnate', 'flower-colour' => 'yellow'], []);
+    }
+
+    private function farm(Ground $farm, LabelCardVersion $glyphosate, Sprayer $bottle, RecipeDesk $desk): void
+    {
+        $this->drawn($farm, 'well', 'farm well', 'Point', [[152, 30]]);
+        $this->drawn($farm, 'building', 'school house', 'Polygon', [[196, 74], [216, 74], [216, 94], [196, 94]]);
+        $this->drawn($farm, 'drain', 'field drain', 'LineString', [[-8, 70], [-6, 110], [-9, 160]]);
+        $this->drawn($farm, 'path', 'school lane', 'LineString', [[140, 66], [230, 68]]);
+        // the orchard: quackgrass, chosen and mixed, ready to issue
+        $rows = $this->patch($farm, 'Cider rows', 'orchard', [[0, 0], [54, -7], [120, 5], [115, 57], [60, 60], [7, 54]], [['kind' => 'tree', 'name' => 'cider apples', 'distance' => '1 m', 'crownRadius' => '2 m', 'height' => '4 m']]);
+        $couch = $this->stand($rows, 'quackgrass', ['habit' => 'grass', 'root' => 'rhizome'], []);
+        $this->tally($couch, '2026-08-30', [['diameter' => '1 cm', 'count' => 400, 'estimated' => true]]);
+        $this->observe($rows, [['fact' => 'height', 'value' => '20 cm', 'at' => '2026-09-02T09:00:00-05:00'], ['fact' => 'stage', 'value' => 'autumn-regrowth', 'at' => '2026-09-02T09:00:00-05:00']]);
+        $this->mix($couch, $this->step($couch, 'foliar-spot', 'glyphosate', $glyphosate, $bottle), $desk);
+        // the new hazels and oaks in reed canarygrass; its leaf-out was seen here in spring
+        $planting = $this->patch($farm, 'New planting', 'new-planting', [[2, 90], [60, 88], [63, 140], [6, 146]], [['kind' => 'planting', 'name' => 'hazels and oaks', 'distance' => '0.5 m', 'crownRadius' => '0.3 m', 'height' => '0.8 m']]);
+        $this->stand($planting, 'reed-canarygrass', ['habit' => 'reed', 'root' => 'rhizome'], []);
+        Observation::create(['patch_id' => $planting->id, 'ground_id' => $farm->id, 'species' => 'reed-canarygrass', 'fact' => 'leaf-out', 'body' => ['fact' => 'leaf-out', 'value' => '2026-04-21', 'at' => '2026-04-21T10:00:00-05:00'], 'at' => '2026-04-21 15:00:00', 'made_by' => $this->lead->id]);
+        // the school garden
+        $garden = $this->patch($farm, 'School garden', 'bed-lawn-paving', [[168, 78], [188, 77], [189, 93], [169, 94]]);
+        $bindweed = $this->stand($garden, 'field-bindweed', ['habit' => 'herbaceous-vine', 'flower-colour' => 'white'], []);
+        Tally::create(['stand_id' => $bindweed->id, 'kind' => 'cover', 'visited_on' => '2026-08-26', 'rows' => [], 'body' => ['class' => 'patchy'], 'made_by' => $this->lead->id]);
+        $sorrel = $this->stand($garden, 'creeping-woodsorrel', ['habit' => 'broadleaf-herb', 'leaf-type' => 'trifoliate', 'flower-colour' => 'yellow'], []);
+        Tally::create(['stand_id' => $sorrel->id, 'kind' => 'seedlings', 'visited_on' => '2026-08-26', 'rows' => [], 'body' => ['frame' => '0.25 m2', 'plots' => array_map(static fn (int $n): array => ['counts' => [$n]], [4, 0, 7, 2, 5, 1, 3, 6])], 'made_by' => $this->lead->id]);
+    }
+
+    /** Burning bush in the wood, counted in plots: thick at the edge, thin in the core. */
+    private function sampled(Patch $oaks, Stand $stand): void
+    {
+        $whole = Outline::trusted($oaks->outlines()->firstOrFail()->outline['coordinates']);
+        $counts = ['edge' => [[9, 2], [14, 1], [6, 0], [11, 3], [8, 1], [12, 2]], 'core' => [[1, 0], [0, 0], [3, 1], [0, 0], [2, 0]]];
+        foreach (OutlineEdit::edgeAndCore($whole, Quantity::of('12', Unit::Metre)) as $kind => $outline) {
+            $zone = Zone::create(['patch_id' => $oaks->id, 'name' => ucfirst($kind), 'outline' => $outline->toGeoJson(), 'area_m2' => $outline->area()->toWire()['value']]);
+            $body = ['radius' => '4 m', 'classes' => [['from' => '1 cm', 'below' => '2 cm'], ['from' => '2 cm', 'below' => '4 cm']], 'plots' => array_map(static fn (array $n): array => ['counts' => $n], $counts[$kind])];
+            Tally::create(['stand_id' => $stand->id, 'zone_id' => $zone->id, 'kind' => 'plots', 'visited_on' => '2026-08-20', 'diameter_at' => 'base', 'rows' => [], 'body' => $body, 'made_by' => $this->lead->id]);
+        }
     }
 
     private function people(): void
@@ -110,23 +183,45 @@ final class DemoSeeder
         return Ground::create(['crew_id' => $this->crew->id, 'name' => $name, 'latitude' => (string) self::LATITUDE, 'longitude' => (string) (self::LONGITUDE + $east), 'elevation_m' => $elevation, 'time_zone' => 'Etc/GMT+5'])->refresh();
     }
 
-    /** @param list<array<string, string>> $keepers */
-    private function patch(Ground $ground, string $name, string $setting, int $eastMetres, int $lengthMetres, int $widthMetres, array $keepers): Patch
+    /**
+     * @param list<array{float|int, float|int}> $corners metres east and north of the ground's point
+     * @param list<array<string, string>> $keepers known by words
+     */
+    private function patch(Ground $ground, string $name, string $setting, array $corners, array $keepers = []): Patch
     {
-        $patch = Patch::create(['ground_id' => $ground->id, 'name' => $name, 'setting' => $setting]);
-        // a slightly irregular strip, laid out in metres from the ground's point
-        $lon = static fn (float $m): float => round((float) $ground->longitude + ($eastMetres + $m) / 80_000, 7);
-        $lat = static fn (float $m): float => round((float) $ground->latitude + $m / 111_100, 7);
-        [$l, $w] = [(float) $lengthMetres, (float) $widthMetres];
-        $ring = [[$lon(0), $lat(0)], [$lon(0.45 * $l), $lat(-0.12 * $w)], [$lon($l), $lat(0.08 * $w)], [$lon(0.96 * $l), $lat(0.95 * $w)], [$lon(0.5 * $l), $lat($w)], [$lon(0.06 * $l), $lat(0.9 * $w)], [$lon(0), $lat(0)]];
-        $outline = Outline::fromGeoJson(['type' => 'Polygon', 'coordinates' => [$ring]]);
-        [$west, $south, $east, $north] = $outline->box();
-        PatchOutline::create(['patch_id' => $patch->id, 'valid_from' => '2025-04-01', 'outline' => $outline->toGeoJson(), 'area_m2' => $outline->area()->toWire()['value'], 'west' => $west, 'south' => $south, 'east' => $east, 'north' => $north]);
+        $patch = Patch::create(['ground_id' => $ground->id, 'name' => $name, 'setting' => $setting])->refresh();
+        $outline = Outline::fromGeoJson(['type' => 'Polygon', 'coordinates' => [$this->degrees($ground, $corners)]]);
+        ($this->keepOutline)($patch, $outline, new \DateTimeImmutable('2024-04-01'), $this->lead, 'demo');
         foreach ($keepers as $keeper) {
-            Keeper::create(['patch_id' => $patch->id, 'kind' => $keeper['kind'], 'name' => $keeper['name'], 'body' => $keeper]);
+            Keeper::create(['patch_id' => $patch->id, 'ground_id' => $ground->id, 'kind' => $keeper['kind'], 'name' => $keeper['name'], 'body' => $keeper]);
         }
 
         return $patch;
+    }
+
+    /**
+     * @param list<array{float|int, float|int}> $points metres east and north of the ground's point
+     * @param array<string, string> $sizes
+     */
+    private function drawn(Ground $ground, string $kind, string $name, string $type, array $points, array $sizes = []): void
+    {
+        $positions = $this->degrees($ground, $points);
+        $shape = Shape::fromGeoJson(['type' => $type, 'coordinates' => match ($type) {
+            'Point' => $positions[0], 'LineString' => $positions, default => [$positions]
+        }]);
+        Keeper::create(['ground_id' => $ground->id, 'kind' => $kind, 'name' => $name, 'body' => ['kind' => $kind, 'name' => $name] + $sizes, 'shape' => $shape->toGeoJson()] + array_combine(['west', 'south', 'east', 'north'], $shape->box()));
+    }
+
+    /**
+     * @param list<array{float|int, float|int}> $points
+     *
+     * @return list<array{float, float}>
+     */
+    private function degrees(Ground $ground, array $points): array
+    {
+        $plane = new LocalPlane([(float) $ground->longitude, (float) $ground->latitude]);
+
+        return $plane->allPositions(array_map(static fn (array $p): array => [(float) $p[0], (float) $p[1]], $points));
     }
 
     /**
@@ -151,7 +246,7 @@ final class DemoSeeder
     private function observe(Patch $patch, array $facts): void
     {
         foreach ($facts as $fact) {
-            Observation::create(['patch_id' => $patch->id, 'fact' => $fact['fact'], 'body' => $fact, 'at' => new \DateTimeImmutable(is_string($fact['at']) ? $fact['at'] : 'now'), 'made_by' => $this->lead->id]);
+            Observation::create(['patch_id' => $patch->id, 'ground_id' => $patch->ground_id, 'fact' => $fact['fact'], 'body' => $fact, 'at' => new \DateTimeImmutable(is_string($fact['at']) ? $fact['at'] : 'now'), 'made_by' => $this->lead->id]);
         }
     }
 
@@ -170,19 +265,25 @@ final class DemoSeeder
         $step->update(['recipe' => ['dye' => null, 'savedBy' => $this->lead->name], 'recipe_basis' => $desk->basis($desk->solve($stand, $fresh))]);
     }
 
-    /** Last season's work, issued and signed on its day. */
-    private function past(IssueSheet $issue, SignRecord $sign, Stand $stand, JobClock $clock): void
+    /**
+     * Work of an earlier season, issued and signed on its day.
+     *
+     * @param array<string, mixed> $more
+     */
+    private function past(IssueSheet $issue, SignRecord $sign, Stand $stand, JobClock $clock, string $day, array $more): Record
     {
-        $clock->freezeAt('2025-09-02T08:00:00-05:00');
+        $clock->freezeAt("{$day}T08:00:00-05:00");
         $sheet = $issue(Stand::query()->withTrail()->findOrFail($stand->id), $this->lead, [], null);
-        $in = Fields::of([
-            'workedOn' => '2025-09-02', 'start' => '09:10', 'stop' => '11:40', 'people' => ['Ada Thornbury', 'Bram Quillfeather'], 'treated' => 58, 'skipped' => 2, 'mixUsed' => '3 fl oz',
-            'weather' => 'bright, dry', 'wind' => '4 mph', 'temperature' => '68 F', 'equipment' => 'loppers, squirt bottle', 'remarks' => 'Two stems left under the wren nest.',
+        $in = Fields::of($more + [
+            'workedOn' => $day, 'start' => '09:10', 'stop' => '11:40', 'people' => ['Ada Thornbury', 'Bram Quillfeather'], 'mixUsed' => '3 fl oz',
+            'weather' => 'bright, dry', 'wind' => '4 mph', 'temperature' => '68 F', 'equipment' => 'loppers, squirt bottle',
         ], $faults = new Faults());
         $body = $sign->read($in, $sheet);
         $faults->throwIfAny();
-        $sign($sheet, $this->lead, $body, null);
+        $record = $sign($sheet, $this->lead, $body, null);
         $clock->thaw();
+
+        return $record;
     }
 
     private function esterCard(): LabelCardVersion

@@ -31,7 +31,7 @@ final class Prepare extends Command
 
             return 0;
         }
-        $seeder = new DemoSeeder();
+        $seeder = $this->laravel->make(DemoSeeder::class);
         app()->call([$seeder, 'run']);
         $this->info('The demo is loaded.');
 

@@ -7,16 +7,12 @@ namespace App\Http\Controllers;
 use App\Http\Stopped;
 use App\Models\Sighting;
 use App\Models\Stand;
-use App\Models\Tally;
-use App\Support\JobClock;
-use App\Trail\Assembler;
 use App\Wire\KeyWire;
 use App\Wire\StandWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Thicket\Knowledge\Catalogue;
-use Thicket\Methods\SituationReader;
 use Thicket\Plants\Key;
 
 /** Scouting one stand: what it is, what it could be taken for, and how much of it there is. */
@@ -73,27 +69,6 @@ final class StandController extends Controller
         });
 
         return $this->answer($this->find($request, $standId), 201);
-    }
-
-    public function putTally(Request $request, string $standId, JobClock $clock, Assembler $assembler): JsonResponse
-    {
-        $stand = $this->find($request, $standId);
-        $in = $this->fields($request);
-        $id = $in->uuidOrNull('id');
-        $visited = $in->dayOrNull('visitedOn') ?? $clock->today($stand->patch->ground->time_zone);
-        if ($visited > $clock->today($stand->patch->ground->time_zone)) {
-            $in->fault('visitedOn', 'This day is still to come.');
-        }
-        $raw = $in->raw('rows');
-        $reader = new SituationReader($this->catalogue);
-        foreach ($in->objects('rows', 200, true) as $item) {
-            $reader->stems($item);
-        }
-        $this->done($in);
-        $this->mustBeNew($id, new Tally());
-        Tally::create(array_filter(['id' => $id]) + ['stand_id' => $stand->id, 'visited_on' => $visited->format('Y-m-d'), 'rows' => $raw, 'made_by' => $this->user($request)->id]);
-
-        return $this->answer($this->find($request, $standId));
     }
 
     public function close(Request $request, string $standId): JsonResponse

@@ -23,7 +23,7 @@ final class TodayController extends Controller
         $zone = Ground::query()->ofCrew($user)->orderBy('name')->value('time_zone') ?? 'UTC';
         $lines = [];
         $due = [];
-        foreach (Stand::query()->ofCrew($user)->whereNull('closed_at')->withTrail()->get() as $stand) {
+        foreach (Stand::query()->ofCrew($user)->whereNull('closed_at')->whereHas('patch', fn ($patch) => $patch->whereNull('archived_at'))->withLine()->get() as $stand) {
             $trail = Trail::of($stand, $catalogue);
             $line = $wire->line($stand, $trail) + ['lookAlikesOpen' => count($lookAlikes->open($stand))];
             $lines[] = $line;

@@ -167,7 +167,8 @@ final readonly class SituationReader
         return $group?->noted($bark, $height);
     }
 
-    public function keeper(Fields $item): Keeper
+    /** @param string $source 'typed', or 'map' where distance and bearing were measured between shapes */
+    public function keeper(Fields $item, string $source = 'typed'): Keeper
     {
         $species = $item->textOrNull('species', 60);
         if ($species !== null && !$this->catalogue->hasSpecies($species)) {
@@ -182,6 +183,7 @@ final readonly class SituationReader
             $item->quantityOrNull('height', Dimension::Length),
             $item->bool('downhill', false),
             $this->bearing($item),
+            $source,
         );
         $item->noOthers();
 

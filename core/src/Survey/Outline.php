@@ -17,6 +17,8 @@ use Thicket\Measure\Unit;
 final readonly class Outline
 {
     private const LONGEST_EDGE_DEGREES = 0.01;
+    /** A far-off view shows a patch no finer than this share of its width. */
+    private const COARSE_STEPS = 25;
 
     /** @param list<list<array{float, float}>> $rings outer ring first, each closed (first position again at the end) */
     private function __construct(public array $rings)
@@ -78,6 +80,16 @@ final readonly class Outline
         }
 
         return Quantity::of(number_format(max(0.0, $area), 2, '.', ''), Unit::SquareMetre);
+    }
+
+    /** The same ground with few corners and no holes, for far-off views; never for sums. */
+    public function coarse(): self
+    {
+        [$west, $south, $east, $north] = $this->box();
+        $simple = Geos::polygons(Geos::polygon([$this->rings[0]])->simplify(max($east - $west, $north - $south) / self::COARSE_STEPS, true));
+        $ring = array_map(static fn (array $p): array => [round($p[0], 6), round($p[1], 6)], $simple[0][0] ?? $this->rings[0]);
+
+        return new self([$ring]);
     }
 
     /** @return array{float, float, float, float} west, south, east, north */

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\ImportShapes;
+use App\Models\Ground;
+use App\Models\Keeper;
+use App\Models\Patch;
+use App\Wire\ImportWire;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use Thicket\Input\Fields;
+use Thicket\Input\Refused;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Methods\Keeper as KeeperKind;
+use Thicket\Survey\Exchange\CsvFile;
+use Thicket\Survey\Exchange\Entry;
+use Thicket\Survey\Exchange\FileFormat;
+use Thicket\Survey\Shape;
+
+/** Shapes come and go as files: looked at first, then taken all or not at all; written out the way they came. */
+final class ExchangeController extends Controller
+{
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+    }
+
+    /** Every row of the file with what it would become, what is wrong with it, and what is here already. Nothing is kept. */
+    public function preview(Request $request, string $groundId, ImportWire $wire): JsonResponse
+    {
+        $ground = $this->ground($request, $groundId);
+        $in = $this->fields($request);
+        [$format, $text, $columns] = $this->file($in);
+        $this->done($in);
+        $headers = $format === FileFormat::Csv ? CsvFile::headers((string) $text) : [];
+        $matched = $columns === [] && $headers !== [] ? CsvFile::guessed($headers) : $columns;
+        try {
+            $entries = $format?->read((string) $text, $columns) ?? [];
+            $refusal = null;
+        } catch (Refused $e) {
+            // a table whose columns are not matched yet is no fault: its headers are shown for matching
+            if ($headers === [] || !str_starts_with($e->faults[0]['pointer'], '/columns')) {
+                throw $e;
+            }
+            [$entries, $refusal] = [[], $e->faults[0]['message']];
+        }
+
+        return $this->json($wire->preview($ground, $format ?? FileFormat::GeoJson, $entries, $headers, $matched, $refusal));
+    }
+
+    /** Takes the rows that were chosen, all of them or, where one is bad, none. */
+    public function store(Request $request, string $groundId, ImportShapes $import): JsonResponse
+    {
+        $ground = $this->ground($request, $groundId);
+        $in = $this->fields($request);
+        [$format, $text, $columns] = $this->file($in);
+        $rows = [];
+        foreach ($in->objects('rows', FileFormat::MOST_ENTRIES, true) as $item) {
+            $rows[] = [
+                'entry' => $item->int('entry', 0, FileFormat::MOST_ENTRIES), 'pointer' => $item->pointer,
+                'as' => $as = $item->choice('as', ['patch', 'keeper', 'leave']),
+                'name' => $as === 'leave' ? $item->textOrNull('name', 120) : $item->text('name', 120),
+                'setting' => $as === 'patch' ? $item->choice('setting', $this->catalogue->sites()) : $item->raw('setting'),
+                'kind' => $as === 'keeper' ? $item->choice('kind', KeeperKind::KINDS) : $item->raw('kind'),
+            ];
+            $item->noOthers();
+        }
+        $this->done($in);
+        $entries = $format?->read((string) $text, $columns) ?? [];
+
+        return $this->json($import($ground, $entries, $rows, $this->user($request)), 201);
+    }
+
+    /** Patches in use and everything drawn, as a file; properties that came in go out again. */
+    public function export(Request $request, string $groundId): Response
+    {
+        $ground = $this->ground($request, $groundId)->load(['patches.outline', 'keepers']);
+        $in = $this->query($request);
+        $format = FileFormat::from($in->choice('format', array_column(FileFormat::cases(), 'value')) ?? 'geojson');
+        $this->done($in);
+        $entries = [];
+        foreach ($ground->patches as $patch) {
+            if ($patch->archived_at === null && $patch->outline !== null) {
+                $entries[] = $this->patchEntry(count($entries) + 1, $patch);
+            }
+        }
+        foreach ($ground->keepers as $keeper) {
+            $entries[] = $this->keeperEntry(count($entries) + 1, $keeper);
+        }
+        $name = Str::slug($ground->name) . '.' . $format->value;
+
+        return new Response($format->write($entries), 200, ['Content-Type' => $format->mediaType(), 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
+    }
+
+    private function patchEntry(int $row, Patch $patch): Entry
+    {
+        return Entry::of($row, $patch->name, Shape::fromGeoJson($patch->outline?->outline), ($patch->properties ?? []) + ['thicket_what' => 'patch', 'thicket_setting' => $patch->setting, 'thicket_area_m2' => rtrim(rtrim((string) $patch->outline?->area_m2, '0'), '.')]);
+    }
+
+    private function keeperEntry(int $row, Keeper $keeper): Entry
+    {
+        $ours = ['thicket_what' => 'keeper', 'thicket_kind' => $keeper->kind];
+        foreach (['species' => 'species', 'crownRadius' => 'crown_radius', 'height' => 'height'] as $field => $called) {
+            $value = $keeper->body[$field] ?? null;
+            $typed = is_array($value) ? ($value['typed'] ?? null) : $value;
+            is_string($typed) && $ours["thicket_{$called}"] = $typed;
+        }
+
+        return Entry::of($row, $keeper->name, Shape::fromGeoJson($keeper->shape), ($keeper->properties ?? []) + $ours);
+    }
+
+    /** @return array{FileFormat|null, string|null, array<string, string>} */
+    private function file(Fields $in): array
+    {
+        $text = $in->raw('text');
+        if (!is_string($text) || trim($text) === '') {
+            $text = $in->fault('text', 'Bring a file: GeoJSON, GPX, KML or CSV.');
+        }
+        $named = $in->choiceOrNull('format', array_column(FileFormat::cases(), 'value'));
+        $format = $named !== null ? FileFormat::from($named) : ($text === null ? null : FileFormat::detect($text));
+        if ($text !== null && $format === null) {
+            $in->fault('text', 'This is neither GeoJSON, GPX, KML nor a CSV table with a header.');
+        }
+        if ($text !== null && strlen($text) > FileFormat::MOST_BYTES) {
+            $in->fault('text', 'This file is larger than ' . FileFormat::MOST_BYTES / 1_000_000 . ' MB; split it.');
+        }
+
+        return [$format, $text, array_filter($in->map('columns'))];
+    }
+
+    private function ground(Request $request, string $id): Ground
+    {
+        return Ground::query()->ofCrew($this->user($request))->findOrFail($id);
+    }
+}

@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Ground;
+use App\Text\Sentences;
+use App\Wire\Wire;
+use Brick\Math\BigRational;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Thicket\Input\Fields;
+use Thicket\Input\Refused;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Position\Fix;
+use Thicket\Survey\Exchange\FileFormat;
+use Thicket\Survey\Mending;
+use Thicket\Survey\Outline;
+use Thicket\Survey\Positions;
+use Thicket\Survey\Shape;
+use Thicket\Survey\Tracing;
+
+/** Works out an outline from what was drawn, measured, paced or walked, with its area: nothing is kept. */
+final class OutlineController extends Controller
+{
+    use ReadsOutlines;
+
+    private const WAYS = ['polygon', 'circle', 'rectangle', 'legs', 'walk', 'gpx', 'line'];
+    private const MOST_FIXES = 20_000;
+
+    public function __construct(private readonly Sentences $sentences)
+    {
+    }
+
+    public function trace(Request $request): JsonResponse
+    {
+        $in = $this->fields($request);
+        $ground = Ground::query()->ofCrew($this->user($request))->findOrFail($in->text('ground', 36) ?? '');
+        $given = array_values(array_filter(self::WAYS, $in->has(...)));
+        if (count($given) !== 1) {
+            $in->fault('polygon', 'Give one of: ' . implode(', ', self::WAYS) . '.');
+            $this->done($in);
+        }
+        $notes = [];
+        try {
+            $shape = $this->shape($given[0], $in, $ground, $notes);
+        } catch (Refused $e) {
+            foreach ($e->faults as $fault) {
+                $in->faults->add($fault['pointer'] === '' ? "/{$given[0]}" : $fault['pointer'], $fault['message']);
+            }
+            $shape = null;
+        }
+        $this->done($in);
+        $shape ??= throw new \LogicException('A traced shape without fault or form.');
+
+        return $this->json([
+            'shape' => $shape->toGeoJson(),
+            'area' => $shape->type === 'Polygon' ? Wire::quantity(Outline::trusted($shape->parts)->area()) : null,
+            'length' => Wire::quantity($shape->length()),
+            'notes' => array_map(fn (array $n): array => ['code' => $n[0], 'text' => $this->sentences->both("trace.{$n[0]}", $n[1])], $notes),
+        ]);
+    }
+
+    /** @param list<array{string, array<string, mixed>}> $notes */
+    private function shape(string $way, Fields $in, Ground $ground, array &$notes): ?Shape
+    {
+        if ($way === 'line') {
+            return $this->shapeOf($in, 'line', $ground);
+        }
+        if ($way === 'polygon') {
+            $mended = Mending::outline($in->raw('polygon'), $this->positionOf($ground), '/polygon');
+            $notes = array_map(static fn (string $code): array => [$code, []], $mended->mended);
+
+            return Shape::ofOutline($mended->outline);
+        }
+        $outline = match ($way) {
+            'circle' => $this->circle($in->object('circle')),
+            'rectangle' => $this->rectangle($in->object('rectangle')),
+            'legs' => $this->legs($in->object('legs'), $notes),
+            'walk' => $this->walk($this->fixes($in), $notes),
+            default => $this->walk($this->track($in), $notes),
+        };
+        $outline === null || Mending::mustBeNear($outline->rings[0][0], $this->positionOf($ground), "/{$way}");
+
+        return $outline === null ? null : Shape::ofOutline($outline);
+    }
+
+    private function circle(Fields $in): ?Outline
+    {
+        $centre = Positions::one($in->raw('centre'), "{$in->pointer}/centre");
+        $radius = $this->length($in, 'radius');
+        $in->noOthers();
+
+        return $radius === null ? null : Tracing::circle($centre, $radius);
+    }
+
+    private function rectangle(Fields $in): ?Outline
+    {
+        $corner = Positions::one($in->raw('corner'), "{$in->pointer}/corner");
+        $pace = $in->quantityOrNull('pace', Dimension::Length);
+        [$length, $width] = [$this->length($in, 'length', $pace), $this->length($in, 'width', $pace)];
+        $bearing = $in->decimal('bearing', '0', '360');
+        $in->noOthers();
+
+        return $length === null || $width === null || $bearing === null ? null : Tracing::rectangle($corner, $length, $width, (float) $bearing);
+    }
+
+    /** @param list<array{string, array<string, mixed>}> $notes */
+    private function legs(Fields $in, array &$notes): Outline
+    {
+        $start = Positions::one($in->raw('start'), "{$in->pointer}/start");
+        $pace = $in->quantityOrNull('pace', Dimension::Length);
+        $legs = [];
+        foreach ($in->objects('legs', 100, true) as $leg) {
+            $length = $this->length($leg, 'length', $pace);
+            $bearing = $leg->decimal('bearing', '0', '360');
+            $leg->noOthers();
+            $length === null || $bearing === null || $legs[] = ['length' => $length, 'bearing' => (float) $bearing];
+        }
+        $in->noOthers();
+        $in->faults->throwIfAny();
+        $round = Tracing::legs($start, $legs);
+        $notes[] = ['misclosure', ['missed' => $round['misclosure']]];
+
+        return $round['outline'];
+    }
+
+    /** A length, or a number of paces where a pace is given. */
+    private function length(Fields $in, string $name, ?Quantity $pace = null): ?Quantity
+    {
+        $raw = $pace === null ? null : $in->raw($name);
+        if ($pace !== null && is_string($raw) && preg_match('/^\s*(\d{1,5}(?:\.\d{1,2})?)\s*(paces?)?\s*$/', $raw, $paces) === 1) {
+            $length = $pace->times(BigRational::of($paces[1]));
+        } else {
+            $length = $in->quantity($name, Dimension::Length);
+        }
+        if ($length !== null && ($length->isZero() || $length->isNegative() || $length->in(\Thicket\Measure\Unit::Kilometre)->isGreaterThan(20))) {
+            return $in->fault($name, 'A length is more than nothing and at most 20 km.');
+        }
+
+        return $length;
+    }
+
+    /** @return list<Fix> */
+    private function fixes(Fields $in): array
+    {
+        $out = [];
+        foreach ($in->objects('walk', self::MOST_FIXES, true) as $item) {
+            $position = Positions::one($item->raw('position'), "{$item->pointer}/position");
+            $at = $item->moment('at');
+            $dilution = $item->has('dilution') ? $item->decimal('dilution', '0', '100') : $item->raw('dilution');
+            $item->noOthers();
+            $at === null || $out[] = new Fix($position, $at, is_string($dilution) ? (float) $dilution : null);
+        }
+        $in->faults->throwIfAny();
+
+        return $out;
+    }
+
+    /** @return list<Fix> the first track of a GPX file, as if walked one metre a second */
+    private function track(Fields $in): array
+    {
+        $text = $in->text('gpx', FileFormat::MOST_BYTES) ?? '';
+        $in->faults->throwIfAny();
+        foreach (FileFormat::Gpx->read($text) as $entry) {
+            if ($entry->shape !== null && $entry->shape->type !== 'Point') {
+                // a file has been looked through by whoever recorded it: order counts, times may be missing
+                return array_map(static fn (array $p, int $i): Fix => new Fix($p, (new \DateTimeImmutable('@0'))->modify('+' . $i * 60 . ' seconds')), $entry->shape->parts[0], array_keys($entry->shape->parts[0]));
+            }
+        }
+        throw Refused::at('/gpx', 'This file has no track; record the walk as a track.');
+    }
+
+    /**
+     * @param list<Fix> $fixes
+     * @param list<array{string, array<string, mixed>}> $notes
+     */
+    private function walk(array $fixes, array &$notes): Outline
+    {
+        $walk = Tracing::walk($fixes);
+        $notes[] = ['walked', ['used' => $walk['used'], 'weak' => $walk['weak'], 'jumps' => $walk['jumps']]];
+
+        return $walk['outline'];
+    }
+}
