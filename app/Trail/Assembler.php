@@ -197,8 +197,9 @@ final class Assembler
     /** @return array{day: \DateTimeImmutable, catalogue: \Thicket\Timing\MonthDay, species: string}|null */
     public function leafOutSeen(Patch $patch): ?array
     {
+        $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
         $observed = Observation::query()->where('ground_id', $patch->ground_id)->where('fact', FactName::LeafOut->value)->whereNotNull('species')
-            ->whereBetween('at', [$this->clock->now()->modify('-366 days'), $this->clock->now()])->orderByDesc('at')->orderByDesc('id')->get();
+            ->whereBetween('at', [$now->modify('-366 days'), $now])->orderByDesc('at')->orderByDesc('id')->get();
         foreach ($observed as $one) {
             $catalogue = $this->catalogue->hasSpecies((string) $one->species) ? $this->catalogue->species((string) $one->species)->dayOf('leafOut') : null;
             if ($catalogue !== null && is_string($one->body['value'] ?? null)) {

@@ -7,14 +7,14 @@ use Illuminate\Support\Facades\DB;
 /** Rows of every table a write could touch. */
 function rowCounts(): array
 {
-    return array_map(static fn (string $t): int => DB::table($t)->count(), ['grounds', 'patches', 'patch_outlines', 'keepers', 'stands', 'observations', 'tallies', 'sightings', 'steps', 'sheets', 'records', 'look_backs', 'label_cards', 'label_card_versions']);
+    return array_map(static fn (string $t): int => DB::table($t)->count(), ['grounds', 'patches', 'patch_outlines', 'zones', 'keepers', 'stands', 'observations', 'tallies', 'plot_plans', 'sightings', 'steps', 'sheets', 'records', 'look_backs', 'label_cards', 'label_card_versions']);
 }
 
 it('refuses bad input with the field named and keeps nothing of it', function (string $method, string $path, array|string $body, int $status, ?string $pointer) {
     $this->as();
     $stand = $this->standId('tree-of-heaven');
     $path = strtr($path, [
-        ':stand' => $stand, ':patch' => App\Models\Stand::query()->findOrFail($stand)->patch_id, ':ground' => (string) App\Models\Ground::query()->value('id'),
+        ':stand' => $stand, ':patch' => App\Models\Stand::query()->findOrFail($stand)->patch_id, ':ground' => (string) App\Models\Ground::query()->where('name', 'Hollin Hedge and oak wood')->value('id'),
         ':sheet' => (string) App\Models\Sheet::query()->value('id'), ':record' => (string) App\Models\Record::query()->value('id'), ':step' => (string) App\Models\Step::query()->where('method', 'basal-bark')->value('id'),
     ]);
     $before = rowCounts();
@@ -287,7 +287,7 @@ it('wants somebody signed in, and throttles guessing', function () {
 it('makes the first account only with the printed code', function () {
     $this->api('POST', '/setup', ['code' => 'x', 'crew' => 'c', 'name' => 'n', 'email' => 'nobody', 'password' => 'short'])->assertStatus(422);
     $this->api('POST', '/setup', ['code' => 'x', 'crew' => 'c', 'name' => 'n', 'email' => 'n@n.example', 'password' => 'long enough'])->assertStatus(409);
-    foreach (['look_backs', 'records', 'sheet_step', 'sheets', 'stand_step', 'steps', 'sprayers', 'label_card_versions', 'label_cards', 'tallies', 'observations', 'sightings', 'stands', 'keepers', 'patch_outlines', 'patches', 'grounds', 'people', 'users', 'crews'] as $table) {
+    foreach (['look_backs', 'records', 'sheet_step', 'sheets', 'stand_step', 'steps', 'sprayers', 'label_card_versions', 'label_cards', 'tallies', 'plot_plans', 'zones', 'observations', 'sightings', 'stands', 'keepers', 'patch_outlines', 'patches', 'grounds', 'people', 'users', 'crews'] as $table) {
         DB::table($table)->delete();
     }
     DB::table('installation')->insert(['key' => 'setup_code', 'value' => 'abcd-1234']);

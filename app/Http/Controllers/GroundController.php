@@ -66,7 +66,7 @@ final class GroundController extends Controller
     {
         $ground = Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
         $in = $this->query($request);
-        $page = (int) ($in->decimal('page', '1', '100000') ?? 1);
+        $page = (int) ($in->has('page') ? $in->decimal('page', '1', '100000') : 1);
         $perPage = (int) ($in->has('perPage') ? $in->decimal('perPage', '1', (string) self::MOST_PER_PAGE) : 50);
         $sort = $in->choiceOrNull('sort', array_keys(self::SORTS)) ?? 'name';
         $order = $in->choiceOrNull('order', ['asc', 'desc']) ?? 'asc';

@@ -167,9 +167,7 @@ final class TallyController extends Controller
             try {
                 $own->throwIfAny();
             } catch (Refused $e) {
-                foreach ($e->faults as $fault) {
-                    $faults[] = ['row' => $i + 2, 'message' => $fault['message']];
-                }
+                $faults[] = ['row' => $i + 2, 'message' => $e->faults[0]['message']];
             }
         }
 

@@ -23,3 +23,36 @@ export const recordQuery = (record: string) => queryOptions({ queryKey: ['record
 export const shedQuery = () => queryOptions({ queryKey: ['shed'], queryFn: () => unwrap(api.GET('/shed')) });
 export const handbookQuery = () => queryOptions({ queryKey: ['handbook'], queryFn: () => unwrap(api.GET('/handbook')), staleTime: Infinity });
 export const speciesQuery = (id: string) => queryOptions({ queryKey: ['species', id], queryFn: () => unwrap(api.GET('/handbook/species/{id}', { params: { path: { id } } })), staleTime: Infinity });
+export interface PatchListAsk {
+  page: number;
+  sort: 'name' | 'area' | 'setting' | 'stands' | 'changed';
+  order: 'asc' | 'desc';
+  q: string;
+  setting: string;
+  archived: boolean;
+}
+export const patchesQuery = (ground: string, ask: PatchListAsk) =>
+  queryOptions({
+    queryKey: ['patches', ground, ask],
+    queryFn: () =>
+      unwrap(
+        api.GET('/grounds/{ground}/patches', {
+          params: {
+            path: { ground },
+            query: {
+              page: String(ask.page),
+              perPage: '25',
+              sort: ask.sort,
+              order: ask.order,
+              ...(ask.q ? { q: ask.q } : {}),
+              ...(ask.setting ? { setting: ask.setting } : {}),
+              ...(ask.archived ? { archived: 'yes' as const } : {}),
+            },
+          },
+        }),
+      ),
+  });
+export const keepersQuery = (ground: string) => queryOptions({ queryKey: ['keepers', ground], queryFn: () => unwrap(api.GET('/grounds/{ground}/keepers', { params: { path: { ground } } })) });
+export const outlinesQuery = (patch: string) => queryOptions({ queryKey: ['patch', patch, 'outlines'], queryFn: () => unwrap(api.GET('/patches/{patch}/outlines', { params: { path: { patch } } })) });
+export const countQuery = (stand: string, share: string) =>
+  queryOptions({ queryKey: ['stand', stand, 'count', share], queryFn: () => unwrap(api.GET('/stands/{stand}/count', { params: { path: { stand }, query: { share } } })) });
