@@ -77,6 +77,11 @@ function manySituations(): array
     return $all;
 }
 
+it('says each thing under one key only', function () {
+    $all = array_merge(...array_map(static fn (string $file): array => array_keys((array) json_decode((string) file_get_contents($file), true)), glob(dirname(__DIR__, 2) . '/lang/en/*.json') ?: []));
+    expect(array_keys(array_filter(array_count_values($all), static fn (int $n): bool => $n > 1)))->toBe([]);
+});
+
 it('reaches every sentence of the board', function () {
     $reached = [];
     foreach (manySituations() as $document) {

@@ -34,6 +34,7 @@ const props = defineProps<{
   drawing: Shape['type'] | null;
   plots?: Position[];
   here?: Position | null;
+  walked?: Position[];
   /** Changes whenever the shapes should be asked again. */
   version: number;
 }>();
@@ -92,6 +93,13 @@ const load = async (box: string | null): Promise<void> => {
   emit('loaded', answer);
   if (first || box === null) whole.value = answer.detail === 'full';
   if (first) toAll(0);
+  // plots are walked one patch at a time
+  if (first && props.plots && props.chosen) look(props.chosen);
+};
+/** Brings a patch into the picture. */
+const look = (patch: string): void => {
+  const geometry = (sources.patches.getFeatureById(patch) as Feature | null)?.getGeometry();
+  if (geometry) map?.getView().fit(geometry.getExtent(), { padding: [60, 60, 70, 60], maxZoom: 20.5, duration: 250 });
 };
 const whole = ref(true);
 const toAll = (duration = 250): void => {
@@ -138,6 +146,7 @@ const arm = (): void => {
 const showWork = (): void => {
   sources.work.clear(true);
   if (props.shape) sources.work.addFeature(new Feature({ geometry: geometryOf(props.shape) }));
+  if (props.walked && props.walked.length > 1) sources.work.addFeature(new Feature({ geometry: geometryOf({ type: 'LineString', coordinates: props.walked }), way: true }));
   if (props.here) sources.work.addFeature(new Feature({ geometry: geometryOf({ type: 'Point', coordinates: props.here }), here: true }));
 };
 const showPlots = (): void => {
@@ -198,7 +207,7 @@ onMounted(() => {
 });
 onBeforeUnmount(() => map?.setTarget(undefined));
 watch(() => [props.drawing, props.shape === null] as const, arm);
-watch(() => [props.shape, props.here], showWork);
+watch(() => [props.shape, props.here, props.walked], showWork);
 watch(() => props.plots, showPlots);
 watch(
   () => props.chosen,
@@ -227,11 +236,6 @@ const removeLast = (): boolean => {
   if (!draw) return false;
   draw.removeLastPoint();
   return true;
-};
-/** Brings a patch into the picture. */
-const look = (patch: string): void => {
-  const geometry = (sources.patches.getFeatureById(patch) as Feature | null)?.getGeometry();
-  if (geometry) map?.getView().fit(geometry.getExtent(), { padding: [60, 60, 70, 60], maxZoom: 20.5, duration: 250 });
 };
 defineExpose({ centre, removeLast, look, toAll, olMap: () => map });
 </script>

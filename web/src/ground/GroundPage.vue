@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { useEventListener } from '@vueuse/core';
-import { computed, ref, useTemplateRef, watch } from 'vue';
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { groundsQuery, keepersQuery, patchQuery } from '@/api/queries';
 import { draftKey, useDraft } from '@/composables/useDraft';
@@ -41,6 +41,7 @@ const type = computed<Shape['type']>(() =>
 const empty = (): Form => ({ name: '', setting: 'woods', kind: 'tree', species: '', crownRadius: '', height: '', validFrom: '' });
 const form = ref<Form>(empty());
 const here = ref<Position | null>(null);
+const walked = shallowRef<Position[]>([]);
 
 /* What is drawn and typed of a new patch or keeper survives a reload. */
 const kept = computed({
@@ -76,6 +77,7 @@ const editKeeper = (id: string): void => {
 const end = (): void => {
   task.value = null;
   here.value = null;
+  walked.value = [];
   editor.begin(null);
 };
 const saved = async (id: string | null): Promise<void> => {
@@ -131,7 +133,7 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
       <template v-if="ground">
         <p class="small soft">
           {{ t('ground.facts', { lat: Number(ground.latitude).toFixed(2), elevation: say(ground.elevation), days: ground.shiftDays }) }} ·
-          {{ t('ground.total', { n: ground.patchCount, area: say(ground.area) }) }}
+          {{ t('ground.total', { n: ground.patchCount, area: say(ground.area) }, ground.patchCount) }}
         </p>
         <div class="bench">
           <div class="stack">
@@ -142,6 +144,7 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
               :shape="editor.shape.value"
               :drawing="task ? type : null"
               :here="here"
+              :walked="walked"
               :version="version"
               @choose="choose"
               @keeper="(id) => task === null && editKeeper(id)"
@@ -177,7 +180,7 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
                 </button>
                 <button v-if="keeperType === 'Point'" class="btn small quiet" type="button" @click="placeCentre">{{ t('ground.atCentre') }}</button>
               </div>
-              <ShapeTools ref="tools" :editor="editor" :type="type" :centre="() => map?.centre() ?? [0, 0]" @here="(at) => (here = at)" @undo-point="undoPoint" />
+              <ShapeTools ref="tools" :editor="editor" :type="type" :centre="() => map?.centre() ?? [0, 0]" @here="(at, so) => ((here = at), (walked = so))" @undo-point="undoPoint" />
               <SaveForm v-model="form" :task="task" :ground-id="ground.id" :patch="patch ?? null" :keeper="keeper" :shape="editor.shape.value" :how="how" @saved="saved" @back="end" />
             </section>
             <PatchPanel v-else-if="patchId" :patch-id="patchId" @task="begin" @keeper="editKeeper" @changed="version++" />

@@ -170,9 +170,9 @@ const take = async (): Promise<void> => {
             </tbody>
           </table>
         </div>
-        <p v-if="missing" class="note small">{{ t('ground.import.missing', { n: missing }) }}</p>
+        <p v-if="missing" class="note small">{{ t('ground.import.missing', { n: missing }, missing) }}</p>
         <div class="row">
-          <button class="btn main" type="button" :disabled="busy || taking.length === 0 || missing > 0" @click="take">{{ t('ground.import.take', { n: taking.length }) }}</button>
+          <button class="btn main" type="button" :disabled="busy || taking.length === 0 || missing > 0" @click="take">{{ t('ground.import.take', { n: taking.length }, taking.length) }}</button>
           <button class="btn quiet" type="button" @click="((preview = null), (text = ''))">{{ t('frame.back') }}</button>
         </div>
       </template>

@@ -37,7 +37,7 @@ const sort = (by: (typeof COLUMNS)[number]): void => {
 <template>
   <section class="stack" aria-labelledby="list-h">
     <div class="row">
-      <h2 id="list-h" class="grow">{{ t('ground.list.title', { n: data?.total ?? 0 }) }}</h2>
+      <h2 id="list-h" class="grow">{{ t('ground.list.title', { n: data?.total ?? 0 }, data?.total ?? 0) }}</h2>
       <input v-model="typed" class="field find" type="search" :placeholder="t('ground.list.find')" :aria-label="t('ground.list.find')" />
       <select v-model="ask.setting" class="field" :aria-label="t('ground.setting')" @change="ask.page = 1">
         <option value="">{{ t('ground.list.anySetting') }}</option>

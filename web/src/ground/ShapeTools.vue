@@ -9,7 +9,7 @@ import type { Position, Shape } from './shapes';
 import type { ShapeEditor } from './useShapeEditor';
 
 const props = defineProps<{ editor: ShapeEditor; type: Shape['type']; centre: () => Position }>();
-const emit = defineEmits<{ here: [at: Position | null]; undoPoint: [] }>();
+const emit = defineEmits<{ here: [at: Position | null, way: Position[]]; undoPoint: [] }>();
 const { t } = useI18n();
 const { say, session } = useSession();
 const WAYS = computed(() => (props.type === 'Polygon' ? (['draw', 'table', 'circle', 'rectangle', 'legs', 'walk', 'paste'] as const) : (['draw', 'table'] as const)));
@@ -45,7 +45,7 @@ defineExpose({ way });
     <p v-if="way === 'draw'" class="small soft">{{ t(editor.shape.value ? 'ground.draw.change' : `ground.draw.${type}`) }}</p>
     <CornerTable v-if="way === 'table'" :editor="editor" :type="type" />
     <MeasureForm v-if="way === 'circle' || way === 'rectangle' || way === 'legs'" :key="way" :editor="editor" :way="way" :centre="centre" />
-    <WalkForm v-if="way === 'walk'" :editor="editor" :centre="centre" :demo="session?.demo ?? false" @here="(at) => emit('here', at)" />
+    <WalkForm v-if="way === 'walk'" :editor="editor" :centre="centre" :demo="session?.demo ?? false" @here="(at, so) => emit('here', at, so)" />
     <form v-if="way === 'paste'" class="stack" novalidate @submit.prevent="paste">
       <label class="label">{{ t('ground.outline') }}<textarea v-model="pasted" class="field code" rows="4" spellcheck="false" :aria-invalid="editor.refusal.value !== null"></textarea></label>
       <label class="label small">{{ t('ground.upload') }}<input type="file" accept=".json,.geojson,application/geo+json" @change="upload" /></label>

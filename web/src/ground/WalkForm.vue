@@ -6,7 +6,7 @@ import type { Position } from './shapes';
 import type { ShapeEditor } from './useShapeEditor';
 
 const props = defineProps<{ editor: ShapeEditor; centre: () => Position; demo: boolean }>();
-const emit = defineEmits<{ here: [at: Position | null] }>();
+const emit = defineEmits<{ /** Where the walker stands, and the way so far. */ here: [at: Position | null, way: Position[]] }>();
 const { t } = useI18n();
 const kind = ref<'device' | 'standIn'>(props.demo ? 'standIn' : 'device');
 const fixes = ref<Fix[]>([]);
@@ -25,8 +25,12 @@ const start = (): void => {
     fix: (fix) => {
       lost.value = false;
       if (state.value === 'waiting') state.value = 'walking';
-      emit('here', fix.position);
       if (state.value === 'walking') fixes.value.push(fix);
+      emit(
+        'here',
+        fix.position,
+        fixes.value.map((f) => f.position),
+      );
     },
     lost: () => (lost.value = true),
     broken: () => broken.value++,
@@ -43,7 +47,7 @@ const halt = (): void => {
 const finish = async (): Promise<void> => {
   halt();
   state.value = 'idle';
-  emit('here', null);
+  emit('here', null, []);
   await props.editor.trace({ walk: fixes.value.map((f) => ({ position: f.position, at: f.at, ...(f.dilution === null ? {} : { dilution: f.dilution.toFixed(1) }) })) });
 };
 const again = (): void => {
@@ -51,7 +55,7 @@ const again = (): void => {
   fixes.value = [];
   broken.value = 0;
   state.value = 'idle';
-  emit('here', null);
+  emit('here', null, []);
 };
 const upload = async (e: Event): Promise<void> => {
   const file = (e.target as HTMLInputElement).files?.[0];
@@ -63,7 +67,7 @@ const quality = computed(() => {
 });
 onBeforeUnmount(() => {
   halt();
-  emit('here', null);
+  emit('here', null, []);
 });
 </script>
 

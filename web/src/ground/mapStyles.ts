@@ -65,7 +65,7 @@ const textParts = (feature: Feature, token: string) => ({
 
 export const plotStyle = (feature: Feature): Style =>
   new Style({
-    image: new RegularShape({ points: 4, radius: 7, angle: Math.PI / 4, fill: new Fill({ color: inkOf('paper') }), stroke: new Stroke({ color: inkOf('haw'), width: 2 }) }),
+    image: new RegularShape({ declutterMode: 'none', points: 4, radius: 7, angle: Math.PI / 4, fill: new Fill({ color: inkOf('paper') }), stroke: new Stroke({ color: inkOf('haw'), width: 2 }) }),
     text: label(feature, 'haw', -14),
   });
 
@@ -73,6 +73,7 @@ export function workStyle(feature: Feature): Style[] {
   const colour = inkOf('haw');
   const paper = new Fill({ color: inkOf('paper') });
   if (feature.get('here')) return [new Style({ image: new Circle({ radius: 8, fill: new Fill({ color: inkOf('sloe') }), stroke: new Stroke({ color: inkOf('paper'), width: 3 }) }) })];
+  if (feature.get('way')) return [new Style({ stroke: new Stroke({ color: inkOf('sloe'), width: 3, lineDash: [2, 6] }) })];
   const type = feature.getGeometry()?.getType();
   const dot = new Circle({ radius: 5, fill: paper, stroke: new Stroke({ color: colour, width: 2.5 }) });
   const all = new Style({ stroke: new Stroke({ color: colour, width: 3, lineDash: [10, 5] }), fill: new Fill({ color: faint(colour, '1c') }), image: dot });

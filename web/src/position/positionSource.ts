@@ -32,7 +32,7 @@ export const standInSource = (near: [number, number]): PositionSource => {
   let stream: EventSource | null = null;
   return {
     start(on) {
-      stream = new EventSource(`/api/v1/stand-ins/gps?longitude=${near[0]}&latitude=${near[1]}`);
+      stream = new EventSource(`/api/v1/stand-ins/gps?longitude=${near[0].toFixed(6)}&latitude=${near[1].toFixed(6)}`);
       stream.addEventListener('fix', (e) => on.fix(JSON.parse((e as MessageEvent<string>).data) as Fix));
       stream.addEventListener('no-fix', () => on.lost());
       stream.addEventListener('broken', () => on.broken());

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, jobNow, unwrap, type Schemas } from '@/api/client';
+import { dayText } from '@/components/dates';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 
@@ -19,6 +20,7 @@ const CHOICES: Record<string, readonly string[]> = {
   'bark-wetness': ['dry', 'wet'],
   'leaf-wetness': ['dry', 'wet'],
   'soil-moisture': ['dry', 'moist', 'wet'],
+  'wind-from': ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'],
   'root-form': ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber'],
 };
 const YES_NO = ['grass-at-base', 'drought', 'leaf-damage', 'fresh-flush', 'silt-on-bark', 'fruiting', 'bees-flying', 'food-taken'];
@@ -36,7 +38,12 @@ const worded = (v: unknown): string => {
 const save = async (): Promise<void> => {
   const given = kind.value === 'yesNo' ? value.value === 'yes' : value.value;
   const done = await run(() =>
-    unwrap(api.POST('/patches/{patch}/observations', { params: { path: { patch: props.stand.patchId } }, body: { facts: [{ fact: fact.value, value: given as never, at: jobNow().toISOString() }] } })),
+    unwrap(
+      api.POST('/patches/{patch}/observations', {
+        params: { path: { patch: props.stand.patchId } },
+        body: { facts: [{ fact: fact.value, value: given as never, at: jobNow().toISOString(), ...(fact.value === 'leaf-out' && props.stand.species ? { species: props.stand.species } : {}) }] },
+      }),
+    ),
   );
   if (done) {
     value.value = '';
@@ -49,11 +56,13 @@ const save = async (): Promise<void> => {
   <section class="stack" aria-labelledby="observe-h">
     <h2 id="observe-h">{{ t('scout.observed') }}</h2>
     <p v-if="stand.stage" class="small">
-      {{ t('scout.stage') }} <b>{{ stand.stage.name }}</b> ({{ t(`certainty.${stand.stage.certainty}`) }})
+      {{ t('scout.stage') }} <b>{{ stand.stage.name }}</b> ({{ t(`certainty.${stand.stage.certainty}`) }}<template v-if="stand.stage.why">: {{ stand.stage.why }}</template
+      >)
+      <template v-if="stand.stage.couldBe.length">{{ t('scout.couldBe', { stages: stand.stage.couldBe.join(', ') }) }}</template>
     </p>
     <ul class="ruled plain">
       <li v-for="f in stand.facts" :key="f.fact">
-        <b>{{ worded(f.value) }}</b> <span class="soft">{{ f.name }} · {{ new Date(f.at).toLocaleDateString('en-GB') }}</span> <span v-if="f.stale" class="fault">{{ t('scout.stale') }}</span>
+        <b>{{ worded(f.value) }}</b> <span class="soft">{{ f.name }} · {{ dayText(f.at.slice(0, 10), true) }}</span> <span v-if="f.stale" class="fault">{{ t('scout.stale') }}</span>
       </li>
       <li v-if="stand.facts.length === 0" class="soft">{{ t('scout.nothingSeen') }}</li>
     </ul>

@@ -20,10 +20,8 @@ const { stand, took, error } = useStand(() => props.stand);
     <template v-if="stand">
       <LookAlikes v-if="stand.lookAlikes.some((l) => l.gated)" :stand="stand" @took="took" />
       <KeyPanel :stand="stand" @took="took" />
-      <div class="bench">
-        <TallyPanel :stand="stand" @took="took" />
-        <ObservePanel class="why" :stand="stand" @took="took()" />
-      </div>
+      <TallyPanel :key="stand.id" :stand="stand" @took="took" />
+      <ObservePanel :stand="stand" @took="took()" />
     </template>
   </div>
 </template>

@@ -6,10 +6,14 @@ export interface TallyRow {
   below: string;
   count: string;
   perClump: string;
+  bark: '' | 'smooth' | 'rough';
+  height: string;
+  /** `from` is what a tape round the stem read. */
+  girth: boolean;
   estimated: boolean;
 }
 
-export const emptyRow = (): TallyRow => ({ from: '', below: '', count: '', perClump: '', estimated: false });
+export const emptyRow = (girth = false): TallyRow => ({ from: '', below: '', count: '', perClump: '', bark: '', height: '', girth, estimated: false });
 
 /** What a stored row reads as in the grid; quantities may be typed strings or value and unit. */
 export function fromWire(rows: readonly Record<string, unknown>[]): TallyRow[] {
@@ -21,11 +25,14 @@ export function fromWire(rows: readonly Record<string, unknown>[]): TallyRow[] {
     }
     return '';
   };
-  const read = rows.map((r) => ({
-    from: text(r.diameter ?? r.from),
+  const read = rows.map((r): TallyRow => ({
+    from: text(r.girth ?? r.diameter ?? r.from),
     below: text(r.below),
     count: String(r.count ?? ''),
     perClump: r.stemsPerClump === undefined ? '' : String(r.stemsPerClump),
+    bark: r.bark === 'smooth' || r.bark === 'rough' ? r.bark : '',
+    height: text(r.height),
+    girth: r.girth !== undefined,
     estimated: r.estimated === true,
   }));
   return read.length > 0 ? read : [emptyRow()];
@@ -37,9 +44,16 @@ export function toWire(rows: readonly TallyRow[]): Schemas['GivenStems'][] {
   return rows
     .filter((r) => `${r.from}${r.below}${r.count}`.trim() !== '')
     .map((r) => ({
-      ...(r.below.trim() === '' ? { diameter: r.from } : { from: r.from, below: r.below }),
+      ...(r.girth ? { girth: r.from } : r.below.trim() === '' ? { diameter: r.from } : { from: r.from, below: r.below }),
       count: whole(r.count),
       ...(r.perClump.trim() === '' ? {} : { stemsPerClump: whole(r.perClump) }),
+      ...(r.bark === '' ? {} : { bark: r.bark }),
+      ...(r.height.trim() === '' ? {} : { height: r.height }),
       ...(r.estimated ? { estimated: true } : {}),
     }));
 }
+
+/** A count gone up or down by one; never below nought. */
+export const stepped = (count: string, by: 1 | -1): string => String(Math.max(0, (Number.parseInt(count, 10) || 0) + by));
+/** How a class is called on a button. */
+export const className = (r: TallyRow): string => (r.below.trim() ? `${r.from}–${r.below}` : r.from) || '?';

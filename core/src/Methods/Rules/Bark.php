@@ -37,6 +37,6 @@ final readonly class Bark implements Rule
             }
         }
 
-        return [Finding::fits('bark.thin', 'handbook-2-basal-bark', [], $rest)];
+        return [Finding::fits('bark.is-thin', 'handbook-2-basal-bark', [], $rest)];
     }
 }

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { className, stepped, type TallyRow } from './tally';
+
+/* For wet gloves: one large button a class, each tap one more; the last taps can be taken back one by one. */
+const rows = defineModel<TallyRow[]>({ required: true });
+const { t } = useI18n();
+const taps = ref<number[]>([]);
+const ready = computed(() => rows.value.map((row, i) => ({ row, i })).filter(({ row }) => row.from.trim() !== ''));
+const tap = (i: number): void => {
+  const row = rows.value[i];
+  if (!row) return;
+  row.count = stepped(row.count, 1);
+  taps.value = [...taps.value, i].slice(-500);
+  // a short buzz where the device can: it is felt through a glove
+  navigator.vibrate?.(15);
+};
+const back = (): void => {
+  const row = rows.value[taps.value.at(-1) ?? -1];
+  if (row) row.count = stepped(row.count, -1);
+  taps.value = taps.value.slice(0, -1);
+};
+</script>
+
+<template>
+  <div class="stack">
+    <p v-if="ready.length === 0" class="soft">{{ t('scout.counter.none') }}</p>
+    <div class="pads">
+      <button v-for="{ row, i } in ready" :key="i" type="button" class="pad" @click="tap(i)">
+        <span class="class"
+          >{{ className(row) }}<template v-if="row.bark"> · {{ t(`value.${row.bark}`) }}</template></span
+        >
+        <span class="n">{{ row.count || 0 }}</span>
+      </button>
+    </div>
+    <button v-if="ready.length" class="btn" type="button" :disabled="taps.length === 0" @click="back">{{ t('scout.counter.back') }}</button>
+  </div>
+</template>
+
+<style scoped>
+.pads {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
+  gap: 10px;
+}
+.pad {
+  min-height: 104px;
+  border: 3px solid var(--sloe);
+  border-radius: var(--corner);
+  background: var(--paper);
+  color: var(--ink);
+  display: grid;
+  align-content: center;
+  justify-items: center;
+  cursor: pointer;
+  touch-action: manipulation;
+}
+.pad:active {
+  background: var(--sloe-pale);
+}
+.class {
+  font-weight: 650;
+}
+.n {
+  font-size: var(--size-pour);
+  font-weight: 700;
+  line-height: 1.1;
+}
+</style>
