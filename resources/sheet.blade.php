@@ -5,7 +5,7 @@
 @page { size: A4; margin: 14mm 14mm 16mm; @bottom-left { content: "Job sheet {{ $sheet->number }} · the label and local law decide"; font: 8pt Hyper; color: #44524a; } @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; } }
 body { font: 10pt/1.4 Hyper, sans-serif; color: #10201a; } h1 { font-size: 20pt; margin: 0; } h2 { font-size: 11pt; margin: 5mm 0 1mm; border-bottom: .4mm solid #10201a; padding-bottom: .6mm; }
 .top { display: flex; justify-content: space-between; } .figure { font-size: 22pt; font-weight: 700; } table { border-collapse: collapse; width: 100%; } td, th { text-align: left; border-bottom: .2mm solid #a9b5ad; padding: 1mm 2mm 1mm 0; vertical-align: top; }
-ul, ol { margin: 1mm 0; padding-left: 5mm; } .warn { border-left: 1.4mm solid #7c1d22; padding: 1mm 3mm; margin: 2mm 0; } .two { columns: 2; column-gap: 8mm; } .box { display: inline-block; width: 3mm; height: 3mm; border: .3mm solid #10201a; margin-right: 2mm; }
+ul, ol { margin: 1mm 0; padding-left: 5mm; } .warn { border-left: 1.4mm solid #7c1d22; padding: 1mm 3mm; margin: 2mm 0; } .map { break-before: page; } .two { columns: 2; column-gap: 8mm; } .box { display: inline-block; width: 3mm; height: 3mm; border: .3mm solid #10201a; margin-right: 2mm; }
 </style></head><body>
 <div class="top"><div><h1>{{ $s['method']['name'] }}: {{ $s['target']['name'] }}</h1><div><i>{{ $s['target']['scientific'] }}</i> · {{ $s['place']['patch'] }}, {{ $s['place']['ground'] }}</div></div>
 <div style="text-align:right"><b>Sheet {{ $sheet->number }}</b><br>{{ $s['day'] }}<br>issued by {{ $s['issuedBy'] }}</div></div>
@@ -30,10 +30,11 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; } .warn { border-left: 1.4mm solid #7
 @if ($s['clock'])<div class="warn"><b>{{ $s['clock'][$units] }}</b></div>@endif
 <h2>Do</h2><ol>@foreach ($s['method']['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol>
 <div>Goes wrong when: {{ implode(' ', $s['method']['mistakes']) }}</div>
-@if ($s['keepers'])<h2>Keep</h2><div>@foreach ($s['keepers'] as $keeper){{ $keeper['name'] }}{{ $keeper['distance'] ? ' at ' . $keeper['distance']['shown'][$units] : '' }}; @endforeach</div>@endif
+@if ($s['keepers'])<h2>Keep</h2><div>@foreach ($s['keepers'] as $keeper){{ $keeper['name'] }}{{ $keeper['distance'] ? ' at ' . $keeper['distance']['shown'][$units] : '' }}{{ ($keeper['side'] ?? null) ? ' to the ' . $keeper['side'] : '' }}; @endforeach</div>@endif
 <h2>Wear</h2><ul class="two">@foreach ($s['wearing'] as $w)<li>{{ $w }}</li>@endforeach @if ($s['product'] && $s['product']['wearing'])<li>Card: {{ $s['product']['wearing'] }}</li>@endif</ul>
 <h2>Mind</h2><ul class="two">@foreach ($s['cautions'] as $c)<li>{{ $c }}</li>@endforeach</ul>
 <h2>Ready before the start</h2><div class="two">@foreach ($s['kit'] as $k)<div><span class="box"></span>{{ $k }}</div>@endforeach</div>
 <h2>Emergency</h2><table><tr><td>Poison centre</td><td><b>{{ $s['emergency']['poisonCentre'] ?? 'not set: ask before you start' }}</b></td></tr><tr><td>Where</td><td>{{ $s['emergency']['place'] }} ({{ $s['emergency']['position'] }})</td></tr>@if ($s['product'])<tr><td>Product</td><td>{{ $s['product']['name'] }}, {{ $s['product']['registration'] }}</td></tr><tr><td>First aid (label)</td><td>{{ $s['product']['firstAid'] ?: 'read it off the label before you start' }}</td></tr>@endif</table>
 <p>Not to be judged before {{ $s['judgeAfter'] }}.</p>
+@if ($map)<div class="map"><h2>Map: {{ $s['place']['patch'] }}, {{ $s['place']['ground'] }}</h2>{!! $map !!}<div>Drawn from the crew's own outlines as they stood on {{ $s['day'] }}. A stream, well or path that nobody drew is not on it.</div></div>@endif
 </body></html>

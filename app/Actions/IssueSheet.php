@@ -20,6 +20,7 @@ use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Methods\Candidate;
+use Thicket\Methods\FactName;
 use Thicket\Safety\Cautions;
 use Thicket\Safety\StartLimit;
 use Thicket\Safety\StartLimits;
@@ -29,6 +30,9 @@ use Thicket\Timing\StumpClock;
 /** Issues a job sheet: all gates open, or the passable ones passed by a lead with a reason; then a snapshot for good. */
 final readonly class IssueSheet
 {
+    /** Nearest things on the printed map. */
+    private const MOST_ON_MAP = 40;
+
     public function __construct(
         private Catalogue $catalogue,
         private Assembler $assembler,
@@ -84,6 +88,21 @@ final readonly class IssueSheet
         return $this->sentences->both('clock.stump', ['limit' => $limit, 'again' => StumpClock::cutAgainFrom()]);
     }
 
+    /** @return array<string, mixed>|null shapes for the map page, as they stood when the sheet was issued */
+    private function map(Stand $stand): ?array
+    {
+        $outline = $stand->patch->outline;
+        if ($outline === null) {
+            return null;
+        }
+        $near = array_filter($this->assembler->keepersOf($stand->patch), static fn (array $k): bool => $k['row']->shape !== null);
+
+        return [
+            'patch' => ['name' => $stand->patch->name, 'shape' => $outline->outline],
+            'near' => array_values(array_map(static fn (array $k): array => ['name' => $k['row']->name, 'kind' => $k['row']->kind, 'shape' => $k['row']->shape], array_slice($near, 0, self::MOST_ON_MAP))),
+        ];
+    }
+
     /**
      * @param array<string, string> $passes
      *
@@ -103,10 +122,11 @@ final readonly class IssueSheet
             'issuedBy' => $lead->name, 'catalogue' => $this->catalogue->hash, 'day' => Wire::day($situation->day),
             'standId' => $stand->id, 'stepId' => $step->id,
             'place' => ['ground' => $ground->name, 'patch' => $stand->patch->name, 'latitude' => $ground->latitude, 'longitude' => $ground->longitude, 'area' => Wire::quantity($this->assembler->area($stand->patch))],
+            'map' => $this->map($stand),
             'target' => ['name' => $species->commonName(), 'scientific' => $species->scientificName(), 'stems' => $situation->stemCount(), 'stage' => ($situation->stage()[0] ?? null) === null ? null : $this->sentences->name('stage.' . $situation->stage()[0])],
             'lookAlikes' => array_map(fn (array $l): array => ['name' => $this->catalogue->species($l['other'])->commonName(), 'tests' => array_map(static fn ($t): string => $t->string('question') . ' Yes: ' . $t->node('points')->string('yes') . '.', array_values($l['pair']->nodes('tests')))], $this->lookAlikes->of($stand)),
             'method' => ['id' => $step->method, 'name' => $this->sentences->name("method.{$step->method}"), 'steps' => $names('step', $candidate->method->data->strings('steps')), 'mistakes' => $names('mistake', $candidate->method->data->strings('mistakes'))],
-            'keepers' => array_map(static fn ($k): array => ['name' => $k->name, 'distance' => Wire::quantity($k->distance)], $situation->keepers),
+            'keepers' => array_map(fn ($k): array => ['name' => $k->name, 'distance' => Wire::quantity($k->distance), 'side' => $k->bearing === null ? null : $this->sentences->name('compass.' . FactName::COMPASS[(int) round($k->bearing / 45) % 8])], $situation->keepers),
             'recipe' => $step->active === null ? null : $this->wire->recipe($stand, $step, $this->desk->solve($stand, $step)),
             'product' => $card === null ? null : [
                 'name' => $card->product, 'registration' => $card->registration, 'version' => $card->version, 'active' => $candidate->active?->id(), 'activeName' => $candidate->active?->name(), 'group' => $candidate->active?->group(), 'reentryHours' => $card->reentryHours,

@@ -23,16 +23,20 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await page.getByRole('button', { name: 'Hollin Hedge and oak wood' }).click();
     await page.getByRole('button', { name: 'New patch' }).click();
     await page.getByLabel('Name of the patch').fill('South lane');
+    await page.getByRole('button', { name: 'Paste' }).click();
     await page.getByLabel('Outline (GeoJSON polygon, pasted)').fill('{"type":"Point","coordinates":[1,2]}');
-    await page.getByRole('button', { name: 'Save the patch' }).click();
+    await page.getByRole('button', { name: 'Work it out' }).click();
     await expect(page.getByText('Give a GeoJSON Polygon (or a Feature of one).')).toBeVisible();
     await page.getByLabel('Outline (GeoJSON polygon, pasted)').fill(OUTLINE);
+    await page.getByRole('button', { name: 'Work it out' }).click();
+    await expect(page.getByText('0.3301 ac')).toBeVisible();
     await page.waitForTimeout(500);
     await page.reload();
     await page.getByRole('button', { name: 'Hollin Hedge and oak wood' }).click();
     await page.getByRole('button', { name: 'New patch' }).click();
     await expect(page.getByText('Picked up what you had typed')).toBeVisible();
     await expect(page.getByLabel('Name of the patch')).toHaveValue('South lane');
+    await expect(page.getByText('0.3301 ac')).toBeVisible();
     await page.getByRole('button', { name: 'Save the patch' }).click();
     await expect(page.getByRole('heading', { name: 'South lane' })).toBeVisible();
     // 0.0005 by 0.0003 degrees at 44.05 N on the ellipsoid: 1335.67 m2 = 0.3301 ac

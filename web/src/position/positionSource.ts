@@ -36,12 +36,13 @@ export const standInSource = (near: [number, number]): PositionSource => {
       stream.addEventListener('fix', (e) => on.fix(JSON.parse((e as MessageEvent<string>).data) as Fix));
       stream.addEventListener('no-fix', () => on.lost());
       stream.addEventListener('broken', () => on.broken());
-      stream.addEventListener('end', () => stream?.close());
-      stream.onerror = () => {
+      const silent = (): void => {
         // the stream does not come back by itself: a second walk would begin elsewhere
         stream?.close();
         on.failed('silent');
       };
+      stream.addEventListener('end', silent);
+      stream.onerror = silent;
     },
     stop() {
       stream?.close();

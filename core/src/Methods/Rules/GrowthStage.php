@@ -29,7 +29,7 @@ final readonly class GrowthStage implements Rule
             return match (true) {
                 $target->lifeCycle() === 'biennial' && in_array($name, ['bolting', 'flower', 'seed'], true) => [Finding::notNow('stage.bolting-cut-instead', 'handbook-4', $values, null, 'change.cut-stalks', $certainty)],
                 $target->treatmentClass() === 'annual' && in_array($name, ['seed-set', 'dead'], true) => [Finding::doesNotSuit('stage.seed-set-pull', 'handbook-4', $values, 'change.pull-and-bag', $certainty)],
-                $target->isWoody() && in_array($name, ['colour-change', 'new-soft-flush'], true) => [Finding::notNow('stage.while-' . $name, 'handbook-4', $values, null, 'change.green-leaves', $certainty)],
+                $target->isWoody() && in_array($name, ['colour-change', 'new-soft-flush'], true) => [Finding::notNow($name === 'colour-change' ? 'stage.while-colour-change' : 'stage.while-new-soft-flush', 'handbook-4', $values, null, 'change.green-leaves', $certainty)],
                 default => [Finding::fits('stage.green', 'handbook-4', $values, $certainty)],
             };
         }
