@@ -30,8 +30,12 @@ if ($status !== 200) {
     exit(1);
 }
 $today = json_decode(fetch($curl, $jar, "{$url}/api/v1/today")[2], true);
-$stand = array_values(array_filter($today['lines'], static fn (array $l): bool => $l['species'] === 'tree-of-heaven'))[0]['id'];
+$stand = array_values(array_filter($today['lines'], static fn (array $l): bool => $l['species'] === 'norway-maple'))[0]['id'];
 $reads = ['/health', '/today', '/grounds', "/stands/{$stand}", "/stands/{$stand}/board", "/stands/{$stand}/year", '/handbook'];
+if (isset($argv[2])) {
+    // a page of the list, the far-off view, and a near one
+    array_push($reads, "/grounds/{$argv[2]}/patches?sort=area", "/grounds/{$argv[2]}/map", "/grounds/{$argv[2]}/map?box=-71.9,44.2,-71.88,44.21");
+}
 $base = 1.0;
 foreach ($reads as $path) {
     $times = [];
@@ -45,6 +49,6 @@ foreach ($reads as $path) {
     }
     sort($times);
     $base = $path === '/health' ? $times[20] : $base;
-    printf("%-28s p50 %7.1f ms  p95 %7.1f ms  ratio %.2f\n", str_replace($stand, '{stand}', $path), $times[20], $times[37], $times[20] / $base);
+    printf("%-52s p50 %7.1f ms  p95 %7.1f ms  ratio %.2f\n", str_replace([$stand, $argv[2] ?? '-'], ['{stand}', '{ground}'], $path), $times[20], $times[37], $times[20] / $base);
 }
 unlink($jar);

@@ -102,13 +102,11 @@ final class GroundController extends Controller
         }
         $this->done($in);
         $body = $map->shapes($ground, $sides !== null && count($sides) === 4 ? $sides : null);
-        $tag = '"' . substr(hash('xxh128', json_encode($body, JSON_THROW_ON_ERROR)), 0, 20) . '"';
+        $tag = '"' . substr(hash('xxh128', $body), 0, 20) . '"';
         if ($request->header('If-None-Match') === $tag) {
             return (new JsonResponse(null, 304))->setContent('');
         }
-        $response = $this->json($body);
-        $response->headers->set('ETag', $tag);
 
-        return $response;
+        return new JsonResponse($body, 200, ['ETag' => $tag], 0, true);
     }
 }

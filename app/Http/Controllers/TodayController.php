@@ -10,6 +10,7 @@ use App\Support\JobClock;
 use App\Trail\LookAlikes;
 use App\Trail\Trail;
 use App\Wire\StandWire;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Thicket\Knowledge\Catalogue;
@@ -17,13 +18,21 @@ use Thicket\Knowledge\Catalogue;
 /** What is next on every open stand, earliest station first, and which look-backs are due. No hours: there is no weather yet (rulings B33). */
 final class TodayController extends Controller
 {
+    private const MOST_SCOUTED = 100;
+
     public function __invoke(Request $request, StandWire $wire, Catalogue $catalogue, JobClock $clock, LookAlikes $lookAlikes): JsonResponse
     {
         $user = $this->user($request);
         $zone = Ground::query()->ofCrew($user)->orderBy('name')->value('time_zone') ?? 'UTC';
         $lines = [];
         $due = [];
-        foreach (Stand::query()->ofCrew($user)->whereNull('closed_at')->whereHas('patch', fn ($patch) => $patch->whereNull('archived_at'))->withLine()->get() as $stand) {
+        $open = fn (): Builder => Stand::query()->ofCrew($user)->withLine()->where('closed_at', null)->whereHas('patch', fn (Builder $patch) => $patch->where('archived_at', null));
+        // all that is under way; of what is only scouted, the newest: the rest is found at Ground
+        $scouted = $open()->whereDoesntHave('steps');
+        $more = max(0, (clone $scouted)->count() - self::MOST_SCOUTED);
+        /** @var list<Stand> $listed */
+        $listed = [...$open()->whereHas('steps')->get(), ...$scouted->orderByDesc('updated_at')->orderByDesc('id')->limit(self::MOST_SCOUTED)->get()];
+        foreach ($listed as $stand) {
             $trail = Trail::of($stand, $catalogue);
             $line = $wire->line($stand, $trail) + ['lookAlikesOpen' => count($lookAlikes->open($stand))];
             $lines[] = $line;
@@ -33,6 +42,6 @@ final class TodayController extends Controller
         }
         usort($lines, static fn (array $a, array $b): int => [$a['position'], $a['ground'], $a['patch'], $a['name']] <=> [$b['position'], $b['ground'], $b['patch'], $b['name']]);
 
-        return $this->json(['day' => $clock->today($zone)->format('Y-m-d'), 'lines' => $lines, 'lookBacks' => $due]);
+        return $this->json(['day' => $clock->today($zone)->format('Y-m-d'), 'lines' => $lines, 'lookBacks' => $due, 'more' => $more]);
     }
 }

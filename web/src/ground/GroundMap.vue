@@ -21,7 +21,7 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useSession } from '@/composables/useSession';
 import MapLegend from './MapLegend.vue';
-import { drawnStyle, inkOf, labelFill, patchStyle, plotStyle, workStyle } from './mapStyles';
+import { drawnStyle, forgetInks, inkOf, labelFill, patchStyle, plotStyle, workStyle } from './mapStyles';
 import type { Position, Shape } from './shapes';
 
 const props = defineProps<{
@@ -47,7 +47,9 @@ const geometryOf = (shape: unknown): Geometry => format.readGeometry(shape, { da
 const shapeOf = (geometry: Geometry): Shape =>
   format.writeGeometryObject(geometry, { dataProjection: 'EPSG:4326', featureProjection: 'EPSG:3857', decimals: 8, rightHanded: true }) as unknown as Shape;
 
-const sources = { patches: new VectorSource(), zones: new VectorSource(), keepers: new VectorSource(), plots: new VectorSource(), work: new VectorSource() };
+/** So few patches in the picture come with all their corners (MapWire). */
+const MOST_FULL = 250;
+const sources = { far: new VectorSource(), patches: new VectorSource(), zones: new VectorSource(), keepers: new VectorSource(), plots: new VectorSource(), work: new VectorSource() };
 const seen = ref<Schemas['GroundMap'] | null>(null);
 const kinds = computed(() => [...new Set(seen.value?.keepers.map((k) => k.kind) ?? [])].sort());
 const el = ref<HTMLElement | null>(null);
@@ -60,7 +62,8 @@ let graticule: Graticule | null = null;
 const layer = (source: VectorSource, style: Parameters<VectorLayer['setStyle']>[0], zIndex: number, declutter = false) =>
   new VectorLayer({ source, style, zIndex, declutter, updateWhileAnimating: false, updateWhileInteracting: false });
 const layers = {
-  patches: layer(sources.patches, (f) => patchStyle(f as Feature, f.getId() === props.chosen), 4, true),
+  far: layer(sources.far, (f) => patchStyle(f as Feature, f.getId() === props.chosen, 'coarse'), 4, true),
+  patches: layer(sources.patches, (f) => patchStyle(f as Feature, f.getId() === props.chosen, 'full'), 4, true),
   zones: layer(sources.zones, (f) => drawnStyle(f as Feature, 'zone'), 3, true),
   keepers: layer(sources.keepers, (f) => drawnStyle(f as Feature, String(f.get('kind'))), 2, true),
   plots: layer(sources.plots, (f) => plotStyle(f as Feature), 5, true),
@@ -70,6 +73,10 @@ const layers = {
 /* Shapes: the whole ground first; where that comes with few corners, whatever is in the picture again with all of them. */
 let boxed: string | null = null;
 let asking = 0;
+const farView = (isFar: boolean): void => {
+  layers.far.setVisible(isFar);
+  layers.patches.setVisible(!isFar);
+};
 const load = async (box: string | null): Promise<void> => {
   const mine = ++asking;
   const answer = await unwrap(api.GET('/grounds/{ground}/map', { params: { path: { ground: props.groundId }, query: box ? { box } : {} } }));
@@ -85,20 +92,23 @@ const load = async (box: string | null): Promise<void> => {
     source.clear(true);
     source.addFeatures(things);
   };
-  show(sources.patches, features(answer.patches));
+  const first = seen.value === null;
+  if (box === null) seen.value = answer;
+  const isFar = answer.detail === 'coarse';
+  show(isFar ? sources.far : sources.patches, features(answer.patches));
+  if (box === null && !isFar) sources.far.clear(true);
+  farView(isFar);
   show(sources.zones, features(answer.zones));
   show(sources.keepers, features(answer.keepers));
-  const first = seen.value === null;
-  seen.value = box && seen.value ? { ...seen.value, detail: answer.detail } : answer;
   emit('loaded', answer);
-  if (first || box === null) whole.value = answer.detail === 'full';
+  if (box === null) whole.value = !isFar;
   if (first) toAll(0);
   // plots are walked one patch at a time
   if (first && props.plots && props.chosen) look(props.chosen);
 };
 /** Brings a patch into the picture. */
 const look = (patch: string): void => {
-  const geometry = (sources.patches.getFeatureById(patch) as Feature | null)?.getGeometry();
+  const geometry = ((sources.patches.getFeatureById(patch) ?? sources.far.getFeatureById(patch)) as Feature | null)?.getGeometry();
   if (geometry) map?.getView().fit(geometry.getExtent(), { padding: [60, 60, 70, 60], maxZoom: 20.5, duration: 250 });
 };
 const whole = ref(true);
@@ -114,9 +124,13 @@ const toAll = (duration = 250): void => {
 };
 const onMove = (): void => {
   if (whole.value || !map) return;
-  const [w, s, e, n] = transformExtent(map.getView().calculateExtent(map.getSize()), 'EPSG:3857', 'EPSG:4326') as [number, number, number, number];
+  const extent = map.getView().calculateExtent(map.getSize());
+  // the far-off shapes are all here: only what is close is asked again, with all its corners
+  if (sources.far.getFeaturesInExtent(extent).length > MOST_FULL) return farView(true);
+  const [w, s, e, n] = transformExtent(extent, 'EPSG:3857', 'EPSG:4326') as [number, number, number, number];
   const box = [w, s, e, n].map((v) => v.toFixed(6)).join(',');
   if (box !== boxed) void load(box);
+  else farView(false);
 };
 
 /* Drawing, and moving corners of what is drawn; both snap to what is there. */
@@ -154,6 +168,7 @@ const showPlots = (): void => {
   sources.plots.addFeatures((props.plots ?? []).map((at, i) => new Feature({ geometry: geometryOf({ type: 'Point', coordinates: at }), name: String(i + 1) })));
 };
 const restyle = (): void => {
+  forgetInks();
   Object.values(layers).forEach((l) => l.changed());
   if (graticule) map?.removeLayer(graticule);
   const line = new Stroke({ color: inkOf('rule'), width: 0.6 });
@@ -196,7 +211,7 @@ onMounted(() => {
     if (props.drawing) return;
     const keeper = map!.forEachFeatureAtPixel(e.pixel, (f) => f, { layerFilter: (l) => l === layers.keepers, hitTolerance: 8 });
     if (keeper) return emit('keeper', String(keeper.getId()));
-    const patch = map!.forEachFeatureAtPixel(e.pixel, (f) => f, { layerFilter: (l) => l === layers.patches, hitTolerance: 4 });
+    const patch = map!.forEachFeatureAtPixel(e.pixel, (f) => f, { layerFilter: (l) => l === layers.patches || l === layers.far, hitTolerance: 4 });
     if (patch) emit('choose', String(patch.getId()));
   });
   restyle();
@@ -211,7 +226,7 @@ watch(() => [props.shape, props.here, props.walked], showWork);
 watch(() => props.plots, showPlots);
 watch(
   () => props.chosen,
-  () => layers.patches.changed(),
+  () => (layers.patches.changed(), layers.far.changed()),
 );
 watch(
   () => props.version,

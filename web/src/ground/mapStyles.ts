@@ -4,7 +4,13 @@ import { Circle, Fill, Icon, RegularShape, Stroke, Style, Text } from 'ol/style'
 import { MARKS, svgOf, THORN } from './marks';
 
 /** A colour token of the light in use. */
-export const inkOf = (token: string): string => getComputedStyle(document.documentElement).getPropertyValue(`--${token}`).trim();
+/** Reading a computed style costs, and a map of thousands asks for each feature: kept till the light changes. */
+const inks = new Map<string, string>();
+export const forgetInks = (): void => inks.clear();
+export const inkOf = (token: string): string => {
+  if (!inks.has(token)) inks.set(token, getComputedStyle(document.documentElement).getPropertyValue(`--${token}`).trim());
+  return inks.get(token)!;
+};
 export const labelFill = (): Stroke => new Stroke({ color: inkOf('paper'), width: 4 });
 const faint = (colour: string, share: string): string => (colour.length === 7 ? colour + share : colour);
 
@@ -18,8 +24,17 @@ const label = (feature: Feature, token: string, offsetY = 0): Text =>
     overflow: true,
   });
 
+/** A patch of a far-off view: no name, one style for all, so that thousands draw without a stall. */
+let far: { ink: string; style: Style } | null = null;
+const farStyle = (): Style => {
+  const ink = inkOf('sloe');
+  if (far?.ink !== ink) far = { ink, style: new Style({ fill: new Fill({ color: faint(ink, '14') }), stroke: new Stroke({ color: ink, width: 1 }) }) };
+  return far.style;
+};
+
 /** Targets are drawn in sloe with a thorn, the same everywhere. */
-export function patchStyle(feature: Feature, chosen: boolean): Style[] {
+export function patchStyle(feature: Feature, chosen: boolean, detail: 'full' | 'coarse'): Style[] | Style {
+  if (detail === 'coarse' && !chosen) return farStyle();
   const sloe = inkOf('sloe');
   const area = new Style({
     fill: new Fill({ color: faint(sloe, chosen ? '33' : '14') }),

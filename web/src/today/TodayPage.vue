@@ -36,6 +36,7 @@ const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
             </RouterLink>
           </li>
         </ul>
+        <p v-if="data.more" class="small soft">{{ t('today.more', { n: data.more }) }}</p>
       </section>
       <section class="stack why" aria-labelledby="due-h">
         <h2 id="due-h">{{ t('today.lookBacks') }}</h2>
