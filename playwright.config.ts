@@ -15,6 +15,8 @@ export default defineConfig({
     actionTimeout: 15_000,
     locale: 'en-GB',
     timezoneId: 'Etc/GMT+5',
+    // nothing is judged in the middle of a fade
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],

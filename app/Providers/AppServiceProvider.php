@@ -35,7 +35,9 @@ final class AppServiceProvider extends ServiceProvider
         Gate::define('write', static fn (User $user): bool => $user->mayWrite());
         Gate::define('lead', static fn (User $user): Response => $user->isLead() ? Response::allow() : Response::deny('A lead of the crew does this.'));
         RateLimiter::for('sign-in', fn (Request $request): Limit => Limit::perMinute(config()->integer('thicket.sign_in_tries_per_minute'))
-            ->by($request->ip() . '|' . mb_substr((string) json_encode($request->input('email')), 0, 200)));
+            ->by($request->ip() . '|' . mb_substr((string) json_encode($request->input('email')), 0, 200))
+            // only wrong tries count: a crew behind one address signs in and out all day
+            ->after(static fn (\Symfony\Component\HttpFoundation\Response $response): bool => !$response->isSuccessful()));
     }
 
     /** In production bin/start and deploy compile it once; the hash of the newest compiled file is trusted there. */

@@ -194,6 +194,17 @@ final class Assembler
         return $seen === null ? $place : $place->seenOn($seen['day'], $seen['catalogue']);
     }
 
+    /** Degrees the wind blows from at this patch, as somebody said within the hour; null where nobody did. */
+    public function windFrom(Patch $patch): ?float
+    {
+        $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
+        $said = Observation::query()->where('patch_id', $patch->id)->where('fact', FactName::WindFrom->value)
+            ->whereBetween('at', [$now->modify('-' . FactName::WindFrom->holdsHours() . ' hours'), $now])->orderByDesc('at')->orderByDesc('id')->first();
+        $at = array_search($said?->body['value'] ?? null, FactName::COMPASS, true);
+
+        return $at === false ? null : $at * 45.0;
+    }
+
     /** @return array{day: \DateTimeImmutable, catalogue: \Thicket\Timing\MonthDay, species: string}|null */
     public function leafOutSeen(Patch $patch): ?array
     {

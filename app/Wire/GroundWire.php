@@ -57,6 +57,7 @@ final readonly class GroundWire
     public function patch(Patch $patch, array $lines = []): array
     {
         $seen = $this->assembler->leafOutSeen($patch);
+        $wind = $this->assembler->windFrom($patch);
 
         return $this->line($patch, $lines) + [
             'groundId' => $patch->ground_id, 'ground' => $patch->ground->name, 'revision' => $patch->revision,
@@ -64,7 +65,7 @@ final readonly class GroundWire
             'properties' => (object) ($patch->properties ?? []),
             'zones' => $patch->zones->map(static fn (Zone $z): array => ['id' => $z->id, 'name' => $z->name, 'area' => Wire::quantity(self::squareMetres($z->area_m2))])->values()->all(),
             'season' => ['shiftDays' => self::days($this->assembler->seasonOf($patch)), 'byPlaceDays' => self::days($patch->ground->seasonShift()), 'leafOut' => $seen === null ? null : ['day' => Wire::day($seen['day']), 'species' => $seen['species']]],
-            'keepers' => array_map(fn (array $k): array => $this->near($k['keeper'], $k['row']), $this->assembler->keepersOf($patch)),
+            'keepers' => array_map(fn (array $k): array => $this->near($k['keeper'], $k['row']) + ['downwind' => $wind === null ? null : $k['keeper']->isDownwind($wind)], $this->assembler->keepersOf($patch)),
         ];
     }
 

@@ -93,6 +93,10 @@ it('turns drawn things into distance, direction and root reach, and these into t
         ->and((float) $near[0]['distance']['value'])->toEqualWithDelta(9, 0.02)->and($near[0]['bearing']['name'])->toBe('north')->and($near[0]['inRootReach'])->toBeTrue()->and($near[0]['source'])->toBe('map')
         ->and((float) $near[1]['distance']['value'])->toEqualWithDelta(12, 0.02)->and($near[1]['bearing']['degrees'])->toBe('90')->and($near[1]['inRootReach'])->toBeNull();
 
+    expect(array_column($near, 'downwind'))->toBe([null, null]);
+    $windy = $this->api('POST', "/patches/{$id}/observations", ['facts' => [['fact' => 'wind-from', 'value' => 'west']]])->assertCreated()->json('keepers');
+    expect(array_column($windy, 'downwind', 'name'))->toBe(['big oak' => false, 'old well' => true]);
+
     // ester in oil within 30 m of a well is closed; with the well put away it is not closed by water
     $stand = $this->api('POST', "/patches/{$id}/stands")->json('id');
     $this->api('POST', "/stands/{$stand}/sightings", ['seen' => [], 'species' => 'bush-honeysuckle'])->assertCreated();

@@ -18,7 +18,7 @@ it('fits its schemas, every file, and compiles once', function () {
     mkdir($directory);
     $files = new CatalogueFiles(dirname(__DIR__, 2) . '/core/data', dirname(__DIR__, 2) . '/docs/schemas');
     $catalogue = $files->compile($directory);
-    expect($catalogue->hash)->toBe($files->compile($directory)->hash)->and($catalogue->allSpecies())->toHaveCount(20)->and(glob("{$directory}/*"))->toHaveCount(1);
+    expect($catalogue->hash)->toBe($files->compile($directory)->hash)->and($catalogue->allSpecies())->toHaveCount(count(glob(dirname(__DIR__, 2) . '/core/data/species/*.yaml') ?: []))->and(glob("{$directory}/*"))->toHaveCount(1);
     array_map(unlink(...), glob("{$directory}/*") ?: []);
     rmdir($directory);
 });

@@ -222,7 +222,7 @@ test('reads on a phone, in dusk and in bright sun', async ({ page }) => {
     await expect(page.locator(`html[data-light="${light}"]`)).toBeAttached();
     await isAccessible(page);
   }
-  for (const name of ['Scout', 'Methods', 'Mix', 'When', 'Field day', 'Shed', 'Handbook']) {
+  for (const name of ['Ground', 'Scout', 'Methods', 'Mix', 'When', 'Field day', 'Shed', 'Handbook']) {
     await station(page, name);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await page.waitForLoadState('networkidle');

@@ -11,7 +11,29 @@ const browser = await chromium.launch({
 
 const SHOTS = [
   { name: 'today', path: '/today' },
-  { name: 'ground', path: '/ground' },
+  {
+    name: 'ground',
+    path: '/ground',
+    before: async (p) => {
+      await p.getByRole('button', { name: 'Hollin Hedge and oak wood' }).click();
+      await p.getByRole('button', { name: 'North hedge', exact: true }).click();
+      await p.waitForTimeout(900);
+      await p.getByRole('button', { name: 'Show all' }).click();
+      await p.waitForTimeout(900);
+    },
+  },
+  {
+    name: 'ground-import',
+    path: '/ground',
+    before: async (p) => {
+      await p.getByRole('button', { name: 'Quince Court orchard' }).click();
+      await p.getByRole('button', { name: 'Bring in a file' }).click();
+      const text = 'name,longitude,latitude,owner\nold pear,-71.3597,44.0506,trust\nbad row,west,44.05,trust\nmill well,-71.3588,44.0511,trust\n';
+      await p.getByLabel('File', { exact: true }).setInputFiles({ name: 'trees.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+      await p.waitForTimeout(900);
+      await p.getByRole('heading', { name: 'Bring in a file' }).evaluate((e) => e.scrollIntoView());
+    },
+  },
   {
     name: 'scout-key',
     path: (s) => `/stands/${s['Unnamed plant']}/scout`,
@@ -24,6 +46,14 @@ const SHOTS = [
     },
   },
   { name: 'scout-tally', path: (s) => `/stands/${s['Tree-of-heaven']}/scout` },
+  {
+    name: 'scout-plots',
+    path: (s) => `/stands/${s['Burning bush']}/scout`,
+    before: async (p) => {
+      await p.getByRole('button', { name: 'Sample plots' }).click();
+      await p.waitForTimeout(500);
+    },
+  },
   { name: 'methods', path: (s) => `/stands/${s['Tree-of-heaven']}/methods` },
   { name: 'mix', path: (s) => `/stands/${s['Norway maple']}/mix` },
   { name: 'when', path: (s) => `/stands/${s['Norway maple']}/when` },
@@ -33,6 +63,15 @@ const SHOTS = [
   { name: 'shed', path: '/shed' },
   { name: 'handbook-species', path: '/handbook/species/poison-hemlock' },
   { name: 'phone-scout', path: (s) => `/stands/${s['Tree-of-heaven']}/scout`, phone: true },
+  {
+    name: 'phone-counter',
+    path: (s) => `/stands/${s['Common privet']}/scout`,
+    phone: true,
+    before: async (p) => {
+      await p.getByRole('button', { name: 'Counter' }).click();
+      await p.getByRole('group', { name: 'How to count' }).evaluate((e) => e.scrollIntoView());
+    },
+  },
   { name: 'phone-mix', path: (s) => `/stands/${s['Norway maple']}/mix`, phone: true },
   { name: 'phone-field-day', path: (s) => `/stands/${s['Bush honeysuckle']}/field-day`, phone: true },
 ];

@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Models\Ground;
 use App\Text\Sentences;
 use App\Wire\Wire;
-use Brick\Math\BigRational;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Thicket\Input\Fields;
@@ -131,11 +130,7 @@ final class OutlineController extends Controller
     private function length(Fields $in, string $name, ?Quantity $pace = null): ?Quantity
     {
         $raw = $pace === null ? null : $in->raw($name);
-        if ($pace !== null && is_string($raw) && preg_match('/^\s*(\d{1,5}(?:\.\d{1,2})?)\s*(paces?)?\s*$/', $raw, $paces) === 1) {
-            $length = $pace->times(BigRational::of($paces[1]));
-        } else {
-            $length = $in->quantity($name, Dimension::Length);
-        }
+        $length = ($pace !== null && is_string($raw) ? Tracing::paced($raw, $pace) : null) ?? $in->quantity($name, Dimension::Length);
         if ($length !== null && ($length->isZero() || $length->isNegative() || $length->in(\Thicket\Measure\Unit::Kilometre)->isGreaterThan(20))) {
             return $in->fault($name, 'A length is more than nothing and at most 20 km.');
         }

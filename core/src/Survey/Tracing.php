@@ -26,6 +26,12 @@ final class Tracing
     {
     }
 
+    /** What somebody typed as a number of paces ("40", "40 paces"), as a length; null where it reads otherwise. */
+    public static function paced(string $typed, Quantity $pace): ?Quantity
+    {
+        return preg_match('/^\s*(\d{1,5}(?:\.\d{1,2})?)\s*(paces?)?\s*$/', $typed, $paces) === 1 ? $pace->times($paces[1]) : null;
+    }
+
     /**
      * A circle as an outline of 64 corners with exactly the circle's area.
      *

@@ -35,6 +35,7 @@ const props = defineProps<{
   plots?: Position[];
   here?: Position | null;
   walked?: Position[];
+  ghost?: Shape | null;
   /** Changes whenever the shapes should be asked again. */
   version: number;
 }>();
@@ -160,6 +161,7 @@ const arm = (): void => {
 const showWork = (): void => {
   sources.work.clear(true);
   if (props.shape) sources.work.addFeature(new Feature({ geometry: geometryOf(props.shape) }));
+  if (props.ghost) sources.work.addFeature(new Feature({ geometry: geometryOf(props.ghost), ghost: true }));
   if (props.walked && props.walked.length > 1) sources.work.addFeature(new Feature({ geometry: geometryOf({ type: 'LineString', coordinates: props.walked }), way: true }));
   if (props.here) sources.work.addFeature(new Feature({ geometry: geometryOf({ type: 'Point', coordinates: props.here }), here: true }));
 };
@@ -222,7 +224,7 @@ onMounted(() => {
 });
 onBeforeUnmount(() => map?.setTarget(undefined));
 watch(() => [props.drawing, props.shape === null] as const, arm);
-watch(() => [props.shape, props.here, props.walked], showWork);
+watch(() => [props.shape, props.here, props.walked, props.ghost], showWork);
 watch(() => props.plots, showPlots);
 watch(
   () => props.chosen,

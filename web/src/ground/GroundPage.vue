@@ -41,6 +41,9 @@ const type = computed<Shape['type']>(() =>
 const empty = (): Form => ({ name: '', setting: 'woods', kind: 'tree', species: '', crownRadius: '', height: '', validFrom: '' });
 const form = ref<Form>(empty());
 const here = ref<Position | null>(null);
+/** An earlier outline of the patch in hand. */
+const ghost = shallowRef<Shape | null>(null);
+watch(patchId, () => (ghost.value = null));
 const walked = shallowRef<Position[]>([]);
 
 /* What is drawn and typed of a new patch or keeper survives a reload. */
@@ -145,6 +148,7 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
               :drawing="task ? type : null"
               :here="here"
               :walked="walked"
+              :ghost="ghost"
               :version="version"
               @choose="choose"
               @keeper="(id) => task === null && editKeeper(id)"
@@ -183,7 +187,7 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
               <ShapeTools ref="tools" :editor="editor" :type="type" :centre="() => map?.centre() ?? [0, 0]" @here="(at, so) => ((here = at), (walked = so))" @undo-point="undoPoint" />
               <SaveForm v-model="form" :task="task" :ground-id="ground.id" :patch="patch ?? null" :keeper="keeper" :shape="editor.shape.value" :how="how" @saved="saved" @back="end" />
             </section>
-            <PatchPanel v-else-if="patchId" :patch-id="patchId" @task="begin" @keeper="editKeeper" @changed="version++" />
+            <PatchPanel v-else-if="patchId" :patch-id="patchId" @task="begin" @keeper="editKeeper" @changed="version++" @ghost="(s) => (ghost = s)" />
             <p v-else class="soft">{{ t('ground.pick') }}</p>
           </div>
         </div>

@@ -8,9 +8,15 @@ import { outlinesQuery, patchesQuery, patchQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
+import type { Shape } from './shapes';
 
 const props = defineProps<{ patchId: string }>();
-const emit = defineEmits<{ task: [task: 'outline' | 'split' | 'hole' | 'zone']; keeper: [id: string]; changed: [] }>();
+const emit = defineEmits<{
+  task: [task: 'outline' | 'split' | 'hole' | 'zone'];
+  keeper: [id: string];
+  changed: [];
+  /** An earlier outline to be shown on the map; null for none. */ ghost: [shape: Shape | null];
+}>();
 const { t } = useI18n();
 const { say, mayWrite } = useSession();
 const client = useQueryClient();
@@ -98,6 +104,7 @@ const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'w
         <button v-if="k.source === 'map' && mayWrite" type="button" class="plainlink" @click="emit('keeper', k.id)">{{ k.name }}</button><b v-else>{{ k.name }}</b>
         <span class="soft">{{ k.kindName }}</span>
         <span v-if="k.distance"> · {{ whereIs(k) }}</span>
+        <span v-if="k.downwind" class="reach">{{ t('ground.downwind') }}</span>
         <span v-if="k.inRootReach" class="reach">{{ t('ground.roots', { reach: say(k.rootReach) }) }}</span>
         <span class="small soft"> · {{ t(`ground.source.${k.source}`) }}</span>
       </li>
@@ -151,11 +158,19 @@ const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'w
       </form>
     </details>
     <button v-if="mayWrite && patch.archived" class="btn" type="button" :disabled="busy" @click="archive(false)">{{ t('ground.archive.back') }}</button>
-    <details @toggle="historyOpen = ($event.target as HTMLDetailsElement).open">
+    <details
+      @toggle="
+        historyOpen = ($event.target as HTMLDetailsElement).open;
+        emit('ghost', null);
+      "
+    >
       <summary>{{ t('ground.history.title') }}</summary>
       <ul class="ruled plain">
         <li v-for="(o, i) in history?.data ?? []" :key="i">
-          <b>{{ dayText(o.validFrom, true) }}</b> {{ say(o.area) }} <span class="small soft">{{ [o.how, o.by].filter(Boolean).join(', ') }}</span>
+          <button type="button" class="plainlink" :aria-label="t('ground.history.show', { day: dayText(o.validFrom, true) })" @click="emit('ghost', o.outline as unknown as Shape)">
+            {{ dayText(o.validFrom, true) }}
+          </button>
+          {{ say(o.area) }} <span class="small soft">{{ [o.how, o.by].filter(Boolean).join(', ') }}</span>
         </li>
       </ul>
     </details>

@@ -88,6 +88,7 @@ export function workStyle(feature: Feature): Style[] {
   const colour = inkOf('haw');
   const paper = new Fill({ color: inkOf('paper') });
   if (feature.get('here')) return [new Style({ image: new Circle({ radius: 8, fill: new Fill({ color: inkOf('sloe') }), stroke: new Stroke({ color: inkOf('paper'), width: 3 }) }) })];
+  if (feature.get('ghost')) return [new Style({ stroke: new Stroke({ color: inkOf('bark'), width: 3, lineDash: [4, 6] }) })];
   if (feature.get('way')) return [new Style({ stroke: new Stroke({ color: inkOf('sloe'), width: 3, lineDash: [2, 6] }) })];
   const type = feature.getGeometry()?.getType();
   const dot = new Circle({ radius: 5, fill: paper, stroke: new Stroke({ color: colour, width: 2.5 }) });

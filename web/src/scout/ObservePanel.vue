@@ -56,7 +56,8 @@ const save = async (): Promise<void> => {
   <section class="stack" aria-labelledby="observe-h">
     <h2 id="observe-h">{{ t('scout.observed') }}</h2>
     <p v-if="stand.stage" class="small">
-      {{ t('scout.stage') }} <b>{{ stand.stage.name }}</b> ({{ t(`certainty.${stand.stage.certainty}`) }}<template v-if="stand.stage.why">: {{ stand.stage.why }}</template
+      {{ t('scout.stage') }} <b>{{ stand.stage.name }}</b> ({{ t(`certainty.${stand.stage.certainty}`)
+      }}<template v-if="stand.stage.certainty === 'estimated' && stand.stage.why">: {{ stand.stage.why }}</template
       >)
       <template v-if="stand.stage.couldBe.length">{{ t('scout.couldBe', { stages: stand.stage.couldBe.join(', ') }) }}</template>
     </p>

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { api, unwrap, type Schemas } from '@/api/client';
+import { api, jobNow, unwrap, type Schemas } from '@/api/client';
 import { countQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import { useAct } from '@/composables/useAct';
@@ -30,6 +30,7 @@ const way = ref<(typeof WAYS)[number]>('grid');
 const zoneId = ref('');
 const measuredAt = ref<'' | 'base' | 'breast-height'>((props.stand.tally?.diameterAt as 'base' | 'breast-height' | null) ?? '');
 const girth = ref(false);
+const visitedOn = ref(jobNow().toISOString().slice(0, 10));
 const rows = ref<TallyRow[]>(fromWire(props.stand.tally?.rows ?? []));
 const { restoredAt, drop } = useDraft(() => (user.value ? draftKey(user.value.id, 'tally', props.stand.id) : ''), rows);
 const total = computed(() => rows.value.reduce((n, r) => n + (Number.parseInt(r.count, 10) || 0), 0));
@@ -42,7 +43,9 @@ const add = (): void => {
 
 const zone = computed(() => (zoneId.value ? { zoneId: zoneId.value } : {}));
 const put = async (body: Record<string, unknown>): Promise<boolean> => {
-  const done = await run(() => unwrap(api.PUT('/stands/{stand}/tally', { params: { path: { stand: props.stand.id } }, body: { ...zone.value, ...body } as never })));
+  const done = await run(() =>
+    unwrap(api.PUT('/stands/{stand}/tally', { params: { path: { stand: props.stand.id } }, body: { ...zone.value, ...(visitedOn.value ? { visitedOn: visitedOn.value } : {}), ...body } as never })),
+  );
   if (done) emit('took', done);
   return done !== null;
 };
@@ -80,6 +83,9 @@ const plan = computed(() => (way.value === 'plots' ? (count.value?.plans.find((p
               <option v-for="z in count.zones" :key="z.id" :value="z.id">{{ z.name }}</option>
             </select>
           </label>
+          <label v-if="mayWrite && way !== 'plots' && way !== 'seedlings'" class="label"
+            >{{ t('scout.visitedOn') }}<input v-model="visitedOn" class="field" type="date" :aria-invalid="at('/visitedOn') !== null"
+          /></label>
           <template v-if="way === 'grid' || way === 'counter'">
             <label class="label"
               >{{ t('scout.measured') }}
