@@ -16,6 +16,11 @@ const tap = (i: number): void => {
   // a short buzz where the device can: it is felt through a glove
   navigator.vibrate?.(15);
 };
+/** A new visit counts from nought; what was saved before stays as it is. */
+const nought = (): void => {
+  rows.value.forEach((row) => ((row.count = '0'), (row.estimated = false)));
+  taps.value = [];
+};
 const back = (): void => {
   const row = rows.value[taps.value.at(-1) ?? -1];
   if (row) row.count = stepped(row.count, -1);
@@ -34,7 +39,10 @@ const back = (): void => {
         <span class="n">{{ row.count || 0 }}</span>
       </button>
     </div>
-    <button v-if="ready.length" class="btn" type="button" :disabled="taps.length === 0" @click="back">{{ t('scout.counter.back') }}</button>
+    <div v-if="ready.length" class="row">
+      <button class="btn" type="button" :disabled="taps.length === 0" @click="back">{{ t('scout.counter.back') }}</button>
+      <button class="btn quiet" type="button" @click="nought">{{ t('scout.counter.nought') }}</button>
+    </div>
   </div>
 </template>
 
