@@ -20,8 +20,10 @@ use App\Models\User;
 beforeEach(function () {
     $this->as();
     $this->stand = $this->standId('norway-maple');
-    $test = ['pair' => 'norway-maple--red-maple', 'test' => 'milky-leaf-stalk', 'answer' => 'yes'];
-    $this->api('POST', "/stands/{$this->stand}/sightings", ['seen' => [], 'species' => 'norway-maple', 'tests' => [$test]])->assertCreated();
+    // one test after the other: what was ruled out before stays so
+    foreach ([['pair' => 'norway-maple--red-maple', 'test' => 'milky-leaf-stalk', 'answer' => 'yes'], ['pair' => 'norway-maple--sugar-maple', 'test' => 'wings', 'answer' => 'yes']] as $test) {
+        $this->api('POST', "/stands/{$this->stand}/sightings", ['seen' => [], 'species' => 'norway-maple', 'tests' => [$test]])->assertCreated();
+    }
     $this->api('PUT', "/stands/{$this->stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 18]]])->assertOk();
     $this->step = Step::query()->where('method', 'basal-bark')->firstOrFail();
     $this->api('PUT', "/steps/{$this->step->id}/recipe", [], ['If-Match' => "\"{$this->step->revision}\""])->assertOk();

@@ -78,6 +78,9 @@ it('keeps a look-alike gate shut until the test is made, and takes the name back
     $this->api('POST', "/stands/{$stand}/sheets", ['passes' => [['gate' => 'look-alike', 'reason' => 'I know it']]])->assertStatus(409)->assertJsonPath('gates.0.code', 'look-alike');
     $test = ['pair' => 'norway-maple--red-maple', 'test' => 'milky-leaf-stalk'];
     $this->api('POST', "/stands/{$stand}/sightings", ['seen' => [], 'species' => 'norway-maple', 'tests' => [$test + ['answer' => 'yes']]])->assertCreated();
+    // the sugar maple is not ruled out by a test against the red one
+    expect($gate())->toHaveKey('look-alike');
+    $this->api('POST', "/stands/{$stand}/sightings", ['seen' => [], 'species' => 'norway-maple', 'tests' => [['pair' => 'norway-maple--sugar-maple', 'test' => 'bud', 'answer' => 'yes']]])->assertCreated();
     expect($gate())->not->toHaveKey('look-alike');
     $this->api('POST', "/stands/{$stand}/sightings", ['seen' => [], 'species' => 'norway-maple', 'tests' => [$test + ['answer' => 'no']]])->assertCreated();
     expect($gate())->toHaveKey('look-alike');

@@ -49,6 +49,7 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await page.getByRole('group', { name: 'What kind of plant is it?' }).getByText('tree', { exact: true }).click();
     await page.getByRole('group', { name: 'What is one leaf like?' }).getByText('feather of leaflets').click();
     await page.getByRole('group', { name: 'Does it prick?' }).getByText('none', { exact: true }).click();
+    await page.getByRole('group', { name: 'What is the bark like?' }).getByText('smooth', { exact: true }).click();
     await expect(page.getByRole('region', { name: 'Could be' }).getByRole('listitem').first()).toContainText('Tree-of-heaven');
     await isAccessible(page);
     await page.getByRole('button', { name: 'It is Tree-of-heaven' }).click();
@@ -155,8 +156,11 @@ test('stops at a look-alike and opens when the test is made', async ({ page }) =
   await station(page, 'Field day');
   await expect(page.getByRole('main').getByText('Look-alike not ruled out: Red maple.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Issue the job sheet' })).toBeDisabled();
-  await page.getByRole('link', { name: 'Do the look-alike test at Scout.' }).click();
+  await page.getByRole('link', { name: 'Do the look-alike test at Scout.' }).first().click();
   await page.getByRole('button', { name: /white milk come out\? Yes/ }).click();
+  await expect(page.getByText('Red maple is ruled out.')).toBeVisible();
+  await page.getByRole('button', { name: /straight line\? Yes/ }).click();
+  await expect(page.getByText('Sugar maple is ruled out.')).toBeVisible();
   await expect(page.getByText('Red maple is ruled out.')).toBeVisible();
   await station(page, 'Field day');
   await expect(page.getByRole('main').getByText('Look-alike not ruled out')).toHaveCount(0);

@@ -56,10 +56,16 @@ final class StandController extends Controller
         }
         $this->done($in);
         $this->mustBeNew($id, new Sighting());
+        // tests made for the same name hold on: one look-alike may be ruled out today, another tomorrow
+        $tests = array_values(array_filter($tests));
+        if ($species !== null && $species === $stand->species) {
+            $again = array_column($tests, 'pair');
+            $tests = [...array_values(array_filter($stand->sighting->tests ?? [], static fn (array $t): bool => !in_array($t['pair'], $again, true))), ...$tests];
+        }
         $ranked = $keyWire->result((new Key($this->catalogue))->rank($seen))['candidates'];
         DB::transaction(function () use ($request, $stand, $id, $seen, $species, $unknown, $tests, $ranked): void {
             Sighting::create(array_filter(['id' => $id]) + [
-                'stand_id' => $stand->id, 'seen' => $seen, 'ranked' => is_array($ranked) ? array_slice($ranked, 0, 8) : [], 'tests' => array_filter($tests), 'species' => $species,
+                'stand_id' => $stand->id, 'seen' => $seen, 'ranked' => is_array($ranked) ? array_slice($ranked, 0, 8) : [], 'tests' => $tests, 'species' => $species,
                 'confirmed_by' => $species === null ? null : $this->user($request)->id,
             ]);
             $stand->species = $species;
