@@ -6,6 +6,7 @@ namespace App\Wire;
 
 use App\Text\Sentences;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Plants\NameSearch;
 use Thicket\Plants\Species;
 
 /** The knowledge as pages for reading and search. */
@@ -51,13 +52,10 @@ final readonly class HandbookWire
             $name = $this->sentences->name("station.{$station}");
             str_contains(mb_strtolower($name), $words) && $hits[] = ['kind' => 'station', 'id' => $station, 'name' => ucfirst($name), 'detail' => 'Station'];
         }
-        foreach ($this->catalogue->allSpecies() as $species) {
-            foreach ($species->allNames() as $name) {
-                if (str_contains(mb_strtolower($name), $words)) {
-                    $hits[] = ['kind' => 'species', 'id' => $species->id(), 'name' => $species->commonName(), 'detail' => $species->scientificName() . ($name === $species->commonName() || $name === $species->scientificName() ? '' : " ({$name})")];
-                    break;
-                }
-            }
+        foreach ((new NameSearch($this->catalogue))->find($words) as $found) {
+            $species = $this->catalogue->species($found['species']);
+            $name = $found['name'];
+            $hits[] = ['kind' => 'species', 'id' => $species->id(), 'name' => $species->commonName(), 'detail' => $species->scientificName() . ($name === $species->commonName() || $name === $species->scientificName() ? '' : " ({$name})")];
         }
 
         return $hits;

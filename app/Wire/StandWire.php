@@ -95,7 +95,7 @@ final readonly class StandWire
 
     public function nameOf(Stand $stand): string
     {
-        return $stand->species === null ? 'Unnamed plant' : $this->catalogue->species($stand->species)->commonName();
+        return $stand->species === null ? $this->sentences->name('plant.unnamed') : $this->catalogue->species($stand->species)->commonName();
     }
 
     /** Why a stage is taken: who saw it, or from when to when the catalogue expects it here, and what moved the season. */

@@ -20,7 +20,7 @@ function twin(string $command, string $input): Process
 
 it('answers every shipped example, without a database, as its schema says', function () {
     foreach (glob(dirname(__DIR__, 2) . '/docs/examples/*.json') ?: [] as $file) {
-        $kind = str_starts_with(basename($file), 'mix-') ? 'mix' : 'advise';
+        $kind = preg_match('/^(mix|identify)-/', basename($file), $named) === 1 ? $named[1] : 'advise';
         $text = (string) file_get_contents($file);
         $validator = new Validator();
         $validator->resolver()?->registerPrefix('https://gallant-thicket.example/schemas/', dirname(__DIR__, 2) . '/docs/schemas');
@@ -28,8 +28,17 @@ it('answers every shipped example, without a database, as its schema says', func
         $process = twin("thicket:{$kind}", $text);
         expect($process->getExitCode())->toBe(0, basename($file) . $process->getErrorOutput());
         $answer = json_decode($process->getOutput(), true, 64, JSON_THROW_ON_ERROR);
-        expect($kind === 'mix' ? $answer['outcome'] : $answer['rows'][0]['findings'])->not->toBeEmpty();
+        expect(match ($kind) {
+            'mix' => $answer['outcome'], 'identify' => $answer['candidates'], default => $answer['rows'][0]['findings']
+        })->not->toBeEmpty();
     }
+});
+
+it('names the oil of poison ivy at once for a vine of three leaflets, and stops all cutting', function () {
+    $answer = json_decode(twin('thicket:identify', (string) file_get_contents(dirname(__DIR__, 2) . '/docs/examples/identify-three-leaflets.json'))->getOutput(), true);
+    $names = array_column(array_slice($answer['candidates'], 0, 3), 'id');
+    expect($names)->toContain('poison-ivy')->and($answer['unsafe'])->toBe(['cut'])
+        ->and(implode(' ', array_merge(...array_column($answer['candidates'], 'hazards'))))->not->toBe('');
 });
 
 it('lists the same units in the contract as the core knows', function () {
@@ -42,6 +51,7 @@ it('exits 1 with pointers on refused input', function (string $command, string $
     expect($process->getExitCode())->toBe(1)->and(array_column(json_decode($process->getOutput(), true)['refused'], 'pointer'))->toContain($pointer);
 })->with([
     'no JSON' => ['thicket:mix', 'three gallons', ''], 'a list' => ['thicket:mix', '[]', '/sum'], 'wrong unit' => ['thicket:mix', '{"sum":"loads","total":"3 in","tank":"1 gal"}', '/total'],
+    'no such character' => ['thicket:identify', '{"seen":{"colour-of-soul":"blue"}}', '/seen/colour-of-soul'], 'no such state' => ['thicket:identify', '{"seen":{"habit":"cloud"}}', '/seen/habit'],
     'no date' => ['thicket:advise', '{"place":{"latitude":"44","elevationMetres":"1"}}', '/date'], 'stray' => ['thicket:advise', '{"date":"2026-09-03","place":{"latitude":"44","elevationMetres":"1"},"glug":1}', '/glug'],
 ]);
 

@@ -187,3 +187,15 @@ it('names a test for every pair that could be taken for one another, and a dange
         expect(array_merge(...$pairs))->toContain($other);
     }
 });
+
+it('finds a plant by any name, and through a slip of the pen', function (string $typed, ?string $first) {
+    expect((new Thicket\Plants\NameSearch(catalogue()))->find($typed)[0]['species'] ?? null)->toBe($first);
+})->with([
+    'common name' => ['Kudzu', 'kudzu'], 'synonym' => ['couch gr', 'quackgrass'], 'old scientific name' => ['acroptilon', 'russian-knapweed'], 'no apostrophe' => ['st johns wort', 'st-johns-wort'],
+    'one letter wrong' => ['kudzo', 'kudzu'], 'two letters wrong in ten' => ['japanesse knottweed', 'japanese-knotweed'], 'a letter left out' => ['burdck', 'common-burdock'],
+    'too far off' => ['kxyzo', null], 'three letters give no room for slips' => ['kxd', null], 'nothing' => ['  ', null],
+]);
+
+it('shows both plants that people call milkweed', function () {
+    expect(array_column((new Thicket\Plants\NameSearch(catalogue()))->find('milkweed'), 'species'))->toContain('common-milkweed', 'spotted-spurge');
+});

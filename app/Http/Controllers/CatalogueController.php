@@ -6,6 +6,8 @@ namespace App\Http\Controllers;
 
 use App\Models\Stand;
 use App\Wire\HandbookWire;
+use App\Wire\StandWire;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Thicket\Knowledge\Catalogue;
@@ -16,6 +18,8 @@ use Thicket\Measure\Strength;
 /** The knowledge as pages, the search, and the reading of what people type. */
 final class CatalogueController extends Controller
 {
+    private const MOST_HITS = 20;
+
     public function handbook(HandbookWire $wire): JsonResponse
     {
         return $this->json($wire->index());
@@ -30,21 +34,23 @@ final class CatalogueController extends Controller
         return $this->json($wire->species($catalogue->species($id)));
     }
 
-    public function search(Request $request, Catalogue $catalogue, HandbookWire $wire): JsonResponse
+    public function search(Request $request, HandbookWire $wire, StandWire $names): JsonResponse
     {
         $in = $this->query($request);
         $words = mb_strtolower($in->text('q', 80) ?? '');
         $this->done($in);
         $hits = $wire->search($words);
-        $stands = Stand::query()->ofCrew($this->user($request))->with(['patch.ground'])->get();
+        // stands of the plants that were found, or of places called so; the newest few
+        $species = array_column(array_filter($hits, static fn (array $h): bool => $h['kind'] === 'species'), 'id');
+        $like = '%' . addcslashes($words, '%_\\') . '%';
+        $stands = Stand::query()->ofCrew($this->user($request))->with(['patch.ground'])->where('closed_at', null)
+            ->where(fn (Builder $q) => $q->whereHas('patch', fn (Builder $patch) => $patch->where('name', 'like', $like)->orWhereHas('ground', fn (Builder $ground) => $ground->where('name', 'like', $like)))->orWhereIn('species', $species))
+            ->orderByDesc('updated_at')->orderByDesc('id')->limit(self::MOST_HITS)->get();
         foreach ($stands as $stand) {
-            $name = $stand->species === null ? 'Unnamed plant' : $catalogue->species($stand->species)->commonName();
-            if (str_contains(mb_strtolower("{$name} {$stand->patch->name} {$stand->patch->ground->name}"), $words)) {
-                array_unshift($hits, ['kind' => 'stand', 'id' => $stand->id, 'name' => $name, 'detail' => "{$stand->patch->name}, {$stand->patch->ground->name}"]);
-            }
+            array_unshift($hits, ['kind' => 'stand', 'id' => $stand->id, 'name' => $names->nameOf($stand), 'detail' => "{$stand->patch->name}, {$stand->patch->ground->name}"]);
         }
 
-        return $this->json(['data' => array_slice($hits, 0, 20)]);
+        return $this->json(['data' => array_slice($hits, 0, self::MOST_HITS)]);
     }
 
     public function reading(Request $request): JsonResponse
