@@ -1029,3 +1029,17 @@ it('refuses a bad situation with the field named', function (array $changes, str
         '/cards/0/actives/0/amount',
     ],
 ]);
+
+it('judges every species of the catalogue in every season, and leaves a way by hand for all but root-suckering trees', function () {
+    $without = [];
+    foreach (catalogue()->allSpecies() as $species) {
+        foreach (['2026-02-10', '2026-05-20', '2026-08-15', '2026-11-05'] as $date) {
+            $board = board(stand(['species' => $species->id(), 'date' => $date, 'stems' => [['diameter' => '0.5 in', 'count' => 3]]]));
+            expect(count($board->rows))->toBeGreaterThanOrEqual(count(catalogue()->allMethods()));
+            $hand = array_filter($board->rows, static fn ($row): bool => !$row->candidate->method->usesProduct() && !in_array($row->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true));
+            $hand === [] && $without[$species->id()] = true;
+        }
+    }
+    // a root-suckering tree is never knocked down first; until programmes of years are built, nothing by hand is offered for it
+    expect(array_filter(array_keys($without), static fn (string $id): bool => !catalogue()->species($id)->isRootSuckering()))->toBe([]);
+});

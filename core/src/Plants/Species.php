@@ -70,9 +70,10 @@ final readonly class Species
         return $this->yesNo('resproutsWhenCut');
     }
 
+    /** Trees and shrubs that answer a cut with suckers (rulings J11); vines and brambles, which sucker too, have seasons of their own. */
     public function isRootSuckering(): bool
     {
-        return $this->yesNo('rootSuckering') === true;
+        return $this->yesNo('rootSuckering') === true && in_array($this->habit(), ['tree', 'shrub'], true) && $this->treatmentClass() !== 'bramble';
     }
 
     /** True for beech-like trees whose stumps are treated although they sucker (rulings J11). */
