@@ -204,8 +204,9 @@ test('finds by any name and walks the stations by keys', async ({ page }) => {
   await signIn(page);
   await page.keyboard.press('/');
   await page.getByLabel('Station, stand or plant').fill('couch');
-  await expect(page.getByRole('button', { name: /Quackgrass/ })).toBeVisible();
-  await page.getByLabel('Station, stand or plant').press('Enter');
+  // the stand of that plant first, then its page
+  await expect(page.getByRole('button', { name: /Quackgrass.*Cider rows/ })).toBeVisible();
+  await page.getByRole('button', { name: /Quackgrass.*couch/i }).click();
   await expect(page.getByRole('heading', { name: 'Quackgrass' })).toBeVisible();
   await isAccessible(page);
   await page.keyboard.press('[');

@@ -38,15 +38,19 @@ export function useDraft<T>(key: () => string, value: Ref<T>) {
 
   const restore = async (): Promise<void> => {
     quiet = true;
+    // a form that was just emptied for this key must not be kept as its draft
+    clearTimeout(timer);
     restoredAt.value = null;
     const of = key();
+    const before = JSON.stringify(value.value);
     if (of !== '') {
       await drafts()
         .drafts.where('savedAt')
         .below(Date.now() - KEPT_DAYS * 86_400_000)
         .delete();
       const kept = await drafts().drafts.get(of);
-      if (kept && key() === of) {
+      // on a slow device somebody may have typed by now: that wins
+      if (kept && key() === of && JSON.stringify(value.value) === before) {
         value.value = JSON.parse(kept.value) as T;
         restoredAt.value = new Date(kept.savedAt);
       }
