@@ -6,6 +6,9 @@ import { sessionQuery } from '@/api/queries';
 export type Units = 'us' | 'metric';
 export type Shown = { us: string; metric: string };
 
+let changes = 0;
+let lastChange: Promise<unknown> = Promise.resolve();
+
 /** Who is signed in, their units and light; all screens read figures through `say`. */
 export function useSession() {
   const client = useQueryClient();
@@ -24,7 +27,12 @@ export function useSession() {
     // shown at once: both strings are here already (B4), so the switch works without signal
     const now = data.value;
     if (now?.user) set({ ...now, user: { ...now.user, ...body } });
-    set(await unwrap(api.PATCH('/session', { body })));
+    // one after the other, and only the last answer counts: two quick switches may not overtake each other
+    const mine = ++changes;
+    const sent = lastChange.then(() => unwrap(api.PATCH('/session', { body })));
+    lastChange = sent.catch(() => undefined);
+    const answer = await sent;
+    if (mine === changes) set(answer);
   };
   return { session: data, user, units, say, set, change, mayWrite: computed(() => user.value?.mayWrite ?? false), isLead: computed(() => user.value?.isLead ?? false) };
 }
