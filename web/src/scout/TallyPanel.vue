@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { api, jobNow, unwrap, type Schemas } from '@/api/client';
+import { api, unwrap, type Schemas } from '@/api/client';
 import { countQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import { useAct } from '@/composables/useAct';
@@ -30,7 +30,8 @@ const way = ref<(typeof WAYS)[number]>('grid');
 const zoneId = ref('');
 const measuredAt = ref<'' | 'base' | 'breast-height'>((props.stand.tally?.diameterAt as 'base' | 'breast-height' | null) ?? '');
 const girth = ref(false);
-const visitedOn = ref(jobNow().toISOString().slice(0, 10));
+// the ground's own day: in the evening the day by Greenwich is already tomorrow, which the server refuses
+const visitedOn = ref(props.stand.season.day);
 const rows = ref<TallyRow[]>(fromWire(props.stand.tally?.rows ?? []));
 const { restoredAt, drop } = useDraft(() => (user.value ? draftKey(user.value.id, 'tally', props.stand.id) : ''), rows);
 const total = computed(() => rows.value.reduce((n, r) => n + (Number.parseInt(r.count, 10) || 0), 0));
