@@ -10,7 +10,6 @@ use App\Models\Tally;
 use App\Text\Sentences;
 use App\Trail\Assembler;
 use App\Trail\Counts;
-use Brick\Math\BigRational;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
@@ -150,9 +149,8 @@ final readonly class CountWire
         foreach ($this->catalogue->coefficients()->node('cover')->nodes('classes') as $class) {
             if ($class->string('id') === $id) {
                 $area = $this->counts->area($stand, $tally);
-                $middle = BigRational::of($class->string('from'))->plus($class->string('below'))->dividedBy(200);
 
-                return ['id' => $id, 'name' => $this->sentences->name("cover.{$id}"), 'visitedOn' => Wire::day($tally->visited_on), 'covered' => Wire::quantity($area === null ? null : self::rounded($area->times($middle)))];
+                return ['id' => $id, 'name' => $this->sentences->name("cover.{$id}"), 'visitedOn' => Wire::day($tally->visited_on), 'covered' => Wire::quantity($area === null ? null : self::rounded(Census::underCover($class, $area)))];
             }
         }
 

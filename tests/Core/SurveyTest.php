@@ -256,3 +256,9 @@ it('turns girth into diameter', function () {
     $faults->throwIfAny();
     expect($group?->least->float(Unit::Centimetre))->toEqualWithDelta(12.7324, 1e-4)->and($group?->bark)->toBe('rough')->and($group?->height?->toWire()['value'])->toBe('12');
 });
+
+it('takes the middle of a cover class as the ground it stands for', function () {
+    // patchy: 5 to 25 percent, so 15 of 200 m2 are 30
+    $patchy = array_values(array_filter(catalogue()->coefficients()->node('cover')->nodes('classes'), static fn ($c): bool => $c->string('id') === 'patchy'))[0];
+    expect(Census::underCover($patchy, quantity('200 m2'))->toWire())->toBe(['value' => '30', 'unit' => 'm2']);
+});

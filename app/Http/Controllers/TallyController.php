@@ -140,7 +140,7 @@ final class TallyController extends Controller
         }
         rewind($handle);
 
-        return new Response((string) stream_get_contents($handle), 200, ['Content-Type' => 'text/csv', 'Content-Disposition' => 'attachment; filename="tally-' . Str::slug($stands = $stand->patch->name) . '.csv"']);
+        return new Response((string) stream_get_contents($handle), 200, ['Content-Type' => 'text/csv', 'Content-Disposition' => 'attachment; filename="tally-' . Str::slug($stand->patch->name) . '.csv"']);
     }
 
     /** Reads a table into rows of the grid; nothing is kept, each bad row is named. */

@@ -20,9 +20,6 @@ use Thicket\Methods\StemGroup;
  */
 final readonly class RecipeSolver
 {
-    /** Side height of an oil-treated stump where nobody measured it (rulings J21). */
-    private const STUMP_HEIGHT_INCHES = 4;
-
     public function __construct(private Situation $situation, private Candidate $candidate, private ?Quantity $area, private ?Quantity $alreadyThisYear = null)
     {
     }
@@ -99,7 +96,7 @@ final readonly class RecipeSolver
         $ring = $this->candidate->method->data->node('ring');
         $from = $ring->quantity('from') ?? throw new \LogicException('ring has no from.');
         $width = $ring->quantity('width') ?? throw new \LogicException('ring has no width.');
-        $sides = $this->candidate->carrier() === 'oil' ? Quantity::of(self::STUMP_HEIGHT_INCHES, Unit::Inch) : null;
+        $sides = $this->candidate->carrier() === 'oil' ? StumpFace::usualSides() : null;
         $area = StumpFace::total($stems, $from, $width, $sides);
         $film = $this->film('stump');
         $working += ['ring' => $width, 'surface' => $area, 'film' => $film, 'treated' => $this->situation->stemCount(), 'skipped' => 0] + ($sides === null ? [] : ['sides' => $sides]);

@@ -15,8 +15,16 @@ use Thicket\Methods\StemGroup;
  */
 final readonly class StumpFace
 {
+    /** Side height of an oil-treated stump where nobody measured it (rulings J21). */
+    private const SIDES_INCHES = 4;
+
     private function __construct(public Quantity $area, public bool $whole)
     {
+    }
+
+    public static function usualSides(): Quantity
+    {
+        return Quantity::of(self::SIDES_INCHES, Unit::Inch);
     }
 
     public static function ofOne(Quantity $diameter, Quantity $ringFrom, Quantity $ringWidth, ?Quantity $sidesHeight = null): self

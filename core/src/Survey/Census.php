@@ -7,6 +7,7 @@ namespace Thicket\Survey;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Knowledge\Node;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Methods\Schools;
@@ -21,8 +22,6 @@ use Thicket\Mix\StumpFace;
  */
 final readonly class Census
 {
-    private const STUMP_SIDES_INCHES = 4;
-
     /** @param list<array{school: string, choice: string, cuts: int}> $cuts injection cuts by each way of spacing them */
     private function __construct(
         public int $stems,
@@ -65,9 +64,15 @@ final readonly class Census
             $band,
             StemBand::of($stems, $band)->area,
             StumpFace::total($stems, $from, $width),
-            StumpFace::total($stems, $from, $width, Quantity::of(self::STUMP_SIDES_INCHES, Unit::Inch)),
+            StumpFace::total($stems, $from, $width, StumpFace::usualSides()),
             self::cuts($stems, $catalogue),
         );
+    }
+
+    /** Ground under a cover class of coefficients.yaml: its middle percent of the area. */
+    public static function underCover(Node $class, Quantity $area): Quantity
+    {
+        return $area->times(BigRational::of($class->string('from'))->plus($class->string('below'))->dividedBy(200));
     }
 
     /** Classes are [from, next from). */
