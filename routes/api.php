@@ -12,10 +12,12 @@ use App\Http\Controllers\OutlineController;
 use App\Http\Controllers\PatchController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShedController;
+use App\Http\Controllers\SightingController;
 use App\Http\Controllers\StandController;
 use App\Http\Controllers\StandInController;
 use App\Http\Controllers\TallyController;
 use App\Http\Controllers\TodayController;
+use App\Photos\PhotoStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Route;
 
@@ -29,6 +31,9 @@ Route::get('sheets/{sheet}/pdf', [FieldDayController::class, 'pdf'])->withoutMid
 Route::get('grounds/{ground}/export', [ExchangeController::class, 'export'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 Route::get('stands/{stand}/tally.csv', [TallyController::class, 'csv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 
+Route::get('sightings.csv', [SightingController::class, 'csv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
+Route::get('photos/{photo}/{size}', [SightingController::class, 'photoFile'])->whereIn('size', PhotoStore::SIZES)->withoutMiddleware('api')->middleware(['web', 'auth:web']);
+
 Route::middleware('auth:sanctum')->group(static function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::post('session/password', [SessionController::class, 'password'])->middleware('throttle:sign-in');
@@ -37,6 +42,8 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('search', [CatalogueController::class, 'search']);
     Route::post('readings', [CatalogueController::class, 'reading']);
     Route::get('handbook', [CatalogueController::class, 'handbook']);
+    Route::get('handbook/species', [CatalogueController::class, 'find']);
+    Route::get('handbook/comparison', [CatalogueController::class, 'compare']);
     Route::get('handbook/species/{id}', [CatalogueController::class, 'species']);
     Route::get('grounds', [GroundController::class, 'index']);
     Route::get('grounds/{ground}/patches', [GroundController::class, 'patches']);
@@ -53,6 +60,9 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     }
     Route::get('stands/{stand}', [StandController::class, 'show']);
     Route::post('identify', [StandController::class, 'identify']);
+    Route::get('stands/{stand}/prospects', [StandController::class, 'prospects']);
+    Route::get('sightings', [SightingController::class, 'index']);
+    Route::get('sightings/{sighting}', [SightingController::class, 'show'])->whereUuid('sighting');
     Route::get('stands/{stand}/board', [BoardController::class, 'board']);
     Route::get('stands/{stand}/year', [BoardController::class, 'year']);
     Route::get('stands/{stand}/gates', [FieldDayController::class, 'gates']);
@@ -79,6 +89,11 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('patches/{patch}/observations', [PatchController::class, 'storeObservations']);
         Route::post('patches/{patch}/stands', [PatchController::class, 'storeStand']);
         Route::post('stands/{stand}/sightings', [StandController::class, 'storeSighting']);
+        Route::put('handbook/species/{id}/listing', [CatalogueController::class, 'putListing']);
+        Route::post('sightings', [SightingController::class, 'store']);
+        Route::put('sightings/{sighting}', [SightingController::class, 'update']);
+        Route::post('sightings/{sighting}/photos', [SightingController::class, 'storePhoto']);
+        Route::delete('photos/{photo}', [SightingController::class, 'dropPhoto']);
         Route::put('stands/{stand}/tally', [TallyController::class, 'put']);
         Route::post('stands/{stand}/plot-plans', [TallyController::class, 'plan']);
         Route::post('stands/{stand}/close', [StandController::class, 'close']);

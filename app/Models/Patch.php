@@ -49,6 +49,14 @@ final class Patch extends Model
         return $this->hasOne(PatchOutline::class)->latestOfMany(['valid_from', 'id']);
     }
 
+    /** @return array{float, float, float, float}|null west, south, east, north of the newest outline */
+    public function box(): ?array
+    {
+        $sides = array_map(fn (string $side): mixed => $this->getAttribute($side), ['west', 'south', 'east', 'north']);
+
+        return in_array(null, $sides, true) ? null : array_map(static fn (mixed $s): float => is_numeric($s) ? (float) $s : 0.0, $sides);
+    }
+
     /** @return HasMany<PatchOutline, $this> newest first */
     public function outlines(): HasMany
     {

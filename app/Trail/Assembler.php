@@ -28,6 +28,11 @@ use Thicket\Methods\Shed;
 use Thicket\Methods\Situation;
 use Thicket\Methods\SituationReader;
 use Thicket\Mix\LabelCard;
+use Thicket\Plants\Key;
+use Thicket\Plants\Ranking;
+use Thicket\Plants\Showing;
+use Thicket\Plants\Sight;
+use Thicket\Plants\Unnamed;
 use Thicket\Survey\Nearest;
 use Thicket\Survey\Outline;
 use Thicket\Survey\Shape;
@@ -65,9 +70,17 @@ final class Assembler
             $this->stems($stand),
             $this->keepers($patch),
             $patch->ground->crew->settings['stance'] ?? 'any',
+            $stand->species === null ? Unnamed::of($this->ranking($stand, $today), $this->catalogue, $patch->ground->crew->settings['listed'] ?? []) : null,
+            $patch->ground->crew->settings['listed'] ?? [],
         );
 
         return $day === null || $day == $today ? $situation : $situation->onDay($day);
+    }
+
+    /** How the newest sighting of a stand ranks by the catalogue and season of today. */
+    public function ranking(Stand $stand, \DateTimeImmutable $today): Ranking
+    {
+        return (new Key($this->catalogue))->rank(Sight::of($stand->sighting->seen ?? [], $this->catalogue), new Showing($this->seasonOf($stand->patch), $today));
     }
 
     /** @return list<\Thicket\Methods\StemGroup> */

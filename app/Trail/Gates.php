@@ -31,7 +31,8 @@ final readonly class Gates
     public function of(Stand $stand, ?Step $step): array
     {
         $shut = [];
-        if ($stand->species === null || $stand->sighting?->confirmed_by === null) {
+        // a plant marked unknown is judged by the board as the worst it could be (rulings J25)
+        if (!$stand->marked_unknown && ($stand->species === null || $stand->sighting?->confirmed_by === null)) {
             $shut[] = $this->gate('named', 'scout');
         }
         foreach ($this->lookAlikes->open($stand) as $other) {

@@ -24,10 +24,12 @@ final readonly class LookAlikes
         $out = [];
         foreach ($this->catalogue->lookAlikesOf($stand->species) as $pair) {
             $ids = $pair->strings('pair');
+            $other = $ids[0] === $stand->species ? $ids[1] : $ids[0];
             $out[] = [
                 'pair' => $pair,
-                'other' => $ids[0] === $stand->species ? $ids[1] : $ids[0],
-                'gated' => $pair->string('danger') !== 'none',
+                'other' => $other,
+                // one that the law of this crew protects stops the work even where the pair is harmless elsewhere
+                'gated' => $pair->string('danger') !== 'none' || ($stand->patch->ground->crew->settings['listed'][$other] ?? null) === 'protected',
                 'resolved' => $this->isResolved($stand, implode('--', $ids)),
             ];
         }

@@ -6,6 +6,8 @@ namespace App\Wire;
 
 use App\Text\Sentences;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Knowledge\Node;
+use Thicket\Plants\Comparison;
 use Thicket\Plants\NameSearch;
 use Thicket\Plants\Species;
 
@@ -21,6 +23,7 @@ final readonly class HandbookWire
     {
         return [
             'species' => array_map($this->brief(...), $this->catalogue->allSpecies()),
+            'habits' => array_map(fn (string $h): array => ['id' => $h, 'name' => $this->sentences->name("habit.{$h}")], $this->habits()),
             'methods' => array_map(fn ($m): array => ['id' => $m->id(), 'name' => $this->sentences->name("method.{$m->id()}"), 'family' => $this->sentences->name("family.{$m->family()}"), 'steps' => array_map(fn (string $s): string => $this->sentences->name("step.{$s}"), $m->data->strings('steps')), 'mistakes' => array_map(fn (string $s): string => $this->sentences->name("mistake.{$s}"), $m->data->strings('mistakes'))], $this->catalogue->allMethods()),
             'actives' => array_map(fn ($a): array => ['id' => $a->id(), 'name' => $a->name(), 'group' => $a->group(), 'selectivity' => $a->selectivity(), 'soilActive' => $a->isSoilActive(), 'volatile' => $a->isVolatile(), 'cautions' => array_map(fn (string $c): string => $this->sentences->name("caution.active-{$c}"), $a->data->strings('cautions'))], $this->catalogue->allActives()),
             'schools' => array_map(fn ($s): array => ['id' => $s->id(), 'name' => $this->sentences->name("school.{$s->id()}"), 'reason' => $this->sentences->name("reason.{$s->data->string('reason')}"), 'choices' => array_map(fn (string $c): array => ['id' => $c, 'name' => $this->sentences->name("choice.{$s->id()}.{$c}"), 'default' => $c === $s->default()], $s->choices())], $this->catalogue->allSchools()),
@@ -40,8 +43,100 @@ final readonly class HandbookWire
             'root' => $this->sentences->name("root.{$species->rootForm()}"), 'resprouts' => $species->resprouts(), 'rootSuckering' => $species->isRootSuckering(),
             'phenology' => array_filter(array_map(static fn ($day): ?string => is_string($day) && $day !== 'unknown' ? $day : null, $phenology)) ?: new \stdClass(),
             'responses' => array_map(fn (string $a): array => ['active' => $this->catalogue->active($a)->name(), 'effect' => $species->responseTo($a)], $species->knownResponses()),
-            'lookAlikes' => array_map(fn ($pair): string => $this->catalogue->species(array_values(array_diff($pair->strings('pair'), [$species->id()]))[0])->commonName(), $this->catalogue->lookAlikesOf($species->id())),
+            'lookAlikes' => array_map(fn (Node $pair): array => $this->lookAlike($pair, $species), $this->catalogue->lookAlikesOf($species->id())),
+            'kept' => $species->keptAs() === null ? null : $this->sentences->name("kept.{$species->keptAs()}"),
+            'settings' => array_map(fn (string $s): string => $this->sentences->name("site.{$s}"), $species->data->strings('settings')),
+            'height' => Wire::quantity($species->data->quantity('greatestHeight')),
+            'characters' => array_map(fn (string $c): array => ['id' => $c, 'states' => $this->states($species->characters()[$c])], array_keys($species->characters())),
+            'facts' => $this->facts($species),
         ];
+    }
+
+    /** @return array<string, mixed> two or three species, the parting characters first */
+    public function comparison(Comparison $comparison): array
+    {
+        $ids = array_map(static fn (Species $s): string => $s->id(), $comparison->species);
+        $pairs = [];
+        foreach ($ids as $id) {
+            foreach ($this->catalogue->lookAlikesOf($id) as $pair) {
+                array_diff($pair->strings('pair'), $ids) === [] && $pairs[implode('--', $pair->strings('pair'))] = $pair;
+            }
+        }
+
+        return [
+            'species' => array_map(fn (Species $s): array => $this->brief($s) + ['hazards' => array_map(fn (string $h): string => $this->sentences->name("caution.plant-{$h}"), $s->hazards()), 'facts' => $this->facts($s)], $comparison->species),
+            'rows' => array_map(fn (array $row): array => [
+                'character' => $row['character'], 'parts' => number_format($row['parts'], 2, '.', ''),
+                'cells' => array_map(fn (?array $states): ?array => $states === null ? null : $this->states($states), $row['states']),
+            ], $comparison->rows),
+            'tests' => array_merge([], ...array_map(fn (Node $pair): array => array_map(fn (Node $test): array => $this->test($test), array_values($pair->nodes('tests'))), array_values($pairs))),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function briefs(Species ...$species): array
+    {
+        return array_map($this->brief(...), array_values($species));
+    }
+
+    /** @return list<string> in the order of the key */
+    public function habits(): array
+    {
+        return $this->catalogue->characters()[0]->strings('states');
+    }
+
+    /**
+     * @param array<string, string> $frequencies
+     *
+     * @return list<array{id: string, name: string, frequency: string}>
+     */
+    private function states(array $frequencies): array
+    {
+        $out = [];
+        foreach ($frequencies as $state => $frequency) {
+            $frequency === 'never' || $out[] = ['id' => (string) $state, 'name' => $this->sentences->name("state.{$state}"), 'frequency' => $frequency];
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, mixed> */
+    private function lookAlike(Node $pair, Species $species): array
+    {
+        $other = $this->catalogue->species(array_values(array_diff($pair->strings('pair'), [$species->id()]))[0]);
+
+        return ['id' => $other->id(), 'name' => $other->commonName(), 'scientific' => $other->scientificName(), 'danger' => $pair->string('danger'), 'tests' => array_map(fn (Node $t): array => $this->test($t), array_values($pair->nodes('tests')))];
+    }
+
+    /** @return array{question: string, handling: string, yes: string, no: string} names of what an answer points to */
+    private function test(Node $test): array
+    {
+        $points = $test->node('points');
+
+        return ['question' => $test->string('question'), 'handling' => $this->sentences->name('handling.' . $test->string('handling')), 'yes' => $this->catalogue->species($points->string('yes'))->commonName(), 'no' => $this->catalogue->species($points->string('no'))->commonName()];
+    }
+
+    /** @return list<array{id: string, value: string|null}> what decides verdicts; null is not known */
+    private function facts(Species $species): array
+    {
+        $yesNo = fn (?bool $value): ?string => $value === null ? null : $this->sentences->name($value ? 'word.yes' : 'word.no');
+        $word = fn (?string $kind, ?string $value): ?string => $value === null || $value === 'unknown' ? null : $this->sentences->name("{$kind}.{$value}");
+        $years = $species->seedBankYears();
+        $stems = $species->data->nodeOrEmpty('stemsPerClump');
+        $facts = [
+            'life-cycle' => $word('cycle', $species->lifeCycle()),
+            'root-depth' => $word('depth', $species->data->node('root')->stringOr('depth', 'unknown')),
+            'resprouts' => $yesNo($species->resprouts()), 'suckers' => $yesNo($species->suckers()), 'fragments' => $yesNo($species->fragmentsRegrow()), 'ripens-after-cutting' => $yesNo($species->seedsRipenAfterCutting()),
+            'waxy-leaf' => $yesNo($species->hasWaxyLeaf()), 'sap-flow' => $word('sap-is', $species->sapFlow()),
+            'seed-years' => $years === null ? null : "{$years['min']}–{$years['typical']}–{$years['max']}",
+            'stems' => $stems->has('typical') ? "{$stems->int('typical')}–{$stems->int('most')}" : null,
+            'shade' => $word('standing', $species->data->stringOr('shade', 'unknown')), 'drought' => $word('standing', $species->data->stringOr('drought', 'unknown')),
+        ];
+        if ($species->isWoody()) {
+            $facts['bark'] = $species->barkTexture() === null && $species->barkThickness() === null ? null : implode(', ', array_filter([$word('bark-is', $species->barkTexture()), $word('bark-is', $species->barkThickness())]));
+        }
+
+        return array_map(static fn (string $id, ?string $value): array => ['id' => $id, 'value' => $value], array_keys($facts), array_values($facts));
     }
 
     /** @return list<array{kind: string, id: string, name: string, detail: string}> */

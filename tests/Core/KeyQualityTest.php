@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Thicket\Plants\Key;
+use Thicket\Plants\Sight;
 use Thicket\Plants\Species;
 
 /*
@@ -24,18 +25,18 @@ function observed(float $error, float $unsure, bool $nextBest, int $most): array
         $seen = [];
         $fixed = array_map(static fn ($c): string => $c->string('id'), catalogue()->characters());
         for ($asked = 0; $asked < $most; ++$asked) {
-            $result = $key->rank($seen);
-            if ($result['candidates'][0]->share > 0.8) {
+            $result = $key->rank(Sight::of($seen, catalogue()));
+            if ($result->candidates[0]->share > 0.8) {
                 break;
             }
-            $character = $nextBest ? ($result['next']['character'] ?? null) : ($fixed[$asked] ?? null);
+            $character = $nextBest ? ($result->next['character'] ?? null) : ($fixed[$asked] ?? null);
             if ($character === null) {
                 break;
             }
             $seen[$character] = answerOf($species, $character, $error, $unsure, $chance, $random);
             ++$answers;
         }
-        $ids = array_column($key->rank($seen)['candidates'], 'speciesId');
+        $ids = array_column($key->rank(Sight::of($seen, catalogue()))->candidates, 'speciesId');
         $place = array_search($species->id(), $ids, true);
         $first += $place === 0 ? 1 : 0;
         $three += $place !== false && $place < 3 ? 1 : 0;

@@ -14,6 +14,7 @@ use Thicket\Methods\Outcome;
 $dry = ['fact' => 'bark-wetness', 'value' => 'dry'];
 $clear = ['fact' => 'grass-at-base', 'value' => false];
 $bare = ['fact' => 'snow-at-base', 'value' => '0 in'];
+$umbel = ['flower-form' => 'umbel', 'flower-colour' => 'white', 'habit' => 'broadleaf-herb', 'leaf-type' => 'pinnate', 'stem-marks' => 'purple-blotches'];
 
 it('judges a row', function (string $id, array $changes, Outcome $outcome, string $code) {
     $row = row(stand($changes), $id);
@@ -917,7 +918,13 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     ],
     'unnamed plant and product' => ['cut-stump', ['species' => null], Outcome::CannotTell, 'unknown.need'],
     'unnamed plant and trimmer' => ['mow', ['species' => null], Outcome::DoesNotSuit, 'unnamed.no-trimmer'],
-    'unnamed plant by hand' => ['hand-pull', ['species' => null], Outcome::WithCare, 'unnamed.full-wearing'],
+    'unnamed plant of which nothing was noted' => ['hand-pull', ['species' => null], Outcome::CannotTell, 'unnamed.nothing-seen'],
+    'unnamed plant that could be a kept one' => ['hand-pull', ['species' => null, 'seen' => ['habit' => 'woody-vine', 'leaf-type' => 'palmate']], Outcome::CannotTell, 'unnamed.hold'],
+    'unnamed plant that nobody keeps, by hand' => ['hand-pull', ['species' => null, 'seen' => $umbel], Outcome::WithCare, 'unnamed.full-wearing'],
+    'the same and the saw' => ['cut-stump', ['species' => null, 'seen' => $umbel], Outcome::CannotTell, 'unknown.need'],
+    'unnamed plant that nobody keeps but the law protects' => ['hand-pull', ['species' => null, 'seen' => $umbel, 'listed' => ['giant-hogweed' => 'protected']], Outcome::CannotTell, 'unnamed.hold'],
+    'protected by the law of the place' => ['hand-pull', ['species' => 'common-privet', 'listed' => ['common-privet' => 'protected']], Outcome::NotAllowed, 'listed.protected'],
+    'regulated by the law of the place, though the size decides' => ['hand-pull', ['species' => 'common-privet', 'listed' => ['common-privet' => 'regulated']], Outcome::DoesNotSuit, 'listed.regulated'],
     'beyond the trusted season shift' => [
         'basal-bark/triclopyr-ester',
         ['place' => ['latitude' => '52', 'elevationMetres' => '200']],

@@ -7,7 +7,6 @@ use Thicket\Knowledge\CatalogueFiles;
 use Thicket\Knowledge\Exception\BrokenData;
 use Thicket\Knowledge\Exception\UnknownEntry;
 use Thicket\Measure\Unit;
-use Thicket\Plants\Key;
 use Thicket\Plants\Phenology;
 use Thicket\Survey\Outline;
 use Thicket\Timing\Day;
@@ -50,25 +49,6 @@ it('holds plausible facts', function () {
     }
     expect(fn () => catalogue()->species('dragon'))->toThrow(UnknownEntry::class);
 });
-
-it('ranks what agrees first and shows what speaks for and against', function () {
-    $result = (new Key(catalogue()))->rank(['habit' => 'tree', 'leaf-type' => 'pinnate', 'leaf-arrangement' => 'alternate', 'bark' => 'smooth', 'leaf-margin' => 'not-sure']);
-    $first = $result['candidates'][0];
-    expect($first->speciesId)->toBe('tree-of-heaven')->and($first->share)->toBeGreaterThan(1.5 * $result['candidates'][1]->share)->and($first->agrees)->toEqualCanonicalizing(['habit', 'leaf-type', 'leaf-arrangement', 'bark'])
-        ->and($first->unseen)->toContain('armature', 'leaf-margin')->and(array_sum(array_map(static fn ($c): float => $c->share, $result['candidates'])))->toEqualWithDelta(1.0, 1e-9);
-    expect((new Key(catalogue()))->rank(['habit' => 'tree', 'leaf-arrangement' => 'opposite', 'leaf-type' => 'simple'])['candidates'][0]->speciesId)->toBeIn(['norway-maple', 'red-maple', 'sugar-maple', 'striped-maple', 'princess-tree', 'northern-catalpa']);
-});
-
-it('never asks to cut or crush while a burning plant is in play', function () {
-    $key = new Key(catalogue());
-    $hemlock = $key->rank(['flower-colour' => 'white', 'leaf-type' => 'pinnate']);
-    expect($hemlock['unsafe'])->toBe(['cut'])->and($hemlock['next']['character'])->not->toBeIn(['root', 'sap', 'pith', 'smell']);
-    expect($key->rank(['habit' => 'grass'])['unsafe'])->toBe([]);
-});
-
-it('refuses a character or state that does not exist', function (array $seen, string $pointer) {
-    expect(fn () => (new Key(catalogue()))->rank($seen))->toThrow(Refused::class, $pointer);
-})->with([[['taste' => 'sweet'], '/seen/taste'], [['habit' => 'dragon'], '/seen/habit']]);
 
 it('estimates stage and stream from date and place', function (string $species, string $day, string $stage, string $flow) {
     $phenology = new Phenology(catalogue()->species($species), SeasonShift::none());

@@ -8,6 +8,9 @@ use App\Wire\KeyWire;
 use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Plants\Key;
+use Thicket\Plants\Showing;
+use Thicket\Plants\Sight;
+use Thicket\Timing\SeasonShift;
 
 /** Ranks the catalogue by what was seen; needs no database. Schema and examples: docs/schemas/identify.schema.json, docs/examples. */
 final class Identify extends Twin
@@ -18,11 +21,15 @@ final class Identify extends Twin
 
     protected function answer(Fields $in): array
     {
-        $seen = $in->map('seen');
+        $catalogue = app(Catalogue::class);
+        $sight = Sight::read($in, $catalogue);
+        $day = $in->dayOrNull('date');
+        $place = $in->has('place') ? $in->object('place') : null;
+        $shift = $place === null ? SeasonShift::none() : SeasonShift::forPlace($place->decimal('latitude', '-85', '85') ?? '40', $place->decimal('elevationMetres', '-430', '6000') ?? '200');
+        $place?->noOthers();
         $in->noOthers();
         $in->faults->throwIfAny();
-        $catalogue = app(Catalogue::class);
-        $result = app(KeyWire::class)->result((new Key($catalogue))->rank($seen));
+        $result = app(KeyWire::class)->result((new Key($catalogue))->rank($sight, $day === null ? null : new Showing($shift, $day)));
         unset($result['characters']);
 
         return ['catalogue' => $catalogue->hash] + $result;

@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Models\Ground;
 use App\Models\Stand;
 use App\Wire\HandbookWire;
 use App\Wire\StandWire;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Reading;
 use Thicket\Measure\Strength;
+use Thicket\Plants\Comparison;
+use Thicket\Plants\SpeciesFilter;
 
 /** The knowledge as pages, the search, and the reading of what people type. */
 final class CatalogueController extends Controller
@@ -25,13 +29,62 @@ final class CatalogueController extends Controller
         return $this->json($wire->index());
     }
 
-    public function species(string $id, HandbookWire $wire, Catalogue $catalogue): JsonResponse
+    public function species(Request $request, string $id, HandbookWire $wire, Catalogue $catalogue): JsonResponse
     {
-        if (!$catalogue->hasSpecies($id)) {
-            throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
-        }
+        $this->mustExist($id, $catalogue);
 
-        return $this->json($wire->species($catalogue->species($id)));
+        return $this->json($wire->species($catalogue->species($id)) + ['listing' => $this->user($request)->crew->settings['listed'][$id] ?? null], 200, $this->user($request)->crew->revision);
+    }
+
+    /** Species by name, habit, setting and month; months are those of the ground where one is given. */
+    public function find(Request $request, HandbookWire $wire, Catalogue $catalogue): JsonResponse
+    {
+        $in = $this->query($request);
+        $name = $in->textOrNull('name', 80);
+        $habit = $in->choiceOrNull('habit', $wire->habits());
+        $setting = $in->choiceOrNull('setting', $catalogue->sites());
+        $month = $in->decimal('month', '1', '12');
+        $showing = $in->choiceOrNull('showing', SpeciesFilter::SHOWING) ?? 'flower';
+        $groundId = $in->uuidOrNull('ground');
+        if ($month !== null && preg_match('/^\d+$/', $month) !== 1) {
+            $in->fault('month', 'Give a month from 1 to 12.');
+        }
+        $this->done($in);
+        $ground = $groundId === null ? null : Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
+        $found = (new SpeciesFilter($catalogue))->find($name, $habit, $setting, $month === null ? null : (int) $month, $showing, $ground?->seasonShift());
+
+        return $this->json(['data' => $wire->briefs(...$found)]);
+    }
+
+    public function compare(Request $request, HandbookWire $wire, Catalogue $catalogue): JsonResponse
+    {
+        $in = $this->query($request);
+        $ids = $in->text('species', 200);
+        $this->done($in);
+
+        return $this->json($wire->comparison(Comparison::of(explode(',', (string) $ids), $catalogue)));
+    }
+
+    /** What the law where this crew works says of a plant (rulings J20): it is looked up by people, and noted here by a lead. */
+    public function putListing(Request $request, string $id, HandbookWire $wire, Catalogue $catalogue): JsonResponse
+    {
+        Gate::authorize('lead');
+        $this->mustExist($id, $catalogue);
+        $crew = $this->user($request)->crew;
+        $in = $this->fields($request);
+        $listing = $in->choice('listing', ['protected', 'regulated', 'none']);
+        $this->done($in);
+        $this->mustMatch($request, $crew->revision, fn (): array => ['listing' => $crew->settings['listed'][$id] ?? null]);
+        $settings = $crew->settings;
+        $settings['listed'] = array_filter([$id => $listing === 'none' ? null : (string) $listing] + ($settings['listed'] ?? []));
+        $crew->forceFill(['settings' => $settings, 'revision' => $crew->revision + 1])->save();
+
+        return $this->species($request, $id, $wire, $catalogue);
+    }
+
+    private function mustExist(string $id, Catalogue $catalogue): void
+    {
+        $catalogue->hasSpecies($id) || throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
     }
 
     public function search(Request $request, HandbookWire $wire, StandWire $names): JsonResponse

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Ground;
 use App\Models\Keeper;
 use App\Models\Patch;
+use App\Support\ReadsOutlines;
 use App\Wire\GroundWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Ground;
+use App\Support\ReadsOutlines;
 use App\Text\Sentences;
 use App\Wire\Wire;
 use Illuminate\Http\JsonResponse;

@@ -12,6 +12,7 @@ use App\Models\Patch;
 use App\Models\Stand;
 use App\Models\Zone;
 use App\Support\JobClock;
+use App\Support\ReadsOutlines;
 use App\Trail\Trail;
 use App\Wire\GroundWire;
 use App\Wire\StandWire;

@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\KeepSighting;
 use App\Http\Stopped;
-use App\Models\Sighting;
+use App\Models\Ground;
 use App\Models\Stand;
+use App\Support\JobClock;
 use App\Wire\KeyWire;
+use App\Wire\ProspectWire;
 use App\Wire\StandWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Plants\Key;
+use Thicket\Plants\Showing;
+use Thicket\Plants\Sight;
+use Thicket\Timing\SeasonShift;
 
 /** Scouting one stand: what it is, what it could be taken for, and how much of it there is. */
 final class StandController extends Controller
@@ -27,54 +32,32 @@ final class StandController extends Controller
         return $this->answer($this->find($request, $standId));
     }
 
-    public function identify(Request $request, KeyWire $wire): JsonResponse
+    /** What it could be, in the season of the ground where one is given. */
+    public function identify(Request $request, KeyWire $wire, JobClock $clock): JsonResponse
     {
         $in = $this->fields($request);
-        $seen = $in->map('seen');
+        $sight = Sight::read($in, $this->catalogue);
+        $groundId = $in->uuidOrNull('ground');
+        $day = $in->dayOrNull('date');
         $this->done($in);
+        $ground = $groundId === null ? null : Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
+        $day ??= $ground === null ? null : $clock->today($ground->time_zone);
+        $today = $day === null ? null : new Showing($ground?->seasonShift() ?? SeasonShift::none(), $day);
 
-        return $this->json($wire->result((new Key($this->catalogue))->rank($seen)));
+        return $this->json($wire->result((new Key($this->catalogue))->rank($sight, $today)));
     }
 
-    public function storeSighting(Request $request, string $standId, KeyWire $keyWire): JsonResponse
+    public function storeSighting(Request $request, string $standId, KeepSighting $keep): JsonResponse
     {
-        $stand = $this->find($request, $standId);
-        $in = $this->fields($request);
-        $id = $in->uuidOrNull('id');
-        $seen = $in->map('seen');
-        $species = $in->textOrNull('species', 60);
-        $unknown = $in->bool('unknown', false);
-        $tests = [];
-        foreach ($in->objects('tests', 20) as $item) {
-            $tests[] = $this->test($item);
-        }
-        if ($species !== null && !$this->catalogue->hasSpecies($species)) {
-            $in->fault('species', 'This species is not in the catalogue.');
-        }
-        if (($species === null) === !$unknown) {
-            $in->fault('species', 'Name the species, or say that it stays unknown.');
-        }
-        $this->done($in);
-        $this->mustBeNew($id, new Sighting());
-        // tests made for the same name hold on: one look-alike may be ruled out today, another tomorrow
-        $tests = array_values(array_filter($tests));
-        if ($species !== null && $species === $stand->species) {
-            $again = array_column($tests, 'pair');
-            $tests = [...array_values(array_filter($stand->sighting->tests ?? [], static fn (array $t): bool => !in_array($t['pair'], $again, true))), ...$tests];
-        }
-        $ranked = $keyWire->result((new Key($this->catalogue))->rank($seen))['candidates'];
-        DB::transaction(function () use ($request, $stand, $id, $seen, $species, $unknown, $tests, $ranked): void {
-            Sighting::create(array_filter(['id' => $id]) + [
-                'stand_id' => $stand->id, 'seen' => $seen, 'ranked' => is_array($ranked) ? array_slice($ranked, 0, 8) : [], 'tests' => $tests, 'species' => $species,
-                'confirmed_by' => $species === null ? null : $this->user($request)->id,
-            ]);
-            $stand->species = $species;
-            $stand->marked_unknown = $unknown;
-            $stand->revision++;
-            $stand->save();
-        });
+        $keep($this->fields($request), $this->user($request), $this->find($request, $standId));
 
         return $this->answer($this->find($request, $standId), 201);
+    }
+
+    /** What it still could be, how it is handled till then, and what a name would open. */
+    public function prospects(Request $request, string $standId, ProspectWire $wire): JsonResponse
+    {
+        return $this->json($wire->of($this->find($request, $standId)));
     }
 
     public function close(Request $request, string $standId): JsonResponse
@@ -90,25 +73,6 @@ final class StandController extends Controller
         $stand->forceFill(['closed_at' => now(), 'closed_reason' => $reason, 'revision' => $stand->revision + 1])->save();
 
         return $this->answer($this->find($request, $standId));
-    }
-
-    /** @return array{pair: string, test: string, points: string}|null */
-    private function test(\Thicket\Input\Fields $item): ?array
-    {
-        $pairId = $item->text('pair', 130);
-        $testId = $item->text('test', 60);
-        $answer = $item->choice('answer', ['yes', 'no']);
-        $item->noOthers();
-        $ids = explode('--', (string) $pairId);
-        foreach ($this->catalogue->hasSpecies($ids[0]) ? $this->catalogue->lookAlikesOf($ids[0]) : [] as $pair) {
-            foreach (implode('--', $pair->strings('pair')) === $pairId ? $pair->nodes('tests') : [] as $test) {
-                if ($test->string('id') === $testId && $answer !== null) {
-                    return ['pair' => (string) $pairId, 'test' => $testId, 'points' => $test->node('points')->string($answer)];
-                }
-            }
-        }
-
-        return $item->fault('test', 'There is no such test for this pair.');
     }
 
     private function find(Request $request, string $id): Stand

@@ -8,11 +8,14 @@ use Thicket\Knowledge\Exception\UnknownEntry;
 use Thicket\Methods\Method;
 use Thicket\Methods\School;
 use Thicket\Mix\Active;
+use Thicket\Plants\KeyTable;
 use Thicket\Plants\Species;
 
 /**
  * The knowledge of core/data as one object, handed to whatever needs it (rulings B29). Built from the plain arrays
  * that {@see CatalogueFiles} reads and checks; never reads files itself.
+ *
+ * @phpstan-import-type Table from KeyTable
  */
 final readonly class Catalogue
 {
@@ -98,6 +101,21 @@ final readonly class Catalogue
     public function characters(): array
     {
         return array_values($this->root()->nodes('characters'));
+    }
+
+    /** @return list<Node> known mistakes in naming */
+    public function traps(): array
+    {
+        return array_values($this->root()->nodes('traps'));
+    }
+
+    /** @return Table what the key reads, compiled with the catalogue */
+    public function keyTable(): array
+    {
+        /** @var Table $table */
+        $table = $this->data['keyTable'];
+
+        return $table;
     }
 
     /** @return list<Node> rows of windows.yaml in file order */

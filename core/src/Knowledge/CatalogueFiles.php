@@ -8,6 +8,7 @@ use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use Symfony\Component\Yaml\Yaml;
 use Thicket\Knowledge\Exception\BrokenData;
+use Thicket\Plants\KeyTable;
 
 /**
  * Reads core/data, checks each file against docs/schemas, and compiles it to one PHP file of plain arrays
@@ -16,7 +17,7 @@ use Thicket\Knowledge\Exception\BrokenData;
 final readonly class CatalogueFiles
 {
     private const FOLDERS = ['species' => 'species', 'actives' => 'active', 'methods' => 'method', 'schools' => 'school', 'lookalikes' => 'lookalike'];
-    private const SINGLES = ['characters', 'windows', 'coefficients', 'sites'];
+    private const SINGLES = ['characters', 'traps', 'windows', 'coefficients', 'sites'];
 
     public function __construct(private string $dataDirectory, private string $schemaDirectory)
     {
@@ -67,6 +68,11 @@ final readonly class CatalogueFiles
         if ($faults !== []) {
             throw BrokenData::in($faults);
         }
+        /** @var list<array<string, mixed>> $characters checked above */
+        $characters = $data['characters'];
+        /** @var array<string, array<string, mixed>> $species */
+        $species = $data['species'];
+        $data['keyTable'] = KeyTable::compile($characters, $species);
 
         return $data;
     }

@@ -77,6 +77,12 @@ final readonly class Finding
         return new self($code, Outcome::NotAllowed, $values, $source, $change, null, null, null);
     }
 
+    /** The same finding told by a sentence of its own. */
+    public function told(string $code, ?string $change): self
+    {
+        return new self($code, $this->outcome, $this->values, $this->source, $change, $this->opens, $this->missing, $this->restsOn, $this->school, $this->otherwise);
+    }
+
     /** @param array<string, Outcome> $otherwise choice => outcome */
     public function restingOn(string $school, array $otherwise): self
     {

@@ -16,6 +16,7 @@ final readonly class RuleSet
     {
         return new self([
             new Rules\NamedTarget(),
+            new Rules\ListedPlant(),
             new Rules\OwnersStance(),
             new Rules\CardLimits(),
             new Rules\WaterEdge(),

@@ -7,6 +7,7 @@ namespace Thicket\Methods;
 use Thicket\Measure\Quantity;
 use Thicket\Plants\Phenology;
 use Thicket\Plants\Species;
+use Thicket\Plants\Unnamed;
 use Thicket\Timing\Day;
 use Thicket\Timing\SeasonShift;
 
@@ -26,6 +27,8 @@ final readonly class Situation
      * @param list<Fact> $facts several of one name are allowed; stale ones count as unknown (rulings B24)
      * @param list<StemGroup> $stems empty where nothing was tallied
      * @param list<Keeper> $keepers
+     * @param Unnamed|null $unnamed what it could be while there is no target
+     * @param array<string, string> $listed species => 'protected' or 'regulated', as the crew has noted its law
      */
     public function __construct(
         public \DateTimeImmutable $now,
@@ -36,6 +39,8 @@ final readonly class Situation
         public array $stems = [],
         public array $keepers = [],
         public string $stance = 'any',
+        public ?Unnamed $unnamed = null,
+        public array $listed = [],
     ) {
         $best = [];
         foreach ($facts as $fact) {
@@ -52,7 +57,13 @@ final readonly class Situation
     {
         $shift = $day->getTimestamp() - $this->day->getTimestamp();
 
-        return new self($this->now->setTimestamp($this->now->getTimestamp() + $shift), $day, $this->target, $this->shift, array_values($this->facts), $this->stems, $this->keepers, $this->stance);
+        return new self($this->now->setTimestamp($this->now->getTimestamp() + $shift), $day, $this->target, $this->shift, array_values($this->facts), $this->stems, $this->keepers, $this->stance, $this->unnamed, $this->listed);
+    }
+
+    /** The same situation, were the plant called so. */
+    public function named(Species $target): self
+    {
+        return new self($this->now, $this->day, $target, $this->shift, array_values($this->facts), $this->stems, $this->keepers, $this->stance, null, $this->listed);
     }
 
     public function fact(FactName $name): ?Fact

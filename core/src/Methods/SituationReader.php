@@ -9,6 +9,10 @@ use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Unit;
 use Thicket\Mix\LabelCard;
+use Thicket\Plants\Key;
+use Thicket\Plants\Showing;
+use Thicket\Plants\Sight;
+use Thicket\Plants\Unnamed;
 use Thicket\Timing\SeasonShift;
 
 /**
@@ -49,16 +53,34 @@ final readonly class SituationReader
             $keepers[] = $this->keeper($item);
         }
 
+        $shift = SeasonShift::forPlace($latitude, $elevation);
+        $listed = $this->listed($in);
+        $sight = Sight::read($in, $this->catalogue);
+
         return new Situation(
             $now,
             $day,
             $targetId === null ? null : $this->catalogue->species($targetId),
-            SeasonShift::forPlace($latitude, $elevation),
+            $shift,
             $facts,
             $stems,
             $keepers,
             $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']) ?? 'any',
+            $targetId === null ? Unnamed::of((new Key($this->catalogue))->rank($sight, new Showing($shift, $day)), $this->catalogue, $listed) : null,
+            $listed,
         );
+    }
+
+    /** @return array<string, string> species => what the law says of it here */
+    private function listed(Fields $in): array
+    {
+        $listed = $in->map('listed');
+        foreach ($listed as $species => $law) {
+            $this->catalogue->hasSpecies($species) || $in->fault("listed/{$species}", 'This species is not in the catalogue.');
+            in_array($law, ['protected', 'regulated'], true) || $in->fault("listed/{$species}", 'Say protected or regulated.');
+        }
+
+        return $listed;
     }
 
     public function schools(Fields $in): Schools

@@ -54,6 +54,12 @@ final readonly class Species
         return $this->data->string('treatmentClass');
     }
 
+    /** native, crop, cover-crop, garden or forage where people keep it; null where it seldom is kept. */
+    public function keptAs(): ?string
+    {
+        return $this->data->has('keptAs') ? $this->data->string('keptAs') : null;
+    }
+
     public function isWoody(): bool
     {
         return in_array($this->habit(), ['tree', 'shrub', 'woody-vine'], true);
@@ -74,6 +80,12 @@ final readonly class Species
     public function isRootSuckering(): bool
     {
         return $this->yesNo('rootSuckering') === true && in_array($this->habit(), ['tree', 'shrub'], true) && $this->treatmentClass() !== 'bramble';
+    }
+
+    /** Shoots from its roots, whatever its habit. */
+    public function suckers(): ?bool
+    {
+        return $this->yesNo('rootSuckering');
     }
 
     /** True for beech-like trees whose stumps are treated although they sucker (rulings J11). */

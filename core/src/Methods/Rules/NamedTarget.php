@@ -9,19 +9,33 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
-/** An unnamed plant is handled as the worst it could be (rulings J25): no product, no trimmer, hand work in full wearing only. */
+/**
+ * An unnamed plant is handled as the worst it could be (rulings J25): no product, no trimmer, hand work in full wearing only,
+ * and none at all while it could be a plant that is kept or listed.
+ */
 final readonly class NamedTarget implements Rule
 {
+    private const HAND_WORK = ['hand-pull', 'dig', 'lever-pull'];
+    /** Names told before "and others". */
+    private const NAMES = 3;
+
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         if ($situation->target !== null) {
             return [];
         }
+        $findings = [];
+        $unnamed = $situation->unnamed;
+        if ($unnamed === null || $unnamed->holds()) {
+            $could = [...($unnamed->listed ?? []), ...($unnamed->kept ?? [])];
+            $names = array_map(static fn (string $id): string => $candidate->catalogue->species($id)->commonName(), array_slice(array_values(array_unique($could)), 0, self::NAMES));
+            $findings[] = Finding::unknown('target', 'rulings-J25', true, ['could' => implode(', ', $names), 'more' => max(0, count(array_unique($could)) - self::NAMES)])->told(($unnamed->couldBeAny ?? true) ? 'unnamed.nothing-seen' : 'unnamed.hold', 'change.tell-apart');
+        }
 
-        return match (true) {
-            $candidate->method->usesProduct() => [Finding::unknown('target', 'rulings-J25', true)],
-            $candidate->is('mow') => [Finding::doesNotSuit('unnamed.no-trimmer', 'rulings-J25', [], 'change.name-it')],
-            default => [Finding::withCare('unnamed.full-wearing', 'rulings-J25', [], 'change.name-it')],
-        };
+        return [...$findings, match (true) {
+            $candidate->method->usesProduct() => Finding::unknown('target', 'rulings-J25', true),
+            $candidate->is(...self::HAND_WORK) => Finding::withCare('unnamed.full-wearing', 'rulings-J25', [], 'change.name-it'),
+            default => Finding::doesNotSuit('unnamed.no-trimmer', 'rulings-J25', [], 'change.name-it'),
+        }];
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Controllers;
+namespace App\Support;
 
 use App\Models\Ground;
 use Thicket\Input\Fields;

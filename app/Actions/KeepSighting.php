@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\Ground;
+use App\Models\Patch;
+use App\Models\Sighting;
+use App\Models\Stand;
+use App\Models\User;
+use App\Support\JobClock;
+use App\Support\ReadsOutlines;
+use App\Wire\KeyWire;
+use Illuminate\Support\Facades\DB;
+use Thicket\Input\Fields;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Plants\Key;
+use Thicket\Plants\Showing;
+use Thicket\Plants\Sight;
+
+/**
+ * Reads and keeps one sighting: of a stand, which it names, or free at a point or on a patch, where it may found a stand.
+ * The ranking is kept as it was shown. Faults are noted in the fields; nothing is written while there are any.
+ */
+final class KeepSighting
+{
+    use ReadsOutlines;
+
+    /** A clock set a little fast is no lie. */
+    private const AHEAD_MINUTES = 10;
+
+    public function __construct(private readonly Catalogue $catalogue, private readonly JobClock $clock, private readonly KeyWire $keyWire)
+    {
+    }
+
+    /** @return Sighting the new row */
+    public function __invoke(Fields $in, User $user, ?Stand $stand): Sighting
+    {
+        $id = $in->uuidOrNull('id');
+        $patch = $stand->patch ?? $this->patch($in, $user);
+        $ground = $patch->ground ?? ($stand === null ? $this->ground($in, $user) : null);
+        $place = $ground === null ? [] : $this->point($in, $ground);
+        if ($stand === null && $patch === null && $ground !== null && $place === []) {
+            $in->fault('point', 'Say where it was: mark the point, or choose a patch.');
+        }
+        $sight = Sight::read($in, $this->catalogue);
+        $species = $in->textOrNull('species', 60);
+        $unknown = $in->bool('unknown', false);
+        if ($species !== null && !$this->catalogue->hasSpecies($species)) {
+            $in->fault('species', 'This species is not in the catalogue.');
+        }
+        if (($species === null) === !$unknown) {
+            $in->fault('species', 'Name the species, or say that it stays unknown.');
+        }
+        $tests = $this->tests($in, $species);
+        $row = $this->told($in) + $place;
+        $founds = $stand === null && $in->bool('foundStand', false);
+        $founds && $patch === null && $in->fault('foundStand', 'A stand needs a patch; choose one.');
+        $in->noOthers();
+        $in->faults->throwIfAny();
+        if ($ground === null) {
+            throw new \LogicException('A sighting without a ground passed the checks.');
+        }
+        if ($id !== null && Sighting::query()->whereKey($id)->exists()) {
+            throw \Thicket\Input\Refused::at('/id', 'This id is taken; make a new one.');
+        }
+        // tests made for the same name hold on: one look-alike may be ruled out today, another tomorrow
+        if ($stand !== null && $species !== null && $species === $stand->species) {
+            $again = array_column($tests, 'pair');
+            $tests = [...array_values(array_filter($stand->sighting->tests ?? [], static fn (array $t): bool => !in_array($t['pair'], $again, true))), ...$tests];
+        }
+        $row['seen_at'] ??= $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
+        $day = \Thicket\Timing\Day::parse(\DateTimeImmutable::createFromInterface($row['seen_at'])->setTimezone(new \DateTimeZone($ground->time_zone))->format('Y-m-d'));
+        $ranked = $this->keyWire->candidates((new Key($this->catalogue))->rank($sight, new Showing($ground->seasonShift(), $day)));
+
+        return DB::transaction(function () use ($id, $user, $stand, $founds, $patch, $ground, $sight, $species, $unknown, $tests, $row, $ranked): Sighting {
+            $stand ??= $founds && $patch !== null ? Stand::create(['patch_id' => $patch->id]) : null;
+            $sighting = Sighting::create(array_filter(['id' => $id]) + $row + [
+                'stand_id' => $stand?->id, 'patch_id' => $patch?->id, 'ground_id' => $ground->id, 'seen' => $sight->toWire(), 'ranked' => $ranked, 'tests' => $tests,
+                'species' => $species, 'confirmed_by' => $species === null ? null : $user->id, 'made_by' => $user->id,
+            ]);
+            if ($stand !== null) {
+                $stand->forceFill(['species' => $species, 'marked_unknown' => $unknown, 'revision' => ($stand->revision ?? 1) + 1])->save();
+            }
+
+            return $sighting;
+        });
+    }
+
+    /**
+     * What may be put right later too: who, when, how sure, who confirmed, remarks.
+     *
+     * @return array<string, mixed>
+     */
+    public function told(Fields $in): array
+    {
+        $at = $in->momentOrNull('at');
+        if ($at !== null && $at > $this->clock->now()->modify('+' . self::AHEAD_MINUTES . ' minutes')) {
+            $in->fault('at', 'This is still to come; say when it was seen.');
+        }
+        $confirmer = $in->textOrNull('confirmer', 160);
+
+        return array_filter(['seen_at' => $at?->setTimezone(new \DateTimeZone('UTC'))], static fn ($v): bool => $v !== null) + [
+            'confidence' => $in->choiceOrNull('confidence', Sighting::CONFIDENCE) ?? 'likely', 'observer' => $in->textOrNull('observer', 120),
+            'confirmer' => $confirmer, 'confirmed_on' => $confirmer === null ? null : ($in->dayOrNull('confirmedOn') ?? $this->clock->now()), 'remarks' => $in->textOrNull('remarks', 2000),
+        ];
+    }
+
+    /** @return array<string, mixed> columns of the point; empty where none was given */
+    public function point(Fields $in, Ground $ground): array
+    {
+        $shape = $this->shapeOf($in, 'point', $ground);
+        $accuracy = $in->decimal('accuracyMetres', '0', '10000');
+        if ($shape === null) {
+            return [];
+        }
+        if ($shape->type !== 'Point') {
+            $in->fault('point', 'Give a GeoJSON Point.');
+        }
+        [$longitude, $latitude] = $shape->parts[0][0];
+
+        return ['longitude' => number_format($longitude, 7, '.', ''), 'latitude' => number_format($latitude, 7, '.', ''), 'accuracy_m' => $accuracy];
+    }
+
+    private function patch(Fields $in, User $user): ?Patch
+    {
+        $id = $in->uuidOrNull('patch');
+        $patch = $id === null ? null : Patch::query()->ofCrew($user)->with('ground')->find($id);
+        $id !== null && $patch === null && $in->fault('patch', 'There is no such patch.');
+
+        return $patch;
+    }
+
+    private function ground(Fields $in, User $user): ?Ground
+    {
+        $id = $in->uuidOrNull('ground');
+        $ground = $id === null ? null : Ground::query()->ofCrew($user)->find($id);
+        $ground ?? $in->fault('ground', $id === null ? 'Say where it was: a ground, or a patch.' : 'There is no such ground.');
+
+        return $ground;
+    }
+
+    /** @return list<array{pair: string, test?: string, points: string, by?: string}> */
+    private function tests(Fields $in, ?string $species): array
+    {
+        $tests = [];
+        foreach ($in->objects('tests', 20) as $item) {
+            $tests[] = $item->has('confirmedBy') ? $this->confirmed($item, $species) : $this->test($item);
+        }
+
+        return array_values(array_filter($tests));
+    }
+
+    /** @return array{pair: string, test: string, points: string}|null */
+    private function test(Fields $item): ?array
+    {
+        $pairId = $item->text('pair', 130);
+        $testId = $item->text('test', 60);
+        $answer = $item->choice('answer', ['yes', 'no']);
+        $item->noOthers();
+        foreach ($this->pair((string) $pairId)?->nodes('tests') ?? [] as $test) {
+            if ($test->string('id') === $testId && $answer !== null) {
+                return ['pair' => (string) $pairId, 'test' => $testId, 'points' => $test->node('points')->string($answer)];
+            }
+        }
+
+        return $item->fault('test', 'There is no such test for this pair.');
+    }
+
+    /** @return array{pair: string, points: string, by: string}|null somebody who knows looked at it */
+    private function confirmed(Fields $item, ?string $species): ?array
+    {
+        $pairId = (string) $item->text('pair', 130);
+        $by = $item->text('confirmedBy', 160);
+        $item->noOthers();
+        $pair = $this->pair($pairId);
+        if ($pair === null || $species === null || !in_array($species, $pair->strings('pair'), true)) {
+            return $item->fault('pair', 'This pair does not hold the plant that is named.');
+        }
+
+        return $by === null ? null : ['pair' => $pairId, 'points' => $species, 'by' => $by];
+    }
+
+    private function pair(string $id): ?\Thicket\Knowledge\Node
+    {
+        $first = explode('--', $id)[0];
+        foreach ($this->catalogue->hasSpecies($first) ? $this->catalogue->lookAlikesOf($first) : [] as $pair) {
+            if (implode('--', $pair->strings('pair')) === $id) {
+                return $pair;
+            }
+        }
+
+        return null;
+    }
+}

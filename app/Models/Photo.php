@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A picture of a sighting. The file lies in the photo store and is only ever served through PhotoPolicy.
+ *
+ * @property string $id
+ * @property string $sighting_id
+ * @property string $file
+ * @property int $width pixels
+ * @property int $height pixels
+ * @property int $bytes
+ * @property string $sha256 of the stored file
+ * @property \Illuminate\Support\Carbon|null $taken_at as the camera said, without a zone
+ * @property string $made_by
+ * @property Sighting $sighting
+ */
+final class Photo extends Model
+{
+    use HasUuids;
+
+    protected $fillable = ['id', 'sighting_id', 'file', 'width', 'height', 'bytes', 'sha256', 'taken_at', 'made_by'];
+
+    protected $casts = ['taken_at' => 'datetime', 'width' => 'integer', 'height' => 'integer', 'bytes' => 'integer'];
+
+    /** @return BelongsTo<Sighting, $this> */
+    public function sighting(): BelongsTo
+    {
+        return $this->belongsTo(Sighting::class);
+    }
+}
