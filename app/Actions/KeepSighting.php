@@ -111,7 +111,7 @@ final class KeepSighting
     public function point(Fields $in, Ground $ground): array
     {
         $shape = $this->shapeOf($in, 'point', $ground);
-        $accuracy = $in->decimal('accuracyMetres', '0', '10000');
+        $accuracy = $in->has('accuracyMetres') ? $in->decimal('accuracyMetres', '0', '10000') : null;
         if ($shape === null) {
             return [];
         }

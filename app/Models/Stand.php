@@ -84,7 +84,7 @@ final class Stand extends Model
      */
     public function scopeWithLine(Builder $query): void
     {
-        $query->with(['patch.ground', 'patch.outline:patch_outlines.id,patch_outlines.patch_id', 'sighting', 'tally', 'steps.sheets', 'steps.records.lookBacks']);
+        $query->with(['patch.ground.crew', 'patch.outline:patch_outlines.id,patch_outlines.patch_id', 'sighting', 'tally', 'steps.sheets', 'steps.records.lookBacks']);
     }
 
     /** @param Builder<self> $query */

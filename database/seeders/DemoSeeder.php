@@ -231,7 +231,10 @@ final class DemoSeeder
     private function stand(Patch $patch, string $species, array $seen, array $tests): Stand
     {
         $stand = Stand::create(['patch_id' => $patch->id, 'species' => $species]);
-        Sighting::create(['stand_id' => $stand->id, 'seen' => $seen, 'ranked' => [], 'tests' => $tests, 'species' => $species, 'confirmed_by' => $this->lead->id]);
+        Sighting::create([
+            'stand_id' => $stand->id, 'patch_id' => $patch->id, 'ground_id' => $patch->ground_id, 'seen' => $seen, 'ranked' => [], 'tests' => $tests, 'species' => $species,
+            'confirmed_by' => $this->lead->id, 'made_by' => $this->lead->id, 'seen_at' => new \DateTimeImmutable('2026-06-11T15:00:00Z'), 'confidence' => 'certain',
+        ]);
 
         return $stand;
     }

@@ -43,7 +43,7 @@ final class CatalogueController extends Controller
         $name = $in->textOrNull('name', 80);
         $habit = $in->choiceOrNull('habit', $wire->habits());
         $setting = $in->choiceOrNull('setting', $catalogue->sites());
-        $month = $in->decimal('month', '1', '12');
+        $month = $in->has('month') ? $in->decimal('month', '1', '12') : null;
         $showing = $in->choiceOrNull('showing', SpeciesFilter::SHOWING) ?? 'flower';
         $groundId = $in->uuidOrNull('ground');
         if ($month !== null && preg_match('/^\d+$/', $month) !== 1) {
