@@ -70,6 +70,14 @@ final class KeepSighting
             $again = array_column($tests, 'pair');
             $tests = [...array_values(array_filter($stand->sighting->tests ?? [], static fn (array $t): bool => !in_array($t['pair'], $again, true))), ...$tests];
         }
+        $last = $stand?->sighting;
+        if ($last !== null && $species !== null && $species === $last->species && $tests !== [] && $sight->toWire() == $last->seen) {
+            // a test made of what was named before is a further fact of that sighting, not another one
+            $last->forceFill(['tests' => $tests, 'revision' => $last->revision + 1] + ($row['confirmer'] === null ? [] : ['confirmer' => $row['confirmer'], 'confirmed_on' => $row['confirmed_on']]))->save();
+            $stand?->forceFill(['revision' => $stand->revision + 1])->save();
+
+            return $last;
+        }
         $row['seen_at'] ??= $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
         $day = \Thicket\Timing\Day::parse(\DateTimeImmutable::createFromInterface($row['seen_at'])->setTimezone(new \DateTimeZone($ground->time_zone))->format('Y-m-d'));
         $ranked = $this->keyWire->candidates((new Key($this->catalogue))->rank($sight, new Showing($ground->seasonShift(), $day)));

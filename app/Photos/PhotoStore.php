@@ -56,13 +56,13 @@ final readonly class PhotoStore
         }
         $said = $size[2] === IMAGETYPE_JPEG ? (@exif_read_data($path) ?: []) : [];
         try {
-            // turned upright by the driver; what is encoded below holds pixels only
-            $image = ImageManager::gd()->read($path);
+            // made small before it is turned upright: a turn needs as much memory again. What is encoded below holds pixels only
+            $image = ImageManager::gd(autoOrientation: false)->read($path)->scaleDown(self::LONG_SIDE, self::LONG_SIDE)->orient();
         } catch (DecoderException) {
             throw Refused::at('/photo', 'This picture is broken; take it again.');
         }
         is_dir($this->folder) || mkdir($this->folder, 0o770, true);
-        $full = $image->scaleDown(self::LONG_SIDE, self::LONG_SIDE)->toJpeg(self::QUALITY);
+        $full = $image->toJpeg(self::QUALITY);
         $shown = [$image->width(), $image->height()];
         $this->write("{$id}.full.jpg", $full->toString());
         $this->write("{$id}.thumb.jpg", $image->scaleDown(self::THUMB_SIDE, self::THUMB_SIDE)->toJpeg(self::QUALITY)->toString());

@@ -69,6 +69,7 @@ final readonly class StandWire
             'markedUnknown' => $stand->marked_unknown,
             'confirmed' => $stand->sighting?->confirmed_by !== null,
             'seen' => (object) ($stand->sighting->seen ?? []),
+            'sightingId' => $stand->sighting?->id,
             'lookAlikes' => array_map($this->lookAlike(...), $this->lookAlikes->of($stand)),
             'stage' => $stage === null ? null : ['code' => $stage[0], 'name' => $this->sentences->name("stage.{$stage[0]}"), 'certainty' => $stage[1]->value, 'why' => $this->stageReason($situation, $stage[1]), 'couldBe' => $this->couldBe($situation, $stage[1])],
             'tally' => $stand->tally === null ? null : ['visitedOn' => Wire::day($stand->tally->visited_on), 'rows' => $stand->tally->kind === 'stems' ? $stand->tally->rows : [], 'stems' => $situation->stemCount(), 'diameterAt' => $stand->tally->diameter_at],

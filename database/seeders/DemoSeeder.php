@@ -16,6 +16,7 @@ use App\Models\LookBack;
 use App\Models\Observation;
 use App\Models\Patch;
 use App\Models\Person;
+use App\Models\Photo;
 use App\Models\Record;
 use App\Models\Sighting;
 use App\Models\Sprayer;
@@ -24,13 +25,19 @@ use App\Models\Step;
 use App\Models\Tally;
 use App\Models\User;
 use App\Models\Zone;
+use App\Photos\PhotoStore;
 use App\Support\JobClock;
 use App\Trail\RecipeDesk;
+use App\Wire\KeyWire;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
+use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
+use Thicket\Plants\Key;
+use Thicket\Plants\Sight;
 use Thicket\Survey\LocalPlane;
 use Thicket\Survey\Outline;
 use Thicket\Survey\OutlineEdit;
@@ -46,7 +53,7 @@ final class DemoSeeder
 
     private Crew $crew;
 
-    public function __construct(private readonly KeepOutline $keepOutline)
+    public function __construct(private readonly KeepOutline $keepOutline, private readonly PhotoStore $photos, private readonly KeyWire $key, private readonly Catalogue $catalogue)
     {
     }
 
@@ -90,6 +97,11 @@ final class DemoSeeder
         $this->observe($oaks, [['fact' => 'bark-texture', 'value' => 'smooth', 'at' => '2026-08-20T10:00:00-05:00']]);
         $this->step($maple, 'basal-bark', 'triclopyr-ester', $ester, $bottle);
         $this->sampled($oaks, $this->stand($oaks, 'burning-bush', ['habit' => 'shrub', 'leaf-arrangement' => 'opposite', 'bark' => 'corky'], []));
+
+        // a vine that nobody has named: it may burn, and it may be a kept one
+        $vine = Stand::create(['patch_id' => $oaks->id, 'marked_unknown' => true]);
+        $this->sighting(['stand_id' => $vine->id, 'patch_id' => $oaks->id, 'ground_id' => $hedge->id, 'seen' => ['habit' => 'woody-vine', 'leaf-type' => 'trifoliate', 'leaf-arrangement' => 'not-sure'], 'confidence' => 'guess', 'remarks' => 'On three oaks by the bridle path; some leaves may have five parts. Left alone.'], '2026-08-20T16:20:00Z', 'vine');
+        $this->sighting(['ground_id' => $hedge->id, 'latitude' => $this->degrees($hedge, [[176, 80]])[0][1], 'longitude' => $this->degrees($hedge, [[176, 80]])[0][0], 'accuracy_m' => '5.2', 'seen' => ['habit' => 'woody-vine', 'fruit' => 'orange-capsule', 'leaf-outline' => 'egg-shaped', 'climbs-by' => 'twining'], 'species' => 'american-bittersweet', 'confirmed_by' => $this->lead->id, 'confidence' => 'certain', 'confirmer' => 'Valley herbarium, sheet 212', 'confirmed_on' => '2025-10-08', 'tests' => [['pair' => 'american-bittersweet--oriental-bittersweet', 'test' => 'fruit-place', 'points' => 'american-bittersweet']], 'remarks' => 'Fruit at the tips only. Keep.'], '2025-10-04T15:10:00Z', 'bittersweet');
 
         // the old rose corner: honeysuckle stumps treated last September; the look-back is due
         $corner = $this->patch($hedge, 'Old rose corner', 'woods', [[16, 45], [46, 43], [48, 68], [20, 71]]);
@@ -222,6 +234,16 @@ final class DemoSeeder
         $plane = new LocalPlane([(float) $ground->longitude, (float) $ground->latitude]);
 
         return $plane->allPositions(array_map(static fn (array $p): array => [(float) $p[0], (float) $p[1]], $points));
+    }
+
+    /** @param array<string, mixed> $row */
+    private function sighting(array $row, string $at, string $picture): void
+    {
+        $sighting = Sighting::create($row + ['ranked' => $this->key->candidates((new Key($this->catalogue))->rank(Sight::of(is_array($row['seen']) ? $row['seen'] : [], $this->catalogue))), 'tests' => [], 'species' => null, 'seen_at' => new \DateTimeImmutable($at), 'made_by' => $this->lead->id]);
+        $id = (string) Str::uuid7();
+        $taken = $this->photos->take(__DIR__ . "/photos/{$picture}.jpg", $id);
+        unset($taken['offered']);
+        Photo::create(['id' => $id, 'sighting_id' => $sighting->id, 'made_by' => $this->lead->id] + $taken);
     }
 
     /**

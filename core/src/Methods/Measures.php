@@ -39,8 +39,12 @@ final readonly class Measures
     {
         $table = $candidate->method->data->nodeOrEmpty('control');
         $target = $situation->target;
+        // what a method does to a plant that nobody knows is not known either
+        if ($target === null) {
+            return [];
+        }
         $key = match ($candidate->method->id()) {
-            'hand-pull' => $target !== null && in_array($target->rootForm(), ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'], true) ? 'rootLeft' : 'rootOut',
+            'hand-pull' => in_array($target->rootForm(), ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'], true) ? 'rootLeft' : 'rootOut',
             'lever-pull', 'dig' => 'rootOut',
             'mow' => 'once',
             'hack-and-squirt' => $candidate->active?->id() ?? '',

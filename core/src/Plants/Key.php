@@ -176,13 +176,13 @@ final readonly class Key
      *
      * @param list<Candidate> $inPlay
      *
-     * @return array{gain: float, showing: float} showing is the share of the candidates on which it can be seen
+     * @return array{gain: float, showing: float} showing is the share on which it can be seen today, of the candidates that have such a thing
      */
     private function gain(array $inPlay, string $character, int $states, ?string $season, ?Showing $today): array
     {
         $table = $this->catalogue->keyTable();
         $expected = array_fill(0, $states, 0.0);
-        $conditional = $shown = $total = 0.0;
+        $conditional = $shown = $having = $total = 0.0;
         $even = 1 / $states;
         $evenEntropy = log($states, 2);
         foreach ($inPlay as $candidate) {
@@ -190,7 +190,11 @@ final readonly class Key
             $row = $table[$candidate->speciesId];
             $silent = !array_key_exists($character, $row['characters']);
             $described = $row['characters'][$character] ?? null;
-            if ((!$silent && $described === null) || ($season !== null && $today?->shows($row['shows'][$season] ?? null) === false)) {
+            if (!$silent && $described === null) {
+                continue;
+            }
+            $having += $candidate->share;
+            if ($season !== null && $today?->shows($row['shows'][$season] ?? null) === false) {
                 continue;
             }
             $shown += $candidate->share;
@@ -200,7 +204,7 @@ final readonly class Key
             }
         }
         if ($shown <= 0.0) {
-            return ['gain' => 0.0, 'showing' => 0.0];
+            return ['gain' => 0.0, 'showing' => $having > 0.0 ? 0.0 : 1.0];
         }
         $entropy = 0.0;
         foreach ($expected as $weight) {
@@ -208,7 +212,7 @@ final readonly class Key
             $entropy -= $p > 0 ? $p * log($p, 2) : 0;
         }
 
-        return ['gain' => max(0.0, $entropy - $conditional / $shown) * $shown / $total, 'showing' => $shown / $total];
+        return ['gain' => max(0.0, $entropy - $conditional / $shown) * $shown / $total, 'showing' => $shown / $having];
     }
 
     /** @return list<Node> traps that what was seen could be */

@@ -16,7 +16,7 @@ final readonly class Ranking
      * @param list<string> $unsafe handling classes stopped while a burning or poisonous candidate is in play (rulings J1)
      * @param list<string> $traps known mistakes that what was seen could be
      * @param list<string> $hazards of candidates in play and of traps, before anything is confirmed; empty while nothing was seen
-     * @param array<string, float> $showing character => share of the candidates in play on which it can be seen today
+     * @param array<string, float> $showing character => share of the candidates in play that have it on which it can be seen today
      */
     public function __construct(public array $candidates, public ?array $next, public array $unsafe, public array $traps, public array $hazards, public array $showing)
     {

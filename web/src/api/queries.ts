@@ -22,7 +22,7 @@ export const sheetQuery = (sheet: string) => queryOptions({ queryKey: ['sheet', 
 export const recordQuery = (record: string) => queryOptions({ queryKey: ['record', record], queryFn: () => unwrap(api.GET('/records/{record}', { params: { path: { record } } })) });
 export const shedQuery = () => queryOptions({ queryKey: ['shed'], queryFn: () => unwrap(api.GET('/shed')) });
 export const handbookQuery = () => queryOptions({ queryKey: ['handbook'], queryFn: () => unwrap(api.GET('/handbook')), staleTime: Infinity });
-export const speciesQuery = (id: string) => queryOptions({ queryKey: ['species', id], queryFn: () => unwrap(api.GET('/handbook/species/{id}', { params: { path: { id } } })), staleTime: Infinity });
+export const speciesQuery = (id: string) => queryOptions({ queryKey: ['species', id], queryFn: () => unwrap(api.GET('/handbook/species/{id}', { params: { path: { id } } })) });
 export interface PatchListAsk {
   page: number;
   sort: 'name' | 'area' | 'setting' | 'stands' | 'changed';
@@ -56,3 +56,26 @@ export const keepersQuery = (ground: string) => queryOptions({ queryKey: ['keepe
 export const outlinesQuery = (patch: string) => queryOptions({ queryKey: ['patch', patch, 'outlines'], queryFn: () => unwrap(api.GET('/patches/{patch}/outlines', { params: { path: { patch } } })) });
 export const countQuery = (stand: string, share: string) =>
   queryOptions({ queryKey: ['stand', stand, 'count', share], queryFn: () => unwrap(api.GET('/stands/{stand}/count', { params: { path: { stand }, query: { share } } })) });
+export const prospectsQuery = (stand: string) =>
+  queryOptions({ queryKey: ['stand', stand, 'prospects'], queryFn: () => unwrap(api.GET('/stands/{stand}/prospects', { params: { path: { stand } } })) });
+export const sightingQuery = (sighting: string) => queryOptions({ queryKey: ['sighting', sighting], queryFn: () => unwrap(api.GET('/sightings/{sighting}', { params: { path: { sighting } } })) });
+export const sightingsQuery = (ground: string) => queryOptions({ queryKey: ['sightings', ground], queryFn: () => unwrap(api.GET('/sightings', { params: { query: ground ? { ground } : {} } })) });
+export const comparisonQuery = (species: string) =>
+  queryOptions({ queryKey: ['comparison', species], queryFn: () => unwrap(api.GET('/handbook/comparison', { params: { query: { species } } })), staleTime: Infinity });
+export interface SpeciesAsk {
+  name: string;
+  habit: string;
+  setting: string;
+  month: string;
+  showing: 'flower' | 'fruit' | 'leaf';
+  ground: string;
+}
+export const speciesListQuery = (ask: SpeciesAsk) =>
+  queryOptions({
+    queryKey: ['species-list', ask],
+    queryFn: () => {
+      const given = Object.fromEntries(Object.entries(ask).filter(([k, v]) => v !== '' && ((k !== 'showing' && k !== 'ground') || ask.month !== '')));
+      return unwrap(api.GET('/handbook/species', { params: { query: given } }));
+    },
+    staleTime: Infinity,
+  });

@@ -15,7 +15,8 @@ const nodes = computed(() =>
     const ofStand = OF_STAND.includes(id);
     return {
       id,
-      to: ofStand ? (props.stand ? { name: id, params: { stand: props.stand.id } } : null) : { name: id },
+      // with no stand in hand Scout still works: sightings anywhere (B35)
+      to: ofStand ? (props.stand ? { name: id, params: { stand: props.stand.id } } : id === 'scout' ? { name: 'sightings' } : null) : { name: id },
       state: own?.state ?? 'free',
       gated: own?.gated ?? false,
       gate:
@@ -23,7 +24,7 @@ const nodes = computed(() =>
           .filter((g) => g.station === id)
           .map((g) => g.text.us)
           .join(' ') ?? '',
-      here: route.name === id || (id === 'handbook' && route.name === 'species'),
+      here: route.name === id || (id === 'handbook' && (route.name === 'species' || route.name === 'compare')) || (id === 'scout' && route.name === 'sightings'),
     };
   }),
 );

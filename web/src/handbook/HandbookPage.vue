@@ -1,13 +1,27 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query';
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { refDebounced } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { handbookQuery } from '@/api/queries';
+import { groundsQuery, handbookQuery, speciesListQuery, type SpeciesAsk } from '@/api/queries';
 
-const { t } = useI18n();
+const { t, locale } = useI18n();
 const { data: book } = useQuery(handbookQuery());
-const words = ref('');
-const species = computed(() => book.value?.species.filter((s) => `${s.name} ${s.scientific}`.toLowerCase().includes(words.value.toLowerCase())) ?? []);
+const { data: grounds } = useQuery(groundsQuery());
+const ask = ref<SpeciesAsk>({ name: '', habit: '', setting: '', month: '', showing: 'flower', ground: '' });
+const name = refDebounced(
+  computed(() => ask.value.name.trim()),
+  200,
+);
+const { data: found, error } = useQuery(computed(() => ({ ...speciesListQuery({ ...ask.value, name: name.value }), placeholderData: keepPreviousData })));
+const species = computed(() => found.value?.data ?? []);
+const months = computed(() =>
+  Array.from({ length: 12 }, (_, i) => ({ id: String(i + 1), name: new Intl.DateTimeFormat(locale.value, { month: 'long', timeZone: 'UTC' }).format(new Date(Date.UTC(2001, i, 15))) })),
+);
+const chosen = ref<string[]>([]);
+const choose = (id: string): void => {
+  chosen.value = chosen.value.includes(id) ? chosen.value.filter((c) => c !== id) : [...chosen.value, id].slice(-3);
+};
 </script>
 
 <template>
@@ -17,18 +31,72 @@ const species = computed(() => book.value?.species.filter((s) => `${s.name} ${s.
     <div v-if="book" class="bench">
       <section class="stack" aria-labelledby="sp-h">
         <h2 id="sp-h">{{ t('handbook.species') }}</h2>
-        <label class="label">{{ t('handbook.find') }}<input v-model="words" class="field" /></label>
-        <table>
-          <tbody>
-            <tr v-for="s in species" :key="s.id">
-              <td>
-                <RouterLink :to="{ name: 'species', params: { id: s.id } }">{{ s.name }}</RouterLink>
-              </td>
-              <td class="latin">{{ s.scientific }}</td>
-              <td class="soft">{{ s.habit }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <div class="row filters">
+          <label class="label grow">{{ t('handbook.find') }}<input v-model="ask.name" class="field" maxlength="80" /></label>
+          <label class="label"
+            >{{ t('handbook.kind') }}
+            <select v-model="ask.habit" class="field">
+              <option value="">{{ t('handbook.any') }}</option>
+              <option v-for="h in book.habits" :key="h.id" :value="h.id">{{ h.name }}</option>
+            </select>
+          </label>
+          <label class="label"
+            >{{ t('handbook.setting') }}
+            <select v-model="ask.setting" class="field">
+              <option value="">{{ t('handbook.any') }}</option>
+              <option v-for="s in book.settings" :key="s.id" :value="s.id">{{ s.name }}</option>
+            </select>
+          </label>
+          <label class="label"
+            >{{ t('handbook.month') }}
+            <select v-model="ask.month" class="field">
+              <option value="">{{ t('handbook.any') }}</option>
+              <option v-for="m in months" :key="m.id" :value="m.id">{{ m.name }}</option>
+            </select>
+          </label>
+          <template v-if="ask.month">
+            <label class="label"
+              >{{ t('handbook.shows') }}
+              <select v-model="ask.showing" class="field">
+                <option v-for="s in ['flower', 'fruit', 'leaf'] as const" :key="s" :value="s">{{ t(`handbook.showing.${s}`) }}</option>
+              </select>
+            </label>
+            <label class="label"
+              >{{ t('handbook.atGround') }}
+              <select v-model="ask.ground" class="field">
+                <option value="">{{ t('handbook.reference') }}</option>
+                <option v-for="g in grounds?.data ?? []" :key="g.id" :value="g.id">{{ g.name }}</option>
+              </select>
+            </label>
+          </template>
+        </div>
+        <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+        <div class="row">
+          <span class="small soft" role="status">{{ t('handbook.found', { n: species.length }, species.length) }}</span>
+          <RouterLink v-if="chosen.length > 1" class="btn small" :to="{ name: 'compare', query: { species: chosen.join(',') } }">{{ t('scout.compareThem', { n: chosen.length }) }}</RouterLink>
+        </div>
+        <div class="table-wrap">
+          <table>
+            <thead>
+              <tr>
+                <th>{{ t('handbook.plant') }}</th>
+                <th>{{ t('handbook.scientific') }}</th>
+                <th>{{ t('handbook.kind') }}</th>
+                <th>{{ t('scout.compare') }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="s in species" :key="s.id">
+                <td>
+                  <RouterLink :to="{ name: 'species', params: { id: s.id } }">{{ s.name }}</RouterLink>
+                </td>
+                <td class="latin">{{ s.scientific }}</td>
+                <td class="soft">{{ s.habit }}</td>
+                <td><input type="checkbox" :aria-label="`${t('scout.compare')}: ${s.name}`" :checked="chosen.includes(s.id)" @change="choose(s.id)" /></td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
       </section>
       <section class="stack why">
         <h2>{{ t('handbook.methods') }}</h2>
@@ -74,5 +142,15 @@ const species = computed(() => book.value?.species.filter((s) => `${s.name} ${s.
 summary {
   min-height: 32px;
   cursor: pointer;
+}
+.grow {
+  flex: 1 1 220px;
+}
+.filters .field {
+  max-width: 220px;
+}
+.filters .grow .field {
+  width: 100%;
+  max-width: none;
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useAct } from '@/composables/useAct';
@@ -26,6 +27,17 @@ const answer = async (look: Look, test: string, yes: boolean, points: string): P
   );
   if (done) emit('took', done);
 };
+/** Somebody who knows looked at it: in whose words the name holds. */
+const knower = ref<Record<string, string>>({});
+const confirmed = async (look: Look): Promise<void> => {
+  const by = knower.value[look.pair]?.trim();
+  if (!by || !props.stand.species) return;
+  const species = props.stand.species;
+  const done = await run(() =>
+    unwrap(api.POST('/stands/{stand}/sightings', { params: { path: { stand: props.stand.id } }, body: { seen: props.stand.seen, tests: [{ pair: look.pair, confirmedBy: by }], species } })),
+  );
+  if (done) emit('took', done);
+};
 </script>
 
 <template>
@@ -47,6 +59,13 @@ const answer = async (look: Look, test: string, yes: boolean, points: string): P
           </span>
         </li>
       </ul>
+      <p v-if="!look.resolved" class="row small">
+        <RouterLink v-if="stand.species" :to="{ name: 'compare', query: { species: `${stand.species},${look.other.id}` } }">{{ t('scout.sideBySide') }}</RouterLink>
+        <template v-if="mayWrite">
+          <label class="row">{{ t('scout.knower') }}<input v-model="knower[look.pair]" class="field" maxlength="160" :aria-label="t('scout.knowerOf', { name: look.other.name })" /></label>
+          <button class="btn small" type="button" :disabled="busy || !knower[look.pair]?.trim()" @click="confirmed(look)">{{ t('scout.knowerKeep') }}</button>
+        </template>
+      </p>
     </div>
     <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
   </section>

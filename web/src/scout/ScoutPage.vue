@@ -4,7 +4,9 @@ import { useStand } from '@/composables/useStand';
 import KeyPanel from './KeyPanel.vue';
 import LookAlikes from './LookAlikes.vue';
 import ObservePanel from './ObservePanel.vue';
+import StandSighting from './StandSighting.vue';
 import TallyPanel from './TallyPanel.vue';
+import UnknownPanel from './UnknownPanel.vue';
 
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
@@ -20,6 +22,8 @@ const { stand, took, error } = useStand(() => props.stand);
     <template v-if="stand">
       <LookAlikes v-if="stand.lookAlikes.some((l) => l.gated)" :stand="stand" @took="took" />
       <KeyPanel :stand="stand" @took="took" />
+      <UnknownPanel v-if="stand.markedUnknown" :stand="stand" />
+      <StandSighting v-if="stand.sightingId" :id="stand.sightingId" :ground="stand.groundId" />
       <TallyPanel :key="stand.id" :stand="stand" @took="took" />
       <ObservePanel :stand="stand" @took="took()" />
     </template>
