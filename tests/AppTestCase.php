@@ -42,6 +42,8 @@ abstract class AppTestCase extends TestCase
     public function as(string $name = 'ada'): static
     {
         $this->flushSession();
+        // a guard remembers who it let in, from one call of a test to the next
+        $this->app?->make('auth')->forgetGuards();
 
         return $this->actingAs(User::query()->where('email', "{$name}@alderbrook.example")->firstOrFail())->withSession(['password_given_at' => time()]);
     }
