@@ -140,6 +140,68 @@ it('holds what handbook 1 asks for: 120 species and more, years and months in th
     }
 });
 
+it('keeps the lengths of seed banks that the rulings name (J23)', function (string $id, int $least, int $most) {
+    expect(catalogue()->species($id)->seedBankYears()['typical'] ?? 0)->toBeBetween($least, $most, $id);
+})->with(static function (): Generator {
+    $named = [
+        'short' => [1, 3, ['common-privet', 'bush-honeysuckle', 'norway-maple', 'red-maple', 'sugar-maple', 'striped-maple', 'tree-of-heaven']],
+        'middle' => [3, 8, ['common-buckthorn', 'glossy-buckthorn', 'wild-parsnip', 'poison-hemlock', 'autumn-olive']],
+        'long' => [8, 25, ['bull-thistle', 'canada-thistle', 'musk-thistle', 'spotted-knapweed', 'russian-knapweed', 'multiflora-rose']],
+        'decades' => [20, 100, ['scotch-broom', 'gorse', 'field-bindweed', 'common-purslane', 'velvetleaf', 'common-mullein']],
+    ];
+    foreach ($named as $class => [$least, $most, $ids]) {
+        foreach ($ids as $id) {
+            yield "{$class}: {$id}" => [$id, $least, $most];
+        }
+    }
+});
+
+it('says one thing of one plant: spread, roots and what its pieces do agree', function () {
+    foreach (catalogue()->allSpecies() as $species) {
+        $spread = $species->data->strings('spread');
+        expect(in_array('root-suckers', $spread, true))->toBe($species->suckers() === true, "root suckers of {$species->id()}");
+        in_array('fragments', $spread, true) && expect($species->fragmentsRegrow())->toBeTrue("fragments of {$species->id()}");
+        in_array($species->rootForm(), ['creeping-root', 'suckering-root'], true) && expect($species->suckers())->toBeTrue("roots of {$species->id()}");
+        foreach ($species->knownResponses() as $active) {
+            $stage = $species->data->node('responses')->node($active)->stringOr('bestStage', '');
+            expect($stage === '' || in_array($stage, Thicket\Methods\FactName::Stage->choices() ?? [], true))->toBeTrue("{$stage} of {$species->id()}");
+            $stage === 'autumn-regrowth' && expect($species->dayOf('autumnRegrowth'))->not->toBeNull("autumn regrowth of {$species->id()}");
+        }
+        foreach ([['rhizomes', 'rhizome'], ['bulblets', 'bulblet']] as [$way, $form]) {
+            $species->rootForm() === $form && expect($spread)->toContain($way);
+        }
+    }
+});
+
+/** @return array<string, int> facts that nobody knows, over the catalogue */
+function unknowns(): array
+{
+    $count = array_fill_keys(['resproutsWhenCut', 'rootSuckering', 'waxyLeaf', 'regrowsFromFragments', 'seedsRipenAfterCutting', 'sapFlow', 'shade', 'drought', 'root form', 'root depth', 'seed years', 'bark texture', 'bark thickness', 'greatest height', 'hardiness', 'no response known'], 0);
+    foreach (speciesFiles() as $file) {
+        foreach (['resproutsWhenCut', 'rootSuckering', 'waxyLeaf', 'regrowsFromFragments', 'seedsRipenAfterCutting', 'sapFlow', 'shade', 'drought'] as $field) {
+            $count[$field] += ($file[$field] ?? 'unknown') === 'unknown' ? 1 : 0;
+        }
+        $count['root form'] += $file['root']['form'] === 'unknown' ? 1 : 0;
+        $count['root depth'] += $file['root']['depth'] === 'unknown' ? 1 : 0;
+        $count['seed years'] += $file['seed']['bankYears'] === 'unknown' ? 1 : 0;
+        $count['bark texture'] += ($file['bark']['texture'] ?? '') === 'unknown' ? 1 : 0;
+        $count['bark thickness'] += ($file['bark']['thickness'] ?? '') === 'unknown' ? 1 : 0;
+        $count['greatest height'] += isset($file['greatestHeight']) ? 0 : 1;
+        $count['hardiness'] += isset($file['hardiness']) ? 0 : 1;
+        $count['no response known'] += $file['responses'] === [] ? 1 : 0;
+    }
+
+    return $count;
+}
+
+it('reports how many of each fact nobody knows, as docs/catalogue.md says', function () {
+    $page = (string) file_get_contents(dirname(__DIR__, 2) . '/docs/catalogue.md');
+    foreach (unknowns() as $field => $count) {
+        expect($page)->toContain("| {$field} | {$count} |");
+    }
+    expect($page)->toContain(count(speciesFiles()) . ' species');
+});
+
 it('shares no more than three fifths of its words between two species', function () {
     $words = array_map(static fn (array $s): array => array_unique(preg_split('/[^a-z]+/', strtolower("{$s['whyItMatters']} {$s['mechanical']} " . ($s['lookFirst'] ?? '')), -1, PREG_SPLIT_NO_EMPTY) ?: []), speciesFiles());
     $ids = array_keys($words);

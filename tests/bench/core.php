@@ -16,6 +16,11 @@ use Thicket\Methods\Board;
 use Thicket\Methods\Schools;
 use Thicket\Methods\SituationReader;
 use Thicket\Plants\Key;
+use Thicket\Plants\NameSearch;
+use Thicket\Plants\Showing;
+use Thicket\Plants\Sight;
+use Thicket\Timing\Day;
+use Thicket\Timing\SeasonShift;
 use Thicket\Timing\YearStrip;
 
 require dirname(__DIR__, 2) . '/vendor/autoload.php';
@@ -27,6 +32,10 @@ $reader = new SituationReader($catalogue);
 $situation = $reader->situation($in);
 $schools = Schools::of($catalogue);
 $shed = $reader->shed($in);
+
+$tree = Sight::of(['habit' => 'tree', 'leaf-type' => 'pinnate', 'armature' => 'none'], $catalogue);
+$season = SeasonShift::forPlace('44.05', '205');
+$day = Day::parse('2026-09-03');
 
 /** Median milliseconds of one call. */
 function median(int $runs, Closure $work): float
@@ -53,7 +62,9 @@ $board = median(15, static fn () => Board::for($situation, $catalogue, $schools,
 $lines = [
     'board, one stand, one day' => $board,
     'year strip, all methods, 52 weeks' => median(15, static fn () => YearStrip::of($situation, 2026, Board::candidates($situation, $catalogue, $schools, $shed))),
-    'key, whole catalogue, three answers' => median(15, static fn () => (new Key($catalogue))->rank(['habit' => 'tree', 'leaf-type' => 'pinnate', 'armature' => 'none'])),
+    'key, whole catalogue, nothing answered' => median(25, static fn () => (new Key($catalogue))->rank(Sight::nothing(), new Showing($season, $day))),
+    'key, whole catalogue, three answers' => median(25, static fn () => (new Key($catalogue))->rank($tree, new Showing($season, $day))),
+    'search of a name with a slip' => median(25, static fn () => (new NameSearch($catalogue))->find('japanesse knottweed')),
 ];
 printf("baseline: 20,000 rational operations  %8.2f ms\n", $baseline);
 foreach ($lines as $name => $time) {
