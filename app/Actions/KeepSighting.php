@@ -39,7 +39,7 @@ final class KeepSighting
     {
         $id = $in->uuidOrNull('id');
         $patch = $stand->patch ?? $this->patch($in, $user);
-        $ground = $patch->ground ?? ($stand === null ? $this->ground($in, $user) : null);
+        $ground = $stand !== null ? $stand->patch->ground : $this->ground($in, $user, $patch);
         $place = $ground === null ? [] : $this->point($in, $ground);
         if ($stand === null && $patch === null && $ground !== null && $place === []) {
             $in->fault('point', 'Say where it was: mark the point, or choose a patch.');
@@ -140,9 +140,14 @@ final class KeepSighting
         return $patch;
     }
 
-    private function ground(Fields $in, User $user): ?Ground
+    private function ground(Fields $in, User $user, ?Patch $patch): ?Ground
     {
         $id = $in->uuidOrNull('ground');
+        if ($patch !== null) {
+            $id !== null && $id !== $patch->ground_id && $in->fault('ground', 'This patch lies on another ground.');
+
+            return $patch->ground;
+        }
         $ground = $id === null ? null : Ground::query()->ofCrew($user)->find($id);
         $ground ?? $in->fault('ground', $id === null ? 'Say where it was: a ground, or a patch.' : 'There is no such ground.');
 

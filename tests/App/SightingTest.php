@@ -70,7 +70,7 @@ it('puts a sighting known by its patch in the middle of it, and an unsure name u
 });
 
 it('founds a stand on the patch when asked, and is put right later with the version that was read', function () {
-    $made = $this->api('POST', '/sightings', ['patch' => $this->patch->id, 'seen' => [], 'unknown' => true, 'foundStand' => true])->assertCreated();
+    $made = $this->api('POST', '/sightings', ['ground' => $this->ground->id, 'patch' => $this->patch->id, 'seen' => [], 'unknown' => true, 'foundStand' => true])->assertCreated();
     $stand = Stand::query()->findOrFail($made->json('standId'));
     expect($stand->marked_unknown)->toBeTrue()->and($stand->patch_id)->toBe($this->patch->id);
     $this->api('PUT', "/sightings/{$made->json('id')}", ['confidence' => 'likely'])->assertStatus(428);
@@ -89,6 +89,7 @@ it('refuses a sighting that is nowhere, far off, still to come, or names nothing
     'a point across the sea' => [['seen' => [], 'unknown' => true, 'ground' => ':ground', 'point' => ['type' => 'Point', 'coordinates' => [10.0, 50.0]]], '/point'],
     'an outline for a point' => [['seen' => [], 'unknown' => true, 'ground' => ':ground', 'point' => ['type' => 'LineString', 'coordinates' => [[-71.38, 44.05], [-71.381, 44.05]]]], '/point'],
     'tomorrow' => [['seen' => [], 'unknown' => true, 'patch' => ':patch', 'at' => '2026-09-04T09:00:00-05:00'], '/at'],
+    'a patch of another ground' => [['seen' => [], 'unknown' => true, 'patch' => ':patch', 'ground' => '01a20a36-c432-7217-8ea2-5cdade2ef8bc'], '/ground'],
     'a stand without a patch' => [['seen' => [], 'unknown' => true, 'ground' => ':ground', 'point' => ['type' => 'Point', 'coordinates' => [-71.3788, 44.0505]], 'foundStand' => true], '/foundStand'],
     'a name and no name' => [['seen' => [], 'unknown' => true, 'species' => 'red-maple', 'patch' => ':patch'], '/species'],
     'no such state' => [['seen' => ['habit' => 'dragon'], 'unknown' => true, 'patch' => ':patch'], '/seen/habit'],

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { isAccessible, signIn, station } from './helpers';
+import { answer, isAccessible, signIn, station } from './helpers';
 
 const mark = (name: string, inside: string): string => `<Placemark><name>${name}</name><ExtendedData><Data name="owner"><value>the trust &amp; co</value></Data></ExtendedData>${inside}</Placemark>`;
 const KML = `<?xml version="1.0"?><kml xmlns="http://www.opengis.net/kml/2.2"><Document>${[
@@ -87,8 +87,8 @@ test('walks onto unknown ground and leaves with a map, a count and its interval'
 
   await test.step('counted in plots: mean, interval, and how many more are needed', async () => {
     await page.getByRole('button', { name: 'Scout a new stand here' }).click();
-    await page.getByRole('group', { name: 'What kind of plant is it?' }).getByText('shrub', { exact: true }).click();
-    await page.getByRole('group', { name: 'What is the fruit like?' }).getByText('black berry', { exact: true }).click();
+    await answer(page, 'What kind of plant is it?', 'shrub');
+    await answer(page, 'What is the fruit like?', 'black berry');
     await page.getByRole('button', { name: 'It is Common privet' }).click();
     await expect(page.getByRole('heading', { name: 'Scout: Common privet' })).toBeVisible();
     await page.getByRole('button', { name: 'Sample plots' }).click();

@@ -29,3 +29,15 @@ export async function givePassword(page: Page): Promise<void> {
   await dialog.getByRole('button', { name: 'Go on' }).click();
   await expect(dialog).toBeHidden();
 }
+
+/** Answers one question of the key, wherever it stands: as the next best one, or folded among the others. */
+export async function answer(page: Page, question: string, ...states: string[]): Promise<void> {
+  const group = page.getByRole('group', { name: question }).filter({ has: page.getByRole('checkbox') });
+  await expect(group.or(page.locator('summary', { hasText: question })).first()).toBeVisible();
+  for (const state of states) {
+    if (!(await group.first().isVisible())) await page.locator('summary', { hasText: question }).click();
+    await group.first().getByText(state, { exact: true }).click();
+    // an answered question moves down among the others
+    await expect(page.locator('summary', { hasText: question })).toContainText(state);
+  }
+}

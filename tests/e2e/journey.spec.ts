@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { givePassword, isAccessible, signIn, station } from './helpers';
+import { answer, givePassword, isAccessible, signIn, station } from './helpers';
 
 const OUTLINE = JSON.stringify({
   type: 'Polygon',
@@ -46,10 +46,10 @@ test('carries a new patch from its outline to a signed record, and sees why it c
   });
 
   await test.step('Scout: answer, confirm, count, note', async () => {
-    await page.getByRole('group', { name: 'What kind of plant is it?' }).getByText('tree', { exact: true }).click();
-    await page.getByRole('group', { name: 'What is one leaf like?' }).getByText('feather of leaflets').click();
-    await page.getByRole('group', { name: 'Does it prick?' }).getByText('none', { exact: true }).click();
-    await page.getByRole('group', { name: 'What is the bark like?' }).getByText('smooth', { exact: true }).click();
+    await answer(page, 'What kind of plant is it?', 'tree');
+    await answer(page, 'What is one leaf like?', 'feather of leaflets');
+    await answer(page, 'Does it prick?', 'none');
+    await answer(page, 'What is the bark like?', 'smooth');
     await expect(page.getByRole('region', { name: 'Could be' }).getByRole('listitem').first()).toContainText('Tree-of-heaven');
     await isAccessible(page);
     await page.getByRole('button', { name: 'It is Tree-of-heaven' }).click();
@@ -168,12 +168,14 @@ test('stops at a look-alike and opens when the test is made', async ({ page }) =
 
 test('warns of a burning plant before it has a name, and never asks to cut it', async ({ page }) => {
   await signIn(page);
-  await page.getByRole('link', { name: /Unnamed plant/ }).click();
-  await page.getByRole('group', { name: 'What colour are the flowers?' }).getByText('yellow').click();
-  await page.getByRole('group', { name: 'What is one leaf like?' }).getByText('feather of leaflets').click();
-  await expect(page.getByText('Do not cut, crush or smell it')).toBeVisible();
-  await expect(page.getByText(/Sap burns skin in light/).first()).toBeVisible();
-  await expect(page.getByRole('group', { name: 'What sap comes from a broken stalk?' }).getByRole('radio')).toHaveCount(0);
+  await page.getByRole('link', { name: /Unnamed plant\s*Hay meadow/ }).click();
+  await answer(page, 'What colour are the flowers?', 'yellow');
+  await answer(page, 'What is one leaf like?', 'feather of leaflets');
+  await expect(page.getByText('Cutting, crushing and smelling are stopped')).toBeVisible();
+  await expect(page.getByText('Its sap could burn skin in sunlight.')).toBeVisible();
+  await page.locator('summary', { hasText: 'What sap comes from a broken stalk?' }).click();
+  await expect(page.locator('details', { hasText: 'What sap comes from a broken stalk?' }).getByText('Stopped while a burning or poisonous plant is in play.')).toBeVisible();
+  await expect(page.getByRole('group', { name: 'What sap comes from a broken stalk?' }).getByRole('checkbox')).toHaveCount(0);
 });
 
 test('greets at the door and says so when a page does not exist', async ({ page }) => {

@@ -36,15 +36,26 @@ const SHOTS = [
   },
   {
     name: 'scout-key',
-    path: (s) => `/stands/${s['Unnamed plant']}/scout`,
+    path: '/scout',
     before: async (p) => {
-      await p.getByRole('group', { name: 'What kind of plant is it?' }).getByText('broadleaf herb').click();
-      await p.getByRole('group', { name: 'What is one leaf like?' }).getByText('feather of leaflets').click();
-      await p.getByRole('group', { name: 'What colour are the flowers?' }).getByText('white').click();
+      await p.getByRole('button', { name: 'Name a plant' }).click();
+      await p.getByLabel('Ground').first().selectOption({ label: 'Hollin Hedge and oak wood' });
+      await p.waitForTimeout(900);
+      for (const [question, state] of [
+        ['What kind of plant is it?', 'woody vine'],
+        ['What is one leaf like?', 'three leaflets'],
+      ]) {
+        const group = p.getByRole('group', { name: question }).filter({ has: p.getByRole('checkbox') });
+        if (!(await group.first().isVisible())) await p.locator('summary', { hasText: question }).click();
+        await group.first().getByText(state, { exact: true }).click();
+      }
+      await p.waitForTimeout(600);
       await p.waitForLoadState('networkidle');
-      await p.evaluate(() => window.scrollTo(0, 0));
+      await p.evaluate(() => document.querySelector('.warn')?.scrollIntoView());
     },
   },
+  { name: 'sightings', path: '/scout' },
+  { name: 'side-by-side', path: '/handbook/compare?species=poison-ivy,virginia-creeper' },
   { name: 'scout-tally', path: (s) => `/stands/${s['Tree-of-heaven']}/scout` },
   {
     name: 'scout-plots',
@@ -62,7 +73,6 @@ const SHOTS = [
   { name: 'look-back', path: (s) => `/stands/${s['Bush honeysuckle']}/look-back` },
   { name: 'shed', path: '/shed' },
   { name: 'handbook-species', path: '/handbook/species/poison-hemlock' },
-  { name: 'phone-scout', path: (s) => `/stands/${s['Tree-of-heaven']}/scout`, phone: true },
   {
     name: 'phone-counter',
     path: (s) => `/stands/${s['Common privet']}/scout`,

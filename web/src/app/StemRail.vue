@@ -3,11 +3,14 @@ import { computed, nextTick, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import type { Schemas } from '@/api/client';
+import { useHand } from './hand';
 import { OF_STAND, STATIONS } from './router';
 
 const props = defineProps<{ /** The stand in hand; null greys its stations. */ stand: Schemas['Stand'] | null }>();
 const { t } = useI18n();
 const route = useRoute();
+// what is in hand is known before the stand is loaded: a quick tap goes to its station all the same
+const hand = useHand();
 
 const nodes = computed(() =>
   STATIONS.map((id) => {
@@ -16,7 +19,7 @@ const nodes = computed(() =>
     return {
       id,
       // with no stand in hand Scout still works: sightings anywhere (B35)
-      to: ofStand ? (props.stand ? { name: id, params: { stand: props.stand.id } } : id === 'scout' ? { name: 'sightings' } : null) : { name: id },
+      to: ofStand ? (hand.standId ? { name: id, params: { stand: hand.standId } } : id === 'scout' ? { name: 'sightings' } : null) : { name: id },
       state: own?.state ?? 'free',
       gated: own?.gated ?? false,
       gate:

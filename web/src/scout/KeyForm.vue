@@ -147,7 +147,7 @@ const choose = (id: string): void => {
           <div class="row">
             <slot name="candidate" :candidate="c"></slot>
             <label class="small compare"
-              ><input type="checkbox" :checked="chosen.includes(c.id)" @change="choose(c.id)" /> {{ t('scout.compare') }}<span class="visually-hidden">: {{ c.name }}</span></label
+              ><input type="checkbox" :aria-label="`${t('scout.compare')}: ${c.name}`" :checked="chosen.includes(c.id)" @change="choose(c.id)" /> {{ t('scout.compare') }}</label
             >
           </div>
         </li>
