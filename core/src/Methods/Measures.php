@@ -47,6 +47,10 @@ final readonly class Measures
             'hand-pull' => in_array($target->rootForm(), ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'], true) ? 'rootLeft' : 'rootOut',
             'lever-pull', 'dig' => 'rootOut',
             'mow' => 'once',
+            'girdle', 'double-girdle' => 'resprouter',
+            'repeat-cut' => $target->treatmentClass() === 'bulblet' ? 'bulblet' : 'season',
+            'smother' => 'season',
+            'flame' => ($situation->stage()[0] ?? '') === 'cotyledon' ? 'cotyledon' : 'later',
             'hack-and-squirt' => $candidate->active?->id() ?? '',
             'foliar-spot' => match (true) {
                 ($situation->stage()[0] ?? '') === 'rosette' => 'rosette',

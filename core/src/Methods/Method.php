@@ -11,6 +11,9 @@ use Thicket\Plants\Species;
 /** A way of working, as core/data/methods describes it. */
 final readonly class Method
 {
+    /** Training that a person needs for a tool (handbook 5). */
+    public const CLEARANCES = ['saw', 'axe', 'mower', 'tractor', 'flame'];
+
     public function __construct(public Node $data)
     {
     }
@@ -24,6 +27,12 @@ final readonly class Method
     public function family(): string
     {
         return $this->data->string('family');
+    }
+
+    /** hand, cutting, machine, fire, spray, injection, animals or cover: what is done to the plant. */
+    public function work(): string
+    {
+        return $this->data->string('work');
     }
 
     public function usesProduct(): bool

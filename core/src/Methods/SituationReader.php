@@ -112,7 +112,7 @@ final readonly class SituationReader
         return new Shed(
             $cards,
             $in->has('tools') ? $in->strings('tools') : $this->none($in, 'tools'),
-            $in->strings('clearances', ['saw', 'axe', 'mower']),
+            $in->strings('clearances', Method::CLEARANCES),
             $in->bool('someoneLicensed', false),
             $in->quantityOrNull('leverJaw', Dimension::Length),
         );

@@ -42,9 +42,17 @@ final readonly class Cautions
         match ($candidate->method->clearance()) {
             'saw' => [$wearing, $cautions] = [[...$wearing, 'hard-hat', 'chaps', 'ear-and-eye'], [...$cautions, 'look-up', 'chain-brake', 'trained-only', 'never-alone']],
             'axe' => [$wearing, $cautions] = [[...$wearing, 'hard-hat', 'shin-guard'], [...$cautions, 'look-up', 'sharp-blade-covered']],
+            'flame' => [$wearing, $cautions] = [[...$wearing, 'ear-and-eye'], [...$cautions, 'flame-work', 'bystanders-clear']],
+            'tractor' => [$wearing, $cautions] = [[...$wearing, 'ear-and-eye'], [...$cautions, 'tractor-work', 'bystanders-clear', 'locate-utilities', 'never-alone']],
             'mower' => [$wearing, $cautions] = [[...$wearing, 'ear-and-eye'], [...$cautions, 'bystanders-clear']],
             default => null,
         };
+        if ($candidate->is('girdle', 'double-girdle')) {
+            $cautions[] = 'standing-dead';
+        }
+        if ($candidate->method->work() === 'animals') {
+            $cautions[] = 'stock-and-poison';
+        }
         if ($candidate->is('dig')) {
             $cautions[] = 'locate-utilities';
         }

@@ -24,10 +24,10 @@ final readonly class Hazards implements Rule
         }
         $findings = [];
         if ($target->hasHazard(...self::POISONOUS)) {
-            $findings[] = $candidate->is('mow')
+            $findings[] = in_array($candidate->method->work(), ['machine', 'fire'], true)
                 ? Finding::doesNotSuit('hazard.never-trim', 'handbook-5', [], 'change.hand-blade')
                 : Finding::withCare($target->hasHazard('skin-burning-sap') ? 'hazard.burning-sap' : 'hazard.poisonous', 'handbook-5');
-        } elseif ($target->hasHazard('thorns', 'spines', 'skin-irritant') && $candidate->is('hand-pull', 'dig', 'lever-pull', 'cut-stump')) {
+        } elseif ($target->hasHazard('thorns', 'spines', 'skin-irritant') && in_array($candidate->method->work(), ['hand', 'cutting'], true)) {
             $findings[] = Finding::withCare('hazard.gloves', 'handbook-5');
         }
         if ($target->hasHazard(...self::STOCK)) {

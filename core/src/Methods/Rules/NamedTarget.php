@@ -15,7 +15,6 @@ use Thicket\Methods\Situation;
  */
 final readonly class NamedTarget implements Rule
 {
-    private const HAND_WORK = ['hand-pull', 'dig', 'lever-pull'];
     /** Names told before "and others". */
     private const NAMES = 3;
 
@@ -34,7 +33,7 @@ final readonly class NamedTarget implements Rule
 
         return [...$findings, match (true) {
             $candidate->method->usesProduct() => Finding::unknown('target', 'rulings-J25', true),
-            $candidate->is(...self::HAND_WORK) => Finding::withCare('unnamed.full-wearing', 'rulings-J25', [], 'change.name-it'),
+            $candidate->method->work() === 'hand' => Finding::withCare('unnamed.full-wearing', 'rulings-J25', [], 'change.name-it'),
             default => Finding::doesNotSuit('unnamed.no-trimmer', 'rulings-J25', [], 'change.name-it'),
         }];
     }

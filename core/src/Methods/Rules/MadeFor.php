@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Certainty;
+use Thicket\Methods\FactName;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Rule;
+use Thicket\Methods\Situation;
+
+/** What a method's own page says it is made for: settings, ways of life, growth stages, plants that stay down once cut (handbook 2, 6). */
+final readonly class MadeFor implements Rule
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $target = $situation->target;
+        $method = $candidate->method;
+        if ($target === null || !$method->isFor($target)) {
+            return [];
+        }
+        $fits = $method->data->nodeOrEmpty('fits');
+        $source = $method->source();
+        $findings = [];
+        $setting = $situation->word(FactName::Setting);
+        if ($fits->has('settings')) {
+            $findings[] = match (true) {
+                $setting === null => Finding::unknown('setting', 'handbook-6', true),
+                in_array($setting, $fits->strings('settings'), true) => Finding::fits('fit.setting-yes', 'handbook-6', ['site' => $setting]),
+                default => Finding::doesNotSuit('fit.setting', 'handbook-6', ['site' => $setting], 'change.other-helpers'),
+            };
+        }
+        if (($fits->has('lifeCycles') && !in_array($target->lifeCycle(), $fits->strings('lifeCycles'), true)) || ($fits->has('habits') && !in_array($target->habit(), $fits->strings('habits'), true))) {
+            return [...$findings, Finding::doesNotSuit('fit.made-for', $source, [], 'change.other-helpers')];
+        }
+        if (array_key_exists('resprouts', $fits->data)) {
+            $findings[] = match ($target->resprouts()) {
+                true => Finding::doesNotSuit('fit.resprouts', $source, [], 'change.repeat-or-treat', Certainty::Typical),
+                false => Finding::fits('fit.stays-down', $source, [], Certainty::Typical),
+                null => Finding::unknown('resprouts', $source, true),
+            };
+        }
+
+        return [...$findings, ...$this->stage($situation, $candidate)];
+    }
+
+    /** @return list<Finding> */
+    private function stage(Situation $situation, Candidate $candidate): array
+    {
+        $wanted = $candidate->method->data->nodeOrEmpty('stages');
+        if (!$wanted->has('fits')) {
+            return [];
+        }
+        $stage = $situation->stage();
+        if ($stage === null) {
+            return [Finding::unknown('stage', $candidate->method->source(), true)];
+        }
+
+        return [in_array($stage[0], $wanted->strings('fits'), true)
+            ? Finding::fits('fit.stage', $candidate->method->source(), ['stage' => $stage[0]], $stage[1])
+            : Finding::notNow('fit.stage-not', $candidate->method->source(), ['stage' => $stage[0]], null, 'change.at-stage', $stage[1])];
+    }
+}
