@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use Thicket\Measure\Unit;
-use Thicket\Methods\Outcome;
 
 /*
  * The figures rows are ordered by (handbook 9): minutes with hands on the plants, expected control, harm.
@@ -40,12 +39,3 @@ it('expects by active, season and root', function (string $id, array $changes, a
     'pulled, root left' => ['hand-pull', ['species' => 'quackgrass', 'stems' => []], [10, 25, 50]],
     'mown once' => ['mow', ['species' => 'canada-thistle', 'stems' => []], [0, 5, 15]],
 ]);
-
-it('orders rows by verdict, then expected control, then harm, then name', function () {
-    $rows = board(stand(['facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'height', 'value' => '4 ft']], 'cards' => [esterCard()]]))->rows;
-    for ($i = 1; $i < count($rows); ++$i) {
-        expect($rows[$i - 1]->order() <=> $rows[$i]->order())->toBeLessThan(0);
-        expect($rows[$i - 1]->outcome->isWorseThan($rows[$i]->outcome))->toBeFalse();
-    }
-    expect(array_map(static fn (Outcome $o): int => $o->rank(), Outcome::cases()))->toBe([0, 1, 2, 3, 4, 5]);
-});

@@ -26,12 +26,12 @@ function quantity(string $typed): Quantity
 }
 
 /** @param array<string, mixed> $document */
-function board(array $document): Board
+function board(array $document, ?Thicket\Methods\Weights $weights = null): Board
 {
     $in = Fields::of($document, $faults = new Faults());
     $reader = new SituationReader(catalogue());
     $schools = $reader->schools($in);
-    $board = Board::for($reader->situation($in), catalogue(), $schools, $reader->shed($in));
+    $board = Board::for($reader->situation($in), catalogue(), $schools, $reader->shed($in), null, $weights);
     $faults->throwIfAny();
 
     return $board;

@@ -124,6 +124,12 @@ final readonly class Catalogue
         return array_values($this->root()->nodes('windows'));
     }
 
+    /** @return list<Node> the six measures with their fixed scales */
+    public function weighing(): array
+    {
+        return array_values($this->root()->nodes('weighing'));
+    }
+
     public function coefficients(): Node
     {
         return $this->root()->node('coefficients');

@@ -8,29 +8,30 @@ use Thicket\Knowledge\Catalogue;
 
 /**
  * The board: every method (and product) judged for one stand on one day. A pure function of what it is given (rulings B9).
- * Order: outcome, then greater expected control at the worse end, then less harm, then name; the figures are shown.
+ * Order: outcome, then the six figures weighed by the crew's weights, then name; the figures are shown (rulings B26).
  */
 final readonly class Board
 {
     /** @param list<Row> $rows */
-    private function __construct(public array $rows, public string $catalogueHash)
+    private function __construct(public array $rows, public string $catalogueHash, public Weights $weights)
     {
     }
 
-    public static function for(Situation $situation, Catalogue $catalogue, Schools $schools, Shed $shed, ?RuleSet $rules = null): self
+    public static function for(Situation $situation, Catalogue $catalogue, Schools $schools, Shed $shed, ?RuleSet $rules = null, ?Weights $weights = null): self
     {
         $rules ??= RuleSet::standard();
+        $weights ??= Weights::equal();
         $rows = [];
         foreach (self::candidates($situation, $catalogue, $schools, $shed) as $candidate) {
-            $rows[] = self::judge($situation, $candidate, $rules);
+            $rows[] = self::judge($situation, $candidate, $rules, $weights);
         }
-        usort($rows, static fn (Row $a, Row $b): int => $a->order() <=> $b->order());
+        usort($rows, static fn (Row $a, Row $b): int => $a->compareTo($b));
 
-        return new self($rows, $catalogue->hash);
+        return new self($rows, $catalogue->hash, $weights);
     }
 
     /** Judges one row alone, as the gates of a job sheet do. */
-    public static function judge(Situation $situation, Candidate $candidate, ?RuleSet $rules = null): Row
+    public static function judge(Situation $situation, Candidate $candidate, ?RuleSet $rules = null, ?Weights $weights = null): Row
     {
         $findings = [];
         foreach (($rules ?? RuleSet::standard())->rules as $rule) {
@@ -44,7 +45,9 @@ final readonly class Board
         // worst first; within one outcome in the order of the rules
         usort($findings, static fn (Finding $a, Finding $b): int => $a->outcome->rank() <=> $b->outcome->rank());
 
-        return new Row($candidate, $findings, Measures::of($situation, $candidate));
+        $measures = Measures::of($situation, $candidate);
+
+        return new Row($candidate, $findings, $measures, Weighing::of($measures, $weights ?? Weights::equal(), $candidate->catalogue));
     }
 
     /** @return list<Candidate> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Methods;
 
+use Brick\Math\RoundingMode;
 use Thicket\Knowledge\Node;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
@@ -23,6 +24,11 @@ final readonly class Measures
         public int $harm,
         /** Minutes with hands on the plants, walking apart; null without a tally. */
         public ?Quantity $minutes,
+        /** Weeks until it shows, latest; null where nobody knows. */
+        public ?int $weeksLow,
+        public ?int $weeksHigh,
+        /** 1 none expected to 5 loss. */
+        public int $keepInjury,
     ) {
     }
 
@@ -31,7 +37,22 @@ final readonly class Measures
         $control = self::control($situation, $candidate);
         $harm = $candidate->active?->harm($candidate->method->id()) ?? ($candidate->method->data->has('harm') ? $candidate->method->data->int('harm') : 3);
 
-        return new self($control[0] ?? null, $control[1] ?? null, $control[2] ?? null, $harm, self::minutes($situation, $candidate));
+        $weeks = self::weeks($candidate);
+
+        return new self($control[0] ?? null, $control[1] ?? null, $control[2] ?? null, $harm, self::minutes($situation, $candidate), $weeks[0] ?? null, $weeks[1] ?? null, KeepInjury::of($situation, $candidate));
+    }
+
+    /** @return list<int> first and last week in which it shows; the method's own word goes before the active's */
+    private static function weeks(Candidate $candidate): array
+    {
+        $own = $candidate->method->data->strings('showWeeks');
+        if ($own !== []) {
+            return array_map(intval(...), $own);
+        }
+        $symptoms = $candidate->active?->data->nodeOrEmpty('symptoms');
+        $days = array_map(static fn (string $end): ?Quantity => $symptoms?->quantity($end), ['from', 'to']);
+
+        return $days[0] === null || $days[1] === null ? [] : array_map(static fn (Quantity $q): int => $q->in(Unit::Day)->dividedBy(7)->toScale(0, RoundingMode::UP)->toInt(), $days);
     }
 
     /** @return list<int> low, use, high; empty where not known */

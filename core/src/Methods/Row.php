@@ -13,7 +13,7 @@ final readonly class Row
     public ?\DateTimeImmutable $opens;
 
     /** @param list<Finding> $findings worst first; all are kept, also those that do not decide */
-    public function __construct(public Candidate $candidate, public array $findings, public Measures $measures)
+    public function __construct(public Candidate $candidate, public array $findings, public Measures $measures, public Weighing $weighing)
     {
         $worst = Outcome::Fits;
         $opens = null;
@@ -34,9 +34,10 @@ final readonly class Row
         return array_values(array_unique(array_filter(array_map(static fn (Finding $f): ?string => $f->outcome === Outcome::CannotTell ? $f->missing : null, $this->findings))));
     }
 
-    /** @return array{int, int, int, string} sort key: outcome, expected control (greater first), harm, name */
-    public function order(): array
+    /** Before 0, after 0 or the same: the outcome first, then the weighed figures, then the name (rulings B26). */
+    public function compareTo(self $other): int
     {
-        return [-$this->outcome->rank(), -($this->measures->controlLow ?? 0), $this->measures->harm, $this->candidate->id()];
+        return [$other->outcome->rank(), $other->weighing->total->compareTo($this->weighing->total), $this->candidate->id()]
+            <=> [$this->outcome->rank(), 0, $other->candidate->id()];
     }
 }

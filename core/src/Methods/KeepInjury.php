@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods;
+
+/**
+ * How much of what is kept a row may hurt, in the five named steps of handbook 9 (1 none expected, 2 a little, 3 some, 4 much, 5 loss), from
+ * what is kept near and what is known of it. The worst keeper counts. Nothing kept noted: 1.
+ */
+final readonly class KeepInjury
+{
+    private const BY_RESPONSE = ['misses' => 1, 'disputed' => 3, 'suppresses' => 3, 'controls' => 5];
+    /** What is done to the target alone hurts nothing beside it by itself. */
+    private const BY_WORK = ['machine' => 2, 'fire' => 3, 'animals' => 3];
+    private const SPARED = 2;
+    private const GRAFTED = 3;
+    private const HIT = 4;
+    private const LOSS = 5;
+
+    public static function of(Situation $situation, Candidate $candidate): int
+    {
+        $worst = 1;
+        foreach ($situation->keepers as $keeper) {
+            $worst = max($worst, self::ofKeeper($keeper, $situation, $candidate));
+        }
+
+        return $worst;
+    }
+
+    private static function ofKeeper(Keeper $keeper, Situation $situation, Candidate $candidate): int
+    {
+        $living = $keeper->isRooted() || in_array($keeper->kind, ['grass', 'forbs'], true);
+        if (!$living) {
+            return 1;
+        }
+        $active = $candidate->active;
+        if ($active === null) {
+            return self::BY_WORK[$candidate->method->work()] ?? 1;
+        }
+        $step = 1;
+        if ($candidate->isSoilActive() && $keeper->isRooted()) {
+            $step = $keeper->isInRootReach() === false ? self::SPARED : self::LOSS;
+        }
+        if ($candidate->method->work() === 'spray' && $candidate->is('foliar-spot')) {
+            $known = $keeper->speciesId === null ? null : $candidate->catalogue->species($keeper->speciesId)->responseTo($active->id());
+            $step = max($step, $known !== null ? self::BY_RESPONSE[$known] : (self::isHit($active->selectivity(), $keeper) ? self::HIT : self::SPARED));
+        }
+        $sameKind = $keeper->speciesId !== null && $keeper->speciesId === $situation->target?->id();
+
+        return $sameKind && in_array($candidate->method->work(), ['injection', 'cutting'], true) ? max($step, self::GRAFTED) : $step;
+    }
+
+    private static function isHit(string $selectivity, Keeper $keeper): bool
+    {
+        return match ($selectivity) {
+            'non-selective' => true,
+            'grass' => $keeper->kind === 'grass',
+            'broadleaf' => $keeper->kind !== 'grass',
+            default => false,
+        };
+    }
+}
