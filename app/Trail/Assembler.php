@@ -27,6 +27,7 @@ use Thicket\Methods\Schools;
 use Thicket\Methods\Shed;
 use Thicket\Methods\Situation;
 use Thicket\Methods\SituationReader;
+use Thicket\Methods\Weights;
 use Thicket\Mix\LabelCard;
 use Thicket\Plants\Key;
 use Thicket\Plants\Ranking;
@@ -176,6 +177,14 @@ final class Assembler
     public function schools(Crew $crew, array $other = []): Schools
     {
         return Schools::of($this->catalogue, $other + ($crew->settings['schools'] ?? []));
+    }
+
+    /** How this crew weighs the measures; all alike until a lead says otherwise. */
+    public function weights(Crew $crew): Weights
+    {
+        $kept = $crew->settings['weights'] ?? [];
+
+        return $kept === [] ? Weights::equal() : Weights::of($kept);
     }
 
     public function candidate(Step $step, Crew $crew): Candidate

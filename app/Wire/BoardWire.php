@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Wire;
 
 use App\Text\Sentences;
+use Brick\Math\RoundingMode;
+use Brick\Math\BigRational;
 use Thicket\Measure\System;
 use Thicket\Methods\Board;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Outcome;
 use Thicket\Methods\Row;
 use Thicket\Methods\Situation;
+use Thicket\Methods\Weighing;
 
 /** The board as it crosses the wire: codes and values, and the sentences made of them in both unit systems. */
 final readonly class BoardWire
@@ -33,6 +36,7 @@ final readonly class BoardWire
             'catalogue' => $board->catalogueHash,
             'stage' => $stage === null ? null : ['code' => $stage[0], 'name' => $this->sentences->name("stage.{$stage[0]}"), 'certainty' => $stage[1]->value],
             'flow' => $flow === null ? null : ['code' => $flow, 'name' => $this->sentences->name("flow.{$flow}")],
+            'weights' => $board->weights->parts,
             'rows' => array_map($this->row(...), $board->rows),
         ];
     }
@@ -57,8 +61,25 @@ final readonly class BoardWire
                 'control' => $measures->controlLow === null ? null : ['low' => $measures->controlLow, 'use' => $measures->controlUse, 'high' => $measures->controlHigh, 'basis' => 'our-guess'],
                 'harm' => $measures->harm,
                 'minutes' => Wire::quantity($measures->minutes),
+                'weeks' => $measures->weeksHigh === null ? null : ['from' => $measures->weeksLow, 'to' => $measures->weeksHigh],
+                'keepInjury' => $measures->keepInjury,
             ],
+            'weighing' => $this->weighing($row->weighing),
             'findings' => array_map($this->finding(...), $row->findings),
+        ];
+    }
+
+    /** @return array{total: string, shares: list<array<string, mixed>>} what the order comes from, figure by figure */
+    private function weighing(Weighing $weighing): array
+    {
+        $short = static fn (BigRational $n): string => (string) $n->toScale(1, RoundingMode::HALF_UP)->stripTrailingZeros();
+
+        return [
+            'total' => $short($weighing->total),
+            'shares' => array_map(fn (array $s): array => [
+                'measure' => $s['measure'], 'weight' => $s['weight'], 'points' => $short($s['points']),
+                'figure' => $s['figure'] === null ? null : $this->sentences->in("weigh.{$s['measure']}", ['n' => $short($s['figure'])], System::Us),
+            ], $weighing->shares),
         ];
     }
 

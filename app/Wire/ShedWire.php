@@ -33,6 +33,7 @@ final readonly class ShedWire
             'people' => $crew->people()->get()->map(static fn (Person $p): array => ['id' => $p->id, 'name' => $p->name, 'licence' => $p->licence, 'licenceUntil' => Wire::day($p->licence_until), 'clearances' => $p->clearances])->values()->all(),
             'tools' => $crew->settings['tools'] ?? [],
             'stance' => $crew->settings['stance'] ?? 'any',
+            'weights' => $this->assembler->weights($crew)->parts,
             'schools' => (object) ($crew->settings['schools'] ?? []),
             'poisonCentre' => $crew->settings['poisonCentre'] ?? null,
         ];

@@ -41,3 +41,10 @@ export async function answer(page: Page, question: string, ...states: string[]):
     await expect(page.locator('summary', { hasText: question })).toContainText(state);
   }
 }
+
+/** Opens the rest of the board where it is folded away. */
+export async function unfold(page: Page): Promise<void> {
+  await expect(page.getByRole('heading', { name: 'How the order comes about' })).toBeVisible();
+  const rest = page.locator('details', { hasText: /more ways? and why/ });
+  if ((await rest.count()) > 0 && !(await rest.first().evaluate((d) => (d as HTMLDetailsElement).open))) await rest.first().locator('summary').click();
+}

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { answer, givePassword, isAccessible, signIn, station } from './helpers';
+import { answer, givePassword, isAccessible, signIn, station, unfold } from './helpers';
 
 const OUTLINE = JSON.stringify({
   type: 'Polygon',
@@ -82,6 +82,7 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await station(page, 'Methods');
     const basal = page.getByRole('button', { name: /^Basal bark/ });
     await expect(basal).toContainText('Fits');
+    await unfold(page);
     await expect(page.getByRole('button', { name: /^Cut stump/ }).first()).toContainText('Does not suit');
     await page
       .getByRole('button', { name: /^Cut stump/ })

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { answer, isAccessible, signIn, station } from './helpers';
+import { answer, isAccessible, signIn, station, unfold } from './helpers';
 
 test('tells a look-alike pair apart both ways: the weed one way, the kept native the other', async ({ page }) => {
   await signIn(page);
@@ -59,6 +59,7 @@ test('stops at the hazard of an unknown three-leaflet vine, holds it, and lets n
   await expect(page.getByText('Its oil could blister skin, also from tools and smoke.')).toBeVisible();
   await isAccessible(page);
   await station(page, 'Methods');
+  await unfold(page);
   await expect(page.getByRole('button', { name: /^Hand pull/ })).toContainText('Cannot tell');
   await expect(page.getByRole('button', { name: /^Hand pull/ })).toContainText('It could still be Virginia creeper, which is kept.');
   await page.getByRole('button', { name: /^Hand pull/ }).click();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { givePassword, isAccessible, signIn, station } from './helpers';
+import { givePassword, isAccessible, signIn, station, unfold } from './helpers';
 
 test('enters a label card as printed, confirms it, and the board listens to it', async ({ page }) => {
   await signIn(page);
@@ -9,6 +9,7 @@ test('enters a label card as printed, confirms it, and the board listens to it',
     .click();
   const imazapyr = page.getByRole('button', { name: /^Hack and squirt\s*imazapyr/ });
   await station(page, 'Methods');
+  await unfold(page);
   await expect(imazapyr).toContainText('typical');
 
   await station(page, 'Shed');
@@ -33,6 +34,7 @@ test('enters a label card as printed, confirms it, and the board listens to it',
   await expect(page.getByText('Not confirmed; entered by Ada Thornbury')).toBeVisible();
 
   await station(page, 'Methods');
+  await unfold(page);
   await expect(imazapyr).not.toContainText('typical');
   await imazapyr.click();
   await expect(page.getByText('Cannot tell: need somebody to confirm the label card.').first()).toBeVisible();
@@ -42,6 +44,7 @@ test('enters a label card as printed, confirms it, and the board listens to it',
   await givePassword(page);
   await expect(page.getByText('Not confirmed; entered by')).toHaveCount(0);
   await station(page, 'Methods');
+  await unfold(page);
   await expect(imazapyr).not.toContainText('typical');
 });
 
@@ -57,6 +60,7 @@ test('changes how the crew works, and the board follows', async ({ page }) => {
     .first()
     .click();
   await station(page, 'Methods');
+  await unfold(page);
   await expect(page.getByRole('button', { name: /^Basal bark/ })).toContainText('The owner wants no herbicide here.');
   await page.getByRole('button', { name: /^Basal bark/ }).click();
   await expect(page.getByRole('button', { name: 'Choose Basal bark' })).toBeDisabled();
@@ -82,4 +86,36 @@ test('keeps two people from overwriting each other', async ({ page, browser }) =
   await other.getByLabel('Height of the basal band').selectOption({ label: '14 in (36 cm)' });
   await back;
   await other.close();
+});
+
+test('weighs the board: the order moves with the sliders, says why, and stays when it is kept', async ({ page }) => {
+  await signIn(page);
+  await page
+    .getByRole('link', { name: /Common privet/ })
+    .first()
+    .click();
+  await station(page, 'Methods');
+  const board = page.getByRole('region', { name: 'Board' });
+  const order = async (): Promise<string[]> => (await board.getByRole('button', { name: /Fits|With care/ }).allInnerTexts()).map((row) => row.split('\n')[0]!);
+  await expect(page.getByRole('row', { name: /^Expected control/ })).toContainText('17 %');
+  const alike = await order();
+  await page.getByRole('button', { name: 'By living helpers 0' }).click();
+  await expect(page.getByRole('button', { name: /^Flash grazing/ })).toContainText('Does not suit');
+  await page.getByRole('button', { name: 'All families' }).click();
+  // only hours count: the rest to nought
+  for (const measure of ['Expected control', 'Harm', 'Money', 'Speed', 'Injury to what is kept']) {
+    const told = page.waitForResponse((r) => r.url().includes('/board') && r.ok());
+    await page.getByRole('slider', { name: `How much counts: ${measure}` }).press('Home');
+    await told;
+  }
+  await expect(page.getByRole('row', { name: /^Hours/ })).toContainText('100 %');
+  expect(await order()).not.toEqual(alike);
+  // dig takes 5.2 h by hand, a treated stump about one: within 'fits' the stump now leads
+  expect((await order())[0]).toContain('Cut stump');
+  await isAccessible(page);
+  await page.getByRole('button', { name: 'Keep for the crew' }).click();
+  await expect(page.getByRole('button', { name: 'Keep for the crew' })).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('row', { name: /^Hours/ })).toContainText('100 %');
+  expect((await order())[0]).toContain('Cut stump');
 });

@@ -9,6 +9,7 @@ use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Methods\Board;
 use Thicket\Methods\SituationReader;
+use Thicket\Methods\Weights;
 
 /** The board of one situation; needs no database. Schema and examples: docs/schemas/advise.schema.json, docs/examples. */
 final class Advise extends Twin
@@ -24,9 +25,10 @@ final class Advise extends Twin
         $situation = $reader->situation($in);
         $schools = $reader->schools($in);
         $shed = $reader->shed($in);
+        $weights = Weights::read($in);
         $in->noOthers();
         $in->faults->throwIfAny();
 
-        return app(BoardWire::class)->board(Board::for($situation, $catalogue, $schools, $shed), $situation);
+        return app(BoardWire::class)->board(Board::for($situation, $catalogue, $schools, $shed, null, $weights), $situation);
     }
 }

@@ -19,6 +19,7 @@ use Illuminate\Support\Facades\DB;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Strength;
 use Thicket\Methods\Board;
+use Thicket\Methods\Weights;
 
 /** Judging and choosing: the board, the year, the chosen step and its recipe. */
 final class BoardController extends Controller
@@ -33,10 +34,11 @@ final class BoardController extends Controller
         $in = $this->query($request);
         $day = $in->dayOrNull('date');
         $schools = $this->chosenSchools($in);
+        $weights = $in->has('weights') ? Weights::read($in) : null;
         $this->done($in);
         $crew = $stand->patch->ground->crew;
         $situation = $this->assembler->situation($stand, $day);
-        $board = Board::for($situation, $this->catalogue, $this->assembler->schools($crew, $schools), $this->assembler->shed($crew));
+        $board = Board::for($situation, $this->catalogue, $this->assembler->schools($crew, $schools), $this->assembler->shed($crew), null, $weights ?? $this->assembler->weights($crew));
 
         return $this->json($wire->board($board, $situation));
     }

@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\Gate;
 use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Methods\SituationReader;
+use Thicket\Methods\Weights;
 use Thicket\Mix\LabelCard as Card;
 
 /** Label cards with their versions, sprayers, people and the crew's choices. */
@@ -77,11 +78,15 @@ final class ShedController extends Controller
         $in = $this->fields($request);
         $schools = (new SituationReader($this->catalogue))->schools($in)->chosen;
         $stance = $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']);
+        $weights = $in->has('weights') ? Weights::read($in) : null;
         $this->done($in);
         $this->mustMatch($request, $crew->revision, fn (): array => $this->wire->shed($crew));
         $settings = $crew->settings;
         $settings['schools'] = $schools + ($settings['schools'] ?? []);
         $settings['stance'] = $stance ?? $settings['stance'] ?? 'any';
+        if ($weights !== null) {
+            $settings['weights'] = $weights->parts;
+        }
         $crew->settings = $settings;
         $crew->revision++;
         $crew->save();

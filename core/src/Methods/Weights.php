@@ -59,14 +59,19 @@ final readonly class Weights
     /** Reads the field 'weights'; equal where there is none. */
     public static function read(Fields $in): self
     {
-        $given = $in->map('weights');
+        $given = $in->raw('weights') ?? [];
+        if (!is_array($given) || ($given !== [] && array_is_list($given))) {
+            $in->fault('weights', 'Give an object: measure to whole number.');
+            $given = [];
+        }
         $wanted = [];
         foreach ($given as $measure => $weight) {
-            if (preg_match('/^\d{1,4}$/', $weight) !== 1) {
+            // a query string has no numbers, only digits
+            if (!(is_int($weight) || is_string($weight)) || preg_match('/^\d{1,4}$/', (string) $weight) !== 1) {
                 $in->fault("weights/{$measure}", 'Give a whole number from 0 to ' . self::MOST . '.');
                 continue;
             }
-            $wanted[$measure] = (int) $weight;
+            $wanted[(string) $measure] = (int) $weight;
         }
         try {
             return $given === [] ? self::equal() : self::of($wanted);

@@ -8,10 +8,15 @@ export const groundsQuery = () => queryOptions({ queryKey: ['grounds'], queryFn:
 export const patchQuery = (patch: string) => queryOptions({ queryKey: ['patch', patch], queryFn: () => unwrap(api.GET('/patches/{patch}', { params: { path: { patch } } })) });
 export const standQuery = (stand: string) => queryOptions({ queryKey: ['stand', stand], queryFn: () => unwrap(api.GET('/stands/{stand}', { params: { path: { stand } } })) });
 export const yearQuery = (stand: string) => queryOptions({ queryKey: ['stand', stand, 'year'], queryFn: () => unwrap(api.GET('/stands/{stand}/year', { params: { path: { stand } } })) });
-export const boardQuery = (stand: string, schools: Record<string, string>) =>
+export const boardQuery = (stand: string, schools: Record<string, string>, weights: Record<string, number> | null = null) =>
   queryOptions({
-    queryKey: ['stand', stand, 'board', schools],
-    queryFn: () => unwrap(api.GET('/stands/{stand}/board', { params: { path: { stand }, query: { schools } } })),
+    queryKey: ['stand', stand, 'board', schools, weights],
+    queryFn: () =>
+      unwrap(
+        api.GET('/stands/{stand}/board', {
+          params: { path: { stand }, query: { schools, ...(weights ? { weights: Object.fromEntries(Object.entries(weights).map(([m, w]) => [m, String(w)])) } : {}) } },
+        }),
+      ),
   });
 export const recipeQuery = (step: string, sprayerId: string | null, dye: string) =>
   queryOptions({

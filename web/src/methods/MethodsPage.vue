@@ -4,26 +4,45 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { api, unwrap, type Schemas } from '@/api/client';
-import { boardQuery, handbookQuery } from '@/api/queries';
+import { boardQuery, handbookQuery, shedQuery } from '@/api/queries';
 import VerdictMark, { type Outcome } from '@/components/VerdictMark.vue';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
+import BoardRow from './BoardRow.vue';
 import RowReasons from './RowReasons.vue';
+import WeighPanel from './WeighPanel.vue';
 
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
-const { say, mayWrite } = useSession();
+const { user, mayWrite } = useSession();
 const { stand, took, ifMatch } = useStand(() => props.stand);
 const { busy, refusal, run } = useAct();
 const router = useRouter();
 
 const schools = ref<Record<string, string>>({});
-const { data: board, error } = useQuery(computed(() => ({ ...boardQuery(props.stand, schools.value), placeholderData: (old: Schemas['Board'] | undefined) => old })));
+/** Weights tried on here; all nought orders nothing, so the last one stays. */
+const tried = ref<Record<string, number> | null>(null);
+const tryOn = (wishes: Record<string, number>): void => {
+  if (Object.values(wishes).some((w) => w > 0)) tried.value = wishes;
+};
+const { data: board, error } = useQuery(computed(() => ({ ...boardQuery(props.stand, schools.value, tried.value), placeholderData: (old: Schemas['Board'] | undefined) => old })));
 const { data: book } = useQuery(handbookQuery());
+const { data: shed } = useQuery(shedQuery());
 const OUTCOMES: readonly Outcome[] = ['fits', 'withCare', 'notNow', 'cannotTell', 'doesNotSuit', 'notAllowed'];
 const filter = ref<Outcome | null>(null);
-const rows = computed(() => board.value?.rows.filter((r) => filter.value === null || r.outcome === filter.value) ?? []);
+const family = ref('');
+const FAMILIES = ['mechanical', 'cultural', 'biological', 'chemical'] as const;
+const CLOSED: readonly Outcome[] = ['doesNotSuit', 'notAllowed'];
+const rows = computed(() => board.value?.rows.filter((r) => (filter.value === null || r.outcome === filter.value) && (family.value === '' || r.method.family === family.value)) ?? []);
+/** The sensible few stand open; what is shut is one tap away, unless it is asked for or is all there is. */
+const FEW = 9;
+const open = computed(() => {
+  if (filter.value !== null) return rows.value;
+  const sensible = rows.value.filter((r) => !CLOSED.includes(r.outcome));
+  return sensible.length === 0 ? rows.value : sensible.slice(0, FEW);
+});
+const folded = computed(() => rows.value.filter((r) => !open.value.includes(r)));
 const pickedId = ref<string | null>(null);
 /** A typical row whose card was entered meanwhile stays picked: its id only grew by the card. */
 const picked = computed(
@@ -34,6 +53,14 @@ const picked = computed(
     rows.value[0] ??
     null,
 );
+const keepWeights = async (): Promise<void> => {
+  const weights = tried.value;
+  if (!weights || !shed.value) return;
+  const done = await run(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${shed.value?.revision ?? 0}"` } }, body: { weights } })));
+  if (!done) return;
+  tried.value = null;
+  await took();
+};
 const count = (o: Outcome): number => board.value?.rows.filter((r) => r.outcome === o).length ?? 0;
 
 /** The owner's stance is the owner's, set in the Shed; it is no school to try on. */
@@ -84,26 +111,25 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
           <VerdictMark :outcome="o" :name="`${t(`outcome.${o}`)} ${count(o)}`" />
         </button>
       </div>
+      <div class="row" role="group" :aria-label="t('methods.families')">
+        <button type="button" class="btn small quiet" :aria-pressed="family === ''" :class="{ pressed: family === '' }" @click="family = ''">{{ t('methods.allFamilies') }}</button>
+        <button v-for="f in FAMILIES" :key="f" type="button" class="btn small quiet" :aria-pressed="family === f" :class="{ pressed: family === f }" @click="family = f">
+          {{ t(`methods.family.${f}`) }} {{ board.rows.filter((r) => r.method.family === f && !CLOSED.includes(r.outcome)).length }}
+        </button>
+      </div>
       <div class="bench">
         <section class="stack" :aria-label="t('methods.board')">
           <div class="rows">
-            <button v-for="row in rows" :key="row.id" type="button" class="brow" :class="{ picked: row.id === picked?.id }" :aria-pressed="row.id === picked?.id" @click="pickedId = row.id">
-              <span class="what"
-                ><b>{{ row.method.name }}</b> {{ ' ' }}<span v-if="row.active" class="soft small act-name">{{ row.active.name }}{{ row.typical ? ` · ${t('methods.typical')}` : '' }}</span></span
-              >
-              <span class="verd"
-                ><VerdictMark :outcome="row.outcome" :name="row.outcomeName" /><span v-if="row.opens" class="small soft"> {{ t('methods.opens', { day: row.opens.text }) }}</span></span
-              >
-              <span class="lead small">{{ say(row.findings[0]?.text) }}</span>
-              <span class="figs small soft">
-                <span v-if="row.measures.control">{{ t('methods.control', row.measures.control) }}</span><span v-if="row.measures.minutes">
-                  · {{ t('methods.hands', { time: say(row.measures.minutes) }) }}</span
-                ><span> · {{ t('methods.harm', { n: row.measures.harm }) }}</span>
-              </span>
-            </button>
+            <BoardRow v-for="row in open" :key="row.id" :row="row" :picked="row.id === picked?.id" @pick="pickedId = row.id" />
             <p v-if="rows.length === 0" class="soft">{{ t('methods.noneSo') }}</p>
           </div>
-          <p class="small soft">{{ t('methods.order') }}</p>
+          <details v-if="folded.length">
+            <summary>{{ t('methods.folded', { n: folded.length }, folded.length) }}</summary>
+            <div class="rows">
+              <BoardRow v-for="row in folded" :key="row.id" :row="row" :picked="row.id === picked?.id" @pick="pickedId = row.id" />
+            </div>
+          </details>
+          <WeighPanel :weights="board.weights" :row="picked" :tried="tried" :may-keep="user?.role === 'lead'" :busy="busy" @try="tryOn" @drop="tried = null" @keep="keepWeights" />
           <details>
             <summary>{{ t('methods.schools') }}</summary>
             <div class="stack" style="padding-top: 8px">
@@ -141,36 +167,11 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
   border-color: var(--sloe);
   border-width: 2px;
 }
-.brow {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 0 16px;
-  width: 100%;
-  text-align: left;
-  background: none;
-  border: 0;
-  border-top: 1px solid var(--rule);
-  padding: 9px 10px;
-  cursor: pointer;
-}
 .rows {
   border-bottom: 1px solid var(--rule);
 }
-.brow:hover {
-  background: var(--lichen-deep);
-}
-.brow.picked {
-  background: var(--sloe-pale);
-  box-shadow: inset 4px 0 0 var(--sloe);
-}
-.verd {
-  text-align: right;
-}
-.act-name {
-  margin-left: 8px;
-}
-.lead,
-.figs {
-  grid-column: 1 / 3;
+details > summary {
+  min-height: 36px;
+  cursor: pointer;
 }
 </style>

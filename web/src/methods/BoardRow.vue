@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n';
+import type { Schemas } from '@/api/client';
+import VerdictMark from '@/components/VerdictMark.vue';
+import { useSession } from '@/composables/useSession';
+
+defineProps<{ row: Schemas['Row']; picked: boolean }>();
+defineEmits<{ pick: [] }>();
+const { t } = useI18n();
+const { say } = useSession();
+</script>
+
+<template>
+  <button type="button" class="brow" :class="{ picked }" :aria-pressed="picked" @click="$emit('pick')">
+    <span class="what"
+      ><b>{{ row.method.name }}</b> {{ ' ' }}<span v-if="row.active" class="soft small act-name">{{ row.active.name }}{{ row.typical ? ` · ${t('methods.typical')}` : '' }}</span></span
+    >
+    <span class="verd"
+      ><VerdictMark :outcome="row.outcome" :name="row.outcomeName" /><span v-if="row.opens" class="small soft"> {{ t('methods.opens', { day: row.opens.text }) }}</span></span
+    >
+    <span class="lead small">{{ say(row.findings[0]?.text) }}</span>
+    <span class="figs small soft">
+      <span v-if="row.measures.control">{{ t('methods.control', row.measures.control) }} · </span
+      ><span v-if="row.measures.minutes">{{ t('methods.hands', { time: say(row.measures.minutes) }) }} · </span><span>{{ t('methods.harm', { n: row.measures.harm }) }}</span
+      ><span v-if="row.measures.keepInjury > 1"> · {{ t('methods.keepInjury', { n: row.measures.keepInjury }) }}</span>
+    </span>
+  </button>
+</template>
+
+<style scoped>
+.brow {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0 16px;
+  width: 100%;
+  text-align: left;
+  background: none;
+  border: 0;
+  border-top: 1px solid var(--rule);
+  padding: 9px 10px;
+  cursor: pointer;
+}
+.brow:hover {
+  background: var(--lichen-deep);
+}
+.brow.picked {
+  background: var(--sloe-pale);
+  box-shadow: inset 4px 0 0 var(--sloe);
+}
+.verd {
+  text-align: right;
+}
+.act-name {
+  margin-left: 8px;
+}
+.lead,
+.figs {
+  grid-column: 1 / 3;
+}
+</style>
