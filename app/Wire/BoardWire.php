@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Wire;
 
 use App\Text\Sentences;
-use Brick\Math\RoundingMode;
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use Thicket\Measure\System;
 use Thicket\Methods\Board;
 use Thicket\Methods\Finding;

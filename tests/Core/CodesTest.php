@@ -23,6 +23,7 @@ function manySituations(): array
     $maple = static fn (array $changes): array => stand($changes + ['cards' => [esterCard()]]);
     $all[] = $maple(['species' => null]);
     $all[] = $maple(['species' => null, 'seen' => ['habit' => 'woody-vine', 'leaf-type' => 'trifoliate']]);
+    $all[] = stand(['species' => 'leafy-spurge', 'someoneLicensed' => true]);
     $all[] = $maple(['listed' => ['red-maple' => 'protected', 'norway-maple' => 'protected']]);
     $all[] = $maple(['listed' => ['red-maple' => 'regulated', 'norway-maple' => 'regulated']]);
     $all[] = $maple(['stance' => 'none']);

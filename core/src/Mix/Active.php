@@ -40,6 +40,12 @@ final readonly class Active
         return $this->data->bool('soilActive');
     }
 
+    /** Left to licensed users in many places. */
+    public function isLicensedOnly(): bool
+    {
+        return $this->data->stringOr('licence', 'ask') === 'licensed-only';
+    }
+
     public function isVolatile(): bool
     {
         return $this->data->bool('volatile');

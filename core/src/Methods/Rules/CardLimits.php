@@ -14,6 +14,19 @@ use Thicket\Methods\Situation;
 /** The label card is the law (handbook 3): method, site, carrier and licence. Without a card only typical values speak (rulings B9). */
 final readonly class CardLimits implements Rule
 {
+    /** @return list<Finding> an active that many places leave to licensed people says so before any card is entered (rulings J26) */
+    private function licence(Candidate $candidate): array
+    {
+        if ($candidate->active?->isLicensedOnly() !== true) {
+            return [];
+        }
+        $values = ['active' => $candidate->active->name()];
+
+        return [$candidate->shed->someoneLicensed
+            ? Finding::withCare('card.licensed-active', 'rulings-J26', $values)
+            : Finding::notAllowed('card.licensed-active-nobody', 'rulings-J26', $values, 'change.licensed-person')];
+    }
+
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         if (!$candidate->method->usesProduct()) {
@@ -22,7 +35,7 @@ final readonly class CardLimits implements Rule
         $card = $candidate->card;
         $method = $candidate->method->id();
         if ($card === null) {
-            return [Finding::withCare('card.typical-only', 'handbook-3', [], 'change.confirm-card', Certainty::Typical)];
+            return [Finding::withCare('card.typical-only', 'handbook-3', [], 'change.confirm-card', Certainty::Typical), ...$this->licence($candidate)];
         }
         $values = ['product' => $card->product];
         $findings = [];
