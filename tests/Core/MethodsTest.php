@@ -919,7 +919,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     // actives that many places leave to licensed people; responses that the handbook names
     'picloram and nobody licensed' => ['foliar-spot/picloram', ['species' => 'leafy-spurge'], Outcome::NotAllowed, 'card.licensed-active-nobody'],
     'picloram and somebody licensed' => ['foliar-spot/picloram', ['species' => 'leafy-spurge', 'date' => '2026-05-25', 'someoneLicensed' => true, 'facts' => [['fact' => 'height', 'value' => '2 ft'], ['fact' => 'setting', 'value' => 'pasture']]], Outcome::WithCare, 'card.licensed-active'],
-    'a grass-only spray on annual bluegrass is disputed' => ['foliar-spot/sethoxydim', ['species' => 'annual-bluegrass'], Outcome::NotNow, 'response.disputed'],
+    'a grass-only spray on annual bluegrass is disputed, and late once it has seeded' => ['foliar-spot/sethoxydim', ['species' => 'annual-bluegrass'], Outcome::DoesNotSuit, 'response.disputed'],
     // what a method is made for: settings, ways of life, stages, plants that stay down
     'a spruce cut once stays down' => ['cut-only', ['species' => 'red-spruce', 'stems' => [['diameter' => '4 in', 'count' => 3]]], Outcome::Fits, 'fit.stays-down'],
     'a resprouter only cut comes back thicker' => ['cut-only', ['species' => 'common-buckthorn', 'stems' => [['diameter' => '4 in', 'count' => 3]]], Outcome::DoesNotSuit, 'fit.resprouts'],
