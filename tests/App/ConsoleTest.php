@@ -59,7 +59,7 @@ it('has a sentence for every code that rules, gates, windows and data can give',
     $root = dirname(__DIR__, 2);
     $codes = [];
     foreach (glob("{$root}/core/src/Methods/Rules/*.php") ?: [] as $file) {
-        preg_match_all("/'((?:change|form|size|bark|clump|height|roots|soil|suckering|resprout|season|sap|leaf|stage|grass|water|keep|response|card|tool|hazard|food|bees|unnamed|listed|stance|weather|droplet)\.[a-z-]+)'/", (string) file_get_contents($file), $found);
+        preg_match_all("/'((?:change|form|size|bark|clump|height|roots|soil|suckering|resprout|season|sap|leaf|stage|grass|water|keep|response|card|tool|hazard|food|bees|unnamed|listed|fit|flame|graze|fragments|stance|weather|droplet)\.[a-z-]+)'/", (string) file_get_contents($file), $found);
         $codes = [...$codes, ...$found[1]];
         preg_match_all("/unknown\('([a-z0-9-]+)'/", (string) file_get_contents($file), $facts);
         $codes = [...$codes, ...array_map(static fn (string $f): string => "fact.{$f}", $facts[1])];

@@ -39,9 +39,9 @@ function cameraPicture(): string
 }
 
 /** @return Illuminate\Testing\TestResponse<Symfony\Component\HttpFoundation\Response> */
-function sendPhoto(Tests\AppTestCase $test, string $sighting, string $path, string $name = 'leaf.jpg')
+function sendPhoto(Tests\AppTestCase $test, string $sighting, string $path, string $name = 'leaf.jpg', array $headers = [])
 {
-    return $test->call('POST', "/api/v1/sightings/{$sighting}/photos", [], [], ['photo' => new UploadedFile($path, $name, null, null, true)], ['HTTP_ACCEPT' => 'application/json', 'HTTP_REFERER' => config('app.url')]);
+    return $test->call('POST', "/api/v1/sightings/{$sighting}/photos", [], [], ['photo' => new UploadedFile($path, $name, null, null, true)], $headers + ['HTTP_ACCEPT' => 'application/json', 'HTTP_REFERER' => config('app.url')]);
 }
 
 it('keeps a sighting at a point with who, when, how sure and who confirmed, and its ranking as it was', function () {
@@ -136,6 +136,16 @@ it('refuses what is no picture, is broken, too many, or too large', function () 
         ->and($says($file(str_repeat("\0", 12_000_001))))->toContain('12 MB');
     expect(Photo::query()->where('sighting_id', $id)->count())->toBe(0)->and(glob(storage_path('app/photos/new*')))->toBe([]);
     $this->api('POST', "/sightings/{$id}/photos")->assertStatus(422)->assertJsonPath('errors.0.pointer', '/photo');
+});
+
+it('takes a picture once under one key, and refuses another under it', function () {
+    $id = $this->api('POST', '/sightings', ['patch' => $this->patch->id, 'seen' => [], 'unknown' => true])->json('id');
+    $key = ['HTTP_IDEMPOTENCY_KEY' => 'photo-of-a-leaf-1'];
+    $picture = cameraPicture();
+    $first = sendPhoto($this, $id, $picture, headers: $key)->assertCreated()->json('photo');
+    expect(sendPhoto($this, $id, $picture, headers: $key)->assertCreated()->json('photo'))->toBe($first);
+    sendPhoto($this, $id, base_path('database/seeders/photos/vine.jpg'), headers: $key)->assertStatus(422)->assertJsonPath('errors.0.pointer', '/Idempotency-Key');
+    expect(Photo::query()->where('sighting_id', $id)->count())->toBe(1);
 });
 
 it('reads a camera\'s place, and nothing out of what is none', function (array $exif, ?array $place) {

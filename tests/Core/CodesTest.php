@@ -24,6 +24,7 @@ function manySituations(): array
     $all[] = $maple(['species' => null]);
     $all[] = $maple(['species' => null, 'seen' => ['habit' => 'woody-vine', 'leaf-type' => 'trifoliate']]);
     $all[] = stand(['species' => 'leafy-spurge', 'someoneLicensed' => true]);
+    $all[] = stand(['species' => 'japanese-knotweed', 'facts' => [['fact' => 'setting', 'value' => 'water-edge']]]);
     $all[] = $maple(['listed' => ['red-maple' => 'protected', 'norway-maple' => 'protected']]);
     $all[] = $maple(['listed' => ['red-maple' => 'regulated', 'norway-maple' => 'regulated']]);
     $all[] = $maple(['stance' => 'none']);

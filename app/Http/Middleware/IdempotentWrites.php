@@ -7,6 +7,8 @@ namespace App\Http\Middleware;
 use App\Http\Problem;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -27,7 +29,9 @@ final readonly class IdempotentWrites
         if (preg_match('/^[A-Za-z0-9_-]{8,80}$/', $key) !== 1) {
             return Problem::answer(422, null, [['pointer' => '/Idempotency-Key', 'message' => 'Give 8 to 80 letters, digits or dashes.']]);
         }
-        $hash = hash('sha256', $request->method() . ' ' . $request->path() . "\n" . $request->getContent());
+        // a form with files has no raw content in PHP: its files stand for it
+        $files = array_map(static fn (mixed $file): string => $file instanceof UploadedFile && $file->isValid() ? (string) hash_file('sha256', $file->getPathname()) : '', Arr::flatten($request->allFiles()));
+        $hash = hash('sha256', $request->method() . ' ' . $request->path() . "\n" . $request->getContent() . implode(',', $files));
         DB::table('idempotency_keys')->where('created_at', '<', now()->subDays(config()->integer('thicket.idempotency_days')))->delete();
         // the row is taken first: of two at once, the second waits on the unique key and then sees the first
         $taken = DB::table('idempotency_keys')->insertOrIgnore(['user_id' => $user->getAuthIdentifier(), 'key' => $key, 'body_hash' => $hash, 'created_at' => now()]);

@@ -41,6 +41,7 @@ final readonly class RuleSet
             new Rules\NewNativeGrass(),
             new Rules\Flame(),
             new Rules\Grazing(),
+            new Rules\Fragments(),
             new Rules\HoldOfRoots(),
             new Rules\Response(),
             new Rules\RootsOfKeepers(),

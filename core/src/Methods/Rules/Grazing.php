@@ -24,7 +24,7 @@ final readonly class Grazing implements Rule
         if (!$candidate->is('flash-graze') || $target === null) {
             return [];
         }
-        $findings = [];
+        $findings = [Finding::withCare($target->isWoody() ? 'graze.seedlings-only' : 'graze.check-first', 'handbook-2')];
         if ($target->hasHazard(...self::TOXIC)) {
             $findings[] = Finding::doesNotSuit('graze.toxic', 'rulings-J4', [], 'change.other-helpers');
         }
