@@ -44,20 +44,10 @@ final readonly class KeepInjury
         }
         if ($candidate->method->work() === 'spray' && $candidate->is('foliar-spot')) {
             $known = $keeper->speciesId === null ? null : $candidate->catalogue->species($keeper->speciesId)->responseTo($active->id());
-            $step = max($step, $known !== null ? self::BY_RESPONSE[$known] : (self::isHit($active->selectivity(), $keeper) ? self::HIT : self::SPARED));
+            $step = max($step, $known !== null ? self::BY_RESPONSE[$known] : ($keeper->isTakenBy($active->selectivity()) === true ? self::HIT : self::SPARED));
         }
         $sameKind = $keeper->speciesId !== null && $keeper->speciesId === $situation->target?->id();
 
         return $sameKind && in_array($candidate->method->work(), ['injection', 'cutting'], true) ? max($step, self::GRAFTED) : $step;
-    }
-
-    private static function isHit(string $selectivity, Keeper $keeper): bool
-    {
-        return match ($selectivity) {
-            'non-selective' => true,
-            'grass' => $keeper->kind === 'grass',
-            'broadleaf' => $keeper->kind !== 'grass',
-            default => false,
-        };
     }
 }

@@ -71,6 +71,21 @@ final readonly class Keeper
         return in_array($this->kind, self::WATER, true);
     }
 
+    /**
+     * Whether a spray of that selectivity takes it by class (handbook 2); null where it is no plant. A crop is never told safe.
+     *
+     * @param string $selectivity of an active: non-selective, broadleaf, grass, sedge or seedlings
+     */
+    public function isTakenBy(string $selectivity): ?bool
+    {
+        return match ($this->kind) {
+            'grass' => in_array($selectivity, ['non-selective', 'grass'], true),
+            'forbs', 'tree', 'shrub', 'planting' => in_array($selectivity, ['non-selective', 'broadleaf'], true),
+            'crop' => true,
+            default => null,
+        };
+    }
+
     public function isRooted(): bool
     {
         return in_array($this->kind, ['tree', 'shrub', 'planting', 'crop'], true);

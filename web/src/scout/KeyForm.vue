@@ -32,7 +32,12 @@ const { data, error } = useQuery(
 const nameOf = (id: string): string => t(`character.${id}`);
 const best = computed(() => data.value?.characters.find((c) => c.id === data.value?.next) ?? null);
 const parts = computed(() =>
-  Object.entries(PARTS).map(([part, ids]) => ({ part, characters: ids.flatMap((id) => data.value?.characters.filter((c) => c.id === id && c.id !== data.value.next) ?? []) })),
+  Object.entries(PARTS).map(([part, ids]) => {
+    const all = (data.value?.characters ?? []).filter((c) => c.id !== data.value?.next);
+    // a character that no part names yet is asked with the whole plant, never left out
+    const strays = part === 'whole' ? all.filter((c) => !Object.values(PARTS).flat().includes(c.id)) : [];
+    return { part, characters: [...ids.flatMap((id) => all.filter((c) => c.id === id)), ...strays] };
+  }),
 );
 const answersOf = (c: Character): { id: string; name: string }[] => c.states.filter((s) => seen.value[c.id]?.includes(s.id));
 const toggle = (character: string, state: string): void => {

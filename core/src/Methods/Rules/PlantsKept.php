@@ -6,7 +6,6 @@ namespace Thicket\Methods\Rules;
 
 use Thicket\Methods\Candidate;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Keeper;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
@@ -21,7 +20,7 @@ final readonly class PlantsKept implements Rule
         }
         $findings = [];
         foreach ($situation->keepers as $keeper) {
-            $kills = $this->kills($active->selectivity(), $keeper);
+            $kills = $keeper->isTakenBy($active->selectivity());
             if ($kills === null) {
                 continue;
             }
@@ -32,15 +31,5 @@ final readonly class PlantsKept implements Rule
         }
 
         return $findings;
-    }
-
-    private function kills(string $selectivity, Keeper $keeper): ?bool
-    {
-        return match ($keeper->kind) {
-            'grass' => in_array($selectivity, ['non-selective', 'grass'], true),
-            'forbs', 'tree', 'shrub', 'planting' => in_array($selectivity, ['non-selective', 'broadleaf'], true),
-            'crop' => true,
-            default => null,
-        };
     }
 }
