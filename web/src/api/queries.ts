@@ -30,6 +30,8 @@ export const handbookQuery = () => queryOptions({ queryKey: ['handbook'], queryF
 export const speciesQuery = (id: string) => queryOptions({ queryKey: ['species', id], queryFn: () => unwrap(api.GET('/handbook/species/{id}', { params: { path: { id } } })) });
 export interface PatchListAsk {
   page: number;
+  /** 25 where it is left out; the server gives at most 200. */
+  perPage?: number;
   sort: 'name' | 'area' | 'setting' | 'stands' | 'changed';
   order: 'asc' | 'desc';
   q: string;
@@ -46,7 +48,7 @@ export const patchesQuery = (ground: string, ask: PatchListAsk) =>
             path: { ground },
             query: {
               page: String(ask.page),
-              perPage: '25',
+              perPage: String(ask.perPage ?? 25),
               sort: ask.sort,
               order: ask.order,
               ...(ask.q ? { q: ask.q } : {}),

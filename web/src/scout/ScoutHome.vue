@@ -35,7 +35,7 @@ const { restoredAt, drop } = useDraft(() => (user.value ? draftKey(user.value.id
 const { data: grounds } = useQuery(groundsQuery());
 const ground = computed(() => grounds.value?.data.find((g) => g.id === form.value.ground) ?? null);
 const { data: patches } = useQuery(
-  computed(() => ({ ...patchesQuery(form.value.ground, { page: 1, sort: 'name', order: 'asc', q: '', setting: '', archived: false }), enabled: form.value.ground !== '' })),
+  computed(() => ({ ...patchesQuery(form.value.ground, { page: 1, perPage: 200, sort: 'name', order: 'asc', q: '', setting: '', archived: false }), enabled: form.value.ground !== '' })),
 );
 const near = computed((): [number, number] => (ground.value ? [Number(ground.value.longitude), Number(ground.value.latitude)] : [0, 0]));
 const filter = ref('');
