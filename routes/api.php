@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\CatalogueController;
+use App\Http\Controllers\ChoiceController;
 use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\FieldDayController;
 use App\Http\Controllers\GroundController;
@@ -64,6 +65,9 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('sightings', [SightingController::class, 'index']);
     Route::get('sightings/{sighting}', [SightingController::class, 'show'])->whereUuid('sighting');
     Route::get('stands/{stand}/board', [BoardController::class, 'board']);
+    Route::get('stands/{stand}/programmes', [ChoiceController::class, 'programmes']);
+    Route::get('stands/{stand}/comparison', [ChoiceController::class, 'compare']);
+    Route::get('stands/{stand}/costs', [ChoiceController::class, 'costs']);
     Route::get('stands/{stand}/year', [BoardController::class, 'year']);
     Route::get('stands/{stand}/gates', [FieldDayController::class, 'gates']);
     Route::get('steps/{step}/recipe', [BoardController::class, 'recipe']);
@@ -97,6 +101,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::put('stands/{stand}/tally', [TallyController::class, 'put']);
         Route::post('stands/{stand}/plot-plans', [TallyController::class, 'plan']);
         Route::post('stands/{stand}/close', [StandController::class, 'close']);
+        Route::post('stands/{stand}/programme', [ChoiceController::class, 'follow']);
         Route::put('stands/{stand}/step', [BoardController::class, 'putStep']);
         Route::put('steps/{step}/recipe', [BoardController::class, 'putRecipe']);
         Route::post('stands/{stand}/sheets', [FieldDayController::class, 'issue']);

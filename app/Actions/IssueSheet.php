@@ -15,6 +15,7 @@ use App\Trail\Assembler;
 use App\Trail\Gates;
 use App\Trail\LookAlikes;
 use App\Trail\RecipeDesk;
+use App\Trail\Trail;
 use App\Wire\StandWire;
 use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
@@ -52,7 +53,7 @@ final readonly class IssueSheet
      */
     public function __invoke(Stand $stand, User $lead, array $passes, ?string $id): Sheet
     {
-        $step = $stand->steps->last();
+        $step = Trail::current($stand);
         $shut = array_values(array_filter($this->gates->of($stand, $step), static fn (array $g): bool => !$g['passable'] || !isset($passes[$g['code']])));
         if ($shut !== [] || $step === null) {
             throw new Stopped(409, 'The sheet cannot be issued yet.', ['gates' => $shut]);
@@ -136,7 +137,7 @@ final readonly class IssueSheet
             'startOnlyIf' => array_map(fn (StartLimit $l): array => ['fact' => $l->fact->value, 'comparator' => $l->least ? 'least' : 'most', 'limit' => Wire::quantity($l->value), 'text' => $this->sentences->both($l->code(), ['limit' => $l->value]), 'source' => $l->source], StartLimits::for($candidate, $species)->limits),
             'wearing' => $names('wear', $cautions->wearing), 'cautions' => $names('caution', $cautions->cautions), 'kit' => $names('kit', $cautions->kit),
             'emergency' => ['poisonCentre' => $ground->crew->settings['poisonCentre'] ?? null, 'place' => "{$stand->patch->name}, {$ground->name}", 'position' => "{$ground->latitude}, {$ground->longitude}"],
-            'judgeAfter' => Wire::day(JudgeAfter::day($species, $situation->day, $situation->shift)),
+            'judgeAfter' => Wire::day(JudgeAfter::day($species, $situation->day, $situation->shift, $step->method)),
             'passes' => array_map(fn (string $gate, string $reason): array => ['gate' => $gate, 'text' => $this->sentences->both("gate.{$gate}", ['other' => '', 'missing' => '', 'tool' => ''])['us'], 'reason' => $reason], array_keys($passes), array_values($passes)),
         ];
     }

@@ -72,7 +72,7 @@ final readonly class SignRecord
         $stand = Stand::query()->withTrail()->findOrFail($sheet->snapshot['standId'] ?? '');
         $worked = Day::parse(is_string($body['workedOn']) ? $body['workedOn'] : '');
         $species = $this->catalogue->species((string) $stand->species);
-        $judge = JudgeAfter::day($species, $worked, $stand->patch->ground->seasonShift());
+        $judge = JudgeAfter::day($species, $worked, $stand->patch->ground->seasonShift(), $step->method);
         $body += $this->used($sheet, $stand, $body) + ['outsideLimits' => $this->outside($sheet, $body), 'signedBy' => $user->name, 'licence' => $user->person?->licence, 'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot]];
 
         return DB::transaction(function () use ($sheet, $step, $stand, $user, $body, $id, $worked, $judge): Record {

@@ -21,6 +21,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property array<string, mixed>|null $recipe
  * @property string|null $recipe_basis
  * @property int $revision
+ * @property string|null $programme the programme it is a job of
+ * @property string|null $run one acceptance of that programme
+ * @property string|null $note
+ * @property \Illuminate\Support\Carbon|null $due_from
+ * @property \Illuminate\Support\Carbon|null $due_to
  * @property LabelCardVersion|null $cardVersion
  * @property Sprayer|null $sprayer
  * @property \Illuminate\Database\Eloquent\Collection<int, Record> $records
@@ -30,9 +35,9 @@ final class Step extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'patch_id', 'position', 'method', 'active', 'label_card_version_id', 'schools', 'sprayer_id', 'recipe', 'recipe_basis'];
+    protected $fillable = ['id', 'patch_id', 'position', 'method', 'active', 'label_card_version_id', 'schools', 'sprayer_id', 'recipe', 'recipe_basis', 'programme', 'run', 'note', 'due_from', 'due_to'];
 
-    protected $casts = ['schools' => 'array', 'recipe' => 'array', 'revision' => 'integer', 'position' => 'integer'];
+    protected $casts = ['schools' => 'array', 'recipe' => 'array', 'revision' => 'integer', 'position' => 'integer', 'due_from' => 'date', 'due_to' => 'date'];
 
     /** @return BelongsToMany<Stand, $this> */
     public function stands(): BelongsToMany

@@ -23,6 +23,8 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\Fact;
 use Thicket\Methods\FactName;
+use Thicket\Methods\PastWork;
+use Thicket\Methods\Prices;
 use Thicket\Methods\Schools;
 use Thicket\Methods\Shed;
 use Thicket\Methods\Situation;
@@ -43,6 +45,9 @@ final class Assembler
 {
     /** Things further off do not bear on a patch. */
     private const SEEN_METRES = 1000;
+
+    /** Fewer dead than this at the judge date is a failure (our guess). */
+    private const FAILED_BELOW_PERCENT = 50;
 
     /** @var \WeakMap<Patch, list<array{keeper: \Thicket\Methods\Keeper, row: KeeperRow}>> */
     private \WeakMap $keepers;
@@ -73,6 +78,8 @@ final class Assembler
             $patch->ground->crew->settings['stance'] ?? 'any',
             $stand->species === null ? Unnamed::of($this->ranking($stand, $today), $this->catalogue, $patch->ground->crew->settings['listed'] ?? []) : null,
             $patch->ground->crew->settings['listed'] ?? [],
+            $this->area($patch),
+            $this->history($stand),
         );
 
         return $day === null || $day == $today ? $situation : $situation->onDay($day);
@@ -160,6 +167,7 @@ final class Assembler
             array_values(array_unique($people->flatMap(fn (Person $p): array => $p->clearances)->all())),
             $people->contains(fn (Person $p): bool => $p->isLicensedOn($day)),
             $jaw === null ? null : \Thicket\Measure\Reading::parse($jaw, Dimension::Length)->quantity,
+            $this->prices($crew),
         );
     }
 
@@ -177,6 +185,41 @@ final class Assembler
     public function schools(Crew $crew, array $other = []): Schools
     {
         return Schools::of($this->catalogue, $other + ($crew->settings['schools'] ?? []));
+    }
+
+    public function prices(Crew $crew): ?Prices
+    {
+        $kept = $crew->settings['prices'] ?? null;
+        if ($kept === null) {
+            return null;
+        }
+        $faults = new Faults();
+        $prices = Prices::read(Fields::of($kept, $faults), $this->catalogue);
+        $faults->throwIfAny();
+
+        return $prices;
+    }
+
+    /** @return list<PastWork> signed work on this stand; failed where a scored look-back found most of it alive */
+    private function history(Stand $stand): array
+    {
+        $out = [];
+        foreach ($stand->steps as $step) {
+            foreach ($step->records as $record) {
+                $scored = $record->lookBacks->first(fn ($look): bool => $look->scored);
+                $out[] = new PastWork(\Thicket\Timing\Day::parse($record->worked_on->format('Y-m-d')), $step->method, $step->active, $step->active === null ? null : $this->catalogue->active($step->active)->group(), $scored !== null && self::mostLived($scored->body));
+            }
+        }
+
+        return $out;
+    }
+
+    /** @param array<string, mixed> $body of a scored look-back */
+    private static function mostLived(array $body): bool
+    {
+        [$counted, $dead] = [$body['counted'] ?? null, $body['dead'] ?? null];
+
+        return is_int($counted) && is_int($dead) && 100 * $dead < self::FAILED_BELOW_PERCENT * $counted;
     }
 
     /** How this crew weighs the measures; all alike until a lead says otherwise. */

@@ -26,7 +26,7 @@ final readonly class Trail
     /** @param bool $recipeFresh whether the step's saved recipe still stands; the caller knows (it costs a solve) */
     public static function of(Stand $stand, Catalogue $catalogue, bool $recipeFresh = true): self
     {
-        $step = $stand->steps->first(fn (Step $s): bool => !self::isJudged($s)) ?? $stand->steps->last();
+        $step = self::current($stand);
         $record = $step?->records->first();
         $usesProduct = $step !== null && $step->active !== null;
         $met = [
@@ -51,6 +51,17 @@ final readonly class Trail
         }
 
         return new self($met, $step, $record, $next);
+    }
+
+    /**
+     * The job in hand: the earliest that is not finished. A pass done within a programme does not hold its next one back (rulings J22); the last
+     * of it is judged as any other.
+     */
+    public static function current(Stand $stand): ?Step
+    {
+        $after = fn (Step $s): bool => $s->run !== null && $s->records->isNotEmpty() && $stand->steps->contains(fn (Step $later): bool => $later->run === $s->run && $later->position > $s->position);
+
+        return $stand->steps->first(fn (Step $s): bool => !self::isJudged($s) && !$after($s)) ?? $stand->steps->last();
     }
 
     public function nextStation(): ?string

@@ -61,6 +61,7 @@ final readonly class BoardWire
                 'control' => $measures->controlLow === null ? null : ['low' => $measures->controlLow, 'use' => $measures->controlUse, 'high' => $measures->controlHigh, 'basis' => 'our-guess'],
                 'harm' => $measures->harm,
                 'minutes' => Wire::quantity($measures->minutes),
+                'hours' => Wire::quantity($measures->labour->total()),
                 'weeks' => $measures->weeksHigh === null ? null : ['from' => $measures->weeksLow, 'to' => $measures->weeksHigh],
                 'keepInjury' => $measures->keepInjury,
             ],
@@ -83,13 +84,16 @@ final readonly class BoardWire
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function finding(Finding $finding): array
+    /** @return array<string, mixed> a finding's values, its missing fact in words */
+    public function worded(Finding $finding): array
     {
-        $values = $finding->values;
-        if ($finding->missing !== null) {
-            $values['fact'] = $this->sentences->in("fact.{$finding->missing}", ['keeper' => $values['keeper'] ?? ''], System::Us);
-        }
+        return ($finding->missing === null ? [] : ['fact' => $this->sentences->in("fact.{$finding->missing}", ['keeper' => $finding->values['keeper'] ?? ''], System::Us)]) + $finding->values;
+    }
+
+    /** @return array<string, mixed> */
+    public function finding(Finding $finding): array
+    {
+        $values = $this->worded($finding);
         $changeValues = $values + ['station' => $this->sentences->name('station.' . $this->stationOf($finding->missing ?? ''))];
 
         return [
@@ -132,7 +136,7 @@ final readonly class BoardWire
         return self::STATIONS[$fact] ?? 'scout';
     }
 
-    private function sourceName(string $source): string
+    public function sourceName(string $source): string
     {
         $kind = explode('-', explode(',', $source)[0])[0];
         $name = $this->sentences->name('source.' . ($kind === 'label' ? 'label-card' : $kind));

@@ -9,12 +9,14 @@ use App\Models\LabelCardVersion;
 use App\Models\Person;
 use App\Models\Sprayer;
 use App\Models\User;
+use App\Support\JobClock;
 use App\Trail\Assembler;
+use Thicket\Methods\Prices;
 use Thicket\Mix\LabelCard;
 
 final readonly class ShedWire
 {
-    public function __construct(private Assembler $assembler)
+    public function __construct(private Assembler $assembler, private JobClock $clock)
     {
     }
 
@@ -35,7 +37,24 @@ final readonly class ShedWire
             'stance' => $crew->settings['stance'] ?? 'any',
             'weights' => $this->assembler->weights($crew)->parts,
             'schools' => (object) ($crew->settings['schools'] ?? []),
+            'prices' => $this->prices($crew),
             'poisonCentre' => $crew->settings['poisonCentre'] ?? null,
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function prices(Crew $crew): ?array
+    {
+        $prices = $this->assembler->prices($crew);
+        if ($prices === null) {
+            return null;
+        }
+        $today = $this->clock->now();
+
+        return [
+            'currency' => $prices->currency,
+            'wage' => $prices->wage === null ? null : ['amount' => Wire::money($prices->wage['amount']), 'on' => Wire::day($prices->wage['on']), 'stale' => Prices::isStale($prices->wage['on'], $today)],
+            'products' => array_map(static fn (string $active, array $p): array => ['active' => $active, 'amount' => Wire::money($p['amount']), 'per' => $p['per']->toWire(), 'on' => Wire::day($p['on']), 'stale' => Prices::isStale($p['on'], $today)], array_keys($prices->products), array_values($prices->products)),
         ];
     }
 
@@ -46,7 +65,7 @@ final readonly class ShedWire
             'id' => $version->id, 'version' => $version->version, 'confirmed' => $card->confirmed, 'registration' => $card->registration, 'formulation' => $card->formulation,
             'actives' => array_map(static fn (array $a): array => ['active' => $a['active'], 'amount' => Wire::quantity($a['amount'])], $card->actives),
             'carriers' => $card->carriers, 'sites' => $card->sites,
-            'methods' => array_map(static fn (string $id, array $m): array => ['method' => $id, 'min' => Wire::quantity($m['min']?->percent()), 'max' => Wire::quantity($m['max']?->percent()), 'perStem' => Wire::quantity($m['perStem'])], array_keys($card->methods), array_values($card->methods)),
+            'methods' => array_map(static fn (string $id, array $m): array => ['method' => $id, 'min' => Wire::quantity($m['min']?->percent()), 'max' => Wire::quantity($m['max']?->percent()), 'perStem' => Wire::quantity($m['perStem']), 'rateMost' => Wire::quantity($m['rateMost']), 'spray' => Wire::quantity($m['spray'])], array_keys($card->methods), array_values($card->methods)),
             'waterBuffer' => Wire::quantity($card->waterBuffer), 'yearlyMaximum' => Wire::quantity($card->yearlyMaximum), 'aquaticAllowed' => $card->aquaticAllowed, 'licensedOnly' => $card->licensedOnly, 'reentryHours' => $card->reentryHours, 'rainfastHours' => $card->rainfastHours,
             'wearing' => $card->wearing, 'firstAid' => $card->firstAid,
         ];

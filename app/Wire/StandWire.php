@@ -31,6 +31,7 @@ final readonly class StandWire
         private RecipeDesk $desk,
         private RecipeWire $recipes,
         private Gates $gates,
+        private ProgrammeWire $programmes,
     ) {
     }
 
@@ -45,6 +46,7 @@ final readonly class StandWire
             'patchId' => $stand->patch_id, 'patch' => $stand->patch->name, 'groundId' => $stand->patch->ground_id, 'ground' => $stand->patch->ground->name,
             'act' => ['code' => $act, 'text' => $this->sentences->in("act.{$act}", $act === 'judged' ? $values : [], \Thicket\Measure\System::Us)],
             'station' => $trail->nextStation() ?? 'look-back',
+            'from' => $act === 'finished' || $trail->step?->due_from === null || $trail->record !== null ? null : Wire::day($trail->step->due_from),
             'position' => $trail->next === null ? count(Trail::PREDICATES) : (int) array_search($trail->next, Trail::PREDICATES, true),
             'closed' => $stand->closed_at !== null,
         ];
@@ -53,7 +55,7 @@ final readonly class StandWire
     /** @return array<string, mixed> */
     public function stand(Stand $stand): array
     {
-        $step = $stand->steps->last();
+        $step = Trail::current($stand);
         $fresh = $step === null || $step->active === null || $step->recipe === null || $this->desk->isFresh($stand, $step);
         $trail = Trail::of($stand, $this->catalogue, $fresh);
         $situation = $this->assembler->situation($stand);
@@ -75,6 +77,7 @@ final readonly class StandWire
             'tally' => $stand->tally === null ? null : ['visitedOn' => Wire::day($stand->tally->visited_on), 'rows' => $stand->tally->kind === 'stems' ? $stand->tally->rows : [], 'stems' => $situation->stemCount(), 'diameterAt' => $stand->tally->diameter_at],
             'facts' => $this->facts($stand),
             'step' => $step === null ? null : $this->step($step, $fresh),
+            'plan' => $this->programmes->plan($stand, $step),
             'sheetId' => $step?->issuedSheet()?->id,
             'recordId' => $trail->record?->id,
         ];

@@ -17,6 +17,24 @@ final class Wire
         return $quantity === null ? null : $quantity->toWire() + ['shown' => Shown::both($quantity)];
     }
 
+    /** An amount of money with two decimals, rounded half up once (rulings B37). */
+    public static function money(?BigRational $amount): ?string
+    {
+        return $amount === null ? null : (string) $amount->toScale(2, \Brick\Math\RoundingMode::HALF_UP);
+    }
+
+    /**
+     * Low, use and high of a figure in time.
+     *
+     * @param array{Quantity, Quantity, Quantity}|null $range
+     *
+     * @return array{low: array<string, mixed>|null, use: array<string, mixed>|null, high: array<string, mixed>|null}|null
+     */
+    public static function range(?array $range): ?array
+    {
+        return $range === null ? null : ['low' => self::quantity($range[0]), 'use' => self::quantity($range[1]), 'high' => self::quantity($range[2])];
+    }
+
     public static function day(?\DateTimeInterface $day): ?string
     {
         return $day?->format('Y-m-d');

@@ -75,6 +75,38 @@ function manySituations(): array
     foreach (['hive', 'crop', 'path'] as $kind) {
         $all[] = stand(leafSpray(['kind' => $kind, 'name' => 'x', 'distance' => '20 m', 'bearing' => '90']));
     }
+    // preventers, orchards, people, slopes, stock, history
+    $at = static fn (string $site, string $species, string $date, array $facts, array $more = []): array => stand($more + ['species' => $species, 'date' => $date, 'stems' => [], 'facts' => [['fact' => 'setting', 'value' => $site], ...$facts]]);
+    $preventer = ['cards' => [preventerCard()]];
+    foreach (['2026-01-10', '2026-03-10', '2026-05-10'] as $date) {
+        $all[] = $at('orchard', 'large-crabgrass', $date, [], $preventer);
+    }
+    $all[] = $at('bed-lawn-paving', 'large-crabgrass', '2026-03-01', [$is('weeds-up', true), $is('self-sown-kept', true), $is('sown-next', '2026-05-01')], $preventer);
+    $planted = $is('planted-on', '2024-04-01');
+    $all[] = $at('orchard', 'quackgrass', '2026-09-20', [$is('green-bark', true), $planted]);
+    $all[] = $at('orchard', 'quackgrass', '2026-09-20', [$planted]);
+    $all[] = $at('orchard', 'quackgrass', '2026-09-20', [$planted, $is('trunk-guards', true)]);
+    $all[] = $at('orchard', 'quackgrass', '2026-09-20', [$is('planted-on', '2020-04-01'), $is('hours-at-hand', '1 h')], ['area' => '1 ha']);
+    $all[] = $at('orchard', 'quackgrass', '2026-09-20', [$is('hours-at-hand', '400 h')], ['area' => '1 ha']);
+    $all[] = $at('orchard', 'garden-purslane', '2026-06-01', []);
+    $all[] = $at('bed-lawn-paving', 'dandelion', '2026-05-01', [$is('school-ground', true), $is('children-pets', true), $is('public-way', true)]);
+    $all[] = $at('bed-lawn-paving', 'dandelion', '2026-05-01', [$is('school-ground', true), $is('local-rule', true), $is('children-pets', true)], ['cards' => [sprayCard(['reentryHours' => 12])]]);
+    $all[] = $at('bed-lawn-paving', 'large-crabgrass', '2026-05-20', [$is('public-way', true)], ['cards' => [sprayCard(['actives' => [['active' => 'paraquat', 'amount' => '200 g ai/L']]])]]);
+    foreach (['red-maple', 'poison-hemlock'] as $species) {
+        $all[] = $at('woods', $species, '2026-05-10', [$is('volunteers', true)]);
+    }
+    foreach (['gentle', 'steep'] as $slope) {
+        $all[] = $maple(['stems' => [['diameter' => '3 in', 'count' => 2]]] + $facts($is('slope', $slope), $is('shallow-groundwater', true), $is('soil-moisture', 'wet')));
+    }
+    $all[] = stand(['species' => 'scotch-broom', 'date' => '2026-05-10', 'stems' => [['diameter' => '1 in', 'count' => 3]]] + $facts($is('slope', 'level')));
+    $all[] = $at('pasture', 'canada-thistle', '2026-06-20', [$is('grazed-from', '2026-07-01'), $is('hay-on', '2026-07-01')], ['cards' => [sprayCard(['grazingDays' => 14, 'hayDays' => 14])]]);
+    $all[] = $at('pasture', 'canada-thistle', '2026-06-20', [$is('grazed-from', '2026-07-04'), $is('hay-on', '2026-07-04')], ['cards' => [sprayCard(['grazingDays' => 14, 'hayDays' => 14])]]);
+    $all[] = $maple(['history' => [['on' => '2025-08-10', 'method' => 'basal-bark', 'active' => 'triclopyr-ester', 'failed' => true], ['on' => '2024-08-10', 'method' => 'girdle']]] + $facts());
+    foreach ([true, false] as $above) {
+        $all[] = $at('pasture', 'canada-thistle', '2026-06-20', [$is('above-keepers', $above)], ['keepers' => [$keep('forbs', '0 m'), $keep('grass', '0 m')]]);
+    }
+    $all[] = $at('new-native-grass', 'canada-thistle', '2026-06-20', [], ['keepers' => [$keep('forbs', '0 m')]]);
+    $all[] = $at('new-native-grass', 'large-crabgrass', '2026-06-20', []);
     foreach (['base', 'breast-height'] as $place) {
         $all[] = $maple($facts($is('diameter-at', $place)));
     }

@@ -34,7 +34,7 @@ it('expects by active, season and root', function (string $id, array $changes, a
     'injection, glyphosate' => ['hack-and-squirt/glyphosate', [], [70, 85, 95]],
     'leaf spray late' => ['foliar-spot/glyphosate', ['date' => '2026-08-20'], [65, 80, 90]],
     'leaf spray in spring' => ['foliar-spot/glyphosate', ['date' => '2026-06-10'], [20, 40, 60]],
-    'rosettes' => ['foliar-spot/glyphosate', ['species' => 'poison-hemlock', 'date' => '2026-02-10', 'stems' => []], [85, 92, 97]],
+    'rosettes' => ['rosette-spray/glyphosate', ['species' => 'poison-hemlock', 'date' => '2026-02-10', 'stems' => []], [85, 92, 97]],
     'pulled with the root' => ['hand-pull', ['stems' => [['diameter' => '0.5 in', 'count' => 1]]], [85, 95, 99]],
     'pulled, root left' => ['hand-pull', ['species' => 'quackgrass', 'stems' => []], [10, 25, 50]],
     'mown once' => ['mow', ['species' => 'canada-thistle', 'stems' => []], [0, 5, 15]],

@@ -90,6 +90,24 @@ function esterCard(array $changes = []): array
     ];
 }
 
+/** @return array<string, mixed> a granule-like preventer: 30 days before it works, 90 that it lasts */
+function preventerCard(array $changes = []): array
+{
+    return esterCard($changes + [
+        'id' => 'preventer', 'product' => 'pendimethalin 400 g/L', 'actives' => [['active' => 'pendimethalin', 'amount' => '400 g ai/L']], 'formulation' => 'emulsifiable', 'carriers' => ['water'],
+        'sites' => ['orchard', 'bed-lawn-paving', 'seedbed'], 'methods' => [['method' => 'pre-emergent', 'rateMost' => '3 L/ha', 'spray' => '200 L/ha']], 'leadDays' => 30, 'lastingDays' => 90,
+    ]);
+}
+
+/** @return array<string, mixed> a leaf spray for beds, pasture and orchard */
+function sprayCard(array $changes = []): array
+{
+    return esterCard($changes + [
+        'id' => 'spray', 'product' => '2,4-D 480 g/L', 'actives' => [['active' => '2-4-d', 'amount' => '480 g ae/L']], 'formulation' => 'soluble-liquid', 'carriers' => ['water'], 'sites' => ['pasture', 'bed-lawn-paving', 'orchard'],
+        'methods' => [['method' => 'foliar-spot', 'max' => '2%'], ['method' => 'pasture-broadcast', 'rateMost' => '2 L/ha', 'spray' => '200 L/ha'], ['method' => 'lawn-broadcast', 'rateMost' => '2 L/ha'], ['method' => 'strip-spray', 'rateMost' => '2 L/ha']],
+    ]);
+}
+
 /**
  * Leaf spray on a low shrub in September in a west wind, near something kept.
  *

@@ -10,6 +10,7 @@ use App\Models\Stand;
 use App\Models\Step;
 use App\Trail\Assembler;
 use App\Trail\RecipeDesk;
+use App\Trail\Trail;
 use App\Wire\BoardWire;
 use App\Wire\StandWire;
 use App\Wire\YearWire;
@@ -52,7 +53,7 @@ final class BoardController extends Controller
         $this->done($in);
         $crew = $stand->patch->ground->crew;
 
-        return $this->json($wire->year($situation, (int) $year, Board::candidates($situation, $this->catalogue, $this->assembler->schools($crew), $this->assembler->shed($crew)), $stand->steps->last()));
+        return $this->json($wire->year($situation, (int) $year, Board::candidates($situation, $this->catalogue, $this->assembler->schools($crew), $this->assembler->shed($crew)), Trail::current($stand)));
     }
 
     public function putStep(Request $request, string $standId): JsonResponse

@@ -14,6 +14,7 @@ use App\Models\Stand;
 use App\Support\JobClock;
 use App\Text\SheetPdf;
 use App\Trail\Gates;
+use App\Trail\Trail;
 use App\Wire\RecordWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -27,7 +28,7 @@ final class FieldDayController extends Controller
     {
         $stand = $this->stand($request, $standId);
 
-        return $this->json(['gates' => $gates->of($stand, $stand->steps->last())]);
+        return $this->json(['gates' => $gates->of($stand, Trail::current($stand))]);
     }
 
     public function issue(Request $request, string $standId, IssueSheet $issue): JsonResponse

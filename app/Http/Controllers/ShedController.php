@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Methods\Prices;
 use Thicket\Methods\SituationReader;
 use Thicket\Methods\Weights;
 use Thicket\Mix\LabelCard as Card;
@@ -79,6 +80,10 @@ final class ShedController extends Controller
         $schools = (new SituationReader($this->catalogue))->schools($in)->chosen;
         $stance = $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']);
         $weights = $in->has('weights') ? Weights::read($in) : null;
+        $prices = $in->has('prices') ? $in->raw('prices') : null;
+        if ($in->has('prices')) {
+            Prices::read(is_array($prices) ? Fields::of($prices, $in->faults, pointer: '/prices') : $in->object('prices'), $this->catalogue);
+        }
         $this->done($in);
         $this->mustMatch($request, $crew->revision, fn (): array => $this->wire->shed($crew));
         $settings = $crew->settings;
@@ -86,6 +91,10 @@ final class ShedController extends Controller
         $settings['stance'] = $stance ?? $settings['stance'] ?? 'any';
         if ($weights !== null) {
             $settings['weights'] = $weights->parts;
+        }
+        if (is_array($prices)) {
+            /** @var array<string, mixed> $prices read without a fault above */
+            $settings['prices'] = $prices;
         }
         $crew->settings = $settings;
         $crew->revision++;

@@ -10,6 +10,7 @@ use Thicket\Methods\School;
 use Thicket\Mix\Active;
 use Thicket\Plants\KeyTable;
 use Thicket\Plants\Species;
+use Thicket\Programmes\Programme;
 
 /**
  * The knowledge of core/data as one object, handed to whatever needs it (rulings B29). Built from the plain arrays
@@ -73,6 +74,23 @@ final readonly class Catalogue
     public function allMethods(): array
     {
         return array_map(static fn (Node $node): Method => new Method($node), array_values($this->root()->nodes('methods')));
+    }
+
+    /** @throws UnknownEntry */
+    public function programme(string $id): Programme
+    {
+        return new Programme($this->entry('programmes', $id));
+    }
+
+    public function hasProgramme(string $id): bool
+    {
+        return $this->root()->node('programmes')->has($id);
+    }
+
+    /** @return list<Programme> */
+    public function allProgrammes(): array
+    {
+        return array_values(array_map(static fn (Node $node): Programme => new Programme($node), $this->root()->nodes('programmes')));
     }
 
     public function school(string $id): School

@@ -42,9 +42,9 @@ final readonly class Node
         return is_bool($value) ? $value : throw $this->wrong($key, 'true or false');
     }
 
-    public function int(string $key): int
+    public function int(string $key, ?int $default = null): int
     {
-        $value = $this->data[$key] ?? null;
+        $value = $this->data[$key] ?? $default;
 
         return is_int($value) ? $value : throw $this->wrong($key, 'a whole number');
     }

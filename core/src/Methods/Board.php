@@ -55,6 +55,9 @@ final readonly class Board
     {
         $out = [];
         foreach ($catalogue->allMethods() as $method) {
+            if (!$method->isOnBoard()) {
+                continue;
+            }
             if (!$method->usesProduct()) {
                 $out[] = new Candidate($method, null, null, $schools, $shed, $catalogue);
                 continue;

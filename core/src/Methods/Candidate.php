@@ -11,6 +11,9 @@ use Thicket\Mix\LabelCard;
 /** One row of the board before it is judged: a method, with product where it uses one, as this crew would do it. */
 final readonly class Candidate
 {
+    /** Step of a poisonous product left to licensed users (handbook 9). */
+    private const HARM_LICENSED = 5;
+
     public function __construct(
         public Method $method,
         public ?Active $active,
@@ -33,7 +36,43 @@ final readonly class Candidate
 
     public function carrier(): ?string
     {
-        return $this->active?->typicalCarrier($this->method->id());
+        return $this->active?->typicalCarrier($this->method->id()) ?? $this->active?->typicalCarrier($this->method->like());
+    }
+
+    /** Whether the product is put on one of these: bark, wood, stump, leaf, soil. */
+    public function goesOn(string ...$parts): bool
+    {
+        return in_array($this->method->onto(), $parts, true);
+    }
+
+    /** Drops in the air over leaves: what drifts, wants green dry leaves and mild weather. */
+    public function isLeafSpray(): bool
+    {
+        return $this->goesOn('leaf') && $this->method->work() === 'spray';
+    }
+
+    /** The use as the card lists it: by its own name, or by that of the method it is a form of. */
+    public function cardUse(): string
+    {
+        $own = $this->method->id();
+
+        return $this->card !== null && !$this->card->allowsMethod($own) && $this->card->allowsMethod($this->method->like()) ? $this->method->like() : $own;
+    }
+
+    public function typicalStrength(): ?\Thicket\Measure\Quantity
+    {
+        return $this->active?->typicalStrength($this->method->id()) ?? $this->active?->typicalStrength($this->method->like());
+    }
+
+    /** 1 least to 5 most: the active's for this use or the use it is a form of, else the method's own, else the middle. */
+    public function harm(): int
+    {
+        if ($this->active?->isLicensedOnly() === true) {
+            return self::HARM_LICENSED;
+        }
+        $product = $this->active?->harm($this->method->id()) ?? $this->active?->harm($this->method->like());
+
+        return $product ?? ($this->method->data->has('harm') ? $this->method->data->int('harm') : ($this->method->isOfArea() ? 4 : 3));
     }
 
     public function isSoilActive(): bool

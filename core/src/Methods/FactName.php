@@ -35,6 +35,27 @@ enum FactName: string
     case LeafOut = 'leaf-out';
     case WindFrom = 'wind-from';
     case DiameterAt = 'diameter-at';
+    case TreatedArea = 'treated-area';
+    case RowSpacing = 'row-spacing';
+    case StripSide = 'strip-side';
+    case PlantedOn = 'planted-on';
+    case TrunkGuards = 'trunk-guards';
+    case GreenBark = 'green-bark';
+    case SoilTexture = 'soil-texture';
+    case WeedsUp = 'weeds-up';
+    case SelfSownKept = 'self-sown-kept';
+    case SownNext = 'sown-next';
+    case AboveKeepers = 'above-keepers';
+    case PublicWay = 'public-way';
+    case ChildrenPets = 'children-pets';
+    case SchoolGround = 'school-ground';
+    case LocalRule = 'local-rule';
+    case Volunteers = 'volunteers';
+    case Slope = 'slope';
+    case ShallowGroundwater = 'shallow-groundwater';
+    case GrazedFrom = 'grazed-from';
+    case HayOn = 'hay-on';
+    case HoursAtHand = 'hours-at-hand';
 
     /** Eight winds, an eighth of the circle each, from north by east. */
     public const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'];
@@ -50,6 +71,8 @@ enum FactName: string
             self::SoilMoisture => ['dry', 'moist', 'wet'],
             self::WindFrom => self::COMPASS,
             self::DiameterAt => ['base', 'breast-height'],
+            self::SoilTexture => ['sand', 'loamy-sand', 'sandy-loam', 'silt', 'loam', 'silt-loam', 'sandy-clay-loam', 'sandy-clay', 'clay', 'clay-loam', 'silty-clay-loam', 'silty-clay'],
+            self::Slope => ['level', 'gentle', 'steep'],
             self::RootForm => ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber', 'suckering-root'],
             default => null,
         };
@@ -58,7 +81,9 @@ enum FactName: string
     public function dimension(): ?Dimension
     {
         return match ($this) {
-            self::Height, self::SnowAtBase, self::WaterDistance => Dimension::Length,
+            self::Height, self::SnowAtBase, self::WaterDistance, self::RowSpacing, self::StripSide => Dimension::Length,
+            self::TreatedArea => Dimension::Area,
+            self::HoursAtHand => Dimension::Duration,
             self::SoilTemperature, self::AirTemperature => Dimension::Temperature,
             self::WindSpeed => Dimension::Speed,
             default => null,
@@ -67,12 +92,12 @@ enum FactName: string
 
     public function isYesNo(): bool
     {
-        return in_array($this, [self::SiltOnBark, self::Drought, self::LeafDamage, self::FreshFlush, self::GrassAtBase, self::Fruiting, self::BeesFlying, self::FoodTaken], true);
+        return in_array($this, [self::SiltOnBark, self::Drought, self::LeafDamage, self::FreshFlush, self::GrassAtBase, self::Fruiting, self::BeesFlying, self::FoodTaken, self::TrunkGuards, self::GreenBark, self::WeedsUp, self::SelfSownKept, self::AboveKeepers, self::PublicWay, self::ChildrenPets, self::SchoolGround, self::LocalRule, self::Volunteers, self::ShallowGroundwater], true);
     }
 
     public function isDay(): bool
     {
-        return in_array($this, [self::LastMown, self::LeafOut], true);
+        return in_array($this, [self::LastMown, self::LeafOut, self::PlantedOn, self::SownNext, self::GrazedFrom, self::HayOn], true);
     }
 
     /** Hours an observation holds; null until another supersedes it. Growth stage of annuals: five days. */
@@ -85,7 +110,7 @@ enum FactName: string
             self::SoilMoisture => 120,
             self::Drought => 168,
             self::Stage => $annual ? 120 : 240,
-            self::LeafDamage, self::FreshFlush, self::Fruiting, self::BeesFlying => 240,
+            self::LeafDamage, self::FreshFlush, self::Fruiting, self::BeesFlying, self::WeedsUp, self::AboveKeepers => 240,
             default => null,
         };
     }

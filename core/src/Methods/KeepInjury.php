@@ -42,9 +42,11 @@ final readonly class KeepInjury
         if ($candidate->isSoilActive() && $keeper->isRooted()) {
             $step = $keeper->isInRootReach() === false ? self::SPARED : self::LOSS;
         }
-        if ($candidate->method->work() === 'spray' && $candidate->is('foliar-spot')) {
+        if ($candidate->goesOn('leaf')) {
             $known = $keeper->speciesId === null ? null : $candidate->catalogue->species($keeper->speciesId)->responseTo($active->id());
-            $step = max($step, $known !== null ? self::BY_RESPONSE[$known] : ($keeper->isTakenBy($active->selectivity()) === true ? self::HIT : self::SPARED));
+            $hit = $known !== null ? self::BY_RESPONSE[$known] : ($keeper->isTakenBy($active->selectivity()) === true ? self::HIT : self::SPARED);
+            // behind a shield, or below the wick, it is hit by a slip only
+            $step = max($step, in_array($candidate->method->guard(), ['shield', 'wick'], true) ? min($hit, self::SPARED) : $hit);
         }
         $sameKind = $keeper->speciesId !== null && $keeper->speciesId === $situation->target?->id();
 

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace Thicket\Methods;
 
 use Brick\Math\RoundingMode;
-use Thicket\Knowledge\Node;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
 /**
- * The figures by which rows are weighed: expected control of one pass in its window, harm step, hands-on minutes
+ * The figures by which rows are weighed: expected control of one pass in its window, harm step, hours, money
  * (handbook 9). Our guesses until the crew's records say otherwise; ranges always shown (rulings B10).
  */
 final readonly class Measures
@@ -29,17 +28,20 @@ final readonly class Measures
         public ?int $weeksHigh,
         /** 1 none expected to 5 loss. */
         public int $keepInjury,
+        /** Hours of one pass with walking and setting up, as far as they are known. */
+        public Labour $labour,
+        public ?Money $money,
     ) {
     }
 
     public static function of(Situation $situation, Candidate $candidate): self
     {
         $control = self::control($situation, $candidate);
-        $harm = $candidate->active?->harm($candidate->method->id()) ?? ($candidate->method->data->has('harm') ? $candidate->method->data->int('harm') : 3);
-
+        $harm = $candidate->harm();
         $weeks = self::weeks($candidate);
+        $labour = Labour::of($situation, $candidate);
 
-        return new self($control[0] ?? null, $control[1] ?? null, $control[2] ?? null, $harm, self::minutes($situation, $candidate), $weeks[0] ?? null, $weeks[1] ?? null, KeepInjury::of($situation, $candidate));
+        return new self($control[0] ?? null, $control[1] ?? null, $control[2] ?? null, $harm, $labour->hands[1] ?? null, $weeks[0] ?? null, $weeks[1] ?? null, KeepInjury::of($situation, $candidate), $labour, Money::of($situation, $candidate, $labour));
     }
 
     /** @return list<int> first and last week in which it shows; the method's own word goes before the active's */
@@ -64,57 +66,17 @@ final readonly class Measures
         if ($target === null) {
             return [];
         }
-        $key = match ($candidate->method->id()) {
-            'hand-pull' => in_array($target->rootForm(), ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'], true) ? 'rootLeft' : 'rootOut',
-            'lever-pull', 'dig' => 'rootOut',
-            'mow' => 'once',
-            'girdle', 'double-girdle' => 'resprouter',
-            'repeat-cut' => $target->treatmentClass() === 'bulblet' ? 'bulblet' : 'season',
-            'smother' => 'season',
-            'flame' => ($situation->stage()[0] ?? '') === 'cotyledon' ? 'cotyledon' : 'later',
-            'hack-and-squirt' => $candidate->active?->id() ?? '',
-            'foliar-spot' => match (true) {
-                ($situation->stage()[0] ?? '') === 'rosette' => 'rosette',
-                default => $situation->phenology()?->flowOn($situation->day) === 'up' ? 'spring' : 'late',
-            },
+        $key = match ($candidate->method->data->stringOr('controlBy', '')) {
+            'active' => $candidate->active?->id() ?? '',
+            // what brambles answered in trials, sprayed after the stream had turned down (handbook 3)
+            'bramble' => $target->treatmentClass() === 'bramble' && $situation->flow() === 'down' ? $candidate->active?->id() ?? '' : '',
+            'class' => $target->treatmentClass() === 'bulblet' ? 'bulblet' : 'season',
+            'flow' => $situation->flow() === 'up' ? 'spring' : 'late',
+            'root' => in_array($target->rootForm(), ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'], true) ? 'rootLeft' : 'rootOut',
+            'stage' => ($situation->stage()[0] ?? '') === 'cotyledon' ? 'cotyledon' : 'later',
             default => 'inWindow',
         };
 
         return $table->has($key) ? array_map(intval(...), $table->strings($key)) : [];
-    }
-
-    private static function minutes(Situation $situation, Candidate $candidate): ?Quantity
-    {
-        if ($situation->stems === []) {
-            return null;
-        }
-        $perStem = $candidate->catalogue->coefficients()->node('minutesPerStem');
-        if (!$perStem->has($candidate->method->id())) {
-            return null;
-        }
-        $rows = $perStem->nodes($candidate->method->id());
-        $total = Quantity::zero(Unit::Minute);
-        foreach ($situation->stems as $group) {
-            $minutes = self::minutesFor($rows, $group->forSums());
-            if ($minutes === null) {
-                return null;
-            }
-            $total = $total->plus(Quantity::of($minutes, Unit::Minute)->times($group->count));
-        }
-
-        return $total;
-    }
-
-    /** @param array<array-key, Node> $rows classes in order of size */
-    private static function minutesFor(array $rows, Quantity $diameter): ?string
-    {
-        foreach ($rows as $row) {
-            $below = $row->quantity('below');
-            if ($below !== null && $diameter->isLessThan($below)) {
-                return $row->strings('minutes')[1];
-            }
-        }
-
-        return null;
     }
 }

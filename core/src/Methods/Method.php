@@ -29,10 +29,40 @@ final readonly class Method
         return $this->data->string('family');
     }
 
-    /** hand, cutting, machine, fire, spray, injection, animals or cover: what is done to the plant. */
+    /** hand, cutting, machine, fire, spray, wipe, injection, animals or cover: what is done to the plant. */
     public function work(): string
     {
         return $this->data->string('work');
+    }
+
+    /** bark, wood, stump, leaf or soil: what a product is put on; empty without a product. */
+    public function onto(): string
+    {
+        return $this->data->stringOr('onto', '');
+    }
+
+    /** Worked as an area with a rate, not plant by plant. */
+    public function isOfArea(): bool
+    {
+        return $this->data->stringOr('reach', 'plant') === 'area';
+    }
+
+    /** shield, wick or class: what spares the plants kept; empty where nothing does. */
+    public function guard(): string
+    {
+        return $this->data->stringOr('guard', '');
+    }
+
+    /** The method whose typical strengths and label permission hold for this one too; its own id where it stands alone. */
+    public function like(): string
+    {
+        return $this->data->stringOr('like', $this->id());
+    }
+
+    /** False for what is only ever a step of a programme. */
+    public function isOnBoard(): bool
+    {
+        return $this->data->bool('onBoard', true);
     }
 
     public function usesProduct(): bool

@@ -24,6 +24,14 @@ final readonly class SeasonWindows
     /** Null where the method has no season or no row fits the plant. */
     public static function for(Situation $situation, Candidate $candidate): ?self
     {
+        // nothing else of the row bears on its windows
+        $key = implode(' ', ['windows', $candidate->method->season(), $candidate->schools->choice('basal-spring'), $candidate->schools->choice('injection-winter')]);
+
+        return $situation->once($key, static fn (): ?self => self::workOut($situation, $candidate));
+    }
+
+    private static function workOut(Situation $situation, Candidate $candidate): ?self
+    {
         $target = $situation->target;
         if ($target === null) {
             return null;

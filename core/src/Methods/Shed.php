@@ -21,6 +21,7 @@ final readonly class Shed
         public array $clearances = [],
         public bool $someoneLicensed = false,
         public ?Quantity $leverJaw = null,
+        public ?Prices $prices = null,
     ) {
     }
 }

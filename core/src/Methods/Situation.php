@@ -20,6 +20,9 @@ final readonly class Situation
     /** @var array<string, Fact> freshest and surest fact of each name */
     private array $facts;
 
+    /** What was worked out once from these facts, which never change; every row of a board asks again. */
+    private Memo $memo;
+
     /**
      * @param \DateTimeImmutable $now the moment asked about, in the ground's zone
      * @param \DateTimeImmutable $day the ground's calendar day (midnight UTC, see Timing\Day)
@@ -28,6 +31,8 @@ final readonly class Situation
      * @param list<StemGroup> $stems empty where nothing was tallied
      * @param list<Keeper> $keepers
      * @param Unnamed|null $unnamed what it could be while there is no target
+     * @param Quantity|null $area of the patch
+     * @param list<PastWork> $history what was done to this stand, in any order
      * @param array<string, string> $listed species => 'protected' or 'regulated', as the crew has noted its law
      */
     public function __construct(
@@ -41,6 +46,8 @@ final readonly class Situation
         public string $stance = 'any',
         public ?Unnamed $unnamed = null,
         public array $listed = [],
+        public ?Quantity $area = null,
+        public array $history = [],
     ) {
         $best = [];
         foreach ($facts as $fact) {
@@ -50,6 +57,7 @@ final readonly class Situation
         }
         $this->facts = $best;
         $this->shift = $this->localSeason($shift);
+        $this->memo = new Memo();
     }
 
     /** The same situation on another day of the season; observations that age with the weather drop out by themselves. */
@@ -57,13 +65,23 @@ final readonly class Situation
     {
         $shift = $day->getTimestamp() - $this->day->getTimestamp();
 
-        return new self($this->now->setTimestamp($this->now->getTimestamp() + $shift), $day, $this->target, $this->shift, array_values($this->facts), $this->stems, $this->keepers, $this->stance, $this->unnamed, $this->listed);
+        return new self($this->now->setTimestamp($this->now->getTimestamp() + $shift), $day, $this->target, $this->shift, array_values($this->facts), $this->stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
     }
 
     /** The same situation, were the plant called so. */
     public function named(Species $target): self
     {
-        return new self($this->now, $this->day, $target, $this->shift, array_values($this->facts), $this->stems, $this->keepers, $this->stance, null, $this->listed);
+        return new self($this->now, $this->day, $target, $this->shift, array_values($this->facts), $this->stems, $this->keepers, $this->stance, null, $this->listed, $this->area, $this->history);
+    }
+
+    /**
+     * The same situation with other stems: a denser stand, a later year.
+     *
+     * @param list<StemGroup> $stems
+     */
+    public function withStems(array $stems): self
+    {
+        return new self($this->now, $this->day, $this->target, $this->shift, array_values($this->facts), $stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
     }
 
     public function fact(FactName $name): ?Fact
@@ -105,6 +123,32 @@ final readonly class Situation
      * @return array{string, Certainty}|null
      */
     public function stage(): ?array
+    {
+        return $this->once('stage', $this->workOutStage(...));
+    }
+
+    /** Which way the sugar stream runs on the day: up, down or still; null without a name. */
+    public function flow(): ?string
+    {
+        return $this->once('flow', fn (): ?string => $this->phenology()?->flowOn($this->day));
+    }
+
+    /**
+     * Works out once what depends on nothing but this situation and the key.
+     *
+     * @template T
+     *
+     * @param callable(): T $work
+     *
+     * @return T
+     */
+    public function once(string $key, callable $work): mixed
+    {
+        return $this->memo->once($key, $work);
+    }
+
+    /** @return array{string, Certainty}|null */
+    private function workOutStage(): ?array
     {
         $seen = $this->fact(FactName::Stage);
         if ($seen !== null && is_string($seen->value)) {

@@ -68,7 +68,31 @@ final readonly class SituationReader
             $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']) ?? 'any',
             $targetId === null ? Unnamed::of((new Key($this->catalogue))->rank($sight, new Showing($shift, $day)), $this->catalogue, $listed) : null,
             $listed,
+            $in->quantityOrNull('area', Dimension::Area),
+            $this->history($in),
         );
+    }
+
+    /** @return list<PastWork> treatments this stand has had: [{on, method, active?, failed?}] */
+    private function history(Fields $in): array
+    {
+        $out = [];
+        foreach ($in->objects('history', 100) as $item) {
+            $on = $item->day('on');
+            $method = $item->text('method', 60);
+            $active = $item->textOrNull('active', 60);
+            $failed = $item->bool('failed', false);
+            $item->noOthers();
+            if ($method !== null && !$this->catalogue->hasMethod($method)) {
+                $item->fault('method', 'This method is not in the catalogue.');
+            } elseif ($active !== null && !$this->catalogue->hasActive($active)) {
+                $item->fault('active', 'This active is not in the catalogue.');
+            } elseif ($on !== null && $method !== null) {
+                $out[] = new PastWork($on, $method, $active, $active === null ? null : $this->catalogue->active($active)->group(), $failed);
+            }
+        }
+
+        return $out;
     }
 
     /** @return array<string, string> species => what the law says of it here */
@@ -115,6 +139,7 @@ final readonly class SituationReader
             $in->strings('clearances', Method::CLEARANCES),
             $in->bool('someoneLicensed', false),
             $in->quantityOrNull('leverJaw', Dimension::Length),
+            $in->has('prices') ? Prices::read($in->object('prices'), $this->catalogue) : $this->none($in, 'prices'),
         );
     }
 

@@ -43,6 +43,18 @@ final readonly class StemGroup
         return new self($this->least, $this->below, $count, $this->stemsPerClump, true, $this->bark, $this->height);
     }
 
+    /** The same stems, each thicker by so much. */
+    public function thickerBy(Quantity $more): self
+    {
+        return new self($this->least->plus($more), $this->below?->plus($more), $this->count, $this->stemsPerClump, true, $this->bark, $this->height);
+    }
+
+    /** As many plants, each of so many stems. */
+    public function inClumpsOf(int $stems): self
+    {
+        return new self($this->least, $this->below, (int) max(1, round($this->count / $this->stemsPerClump * $stems)), $stems, true, $this->bark, $this->height);
+    }
+
     public static function sizeClass(Quantity $least, Quantity $below, int $count, int $stemsPerClump = 1, bool $estimated = false): self
     {
         if (!$below->isGreaterThan($least)) {

@@ -66,11 +66,35 @@ final readonly class Active
         return $strengths->has($methodId) ? $strengths->node($methodId)->string('carrier') : null;
     }
 
-    /** 1 least to 5 most (handbook 9). */
-    public function harm(string $methodId): int
+    /** 1 least to 5 most (handbook 9); null where this use has no step of its own. */
+    public function harm(string $methodId): ?int
     {
         $harm = $this->data->nodeOrEmpty('harm');
 
-        return $harm->has($methodId) ? $harm->int($methodId) : 3;
+        return $harm->has($methodId) ? $harm->int($methodId) : null;
+    }
+
+    public function isSystemic(): bool
+    {
+        return $this->data->bool('systemic');
+    }
+
+    /** Product per treated area, typical of labels; null where none is known. */
+    public function typicalRate(string $methodId): ?Quantity
+    {
+        return $this->typicalOfArea($methodId, 'value');
+    }
+
+    /** Spray per treated area that goes with the typical rate; null where none is known. */
+    public function typicalSpray(string $methodId): ?Quantity
+    {
+        return $this->typicalOfArea($methodId, 'spray');
+    }
+
+    private function typicalOfArea(string $methodId, string $what): ?Quantity
+    {
+        $rates = $this->data->nodeOrEmpty('typicalRates');
+
+        return $rates->has($methodId) ? $rates->node($methodId)->quantity($what) : null;
     }
 }

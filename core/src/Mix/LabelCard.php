@@ -20,7 +20,7 @@ final readonly class LabelCard
      * @param list<array{active: string, amount: Quantity}> $actives
      * @param list<string> $carriers water, oil
      * @param list<string> $sites
-     * @param array<string, array{min: ?Strength, max: ?Strength, perStem: ?Quantity}> $methods by method id
+     * @param array<string, array{min: ?Strength, max: ?Strength, perStem: ?Quantity, rateLeast: ?Quantity, rateMost: ?Quantity, spray: ?Quantity}> $methods by method id; rate is product and spray is mix per treated area
      */
     public function __construct(
         public string $id,
@@ -47,6 +47,12 @@ final readonly class LabelCard
         public bool $soilActive,
         public string $wearing,
         public string $firstAid,
+        /** Days a preventer needs before it works; null where the card says nothing (handbook 8 preventer-lead). */
+        public ?int $leadDays = null,
+        public ?int $lastingDays = null,
+        /** Days before stock may graze, and before hay may be cut; missing is not the same as none (rulings J40). */
+        public ?int $grazingDays = null,
+        public ?int $hayDays = null,
     ) {
     }
 
@@ -85,9 +91,10 @@ final readonly class LabelCard
                 $item->fault('max', 'The most must not be below the least.');
             }
             $perStem = $item->quantityOrNull('perStem', Dimension::Volume);
+            $rates = self::rates($item);
             $item->noOthers();
             if ($id !== null) {
-                $methods[$id] = ['min' => $min, 'max' => $max, 'perStem' => $perStem];
+                $methods[$id] = ['min' => $min, 'max' => $max, 'perStem' => $perStem] + $rates;
             }
         }
         $yearly = $in->has('yearlyMaximum') ? $in->reading('yearlyMaximum', null)?->quantity : $in->quantityOrNull('yearlyMaximum', Dimension::EquivalentPerArea);
@@ -120,7 +127,11 @@ final readonly class LabelCard
             'wearing' => $in->textOrNull('wearing', 1000) ?? '',
             'firstAid' => $in->textOrNull('firstAid', 2000) ?? '',
         ];
-        foreach (['intervalDays', 'rainfastHours', 'reentryHours', 'surfactantInside'] as $optional) {
+        $days = [];
+        foreach (['leadDays', 'lastingDays', 'grazingDays', 'hayDays'] as $name) {
+            $days[$name] = $in->has($name) ? $in->int($name, 0, 2000) : null;
+        }
+        foreach (['intervalDays', 'rainfastHours', 'reentryHours', 'surfactantInside', 'leadDays', 'lastingDays', 'grazingDays', 'hayDays'] as $optional) {
             $in->has($optional) || $in->raw($optional);
         }
         $in->noOthers();
@@ -153,7 +164,33 @@ final readonly class LabelCard
             $card['soil'],
             $card['wearing'],
             $card['firstAid'],
+            $days['leadDays'],
+            $days['lastingDays'],
+            $days['grazingDays'],
+            $days['hayDays'],
         );
+    }
+
+    /** @return array{rateLeast: ?Quantity, rateMost: ?Quantity, spray: ?Quantity} of one use; liquid or dry product per area */
+    private static function rates(Fields $item): array
+    {
+        $rates = [];
+        foreach (['rateLeast', 'rateMost', 'spray'] as $name) {
+            $rate = $item->has($name) ? $item->reading($name, null)?->quantity : null;
+            $item->has($name) || $item->raw($name);
+            $dry = $name !== 'spray' && $rate?->dimension() === Dimension::MassPerArea;
+            if ($rate !== null && ($rate->isZero() || (!$dry && $rate->dimension() !== Dimension::VolumePerArea))) {
+                $item->fault($name, $name === 'spray' ? 'Give the mix per area, such as 20 gal/ac or 200 L/ha.' : 'Give an amount per area, such as 2 qt/ac, 3 L/ha or 1 oz/ac of a dry product.');
+                $rate = null;
+            }
+            $rates[$name] = $rate;
+        }
+        [$least, $most] = [$rates['rateLeast'], $rates['rateMost']];
+        if ($least !== null && $most !== null && ($least->dimension() !== $most->dimension() || $least->isGreaterThan($most))) {
+            $item->fault('rateMost', 'The most must be of the same kind as the least, and not below it.');
+        }
+
+        return ['rateLeast' => $rates['rateLeast'], 'rateMost' => $rates['rateMost'], 'spray' => $rates['spray']];
     }
 
     public function holds(string $activeId): bool
@@ -180,6 +217,23 @@ final readonly class LabelCard
     public function perStem(string $methodId): ?Quantity
     {
         return $this->methods[$methodId]['perStem'] ?? null;
+    }
+
+    /** Most product per treated area in one application. */
+    public function rateMost(string $methodId): ?Quantity
+    {
+        return $this->methods[$methodId]['rateMost'] ?? null;
+    }
+
+    public function rateLeast(string $methodId): ?Quantity
+    {
+        return $this->methods[$methodId]['rateLeast'] ?? null;
+    }
+
+    /** Mix per treated area, as the label asks. */
+    public function spray(string $methodId): ?Quantity
+    {
+        return $this->methods[$methodId]['spray'] ?? null;
     }
 
     public function isReadyToUse(): bool

@@ -32,6 +32,8 @@ final readonly class Recipe
         /** Strongest the card allows for this use; measuring never rounds above it. */
         public ?Strength $labelMost = null,
         public array $stems = [],
+        /** A product weighed dry, for the whole need; it takes no room in the tank that anybody reckons. */
+        public ?Quantity $dry = null,
     ) {
     }
 
@@ -42,6 +44,6 @@ final readonly class Recipe
 
     public function product(): ?Quantity
     {
-        return $this->mix?->amountOf('product');
+        return $this->dry ?? $this->mix?->amountOf('product');
     }
 }

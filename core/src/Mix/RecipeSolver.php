@@ -30,6 +30,9 @@ final readonly class RecipeSolver
         $missing = [];
         $blocks = [];
         $working = [];
+        if ($this->candidate->method->isOfArea() && !$this->candidate->is('carpet-spray')) {
+            return $this->ofArea($tank, $dye);
+        }
         $need = $this->need($working, $missing);
         $carrier = $this->candidate->carrier() ?? 'water';
         [$strength, $why] = $this->strength($missing, $blocks);
@@ -47,7 +50,7 @@ final readonly class RecipeSolver
             $ceiling = $this->ceiling($mix, $missing, $blocks);
         }
 
-        return new Recipe($need, $strength, $why, $mix, $loads, $ceiling, $working, $missing, $blocks, $carrier, $this->candidate->card?->most($this->candidate->method->id()), $this->treated());
+        return new Recipe($need, $strength, $why, $mix, $loads, $ceiling, $working, $missing, $blocks, $carrier, $this->candidate->card?->most($this->candidate->cardUse()), $this->treated());
     }
 
     /**
@@ -57,19 +60,95 @@ final readonly class RecipeSolver
     private function need(array &$working, array &$missing): ?Quantity
     {
         $stems = $this->situation->stems;
-        if (!$this->candidate->is('foliar-spot') && $stems === []) {
+        $perStem = $this->candidate->goesOn('bark', 'wood', 'stump') || $this->candidate->is('wick');
+        if ($perStem && $stems === []) {
             $missing[] = 'stem-diameter';
 
             return null;
         }
 
-        return match ($this->candidate->method->id()) {
-            'basal-bark' => $this->basalNeed($stems, $working),
-            'cut-stump' => $this->stumpNeed($stems, $working),
-            'hack-and-squirt' => $this->injectionNeed($stems, $working),
-            'foliar-spot' => $this->foliarNeed($working, $missing),
+        return match (true) {
+            $this->candidate->goesOn('bark') => $this->basalNeed($stems, $working),
+            $this->candidate->goesOn('stump') => $this->stumpNeed($stems, $working),
+            $this->candidate->is('girdle-spray') => $this->kerfNeed($working),
+            $this->candidate->goesOn('wood') => $this->injectionNeed($stems, $working),
+            $this->candidate->is('wick') => $this->wickNeed($working),
+            $this->candidate->goesOn('leaf') => $this->foliarNeed($working, $missing),
             default => null,
         };
+    }
+
+    /**
+     * Product by the treated area (handbook 3, sum 5): the card's most per area, or the typical rate held below it; mix by the spray per area.
+     * A dry product is given by weight.
+     */
+    private function ofArea(?Quantity $tank, ?Strength $dye): Recipe
+    {
+        $missing = $blocks = $working = [];
+        $use = $this->candidate->cardUse();
+        $card = $this->candidate->card;
+        $rate = $this->candidate->active?->typicalRate($use);
+        $why = 'strength.typical';
+        $most = $card?->rateMost($use);
+        if ($most !== null && ($rate === null || $rate->dimension() !== $most->dimension() || $rate->isGreaterThan($most))) {
+            [$rate, $why] = [$most, 'strength.card-most'];
+        }
+        $least = $card?->rateLeast($use);
+        if ($least !== null && $rate !== null && $rate->dimension() === $least->dimension() && $rate->isLessThan($least)) {
+            [$rate, $why] = [$least, 'strength.card-least'];
+        }
+        $spray = $card?->spray($use) ?? $this->candidate->active?->typicalSpray($use);
+        $area = TreatedArea::of($this->situation, $this->candidate, $this->area);
+        $area === null && $missing[] = 'treated-area';
+        $rate === null && $missing[] = 'card-rate';
+        $spray === null && $missing[] = 'spray-per-area';
+        $mix = $loads = $ceiling = $dry = $strength = $need = null;
+        if ($area !== null && $rate !== null) {
+            $working += ['area' => $area, 'rate' => $rate] + ($spray === null ? [] : ['perArea' => $spray]);
+            $allowance = $this->candidate->catalogue->coefficients()->string('allowancePercent');
+            $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
+            $more = BigRational::of($allowance)->dividedBy(100)->plus(1);
+            $product = AreaRate::over($rate, $area)->times($more);
+            $dry = $rate->dimension() === \Thicket\Measure\Dimension::MassPerArea ? $product : null;
+            if ($spray !== null) {
+                $need = AreaRate::over($spray, $area)->times($more)->to(Unit::Litre);
+                $strength = $dry !== null ? null : Strength::ofQuantity(Quantity::of($product->per($need)->multipliedBy(100), Unit::PercentProduct));
+                $parts = [...($strength === null ? [] : [new Component('product', 'solution', $strength)]), ...($dye === null ? [] : [new Component('dye', 'dye', $dye)])];
+                $mix = FinishedMix::of($need, 'water', $parts);
+                $loads = $tank === null ? null : LoadPlan::of($need, $tank);
+                $dry === null ? $ceiling = $this->ceiling($mix, $missing, $blocks, $area) : $missing[] = 'dry-weighing';
+            }
+        }
+
+        return new Recipe($need, $strength, $why, $mix, $loads, $ceiling, $working, $missing, $blocks, 'water', $strength, [], $dry);
+    }
+
+    /**
+     * Herbicide sprayed into a saw kerf all round: mL by girth (handbook 9).
+     *
+     * @param array<string, Quantity|string|int> $working
+     */
+    private function kerfNeed(array &$working): Quantity
+    {
+        $perTenCentimetres = $this->candidate->catalogue->coefficients()->node('kerfPerTenCentimetres')->quantity('use') ?? throw new \LogicException('no mL per kerf.');
+        $girth = Quantity::zero(Unit::Centimetre);
+        $trees = 0;
+        foreach ($this->treated() as $group) {
+            $girth = $girth->plus($group->forSums()->to(Unit::Centimetre)->times(\Thicket\Measure\Pi::value())->times($group->count));
+            $trees += $group->count;
+        }
+        $working += ['girth' => $girth, 'perTenCentimetres' => $perTenCentimetres, 'treated' => $trees, 'skipped' => $this->situation->stemCount() - $trees];
+
+        return $perTenCentimetres->times($girth->in(Unit::Centimetre)->dividedBy(10));
+    }
+
+    /** @param array<string, Quantity|string|int> $working */
+    private function wickNeed(array &$working): Quantity
+    {
+        $perPlant = $this->candidate->catalogue->coefficients()->node('wick')->quantity('use') ?? throw new \LogicException('no mL per plant.');
+        $working += ['perPlant' => $perPlant, 'treated' => $this->situation->stemCount(), 'skipped' => 0];
+
+        return $perPlant->times($this->situation->stemCount());
     }
 
     /**
@@ -93,7 +172,7 @@ final readonly class RecipeSolver
      */
     private function stumpNeed(array $stems, array &$working): Quantity
     {
-        $ring = $this->candidate->method->data->node('ring');
+        $ring = $this->candidate->catalogue->method('cut-stump')->data->node('ring');
         $from = $ring->quantity('from') ?? throw new \LogicException('ring has no from.');
         $width = $ring->quantity('width') ?? throw new \LogicException('ring has no width.');
         $sides = $this->candidate->carrier() === 'oil' ? StumpFace::usualSides() : null;
@@ -112,7 +191,7 @@ final readonly class RecipeSolver
     {
         [$spacing, $per] = self::spacing($this->candidate);
         $perCut = $this->candidate->catalogue->coefficients()->node('cut')->quantity('use') ?? throw new \LogicException('no mL per cut.');
-        $result = Injection::of($stems, $spacing, $per, $perCut, $this->candidate->method->limit('stemMost'), $this->candidate->method->limit('stemLeast'), $this->candidate->card?->perStem('hack-and-squirt'));
+        $result = Injection::of($stems, $spacing, $per, $perCut, $this->candidate->method->limit('stemMost'), $this->candidate->method->limit('stemLeast'), $this->candidate->card?->perStem($this->candidate->cardUse()));
         $working += ['spacing' => $spacing, 'per' => $per, 'cuts' => $result->cuts, 'perCut' => $perCut, 'treated' => $result->treated, 'skipped' => $result->skipped, 'capped' => $result->cappedByLabel ? 1 : 0];
 
         return $result->mix;
@@ -182,7 +261,7 @@ final readonly class RecipeSolver
      */
     private function strength(array &$missing, array &$blocks): array
     {
-        $method = $this->candidate->method->id();
+        $method = $this->candidate->cardUse();
         $card = $this->candidate->card;
         if ($card !== null && $card->isReadyToUse()) {
             $blocks[] = 'ready-to-use';
@@ -222,11 +301,11 @@ final readonly class RecipeSolver
             [$value, $why] = $this->basalStrength();
         } elseif ($this->candidate->is('basal-bark')) {
             return [$this->candidate->card?->most('basal-bark') ?? $this->candidate->card?->least('basal-bark'), 'strength.card'];
-        } elseif ($this->candidate->is('cut-stump') && $this->candidate->active?->id() !== 'imazapyr') {
+        } elseif ($this->candidate->goesOn('stump') && $this->candidate->active?->id() !== 'imazapyr') {
             $value = $schools->values('stump-strength')->quantity($carrier === 'oil' ? 'oilBorne' : 'waterBorne');
             $why = 'strength.stump-school';
         } else {
-            $value = $this->candidate->active?->typicalStrength($this->candidate->method->id());
+            $value = $this->candidate->typicalStrength();
         }
 
         return [$value === null ? null : Strength::ofQuantity($value), $why];
@@ -252,14 +331,14 @@ final readonly class RecipeSolver
      * @param list<string> $missing
      * @param list<string> $blocks
      */
-    private function ceiling(FinishedMix $mix, array &$missing, array &$blocks): ?Ceiling
+    private function ceiling(FinishedMix $mix, array &$missing, array &$blocks, ?Quantity $treated = null): ?Ceiling
     {
         $card = $this->candidate->card;
         $product = $mix->amountOf('product');
         if ($card === null || $product === null) {
             return null;
         }
-        $ceiling = Ceiling::check($card, $this->candidate->active?->id() ?? '', $product, $this->area, $this->alreadyThisYear);
+        $ceiling = Ceiling::check($card, $this->candidate->active?->id() ?? '', $product, $treated ?? $this->area, $this->alreadyThisYear);
         if ($ceiling->missing !== null) {
             $missing[] = $ceiling->missing;
         } elseif ($ceiling->kept === false) {

@@ -47,7 +47,7 @@ final readonly class Cautions
             'mower' => [$wearing, $cautions] = [[...$wearing, 'ear-and-eye'], [...$cautions, 'bystanders-clear']],
             default => null,
         };
-        if ($candidate->is('girdle', 'double-girdle')) {
+        if ($candidate->is('girdle', 'double-girdle', 'girdle-spray')) {
             $cautions[] = 'standing-dead';
         }
         if ($candidate->method->work() === 'animals') {

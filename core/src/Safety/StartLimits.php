@@ -31,7 +31,7 @@ final readonly class StartLimits
             return new self([]);
         }
         $card = $candidate->card;
-        $foliar = $candidate->is('foliar-spot');
+        $foliar = $candidate->isLeafSpray();
         $limits = [
             self::stricter(FactName::WindSpeed, false, $foliar ? Quantity::of('4.5', Unit::MetrePerSecond) : null, $foliar ? $card?->windMost : null),
             self::coldest($candidate, $target),
@@ -51,7 +51,7 @@ final readonly class StartLimits
     private static function coldest(Candidate $candidate, ?Species $target): ?StartLimit
     {
         $card = $candidate->card?->coldest;
-        if (!$candidate->is('foliar-spot')) {
+        if (!$candidate->isLeafSpray()) {
             return self::stricter(FactName::AirTemperature, true, null, $card);
         }
         if (in_array($target?->treatmentClass(), ['biennial', 'evergreen-vine'], true)) {

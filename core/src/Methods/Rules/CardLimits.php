@@ -33,7 +33,6 @@ final readonly class CardLimits implements Rule
             return [];
         }
         $card = $candidate->card;
-        $method = $candidate->method->id();
         if ($card === null) {
             return [Finding::withCare('card.typical-only', 'handbook-3', [], 'change.confirm-card', Certainty::Typical), ...$this->licence($candidate)];
         }
@@ -42,14 +41,14 @@ final readonly class CardLimits implements Rule
         if (!$card->confirmed) {
             $findings[] = Finding::unknown('card-confirmation', 'handbook-3', true, $values);
         }
-        if (!$card->allowsMethod($method)) {
+        if (!$card->allowsMethod($candidate->cardUse())) {
             $findings[] = Finding::notAllowed('card.method-not-listed', 'label-card', $values, 'change.other-card');
         }
         $carrier = $candidate->carrier();
         if ($carrier !== null && $card->carriers !== [] && !in_array($carrier, $card->carriers, true)) {
             $findings[] = Finding::notAllowed('card.carrier-not-listed', 'label-card', $values + ['carrier' => $carrier], 'change.other-card');
         }
-        if ($card->isReadyToUse() && $candidate->is('hack-and-squirt', 'cut-stump', 'basal-bark')) {
+        if ($card->isReadyToUse() && $candidate->goesOn('wood', 'stump', 'bark')) {
             $findings[] = Finding::doesNotSuit('card.ready-to-use-weak', 'handbook-3', $values, 'change.concentrate');
         }
         $setting = $situation->word(FactName::Setting);

@@ -33,7 +33,7 @@ final readonly class DayWeather implements Rule
                 : Finding::notNow("weather.{$what}", $limit->source, $values, null, "change.{$what}", Certainty::Measured);
         }
         $wind = $situation->quantity(FactName::WindSpeed);
-        if ($candidate->is('foliar-spot') && $wind !== null && $wind->isLessThan(StartLimits::calm())) {
+        if ($candidate->isLeafSpray() && $wind !== null && $wind->isLessThan(StartLimits::calm())) {
             $findings[] = Finding::withCare('weather.calm', 'rulings-J3', ['reading' => $wind, 'limit' => StartLimits::calm()], 'change.light-wind', Certainty::Measured);
         }
 

@@ -24,7 +24,7 @@ final readonly class Downwind implements Rule
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->is('foliar-spot') || $candidate->active === null) {
+        if (!$candidate->isLeafSpray() || $candidate->active === null) {
             return [];
         }
         $wind = $situation->windFrom();

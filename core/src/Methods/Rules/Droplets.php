@@ -22,12 +22,12 @@ final readonly class Droplets implements RestsOnSchool
 
     public function school(Situation $situation, Candidate $candidate): ?string
     {
-        return $candidate->is('foliar-spot') ? 'foliar-droplet' : null;
+        return $candidate->isLeafSpray() ? 'foliar-droplet' : null;
     }
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->is('foliar-spot') || $situation->target === null || !$candidate->method->isFor($situation->target)) {
+        if (!$candidate->isLeafSpray() || $situation->target === null || !$candidate->method->isFor($situation->target)) {
             return [];
         }
         if ($candidate->schools->choice('foliar-droplet') === 'coarse') {

@@ -28,14 +28,14 @@ final readonly class FoliarHeight implements Rule
                 return [Finding::fits('height.always-low', 'species', ['height' => $greatest])];
             }
 
-            return [Finding::unknown('height', 'handbook-2-foliar-spot', true)];
+            return [Finding::unknown('height', $candidate->method->source(), true)];
         }
         $values = ['height' => $height, 'limit' => $most, 'care' => $care];
 
         return [match (true) {
-            $height->isGreaterThan($most) => Finding::doesNotSuit('height.too-tall', 'handbook-2-foliar-spot', $values, 'change.cut-stump-first', $fact?->certainty),
-            !$height->isLessThan($care) => Finding::withCare('height.near-limit', 'handbook-2-foliar-spot', $values, null, $fact?->certainty),
-            default => Finding::fits('height.fits', 'handbook-2-foliar-spot', $values, $fact?->certainty),
+            $height->isGreaterThan($most) => Finding::doesNotSuit('height.too-tall', $candidate->method->source(), $values, 'change.cut-stump-first', $fact?->certainty),
+            !$height->isLessThan($care) => Finding::withCare('height.near-limit', $candidate->method->source(), $values, null, $fact?->certainty),
+            default => Finding::fits('height.fits', $candidate->method->source(), $values, $fact?->certainty),
         }];
     }
 }

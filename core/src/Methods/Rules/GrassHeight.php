@@ -18,7 +18,7 @@ final readonly class GrassHeight implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->is('foliar-spot') || $situation->target?->treatmentClass() !== 'running-grass') {
+        if (!$candidate->goesOn('leaf') || $situation->target?->treatmentClass() !== 'running-grass') {
             return [];
         }
         $height = $situation->quantity(FactName::Height);

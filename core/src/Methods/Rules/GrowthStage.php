@@ -16,16 +16,16 @@ final readonly class GrowthStage implements Rule
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $target = $situation->target;
-        if ($target === null || !$candidate->method->isFor($target) || !$candidate->is('foliar-spot', 'mow', 'hand-pull')) {
+        if ($target === null || !$candidate->method->isFor($target) || (!$candidate->goesOn('leaf') && !$candidate->is('mow', 'hand-pull'))) {
             return [];
         }
         $stage = $situation->stage();
         if ($stage === null) {
-            return $candidate->is('foliar-spot') ? [Finding::unknown('stage', 'handbook-4', true)] : [];
+            return $candidate->goesOn('leaf') ? [Finding::unknown('stage', 'handbook-4', true)] : [];
         }
         [$name, $certainty] = $stage;
         $values = ['stage' => $name];
-        if ($candidate->is('foliar-spot')) {
+        if ($candidate->goesOn('leaf')) {
             return match (true) {
                 $target->lifeCycle() === 'biennial' && in_array($name, ['bolting', 'flower', 'seed'], true) => [Finding::notNow('stage.bolting-cut-instead', 'handbook-4', $values, null, 'change.cut-stalks', $certainty)],
                 $target->treatmentClass() === 'annual' && in_array($name, ['seed-set', 'dead'], true) => [Finding::doesNotSuit('stage.seed-set-pull', 'handbook-4', $values, 'change.pull-and-bag', $certainty)],

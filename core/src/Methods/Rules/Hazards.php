@@ -40,7 +40,7 @@ final readonly class Hazards implements Rule
         if ($candidate->method->usesProduct() && $target->data->strings('edible') !== [] && $situation->isYes(FactName::FoodTaken) === true) {
             $findings[] = Finding::notNow('food.taken-here', 'rulings-J8', [], null, 'change.fruit-off-and-signs');
         }
-        if ($candidate->is('foliar-spot') && $situation->isYes(FactName::BeesFlying) === true) {
+        if ($candidate->isLeafSpray() && $situation->isYes(FactName::BeesFlying) === true) {
             $findings[] = Finding::notNow('bees.in-flower', 'rulings-J39', [], null, 'change.bloom-over');
         }
 

@@ -15,7 +15,7 @@ final readonly class KnockDownFirst implements Rule
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $target = $situation->target;
-        if ($target === null || !$candidate->is('cut-stump', 'mow', 'dig', 'cut-only', 'girdle', 'double-girdle', 'tractor-pull') || !$candidate->method->isFor($target)) {
+        if ($target === null || !$candidate->is('cut-stump', 'brush-cut-treat', 'mow', 'dig', 'cut-only', 'girdle', 'double-girdle', 'tractor-pull') || !$candidate->method->isFor($target)) {
             return [];
         }
         if ($target->isRootSuckering() && !$target->mayCutFirst()) {

@@ -21,7 +21,7 @@ final readonly class LeafCondition implements Rule
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->is('foliar-spot') || $situation->target === null) {
+        if (!$candidate->goesOn('leaf') || $situation->target === null) {
             return [];
         }
         $findings = [];

@@ -32,7 +32,7 @@ final readonly class MadeFor implements Rule
                 default => Finding::doesNotSuit('fit.setting', 'handbook-6', ['site' => $setting], 'change.other-helpers'),
             };
         }
-        if (($fits->has('lifeCycles') && !in_array($target->lifeCycle(), $fits->strings('lifeCycles'), true)) || ($fits->has('habits') && !in_array($target->habit(), $fits->strings('habits'), true))) {
+        if (($fits->has('lifeCycles') && !in_array($target->lifeCycle(), $fits->strings('lifeCycles'), true)) || ($fits->has('habits') && !in_array($target->habit(), $fits->strings('habits'), true)) || ($fits->has('classes') && !in_array($target->treatmentClass(), $fits->strings('classes'), true))) {
             return [...$findings, Finding::doesNotSuit('fit.made-for', $source, [], 'change.other-helpers')];
         }
         if (array_key_exists('resprouts', $fits->data)) {

@@ -20,7 +20,7 @@ final readonly class OwnersStance implements Rule
         if ($situation->stance === 'none') {
             return [Finding::notAllowed('stance.none', 'owner', [], 'change.owner-stance')];
         }
-        $harm = $candidate->active?->harm($candidate->method->id()) ?? 3;
+        $harm = $candidate->harm();
 
         return $harm >= 3 ? [Finding::withCare('stance.least-hazard', 'owner', ['harm' => $harm])] : [];
     }

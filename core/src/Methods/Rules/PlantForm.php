@@ -24,7 +24,7 @@ final readonly class PlantForm implements Rule
         if (!$candidate->method->isFor($target)) {
             return [Finding::doesNotSuit('form.not-for', $candidate->method->source(), ['habit' => $target->habit()])];
         }
-        if ($candidate->is('cut-stump') && $target->isConifer() && $target->resprouts() === false) {
+        if ($candidate->goesOn('stump') && $target->isConifer() && $target->resprouts() === false) {
             return [Finding::doesNotSuit('form.softwood-stump', 'handbook-2-cut-stump', [], 'change.cut-only')];
         }
         if ($candidate->is('hand-pull', 'lever-pull', 'dig') && $target->isWoody() && $situation->stems === []) {

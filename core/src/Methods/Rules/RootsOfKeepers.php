@@ -13,8 +13,6 @@ use Thicket\Methods\Situation;
 /** Grafted roots and the reach of soil-active products to kept trees (rulings J28). */
 final readonly class RootsOfKeepers implements Rule
 {
-    private const INTO_ROOTS = ['cut-stump', 'hack-and-squirt'];
-
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         if (!$candidate->method->usesProduct()) {
@@ -28,7 +26,7 @@ final readonly class RootsOfKeepers implements Rule
             if ($candidate->isSoilActive()) {
                 $findings = [...$findings, ...$this->soilReach($keeper)];
             }
-            if ($keeper->speciesId !== null && $keeper->speciesId === $situation->target?->id() && $candidate->is(...self::INTO_ROOTS)) {
+            if ($keeper->speciesId !== null && $keeper->speciesId === $situation->target?->id() && $candidate->goesOn('stump', 'wood')) {
                 $findings = [...$findings, ...$this->grafts($situation, $candidate, $keeper)];
             }
         }

@@ -20,7 +20,7 @@ final readonly class StemsPerClump implements Rule
         }
         $many = $candidate->catalogue->coefficients()->node('manyStems')->int('value');
         $values = ['stems' => $most, 'many' => $many];
-        if ($candidate->is('hack-and-squirt')) {
+        if ($candidate->method->work() === 'injection') {
             return $most >= $many
                 ? [Finding::doesNotSuit('clump.too-many-to-cut', 'handbook-2-hack-and-squirt', $values, 'change.stump-or-foliar')]
                 : [Finding::withCare('clump.cut-each', 'handbook-2-hack-and-squirt', $values)];

@@ -18,7 +18,7 @@ final readonly class WarmSoil implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->is('foliar-spot') || $situation->target?->treatmentClass() !== 'warm-ground-brush') {
+        if (!$candidate->goesOn('leaf') || $situation->target?->treatmentClass() !== 'warm-ground-brush') {
             return [];
         }
         $limit = Quantity::of(75, Unit::Fahrenheit);

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\FollowProgramme;
+use App\Models\Crew;
+use App\Models\Stand;
+use App\Trail\Assembler;
+use App\Wire\ChoiceWire;
+use App\Wire\ProgrammeWire;
+use App\Wire\StandWire;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Thicket\Input\Fields;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Methods\Board;
+use Thicket\Methods\CostCurve;
+use Thicket\Methods\Row;
+use Thicket\Methods\SideBySide;
+use Thicket\Programmes\Planner;
+
+/** What a choice turns on: programmes of several jobs, ways side by side, what waiting costs. */
+final class ChoiceController extends Controller
+{
+    private const MOST_COLUMNS = 4;
+
+    public function __construct(private readonly Catalogue $catalogue, private readonly Assembler $assembler)
+    {
+    }
+
+    public function programmes(Request $request, string $standId, ProgrammeWire $wire): JsonResponse
+    {
+        $stand = $this->find($request, $standId);
+        $this->done($this->query($request));
+
+        return $this->json($wire->offers($this->planner($stand->patch->ground->crew)->offers($this->assembler->situation($stand))));
+    }
+
+    /** Each job becomes a later step of the trail; steps that were never issued give way to it. */
+    public function follow(Request $request, string $standId, FollowProgramme $follow, StandWire $wire): JsonResponse
+    {
+        $stand = $this->find($request, $standId);
+        $in = $this->fields($request);
+        $id = $in->text('programme', 60);
+        $situation = $this->assembler->situation($stand);
+        if ($id !== null && !$this->catalogue->hasProgramme($id)) {
+            $in->fault('programme', 'There is no such programme.');
+        } elseif ($id !== null && ($situation->target === null || !$this->catalogue->programme($id)->isFor($situation->target, $situation))) {
+            $in->fault('programme', 'This programme is not made for this plant on this ground.');
+        }
+        $this->done($in);
+        $this->mustMatch($request, $stand->revision, fn (): array => $wire->stand($stand));
+        if ($situation->target === null) {
+            throw new \LogicException('refused above');
+        }
+        $crew = $stand->patch->ground->crew;
+        $offer = $this->planner($crew)->layOut($this->catalogue->programme((string) $id), $situation->target, $situation);
+        if (!$offer->canBeDone()) {
+            throw new \App\Http\Stopped(409, 'A step of this programme cannot be done as things are; see what would change it.');
+        }
+        $follow($stand, $offer, $crew, $this->assembler->schools($crew)->chosen);
+        $stand = $this->find($request, $standId);
+
+        return $this->json($wire->stand($stand), 200, $stand->revision);
+    }
+
+    public function compare(Request $request, string $standId, ChoiceWire $wire): JsonResponse
+    {
+        $stand = $this->find($request, $standId);
+        $in = $this->query($request);
+        $ids = array_values(array_filter(explode(',', $in->text('rows', 400) ?? '')));
+        if (count($ids) < 2 || count($ids) > self::MOST_COLUMNS || count(array_unique($ids)) !== count($ids)) {
+            $in->fault('rows', 'Name two to four different rows of the board.');
+        }
+        $rows = $this->rows($stand, $ids, $in);
+        $this->done($in);
+        $situation = $this->assembler->situation($stand);
+        $others = Stand::query()->where('patch_id', $stand->patch_id)->whereKeyNot($stand->id)->where('closed_at', null)->where('species', '!=', null)->pluck('species')->unique()->map(fn ($id) => $this->catalogue->species((string) $id))->values()->all();
+
+        return $this->json($wire->comparison(array_map(static fn (Row $row): SideBySide => SideBySide::of($situation, $row, $others), $rows)));
+    }
+
+    public function costs(Request $request, string $standId, ChoiceWire $wire): JsonResponse
+    {
+        $stand = $this->find($request, $standId);
+        $in = $this->query($request);
+        $rows = $this->rows($stand, [$in->text('row', 200) ?? ''], $in, 'row');
+        $this->done($in);
+
+        return $this->json($wire->costs($rows[0]->candidate, CostCurve::of($this->assembler->situation($stand), $rows[0]->candidate)));
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<Row> in the order asked for
+     */
+    private function rows(Stand $stand, array $ids, Fields $in, string $field = 'rows'): array
+    {
+        $crew = $stand->patch->ground->crew;
+        $situation = $this->assembler->situation($stand);
+        $found = [];
+        foreach (Board::candidates($situation, $this->catalogue, $this->assembler->schools($crew), $this->assembler->shed($crew)) as $candidate) {
+            if (in_array($candidate->id(), $ids, true)) {
+                $found[$candidate->id()] = Board::judge($situation, $candidate, null, $this->assembler->weights($crew));
+            }
+        }
+        $out = [];
+        foreach ($ids as $id) {
+            isset($found[$id]) ? $out[] = $found[$id] : $in->fault($field, "The board of this stand has no row {$id}.");
+        }
+
+        return $out;
+    }
+
+    private function planner(Crew $crew): Planner
+    {
+        return new Planner($this->catalogue, $this->assembler->schools($crew), $this->assembler->shed($crew));
+    }
+
+    private function find(Request $request, string $id): Stand
+    {
+        return Stand::query()->ofCrew($this->user($request))->withTrail()->findOrFail($id);
+    }
+}

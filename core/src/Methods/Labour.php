@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods;
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use Thicket\Knowledge\Node;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Mix\Injection;
+use Thicket\Mix\RecipeSolver;
+use Thicket\Mix\TreatedArea;
+
+/**
+ * Hours of one pass from the tally (handbook 9): hands on the plants by method and size, or hectares an hour; walking between n stems over an
+ * area A, 0.7124 sqrt(A n) x 1.3 (a float: geometry); setting up each crew-day of 6 h. Low, use and high; our guesses until records say otherwise.
+ */
+final readonly class Labour
+{
+    private const DAY_MINUTES = 360;
+
+    /**
+     * @param array{Quantity, Quantity, Quantity}|null $hands minutes: low, use, high; null where neither stems nor a rate are known
+     * @param Quantity|null $walking minutes; null where the area is not known, and nought where the rate of an area holds it
+     * @param array{Quantity, Quantity, Quantity}|null $whole minutes with walking and setting up
+     */
+    private function __construct(public ?array $hands, public ?Quantity $walking, public int $days, public ?array $whole)
+    {
+    }
+
+    public static function of(Situation $situation, Candidate $candidate): self
+    {
+        $table = $candidate->catalogue->coefficients();
+        $hands = self::byStems($situation, $candidate, $table);
+        $walking = $hands === null ? null : self::walking($situation, $table);
+        if ($hands === null) {
+            $hands = self::byArea($situation, $candidate, $table);
+            $walking = $hands === null ? null : Quantity::zero(Unit::Minute);
+        }
+        if ($hands === null) {
+            return new self(null, null, 0, null);
+        }
+        $setUp = $table->strings('setUpMinutes');
+        $days = 1;
+        $whole = [];
+        foreach ($hands as $i => $minutes) {
+            $work = $walking === null ? $minutes : $minutes->plus($walking);
+            $crewDays = max(1, $work->amount->dividedBy(self::DAY_MINUTES)->toScale(0, RoundingMode::CEILING)->toInt());
+            $whole[] = $work->plus(Quantity::of($setUp[$i], Unit::Minute)->times($crewDays));
+            $days = $i === 1 ? $crewDays : $days;
+        }
+
+        return new self($hands, $walking, $days, [$whole[0], $whole[1], $whole[2]]);
+    }
+
+    /** Hours of the whole pass, the middle figure. */
+    public function total(): ?Quantity
+    {
+        return $this->whole === null ? null : $this->whole[1]->to(Unit::Hour);
+    }
+
+    /** @return array{Quantity, Quantity, Quantity}|null hours: low, use, high */
+    public function range(): ?array
+    {
+        return $this->whole === null ? null : [$this->whole[0]->to(Unit::Hour), $this->whole[1]->to(Unit::Hour), $this->whole[2]->to(Unit::Hour)];
+    }
+
+    /** @return array{Quantity, Quantity, Quantity}|null */
+    private static function byStems(Situation $situation, Candidate $candidate, Node $table): ?array
+    {
+        if ($situation->stems === [] || ($situation->target !== null && !$candidate->method->isFor($situation->target))) {
+            return null;
+        }
+        $perStem = $table->node('minutesPerStem');
+        $method = $perStem->has($candidate->method->id()) ? $candidate->method->id() : $candidate->method->like();
+        if ($candidate->method->work() === 'injection') {
+            return self::byCuts($situation, $candidate, $table);
+        }
+        if (!$perStem->has($method)) {
+            return null;
+        }
+        $total = [Quantity::zero(Unit::Minute), Quantity::zero(Unit::Minute), Quantity::zero(Unit::Minute)];
+        foreach ($situation->stems as $group) {
+            $minutes = self::row($perStem->nodes($method), $group->forSums());
+            if ($minutes === null) {
+                return null;
+            }
+            foreach ($total as $i => $sum) {
+                $total[$i] = $sum->plus(Quantity::of($minutes[$i], Unit::Minute)->times($group->count));
+            }
+        }
+
+        return $total;
+    }
+
+    /**
+     * So much a tree and so much a cut; thick bark takes half as long again.
+     *
+     * @return array{Quantity, Quantity, Quantity}
+     */
+    private static function byCuts(Situation $situation, Candidate $candidate, Node $table): array
+    {
+        $row = $table->node('minutesPerCut')->node('hack-and-squirt');
+        [$spacing, $per] = RecipeSolver::spacing($candidate);
+        $cuts = 0;
+        foreach ($situation->stems as $group) {
+            $cuts += $group->count * Injection::cutsPerTree($group->forCeilings(), $spacing, $per);
+        }
+        $bark = $situation->word(FactName::BarkThickness) ?? $situation->target?->barkThickness();
+        $more = in_array($bark, ['thick', 'corky'], true) ? '3/2' : '1';
+        $trees = Quantity::of($row->string('perTree'), Unit::Minute)->times($situation->stemCount());
+        $of = static fn (string $perCut): Quantity => $trees->plus(Quantity::of($perCut, Unit::Minute)->times($cuts))->times($more);
+        [$low, $use, $high] = $row->strings('perCut');
+
+        return [$of($low), $of($use), $of($high)];
+    }
+
+    /** @return array{Quantity, Quantity, Quantity}|null the fast rate makes the low figure */
+    private static function byArea(Situation $situation, Candidate $candidate, Node $table): ?array
+    {
+        $rates = $table->node('hectaresPerHour');
+        $area = TreatedArea::of($situation, $candidate, $situation->area);
+        if (!$rates->has($candidate->method->id()) || $area === null) {
+            return null;
+        }
+        $hectares = $area->in(Unit::Hectare);
+        $of = static fn (string $rate): Quantity => Quantity::of($hectares->dividedBy(BigRational::of($rate))->multipliedBy(60), Unit::Minute);
+        [$slow, $use, $fast] = $rates->strings($candidate->method->id());
+
+        return [$of($fast), $of($use), $of($slow)];
+    }
+
+    private static function walking(Situation $situation, Node $table): ?Quantity
+    {
+        if ($situation->area === null) {
+            return null;
+        }
+        $walk = $table->node('walking');
+        $speeds = $walk->node('kilometresPerHour');
+        $perHectare = $situation->stemCount() / max(0.0001, $situation->area->float(Unit::Hectare));
+        $pace = match (true) {
+            $perHectare >= $walk->int('thicketFromPerHectare') => $speeds->string('thicket'),
+            $situation->word(FactName::Setting) === 'woods' => $speeds->string('wood'),
+            default => $speeds->string('open'),
+        };
+        $metres = (float) $walk->string('tour') * sqrt($situation->area->float(Unit::SquareMetre) * $situation->stemCount()) * (float) $walk->string('sweeping');
+
+        return Quantity::of(number_format($metres / 1000 / (float) $pace * 60, 1, '.', ''), Unit::Minute);
+    }
+
+    /**
+     * @param array<array-key, Node> $rows classes in order of size
+     *
+     * @return list<string>|null
+     */
+    private static function row(array $rows, Quantity $diameter): ?array
+    {
+        foreach ($rows as $row) {
+            $below = $row->quantity('below')?->mustMatch(Dimension::Length);
+            if ($below !== null && $diameter->isLessThan($below)) {
+                return $row->strings('minutes');
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Certainty;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Rule;
+use Thicket\Methods\Situation;
+
+/** Moving soil wakes the seed that lies in it (handbook 2): said where the plant's seed lasts years, with how long patrols run (rulings J23). */
+final readonly class SeedInSoil implements Rule
+{
+    private const MOVING = ['dig', 'shallow-tillage', 'tractor-pull', 'lever-pull'];
+    private const LASTING_YEARS = 3;
+
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $target = $situation->target;
+        if ($target === null || !$candidate->is(...self::MOVING) || !$candidate->method->isFor($target)) {
+            return [];
+        }
+        $years = $target->seedBankYears();
+        if ($years === null || $years['typical'] < self::LASTING_YEARS) {
+            return [];
+        }
+
+        return [Finding::withCare('seed.woken', 'handbook-2', ['years' => $years['typical'], 'to' => $years['max']], 'change.patrol', Certainty::Typical)];
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Certainty;
+use Thicket\Methods\FactName;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Rule;
+use Thicket\Methods\Situation;
+
+/** Slopes: no tractor pull (rulings J34), soil moved by digging washes off, soil-active products reach further down (J28). */
+final readonly class Steep implements Rule
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $slope = $situation->word(FactName::Slope);
+        if ($slope === null) {
+            return $candidate->is('tractor-pull') ? [Finding::unknown('slope', 'rulings-J34', true)] : [];
+        }
+        if ($slope === 'level') {
+            return [];
+        }
+        $values = ['slope' => $slope];
+
+        return match (true) {
+            $candidate->is('tractor-pull') => [Finding::doesNotSuit('slope.no-tractor', 'rulings-J34', $values, 'change.lever-or-cut', Certainty::Observed)],
+            $slope === 'steep' && $candidate->is('mow') => [Finding::withCare('slope.machine', 'handbook-5', $values, null, Certainty::Observed)],
+            $slope === 'steep' && $candidate->is('dig', 'shallow-tillage') => [Finding::withCare('slope.soil-washes', 'handbook-9', $values, 'change.small-pieces', Certainty::Observed)],
+            $candidate->isSoilActive() => [Finding::withCare('slope.reaches-further', 'rulings-J28', $values, null, Certainty::Observed)],
+            default => [],
+        };
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods;
+
+use Thicket\Mix\Recipe;
+use Thicket\Mix\RecipeSolver;
+use Thicket\Plants\Species;
+use Thicket\Timing\JudgeAfter;
+
+/** One column of a comparison: a row of the board with what else a choice turns on (handbook 2 "Pasture broadcast", handbook 3 bramble table). */
+final readonly class SideBySide
+{
+    /** @param array<string, string|null> $others what the product does to each other weed here: controls, suppresses, misses, disputed; null where nobody knows */
+    private function __construct(public Row $row, public ?Recipe $recipe, public int $passes, public ?\DateTimeImmutable $judgeAfter, public array $others, public ?int $grazingDays)
+    {
+    }
+
+    /** @param list<Species> $others that stand here too */
+    public static function of(Situation $situation, Row $row, array $others): self
+    {
+        $candidate = $row->candidate;
+        $active = $candidate->active;
+        $passes = $candidate->method->data->nodeOrEmpty('passes');
+        $key = $active !== null && $passes->has($active->id()) ? $active->id() : 'usual';
+
+        return new self(
+            $row,
+            $active === null ? null : (new RecipeSolver($situation, $candidate, $situation->area))->solve(null),
+            $passes->has($key) ? $passes->int($key) : 1,
+            $situation->target === null ? null : JudgeAfter::day($situation->target, $situation->day, $situation->shift, $candidate->method->id()),
+            $active === null ? [] : array_combine(array_map(static fn (Species $s): string => $s->id(), $others), array_map(static fn (Species $s): ?string => $s->responseTo($active->id()), $others)),
+            $candidate->card?->grazingDays,
+        );
+    }
+}

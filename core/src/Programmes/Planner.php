@@ -1,0 +1,271 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Programmes;
+
+use Thicket\Knowledge\Catalogue;
+use Thicket\Knowledge\Node;
+use Thicket\Methods\Board;
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Outcome;
+use Thicket\Methods\Row;
+use Thicket\Methods\Schools;
+use Thicket\Methods\SeasonWindows;
+use Thicket\Methods\Shed;
+use Thicket\Methods\Situation;
+use Thicket\Plants\Species;
+use Thicket\Timing\Day;
+use Thicket\Timing\WindowGrade;
+
+/**
+ * Lays the programmes of the catalogue out for one stand (handbook 2 "Further particulars", issue of sequences): each step on its next days,
+ * judged by the same board on the first of them. A pure function of what it is given.
+ */
+final readonly class Planner
+{
+    /** A seed that outlasts this is not planned to its end: "for as long as you hold the ground" (rulings J23). */
+    private const LONGEST_YEARS = 10;
+    /** What the day will show; none of it shuts a plan. */
+    private const SEEN_ON_THE_DAY = [Outcome::NotNow, Outcome::CannotTell];
+    /** A tool or a trained person can still be got. */
+    private const CAN_BE_GOT = ['tool.missing', 'tool.nobody-cleared'];
+
+    public function __construct(private Catalogue $catalogue, private Schools $schools, private Shed $shed)
+    {
+    }
+
+    /** @return list<Offer> those that can be done first, those without product before others of the same verdict */
+    public function offers(Situation $situation): array
+    {
+        $target = $situation->target;
+        $offers = [];
+        foreach ($target === null ? [] : $this->catalogue->allProgrammes() as $programme) {
+            if ($target !== null && $programme->isFor($target, $situation)) {
+                $offers[] = $this->layOut($programme, $target, $situation);
+            }
+        }
+        usort($offers, static fn (Offer $a, Offer $b): int => [$b->canBeDone(), $a->outcome->rank() * -1, $a->programme->usesProduct(), $a->programme->id()] <=> [$a->canBeDone(), $b->outcome->rank() * -1, $b->programme->usesProduct(), $b->programme->id()]);
+
+        return $offers;
+    }
+
+    public function layOut(Programme $programme, Species $target, Situation $situation): Offer
+    {
+        [$patrolYears, $openEnded] = $this->patrolYears($target);
+        $steps = [];
+        $previous = null;
+        $lastYear = 1;
+        foreach ($programme->steps() as $node) {
+            $earliest = $previous === null ? $situation->day : $previous->modify('+' . $node->int('afterDays', 0) . ' days');
+            $first = null;
+            foreach ($this->days($node, $target, $situation, $earliest, $patrolYears) as [$from, $to, $year]) {
+                $step = $this->step($node, $situation, $from, $to, $steps);
+                if ($step === null) {
+                    continue;
+                }
+                $first ??= $from;
+                $steps[] = $step;
+                $lastYear = max($lastYear, $year);
+            }
+            $previous = $first ?? $previous;
+        }
+        usort($steps, static fn (PlannedStep $a, PlannedStep $b): int => [$a->from, $a->note] <=> [$b->from, $b->note]);
+        $own = $programme->years() ?? [1, 1];
+        $end = $steps === [] ? $situation->day : end($steps)->from;
+
+        return new Offer($programme, $steps, [$own[0], max($own[1], intdiv(max(0, Day::between($situation->day, $end)) + 364, 365))], $openEnded);
+    }
+
+    /**
+     * First and last day of each occurrence of a step, with the year of the programme it falls in.
+     *
+     * @return list<array{\DateTimeImmutable, \DateTimeImmutable|null, int}>
+     */
+    private function days(Node $node, Species $target, Situation $situation, \DateTimeImmutable $earliest, int $patrolYears): array
+    {
+        $years = $node->has('years') ? ($node->data['years'] === 'seed-bank' ? $patrolYears : $node->int('years')) : 1;
+        $out = [];
+        $after = $earliest;
+        for ($year = 1; $year <= $years; ++$year) {
+            [$from, $to] = $this->next($node, $target, $situation, $after);
+            for ($round = 0; $round < $node->int('rounds', 1); ++$round) {
+                $day = $from->modify('+' . $round * $node->int('everyDays', 0) . ' days');
+                // a round after the window's end is left out, but never the first
+                if ($round === 0 || $to === null || $day <= $to) {
+                    $out[] = [$day, $to, $year];
+                }
+            }
+            $after = $from->modify('+330 days');
+        }
+
+        return $out;
+    }
+
+    /** @return array{\DateTimeImmutable, \DateTimeImmutable|null} */
+    private function next(Node $node, Species $target, Situation $situation, \DateTimeImmutable $earliest): array
+    {
+        if ($node->bool('window')) {
+            return $this->nextWindow($node, $situation, $earliest);
+        }
+        $year = Day::year($earliest);
+        foreach ([$year - 1, $year, $year + 1, $year + 2] as $of) {
+            $from = $this->day($situation, $node->has('from') ? [$node->string('from'), $node->stringOr('orFrom', '')] : [], $of);
+            $to = $this->day($situation, array_filter([$node->stringOr('to', ''), $node->stringOr('before', '')]), $of);
+            if ($from !== null && $to !== null && $to < $from) {
+                $to = $this->day($situation, array_filter([$node->stringOr('to', '')]), $of + 1);
+            }
+            if ($from === null && $to === null && !$node->has('from')) {
+                return [$earliest, null];
+            }
+            if ($to !== null && $to < $earliest) {
+                continue;
+            }
+            if ($from !== null || ($to !== null && !$node->has('from'))) {
+                return [$from === null ? $earliest : max($from, $earliest), $to];
+            }
+        }
+
+        return [$earliest, null];
+    }
+
+    /**
+     * The next open window of the first of its methods that has one.
+     *
+     * @return array{\DateTimeImmutable, \DateTimeImmutable|null}
+     */
+    private function nextWindow(Node $node, Situation $situation, \DateTimeImmutable $earliest): array
+    {
+        foreach ($node->strings('methods') as $method) {
+            $candidate = new Candidate($this->catalogue->method($method), null, null, $this->schools, $this->shed, $this->catalogue);
+            foreach ([$earliest, $earliest->modify('+1 year')] as $around) {
+                $windows = SeasonWindows::for($situation->onDay($around), $candidate);
+                foreach ($windows->windows ?? [] as $window) {
+                    if ($window->last >= $earliest && in_array($window->grade, [WindowGrade::Best, WindowGrade::Workable], true)) {
+                        return [max($window->first, $earliest), $window->last];
+                    }
+                }
+            }
+        }
+
+        return [$earliest, null];
+    }
+
+    /** @param array<array-key, string> $names the first that is known: a catalogue day or an event of the plant */
+    private function day(Situation $situation, array $names, int $year): ?\DateTimeImmutable
+    {
+        foreach ($names as $name) {
+            $day = match (true) {
+                $name === '' => null,
+                preg_match('/^\d\d-\d\d$/', $name) === 1 => $situation->phenology()?->local($name, $year),
+                default => $situation->phenology()?->dayOf($name, $year),
+            };
+            if ($day !== null) {
+                return $day;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The best of the step's methods on that day; null for an optional step that is shut.
+     *
+     * @param list<PlannedStep> $before
+     */
+    private function step(Node $node, Situation $situation, \DateTimeImmutable $from, ?\DateTimeImmutable $to, array $before): ?PlannedStep
+    {
+        $then = $situation->onDay($from);
+        $answers = $node->strings('answers');
+        $last = $node->bool('rotate') ? $this->lastGroup($before) : null;
+        $best = null;
+        foreach ($this->candidates($node, $then) as $candidate) {
+            $row = Board::judge($then, $candidate);
+            [$outcome, $against] = $this->counting($row, $answers);
+            $rank = [$outcome->rank(), $last !== null && $candidate->active?->group() === $last ? 1 : 0];
+            // the worst outcome has the lowest rank; of equals, another group first, then the better weighed
+            if ($best === null || $rank[0] > $best['rank'][0] || ($rank[0] === $best['rank'][0] && ($rank[1] < $best['rank'][1] || ($rank[1] === $best['rank'][1] && $row->compareTo($best['row']) < 0)))) {
+                $best = ['rank' => $rank, 'row' => $row, 'outcome' => $outcome, 'against' => $against];
+            }
+        }
+        $optional = $node->bool('optional');
+        if ($best === null || ($optional && in_array($best['outcome'], [Outcome::NotAllowed, Outcome::DoesNotSuit], true))) {
+            return null;
+        }
+
+        return new PlannedStep($from, $to, $node->string('note'), $best['row'], $best['outcome'], $best['against'], $best['row']->measures->labour->range(), $optional, $node->bool('afterwards'));
+    }
+
+    /** @return list<Candidate> */
+    private function candidates(Node $node, Situation $situation): array
+    {
+        $methods = $node->strings('methods');
+        $actives = $node->strings('actives');
+        $out = [];
+        foreach ($methods as $id) {
+            $method = $this->catalogue->method($id);
+            if (!$method->isOnBoard()) {
+                $out[] = new Candidate($method, null, null, $this->schools, $this->shed, $this->catalogue);
+            }
+        }
+        foreach (Board::candidates($situation, $this->catalogue, $this->schools, $this->shed) as $candidate) {
+            if (in_array($candidate->method->id(), $methods, true) && ($actives === [] || in_array($candidate->active?->id(), $actives, true))) {
+                $out[] = $candidate;
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * What counts for the plan: findings the sequence answers are set aside, what the day will show is with care.
+     *
+     * @param list<string> $answers
+     *
+     * @return array{Outcome, list<Finding>}
+     */
+    private function counting(Row $row, array $answers): array
+    {
+        $worst = Outcome::Fits;
+        $against = [];
+        foreach ($row->findings as $finding) {
+            if ($finding->outcome === Outcome::Fits || in_array($finding->code, $answers, true)) {
+                continue;
+            }
+            $softened = in_array($finding->outcome, self::SEEN_ON_THE_DAY, true) || in_array($finding->code, self::CAN_BE_GOT, true);
+            $outcome = $softened ? Outcome::WithCare : $finding->outcome;
+            $finding->outcome === Outcome::WithCare || $against[] = $finding;
+            $worst = $outcome->isWorseThan($worst) ? $outcome : $worst;
+        }
+        // a chemical step without an active has nothing to go with
+        if ($row->candidate->method->usesProduct() && $row->candidate->active === null) {
+            $worst = Outcome::DoesNotSuit;
+        }
+
+        return [$worst, $against];
+    }
+
+    /** @param list<PlannedStep> $before */
+    private function lastGroup(array $before): ?string
+    {
+        foreach (array_reverse($before) as $step) {
+            if ($step->row->candidate->active !== null) {
+                return $step->row->candidate->active->group();
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{int, bool} years of patrols, and whether they go on past any plan */
+    private function patrolYears(Species $target): array
+    {
+        $bank = $target->seedBankYears();
+        if ($bank === null) {
+            return [3, true];
+        }
+
+        return [max(1, min(self::LONGEST_YEARS, $bank['typical'])), $bank['max'] > self::LONGEST_YEARS];
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Programmes;
+
+use Thicket\Knowledge\Node;
+use Thicket\Methods\FactName;
+use Thicket\Methods\Situation;
+use Thicket\Plants\Species;
+
+/** A sequence of jobs as core/data/programmes describes it: what it is for, its steps and how they follow each other. */
+final readonly class Programme
+{
+    public function __construct(public Node $data)
+    {
+    }
+
+    public function id(): string
+    {
+        return $this->data->string('id');
+    }
+
+    public function usesProduct(): bool
+    {
+        return $this->data->bool('chemical');
+    }
+
+    public function source(): string
+    {
+        return $this->data->string('source');
+    }
+
+    /** @return list<Node> */
+    public function steps(): array
+    {
+        return array_values($this->data->nodes('steps'));
+    }
+
+    /** @return array{int, int}|null years of work before it is judged as a whole; patrols apart */
+    public function years(): ?array
+    {
+        $years = $this->data->nodeOrEmpty('years');
+
+        return $years->has('from') ? [$years->int('from'), $years->int('to')] : null;
+    }
+
+    /** Whether it is made for this plant on this ground; a setting nobody noted shuts nothing. */
+    public function isFor(Species $target, Situation $situation): bool
+    {
+        $fits = $this->data->nodeOrEmpty('fits');
+        $setting = $situation->word(FactName::Setting);
+        $lists = ['classes' => $target->treatmentClass(), 'habits' => $target->habit(), 'lifeCycles' => $target->lifeCycle(), 'settings' => $setting ?? ''];
+        foreach ($lists as $name => $value) {
+            if ($fits->has($name) && !in_array($value, $fits->strings($name), true) && !($name === 'settings' && $setting === null)) {
+                return false;
+            }
+        }
+        $is = ['suckering' => $target->isRootSuckering() && !$target->mayCutFirst(), 'conifer' => $target->isConifer() && $target->resprouts() === false];
+        foreach ($is as $name => $value) {
+            if (array_key_exists($name, $fits->data) && $fits->bool($name) !== $value) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}
