@@ -61,7 +61,7 @@ final readonly class BoardWire
                 'control' => $measures->controlLow === null ? null : ['low' => $measures->controlLow, 'use' => $measures->controlUse, 'high' => $measures->controlHigh, 'basis' => 'our-guess'],
                 'harm' => $measures->harm,
                 'minutes' => Wire::quantity($measures->minutes),
-                'hours' => Wire::quantity($measures->labour->total()),
+                'hours' => Wire::hours($measures->labour->total()),
                 'weeks' => $measures->weeksHigh === null ? null : ['from' => $measures->weeksLow, 'to' => $measures->weeksHigh],
                 'keepInjury' => $measures->keepInjury,
             ],

@@ -39,7 +39,7 @@ final readonly class ChoiceWire
         $labour = $row->measures->labour;
 
         return [
-            'row' => $this->board->row($row), 'passes' => $side->passes, 'judgeAfter' => $side->judgeAfter === null ? null : ['date' => Wire::day($side->judgeAfter), 'text' => $this->sentences->day($side->judgeAfter) . ' ' . $side->judgeAfter->format('Y')],
+            'row' => $this->board->row($row), 'passes' => $side->passes, 'judgeAfter' => $side->judgeAfter === null ? null : ['date' => Wire::day($side->judgeAfter), 'text' => $this->sentences->day($side->judgeAfter)],
             'hours' => Wire::range($labour->range()), 'walkingKnown' => $labour->walking !== null,
             'mix' => $side->recipe === null ? null : ['need' => Wire::quantity($side->recipe->need), 'product' => Wire::quantity($side->recipe->product()), 'missing' => array_map(fn (string $fact): string => $this->sentences->name("fact.{$fact}"), $side->recipe->missing)],
             'money' => $this->money($row->measures->money),

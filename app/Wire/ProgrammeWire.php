@@ -37,7 +37,7 @@ final readonly class ProgrammeWire
             'id' => $offer->programme->id(), 'name' => $this->sentences->name("programme.{$offer->programme->id()}"), 'usesProduct' => $offer->programme->usesProduct(),
             'outcome' => $offer->outcome->value, 'outcomeName' => $this->sentences->name("outcome.{$offer->outcome->value}"), 'canBeDone' => $offer->canBeDone(),
             'years' => ['from' => $offer->years[0], 'to' => $offer->years[1], 'openEnded' => $offer->openEnded],
-            'hours' => ['low' => Wire::quantity($hours['low']), 'use' => Wire::quantity($hours['use']), 'high' => Wire::quantity($hours['high']), 'unreckoned' => $hours['unreckoned']],
+            'hours' => ['low' => Wire::hours($hours['low']), 'use' => Wire::hours($hours['use']), 'high' => Wire::hours($hours['high']), 'unreckoned' => $hours['unreckoned']],
             'source' => ['code' => $offer->programme->source(), 'name' => $this->board->sourceName($offer->programme->source())],
             'steps' => array_map($this->step(...), $offer->steps),
         ];
@@ -84,8 +84,8 @@ final readonly class ProgrammeWire
 
     private function when(\DateTimeInterface $from, ?\DateTimeInterface $to): string
     {
-        $day = fn (\DateTimeInterface $d): string => $this->sentences->day(\DateTimeImmutable::createFromInterface($d)) . ' ' . $d->format('Y');
+        $day = fn (\DateTimeInterface $d): string => $this->sentences->day(\DateTimeImmutable::createFromInterface($d));
 
-        return $to === null || $to->format('Y-m-d') === $from->format('Y-m-d') ? $day($from) : ($to->format('Y') === $from->format('Y') ? $this->sentences->day(\DateTimeImmutable::createFromInterface($from)) . ' – ' . $day($to) : $day($from) . ' – ' . $day($to));
+        return $to === null || $to->format('Y-m-d') === $from->format('Y-m-d') ? $day($from) : $day($from) . ' – ' . $day($to);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Wire;
 use Brick\Math\BigRational;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
+use Thicket\Measure\Unit;
 
 /** Small pieces of the wire form (model.md "Across the wire", rulings B4). */
 final class Wire
@@ -24,6 +25,22 @@ final class Wire
     }
 
     /**
+     * Reckoned hours, told no finer than they are known: tenths below ten, then whole ones.
+     *
+     * @return array<string, mixed>|null
+     */
+    public static function hours(?Quantity $time): ?array
+    {
+        if ($time === null) {
+            return null;
+        }
+        $hours = $time->in(Unit::Hour);
+        $text = $hours->toScale($hours->isLessThan(10) ? 1 : 0, \Brick\Math\RoundingMode::HALF_UP)->stripTrailingZeros() . ' h';
+
+        return Quantity::of($hours, Unit::Hour)->toWire() + ['shown' => ['us' => $text, 'metric' => $text]];
+    }
+
+    /**
      * Low, use and high of a figure in time.
      *
      * @param array{Quantity, Quantity, Quantity}|null $range
@@ -32,7 +49,7 @@ final class Wire
      */
     public static function range(?array $range): ?array
     {
-        return $range === null ? null : ['low' => self::quantity($range[0]), 'use' => self::quantity($range[1]), 'high' => self::quantity($range[2])];
+        return $range === null ? null : ['low' => self::hours($range[0]), 'use' => self::hours($range[1]), 'high' => self::hours($range[2])];
     }
 
     public static function day(?\DateTimeInterface $day): ?string

@@ -148,6 +148,8 @@ final class DemoSeeder
         $couch = $this->stand($rows, 'quackgrass', ['habit' => 'grass', 'root' => 'rhizome'], []);
         $this->tally($couch, '2026-08-30', [['diameter' => '1 cm', 'count' => 400, 'estimated' => true]]);
         $this->observe($rows, [['fact' => 'height', 'value' => '20 cm', 'at' => '2026-09-02T09:00:00-05:00'], ['fact' => 'stage', 'value' => 'autumn-regrowth', 'at' => '2026-09-02T09:00:00-05:00']]);
+        $noted = '2026-03-14T09:00:00-05:00';
+        $this->observe($rows, [['fact' => 'planted-on', 'value' => '2014-03-20', 'at' => $noted], ['fact' => 'green-bark', 'value' => false, 'at' => $noted], ['fact' => 'row-spacing', 'value' => '5 m', 'at' => $noted], ['fact' => 'strip-side', 'value' => '0.9 m', 'at' => $noted], ['fact' => 'soil-texture', 'value' => 'loam', 'at' => $noted]]);
         $this->mix($couch, $this->step($couch, 'foliar-spot', 'glyphosate', $glyphosate, $bottle), $desk);
         // the new hazels and oaks in reed canarygrass; its leaf-out was seen here in spring
         $planting = $this->patch($farm, 'New planting', 'new-planting', [[2, 90], [60, 88], [63, 140], [6, 146]], [['kind' => 'planting', 'name' => 'hazels and oaks', 'distance' => '0.5 m', 'crownRadius' => '0.3 m', 'height' => '0.8 m']]);
@@ -155,6 +157,7 @@ final class DemoSeeder
         Observation::create(['patch_id' => $planting->id, 'ground_id' => $farm->id, 'species' => 'reed-canarygrass', 'fact' => 'leaf-out', 'body' => ['fact' => 'leaf-out', 'value' => '2026-04-21', 'at' => '2026-04-21T10:00:00-05:00'], 'at' => '2026-04-21 15:00:00', 'made_by' => $this->lead->id]);
         // the school garden
         $garden = $this->patch($farm, 'School garden', 'bed-lawn-paving', [[168, 78], [188, 77], [189, 93], [169, 94]]);
+        $this->observe($garden, [['fact' => 'school-ground', 'value' => true, 'at' => $noted], ['fact' => 'children-pets', 'value' => true, 'at' => $noted]]);
         $bindweed = $this->stand($garden, 'field-bindweed', ['habit' => 'herbaceous-vine', 'flower-colour' => 'white'], []);
         Tally::create(['stand_id' => $bindweed->id, 'kind' => 'cover', 'visited_on' => '2026-08-26', 'rows' => [], 'body' => ['class' => 'patchy'], 'made_by' => $this->lead->id]);
         $sorrel = $this->stand($garden, 'creeping-woodsorrel', ['habit' => 'broadleaf-herb', 'leaf-type' => 'trifoliate', 'flower-colour' => 'yellow'], []);
@@ -176,7 +179,7 @@ final class DemoSeeder
     private function people(): void
     {
         $this->crew = Crew::create(['name' => 'Alderbrook Valley Trust', 'settings' => [
-            'schools' => [], 'stance' => 'any', 'tools' => ['lever-puller', 'saw-or-loppers', 'hatchet', 'mower'], 'leverJaw' => '2 in', 'poisonCentre' => '555 0100 (made up)',
+            'schools' => [], 'stance' => 'any', 'tools' => ['lever-puller', 'saw-or-loppers', 'hatchet', 'mower', 'saw'], 'prices' => $this->prices(), 'leverJaw' => '2 in', 'poisonCentre' => '555 0100 (made up)',
         ]]);
         $accounts = [
             ['Ada Thornbury', 'ada@alderbrook.example', 'lead', 'AV-1017', '2028-03-31', ['saw', 'axe', 'mower']],
@@ -188,6 +191,14 @@ final class DemoSeeder
             Person::create(['crew_id' => $this->crew->id, 'user_id' => $user->id, 'name' => $name, 'licence' => $licence, 'licence_until' => $until, 'clearances' => $clearances]);
             $this->lead ??= $user;
         }
+    }
+
+    /** @return array<string, mixed> made-up prices; that of the ester is two years old */
+    private function prices(): array
+    {
+        return ['currency' => 'USD', 'wage' => ['amount' => '28.00', 'on' => '2026-02-01'], 'products' => [
+            ['active' => 'glyphosate', 'amount' => '24.00', 'per' => '1 gal', 'on' => '2026-03-02'], ['active' => 'triclopyr-ester', 'amount' => '96.00', 'per' => '1 gal', 'on' => '2024-08-10'],
+        ]];
     }
 
     private function ground(string $name, float $east, string $elevation): Ground

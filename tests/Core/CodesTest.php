@@ -107,6 +107,19 @@ function manySituations(): array
     }
     $all[] = $at('new-native-grass', 'canada-thistle', '2026-06-20', [], ['keepers' => [$keep('forbs', '0 m')]]);
     $all[] = $at('new-native-grass', 'large-crabgrass', '2026-06-20', []);
+    // schools
+    $all[] = $maple(['schools' => ['girdle-chem' => 'without']] + $facts());
+    foreach (['all-stems', 'only-larger'] as $share) {
+        $all[] = stand(['species' => 'tree-of-heaven', 'schools' => ['clonal-share' => $share]] + $facts());
+    }
+    foreach (['at-risk', 'unharmed'] as $parent) {
+        $all[] = stand(['species' => 'american-beech', 'schools' => ['beech-parent' => $parent], 'keepers' => [$keep('tree', '6 m', ['species' => 'american-beech'])]] + $facts());
+    }
+    $all[] = stand(['species' => 'bush-honeysuckle', 'schools' => ['honeysuckle-basal' => 'avoided']] + $facts());
+    foreach (['bare-only', 'among-plants'] as $ground) {
+        $all[] = $at('bed-lawn-paving', 'large-crabgrass', '2026-03-01', [], $preventer + ['schools' => ['preventer-ground' => $ground], 'keepers' => [$keep('planting', '0 m')]]);
+    }
+    $all[] = $at('bed-lawn-paving', 'annual-bluegrass', '2026-04-01', [], ['schools' => ['bed-mulch' => 'not-very-effective']]);
     foreach (['base', 'breast-height'] as $place) {
         $all[] = $maple($facts($is('diameter-at', $place)));
     }

@@ -5,11 +5,17 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Wire\BoardWire;
+use App\Wire\ChoiceWire;
+use App\Wire\ProgrammeWire;
 use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Methods\Board;
+use Thicket\Methods\CostCurve;
+use Thicket\Methods\Row;
+use Thicket\Methods\SideBySide;
 use Thicket\Methods\SituationReader;
 use Thicket\Methods\Weights;
+use Thicket\Programmes\Planner;
 
 /** The board of one situation; needs no database. Schema and examples: docs/schemas/advise.schema.json, docs/examples. */
 final class Advise extends Twin
@@ -26,9 +32,31 @@ final class Advise extends Twin
         $schools = $reader->schools($in);
         $shed = $reader->shed($in);
         $weights = Weights::read($in);
+        $also = $in->has('also') ? $in->object('also') : null;
+        $board = Board::for($situation, $catalogue, $schools, $shed, null, $weights);
+        $rows = [];
+        foreach ($board->rows as $row) {
+            $rows[$row->candidate->id()] = $row;
+        }
+        $compared = array_map(fn (string $id): ?Row => $this->row($rows, $id, $also, 'compare'), $also?->strings('compare') ?? []);
+        $costs = $also?->has('costs') === true ? $this->row($rows, $also->text('costs', 200) ?? '', $also, 'costs') : null;
+        $programmes = $also?->bool('programmes', false) ?? false;
+        $also?->noOthers();
+        $in->has('also') || $in->raw('also');
         $in->noOthers();
         $in->faults->throwIfAny();
 
-        return app(BoardWire::class)->board(Board::for($situation, $catalogue, $schools, $shed, null, $weights), $situation);
+        return app(BoardWire::class)->board($board, $situation)
+            + ($programmes ? ['programmes' => app(ProgrammeWire::class)->offers((new Planner($catalogue, $schools, $shed))->offers($situation))['offers']] : [])
+            + ($compared === [] ? [] : ['comparison' => app(ChoiceWire::class)->comparison(array_map(static fn (Row $r): SideBySide => SideBySide::of($situation, $r, []), array_values(array_filter($compared))))['columns']])
+            + ($costs === null ? [] : ['costs' => app(ChoiceWire::class)->costs($costs->candidate, CostCurve::of($situation, $costs->candidate))]);
+    }
+
+    /** @param array<string, Row> $rows */
+    private function row(array $rows, string $id, ?Fields $also, string $field): ?Row
+    {
+        isset($rows[$id]) || $also?->fault($field, "The board has no row {$id}.");
+
+        return $rows[$id] ?? null;
     }
 }

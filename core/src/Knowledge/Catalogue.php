@@ -87,6 +87,12 @@ final readonly class Catalogue
         return $this->root()->node('programmes')->has($id);
     }
 
+    /** @return list<School> those that say how the work of this method is done */
+    public function schoolsOfMethod(string $method): array
+    {
+        return array_values(array_filter($this->allSchools(), static fn (School $school): bool => in_array($method, $school->data->strings('methods'), true)));
+    }
+
     /** @return list<Programme> */
     public function allProgrammes(): array
     {

@@ -25,7 +25,7 @@ final readonly class SeasonWindows
     public static function for(Situation $situation, Candidate $candidate): ?self
     {
         // nothing else of the row bears on its windows
-        $key = implode(' ', ['windows', $candidate->method->season(), $candidate->schools->choice('basal-spring'), $candidate->schools->choice('injection-winter')]);
+        $key = implode(' ', ['windows', $candidate->method->season(), $candidate->schools->choice('basal-spring'), $candidate->schools->choice('injection-winter'), $candidate->schools->choice('basal-suckerer-season')]);
 
         return $situation->once($key, static fn (): ?self => self::workOut($situation, $candidate));
     }
@@ -38,7 +38,7 @@ final readonly class SeasonWindows
         }
         foreach ($candidate->catalogue->windowRows() as $row) {
             if ($row->string('season') !== $candidate->method->season()
-                || ($row->has('suckering') && !$target->isRootSuckering())
+                || ($row->has('suckering') && (!$target->isRootSuckering() || self::takesAnyTime($candidate, $target)))
                 || array_intersect($row->strings('classes'), ['any', $target->treatmentClass()]) === []) {
                 continue;
             }
@@ -63,8 +63,11 @@ final readonly class SeasonWindows
     /** Which school the season of this row hangs on. */
     public static function schoolFor(Candidate $candidate, ?Species $target): ?string
     {
-        if ($target === null || $target->isRootSuckering()) {
+        if ($target === null) {
             return null;
+        }
+        if ($target->isRootSuckering()) {
+            return $target->mayCutFirst() && $candidate->method->season() === 'basal' ? 'basal-suckerer-season' : null;
         }
 
         return match ($candidate->method->season()) {
@@ -72,6 +75,12 @@ final readonly class SeasonWindows
             'cut-stem' => 'injection-winter',
             default => null,
         };
+    }
+
+    /** Beech at any time bar snow, says one school (handbook 8 basal-suckerer-season). */
+    private static function takesAnyTime(Candidate $candidate, Species $target): bool
+    {
+        return $target->mayCutFirst() && $candidate->method->season() === 'basal' && $candidate->schools->choice('basal-suckerer-season') === 'beech-any-time';
     }
 
     public function on(\DateTimeImmutable $day): ?Window

@@ -84,6 +84,14 @@ final readonly class Situation
         return new self($this->now, $this->day, $this->target, $this->shift, array_values($this->facts), $stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
     }
 
+    /** What will have come back after a first pass: how thick and how tall it is, nobody knows yet. */
+    public function comeBack(): self
+    {
+        $facts = array_values(array_filter($this->facts, static fn (Fact $f): bool => !in_array($f->name, [FactName::Height, FactName::DiameterAt, FactName::Stage, FactName::HoursAtHand], true)));
+
+        return new self($this->now, $this->day, $this->target, $this->shift, $facts, [], $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
+    }
+
     public function fact(FactName $name): ?Fact
     {
         return $this->facts[$name->value] ?? null;

@@ -9,6 +9,7 @@ use Thicket\Knowledge\Node;
 use Thicket\Methods\Board;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\Finding;
+use Thicket\Methods\Labour;
 use Thicket\Methods\Outcome;
 use Thicket\Methods\Row;
 use Thicket\Methods\Schools;
@@ -36,7 +37,7 @@ final readonly class Planner
     {
     }
 
-    /** @return list<Offer> those that can be done first, those without product before others of the same verdict */
+    /** @return list<Offer> those that can be done first, of one verdict the shorter, then those without product */
     public function offers(Situation $situation): array
     {
         $target = $situation->target;
@@ -46,7 +47,7 @@ final readonly class Planner
                 $offers[] = $this->layOut($programme, $target, $situation);
             }
         }
-        usort($offers, static fn (Offer $a, Offer $b): int => [$b->canBeDone(), $a->outcome->rank() * -1, $a->programme->usesProduct(), $a->programme->id()] <=> [$a->canBeDone(), $b->outcome->rank() * -1, $b->programme->usesProduct(), $b->programme->id()]);
+        usort($offers, static fn (Offer $a, Offer $b): int => [$b->canBeDone(), $b->outcome->rank(), $a->years, $a->programme->usesProduct(), $a->programme->id()] <=> [$a->canBeDone(), $a->outcome->rank(), $b->years, $b->programme->usesProduct(), $b->programme->id()]);
 
         return $offers;
     }
@@ -107,7 +108,10 @@ final readonly class Planner
     private function next(Node $node, Species $target, Situation $situation, \DateTimeImmutable $earliest): array
     {
         if ($node->bool('window')) {
-            return $this->nextWindow($node, $situation, $earliest);
+            $window = $this->nextWindow($node, $situation, $earliest);
+            if ($window !== null) {
+                return $window;
+            }
         }
         $year = Day::year($earliest);
         foreach ([$year - 1, $year, $year + 1, $year + 2] as $of) {
@@ -131,25 +135,28 @@ final readonly class Planner
     }
 
     /**
-     * The next open window of the first of its methods that has one.
+     * The next open window of the first of its methods that has one: a good one, else one with care.
      *
-     * @return array{\DateTimeImmutable, \DateTimeImmutable|null}
+     * @return array{\DateTimeImmutable, \DateTimeImmutable|null}|null null where the species file knows no such days
      */
-    private function nextWindow(Node $node, Situation $situation, \DateTimeImmutable $earliest): array
+    private function nextWindow(Node $node, Situation $situation, \DateTimeImmutable $earliest): ?array
     {
+        $careful = null;
         foreach ($node->strings('methods') as $method) {
             $candidate = new Candidate($this->catalogue->method($method), null, null, $this->schools, $this->shed, $this->catalogue);
             foreach ([$earliest, $earliest->modify('+1 year')] as $around) {
                 $windows = SeasonWindows::for($situation->onDay($around), $candidate);
                 foreach ($windows->windows ?? [] as $window) {
+                    $days = [max($window->first, $earliest), $window->last];
                     if ($window->last >= $earliest && in_array($window->grade, [WindowGrade::Best, WindowGrade::Workable], true)) {
-                        return [max($window->first, $earliest), $window->last];
+                        return $days;
                     }
+                    $careful ??= $window->last >= $earliest && $window->grade === WindowGrade::WithCare ? $days : null;
                 }
             }
         }
 
-        return [$earliest, null];
+        return $careful;
     }
 
     /** @param array<array-key, string> $names the first that is known: a catalogue day or an event of the plant */
@@ -177,6 +184,7 @@ final readonly class Planner
     private function step(Node $node, Situation $situation, \DateTimeImmutable $from, ?\DateTimeImmutable $to, array $before): ?PlannedStep
     {
         $then = $situation->onDay($from);
+        $then = $node->bool('afterwards') ? $then->comeBack() : $then;
         $answers = $node->strings('answers');
         $last = $node->bool('rotate') ? $this->lastGroup($before) : null;
         $best = null;
@@ -194,7 +202,7 @@ final readonly class Planner
             return null;
         }
 
-        return new PlannedStep($from, $to, $node->string('note'), $best['row'], $best['outcome'], $best['against'], $best['row']->measures->labour->range(), $optional, $node->bool('afterwards'));
+        return new PlannedStep($from, $to, $node->string('note'), $best['row'], $best['outcome'], $best['against'], Labour::of($situation, $best['row']->candidate)->range(), $optional, $node->bool('afterwards'));
     }
 
     /** @return list<Candidate> */

@@ -18,6 +18,12 @@ export const boardQuery = (stand: string, schools: Record<string, string>, weigh
         }),
       ),
   });
+export const programmesQuery = (stand: string) =>
+  queryOptions({ queryKey: ['stand', stand, 'programmes'], queryFn: () => unwrap(api.GET('/stands/{stand}/programmes', { params: { path: { stand } } })) });
+export const sideBySideQuery = (stand: string, rows: readonly string[]) =>
+  queryOptions({ queryKey: ['stand', stand, 'side-by-side', rows], queryFn: () => unwrap(api.GET('/stands/{stand}/comparison', { params: { path: { stand }, query: { rows: rows.join(',') } } })) });
+export const costsQuery = (stand: string, row: string) =>
+  queryOptions({ queryKey: ['stand', stand, 'costs', row], queryFn: () => unwrap(api.GET('/stands/{stand}/costs', { params: { path: { stand }, query: { row } } })) });
 export const recipeQuery = (step: string, sprayerId: string | null, dye: string) =>
   queryOptions({
     queryKey: ['recipe', step, sprayerId, dye],

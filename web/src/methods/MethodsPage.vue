@@ -10,6 +10,9 @@ import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
 import BoardRow from './BoardRow.vue';
+import ComparePanel from './ComparePanel.vue';
+import CostPanel from './CostPanel.vue';
+import ProgrammesPanel from './ProgrammesPanel.vue';
 import RowReasons from './RowReasons.vue';
 import WeighPanel from './WeighPanel.vue';
 
@@ -43,7 +46,18 @@ const open = computed(() => {
   return sensible.length === 0 ? rows.value : sensible.slice(0, FEW);
 });
 const folded = computed(() => rows.value.filter((r) => !open.value.includes(r)));
+const VIEWS = ['board', 'programmes', 'compare', 'cost'] as const;
+const view = ref<(typeof VIEWS)[number]>('board');
+const MOST_COMPARED = 4;
+const compared = ref<string[]>([]);
+const toggle = (id: string): void => {
+  compared.value = compared.value.includes(id) ? compared.value.filter((c) => c !== id) : [...compared.value, id].slice(0, MOST_COMPARED);
+};
 const pickedId = ref<string | null>(null);
+const look = (id: string): void => {
+  pickedId.value = id;
+  view.value = 'board';
+};
 /** A typical row whose card was entered meanwhile stays picked: its id only grew by the card. */
 const picked = computed(
   () =>
@@ -97,75 +111,126 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
       <p v-if="board.stage" class="soft">
         {{ t('methods.stage') }} <b>{{ board.stage.name }}</b> ({{ t(`certainty.${board.stage.certainty}`) }}) · {{ board.flow?.name }}
       </p>
-      <div class="row" role="group" :aria-label="t('methods.filter')">
-        <button
-          v-for="(o, i) in OUTCOMES"
-          :key="o"
-          type="button"
-          class="btn small quiet"
-          :aria-pressed="filter === o"
-          :class="{ pressed: filter === o }"
-          :title="t('methods.key', { key: i + 1 })"
-          @click="filter = filter === o ? null : o"
-        >
-          <VerdictMark :outcome="o" :name="`${t(`outcome.${o}`)} ${count(o)}`" />
-        </button>
+      <div class="views" role="group" :aria-label="t('methods.views')">
+        <button v-for="v in VIEWS" :key="v" type="button" class="view" :aria-pressed="view === v" @click="view = v">{{ t(`methods.view.${v}`, { n: compared.length }) }}</button>
       </div>
-      <div class="row" role="group" :aria-label="t('methods.families')">
-        <button type="button" class="btn small quiet" :aria-pressed="family === ''" :class="{ pressed: family === '' }" @click="family = ''">{{ t('methods.allFamilies') }}</button>
-        <button v-for="f in FAMILIES" :key="f" type="button" class="btn small quiet" :aria-pressed="family === f" :class="{ pressed: family === f }" @click="family = f">
-          {{ t(`methods.family.${f}`) }} {{ board.rows.filter((r) => r.method.family === f && !CLOSED.includes(r.outcome)).length }}
-        </button>
-      </div>
-      <div class="bench">
-        <section class="stack" :aria-label="t('methods.board')">
-          <div class="rows">
-            <BoardRow v-for="row in open" :key="row.id" :row="row" :picked="row.id === picked?.id" @pick="pickedId = row.id" />
-            <p v-if="rows.length === 0" class="soft">{{ t('methods.noneSo') }}</p>
-          </div>
-          <details v-if="folded.length">
-            <summary>{{ t('methods.folded', { n: folded.length }, folded.length) }}</summary>
-            <div class="rows">
-              <BoardRow v-for="row in folded" :key="row.id" :row="row" :picked="row.id === picked?.id" @pick="pickedId = row.id" />
-            </div>
-          </details>
-          <WeighPanel :weights="board.weights" :row="picked" :tried="tried" :may-keep="user?.role === 'lead'" :busy="busy" @try="tryOn" @drop="tried = null" @keep="keepWeights" />
-          <details>
-            <summary>{{ t('methods.schools') }}</summary>
-            <div class="stack" style="padding-top: 8px">
-              <p class="small soft">{{ t('methods.schoolsHelp') }}</p>
-              <label v-for="s in switchable" :key="s.id" class="label"
-                >{{ s.name }}
-                <select class="field" :value="schools[s.id] ?? ''" @change="schools = { ...schools, [s.id]: ($event.target as HTMLSelectElement).value }">
-                  <option value="" disabled>{{ t('methods.asSet') }}</option>
-                  <option v-for="c in s.choices" :key="c.id" :value="c.id">{{ c.name }}{{ c.default ? ` (${t('methods.ours')})` : '' }}</option>
-                </select>
-              </label>
-            </div>
-          </details>
-        </section>
-        <section v-if="picked" class="stack why stays" tabindex="0" aria-live="polite" :aria-label="t('methods.reasons')">
-          <h2>
-            {{ picked.method.name }}<span v-if="picked.active" class="soft">, {{ picked.active.name }}</span>
-          </h2>
-          <VerdictMark :outcome="picked.outcome" :name="picked.outcomeName" large />
-          <p v-if="picked.card" class="small">{{ picked.card.product }}</p>
-          <RowReasons :row="picked" :stand-id="props.stand" :species="stand?.species ?? null" />
-          <p class="small soft">{{ t('methods.care') }}</p>
-          <button v-if="mayWrite" class="btn main" type="button" :disabled="busy || picked.outcome === 'notAllowed'" @click="choose(picked)">
-            {{ t('methods.choose', { name: picked.method.name }) }}
+      <ProgrammesPanel v-if="view === 'programmes'" :stand="props.stand" />
+      <ComparePanel v-else-if="view === 'compare'" :stand="props.stand" :rows="compared" @drop="toggle" @pick="look" />
+      <CostPanel v-else-if="view === 'cost' && picked" :stand="props.stand" :row="picked" />
+      <template v-else>
+        <div class="row" role="group" :aria-label="t('methods.filter')">
+          <button
+            v-for="(o, i) in OUTCOMES"
+            :key="o"
+            type="button"
+            class="btn small quiet"
+            :aria-pressed="filter === o"
+            :class="{ pressed: filter === o }"
+            :title="t('methods.key', { key: i + 1 })"
+            @click="filter = filter === o ? null : o"
+          >
+            <VerdictMark :outcome="o" :name="`${t(`outcome.${o}`)} ${count(o)}`" />
           </button>
-          <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
-        </section>
-      </div>
+        </div>
+        <div class="row" role="group" :aria-label="t('methods.families')">
+          <button type="button" class="btn small quiet" :aria-pressed="family === ''" :class="{ pressed: family === '' }" @click="family = ''">{{ t('methods.allFamilies') }}</button>
+          <button v-for="f in FAMILIES" :key="f" type="button" class="btn small quiet" :aria-pressed="family === f" :class="{ pressed: family === f }" @click="family = f">
+            {{ t(`methods.family.${f}`) }} {{ board.rows.filter((r) => r.method.family === f && !CLOSED.includes(r.outcome)).length }}
+          </button>
+        </div>
+        <div class="bench">
+          <section class="stack" :aria-label="t('methods.board')">
+            <p class="small soft tickhint">{{ t('compare.tickHint') }}</p>
+            <div class="rows">
+              <BoardRow
+                v-for="row in open"
+                :key="row.id"
+                :row="row"
+                :picked="row.id === picked?.id"
+                :compared="compared.includes(row.id)"
+                :full="compared.length >= MOST_COMPARED"
+                @pick="pickedId = row.id"
+                @compare="toggle(row.id)"
+              />
+              <p v-if="rows.length === 0" class="soft">{{ t('methods.noneSo') }}</p>
+            </div>
+            <details v-if="folded.length">
+              <summary>{{ t('methods.folded', { n: folded.length }, folded.length) }}</summary>
+              <div class="rows">
+                <BoardRow
+                  v-for="row in folded"
+                  :key="row.id"
+                  :row="row"
+                  :picked="row.id === picked?.id"
+                  :compared="compared.includes(row.id)"
+                  :full="compared.length >= MOST_COMPARED"
+                  @pick="pickedId = row.id"
+                  @compare="toggle(row.id)"
+                />
+              </div>
+            </details>
+            <WeighPanel :weights="board.weights" :row="picked" :tried="tried" :may-keep="user?.role === 'lead'" :busy="busy" @try="tryOn" @drop="tried = null" @keep="keepWeights" />
+            <details>
+              <summary>{{ t('methods.schools') }}</summary>
+              <div class="stack" style="padding-top: 8px">
+                <p class="small soft">{{ t('methods.schoolsHelp') }}</p>
+                <label v-for="s in switchable" :key="s.id" class="label"
+                  >{{ s.name }}
+                  <select class="field" :value="schools[s.id] ?? ''" @change="schools = { ...schools, [s.id]: ($event.target as HTMLSelectElement).value }">
+                    <option value="" disabled>{{ t('methods.asSet') }}</option>
+                    <option v-for="c in s.choices" :key="c.id" :value="c.id">{{ c.name }}{{ c.default ? ` (${t('methods.ours')})` : '' }}</option>
+                  </select>
+                </label>
+              </div>
+            </details>
+          </section>
+          <section v-if="picked" class="stack why stays" tabindex="0" aria-live="polite" :aria-label="t('methods.reasons')">
+            <h2>
+              {{ picked.method.name }}<span v-if="picked.active" class="soft">, {{ picked.active.name }}</span>
+            </h2>
+            <VerdictMark :outcome="picked.outcome" :name="picked.outcomeName" large />
+            <p v-if="picked.card" class="small">{{ picked.card.product }}</p>
+            <RowReasons :row="picked" :stand-id="props.stand" :species="stand?.species ?? null" />
+            <p class="small soft">{{ t('methods.care') }}</p>
+            <button class="btn small quiet" type="button" @click="view = 'cost'">{{ t('cost.see') }}</button>
+            <button v-if="mayWrite" class="btn main" type="button" :disabled="busy || picked.outcome === 'notAllowed'" @click="choose(picked)">
+              {{ t('methods.choose', { name: picked.method.name }) }}
+            </button>
+            <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+          </section>
+        </div>
+      </template>
     </template>
   </div>
 </template>
 
 <style scoped>
+.views {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 4px;
+  border-bottom: 1px solid var(--rule);
+}
+.view {
+  min-height: var(--touch);
+  padding: 6px 16px;
+  background: none;
+  border: 0;
+  border-bottom: 4px solid transparent;
+  cursor: pointer;
+  font-weight: 600;
+}
+.view[aria-pressed='true'] {
+  border-bottom-color: var(--sloe);
+  color: var(--sloe);
+}
 .pressed {
   border-color: var(--sloe);
   border-width: 2px;
+}
+.tickhint {
+  text-align: right;
+  margin: 0 4px -8px;
 }
 .rows {
   border-bottom: 1px solid var(--rule);

@@ -21,15 +21,30 @@ const CHOICES: Record<string, readonly string[]> = {
   'leaf-wetness': ['dry', 'wet'],
   'soil-moisture': ['dry', 'moist', 'wet'],
   'wind-from': ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'],
+  slope: ['level', 'gentle', 'steep'],
+  'soil-texture': ['sand', 'loamy-sand', 'sandy-loam', 'silt', 'loam', 'silt-loam', 'sandy-clay-loam', 'sandy-clay', 'clay', 'clay-loam', 'silty-clay-loam', 'silty-clay'],
   'root-form': ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber'],
 };
-const YES_NO = ['grass-at-base', 'drought', 'leaf-damage', 'fresh-flush', 'silt-on-bark', 'fruiting', 'bees-flying', 'food-taken'];
-const AMOUNTS = ['height', 'snow-at-base', 'water-distance', 'soil-temperature-30cm', 'wind-speed', 'air-temperature'];
-const ALL = [...Object.keys(CHOICES), ...AMOUNTS, ...YES_NO, 'last-mown', 'leaf-out'];
+const YES_NO = [
+  ...['grass-at-base', 'drought', 'leaf-damage', 'fresh-flush', 'silt-on-bark', 'fruiting', 'bees-flying', 'food-taken', 'trunk-guards', 'green-bark', 'weeds-up', 'self-sown-kept'],
+  ...['above-keepers', 'public-way', 'children-pets', 'school-ground', 'local-rule', 'volunteers', 'shallow-groundwater'],
+];
+const DAYS = ['last-mown', 'leaf-out', 'planted-on', 'sown-next', 'grazed-from', 'hay-on'];
+/** What to note, by where one looks. */
+const GROUPS: readonly { key: string; facts: readonly string[] }[] = [
+  { key: 'plant', facts: ['stage', 'height', 'bark-texture', 'bark-thickness', 'root-form', 'fruiting', 'fresh-flush', 'leaf-damage', 'weeds-up', 'above-keepers', 'leaf-out'] },
+  { key: 'day', facts: ['bark-wetness', 'leaf-wetness', 'snow-at-base', 'wind-speed', 'wind-from', 'air-temperature', 'drought', 'bees-flying'] },
+  {
+    key: 'ground',
+    facts: ['soil-moisture', 'soil-temperature-30cm', 'soil-texture', 'slope', 'grass-at-base', 'silt-on-bark', 'water-distance', 'shallow-groundwater', 'last-mown', 'sown-next', 'self-sown-kept'],
+  },
+  { key: 'orchard', facts: ['planted-on', 'trunk-guards', 'green-bark', 'row-spacing', 'strip-side', 'treated-area'] },
+  { key: 'people', facts: ['public-way', 'children-pets', 'school-ground', 'local-rule', 'volunteers', 'hours-at-hand', 'food-taken', 'grazed-from', 'hay-on'] },
+];
 
 const fact = ref('stage');
 const value = ref('');
-const kind = computed(() => (CHOICES[fact.value] ? 'choice' : YES_NO.includes(fact.value) ? 'yesNo' : ['last-mown', 'leaf-out'].includes(fact.value) ? 'day' : 'amount'));
+const kind = computed(() => (CHOICES[fact.value] ? 'choice' : YES_NO.includes(fact.value) ? 'yesNo' : DAYS.includes(fact.value) ? 'day' : 'amount'));
 const worded = (v: unknown): string => {
   if (v === true) return t('scout.yes');
   if (v === false) return t('scout.no');
@@ -71,7 +86,9 @@ const save = async (): Promise<void> => {
       <label class="label"
         >{{ t('scout.fact') }}
         <select v-model="fact" class="field" @change="value = ''">
-          <option v-for="f in ALL" :key="f" :value="f">{{ t(`fact.${f}`) }}</option>
+          <optgroup v-for="g in GROUPS" :key="g.key" :label="t(`scout.look.${g.key}`)">
+            <option v-for="f in g.facts" :key="f" :value="f">{{ t(`fact.${f}`) }}</option>
+          </optgroup>
         </select>
       </label>
       <label class="label"

@@ -8,6 +8,7 @@ import { dayText } from '@/components/dates';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 import NewCard from './NewCard.vue';
+import PricesPanel from './PricesPanel.vue';
 
 const { t } = useI18n();
 const { say, isLead, mayWrite } = useSession();
@@ -92,6 +93,7 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
             >
           </li>
         </ul>
+        <PricesPanel :shed="shed" :may-change="isLead" @took="client.invalidateQueries()" />
         <h2>{{ t('shed.choices') }}</h2>
         <label class="label"
           >{{ t('shed.stance')

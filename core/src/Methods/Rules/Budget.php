@@ -8,6 +8,9 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
+use Brick\Math\RoundingMode;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
 use Thicket\Methods\Labour;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
@@ -25,7 +28,8 @@ final readonly class Budget implements Rule
         if ($need === null) {
             return [];
         }
-        $values = ['need' => $need, 'hours' => $hours];
+        // told no finer than it is known
+        $values = ['need' => Quantity::of($need->in(Unit::Hour)->toScale(1, RoundingMode::HALF_UP), Unit::Hour), 'hours' => $hours];
 
         return [$need->isGreaterThan($hours)
             ? Finding::withCare('hours.more-than-at-hand', 'handbook-9', $values, 'change.split-work', Certainty::Estimated)

@@ -4,20 +4,26 @@ declare(strict_types=1);
 
 namespace Thicket\Methods\Rules;
 
+use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
+use Thicket\Methods\RestsOnSchool;
 use Thicket\Methods\Situation;
 use Thicket\Timing\Day;
 
 /** Foliar spray wants whole, growing, dry leaves (handbook 2), not cut in the last eight weeks (rulings J12), wax broken. */
-final readonly class LeafCondition implements Rule
+final readonly class LeafCondition implements RestsOnSchool
 {
     private const SOURCE = 'handbook-2-foliar-spot';
     private const REGROWTH_DAYS = 56;
     private const BARE = ['dormant', 'leaf-fall', 'dead', 'sap-rise'];
+
+    public function school(Situation $situation, Candidate $candidate): string
+    {
+        return 'mow-first';
+    }
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
@@ -34,8 +40,10 @@ final readonly class LeafCondition implements Rule
             $findings[] = Finding::notNow('leaf.wet', self::SOURCE, [], null, 'change.leaves-dry', Certainty::Observed);
         }
         $mown = $situation->dayOf(FactName::LastMown);
-        if ($mown !== null && Day::between($mown, $situation->day) >= 0 && Day::between($mown, $situation->day) < self::REGROWTH_DAYS) {
-            $opens = $mown->modify('+' . self::REGROWTH_DAYS . ' days');
+        $wait = $candidate->schools->values('mow-first')->quantity('wait');
+        $days = $wait === null ? self::REGROWTH_DAYS : $wait->in(Unit::Day)->toScale(0)->toInt();
+        if ($mown !== null && Day::between($mown, $situation->day) >= 0 && Day::between($mown, $situation->day) < $days) {
+            $opens = $mown->modify("+{$days} days");
             $findings[] = Finding::notNow('leaf.just-mown', 'rulings-J12', ['mown' => $mown, 'opens' => $opens], $opens, 'change.wait-till', Certainty::Observed);
         }
         $stage = $situation->stage();

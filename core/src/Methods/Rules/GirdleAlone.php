@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Finding;
+use Thicket\Methods\RestsOnSchool;
+use Thicket\Methods\Situation;
+
+/** A girdle with herbicide or without (handbook 8 girdle-chem). */
+final readonly class GirdleAlone implements RestsOnSchool
+{
+    public function school(Situation $situation, Candidate $candidate): string
+    {
+        return 'girdle-chem';
+    }
+
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $target = $situation->target;
+        if (!$candidate->is('girdle', 'double-girdle') || $target === null || !$candidate->method->isFor($target)) {
+            return [];
+        }
+
+        return [$candidate->schools->choice('girdle-chem') === 'without' || $situation->stance === 'none'
+            ? Finding::fits('girdle.alone', 'handbook-8', [])
+            : Finding::withCare('girdle.with-product', 'handbook-8', [], 'change.girdle-spray')];
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Finding;
+use Thicket\Methods\RestsOnSchool;
+use Thicket\Methods\Situation;
+
+/** Mulch against annual bluegrass: first choice, or not very effective (handbook 8 bed-mulch). */
+final readonly class MulchSchool implements RestsOnSchool
+{
+    public function school(Situation $situation, Candidate $candidate): string
+    {
+        return 'bed-mulch';
+    }
+
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        if (!$candidate->is('smother') || $situation->target?->id() !== 'annual-bluegrass') {
+            return [];
+        }
+
+        return $candidate->schools->choice('bed-mulch') === 'not-very-effective'
+            ? [Finding::withCare('mulch.weak', 'handbook-8', [], 'change.other-helpers')]
+            : [Finding::fits('school.way', 'handbook-8', ['school' => 'bed-mulch', 'choice' => 'bed-mulch.first-choice'])];
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Finding;
+use Thicket\Methods\RestsOnSchool;
+use Thicket\Methods\Situation;
+
+/** Injecting stems that share roots: all of them, or some and let it carry (handbook 8 clonal-share). */
+final readonly class SharedRoots implements RestsOnSchool
+{
+    public function school(Situation $situation, Candidate $candidate): string
+    {
+        return 'clonal-share';
+    }
+
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        if ($candidate->method->work() !== 'injection' || $situation->target?->isRootSuckering() !== true) {
+            return [];
+        }
+
+        return [$candidate->schools->choice('clonal-share') === 'all-stems'
+            ? Finding::fits('clone.treat-all', 'handbook-8', [])
+            : Finding::withCare('clone.let-it-carry', 'handbook-8', [], 'change.treat-every-stem')];
+    }
+}

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import type { Schemas } from '@/api/client';
+import { sideBySideQuery } from '@/api/queries';
+import VerdictMark from '@/components/VerdictMark.vue';
+import { useSession } from '@/composables/useSession';
+
+/** Two to four ways beside each other, one line a figure. */
+const props = defineProps<{ stand: string; rows: readonly string[] }>();
+const emit = defineEmits<{ drop: [id: string]; pick: [id: string] }>();
+const { t } = useI18n();
+const { say } = useSession();
+const { data, error } = useQuery(computed(() => ({ ...sideBySideQuery(props.stand, props.rows), enabled: props.rows.length > 1 })));
+type Column = Schemas['SideBySide']['columns'][number];
+const columns = computed(() => (props.rows.length > 1 ? (data.value?.columns ?? []) : []));
+const unknown = computed(() => t('compare.unknown'));
+const LINES: readonly { key: string; of: (c: Column) => string }[] = [
+  { key: 'control', of: (c) => (c.row.measures.control ? t('compare.range', c.row.measures.control) : unknown.value) },
+  { key: 'passes', of: (c) => String(c.passes) },
+  { key: 'weeks', of: (c) => (c.row.measures.weeks ? t('compare.weeksOf', c.row.measures.weeks) : unknown.value) },
+  { key: 'judge', of: (c) => c.judgeAfter?.text ?? unknown.value },
+  { key: 'hours', of: (c) => (c.hours ? `${say(c.hours.use)} (${say(c.hours.low)} – ${say(c.hours.high)})${c.walkingKnown ? '' : ` ${t('compare.noWalking')}`}` : unknown.value) },
+  {
+    key: 'mix',
+    of: (c) =>
+      c.mix === null
+        ? t('compare.noProduct')
+        : c.mix.need
+          ? t('compare.mixOf', { need: say(c.mix.need), product: say(c.mix.product) })
+          : c.mix.product
+            ? t('compare.productOf', { product: say(c.mix.product) })
+            : t('compare.needs', { facts: c.mix.missing.join(', ') }),
+  },
+  {
+    key: 'money',
+    of: (c) =>
+      c.money
+        ? `${c.money.total} ${c.money.currency}${c.money.perHectare ? ` (${t('compare.perHa', { money: c.money.perHectare })})` : ''}${c.money.stale.length ? ` · ${t('compare.stale', { what: c.money.stale.join(', ') })}` : ''}`
+        : t('compare.noPrice'),
+  },
+  { key: 'harm', of: (c) => t('compare.step', { n: c.row.measures.harm }) },
+  { key: 'keep', of: (c) => c.keepInjury.name },
+  { key: 'others', of: (c) => (c.others.length ? c.others.map((o) => `${o.name}: ${o.effectName}`).join('; ') : t('compare.noOthers')) },
+  { key: 'grazing', of: (c) => (c.mix === null ? t('compare.noProduct') : c.grazingDays === null ? t('compare.cardSays') : t('compare.days', { n: c.grazingDays }, c.grazingDays)) },
+];
+</script>
+
+<template>
+  <section class="stack" :aria-label="t('compare.heading')">
+    <p v-if="rows.length < 2" class="soft">{{ t('compare.pickTwo') }}</p>
+    <p v-if="error && rows.length > 1" class="fault" role="alert">{{ error.message }}</p>
+    <div v-if="columns.length" class="table-wrap" tabindex="0" role="group" :aria-label="t('compare.heading')">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">{{ t('compare.what') }}</th>
+            <th v-for="c in columns" :key="c.row.id" scope="col">
+              {{ c.row.method.name }}<span v-if="c.row.active" class="soft">, {{ c.row.active.name }}</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr>
+            <th scope="row">{{ t('compare.verdict') }}</th>
+            <td v-for="c in columns" :key="c.row.id">
+              <VerdictMark :outcome="c.row.outcome" :name="c.row.outcomeName" /><span v-if="c.row.opens" class="small soft"> {{ t('methods.opens', { day: c.row.opens.text }) }}</span>
+              <span class="small block">{{ say(c.row.findings[0]?.text) }}</span>
+            </td>
+          </tr>
+          <tr v-for="line in LINES" :key="line.key">
+            <th scope="row">{{ t(`compare.${line.key}`) }}</th>
+            <td v-for="c in columns" :key="c.row.id">{{ line.of(c) }}</td>
+          </tr>
+          <tr>
+            <th scope="row">{{ t('compare.mind') }}</th>
+            <td v-for="c in columns" :key="c.row.id">
+              <ul v-if="c.harmNotes.length" class="plain small">
+                <li v-for="(n, i) in c.harmNotes" :key="i">{{ say(n) }}</li>
+              </ul>
+              <template v-else>{{ t('compare.nothing') }}</template>
+            </td>
+          </tr>
+          <tr>
+            <th scope="row"></th>
+            <td v-for="c in columns" :key="c.row.id">
+              <div class="row">
+                <button type="button" class="btn small" @click="emit('pick', c.row.id)">{{ t('compare.look') }}</button>
+                <button type="button" class="btn small quiet" @click="emit('drop', c.row.id)">{{ t('compare.drop') }}</button>
+              </div>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <p v-if="columns.length" class="small soft">{{ t('compare.care') }}</p>
+  </section>
+</template>
+
+<style scoped>
+th[scope='row'] {
+  border-bottom: 1px solid var(--rule);
+  text-align: left;
+  vertical-align: top;
+  min-width: 9em;
+}
+td {
+  vertical-align: top;
+  min-width: 13em;
+}
+.block {
+  display: block;
+}
+</style>

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { computed, ref, watchEffect } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, jobNow, unwrap, type Schemas } from '@/api/client';
+import { useAct } from '@/composables/useAct';
+import { dayText } from '@/components/dates';
+
+/** What an hour and a product cost this crew, each with its day; a price older than 18 months says so. */
+const props = defineProps<{ shed: Schemas['Shed']; mayChange: boolean }>();
+const emit = defineEmits<{ took: [] }>();
+const { t } = useI18n();
+const { busy, refusal, run, at } = useAct();
+interface Line {
+  active: string;
+  amount: string;
+  per: string;
+  on: string;
+  stale: boolean;
+}
+const actives = computed(() => [...new Set(props.shed.cards.flatMap((c) => c.versions[0]?.actives.map((a) => a.active) ?? []))].sort());
+const currency = ref('USD');
+const wage = ref({ amount: '', on: '' });
+const lines = ref<Line[]>([]);
+const UNITS: Record<string, string> = { gal_us: 'gal', L: 'L', fl_oz_us: 'fl oz', oz_wt: 'oz wt', kg: 'kg', lb: 'lb', g: 'g', mL: 'mL', qt_us: 'qt', pt_us: 'pt' };
+watchEffect(() => {
+  const p = props.shed.prices;
+  currency.value = p?.currency ?? 'USD';
+  wage.value = { amount: p?.wage?.amount ?? '', on: p?.wage?.on ?? '' };
+  lines.value = actives.value.map((active) => {
+    const kept = p?.products.find((x) => x.active === active);
+    return { active, amount: kept?.amount ?? '', per: kept ? `${kept.per.value} ${UNITS[kept.per.unit] ?? kept.per.unit}` : '1 gal', on: kept?.on ?? '', stale: kept?.stale ?? false };
+  });
+});
+const today = (): string => jobNow().toISOString().slice(0, 10);
+const save = async (): Promise<void> => {
+  const products = lines.value.filter((l) => l.amount !== '').map((l) => ({ active: l.active, amount: l.amount, per: { typed: l.per }, on: l.on || today() }));
+  const prices = { currency: currency.value, ...(wage.value.amount ? { wage: { amount: wage.value.amount, on: wage.value.on || today() } } : {}), products };
+  if (await run(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body: { prices } })))) emit('took');
+};
+</script>
+
+<template>
+  <form class="stack" novalidate aria-labelledby="prices-h" @submit.prevent="save">
+    <h2 id="prices-h">{{ t('prices.heading') }}</h2>
+    <p class="small soft">{{ t('prices.help') }}</p>
+    <div class="row">
+      <label class="label"
+        >{{ t('prices.currency') }}<input v-model="currency" class="field" style="width: 5em" maxlength="3" :readonly="!mayChange" :aria-invalid="at('/prices/currency') !== null"
+      /></label>
+      <label class="label"
+        >{{ t('prices.wage') }}<input v-model="wage.amount" class="field" style="width: 6em" inputmode="decimal" :readonly="!mayChange" :aria-invalid="at('/prices/wage') !== null"
+      /></label>
+      <label class="label">{{ t('prices.on') }}<input v-model="wage.on" class="field" type="date" :readonly="!mayChange" /></label>
+      <span v-if="shed.prices?.wage?.stale" class="fault small">{{ t('prices.stale') }}</span>
+    </div>
+    <fieldset v-for="l in lines" :key="l.active" class="row line">
+      <legend>{{ l.active }}</legend>
+      <label class="label">{{ t('prices.price') }}<input v-model="l.amount" class="field" style="width: 6em" inputmode="decimal" :readonly="!mayChange" /></label>
+      <label class="label">{{ t('prices.per') }}<input v-model="l.per" class="field" style="width: 6em" :readonly="!mayChange" /></label>
+      <label class="label">{{ t('prices.on') }}<input v-model="l.on" class="field" type="date" :readonly="!mayChange" /></label>
+      <span v-if="l.stale && l.amount" class="fault small">{{ l.on ? t('prices.staleSince', { day: dayText(l.on, true) }) : t('prices.stale') }}</span>
+    </fieldset>
+    <p v-if="lines.length === 0" class="soft">{{ t('prices.noCards') }}</p>
+    <button v-if="mayChange" class="btn" type="submit" :disabled="busy">{{ t('prices.keep') }}</button>
+    <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+  </form>
+</template>
+
+<style scoped>
+.line {
+  border: 0;
+  border-top: 1px solid var(--rule);
+  padding: 6px 0 0;
+  margin: 0;
+  align-items: end;
+}
+legend {
+  font-weight: 650;
+  padding: 0;
+}
+</style>
