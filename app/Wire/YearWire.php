@@ -6,16 +6,26 @@ namespace App\Wire;
 
 use App\Models\Step;
 use App\Text\Sentences;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\System;
 use Thicket\Methods\Board;
 use Thicket\Methods\Candidate;
+use Thicket\Methods\Outcome;
+use Thicket\Methods\Row;
+use Thicket\Methods\RowOfTheYear;
 use Thicket\Methods\Situation;
+use Thicket\Timing\Day;
+use Thicket\Timing\Sensitive;
 use Thicket\Timing\Window;
 use Thicket\Timing\YearStrip;
 
 /** The year strip: weeks with stage and stream, and the windows of each method to the day. */
 final readonly class YearWire
 {
-    public function __construct(private Sentences $sentences)
+    /** Lanes of a strip that can still be read. */
+    private const FEW = 6;
+
+    public function __construct(private Sentences $sentences, private Catalogue $catalogue)
     {
     }
 
@@ -26,18 +36,17 @@ final readonly class YearWire
      */
     public function year(Situation $situation, int $year, array $candidates, ?Step $chosen): array
     {
-        // one lane a method: the windows of a method do not differ by product
-        $byMethod = [];
-        foreach ($candidates as $candidate) {
-            $byMethod[$candidate->method->id()] ??= $candidate;
-        }
-        $strip = YearStrip::of($situation, $year, array_values($byMethod));
+        $board = array_map(static fn (Candidate $c): Row => Board::judge($situation, $c), $candidates);
+        usort($board, static fn (Row $a, Row $b): int => $a->compareTo($b));
         $chosenRow = null;
-        foreach ($candidates as $candidate) {
+        foreach ($board as $row) {
+            $candidate = $row->candidate;
             if ($chosen !== null && $candidate->method->id() === $chosen->method && $candidate->active?->id() === $chosen->active && ($chosen->label_card_version_id === null || $candidate->card?->id === $chosen->label_card_version_id)) {
-                $chosenRow = Board::judge($situation, $candidate);
+                $chosenRow = $row;
             }
         }
+        $few = $this->few($board, $chosenRow);
+        $strip = YearStrip::of($situation, $year, array_map(static fn (Row $r): Candidate => $r->candidate, $few));
 
         return [
             'year' => $year, 'today' => Wire::day($situation->day), 'shiftDays' => $situation->shift->springDays->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), 'trusted' => $situation->shift->isTrusted,
@@ -45,16 +54,61 @@ final readonly class YearWire
                 'first' => Wire::day($week['first']), 'last' => Wire::day($week['last']), 'flow' => $week['flow'], 'sap' => $week['sap'],
                 'stage' => $week['stage'] === null ? null : ['code' => $week['stage'], 'name' => $this->sentences->name("stage.{$week['stage']}")],
             ], $strip->weeks),
-            'lanes' => array_values(array_filter(array_map(fn (array $lane): array => [
-                'method' => ['id' => $lane['candidate']->method->id(), 'name' => $this->sentences->name("method.{$lane['candidate']->method->id()}")],
-                'chosen' => $chosen !== null && $lane['candidate']->method->id() === $chosen->method,
-                'windows' => array_map($this->window(...), $lane['windows']),
-            ], $strip->lanes), static fn (array $lane): bool => $lane['windows'] !== [])),
+            'lanes' => array_map(fn (array $lane, Row $row): array => $this->lane($lane['windows'], $row, $situation, $strip, $row === $chosenRow), $strip->lanes, $few),
+            'care' => array_map(fn (array $span): array => ['kind' => $span['kind'], 'name' => $this->sentences->in("care.{$span['kind']}", ['keeper' => $span['name']], System::Us), 'first' => Wire::day($span['first']), 'last' => Wire::day($span['last']), 'text' => $this->sentences->day($span['first']) . ' – ' . $this->sentences->day($span['last'])], Sensitive::spans($situation, $year, $this->catalogue)),
             'chosen' => $chosen === null || $chosenRow === null ? null : [
                 'name' => $this->sentences->name("method.{$chosen->method}"), 'outcome' => $chosenRow->outcome->value, 'outcomeName' => $this->sentences->name("outcome.{$chosenRow->outcome->value}"),
-                'opens' => $chosenRow->opens === null ? null : ['date' => Wire::day($chosenRow->opens), 'text' => $this->sentences->day($chosenRow->opens), 'weeks' => intdiv(max(0, \Thicket\Timing\Day::between($situation->day, $chosenRow->opens)) + 6, 7)],
+                'opens' => $this->opens($situation, $chosenRow),
             ],
         ];
+    }
+
+    /**
+     * The chosen way first, then the best of the board that are not shut, one a method.
+     *
+     * @param list<Row> $board
+     *
+     * @return list<Row>
+     */
+    private function few(array $board, ?Row $chosen): array
+    {
+        $few = $chosen === null ? [] : [$chosen->candidate->method->id() => $chosen];
+        foreach ($board as $row) {
+            if (count($few) < self::FEW && !in_array($row->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true)) {
+                $few[$row->candidate->method->id()] ??= $row;
+            }
+        }
+
+        return array_values($few);
+    }
+
+    /**
+     * @param list<Window> $windows
+     *
+     * @return array<string, mixed>
+     */
+    private function lane(array $windows, Row $row, Situation $situation, YearStrip $strip, bool $chosen): array
+    {
+        $of = RowOfTheYear::of($situation, $row->candidate, $strip->year);
+        $name = fn (Outcome $o): string => $this->sentences->name("outcome.{$o->value}");
+
+        return [
+            'method' => ['id' => $row->candidate->method->id(), 'name' => $this->sentences->name("method.{$row->candidate->method->id()}")],
+            'active' => $row->candidate->active?->name(), 'chosen' => $chosen,
+            'windows' => array_map($this->window(...), $windows),
+            'weeks' => array_map(static function (array $week) use ($of, $name): array {
+                $between = $of->between($week['first'], $week['last']);
+
+                return ['worst' => $between['worst']->value, 'best' => $between['best']->value, 'name' => $between['worst'] === $between['best'] ? $name($between['worst']) : $name($between['worst']) . ' – ' . $name($between['best'])];
+            }, $strip->weeks),
+            'now' => $row->outcome->value, 'nowName' => $name($row->outcome), 'opens' => $this->opens($situation, $row),
+        ];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function opens(Situation $situation, Row $row): ?array
+    {
+        return $row->opens === null ? null : ['date' => Wire::day($row->opens), 'text' => $this->sentences->day($row->opens), 'weeks' => intdiv(max(0, Day::between($situation->day, $row->opens)) + 6, 7)];
     }
 
     /** @return array<string, mixed> */

@@ -2,10 +2,16 @@
 
 declare(strict_types=1);
 
+use Thicket\Input\Faults;
+use Thicket\Input\Fields;
+use Thicket\Methods\Board;
 use Thicket\Methods\Candidate;
+use Thicket\Methods\Outcome;
+use Thicket\Methods\RowOfTheYear;
 use Thicket\Methods\Schools;
 use Thicket\Methods\Shed;
 use Thicket\Methods\Situation;
+use Thicket\Methods\SituationReader;
 use Thicket\Timing\Day;
 use Thicket\Timing\Exception\UnreadableDate;
 use Thicket\Timing\JudgeAfter;
@@ -109,4 +115,31 @@ it('says what stage to expect, since when, until when, and what else it could be
     // somebody saw leaf-out nine days later than the book: the same day is still the stage before
     $seen = new Thicket\Plants\Phenology($maple, SeasonShift::none()->seenOn($leafOut->modify('+9 days'), $maple->dayOf('leafOut') ?? throw new RuntimeException('no leaf-out')));
     expect($seen->estimateOn($leafOut->modify('+1 day'))['stage'] ?? null)->not->toBe('leaf-out')->and($seen->estimateOn($leafOut->modify('+9 days'))['marginDays'] ?? null)->toBe(3);
+});
+
+it('judges a year at the days on which a rule turns, and finds every day as it would be found alone', function (string $species, string $site) {
+    $document = stand(['species' => $species, 'stems' => [['diameter' => '2 in', 'count' => 5]], 'facts' => [['fact' => 'setting', 'value' => $site], ['fact' => 'planted-on', 'value' => '2023-06-10'], ['fact' => 'last-mown', 'value' => '2026-06-01'], ['fact' => 'grazed-from', 'value' => '2026-07-20']], 'cards' => [preventerCard(), sprayCard(['grazingDays' => 14])]]);
+    $in = Fields::of($document, new Faults());
+    $reader = new SituationReader(catalogue());
+    $situation = $reader->situation($in);
+    $candidates = Board::candidates($situation, catalogue(), $reader->schools($in), $reader->shed($in));
+    $judged = 0;
+    foreach ($candidates as $candidate) {
+        $year = RowOfTheYear::of($situation, $candidate, 2026);
+        $judged += $year->judged;
+        for ($day = Day::of(2026, 1, 1); $day <= Day::of(2026, 12, 31); $day = $day->modify('+13 days')) {
+            expect([$candidate->id(), $day->format('m-d'), $year->between($day, $day)['worst']])->toBe([$candidate->id(), $day->format('m-d'), Board::judge($situation->seasonOnly()->onDay($day), $candidate)->outcome]);
+        }
+    }
+    // a year costs at most fifteen boards (rulings B34)
+    expect($judged)->toBeLessThan(15 * count($candidates));
+})->with([['norway-maple', 'woods'], ['large-crabgrass', 'bed-lawn-paving'], ['wild-parsnip', 'pasture'], ['common-lambsquarters', 'new-native-grass'], ['quackgrass', 'orchard']]);
+
+it('shows the worst and the best of a week in which a window opens', function () {
+    $row = row(stand(['species' => 'tree-of-heaven', 'date' => '2026-05-10', 'facts' => [['fact' => 'setting', 'value' => 'woods']]]), 'basal-bark/triclopyr-ester');
+    $in = Fields::of(stand(['species' => 'tree-of-heaven', 'date' => '2026-05-10', 'facts' => [['fact' => 'setting', 'value' => 'woods']]]), new Faults());
+    $year = RowOfTheYear::of((new SituationReader(catalogue()))->situation($in), $row->candidate, 2026);
+    // the season opens on 1 July, inside the week from 25 June
+    expect($year->between(Day::of(2026, 6, 25), Day::of(2026, 7, 1)))->toBe(['worst' => Outcome::NotNow, 'best' => Outcome::WithCare])
+        ->and($year->between(Day::of(2026, 7, 2), Day::of(2026, 7, 8)))->toBe(['worst' => Outcome::WithCare, 'best' => Outcome::WithCare]);
 });

@@ -84,6 +84,14 @@ final readonly class Situation
         return new self($this->now, $this->day, $this->target, $this->shift, array_values($this->facts), $stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
     }
 
+    /** Only what does not age with the weather: what a year can be judged by. */
+    public function seasonOnly(): self
+    {
+        $facts = array_values(array_filter($this->facts, static fn (Fact $f): bool => $f->name->holdsHours() === null));
+
+        return new self($this->now, $this->day, $this->target, $this->shift, $facts, $this->stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
+    }
+
     /** What will have come back after a first pass: how thick and how tall it is, nobody knows yet. */
     public function comeBack(): self
     {

@@ -69,6 +69,14 @@ final readonly class Phenology
         return $span + ['marginDays' => $margin, 'couldBe' => array_values(array_diff($near, [$span['stage']]))];
     }
 
+    /** @return list<\DateTimeImmutable> the days of a year on which another stage is expected, or the stream turns */
+    public function turns(int $year): array
+    {
+        $days = array_map(fn (string $event): ?\DateTimeImmutable => $this->dayOf($event, $year), array_keys(self::STAGES[$this->plan()]));
+
+        return array_values(array_filter([...$days, $this->shift->local(MonthDay::parse('01-16'), $year), $this->turnsDown($year), $this->stops($year)]));
+    }
+
     /** @return array{stage: string, since: \DateTimeImmutable, until: \DateTimeImmutable|null}|null */
     private function spanOn(\DateTimeImmutable $day): ?array
     {

@@ -42,6 +42,7 @@ const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
           <thead>
             <tr>
               <th>{{ t('when.method') }}</th>
+              <th>{{ t('when.now') }}</th>
               <th>{{ t('when.window') }}</th>
               <th>{{ t('when.grade') }}</th>
               <th>{{ t('when.why') }}</th>
@@ -51,7 +52,13 @@ const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
             <template v-for="lane in year.lanes" :key="lane.method.id">
               <tr v-for="(w, i) in lane.windows" :key="w.first">
                 <td>
-                  <b v-if="i === 0">{{ lane.method.name }}</b>
+                  <b v-if="i === 0">{{ lane.method.name }}</b><span v-if="i === 0 && lane.active" class="soft small">, {{ lane.active }}</span>
+                </td>
+                <td>
+                  <template v-if="i === 0"
+                    ><VerdictMark :outcome="lane.now" :name="lane.nowName" />
+                    <span v-if="lane.opens" class="small">{{ t('when.opensIn', { day: lane.opens.text, n: lane.opens.weeks }, lane.opens.weeks) }}</span></template
+                  >
                 </td>
                 <td>{{ dayText(w.first) }} – {{ dayText(w.last) }}</td>
                 <td>{{ t(`when.grades.${w.grade}`) }}</td>

@@ -7,7 +7,7 @@ import { dayText, partOfYear } from '@/components/dates';
 /** 52 weeks: stage, stream of sugar, sap flow, and the windows of each method to the day, with today's line. */
 const props = defineProps<{ year: Schemas['Year'] }>();
 const { t } = useI18n();
-const LEFT = 132;
+const LEFT = 178;
 const WIDTH = 1040;
 const x = (day: string): number => LEFT + partOfYear(day) * (WIDTH - LEFT);
 const MONTHS = Array.from({ length: 12 }, (_, i) => i + 1);
@@ -24,7 +24,24 @@ const runs = computed(() => {
     }, []);
   return { stage: join((w) => w.stage?.code ?? ''), flow: join((w) => w.flow), sap: join((w) => (w.sap ? 'sap' : '')) };
 });
-const laneTop = (i: number): number => 122 + i * 30;
+/** Frost, nesting and soft growth: one line a name. */
+const care = computed(() => {
+  const lines = new Map<string, Schemas['Year']['care']>();
+  for (const c of props.year.care) lines.set(c.name, [...(lines.get(c.name) ?? []), c]);
+  return [...lines.entries()];
+});
+const careTop = (i: number): number => 116 + i * 22;
+const laneTop = (i: number): number => 124 + care.value.length * 22 + i * 40;
+/** Weeks of one verdict joined, so that a year is a few bars. */
+const verdicts = (lane: Schemas['Year']['lanes'][number]): { key: string; best: string; first: string; last: string; name: string }[] =>
+  lane.weeks.reduce<{ key: string; best: string; first: string; last: string; name: string }[]>((all, w, i) => {
+    const week = props.year.weeks[i];
+    const last = all.at(-1);
+    if (!week) return all;
+    if (last && last.key === w.worst && last.best === w.best) last.last = week.last;
+    else all.push({ key: w.worst, best: w.best, first: week.first, last: week.last, name: w.name });
+    return all;
+  }, []);
 const height = computed(() => laneTop(props.year.lanes.length) + 16);
 const end = (day: string): number => x(day) + (WIDTH - LEFT) / 366;
 </script>
@@ -55,8 +72,19 @@ const end = (day: string): number => x(day) + (WIDTH - LEFT) / 366;
       </g>
       <text x="0" y="105">{{ t('when.sap') }}</text>
       <rect v-for="r in runs.sap.filter((s) => s.key)" :key="`p${r.first}`" :x="x(r.first)" y="92" :width="end(r.last) - x(r.first)" height="14" class="sap" />
+      <g v-for="([name, spans], i) in care" :key="name">
+        <text class="small" x="0" :y="careTop(i) + 12">{{ name }}</text>
+        <g v-for="s in spans" :key="s.first">
+          <rect :x="x(s.first)" :y="careTop(i) + 2" :width="Math.max(3, end(s.last) - x(s.first))" height="12" :class="`care ${s.kind}`" />
+          <title>{{ name }}: {{ s.text }}</title>
+        </g>
+      </g>
       <g v-for="(lane, i) in year.lanes" :key="lane.method.id">
         <text x="0" :y="laneTop(i) + 17" :class="{ chosen: lane.chosen }">{{ lane.method.name }}</text>
+        <g v-for="v in verdicts(lane)" :key="`v${v.first}`">
+          <rect :x="x(v.first)" :y="laneTop(i) + 24" :width="Math.max(0, end(v.last) - x(v.first))" height="7" :class="`v ${v.key}`" />
+          <title>{{ v.name }}</title>
+        </g>
         <path class="base" :d="`M${LEFT} ${laneTop(i) + 12}H${WIDTH}`" />
         <g v-for="w in lane.windows" :key="w.first">
           <rect :x="x(w.first)" :y="laneTop(i) + 2" :width="Math.max(3, end(w.last) - x(w.first))" height="20" :class="`win ${w.grade}`" />
@@ -68,7 +96,11 @@ const end = (day: string): number => x(day) + (WIDTH - LEFT) / 366;
     </svg>
   </div>
   <p class="legend small">
+    <span class="soft">{{ t('when.above') }}</span>
     <span class="key best"></span>{{ t('when.grades.best') }} <span class="key workable"></span>{{ t('when.grades.workable') }} <span class="key with-care"></span>{{ t('when.grades.with-care') }}
+    <span class="soft">{{ t('when.below') }}</span> <span class="key v fits"></span>{{ t('outcome.fits') }} <span class="key v withCare"></span>{{ t('outcome.withCare') }}
+    <span class="key v notNow"></span>{{ t('outcome.notNow') }} <span class="key v cannotTell"></span>{{ t('outcome.cannotTell') }} <span class="key v doesNotSuit"></span
+    >{{ t('outcome.doesNotSuit') }}
   </p>
 </template>
 
@@ -130,6 +162,39 @@ text.chosen {
 .care-line {
   stroke: var(--gorse);
   stroke-width: 3;
+}
+.care.frost {
+  fill: var(--rime-fill);
+  stroke: var(--rime);
+}
+.care.nesting {
+  fill: var(--gorse-fill);
+  stroke: var(--gorse);
+}
+.care.keeper {
+  fill: var(--moss-fill);
+  stroke: var(--moss);
+}
+.v.fits {
+  fill: var(--moss);
+  background: var(--moss);
+}
+.v.withCare {
+  fill: var(--gorse);
+  background: var(--gorse);
+}
+.v.notNow {
+  fill: var(--rime-fill);
+  background: var(--rime-fill);
+}
+.v.cannotTell {
+  fill: var(--rule);
+  background: var(--rule);
+}
+.v.doesNotSuit,
+.v.notAllowed {
+  fill: var(--haw);
+  background: var(--haw);
 }
 .today {
   stroke: var(--sloe);

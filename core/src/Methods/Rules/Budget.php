@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Thicket\Methods\Rules;
 
+use Brick\Math\RoundingMode;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
-use Brick\Math\RoundingMode;
-use Thicket\Measure\Quantity;
-use Thicket\Measure\Unit;
 use Thicket\Methods\Labour;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;

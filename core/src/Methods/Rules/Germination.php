@@ -8,8 +8,8 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Timing\Day;
 
 /**
@@ -17,7 +17,7 @@ use Thicket\Timing\Day;
  * earlier than still covers the flush (handbook 4 back-scheduling). Lead and lasting time are the card's; without them nobody can tell
  * (handbook 8 preventer-lead).
  */
-final readonly class Germination implements Rule
+final readonly class Germination implements TurnsWithTheYear
 {
     private const SOURCE = 'handbook-4-pre-emergent';
 
@@ -81,5 +81,23 @@ final readonly class Germination implements Rule
         }
 
         return null;
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        if (!$candidate->goesOn('soil')) {
+            return [];
+        }
+        $lead = $candidate->card->leadDays ?? 0;
+        $lasting = $candidate->card->lastingDays ?? 0;
+        $days = [];
+        foreach ([$year - 1, $year, $year + 1] as $of) {
+            $sprout = $situation->phenology()?->dayOf('germination', $of);
+            // after two months it is next year's seed that is spoken of
+            $days = [...$days, ...($sprout === null ? [] : [$sprout->modify("-{$lasting} days"), $sprout->modify("-{$lead} days")->modify('+1 day'), $sprout->modify('+61 days')])];
+        }
+        $sown = $situation->dayOf(FactName::SownNext);
+
+        return [...$days, ...($sown === null ? [] : [$sown->modify('+1 day')])];
     }
 }

@@ -7,11 +7,11 @@ namespace Thicket\Methods\Rules;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 
 /** Where a stage closes or changes a method (handbook 4 table, 1 "Growth stages"). */
-final readonly class GrowthStage implements Rule
+final readonly class GrowthStage implements TurnsWithTheYear
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
@@ -40,5 +40,14 @@ final readonly class GrowthStage implements Rule
         }
 
         return [];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        if (!$candidate->goesOn('leaf') && !$candidate->is('mow', 'hand-pull')) {
+            return [];
+        }
+
+        return $situation->phenology()?->turns($year) ?? [];
     }
 }

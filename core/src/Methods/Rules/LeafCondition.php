@@ -11,10 +11,11 @@ use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\RestsOnSchool;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Timing\Day;
 
 /** Foliar spray wants whole, growing, dry leaves (handbook 2), not cut in the last eight weeks (rulings J12), wax broken. */
-final readonly class LeafCondition implements RestsOnSchool
+final readonly class LeafCondition implements RestsOnSchool, TurnsWithTheYear
 {
     private const SOURCE = 'handbook-2-foliar-spot';
     private const REGROWTH_DAYS = 56;
@@ -55,5 +56,17 @@ final readonly class LeafCondition implements RestsOnSchool
         }
 
         return $findings;
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        if (!$candidate->goesOn('leaf')) {
+            return [];
+        }
+        $mown = $situation->dayOf(FactName::LastMown);
+        $wait = $candidate->schools->values('mow-first')->quantity('wait');
+        $days = $wait === null ? self::REGROWTH_DAYS : $wait->in(Unit::Day)->toScale(0)->toInt();
+
+        return [...($situation->phenology()?->turns($year) ?? []), ...($mown === null ? [] : [$mown, $mown->modify("+{$days} days")])];
     }
 }

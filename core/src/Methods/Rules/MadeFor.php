@@ -8,11 +8,11 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 
 /** What a method's own page says it is made for: settings, ways of life, growth stages, plants that stay down once cut (handbook 2, 6). */
-final readonly class MadeFor implements Rule
+final readonly class MadeFor implements TurnsWithTheYear
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
@@ -61,5 +61,14 @@ final readonly class MadeFor implements Rule
         return [in_array($stage[0], $wanted->strings('fits'), true)
             ? Finding::fits('fit.stage', $candidate->method->source(), ['stage' => $stage[0]], $stage[1])
             : Finding::notNow('fit.stage-not', $candidate->method->source(), ['stage' => $stage[0]], null, 'change.at-stage', $stage[1])];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        if (!$candidate->method->data->has('stages')) {
+            return [];
+        }
+
+        return $situation->phenology()?->turns($year) ?? [];
     }
 }

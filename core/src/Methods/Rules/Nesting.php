@@ -7,12 +7,12 @@ namespace Thicket\Methods\Rules;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Timing\Day;
 
 /** Nests are looked for before hedges and trees are cut or girdled (rulings J20). The season is our guess, moved to the ground; local law may name another. */
-final readonly class Nesting implements Rule
+final readonly class Nesting implements TurnsWithTheYear
 {
     private const FROM = '04-01';
     private const TO = '07-31';
@@ -31,5 +31,14 @@ final readonly class Nesting implements Rule
         }
 
         return [Finding::withCare('nest.look-first', 'rulings-J20', ['from' => $from, 'to' => $to], 'change.after-nesting', Certainty::Estimated)];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        if ($situation->target?->isWoody() !== true || !in_array($candidate->method->work(), ['cutting', 'machine'], true)) {
+            return [];
+        }
+
+        return array_values(array_filter([$situation->phenology()?->local(self::FROM, $year), $situation->phenology()?->local(self::TO, $year)->modify('+1 day')]));
     }
 }

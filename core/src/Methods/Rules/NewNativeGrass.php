@@ -10,13 +10,13 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Timing\Day;
 use Thicket\Timing\MonthDay;
 
 /** Mowing new native grass: from 12 in of weed, never after 1 August (handbook 2, 4; both moved by the season shift). */
-final readonly class NewNativeGrass implements Rule
+final readonly class NewNativeGrass implements TurnsWithTheYear
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
@@ -37,5 +37,14 @@ final readonly class NewNativeGrass implements Rule
         return [$height->isLessThan($from)
             ? Finding::notNow('grass.weeds-still-low', $source, ['height' => $height, 'limit' => $from], null, 'change.weeds-reach', Certainty::Observed)
             : Finding::fits('grass.mow-now', $source, ['height' => $height, 'limit' => $from, 'last' => $last], Certainty::Observed)];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        if (!$candidate->is('mow') || $situation->word(FactName::Setting) !== 'new-native-grass') {
+            return [];
+        }
+
+        return [$situation->shift->local(MonthDay::parse('08-01'), $year)->modify('+1 day')];
     }
 }

@@ -7,12 +7,12 @@ namespace Thicket\Methods\Rules;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Timing\Day;
 
 /** Maples, birches and kin push the mix out of a cut from late winter to full leaf (handbook 4, rulings J12), in every school. */
-final readonly class SapFlow implements Rule
+final readonly class SapFlow implements TurnsWithTheYear
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
@@ -31,5 +31,14 @@ final readonly class SapFlow implements Rule
         }
 
         return [];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        if ($candidate->method->season() !== 'cut-stem' || $situation->target?->sapFlow() !== 'strong') {
+            return [];
+        }
+
+        return array_values(array_filter([$situation->phenology()?->local('01-16', $year), $situation->phenology()?->dayOf('fullLeaf', $year)]));
     }
 }

@@ -10,10 +10,12 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\RestsOnSchool;
 use Thicket\Methods\SeasonWindows;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
+use Thicket\Timing\Day;
 use Thicket\Timing\WindowGrade;
 
 /** The season table of handbook 4 and rulings J11-J12, read from windows.yaml and moved to the ground. */
-final readonly class Season implements RestsOnSchool
+final readonly class Season implements RestsOnSchool, TurnsWithTheYear
 {
     public function school(Situation $situation, Candidate $candidate): ?string
     {
@@ -47,5 +49,15 @@ final readonly class Season implements RestsOnSchool
         return [$window->grade === WindowGrade::WithCare
             ? Finding::withCare('season.with-care', $windows->source, $values, null, Certainty::Estimated)
             : Finding::fits($window->grade === WindowGrade::Best ? 'season.best' : 'season.workable', $windows->source, $values, Certainty::Estimated)];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        $days = [];
+        foreach (SeasonWindows::for($situation->onDay(Day::of($year, 7, 1)), $candidate)->windows ?? [] as $window) {
+            $days = [...$days, $window->first, $window->last->modify('+1 day')];
+        }
+
+        return $days;
     }
 }

@@ -8,12 +8,12 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Timing\Day;
 
 /** Days from spraying to grazing and hay, by the card; silence is no leave (rulings J40). Hay and manure may carry some actives on (J5). */
-final readonly class StockAndHay implements Rule
+final readonly class StockAndHay implements TurnsWithTheYear
 {
     private const CARRIED = ['aminopyralid', 'clopyralid', 'picloram'];
     private const SETTINGS = ['pasture', 'new-native-grass'];
@@ -54,5 +54,16 @@ final readonly class StockAndHay implements Rule
         return [$left < $days
             ? Finding::notAllowed("{$code}.too-soon", 'label-card', $values, "change.{$code}-later")
             : Finding::fits("{$code}.days-kept", 'label-card', $values, Certainty::Observed)];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        $days = [];
+        foreach ([[FactName::GrazedFrom, $candidate->card?->grazingDays], [FactName::HayOn, $candidate->card?->hayDays]] as [$fact, $wait]) {
+            $on = $situation->dayOf($fact);
+            $days = [...$days, ...($on === null ? [] : [$on->modify('+1 day'), $on->modify('-' . ($wait ?? 0) . ' days')->modify('+1 day')])];
+        }
+
+        return $days;
     }
 }

@@ -8,11 +8,11 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 
 /** Orchard trees: guards in the first three years with systemic products, and never onto green or wounded bark (handbook 2 strip or ring). */
-final readonly class YoungBark implements Rule
+final readonly class YoungBark implements TurnsWithTheYear
 {
     private const GUARDED_YEARS = 3;
     private const SOURCE = 'handbook-2-strip-or-ring';
@@ -39,5 +39,12 @@ final readonly class YoungBark implements Rule
             true => Finding::withCare('trunk.guarded', self::SOURCE, $values, null, Certainty::Observed),
             default => Finding::notNow('trunk.guards-first', self::SOURCE, $values, null, 'change.set-guards', Certainty::Observed),
         }];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        $planted = $situation->dayOf(FactName::PlantedOn);
+
+        return $planted === null ? [] : [$planted->modify('+' . self::GUARDED_YEARS . ' years')];
     }
 }

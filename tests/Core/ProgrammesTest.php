@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+use Brick\Math\RoundingMode;
+use Thicket\Input\Faults;
+use Thicket\Input\Fields;
+use Thicket\Measure\Unit;
+use Thicket\Methods\CostCurve;
+use Thicket\Methods\Labour;
+use Thicket\Methods\SituationReader;
+use Thicket\Mix\Recipe;
+use Thicket\Mix\RecipeSolver;
+use Thicket\Programmes\Offer;
+use Thicket\Programmes\PlannedStep;
+use Thicket\Programmes\Planner;
+
+/*
+ * Programmes laid out by hand at 40 N and 200 m, where catalogue days hold as written; hours, money and mix of one pass.
+ */
+
+/**
+ * @param array<string, mixed> $document
+ *
+ * @return array<string, Offer>
+ */
+function offers(array $document): array
+{
+    $in = Fields::of($document, $faults = new Faults());
+    $reader = new SituationReader(catalogue());
+    $schools = $reader->schools($in);
+    $situation = $reader->situation($in);
+    $offers = (new Planner(catalogue(), $schools, $reader->shed($in)))->offers($situation);
+    $faults->throwIfAny();
+
+    return array_combine(array_map(static fn (Offer $o): string => $o->programme->id(), $offers), $offers);
+}
+
+/** @return list<string> "from method[/active]" of each job */
+function jobs(Offer $offer): array
+{
+    return array_map(static fn (PlannedStep $s): string => $s->from->format('Y-m-d') . ' ' . $s->row->candidate->method->id() . ($s->row->candidate->active === null ? '' : '/' . $s->row->candidate->active->id()), $offer->steps);
+}
+
+$woods = [['fact' => 'setting', 'value' => 'woods']];
+
+it('treats a suckering tree standing, fells it a month later, and watches', function () use ($woods) {
+    $offer = offers(stand(['species' => 'tree-of-heaven', 'date' => '2026-08-15', 'facts' => $woods]))['treat-standing-then-fell'];
+    // thirty days after 15 August; then not before the suckering season of the next year; patrols in May once 200 days have gone
+    expect(array_map(static fn (PlannedStep $s): string => $s->from->format('Y-m-d'), $offer->steps))->toBe(['2026-08-15', '2026-09-14', '2027-07-15', '2028-05-01'])
+        ->and($offer->steps[0]->to?->format('Y-m-d'))->toBe('2026-10-31')
+        ->and($offer->steps[1]->row->candidate->method->id())->toBe('cut-only')
+        // the board says never knock it down first; here it is not the first
+        ->and(codes($offer->steps[1]->row))->toContain('suckering.never-knock-down')
+        ->and($offer->canBeDone())->toBeTrue();
+});
+
+it('plans brambles in two passes, autumn and the next summer, and does not hold the second back', function () {
+    $offer = offers(['date' => '2026-09-20', 'species' => 'armenian-blackberry', 'place' => ['latitude' => '40', 'elevationMetres' => '200'], 'facts' => [['fact' => 'setting', 'value' => 'pasture'], ['fact' => 'height', 'value' => '4 ft']]])['two-pass-bramble'];
+    expect(array_slice(array_map(static fn (PlannedStep $s): string => $s->from->format('Y-m-d') . ' ' . $s->note, $offer->steps), 0, 3))->toBe(['2026-09-20 autumn-pass', '2027-07-01 next-summer-pass', '2027-09-01 close-the-sward'])
+        ->and($offer->steps[0]->row->candidate->active?->group())->toBe('4');
+});
+
+it('keeps at rosettes for six years, twice a year, with the stalks between', function () {
+    $offer = offers(['date' => '2026-11-10', 'species' => 'wild-parsnip', 'place' => ['latitude' => '40', 'elevationMetres' => '200'], 'facts' => [['fact' => 'setting', 'value' => 'pasture']]])['rosettes-six-years'];
+    $notes = array_count_values(array_map(static fn (PlannedStep $s): string => $s->note, $offer->steps));
+    expect($notes)->toBe(['autumn-rosettes' => 6, 'spring-rosettes' => 6, 'escaped-stalks' => 6])
+        ->and($offer->steps[0]->from->format('Y-m-d'))->toBe('2026-11-10')
+        ->and($offer->steps[1]->from->format('Y-m-d'))->toBe('2027-03-01');
+});
+
+it('takes another group in June than in April where there is one', function () {
+    $offer = offers(['date' => '2026-09-20', 'species' => 'quackgrass', 'place' => ['latitude' => '40', 'elevationMetres' => '200'], 'facts' => [['fact' => 'setting', 'value' => 'orchard'], ['fact' => 'planted-on', 'value' => '2015-04-01'], ['fact' => 'height', 'value' => '20 cm']]])['orchard-year-zero'];
+    $of = static fn (string $note): array => array_values(array_filter($offer->steps, static fn (PlannedStep $s): bool => $s->note === $note));
+    expect($of('strip-april')[0]->from->format('m-d'))->toBe('04-10')->and($of('strip-june')[0]->row->candidate->active?->group())->not->toBe($of('strip-april')[0]->row->candidate->active?->group())
+        ->and(count($of('strip-june')))->toBe(3);
+});
+
+it('has a whole programme without product for every plant of the catalogue, whatever the season', function (string $date) {
+    $without = [];
+    foreach (catalogue()->allSpecies() as $species) {
+        $site = $species->data->strings('settings')[0] ?? 'woods';
+        $found = array_filter(
+            offers(stand(['species' => $species->id(), 'date' => $date, 'facts' => [['fact' => 'setting', 'value' => $site]]] + ($species->isWoody() ? [] : ['stems' => []]))),
+            static fn (Offer $o): bool => !$o->programme->usesProduct() && $o->canBeDone() && $o->steps !== [],
+        );
+        $found === [] && $without[] = $species->id();
+    }
+    expect($without)->toBe([]);
+})->with(['2026-02-10', '2026-08-15']);
+
+it('keeps to the owner, and says what a tool still lacks without taking the programme away', function () use ($woods) {
+    $refused = offers(stand(['species' => 'norway-maple', 'stance' => 'none', 'facts' => $woods]));
+    expect($refused['cut-then-treat']->canBeDone())->toBeFalse()->and(array_key_last($refused))->toBe('cut-then-treat')->and($refused['girdle-and-patrol']->canBeDone())->toBeTrue();
+    $bare = offers(stand(['species' => 'norway-maple', 'tools' => [], 'facts' => $woods]));
+    expect($bare['girdle-and-patrol']->canBeDone())->toBeTrue()->and(array_map(static fn ($f): string => $f->code, $bare['girdle-and-patrol']->steps[0]->against))->toContain('tool.missing');
+});
+
+it('counts hours it knows and names the jobs it cannot reckon; seed past ten years leaves the end open', function () use ($woods) {
+    $offer = offers(stand(['species' => 'norway-maple', 'date' => '2026-09-10', 'stems' => [['diameter' => '3 in', 'count' => 12]], 'facts' => $woods]))['cut-then-treat'];
+    // 12 stems at 2 min and one setting up of 90: 114; sprouts of as many at 0.5 min and another setting up: 96; patrols unknown
+    expect((string) $offer->hours()['use']->in(Unit::Minute)->toScale(0, RoundingMode::HALF_UP))->toBe('210')->and((string) $offer->hours()['low']->in(Unit::Minute)->toScale(0, RoundingMode::HALF_UP))->toBe('72')->and($offer->hours()['unreckoned'])->toBeGreaterThan(0)
+        ->and(offers(stand(['species' => 'scotch-broom', 'facts' => $woods]))['cut-then-treat']->openEnded)->toBeTrue()
+        ->and($offer->openEnded)->toBeFalse();
+});
+
+/** @return array{Thicket\Methods\Situation, Thicket\Methods\Candidate} */
+function situated(array $document, string $row): array
+{
+    $in = Fields::of($document, new Faults());
+
+    return [(new SituationReader(catalogue()))->situation($in), row($document, $row)->candidate];
+}
+
+it('reckons the hours of a pass', function (string $row, array $document, string $minutes, int $days) {
+    $labour = Labour::of(...situated($document, $row));
+    expect([(string) $labour->total()?->in(Unit::Minute)->toScale(1, RoundingMode::HALF_UP), $labour->days])->toBe([$minutes, $days]);
+})->with([
+    // 12 x 2 min + 90
+    'no outline, so no walking' => ['cut-stump/glyphosate', stand(['stems' => [['diameter' => '3 in', 'count' => 12]]]), '114.0', 1],
+    // and 0.7124 sqrt(10000 x 12) x 1.3 = 320.8 m at 1.8 km/h: 10.7 min
+    'over a hectare of wood' => ['cut-stump/glyphosate', stand(['area' => '1 ha', 'stems' => [['diameter' => '3 in', 'count' => 12]], 'facts' => [['fact' => 'setting', 'value' => 'woods']]]), '124.7', 1],
+    // the same at 3 km/h in the open: 6.4 min
+    'over a hectare of heath' => ['cut-stump/glyphosate', stand(['area' => '1 ha', 'stems' => [['diameter' => '3 in', 'count' => 12]], 'facts' => [['fact' => 'setting', 'value' => 'open-habitat']]]), '120.4', 1],
+    // 180 stems x 2 min = 360: one day; one more: two days, each with its setting up
+    'a full day' => ['cut-stump/glyphosate', stand(['stems' => [['diameter' => '3 in', 'count' => 180]]]), '450.0', 1],
+    'a stem more' => ['cut-stump/glyphosate', stand(['stems' => [['diameter' => '3 in', 'count' => 181]]]), '542.0', 2],
+    // 10 trees of 4 in, a cut an inch of diameter: 10 x 0.3 + 40 x 0.15 = 9 min + 90
+    'injection by trees and cuts' => ['hack-and-squirt/glyphosate', stand(), '99.0', 1],
+    'thick bark takes half as long again' => ['hack-and-squirt/glyphosate', stand(['facts' => [['fact' => 'bark-thickness', 'value' => 'thick']]]), '103.5', 1],
+    // 1 ha at 0.25 ha/h
+    'mowing by the hectare' => ['mow', ['stems' => [], 'species' => 'canada-thistle', 'area' => '1 ha'] + stand(), '330.0', 1],
+]);
+
+it('costs hours at the wage and product at its price, each with its day', function () {
+    $prices = ['currency' => 'USD', 'wage' => ['amount' => '30', 'on' => '2026-01-05'], 'products' => [['active' => 'glyphosate', 'amount' => '20', 'per' => '1 L', 'on' => '2024-09-09']]];
+    $document = stand(['date' => '2026-09-10', 'area' => '0.5 ha', 'stems' => [['diameter' => '3 in', 'count' => 12]], 'prices' => $prices]);
+    $money = row($document, 'cut-stump/glyphosate')->measures->money;
+    // 114 min + 4.5 min of walking at 3 km/h (0.7124 sqrt(5000 x 12) x 1.3 = 226.9 m): 1.9757 h x 30 = 59.27
+    expect((string) $money?->wages->toScale(2, RoundingMode::HALF_UP))->toBe('59.25')
+        // 12 x pi/4 x (7.62 cm)2 x 0.5 L/m2 = 27.36 mL, + 10 % = 30.10 mL, half of it product: 15.05 mL at 20 a litre
+        ->and((string) $money?->product->toScale(2, RoundingMode::HALF_UP))->toBe('0.30')
+        ->and((string) $money?->perHectare?->toScale(1, RoundingMode::HALF_UP))->toBe('119.1')
+        // 9 September 2024 is more than eighteen months before
+        ->and($money?->stale)->toBe(['glyphosate'])
+        ->and(row($document, 'cut-stump/triclopyr-ester')->measures->money)->toBeNull();
+});
+
+it('shows what thickening and waiting cost', function () {
+    [$situation, $candidate] = situated(stand(['area' => '1 ha', 'stems' => [['diameter' => '3 in', 'count' => 12, 'stemsPerClump' => 2]]]), 'cut-stump/glyphosate');
+    $curve = CostCurve::of($situation, $candidate);
+    expect(array_column($curve->density ?? [], 'stems'))->toBe([3, 6, 12, 24, 48, 96])
+        // 6 plants: 1, 2, 4, 8, 16 stems each
+        ->and(array_column($curve->clumps ?? [], 'stems'))->toBe([6, 12, 24, 48, 96])
+        // 12 x 1.3, 1.69, 3.71 in the middle; low 1.1, high 1.8
+        ->and(array_column($curve->waiting ?? [], 'stems'))->toBe([[12, 12, 12], [13, 16, 22], [15, 20, 39], [19, 45, 227]]);
+    $hours = array_map(static fn (array $d): string => (string) $d['hours'][1]->in(Unit::Hour), $curve->density ?? []);
+    $sorted = $hours;
+    usort($sorted, static fn (string $a, string $b): int => Brick\Math\BigRational::of($a)->compareTo($b));
+    expect($hours)->toBe($sorted)->and(CostCurve::of(...situated(['stems' => []] + stand(), 'cut-stump/glyphosate')))->toBeNull();
+});
+
+/** @param array<string, mixed> $document */
+function recipeOf(array $document, string $row): Recipe
+{
+    [$situation, $candidate] = situated($document, $row);
+
+    return (new RecipeSolver($situation, $candidate, $situation->area))->solve(null);
+}
+
+it('works out what goes on an area, by the treated ground and never above the card', function () {
+    $pasture = ['species' => 'common-blackberry', 'date' => '2026-09-20', 'stems' => [], 'area' => '10 ac', 'facts' => [['fact' => 'setting', 'value' => 'pasture']]] + stand();
+    // 1 pt/ac on 10 ac and the tenth for allowance: 11 pt; the mix per area is not known
+    $triclopyr = recipeOf($pasture, 'pasture-broadcast/triclopyr-ester');
+    expect((string) $triclopyr->working['rate']->amount)->toBe('1')->and($triclopyr->missing)->toBe(['spray-per-area']);
+    // dry: 1 oz/ac on 10 ac = 283.5 g, and a tenth
+    expect(recipeOf($pasture, 'pasture-broadcast/chlorsulfuron')->missing)->toContain('spray-per-area');
+    // 5 ha of rows 12 m apart, 1.2 m each side: 1 ha is treated; 1 qt/ac in 50 gal/ac
+    $orchard = ['species' => 'quackgrass', 'stems' => [], 'area' => '5 ha', 'facts' => [['fact' => 'setting', 'value' => 'orchard'], ['fact' => 'row-spacing', 'value' => '12 m'], ['fact' => 'strip-side', 'value' => '1.2 m']]] + stand();
+    $strip = recipeOf($orchard, 'strip-spray/glyphosate');
+    expect((string) $strip->working['area']->in(Unit::Hectare))->toBe('1')
+        ->and((string) $strip->strength?->percent()->amount->toScale(3, RoundingMode::HALF_UP))->toBe('0.500')
+        // 50 gal/ac = 467.7 L/ha, and a tenth
+        ->and((string) $strip->need?->in(Unit::Litre)->toScale(1, RoundingMode::HALF_UP))->toBe('514.5');
+    expect(recipeOf(['facts' => [['fact' => 'setting', 'value' => 'orchard']]] + $orchard, 'strip-spray/glyphosate')->missing)->toContain('treated-area');
+    // a card that allows less holds it down
+    $card = sprayCard(['id' => 'less', 'actives' => [['active' => 'glyphosate', 'amount' => '360 g ae/L']], 'methods' => [['method' => 'strip-spray', 'rateMost' => '1 L/ha', 'spray' => '200 L/ha']]]);
+    $held = recipeOf(['cards' => [$card]] + $orchard, 'strip-spray/glyphosate/less');
+    expect($held->strengthWhy)->toBe('strength.card-most')->and((string) $held->strength?->percent()->amount->toScale(3, RoundingMode::HALF_UP))->toBe('0.500')
+        ->and((string) $held->product()?->in(Unit::Litre)->toScale(2, RoundingMode::HALF_UP))->toBe('1.10');
+});
+
+it('fills a kerf by girth and a wick by plants', function () {
+    // two trees of 10 in: 2 x 79.8 cm of girth at 5 mL each 10 cm = 79.8 mL, and a tenth
+    expect((string) recipeOf(stand(['stems' => [['diameter' => '10 in', 'count' => 2]]]), 'girdle-spray/glyphosate')->need?->in(Unit::Millilitre)->toScale(1, RoundingMode::HALF_UP))->toBe('87.8')
+        ->and((string) recipeOf(stand(['species' => 'canada-thistle', 'stems' => [['diameter' => '1 cm', 'count' => 300]]]), 'wick/glyphosate')->need?->in(Unit::Millilitre)->toScale(0, RoundingMode::HALF_UP))->toBe('330');
+});
