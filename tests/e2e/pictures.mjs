@@ -23,18 +23,6 @@ const SHOTS = [
     },
   },
   {
-    name: 'ground-import',
-    path: '/ground',
-    before: async (p) => {
-      await p.getByRole('button', { name: 'Quince Court orchard' }).click();
-      await p.getByRole('button', { name: 'Bring in a file' }).click();
-      const text = 'name,longitude,latitude,owner\nold pear,-71.3597,44.0506,trust\nbad row,west,44.05,trust\nmill well,-71.3588,44.0511,trust\n';
-      await p.getByLabel('File', { exact: true }).setInputFiles({ name: 'trees.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
-      await p.waitForTimeout(900);
-      await p.getByRole('heading', { name: 'Bring in a file' }).evaluate((e) => e.scrollIntoView());
-    },
-  },
-  {
     name: 'scout-key',
     path: '/scout',
     before: async (p) => {
@@ -55,7 +43,6 @@ const SHOTS = [
     },
   },
   { name: 'sightings', path: '/scout' },
-  { name: 'side-by-side', path: '/handbook/compare?species=poison-ivy,virginia-creeper' },
   { name: 'scout-tally', path: (s) => `/stands/${s['Tree-of-heaven']}/scout` },
   {
     name: 'scout-plots',
@@ -66,6 +53,38 @@ const SHOTS = [
     },
   },
   { name: 'methods', path: (s) => `/stands/${s['Tree-of-heaven']}/methods` },
+  {
+    name: 'programmes',
+    path: (s) => `/stands/${s['Tree-of-heaven']}/methods`,
+    before: async (p) => {
+      await p.getByRole('button', { name: 'Programmes', exact: true }).click();
+      await p.getByRole('heading', { name: 'Programmes for this stand' }).waitFor();
+      await p.waitForTimeout(400);
+    },
+  },
+  {
+    name: 'compared',
+    path: (s) => `/stands/${s['Common privet']}/methods`,
+    before: async (p) => {
+      for (let i = 0; i < 3; i++)
+        await p
+          .getByRole('checkbox', { name: /^Side by side/ })
+          .nth(i)
+          .check();
+      await p.getByRole('button', { name: /^Side by side/ }).click();
+      await p.getByRole('table').waitFor();
+      await p.waitForTimeout(400);
+    },
+  },
+  {
+    name: 'cost',
+    path: (s) => `/stands/${s['Common privet']}/methods`,
+    before: async (p) => {
+      await p.getByRole('button', { name: 'Cost', exact: true }).click();
+      await p.getByRole('table').first().waitFor();
+      await p.waitForTimeout(400);
+    },
+  },
   { name: 'mix', path: (s) => `/stands/${s['Norway maple']}/mix` },
   { name: 'when', path: (s) => `/stands/${s['Norway maple']}/when` },
   { name: 'gates', path: (s) => `/stands/${s['Norway maple']}/field-day` },
@@ -82,7 +101,6 @@ const SHOTS = [
       await p.getByRole('group', { name: 'How to count' }).evaluate((e) => e.scrollIntoView());
     },
   },
-  { name: 'phone-mix', path: (s) => `/stands/${s['Norway maple']}/mix`, phone: true },
   { name: 'phone-field-day', path: (s) => `/stands/${s['Bush honeysuckle']}/field-day`, phone: true },
 ];
 

@@ -77,6 +77,7 @@ test('keeps two people from overwriting each other', async ({ page, browser }) =
   const other = await browser.newPage();
   await signIn(other, 'bram');
   await station(other, 'Shed');
+  for (const one of [page, other]) await one.locator('summary', { hasText: 'Basal bark' }).click();
   const theirs = other.waitForResponse((r) => r.url().endsWith('/shed/choices') && r.ok());
   await other.getByLabel('Height of the basal band').selectOption({ label: '16 in (41 cm)' });
   await theirs;

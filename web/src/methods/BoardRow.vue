@@ -21,14 +21,14 @@ const { say } = useSession();
       >
       <span class="lead small">{{ say(row.findings[0]?.text) }}</span>
       <span class="figs small soft">
-        <span v-if="row.measures.control">{{ t('methods.control', row.measures.control) }} · </span
-        ><span v-if="row.measures.minutes">{{ t('methods.hands', { time: say(row.measures.minutes) }) }} · </span><span>{{ t('methods.harm', { n: row.measures.harm }) }}</span
+        <span v-if="row.measures.control">{{ t('methods.control', row.measures.control) }} · </span><span v-if="row.measures.hours">{{ t('methods.work', { time: say(row.measures.hours) }) }} · </span
+        ><span>{{ t('methods.harm', { n: row.measures.harm }) }}</span
         ><span v-if="row.measures.keepInjury > 1"> · {{ t('methods.keepInjury', { n: row.measures.keepInjury }) }}</span>
       </span>
     </button>
-    <label class="tick small" :title="t('compare.tick')"
+    <label class="tick small" :title="t('besides.tick')"
       ><input type="checkbox" :checked="compared" :disabled="full && !compared" @change="$emit('compare')" /><span class="visually-hidden">{{
-        t('compare.tickOf', { name: row.active ? `${row.method.name}, ${row.active.name}` : row.method.name })
+        t('besides.tickOf', { name: row.active ? `${row.method.name}, ${row.active.name}` : row.method.name })
       }}</span></label
     >
   </div>

@@ -15,47 +15,47 @@ const { say } = useSession();
 const { data, error } = useQuery(computed(() => ({ ...sideBySideQuery(props.stand, props.rows), enabled: props.rows.length > 1 })));
 type Column = Schemas['SideBySide']['columns'][number];
 const columns = computed(() => (props.rows.length > 1 ? (data.value?.columns ?? []) : []));
-const unknown = computed(() => t('compare.unknown'));
+const unknown = computed(() => t('besides.unknown'));
 const LINES: readonly { key: string; of: (c: Column) => string }[] = [
-  { key: 'control', of: (c) => (c.row.measures.control ? t('compare.range', c.row.measures.control) : unknown.value) },
+  { key: 'control', of: (c) => (c.row.measures.control ? t('besides.range', c.row.measures.control) : unknown.value) },
   { key: 'passes', of: (c) => String(c.passes) },
-  { key: 'weeks', of: (c) => (c.row.measures.weeks ? t('compare.weeksOf', c.row.measures.weeks) : unknown.value) },
+  { key: 'weeks', of: (c) => (c.row.measures.weeks ? (c.row.measures.weeks.to === 0 ? t('besides.atOnce') : t('besides.weeksOf', c.row.measures.weeks)) : unknown.value) },
   { key: 'judge', of: (c) => c.judgeAfter?.text ?? unknown.value },
-  { key: 'hours', of: (c) => (c.hours ? `${say(c.hours.use)} (${say(c.hours.low)} – ${say(c.hours.high)})${c.walkingKnown ? '' : ` ${t('compare.noWalking')}`}` : unknown.value) },
+  { key: 'hours', of: (c) => (c.hours ? `${say(c.hours.use)} (${say(c.hours.low)} – ${say(c.hours.high)})${c.walkingKnown ? '' : ` ${t('besides.noWalking')}`}` : unknown.value) },
   {
     key: 'mix',
     of: (c) =>
       c.mix === null
-        ? t('compare.noProduct')
+        ? t('besides.noProduct')
         : c.mix.need
-          ? t('compare.mixOf', { need: say(c.mix.need), product: say(c.mix.product) })
+          ? t('besides.mixOf', { need: say(c.mix.need), product: say(c.mix.product) })
           : c.mix.product
-            ? t('compare.productOf', { product: say(c.mix.product) })
-            : t('compare.needs', { facts: c.mix.missing.join(', ') }),
+            ? t('besides.productOf', { product: say(c.mix.product) })
+            : t('besides.needs', { facts: c.mix.missing.join(', ') }),
   },
   {
     key: 'money',
     of: (c) =>
       c.money
-        ? `${c.money.total} ${c.money.currency}${c.money.perHectare ? ` (${t('compare.perHa', { money: c.money.perHectare })})` : ''}${c.money.stale.length ? ` · ${t('compare.stale', { what: c.money.stale.join(', ') })}` : ''}`
-        : t('compare.noPrice'),
+        ? `${c.money.total} ${c.money.currency}${c.money.perHectare ? ` (${t('besides.perHa', { money: c.money.perHectare })})` : ''}${c.money.stale.length ? ` · ${t('besides.stale', { what: c.money.stale.join(', ') })}` : ''}`
+        : t('besides.noPrice'),
   },
-  { key: 'harm', of: (c) => t('compare.step', { n: c.row.measures.harm }) },
+  { key: 'harm', of: (c) => t('besides.step', { n: c.row.measures.harm }) },
   { key: 'keep', of: (c) => c.keepInjury.name },
-  { key: 'others', of: (c) => (c.others.length ? c.others.map((o) => `${o.name}: ${o.effectName}`).join('; ') : t('compare.noOthers')) },
-  { key: 'grazing', of: (c) => (c.mix === null ? t('compare.noProduct') : c.grazingDays === null ? t('compare.cardSays') : t('compare.days', { n: c.grazingDays }, c.grazingDays)) },
+  { key: 'others', of: (c) => (c.mix === null ? t('besides.noProduct') : c.others.length ? c.others.map((o) => `${o.name}: ${o.effectName}`).join('; ') : t('besides.noOthers')) },
+  { key: 'grazing', of: (c) => (c.mix === null ? t('besides.noProduct') : c.grazingDays === null ? t('besides.cardSays') : t('besides.days', { n: c.grazingDays }, c.grazingDays)) },
 ];
 </script>
 
 <template>
-  <section class="stack" :aria-label="t('compare.heading')">
-    <p v-if="rows.length < 2" class="soft">{{ t('compare.pickTwo') }}</p>
+  <section class="stack" :aria-label="t('besides.heading')">
+    <p v-if="rows.length < 2" class="soft">{{ t('besides.pickTwo') }}</p>
     <p v-if="error && rows.length > 1" class="fault" role="alert">{{ error.message }}</p>
-    <div v-if="columns.length" class="table-wrap" tabindex="0" role="group" :aria-label="t('compare.heading')">
+    <div v-if="columns.length" class="table-wrap" tabindex="0" role="group" :aria-label="t('besides.heading')">
       <table>
         <thead>
           <tr>
-            <th scope="col">{{ t('compare.what') }}</th>
+            <th scope="col">{{ t('besides.what') }}</th>
             <th v-for="c in columns" :key="c.row.id" scope="col">
               {{ c.row.method.name }}<span v-if="c.row.active" class="soft">, {{ c.row.active.name }}</span>
             </th>
@@ -63,38 +63,38 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
         </thead>
         <tbody>
           <tr>
-            <th scope="row">{{ t('compare.verdict') }}</th>
+            <th scope="row">{{ t('besides.verdict') }}</th>
             <td v-for="c in columns" :key="c.row.id">
               <VerdictMark :outcome="c.row.outcome" :name="c.row.outcomeName" /><span v-if="c.row.opens" class="small soft"> {{ t('methods.opens', { day: c.row.opens.text }) }}</span>
               <span class="small block">{{ say(c.row.findings[0]?.text) }}</span>
             </td>
           </tr>
           <tr v-for="line in LINES" :key="line.key">
-            <th scope="row">{{ t(`compare.${line.key}`) }}</th>
+            <th scope="row">{{ t(`besides.${line.key}`) }}</th>
             <td v-for="c in columns" :key="c.row.id">{{ line.of(c) }}</td>
           </tr>
           <tr>
-            <th scope="row">{{ t('compare.mind') }}</th>
+            <th scope="row">{{ t('besides.mind') }}</th>
             <td v-for="c in columns" :key="c.row.id">
               <ul v-if="c.harmNotes.length" class="plain small">
                 <li v-for="(n, i) in c.harmNotes" :key="i">{{ say(n) }}</li>
               </ul>
-              <template v-else>{{ t('compare.nothing') }}</template>
+              <template v-else>{{ t('besides.nothing') }}</template>
             </td>
           </tr>
           <tr>
-            <th scope="row"></th>
+            <th scope="row">{{ t('besides.doing') }}</th>
             <td v-for="c in columns" :key="c.row.id">
               <div class="row">
-                <button type="button" class="btn small" @click="emit('pick', c.row.id)">{{ t('compare.look') }}</button>
-                <button type="button" class="btn small quiet" @click="emit('drop', c.row.id)">{{ t('compare.drop') }}</button>
+                <button type="button" class="btn small" @click="emit('pick', c.row.id)">{{ t('besides.look') }}</button>
+                <button type="button" class="btn small quiet" @click="emit('drop', c.row.id)">{{ t('besides.drop') }}</button>
               </div>
             </td>
           </tr>
         </tbody>
       </table>
     </div>
-    <p v-if="columns.length" class="small soft">{{ t('compare.care') }}</p>
+    <p v-if="columns.length" class="small soft">{{ t('besides.care') }}</p>
   </section>
 </template>
 

@@ -80,8 +80,8 @@ const ticks = computed(() => [0, 0.5, 1].map((share) => share * most.value));
             <tr v-for="c in costs.clumps" :key="c.stemsPerClump">
               <td>{{ c.stemsPerClump }}</td>
               <td>{{ c.stems }}</td>
-              <td>{{ c.hours ? `${say(c.hours.use)} (${say(c.hours.low)} – ${say(c.hours.high)})` : t('compare.unknown') }}</td>
-              <td v-if="costs.currency">{{ c.money ?? t('compare.noPrice') }}</td>
+              <td>{{ c.hours ? `${say(c.hours.use)} (${say(c.hours.low)} – ${say(c.hours.high)})` : t('besides.unknown') }}</td>
+              <td v-if="costs.currency">{{ c.money ?? t('besides.noPrice') }}</td>
             </tr>
           </tbody>
         </table>
@@ -107,7 +107,7 @@ const ticks = computed(() => [0, 0.5, 1].map((share) => share * most.value));
               <td>{{ w.years === 0 ? t('cost.now') : t('cost.years', { n: w.years }, w.years) }}</td>
               <td>{{ w.years === 0 ? w.stems[1] : `${w.stems[1]} (${w.stems[0]} – ${w.stems[2]})` }}</td>
               <td>{{ w.hours ? (w.years === 0 ? say(w.hours.use) : `${say(w.hours.use)} (${say(w.hours.low)} – ${say(w.hours.high)})`) : t('cost.beyond') }}</td>
-              <td v-if="costs.currency">{{ w.money ?? t('compare.noPrice') }}</td>
+              <td v-if="costs.currency">{{ w.money ?? t('besides.noPrice') }}</td>
               <td>
                 <VerdictMark :outcome="w.outcome" :name="w.outcomeName" /> <span v-if="w.why" class="small">{{ say(w.why) }}</span>
               </td>

@@ -78,7 +78,9 @@ const keepWeights = async (): Promise<void> => {
 const count = (o: Outcome): number => board.value?.rows.filter((r) => r.outcome === o).length ?? 0;
 
 /** The owner's stance is the owner's, set in the Shed; it is no school to try on. */
-const switchable = computed(() => (book.value?.schools ?? []).filter((s) => s.id !== 'herbicide-stance'));
+/** Only the schools that a row of this very board rests on. */
+const resting = computed(() => new Set(board.value?.rows.flatMap((r) => r.findings.flatMap((f) => (f.school ? [f.school.id] : []))) ?? []));
+const switchable = computed(() => (book.value?.schools ?? []).filter((s) => s.id !== 'herbicide-stance' && (resting.value.has(s.id) || schools.value[s.id] !== undefined)));
 const choose = async (row: Schemas['Row']): Promise<void> => {
   const done = await run(() =>
     unwrap(
@@ -140,7 +142,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
         </div>
         <div class="bench">
           <section class="stack" :aria-label="t('methods.board')">
-            <p class="small soft tickhint">{{ t('compare.tickHint') }}</p>
+            <p class="small soft tickhint">{{ t('besides.tickHint') }}</p>
             <div class="rows">
               <BoardRow
                 v-for="row in open"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { ref } from 'vue';
+import { computed, ref, watchEffect } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
@@ -13,7 +13,11 @@ const { t } = useI18n();
 const { user } = useSession();
 const { data: book } = useQuery(handbookQuery());
 const { busy, refusal, run, at } = useAct();
-const METHODS = ['basal-bark', 'cut-stump', 'hack-and-squirt', 'foliar-spot'] as const;
+/** Uses that a label may list: of one plant by strength, of an area by a rate. */
+const uses = computed(() => (book.value?.methods ?? []).filter((m) => m.product !== 'none'));
+const blank = () => ({ on: false, min: '', max: '', rateMost: '', spray: '' });
+type Use = ReturnType<typeof blank>;
+const use = (id: string): Use => form.value.uses[id] ?? blank();
 const FORMULATIONS = ['soluble-liquid', 'emulsifiable', 'oil-soluble-ester', 'water-dispersible-granule', 'granule', 'ready-to-use'] as const;
 
 const form = ref({
@@ -24,7 +28,8 @@ const form = ref({
   amount: '',
   carriers: ['water'] as string[],
   sites: [] as string[],
-  uses: Object.fromEntries(METHODS.map((m) => [m, { on: false, min: '', max: '' }])) as Record<string, { on: boolean; min: string; max: string }>,
+  uses: {} as Record<string, Use>,
+  numbers: {} as Record<string, string>,
   waterBuffer: '',
   yearlyMaximum: '',
   wearing: '',
@@ -32,7 +37,11 @@ const form = ref({
   licensedOnly: false,
   aquaticAllowed: false,
 });
+watchEffect(() => {
+  for (const m of uses.value) form.value.uses[m.id] ??= blank();
+});
 const { drop } = useDraft(() => (user.value ? draftKey(user.value.id, 'card', 'new') : ''), form);
+const NUMBERS = ['reentryHours', 'rainfastHours', 'grazingDays', 'hayDays', 'leadDays', 'lastingDays'] as const;
 const TEXTS = ['waterBuffer', 'yearlyMaximum', 'wearing', 'firstAid'] as const;
 const save = async (): Promise<void> => {
   const f = form.value;
@@ -45,7 +54,10 @@ const save = async (): Promise<void> => {
     sites: f.sites,
     licensedOnly: f.licensedOnly,
     aquaticAllowed: f.aquaticAllowed,
-    methods: METHODS.filter((m) => f.uses[m]?.on).map((m) => ({ method: m, ...(f.uses[m]?.min ? { min: f.uses[m]?.min } : {}), ...(f.uses[m]?.max ? { max: f.uses[m]?.max } : {}) })),
+    methods: Object.entries(f.uses)
+      .filter(([, u]) => u.on)
+      .map(([method, u]) => ({ method, ...Object.fromEntries((['min', 'max', 'rateMost', 'spray'] as const).filter((k) => u[k] !== '').map((k) => [k, u[k]])) })),
+    ...Object.fromEntries(NUMBERS.filter((n) => /^\d+$/.test(f.numbers[n] ?? '')).map((n) => [n, Number(f.numbers[n])])),
     ...Object.fromEntries(TEXTS.filter((x) => f[x] !== '').map((x) => [x, f[x]])),
   };
   if (await run(() => unwrap(api.POST('/shed/cards', { body: { card: card as Record<string, never> } })))) {
@@ -91,11 +103,15 @@ const save = async (): Promise<void> => {
     </fieldset>
     <fieldset class="stack">
       <legend class="label">{{ t('shed.uses') }}</legend>
-      <div v-for="m in METHODS" :key="m" class="row">
-        <label style="min-width: 9em"><input v-model="form.uses[m]!.on" type="checkbox" /> {{ book?.methods.find((x) => x.id === m)?.name }}</label>
-        <template v-if="form.uses[m]!.on"
-          ><label class="label">{{ t('shed.least') }}<input v-model="form.uses[m]!.min" class="field" style="width: 6em" placeholder="10%" /></label
-          ><label class="label">{{ t('shed.most') }}<input v-model="form.uses[m]!.max" class="field" style="width: 6em" placeholder="30%" /></label
+      <div v-for="m in uses" :key="m.id" class="row">
+        <label style="min-width: 12em"><input v-model="use(m.id).on" type="checkbox" /> {{ m.name }}</label>
+        <template v-if="use(m.id).on && m.product === 'strength'"
+          ><label class="label">{{ t('shed.least') }}<input v-model="use(m.id).min" class="field" style="width: 6em" placeholder="10%" /></label
+          ><label class="label">{{ t('shed.most') }}<input v-model="use(m.id).max" class="field" style="width: 6em" placeholder="30%" /></label
+        ></template>
+        <template v-else-if="use(m.id).on"
+          ><label class="label">{{ t('shed.rateMost') }}<input v-model="use(m.id).rateMost" class="field" style="width: 8em" placeholder="2 qt/ac" /></label
+          ><label class="label">{{ t('shed.spray') }}<input v-model="use(m.id).spray" class="field" style="width: 8em" placeholder="20 gal/ac" /></label
         ></template>
       </div>
     </fieldset>
@@ -103,6 +119,12 @@ const save = async (): Promise<void> => {
     <label v-for="f in TEXTS" :key="f" class="label"
       >{{ t(`shed.${f}`) }}<input v-model="form[f]" class="field" :aria-invalid="at(`/card/${f}`) !== null" /><span class="fault">{{ at(`/card/${f}`) }}</span></label
     >
+    <fieldset class="row">
+      <legend class="label">{{ t('shed.waits') }}</legend>
+      <label v-for="n in NUMBERS" :key="n" class="label"
+        >{{ t(`shed.numbers.${n}`) }}<input v-model="form.numbers[n]" class="field" style="width: 6em" inputmode="numeric" :aria-invalid="at(`/card/${n}`) !== null"
+      /></label>
+    </fieldset>
     <label><input v-model="form.licensedOnly" type="checkbox" /> {{ t('shed.licensedOnly') }}</label>
     <label><input v-model="form.aquaticAllowed" type="checkbox" /> {{ t('shed.aquatic') }}</label>
     <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>

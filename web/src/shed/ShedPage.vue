@@ -24,6 +24,19 @@ const confirm = async (version: string): Promise<void> => {
 const choose = async (body: { schools?: Record<string, string>; stance?: 'any' | 'least-hazard' | 'none' }): Promise<void> => {
   if (await run(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${shed.value?.revision ?? 0}"` } }, body })))) await client.invalidateQueries();
 };
+/** Questions on which practitioners differ, by the work they bear on. */
+const GROUPS: readonly { key: string; of: RegExp }[] = [
+  { key: 'basal', of: /basal|beech/ },
+  { key: 'cuts', of: /^injection|^clonal/ },
+  { key: 'stump', of: /^stump/ },
+  { key: 'girdle', of: /^girdle/ },
+  { key: 'leaf', of: /^foliar|^mow-first|^single/ },
+  { key: 'pull', of: /^deep|^leave|^pulled/ },
+  { key: 'preventer', of: /^preventer/ },
+  { key: 'after', of: /^refill|^bed-mulch/ },
+  { key: 'people', of: /^glove|^own/ },
+];
+const schoolsOf = (of: RegExp) => (book.value?.schools ?? []).filter((s) => of.test(s.id));
 const STANCES = ['any', 'least-hazard', 'none'] as const;
 </script>
 
@@ -70,6 +83,17 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
               {{ t('shed.limits', { buffer: say(v.waterBuffer), yearly: say(v.yearlyMaximum), sites: v.sites.map((s) => book?.settings.find((x) => x.id === s)?.name ?? s).join(', ') }) }}
             </p>
           </template>
+
+          <style scoped>
+            summary {
+              min-height: 36px;
+              cursor: pointer;
+              font-weight: 600;
+            }
+            .folded {
+              padding: 4px 0 12px;
+            }
+          </style>
         </article>
         <p v-if="shed.cards.length === 0">{{ t('shed.noCards') }}</p>
         <button v-if="mayWrite && !adding" class="btn" type="button" @click="adding = true">{{ t('shed.newCard') }}</button>
@@ -101,19 +125,35 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
             <option v-for="s in STANCES" :key="s" :value="s">{{ t(`shed.stances.${s}`) }}</option>
           </select></label
         >
-        <label v-for="s in (book?.schools ?? []).filter((x) => x.id !== 'herbicide-stance')" :key="s.id" class="label"
-          >{{ s.name }}
-          <select
-            class="field"
-            :disabled="!isLead"
-            :value="shed.schools[s.id] ?? s.choices.find((c) => c.default)?.id"
-            @change="choose({ schools: { [s.id]: ($event.target as HTMLSelectElement).value } })"
-          >
-            <option v-for="c in s.choices" :key="c.id" :value="c.id">{{ c.name }}</option>
-          </select>
-          <span class="soft" style="font-weight: 400">{{ s.reason }}</span>
-        </label>
+        <details v-for="g in GROUPS" :key="g.key">
+          <summary>{{ t(`shed.groups.${g.key}`) }}</summary>
+          <div class="stack folded">
+            <label v-for="s in schoolsOf(g.of)" :key="s.id" class="label"
+              >{{ s.name }}
+              <select
+                class="field"
+                :disabled="!isLead"
+                :value="shed.schools[s.id] ?? s.choices.find((c) => c.default)?.id"
+                @change="choose({ schools: { [s.id]: ($event.target as HTMLSelectElement).value } })"
+              >
+                <option v-for="c in s.choices" :key="c.id" :value="c.id">{{ c.name }}</option>
+              </select>
+              <span class="soft" style="font-weight: 400">{{ s.reason }}</span>
+            </label>
+          </div>
+        </details>
       </section>
     </div>
   </div>
 </template>
+
+<style scoped>
+summary {
+  min-height: 36px;
+  cursor: pointer;
+  font-weight: 600;
+}
+.folded {
+  padding: 4px 0 12px;
+}
+</style>

@@ -31,7 +31,8 @@ const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
                 ><br /><span class="soft small">{{ line.patch }}, {{ line.ground }}</span></span
               >
               <span class="act"
-                >{{ line.act.text }}<span v-if="line.lookAlikesOpen" class="fault"> · {{ t('today.lookAlike') }}</span></span
+                >{{ line.act.text }}<span v-if="line.from && line.from > data.day" class="soft"> · {{ t('today.from', { day: dayText(line.from, true) }) }}</span
+                ><span v-if="line.lookAlikesOpen" class="fault"> · {{ t('today.lookAlike') }}</span></span
               >
             </RouterLink>
           </li>

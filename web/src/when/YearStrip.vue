@@ -97,10 +97,11 @@ const end = (day: string): number => x(day) + (WIDTH - LEFT) / 366;
   </div>
   <p class="legend small">
     <span class="soft">{{ t('when.above') }}</span>
-    <span class="key best"></span>{{ t('when.grades.best') }} <span class="key workable"></span>{{ t('when.grades.workable') }} <span class="key with-care"></span>{{ t('when.grades.with-care') }}
-    <span class="soft">{{ t('when.below') }}</span> <span class="key v fits"></span>{{ t('outcome.fits') }} <span class="key v withCare"></span>{{ t('outcome.withCare') }}
-    <span class="key v notNow"></span>{{ t('outcome.notNow') }} <span class="key v cannotTell"></span>{{ t('outcome.cannotTell') }} <span class="key v doesNotSuit"></span
-    >{{ t('outcome.doesNotSuit') }}
+    <span class="pair"><span class="key best"></span>{{ t('when.grades.best') }}</span> <span class="pair"><span class="key workable"></span>{{ t('when.grades.workable') }}</span>
+    <span class="pair"><span class="key with-care"></span>{{ t('when.grades.with-care') }}</span> <span class="soft">{{ t('when.below') }}</span>
+    <span class="pair"><span class="key v fits"></span>{{ t('outcome.fits') }}</span> <span class="pair"><span class="key v withCare"></span>{{ t('outcome.withCare') }}</span>
+    <span class="pair"><span class="key v notNow"></span>{{ t('outcome.notNow') }}</span> <span class="pair"><span class="key v cannotTell"></span>{{ t('outcome.cannotTell') }}</span>
+    <span class="key v doesNotSuit"></span>{{ t('outcome.doesNotSuit') }}
   </p>
 </template>
 
@@ -209,6 +210,12 @@ text.chosen {
   gap: 6px 10px;
   flex-wrap: wrap;
   align-items: center;
+}
+.pair {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+  white-space: nowrap;
 }
 .key {
   width: 26px;

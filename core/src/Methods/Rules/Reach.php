@@ -13,7 +13,7 @@ use Thicket\Methods\Situation;
 final readonly class Reach implements Rule
 {
     /** Tools anybody has, not listed in a shed. */
-    private const COMMON = ['gloves', 'spade', 'sprayer', 'squirt-bottle', 'low-pressure-sprayer', 'hand-blade', 'hoe', 'shield', 'seed', 'trimmer', 'guards'];
+    private const COMMON = ['gloves', 'spade', 'sprayer', 'squirt-bottle', 'low-pressure-sprayer', 'hand-blade', 'hoe', 'shield', 'seed', 'trimmer', 'guards', 'mulch'];
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
