@@ -209,7 +209,7 @@ test('counts by large buttons on a phone, and takes a tap back', async ({ page }
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'bram');
   await page
-    .getByRole('link', { name: /Common privet/ })
+    .getByRole('link', { name: /Common privet[\s\S]*North hedge/ })
     .first()
     .click();
   await station(page, 'Scout');

@@ -61,7 +61,7 @@ const ticks = computed(() => [0, 0.5, 1].map((share) => share * most.value));
         </svg>
         <figcaption class="small soft">{{ points[0]?.perHectare ? t('cost.perHa') : t('cost.perStand') }}</figcaption>
       </figure>
-      <div class="table-wrap">
+      <div class="table-wrap" tabindex="0" role="group" :aria-label="t('cost.clumps')">
         <table>
           <caption>
             {{
@@ -86,7 +86,7 @@ const ticks = computed(() => [0, 0.5, 1].map((share) => share * most.value));
           </tbody>
         </table>
       </div>
-      <div class="table-wrap">
+      <div class="table-wrap" tabindex="0" role="group" :aria-label="t('cost.waiting')">
         <table>
           <caption>
             {{

@@ -32,7 +32,7 @@ const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
       </p>
       <YearStrip :year="year" />
       <p class="small soft">{{ year.trusted ? t('when.shift', { days: year.shiftDays }) : t('frame.shiftUnknown') }} {{ t('when.noWeather') }}</p>
-      <div class="table-wrap">
+      <div class="table-wrap" tabindex="0" role="group" :aria-label="t('when.windows')">
         <table>
           <caption class="visually-hidden">
             {{
