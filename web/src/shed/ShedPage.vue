@@ -83,17 +83,6 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
               {{ t('shed.limits', { buffer: say(v.waterBuffer), yearly: say(v.yearlyMaximum), sites: v.sites.map((s) => book?.settings.find((x) => x.id === s)?.name ?? s).join(', ') }) }}
             </p>
           </template>
-
-          <style scoped>
-            summary {
-              min-height: 36px;
-              cursor: pointer;
-              font-weight: 600;
-            }
-            .folded {
-              padding: 4px 0 12px;
-            }
-          </style>
         </article>
         <p v-if="shed.cards.length === 0">{{ t('shed.noCards') }}</p>
         <button v-if="mayWrite && !adding" class="btn" type="button" @click="adding = true">{{ t('shed.newCard') }}</button>
