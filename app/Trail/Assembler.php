@@ -46,9 +46,6 @@ final class Assembler
     /** Things further off do not bear on a patch. */
     private const SEEN_METRES = 1000;
 
-    /** Fewer dead than this at the judge date is a failure (our guess). */
-    private const FAILED_BELOW_PERCENT = 50;
-
     /** @var \WeakMap<Patch, list<array{keeper: \Thicket\Methods\Keeper, row: KeeperRow}>> */
     private \WeakMap $keepers;
 
@@ -207,19 +204,13 @@ final class Assembler
         foreach ($stand->steps as $step) {
             foreach ($step->records as $record) {
                 $scored = $record->lookBacks->first(fn ($look): bool => $look->scored);
-                $out[] = new PastWork(\Thicket\Timing\Day::parse($record->worked_on->format('Y-m-d')), $step->method, $step->active, $step->active === null ? null : $this->catalogue->active($step->active)->group(), $scored !== null && self::mostLived($scored->body));
+                $past = new PastWork(\Thicket\Timing\Day::parse($record->worked_on->format('Y-m-d')), $step->method, $step->active, $step->active === null ? null : $this->catalogue->active($step->active)->group());
+                [$counted, $dead] = [$scored->body['counted'] ?? null, $scored->body['dead'] ?? null];
+                $out[] = is_int($counted) && is_int($dead) ? $past->judged($counted, $dead) : $past;
             }
         }
 
         return $out;
-    }
-
-    /** @param array<string, mixed> $body of a scored look-back */
-    private static function mostLived(array $body): bool
-    {
-        [$counted, $dead] = [$body['counted'] ?? null, $body['dead'] ?? null];
-
-        return is_int($counted) && is_int($dead) && 100 * $dead < self::FAILED_BELOW_PERCENT * $counted;
     }
 
     /** How this crew weighs the measures; all alike until a lead says otherwise. */

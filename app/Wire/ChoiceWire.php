@@ -12,7 +12,6 @@ use Thicket\Measure\Shown;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\CostCurve;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Outcome;
 use Thicket\Methods\SideBySide;
 
 /** What a choice turns on: ways side by side, and what waiting and thickening cost. */
@@ -43,7 +42,7 @@ final readonly class ChoiceWire
             'hours' => Wire::range($labour->range()), 'walkingKnown' => $labour->walking !== null,
             'mix' => $side->recipe === null ? null : ['need' => Wire::quantity($side->recipe->need), 'product' => Wire::quantity($side->recipe->product()), 'missing' => array_map(fn (string $fact): string => $this->sentences->name("fact.{$fact}"), $side->recipe->missing)],
             'money' => $this->money($row->measures->money),
-            'harmNotes' => array_values(array_map(fn (Finding $f): array => $this->sentences->sentence($f->code, $f->values), array_filter($row->findings, static fn (Finding $f): bool => $f->outcome !== Outcome::Fits && preg_match('/^(keep|roots|drift|carry|people|graze|hay|water|hazard|food|bees|ground|nest|slope)\./', $f->code) === 1))),
+            'harmNotes' => array_map(fn (Finding $f): array => $this->sentences->sentence($f->code, $this->board->worded($f)), $side->harms),
             'keepInjury' => ['step' => $row->measures->keepInjury, 'name' => $this->sentences->name("injury.{$row->measures->keepInjury}")],
             'others' => array_map(fn (string $species, ?string $effect): array => ['species' => $species, 'name' => $this->catalogue->species($species)->commonName(), 'effect' => $effect ?? 'unknown', 'effectName' => $this->sentences->name('effect.' . ($effect ?? 'unknown'))], array_keys($side->others), array_values($side->others)),
             'grazingDays' => $side->grazingDays,

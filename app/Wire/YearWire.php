@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Wire;
 
-use App\Models\Step;
 use App\Text\Sentences;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\System;
@@ -30,22 +29,13 @@ final readonly class YearWire
     }
 
     /**
-     * @param list<Candidate> $candidates
+     * @param Row|null $chosenRow the job in hand, judged today
      *
      * @return array<string, mixed>
      */
-    public function year(Situation $situation, int $year, array $candidates, ?Step $chosen): array
+    public function year(Situation $situation, int $year, Board $board, ?Row $chosenRow): array
     {
-        $board = array_map(static fn (Candidate $c): Row => Board::judge($situation, $c), $candidates);
-        usort($board, static fn (Row $a, Row $b): int => $a->compareTo($b));
-        $chosenRow = null;
-        foreach ($board as $row) {
-            $candidate = $row->candidate;
-            if ($chosen !== null && $candidate->method->id() === $chosen->method && $candidate->active?->id() === $chosen->active && ($chosen->label_card_version_id === null || $candidate->card?->id === $chosen->label_card_version_id)) {
-                $chosenRow = $row;
-            }
-        }
-        $few = $this->few($board, $chosenRow);
+        $few = $board->few(self::FEW, $chosenRow);
         $strip = YearStrip::of($situation, $year, array_map(static fn (Row $r): Candidate => $r->candidate, $few));
 
         return [
@@ -56,30 +46,11 @@ final readonly class YearWire
             ], $strip->weeks),
             'lanes' => array_map(fn (array $lane, Row $row): array => $this->lane($lane['windows'], $row, $situation, $strip, $row === $chosenRow), $strip->lanes, $few),
             'care' => array_map(fn (array $span): array => ['kind' => $span['kind'], 'name' => $this->sentences->in("care.{$span['kind']}", ['keeper' => $span['name']], System::Us), 'first' => Wire::day($span['first']), 'last' => Wire::day($span['last']), 'text' => $this->sentences->day($span['first']) . ' – ' . $this->sentences->day($span['last'])], Sensitive::spans($situation, $year, $this->catalogue)),
-            'chosen' => $chosen === null || $chosenRow === null ? null : [
-                'name' => $this->sentences->name("method.{$chosen->method}"), 'outcome' => $chosenRow->outcome->value, 'outcomeName' => $this->sentences->name("outcome.{$chosenRow->outcome->value}"),
+            'chosen' => $chosenRow === null ? null : [
+                'name' => $this->sentences->name("method.{$chosenRow->candidate->method->id()}"), 'outcome' => $chosenRow->outcome->value, 'outcomeName' => $this->sentences->name("outcome.{$chosenRow->outcome->value}"),
                 'opens' => $this->opens($situation, $chosenRow),
             ],
         ];
-    }
-
-    /**
-     * The chosen way first, then the best of the board that are not shut, one a method.
-     *
-     * @param list<Row> $board
-     *
-     * @return list<Row>
-     */
-    private function few(array $board, ?Row $chosen): array
-    {
-        $few = $chosen === null ? [] : [$chosen->candidate->method->id() => $chosen];
-        foreach ($board as $row) {
-            if (count($few) < self::FEW && !in_array($row->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true)) {
-                $few[$row->candidate->method->id()] ??= $row;
-            }
-        }
-
-        return array_values($few);
     }
 
     /**

@@ -188,10 +188,15 @@ it('works out what goes on an area, by the treated ground and never above the ca
     $held = recipeOf(['cards' => [$card]] + $orchard, 'strip-spray/glyphosate/less');
     expect($held->strengthWhy)->toBe('strength.card-most')->and((string) $held->strength?->percent()->amount->toScale(3, RoundingMode::HALF_UP))->toBe('0.500')
         ->and((string) $held->product()?->in(Unit::Litre)->toScale(2, RoundingMode::HALF_UP))->toBe('1.10');
+    // a card that names the use and no amount: the typical amount is no leave
+    $silent = sprayCard(['id' => 'silent', 'actives' => [['active' => 'glyphosate', 'amount' => '360 g ae/L']], 'methods' => [['method' => 'strip-spray']]]);
+    expect(recipeOf(['cards' => [$silent]] + $orchard, 'strip-spray/glyphosate/silent')->missing)->toContain('card-rate');
 });
 
 it('fills a kerf by girth and a wick by plants', function () {
     // two trees of 10 in: 2 x 79.8 cm of girth at 5 mL each 10 cm = 79.8 mL, and a tenth
     expect((string) recipeOf(stand(['stems' => [['diameter' => '10 in', 'count' => 2]]]), 'girdle-spray/glyphosate')->need?->in(Unit::Millilitre)->toScale(1, RoundingMode::HALF_UP))->toBe('87.8')
+        // the label's 20 mL a tree holds each of the 39.9 mL down: 40 mL, and a tenth
+        ->and((string) recipeOf(stand(['stems' => [['diameter' => '10 in', 'count' => 2]], 'cards' => [waterCard(['methods' => [['method' => 'girdle-spray', 'max' => '100%', 'perStem' => '20 mL']]])]]), 'girdle-spray/glyphosate/water')->need?->in(Unit::Millilitre)->toScale(1, RoundingMode::HALF_UP))->toBe('44.0')
         ->and((string) recipeOf(stand(['species' => 'canada-thistle', 'stems' => [['diameter' => '1 cm', 'count' => 300]]]), 'wick/glyphosate')->need?->in(Unit::Millilitre)->toScale(0, RoundingMode::HALF_UP))->toBe('330');
 });

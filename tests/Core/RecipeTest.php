@@ -14,27 +14,6 @@ use Thicket\Mix\RecipeSolver;
  * Recipes of each method, worked by hand: surface x film, or cuts x mL, plus ten parts in a hundred.
  */
 
-function waterCard(array $changes = []): array
-{
-    return $changes + [
-        'id' => 'water',
-        'product' => 'glyphosate 360 g/L',
-        'registration' => 'T-2',
-        'confirmed' => true,
-        'formulation' => 'soluble-liquid',
-        'actives' => [['active' => 'glyphosate', 'amount' => '360 g ae/L']],
-        'carriers' => ['water'],
-        'sites' => ['woods', 'orchard'],
-        'methods' => [
-            ['method' => 'cut-stump', 'min' => '25%', 'max' => '100%'],
-            ['method' => 'hack-and-squirt', 'min' => '50%', 'max' => '100%'],
-            ['method' => 'foliar-spot', 'min' => '0.5%', 'max' => '2%'],
-        ],
-        'yearlyMaximum' => '8 kg ae/ha',
-        'waterBuffer' => '10 m',
-    ];
-}
-
 function solved(array $changes, string $id, ?string $tank = null, string $area = '1000 m2', ?string $dye = null): Recipe
 {
     $document = stand($changes + ['cards' => [waterCard(), esterCard()], 'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'smooth']]]);

@@ -15,6 +15,7 @@ use Thicket\Methods\SituationReader;
 use Thicket\Timing\Day;
 use Thicket\Timing\Exception\UnreadableDate;
 use Thicket\Timing\JudgeAfter;
+use Thicket\Timing\LocalSpans;
 use Thicket\Timing\MonthDay;
 use Thicket\Timing\SeasonShift;
 use Thicket\Timing\YearStrip;
@@ -143,3 +144,12 @@ it('shows the worst and the best of a week in which a window opens', function ()
     expect($year->between(Day::of(2026, 6, 25), Day::of(2026, 7, 1)))->toBe(['worst' => Outcome::NotNow, 'best' => Outcome::WithCare])
         ->and($year->between(Day::of(2026, 7, 2), Day::of(2026, 7, 8)))->toBe(['worst' => Outcome::WithCare, 'best' => Outcome::WithCare]);
 });
+
+it('lays a span over the turn of the year, and six months on in the south', function (string $latitude, array $days) {
+    $spans = LocalSpans::within(SeasonShift::forPlace($latitude, '200'), catalogue()->coefficients()->node('seasons')->node('frost'), 2026);
+    expect(array_map(static fn (array $s): string => $s['first']->format('m-d') . ' ' . $s['last']->format('m-d'), $spans))->toBe($days);
+})->with([
+    // 15 October to 1 May of the catalogue
+    'north' => ['40', ['01-01 05-01', '10-15 12-31']],
+    'south' => ['-40', ['04-15 11-01']],
+]);

@@ -119,3 +119,29 @@ function leafSpray(array $keeper): array
 {
     return ['species' => 'bush-honeysuckle', 'date' => '2026-09-20', 'facts' => [['fact' => 'height', 'value' => '4 ft'], ['fact' => 'wind-from', 'value' => 'west']], 'keepers' => [$keeper]];
 }
+
+/**
+ * @param array<string, mixed> $changes
+ *
+ * @return array<string, mixed>
+ */
+function waterCard(array $changes = []): array
+{
+    return $changes + [
+        'id' => 'water',
+        'product' => 'glyphosate 360 g/L',
+        'registration' => 'T-2',
+        'confirmed' => true,
+        'formulation' => 'soluble-liquid',
+        'actives' => [['active' => 'glyphosate', 'amount' => '360 g ae/L']],
+        'carriers' => ['water'],
+        'sites' => ['woods', 'orchard'],
+        'methods' => [
+            ['method' => 'cut-stump', 'min' => '25%', 'max' => '100%'],
+            ['method' => 'hack-and-squirt', 'min' => '50%', 'max' => '100%'],
+            ['method' => 'foliar-spot', 'min' => '0.5%', 'max' => '2%'],
+        ],
+        'yearlyMaximum' => '8 kg ae/ha',
+        'waterBuffer' => '10 m',
+    ];
+}

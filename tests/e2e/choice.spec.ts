@@ -1,12 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { isAccessible, signIn, station, unfold } from './helpers';
+import { isAccessible, openStand, signIn, station, unfold } from './helpers';
 
 test('weighs ways side by side, sees what waiting costs, and takes a programme whose jobs follow on the trail', async ({ page }) => {
   await signIn(page);
-  await page
-    .getByRole('link', { name: /Common privet/ })
-    .first()
-    .click();
+  await openStand(page, /Common privet/);
   await station(page, 'Methods');
   await unfold(page);
 

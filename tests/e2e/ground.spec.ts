@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { answer, isAccessible, signIn, station } from './helpers';
+import { answer, isAccessible, openStand, signIn, station } from './helpers';
 
 const mark = (name: string, inside: string): string => `<Placemark><name>${name}</name><ExtendedData><Data name="owner"><value>the trust &amp; co</value></Data></ExtendedData>${inside}</Placemark>`;
 const KML = `<?xml version="1.0"?><kml xmlns="http://www.opengis.net/kml/2.2"><Document>${[
@@ -208,10 +208,7 @@ test('changes a patch by keys alone: corner table, split, join, zones, history, 
 test('counts by large buttons on a phone, and takes a tap back', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'bram');
-  await page
-    .getByRole('link', { name: /Common privet[\s\S]*North hedge/ })
-    .first()
-    .click();
+  await openStand(page, /Common privet[\s\S]*North hedge/);
   await station(page, 'Scout');
   await page.getByRole('button', { name: 'Counter' }).click();
   const pad = page.getByRole('button', { name: /^1 in–2 in/ });

@@ -15,6 +15,11 @@ export async function isAccessible(page: Page): Promise<void> {
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`)).toEqual([]);
 }
 
+/** Opens a stand from Today by its line: plant, and where two are of one kind its patch. */
+export async function openStand(page: Page, line: RegExp): Promise<void> {
+  await page.getByRole('link', { name: line }).first().click();
+}
+
 /** Goes to a station of the stem by its name. */
 export async function station(page: Page, name: string): Promise<void> {
   await page

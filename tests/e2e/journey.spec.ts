@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { answer, givePassword, isAccessible, signIn, station, unfold } from './helpers';
+import { answer, givePassword, isAccessible, openStand, signIn, station, unfold } from './helpers';
 
 const OUTLINE = JSON.stringify({
   type: 'Polygon',
@@ -191,10 +191,7 @@ test('greets at the door and says so when a page does not exist', async ({ page 
 
 test('shows a viewer everything and no button that writes', async ({ page }) => {
   await signIn(page, 'cleo');
-  await page
-    .getByRole('link', { name: /Tree-of-heaven/ })
-    .first()
-    .click();
+  await openStand(page, /Tree-of-heaven/);
   await station(page, 'Methods');
   await expect(page.getByRole('button', { name: /^Basal bark/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Choose/ })).toHaveCount(0);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { answer, isAccessible, signIn, station, unfold } from './helpers';
+import { answer, isAccessible, openStand, signIn, station, unfold } from './helpers';
 
 test('tells a look-alike pair apart both ways: the weed one way, the kept native the other', async ({ page }) => {
   await signIn(page);
@@ -46,10 +46,7 @@ test('tells a look-alike pair apart both ways: the weed one way, the kept native
 
 test('stops at the hazard of an unknown three-leaflet vine, holds it, and lets nothing through to a job sheet', async ({ page }) => {
   await signIn(page);
-  await page
-    .getByRole('link', { name: /Unnamed plant\s*Oak wood/ })
-    .first()
-    .click();
+  await openStand(page, /Unnamed plant\s*Oak wood/);
   await station(page, 'Scout');
   await expect(page.getByText('Hold: do nothing to it.')).toBeVisible();
   await expect(page.getByText('It could still be a plant that is kept: Virginia creeper.')).toBeVisible();

@@ -1,12 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { givePassword, isAccessible, signIn, station, unfold } from './helpers';
+import { givePassword, isAccessible, openStand, signIn, station, unfold } from './helpers';
 
 test('enters a label card as printed, confirms it, and the board listens to it', async ({ page }) => {
   await signIn(page);
-  await page
-    .getByRole('link', { name: /Tree-of-heaven/ })
-    .first()
-    .click();
+  await openStand(page, /Tree-of-heaven/);
   const imazapyr = page.getByRole('button', { name: /^Hack and squirt\s*imazapyr/ });
   await station(page, 'Methods');
   await unfold(page);
@@ -55,10 +52,7 @@ test('changes how the crew works, and the board follows', async ({ page }) => {
   await page.getByLabel('Owner’s stance on herbicide').selectOption({ label: 'no herbicide' });
   await told;
   await page.getByRole('link', { name: 'Today' }).click();
-  await page
-    .getByRole('link', { name: /Tree-of-heaven/ })
-    .first()
-    .click();
+  await openStand(page, /Tree-of-heaven/);
   await station(page, 'Methods');
   await unfold(page);
   await expect(page.getByRole('button', { name: /^Basal bark/ })).toContainText('The owner wants no herbicide here.');
@@ -91,10 +85,7 @@ test('keeps two people from overwriting each other', async ({ page, browser }) =
 
 test('weighs the board: the order moves with the sliders, says why, and stays when it is kept', async ({ page }) => {
   await signIn(page);
-  await page
-    .getByRole('link', { name: /Common privet/ })
-    .first()
-    .click();
+  await openStand(page, /Common privet/);
   await station(page, 'Methods');
   const board = page.getByRole('region', { name: 'Board' });
   const order = async (): Promise<string[]> => (await board.getByRole('button', { name: /Fits|With care/ }).allInnerTexts()).map((row) => row.split('\n')[0]!);

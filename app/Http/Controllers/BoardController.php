@@ -53,7 +53,10 @@ final class BoardController extends Controller
         $this->done($in);
         $crew = $stand->patch->ground->crew;
 
-        return $this->json($wire->year($situation, (int) $year, Board::candidates($situation, $this->catalogue, $this->assembler->schools($crew), $this->assembler->shed($crew)), Trail::current($stand)));
+        $board = Board::for($situation, $this->catalogue, $this->assembler->schools($crew), $this->assembler->shed($crew), null, $this->assembler->weights($crew));
+        $chosen = Trail::current($stand);
+
+        return $this->json($wire->year($situation, (int) $year, $board, $chosen === null ? null : Board::judge($situation, $this->assembler->candidate($chosen, $crew))));
     }
 
     public function putStep(Request $request, string $standId): JsonResponse

@@ -30,6 +30,23 @@ final readonly class Board
         return new self($rows, $catalogue->hash, $weights);
     }
 
+    /**
+     * The few that a picture can carry: the one named first, then the best that are not shut, one a method.
+     *
+     * @return list<Row>
+     */
+    public function few(int $most, ?Row $first): array
+    {
+        $few = $first === null ? [] : [$first->candidate->method->id() => $first];
+        foreach ($this->rows as $row) {
+            if (count($few) < $most && !in_array($row->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true)) {
+                $few[$row->candidate->method->id()] ??= $row;
+            }
+        }
+
+        return array_values($few);
+    }
+
     /** Judges one row alone, as the gates of a job sheet do. */
     public static function judge(Situation $situation, Candidate $candidate, ?RuleSet $rules = null, ?Weights $weights = null): Row
     {

@@ -12,8 +12,14 @@ use Thicket\Timing\JudgeAfter;
 /** One column of a comparison: a row of the board with what else a choice turns on (handbook 2 "Pasture broadcast", handbook 3 bramble table). */
 final readonly class SideBySide
 {
-    /** @param array<string, string|null> $others what the product does to each other weed here: controls, suppresses, misses, disputed; null where nobody knows */
-    private function __construct(public Row $row, public ?Recipe $recipe, public int $passes, public ?\DateTimeImmutable $judgeAfter, public array $others, public ?int $grazingDays)
+    /** Areas of findings that tell of harm to plants, water, people, stock and ground. */
+    private const HARMS = ['keep', 'roots', 'drift', 'carry', 'people', 'graze', 'hay', 'water', 'hazard', 'food', 'bees', 'ground', 'nest', 'slope'];
+
+    /**
+     * @param list<Finding> $harms reasons for care or refusal that tell of harm
+     * @param array<string, string|null> $others what the product does to each other weed here: controls, suppresses, misses, disputed; null where nobody knows
+     */
+    private function __construct(public Row $row, public ?Recipe $recipe, public int $passes, public ?\DateTimeImmutable $judgeAfter, public array $harms, public array $others, public ?int $grazingDays)
     {
     }
 
@@ -30,6 +36,7 @@ final readonly class SideBySide
             $active === null ? null : (new RecipeSolver($situation, $candidate, $situation->area))->solve(null),
             $passes->has($key) ? $passes->int($key) : 1,
             $situation->target === null ? null : JudgeAfter::day($situation->target, $situation->day, $situation->shift, $candidate->method->id()),
+            array_values(array_filter($row->findings, static fn (Finding $f): bool => $f->outcome !== Outcome::Fits && in_array(strstr($f->code, '.', true), self::HARMS, true))),
             $active === null ? [] : array_combine(array_map(static fn (Species $s): string => $s->id(), $others), array_map(static fn (Species $s): ?string => $s->responseTo($active->id()), $others)),
             $candidate->card?->grazingDays,
         );

@@ -81,7 +81,7 @@ final readonly class Situation
      */
     public function withStems(array $stems): self
     {
-        return new self($this->now, $this->day, $this->target, $this->shift, array_values($this->facts), $stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
+        return $this->knowing(array_values($this->facts), $stems);
     }
 
     /** Only what does not age with the weather: what a year can be judged by. */
@@ -89,7 +89,7 @@ final readonly class Situation
     {
         $facts = array_values(array_filter($this->facts, static fn (Fact $f): bool => $f->name->holdsHours() === null));
 
-        return new self($this->now, $this->day, $this->target, $this->shift, $facts, $this->stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
+        return $this->knowing($facts, $this->stems);
     }
 
     /** What will have come back after a first pass: how thick and how tall it is, nobody knows yet. */
@@ -97,7 +97,16 @@ final readonly class Situation
     {
         $facts = array_values(array_filter($this->facts, static fn (Fact $f): bool => !in_array($f->name, [FactName::Height, FactName::DiameterAt, FactName::Stage, FactName::HoursAtHand], true)));
 
-        return new self($this->now, $this->day, $this->target, $this->shift, $facts, [], $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
+        return $this->knowing($facts, []);
+    }
+
+    /**
+     * @param list<Fact> $facts
+     * @param list<StemGroup> $stems
+     */
+    private function knowing(array $facts, array $stems): self
+    {
+        return new self($this->now, $this->day, $this->target, $this->shift, $facts, $stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
     }
 
     public function fact(FactName $name): ?Fact

@@ -90,6 +90,10 @@ final readonly class RecipeSolver
         $rate = $this->candidate->active?->typicalRate($use);
         $why = 'strength.typical';
         $most = $card?->rateMost($use);
+        // a card that names the use but no amount gives no leave to take a typical one
+        if ($card !== null && $most === null) {
+            $rate = null;
+        }
         if ($most !== null && ($rate === null || $rate->dimension() !== $most->dimension() || $rate->isGreaterThan($most))) {
             [$rate, $why] = [$most, 'strength.card-most'];
         }
@@ -124,22 +128,29 @@ final readonly class RecipeSolver
     }
 
     /**
-     * Herbicide sprayed into a saw kerf all round: mL by girth (handbook 9).
+     * Herbicide sprayed into a saw kerf all round: mL by girth (handbook 9), held under the label's mL per tree.
      *
      * @param array<string, Quantity|string|int> $working
      */
     private function kerfNeed(array &$working): Quantity
     {
         $perTenCentimetres = $this->candidate->catalogue->coefficients()->node('kerfPerTenCentimetres')->quantity('use') ?? throw new \LogicException('no mL per kerf.');
+        $perStem = $this->candidate->card?->perStem($this->candidate->cardUse());
         $girth = Quantity::zero(Unit::Centimetre);
-        $trees = 0;
+        $mix = Quantity::zero(Unit::Millilitre);
+        $trees = $capped = 0;
         foreach ($this->treated() as $group) {
-            $girth = $girth->plus($group->forSums()->to(Unit::Centimetre)->times(\Thicket\Measure\Pi::value())->times($group->count));
+            $round = $group->forSums()->to(Unit::Centimetre)->times(\Thicket\Measure\Pi::value());
+            $each = $perTenCentimetres->times($round->in(Unit::Centimetre)->dividedBy(10));
+            $over = $perStem !== null && $each->isGreaterThan($perStem);
+            $capped = $over ? 1 : $capped;
+            $girth = $girth->plus($round->times($group->count));
+            $mix = $mix->plus(($over ? $perStem : $each)->times($group->count));
             $trees += $group->count;
         }
-        $working += ['girth' => $girth, 'perTenCentimetres' => $perTenCentimetres, 'treated' => $trees, 'skipped' => $this->situation->stemCount() - $trees];
+        $working += ['girth' => $girth, 'perTenCentimetres' => $perTenCentimetres, 'treated' => $trees, 'skipped' => $this->situation->stemCount() - $trees, 'capped' => $capped];
 
-        return $perTenCentimetres->times($girth->in(Unit::Centimetre)->dividedBy(10));
+        return $mix;
     }
 
     /** @param array<string, Quantity|string|int> $working */

@@ -21,7 +21,7 @@ use Thicket\Timing\Day;
 use Thicket\Timing\WindowGrade;
 
 /**
- * Lays the programmes of the catalogue out for one stand (handbook 2 "Further particulars", issue of sequences): each step on its next days,
+ * Lays the programmes of the catalogue out for one stand (handbook 2, 4, 6: many jobs are sequences): each step on its next days,
  * judged by the same board on the first of them. A pure function of what it is given.
  */
 final readonly class Planner

@@ -10,25 +10,20 @@ use Thicket\Plants\Phenology;
 
 /**
  * Spans of a year that bear on every method: frost, nesting, and the soft growth of what is kept (rulings J14: seedlings, flowering and stressed
- * keepers are taken as sensitive). Frost and nesting days are our guess, moved to the ground.
+ * keepers are taken as sensitive). Frost and nesting days are our guess (coefficients.yaml), moved to the ground.
  */
 final readonly class Sensitive
 {
-    private const FROST_ENDS = '05-01';
-    private const FROST_BEGINS = '10-15';
-    private const NESTING = ['04-01', '07-31'];
     private const MOST_KEEPERS = 3;
 
     /** @return list<array{kind: string, name: string, first: \DateTimeImmutable, last: \DateTimeImmutable}> name is that of a keeper, else empty */
     public static function spans(Situation $situation, int $year, Catalogue $catalogue): array
     {
-        $local = static fn (string $day): \DateTimeImmutable => $situation->shift->local(MonthDay::parse($day), $year);
-        $out = [
-            ['kind' => 'frost', 'name' => '', 'first' => Day::of($year, 1, 1), 'last' => $local(self::FROST_ENDS)],
-            ['kind' => 'frost', 'name' => '', 'first' => $local(self::FROST_BEGINS), 'last' => Day::of($year, 12, 31)],
-        ];
-        if ($situation->target?->isWoody() === true) {
-            $out[] = ['kind' => 'nesting', 'name' => '', 'first' => $local(self::NESTING[0]), 'last' => $local(self::NESTING[1])];
+        $out = [];
+        foreach ($situation->target?->isWoody() === true ? ['frost', 'nesting'] : ['frost'] as $kind) {
+            foreach (LocalSpans::within($situation->shift, $catalogue->coefficients()->node('seasons')->node($kind), $year) as $span) {
+                $out[] = ['kind' => $kind, 'name' => ''] + $span;
+            }
         }
         $told = [];
         foreach ($situation->keepers as $keeper) {

@@ -67,6 +67,7 @@ const picked = computed(
     rows.value[0] ??
     null,
 );
+const shown = (row: Schemas['Row']) => ({ row, picked: row.id === picked.value?.id, compared: compared.value.includes(row.id), full: compared.value.length >= MOST_COMPARED });
 const keepWeights = async (): Promise<void> => {
   const weights = tried.value;
   if (!weights || !shed.value) return;
@@ -144,31 +145,13 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
           <section class="stack" :aria-label="t('methods.board')">
             <p class="small soft tickhint">{{ t('besides.tickHint') }}</p>
             <div class="rows">
-              <BoardRow
-                v-for="row in open"
-                :key="row.id"
-                :row="row"
-                :picked="row.id === picked?.id"
-                :compared="compared.includes(row.id)"
-                :full="compared.length >= MOST_COMPARED"
-                @pick="pickedId = row.id"
-                @compare="toggle(row.id)"
-              />
+              <BoardRow v-for="row in open" :key="row.id" v-bind="shown(row)" @pick="pickedId = row.id" @compare="toggle(row.id)" />
               <p v-if="rows.length === 0" class="soft">{{ t('methods.noneSo') }}</p>
             </div>
             <details v-if="folded.length">
               <summary>{{ t('methods.folded', { n: folded.length }, folded.length) }}</summary>
               <div class="rows">
-                <BoardRow
-                  v-for="row in folded"
-                  :key="row.id"
-                  :row="row"
-                  :picked="row.id === picked?.id"
-                  :compared="compared.includes(row.id)"
-                  :full="compared.length >= MOST_COMPARED"
-                  @pick="pickedId = row.id"
-                  @compare="toggle(row.id)"
-                />
+                <BoardRow v-for="row in folded" :key="row.id" v-bind="shown(row)" @pick="pickedId = row.id" @compare="toggle(row.id)" />
               </div>
             </details>
             <WeighPanel :weights="board.weights" :row="picked" :tried="tried" :may-keep="user?.role === 'lead'" :busy="busy" @try="tryOn" @drop="tried = null" @keep="keepWeights" />

@@ -10,27 +10,24 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Timing\Day;
+use Thicket\Timing\LocalSpans;
 
-/** Nests are looked for before hedges and trees are cut or girdled (rulings J20). The season is our guess, moved to the ground; local law may name another. */
+/** Nests are looked for before hedges and trees are cut or girdled (rulings J20). The season is our guess (coefficients.yaml), moved to the ground; local law may name another. */
 final readonly class Nesting implements TurnsWithTheYear
 {
-    private const FROM = '04-01';
-    private const TO = '07-31';
-
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $target = $situation->target;
         if ($target === null || !$target->isWoody() || !in_array($candidate->method->work(), ['cutting', 'machine'], true) || !$candidate->method->isFor($target)) {
             return [];
         }
-        $year = Day::year($situation->day);
-        $from = $situation->phenology()?->local(self::FROM, $year);
-        $to = $situation->phenology()?->local(self::TO, $year);
-        if ($from === null || $to === null || $situation->day < $from || $situation->day > $to) {
-            return [];
+        foreach ($this->spans($situation, $candidate, Day::year($situation->day)) as $span) {
+            if ($situation->day >= $span['first'] && $situation->day <= $span['last']) {
+                return [Finding::withCare('nest.look-first', 'rulings-J20', ['from' => $span['first'], 'to' => $span['last']], 'change.after-nesting', Certainty::Estimated)];
+            }
         }
 
-        return [Finding::withCare('nest.look-first', 'rulings-J20', ['from' => $from, 'to' => $to], 'change.after-nesting', Certainty::Estimated)];
+        return [];
     }
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array
@@ -39,6 +36,17 @@ final readonly class Nesting implements TurnsWithTheYear
             return [];
         }
 
-        return array_values(array_filter([$situation->phenology()?->local(self::FROM, $year), $situation->phenology()?->local(self::TO, $year)->modify('+1 day')]));
+        $days = [];
+        foreach ($this->spans($situation, $candidate, $year) as $span) {
+            $days = [...$days, $span['first'], $span['last']->modify('+1 day')];
+        }
+
+        return $days;
+    }
+
+    /** @return list<array{first: \DateTimeImmutable, last: \DateTimeImmutable}> */
+    private function spans(Situation $situation, Candidate $candidate, int $year): array
+    {
+        return LocalSpans::within($situation->shift, $candidate->catalogue->coefficients()->node('seasons')->node('nesting'), $year);
     }
 }

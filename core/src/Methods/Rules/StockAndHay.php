@@ -31,7 +31,8 @@ final readonly class StockAndHay implements TurnsWithTheYear
         if ($candidate->active !== null && in_array($candidate->active->id(), self::CARRIED, true)) {
             $findings[] = Finding::withCare('carry.hay-and-manure', 'rulings-J5', ['active' => $candidate->active->name()]);
         }
-        if ($grazed && $findings === [] && $candidate->card !== null && $candidate->card->grazingDays === null && $situation->dayOf(FactName::GrazedFrom) === null) {
+        // a card may ask for days, or be silent: either way somebody has to say when stock come back
+        if ($grazed && $candidate->card !== null && $situation->dayOf(FactName::GrazedFrom) === null) {
             $findings[] = Finding::unknown('grazed-from', 'rulings-J40', false);
         }
 
