@@ -102,6 +102,8 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('stands/{stand}/plot-plans', [TallyController::class, 'plan']);
         Route::post('stands/{stand}/close', [StandController::class, 'close']);
         Route::post('stands/{stand}/programme', [ChoiceController::class, 'follow']);
+        Route::delete('stands/{stand}/programme', [ChoiceController::class, 'leave']);
+        Route::put('stands/{stand}/weights', [ChoiceController::class, 'weigh']);
         Route::put('stands/{stand}/step', [BoardController::class, 'putStep']);
         Route::put('steps/{step}/recipe', [BoardController::class, 'putRecipe']);
         Route::post('stands/{stand}/sheets', [FieldDayController::class, 'issue']);

@@ -19,12 +19,7 @@ final readonly class FollowProgramme
     public function __invoke(Stand $stand, Offer $offer, Crew $crew, array $schools): void
     {
         DB::transaction(static function () use ($stand, $offer, $crew, $schools): void {
-            foreach ($stand->steps as $step) {
-                if ($step->sheets->isEmpty() && $step->records->isEmpty() && $step->stands()->count() === 1) {
-                    $step->stands()->detach();
-                    $step->delete();
-                }
-            }
+            $stand->dropOpenSteps();
             $position = (int) $stand->steps()->max('position');
             $run = (string) Str::uuid7();
             $sprayer = Sprayer::query()->where('crew_id', $crew->id)->orderBy('name')->first();

@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property string $id
  * @property string $name
- * @property array{schools?: array<string, string>, stance?: string, tools?: list<string>, leverJaw?: string, poisonCentre?: string, listed?: array<string, string>, weights?: array<string, int>, prices?: array<string, mixed>} $settings
+ * @property array{schools?: array<string, string>, stance?: string, tools?: list<string>, leverJaw?: string, poisonCentre?: string, listed?: array<string, string>, weights?: array<string, int>, prices?: array<string, mixed>, figures?: array<string, list<string>>} $settings
  * @property int $revision
  * @property \Illuminate\Database\Eloquent\Collection<int, Person> $people
  */

@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string|null $species
  * @property bool $marked_unknown
  * @property \Illuminate\Support\Carbon|null $closed_at
+ * @property array<string, int>|null $weights of this plan; null as the crew weighs
  * @property int $revision
  * @property Patch $patch
  * @property Sighting|null $sighting the newest
@@ -33,7 +34,7 @@ final class Stand extends Model
 
     protected $fillable = ['id', 'patch_id', 'species', 'marked_unknown'];
 
-    protected $casts = ['revision' => 'integer', 'marked_unknown' => 'boolean', 'closed_at' => 'datetime'];
+    protected $casts = ['revision' => 'integer', 'weights' => 'array', 'marked_unknown' => 'boolean', 'closed_at' => 'datetime'];
 
     /** @return BelongsTo<Patch, $this> */
     public function patch(): BelongsTo
@@ -91,5 +92,16 @@ final class Stand extends Model
     public function scopeWithTrail(Builder $query): void
     {
         $query->with(['patch.ground.crew.people', 'patch.observations', 'patch.outline', 'patch.keepers', 'patch.zones', 'sighting', 'tally', 'tallies.zone', 'steps.cardVersion.card', 'steps.sprayer', 'steps.sheets', 'steps.records.lookBacks']);
+    }
+
+    /** Steps that were never issued nor worked give way to another plan; what was issued or signed stays. */
+    public function dropOpenSteps(): void
+    {
+        foreach ($this->steps as $step) {
+            if ($step->sheets->isEmpty() && $step->records->isEmpty() && $step->stands()->count() === 1) {
+                $step->stands()->detach();
+                $step->delete();
+            }
+        }
     }
 }

@@ -23,6 +23,7 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\Fact;
 use Thicket\Methods\FactName;
+use Thicket\Methods\OwnFigures;
 use Thicket\Methods\PastWork;
 use Thicket\Methods\Prices;
 use Thicket\Methods\Schools;
@@ -165,6 +166,7 @@ final class Assembler
             $people->contains(fn (Person $p): bool => $p->isLicensedOn($day)),
             $jaw === null ? null : \Thicket\Measure\Reading::parse($jaw, Dimension::Length)->quantity,
             $this->prices($crew),
+            $this->figures($crew),
         );
     }
 
@@ -197,6 +199,20 @@ final class Assembler
         return $prices;
     }
 
+    /** The crew's own coefficients; null where it keeps to the shipped table. */
+    public function figures(Crew $crew): ?OwnFigures
+    {
+        $kept = $crew->settings['figures'] ?? [];
+        if ($kept === []) {
+            return null;
+        }
+        $faults = new Faults();
+        $figures = OwnFigures::read(Fields::of(['figures' => $kept], $faults), 'figures', $this->catalogue->coefficients());
+        $faults->throwIfAny();
+
+        return $figures;
+    }
+
     /** @return list<PastWork> signed work on this stand; failed where a scored look-back found most of it alive */
     private function history(Stand $stand): array
     {
@@ -213,10 +229,10 @@ final class Assembler
         return $out;
     }
 
-    /** How this crew weighs the measures; all alike until a lead says otherwise. */
-    public function weights(Crew $crew): Weights
+    /** How a plan is weighed: as somebody kept it for this stand, else as the crew weighs; all alike until a lead says otherwise. */
+    public function weights(Crew $crew, ?Stand $stand = null): Weights
     {
-        $kept = $crew->settings['weights'] ?? [];
+        $kept = $stand->weights ?? $crew->settings['weights'] ?? [];
 
         return $kept === [] ? Weights::equal() : Weights::of($kept);
     }

@@ -37,6 +37,7 @@ final readonly class BoardWire
             'stage' => $stage === null ? null : ['code' => $stage[0], 'name' => $this->sentences->name("stage.{$stage[0]}"), 'certainty' => $stage[1]->value],
             'flow' => $flow === null ? null : ['code' => $flow, 'name' => $this->sentences->name("flow.{$flow}")],
             'weights' => $board->weights->parts,
+            'notes' => [['code' => 'note.fire', 'text' => $this->sentences->name('note.fire')]],
             'rows' => array_map($this->row(...), $board->rows),
         ];
     }

@@ -10,13 +10,16 @@ use App\Models\Person;
 use App\Models\Sprayer;
 use App\Models\User;
 use App\Support\JobClock;
+use App\Text\Sentences;
 use App\Trail\Assembler;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Methods\OwnFigures;
 use Thicket\Methods\Prices;
 use Thicket\Mix\LabelCard;
 
 final readonly class ShedWire
 {
-    public function __construct(private Assembler $assembler, private JobClock $clock)
+    public function __construct(private Assembler $assembler, private JobClock $clock, private Catalogue $catalogue, private Sentences $sentences)
     {
     }
 
@@ -38,8 +41,23 @@ final readonly class ShedWire
             'weights' => $this->assembler->weights($crew)->parts,
             'schools' => (object) ($crew->settings['schools'] ?? []),
             'prices' => $this->prices($crew),
+            'figures' => $this->figures($crew),
             'poisonCentre' => $crew->settings['poisonCentre'] ?? null,
         ];
+    }
+
+    /** @return list<array<string, mixed>> each coefficient as it ships and as the crew has it */
+    private function figures(Crew $crew): array
+    {
+        $own = $this->assembler->figures($crew)->own ?? [];
+        $out = [];
+        foreach (OwnFigures::of($this->catalogue->coefficients()) as $path => $figure) {
+            [$group, $of] = [...explode('/', $path), ''];
+            $name = in_array($group, ['minutesPerStem', 'minutesPerCut', 'hectaresPerHour'], true) ? "method.{$of}" : 'figure.' . str_replace('/', '.', $path);
+            $out[] = ['path' => $path, 'group' => $group, 'name' => $this->sentences->name($name), 'below' => Wire::quantity($figure['below']), 'unit' => $figure['unit'], 'shipped' => $figure['figures'], 'own' => $own[$path] ?? null];
+        }
+
+        return $out;
     }
 
     /** @return array<string, mixed>|null */

@@ -78,6 +78,7 @@ final readonly class StandWire
             'facts' => $this->facts($stand),
             'step' => $step === null ? null : $this->step($step, $fresh),
             'plan' => $this->programmes->plan($stand, $step),
+            'weights' => $stand->weights,
             'sheetId' => $step?->issuedSheet()?->id,
             'recordId' => $trail->record?->id,
         ];

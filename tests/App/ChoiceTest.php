@@ -88,3 +88,41 @@ it('keeps prices with their days, refuses what is no price, and weighs money by 
     $row = collect($this->api('GET', '/stands/' . $this->standId('common-privet') . '/board')->json('rows'))->firstWhere('id', 'dig');
     expect(collect($row['weighing']['shares'])->firstWhere('measure', 'money')['figure'])->not->toBeNull();
 });
+
+it('gives a programme up without touching what was signed', function () {
+    $this->as();
+    $stand = $this->standId('bush-honeysuckle');
+    $before = Stand::query()->findOrFail($stand)->steps()->has('records')->count();
+    $revision = $this->api('GET', "/stands/{$stand}")->headers->get('ETag');
+    $taken = $this->api('POST', "/stands/{$stand}/programme", ['programme' => 'cut-then-treat'], ['If-Match' => $revision])->assertOk();
+    $this->api('DELETE', "/stands/{$stand}/programme", [], ['If-Match' => $revision])->assertStatus(412);
+    $this->api('DELETE', "/stands/{$stand}/programme", [], ['If-Match' => $taken->headers->get('ETag')])->assertOk()->assertJsonPath('plan', null);
+    expect($before)->toBeGreaterThan(0)->and(Stand::query()->findOrFail($stand)->steps()->count())->toBe($before);
+});
+
+it('weighs one plan by weights of its own, and goes back to the crew\'s', function () {
+    $this->as();
+    [$stand, $other] = [$this->standId('common-privet'), $this->standId('tree-of-heaven')];
+    $crews = $this->api('GET', "/stands/{$stand}/board")->json('weights');
+    $etag = $this->api('GET', "/stands/{$stand}")->assertJsonPath('weights', null)->headers->get('ETag');
+    $this->api('PUT', "/stands/{$stand}/weights", ['weights' => ['harm' => 1]])->assertStatus(428);
+    $this->api('PUT', "/stands/{$stand}/weights", ['weights' => ['charm' => 1]], ['If-Match' => $etag])->assertStatus(422);
+    $kept = $this->api('PUT', "/stands/{$stand}/weights", ['weights' => ['harm' => 3, 'hours' => 1]], ['If-Match' => $etag])->assertOk()->assertJsonPath('weights.harm', 75);
+    expect($this->api('GET', "/stands/{$stand}/board")->json('weights.harm'))->toBe(75)->and($this->api('GET', "/stands/{$other}/board")->json('weights'))->toBe($crews);
+    $this->api('PUT', "/stands/{$stand}/weights", ['weights' => null], ['If-Match' => $kept->headers->get('ETag')])->assertOk()->assertJsonPath('weights', null);
+    expect($this->api('GET', "/stands/{$stand}/board")->json('weights'))->toBe($crews);
+});
+
+it('keeps the crew\'s own coefficients, and the hours of the board follow them', function () {
+    $this->as();
+    $stand = $this->standId('common-privet');
+    $minutes = fn (): string => collect($this->api('GET', "/stands/{$stand}/board")->json('rows'))->firstWhere('id', 'dig')['measures']['hours']['value'];
+    $before = (float) $minutes();
+    $shed = $this->api('GET', '/shed')->assertOk();
+    $figure = collect($shed->json('figures'))->firstWhere('path', 'minutesPerStem/dig/0');
+    expect($figure)->toMatchArray(['shipped' => ['1', '2', '5'], 'own' => null, 'name' => 'Dig out', 'unit' => 'min']);
+    $match = ['If-Match' => $shed->headers->get('ETag')];
+    $this->api('PATCH', '/shed/choices', ['figures' => ['minutesPerStem/dig/9' => ['1', '2', '3']]], $match)->assertStatus(422)->assertJsonPath('errors.0.pointer', '/figures');
+    $kept = $this->api('PATCH', '/shed/choices', ['figures' => ['minutesPerStem/dig/0' => ['2', '4', '10']]], $match)->assertOk();
+    expect(collect($kept->json('figures'))->firstWhere('path', 'minutesPerStem/dig/0')['own'])->toBe(['2', '4', '10'])->and((float) $minutes())->toBeGreaterThan($before);
+});

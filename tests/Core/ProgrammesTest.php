@@ -5,9 +5,11 @@ declare(strict_types=1);
 use Brick\Math\RoundingMode;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
+use Thicket\Input\Refused;
 use Thicket\Measure\Unit;
 use Thicket\Methods\CostCurve;
 use Thicket\Methods\Labour;
+use Thicket\Methods\OwnFigures;
 use Thicket\Methods\SituationReader;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
@@ -128,6 +130,10 @@ it('reckons the hours of a pass', function (string $row, array $document, string
     // 10 trees of 4 in, a cut an inch of diameter: 10 x 0.3 + 40 x 0.15 = 9 min + 90
     'injection by trees and cuts' => ['hack-and-squirt/glyphosate', stand(), '99.0', 1],
     'thick bark takes half as long again' => ['hack-and-squirt/glyphosate', stand(['facts' => [['fact' => 'bark-thickness', 'value' => 'thick']]]), '103.5', 1],
+    // the crew's own figures: 12 x 3 min + 60
+    'by the crew' => ['cut-stump/glyphosate', stand(['stems' => [['diameter' => '3 in', 'count' => 12]], 'figures' => ['minutesPerStem/cut-stump/1' => ['2', '3', '5'], 'setUpMinutes' => ['30', '60', '90']]]), '96.0', 1],
+    'by the crew, by cuts' => ['hack-and-squirt/glyphosate', stand(['figures' => ['minutesPerCut/hack-and-squirt' => ['0.2', '0.3', '0.4']]]), '105.0', 1],
+    'by the crew, by area' => ['mow', ['stems' => [], 'species' => 'canada-thistle', 'area' => '1 ha', 'figures' => ['hectaresPerHour/mow' => ['0.3', '0.5', '0.9']]] + stand(), '210.0', 1],
     // 1 ha at 0.25 ha/h
     'mowing by the hectare' => ['mow', ['stems' => [], 'species' => 'canada-thistle', 'area' => '1 ha'] + stand(), '330.0', 1],
 ]);
@@ -199,4 +205,19 @@ it('fills a kerf by girth and a wick by plants', function () {
         // the label's 20 mL a tree holds each of the 39.9 mL down: 40 mL, and a tenth
         ->and((string) recipeOf(stand(['stems' => [['diameter' => '10 in', 'count' => 2]], 'cards' => [waterCard(['methods' => [['method' => 'girdle-spray', 'max' => '100%', 'perStem' => '20 mL']]])]]), 'girdle-spray/glyphosate/water')->need?->in(Unit::Millilitre)->toScale(1, RoundingMode::HALF_UP))->toBe('44.0')
         ->and((string) recipeOf(stand(['species' => 'canada-thistle', 'stems' => [['diameter' => '1 cm', 'count' => 300]]]), 'wick/glyphosate')->need?->in(Unit::Millilitre)->toScale(0, RoundingMode::HALF_UP))->toBe('330');
+});
+
+it('mixes by the crew\'s own volumes, and takes no figure that the table lacks or that is out of order', function () {
+    $litres = static function (array $figures): string {
+        [$situation, $candidate] = situated(stand(['stems' => [['diameter' => '3 in', 'count' => 12]], 'figures' => $figures]), 'cut-stump/glyphosate');
+
+        return (string) (new RecipeSolver($situation, $candidate, null))->solve(null)->need?->in(Unit::Millilitre)->toScale(1, RoundingMode::HALF_UP);
+    };
+    // 27.36 mL + 10 % = 30.1; at 1 L/m2 twice that
+    expect($litres([]))->toBe('30.1')->and($litres(['film/stump' => ['0.5', '1', '1.5']]))->toBe('60.2');
+    foreach ([['film/stumps' => ['1', '1', '1']], ['wick' => ['2', '1', '3']], ['wick' => ['1', '3', '2']], ['wick' => ['0', '1', '2']], ['wick' => ['1', '2']], ['wick' => 'more'], ['wick' => [1, 2, 3]]] as $wrong) {
+        $in = Fields::of(['figures' => $wrong], $faults = new Faults());
+        expect(OwnFigures::read($in, 'figures', catalogue()->coefficients())->own)->toBe([])->and(static fn () => $faults->throwIfAny())->toThrow(Refused::class);
+    }
+    expect(OwnFigures::read(Fields::of(['figures' => ['wick' => ['2', '2', '2']]], new Faults()), 'figures', catalogue()->coefficients())->own)->toHaveCount(1);
 });

@@ -39,7 +39,7 @@ final class BoardController extends Controller
         $this->done($in);
         $crew = $stand->patch->ground->crew;
         $situation = $this->assembler->situation($stand, $day);
-        $board = Board::for($situation, $this->catalogue, $this->assembler->schools($crew, $schools), $this->assembler->shed($crew), null, $weights ?? $this->assembler->weights($crew));
+        $board = Board::for($situation, $this->catalogue, $this->assembler->schools($crew, $schools), $this->assembler->shed($crew), null, $weights ?? $this->assembler->weights($crew, $stand));
 
         return $this->json($wire->board($board, $situation));
     }
@@ -53,7 +53,7 @@ final class BoardController extends Controller
         $this->done($in);
         $crew = $stand->patch->ground->crew;
 
-        $board = Board::for($situation, $this->catalogue, $this->assembler->schools($crew), $this->assembler->shed($crew), null, $this->assembler->weights($crew));
+        $board = Board::for($situation, $this->catalogue, $this->assembler->schools($crew), $this->assembler->shed($crew), null, $this->assembler->weights($crew, $stand));
         $chosen = Trail::current($stand);
 
         return $this->json($wire->year($situation, (int) $year, $board, $chosen === null ? null : Board::judge($situation, $this->assembler->candidate($chosen, $crew))));

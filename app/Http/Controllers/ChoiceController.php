@@ -13,12 +13,14 @@ use App\Wire\ProgrammeWire;
 use App\Wire\StandWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Methods\Board;
 use Thicket\Methods\CostCurve;
 use Thicket\Methods\Row;
 use Thicket\Methods\SideBySide;
+use Thicket\Methods\Weights;
 use Thicket\Programmes\Planner;
 
 /** What a choice turns on: programmes of several jobs, ways side by side, what waiting costs. */
@@ -66,6 +68,38 @@ final class ChoiceController extends Controller
         return $this->json($wire->stand($stand), 200, $stand->revision);
     }
 
+    /** Gives the programme up: jobs never issued go, what was issued or signed stays. */
+    public function leave(Request $request, string $standId, StandWire $wire): JsonResponse
+    {
+        $stand = $this->find($request, $standId);
+        $this->done($this->fields($request));
+        $this->mustMatch($request, $stand->revision, fn (): array => $wire->stand($stand));
+        DB::transaction(static function () use ($stand): void {
+            $stand->dropOpenSteps();
+            $stand->revision++;
+            $stand->save();
+        });
+        $stand = $this->find($request, $standId);
+
+        return $this->json($wire->stand($stand), 200, $stand->revision);
+    }
+
+    /** How this plan is weighed; without weights it is weighed as the crew weighs. */
+    public function weigh(Request $request, string $standId, StandWire $wire): JsonResponse
+    {
+        $stand = $this->find($request, $standId);
+        $in = $this->fields($request);
+        $weights = $in->has('weights') ? Weights::read($in) : null;
+        $in->has('weights') || $in->raw('weights');
+        $this->done($in);
+        $this->mustMatch($request, $stand->revision, fn (): array => $wire->stand($stand));
+        $stand->weights = $weights?->parts;
+        $stand->revision++;
+        $stand->save();
+
+        return $this->json($wire->stand($stand), 200, $stand->revision);
+    }
+
     public function compare(Request $request, string $standId, ChoiceWire $wire): JsonResponse
     {
         $stand = $this->find($request, $standId);
@@ -104,7 +138,7 @@ final class ChoiceController extends Controller
         $found = [];
         foreach (Board::candidates($situation, $this->catalogue, $this->assembler->schools($crew), $this->assembler->shed($crew)) as $candidate) {
             if (in_array($candidate->id(), $ids, true)) {
-                $found[$candidate->id()] = Board::judge($situation, $candidate, null, $this->assembler->weights($crew));
+                $found[$candidate->id()] = Board::judge($situation, $candidate, null, $this->assembler->weights($crew, $stand));
             }
         }
         $out = [];

@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Methods\OwnFigures;
 use Thicket\Methods\Prices;
 use Thicket\Methods\SituationReader;
 use Thicket\Methods\Weights;
@@ -84,6 +85,7 @@ final class ShedController extends Controller
         if ($in->has('prices')) {
             Prices::read(is_array($prices) ? Fields::of($prices, $in->faults, pointer: '/prices') : $in->object('prices'), $this->catalogue);
         }
+        $figures = $in->has('figures') ? OwnFigures::read($in, 'figures', $this->catalogue->coefficients()) : null;
         $this->done($in);
         $this->mustMatch($request, $crew->revision, fn (): array => $this->wire->shed($crew));
         $settings = $crew->settings;
@@ -95,6 +97,9 @@ final class ShedController extends Controller
         if (is_array($prices)) {
             /** @var array<string, mixed> $prices read without a fault above */
             $settings['prices'] = $prices;
+        }
+        if ($figures !== null) {
+            $settings['figures'] = $figures->own;
         }
         $crew->settings = $settings;
         $crew->revision++;

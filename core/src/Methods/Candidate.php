@@ -80,6 +80,12 @@ final readonly class Candidate
         return ($this->active?->isSoilActive() ?? false) || ($this->card !== null && $this->card->soilActive);
     }
 
+    /** The table of coefficients with the crew's own figures in it. */
+    public function coefficients(): \Thicket\Knowledge\Node
+    {
+        return $this->shed->figures?->over($this->catalogue->coefficients()) ?? $this->catalogue->coefficients();
+    }
+
     public function with(Schools $schools): self
     {
         return new self($this->method, $this->active, $this->card, $schools, $this->shed, $this->catalogue);

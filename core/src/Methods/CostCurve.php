@@ -55,7 +55,7 @@ final readonly class CostCurve
     /** @return array{years: int, stems: array{int, int, int}, row: Row, hours: array{Quantity, Quantity, Quantity}|null, money: BigRational|null} */
     private static function waited(Situation $situation, Candidate $candidate, int $years): array
     {
-        $growth = $candidate->catalogue->coefficients()->node('waiting');
+        $growth = $candidate->coefficients()->node('waiting');
         $thens = [];
         foreach ([0, 1, 2] as $i) {
             $more = BigRational::of($growth->strings('stemsTimesPerYear')[$i])->power($years);

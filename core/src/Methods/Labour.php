@@ -33,7 +33,7 @@ final readonly class Labour
 
     public static function of(Situation $situation, Candidate $candidate): self
     {
-        $table = $candidate->catalogue->coefficients();
+        $table = $candidate->coefficients();
         $hands = self::byStems($situation, $candidate, $table);
         $walking = $hands === null ? null : self::walking($situation, $table);
         if ($hands === null) {

@@ -22,6 +22,7 @@ final readonly class Shed
         public bool $someoneLicensed = false,
         public ?Quantity $leverJaw = null,
         public ?Prices $prices = null,
+        public ?OwnFigures $figures = null,
     ) {
     }
 }

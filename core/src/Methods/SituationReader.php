@@ -140,6 +140,7 @@ final readonly class SituationReader
             $in->bool('someoneLicensed', false),
             $in->quantityOrNull('leverJaw', Dimension::Length),
             $in->has('prices') ? Prices::read($in->object('prices'), $this->catalogue) : $this->none($in, 'prices'),
+            $in->has('figures') ? OwnFigures::read($in, 'figures', $this->catalogue->coefficients()) : $this->none($in, 'figures'),
         );
     }
 

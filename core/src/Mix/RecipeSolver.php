@@ -38,7 +38,7 @@ final readonly class RecipeSolver
         [$strength, $why] = $this->strength($missing, $blocks);
         $mix = $loads = $ceiling = null;
         if ($need !== null && $strength !== null) {
-            $allowance = $this->candidate->catalogue->coefficients()->string('allowancePercent');
+            $allowance = $this->candidate->coefficients()->string('allowancePercent');
             $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
             $need = $need->times(BigRational::of($allowance)->dividedBy(100)->plus(1))->to(Unit::Litre);
             $parts = [new Component('product', $carrier === 'oil' ? 'emulsifiable' : 'solution', $strength)];
@@ -109,7 +109,7 @@ final readonly class RecipeSolver
         $mix = $loads = $ceiling = $dry = $strength = $need = null;
         if ($area !== null && $rate !== null) {
             $working += ['area' => $area, 'rate' => $rate] + ($spray === null ? [] : ['perArea' => $spray]);
-            $allowance = $this->candidate->catalogue->coefficients()->string('allowancePercent');
+            $allowance = $this->candidate->coefficients()->string('allowancePercent');
             $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
             $more = BigRational::of($allowance)->dividedBy(100)->plus(1);
             $product = AreaRate::over($rate, $area)->times($more);
@@ -134,7 +134,7 @@ final readonly class RecipeSolver
      */
     private function kerfNeed(array &$working): Quantity
     {
-        $perTenCentimetres = $this->candidate->catalogue->coefficients()->node('kerfPerTenCentimetres')->quantity('use') ?? throw new \LogicException('no mL per kerf.');
+        $perTenCentimetres = $this->candidate->coefficients()->node('kerfPerTenCentimetres')->quantity('use') ?? throw new \LogicException('no mL per kerf.');
         $perStem = $this->candidate->card?->perStem($this->candidate->cardUse());
         $girth = Quantity::zero(Unit::Centimetre);
         $mix = Quantity::zero(Unit::Millilitre);
@@ -156,7 +156,7 @@ final readonly class RecipeSolver
     /** @param array<string, Quantity|string|int> $working */
     private function wickNeed(array &$working): Quantity
     {
-        $perPlant = $this->candidate->catalogue->coefficients()->node('wick')->quantity('use') ?? throw new \LogicException('no mL per plant.');
+        $perPlant = $this->candidate->coefficients()->node('wick')->quantity('use') ?? throw new \LogicException('no mL per plant.');
         $working += ['perPlant' => $perPlant, 'treated' => $this->situation->stemCount(), 'skipped' => 0];
 
         return $perPlant->times($this->situation->stemCount());
@@ -201,7 +201,7 @@ final readonly class RecipeSolver
     private function injectionNeed(array $stems, array &$working): Quantity
     {
         [$spacing, $per] = self::spacing($this->candidate);
-        $perCut = $this->candidate->catalogue->coefficients()->node('cut')->quantity('use') ?? throw new \LogicException('no mL per cut.');
+        $perCut = $this->candidate->coefficients()->node('cut')->quantity('use') ?? throw new \LogicException('no mL per cut.');
         $result = Injection::of($stems, $spacing, $per, $perCut, $this->candidate->method->limit('stemMost'), $this->candidate->method->limit('stemLeast'), $this->candidate->card?->perStem($this->candidate->cardUse()));
         $working += ['spacing' => $spacing, 'per' => $per, 'cuts' => $result->cuts, 'perCut' => $perCut, 'treated' => $result->treated, 'skipped' => $result->skipped, 'capped' => $result->cappedByLabel ? 1 : 0];
 
@@ -227,7 +227,7 @@ final readonly class RecipeSolver
             $height->isLessThan($shrub) => 'shrub-under-1m',
             default => 'shrub-to-1-8m',
         };
-        $perArea = $this->candidate->catalogue->coefficients()->node('foliar')->node($class)->quantity('use') ?? throw new \LogicException('no foliar volume.');
+        $perArea = $this->candidate->coefficients()->node('foliar')->node($class)->quantity('use') ?? throw new \LogicException('no foliar volume.');
         $working += ['area' => $this->area, 'perArea' => $perArea];
 
         return AreaRate::over($perArea, $this->area);
@@ -361,6 +361,6 @@ final readonly class RecipeSolver
 
     private function film(string $use): Quantity
     {
-        return $this->candidate->catalogue->coefficients()->node('film')->node($use)->quantity('use') ?? throw new \LogicException("no film for {$use}.");
+        return $this->candidate->coefficients()->node('film')->node($use)->quantity('use') ?? throw new \LogicException("no film for {$use}.");
     }
 }

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { refDebounced } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { useRoute } from 'vue-router';
 import { groundsQuery, handbookQuery, speciesListQuery, type SpeciesAsk } from '@/api/queries';
 
 const { t, locale } = useI18n();
@@ -17,6 +18,17 @@ const { data: found, error } = useQuery(computed(() => ({ ...speciesListQuery({ 
 const species = computed(() => found.value?.data ?? []);
 const months = computed(() =>
   Array.from({ length: 12 }, (_, i) => ({ id: String(i + 1), name: new Intl.DateTimeFormat(locale.value, { month: 'long', timeZone: 'UTC' }).format(new Date(Date.UTC(2001, i, 15))) })),
+);
+/** A reason on the board leads to the very method, active or school it speaks of. */
+const route = useRoute();
+const at = computed(() => route.hash.slice(1));
+watch(
+  [at, book],
+  async () => {
+    await nextTick();
+    if (at.value && book.value) document.getElementById(at.value)?.scrollIntoView({ block: 'start' });
+  },
+  { immediate: true },
 );
 const chosen = ref<string[]>([]);
 const choose = (id: string): void => {
@@ -100,7 +112,7 @@ const choose = (id: string): void => {
       </section>
       <section class="stack why">
         <h2>{{ t('handbook.methods') }}</h2>
-        <details v-for="m in book.methods" :key="m.id">
+        <details v-for="m in book.methods" :id="`method-${m.id}`" :key="m.id" :open="at === `method-${m.id}`">
           <summary>
             <b>{{ m.name }}</b> <span class="soft small">{{ m.family }}</span>
           </summary>
@@ -110,7 +122,7 @@ const choose = (id: string): void => {
           <p class="small">{{ t('handbook.wrong') }} {{ m.mistakes.join(' ') }}</p>
         </details>
         <h2>{{ t('handbook.actives') }}</h2>
-        <details v-for="a in book.actives" :key="a.id">
+        <details v-for="a in book.actives" :id="`active-${a.id}`" :key="a.id" :open="at === `active-${a.id}`">
           <summary>
             <b>{{ a.name }}</b> <span class="soft small">{{ t('handbook.group', { n: a.group }) }}</span>
           </summary>
@@ -122,7 +134,7 @@ const choose = (id: string): void => {
           </ul>
         </details>
         <h2>{{ t('handbook.schools') }}</h2>
-        <details v-for="s in book.schools" :key="s.id">
+        <details v-for="s in book.schools" :id="`school-${s.id}`" :key="s.id" :open="at === `school-${s.id}`">
           <summary>
             <b>{{ s.name }}</b>
           </summary>

@@ -76,6 +76,12 @@ const keepWeights = async (): Promise<void> => {
   tried.value = null;
   await took();
 };
+const weighPlan = async (weights: Record<string, number> | null): Promise<void> => {
+  const done = await run(() => unwrap(api.PUT('/stands/{stand}/weights', { params: { path: { stand: props.stand }, header: { 'If-Match': ifMatch.value } }, body: { weights } })));
+  if (!done) return;
+  tried.value = null;
+  await took(done);
+};
 const count = (o: Outcome): number => board.value?.rows.filter((r) => r.outcome === o).length ?? 0;
 
 /** The owner's stance is the owner's, set in the Shed; it is no school to try on. */
@@ -154,7 +160,21 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
                 <BoardRow v-for="row in folded" :key="row.id" v-bind="shown(row)" @pick="pickedId = row.id" @compare="toggle(row.id)" />
               </div>
             </details>
-            <WeighPanel :weights="board.weights" :row="picked" :tried="tried" :may-keep="user?.role === 'lead'" :busy="busy" @try="tryOn" @drop="tried = null" @keep="keepWeights" />
+            <WeighPanel
+              :weights="board.weights"
+              :row="picked"
+              :tried="tried"
+              :may-keep="user?.role === 'lead'"
+              :may-plan="mayWrite"
+              :of-plan="stand?.weights != null"
+              :busy="busy"
+              @try="tryOn"
+              @drop="tried = null"
+              @keep="keepWeights"
+              @plan="weighPlan(tried)"
+              @as-crew="weighPlan(null)"
+            />
+            <p v-for="n in board.notes" :key="n.code" class="small soft">{{ n.text }}</p>
             <details>
               <summary>{{ t('methods.schools') }}</summary>
               <div class="stack" style="padding-top: 8px">

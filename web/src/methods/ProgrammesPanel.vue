@@ -29,6 +29,10 @@ const follow = async (id: string): Promise<void> => {
   const done = await run(() => unwrap(api.POST('/stands/{stand}/programme', { params: { path: { stand: props.stand }, header: { 'If-Match': ifMatch.value } }, body: { programme: id } })));
   if (done) await took(done);
 };
+const leave = async (): Promise<void> => {
+  const done = await run(() => unwrap(api.DELETE('/stands/{stand}/programme', { params: { path: { stand: props.stand }, header: { 'If-Match': ifMatch.value } } })));
+  if (done) await took(done);
+};
 </script>
 
 <template>
@@ -36,6 +40,9 @@ const follow = async (id: string): Promise<void> => {
   <section v-if="stand?.plan" class="stack" aria-labelledby="plan-h">
     <h2 id="plan-h">{{ t('plan.following', { name: stand.plan.name }) }}</h2>
     <PlanList :steps="stand.plan.steps" />
+    <div v-if="mayWrite" class="row">
+      <button class="btn small quiet" type="button" :disabled="busy" @click="leave">{{ t('plan.leave') }}</button><span class="small soft">{{ t('plan.leaveHelp') }}</span>
+    </div>
   </section>
   <p v-if="data && offers.length === 0" class="soft">{{ t('plan.none') }}</p>
   <div v-if="offers.length" class="bench">

@@ -8,12 +8,12 @@ import { useSession } from '@/composables/useSession';
 defineProps<{ row: Schemas['Row']; standId: string; /** Target of the stand, whose page some reasons rest on. */ species: string | null }>();
 const { t } = useI18n();
 const { say } = useSession();
-/** The page a reason rests on; house rules have none. */
-const page = (code: string, species: string | null) => {
-  if (code.startsWith('handbook')) return { name: 'handbook' };
+/** The place a reason rests on: the school, the plant, the card, or the method on the Handbook page; house rules have the method's place too. */
+const page = (code: string, species: string | null, school: string | null, method: string) => {
+  if (school) return { name: 'handbook', hash: `#school-${school}` };
   if (code === 'species' && species) return { name: 'species', params: { id: species } };
   if (code === 'label-card' || code === 'shed') return { name: 'shed' };
-  return null;
+  return { name: 'handbook', hash: `#method-${method}` };
 };
 const to = (station: string, stand: string) => (OF_STAND.includes(station as Station) ? { name: station, params: { stand } } : { name: station });
 </script>
@@ -24,8 +24,7 @@ const to = (station: string, stand: string) => (OF_STAND.includes(station as Sta
       <div class="head">
         <VerdictMark :outcome="f.outcome" :name="t(`outcome.${f.outcome}`)" />
         <span class="small soft"
-          ><RouterLink v-if="page(f.source.code, species)" :to="page(f.source.code, species)!">{{ f.source.name }}</RouterLink
-          ><template v-else>{{ f.source.name }}</template
+          ><RouterLink :to="page(f.source.code, species, f.school?.id ?? null, row.method.id)">{{ f.source.name }}</RouterLink
           ><template v-if="f.restsOn && f.restsOn !== 'unknown'"> · {{ t(`certainty.${f.restsOn}`) }}</template></span
         >
       </div>

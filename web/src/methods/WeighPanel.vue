@@ -8,9 +8,11 @@ const props = defineProps<{
   /** The row that is looked at. */ row: Schemas['Row'] | null;
   /** Wishes that are only tried here; none is the crew's own. */ tried: Record<string, number> | null;
   mayKeep: boolean;
+  mayPlan: boolean;
+  /** Whether this plan is weighed by weights of its own. */ ofPlan: boolean;
   busy: boolean;
 }>();
-const emit = defineEmits<{ try: [wishes: Record<string, number>]; drop: []; keep: [] }>();
+const emit = defineEmits<{ try: [wishes: Record<string, number>]; drop: []; keep: []; plan: []; asCrew: [] }>();
 const { t } = useI18n();
 const measures = computed(() => Object.keys(props.weights));
 const wish = (measure: string): number => props.tried?.[measure] ?? props.weights[measure] ?? 0;
@@ -60,8 +62,13 @@ const share = (measure: string): Schemas['Row']['weighing']['shares'][number] | 
       </table>
     </div>
     <div v-if="tried" class="row">
+      <button v-if="mayPlan" class="btn small" type="button" :disabled="busy" @click="emit('plan')">{{ t('weigh.keepPlan') }}</button>
       <button v-if="mayKeep" class="btn small" type="button" :disabled="busy" @click="emit('keep')">{{ t('weigh.keep') }}</button>
       <button class="btn small quiet" type="button" @click="emit('drop')">{{ t('weigh.drop') }}</button>
+    </div>
+    <div v-else-if="ofPlan" class="row">
+      <span class="small">{{ t('weigh.ofPlan') }}</span>
+      <button v-if="mayPlan" class="btn small quiet" type="button" :disabled="busy" @click="emit('asCrew')">{{ t('weigh.asCrew') }}</button>
     </div>
   </section>
 </template>

@@ -7,6 +7,7 @@ import { handbookQuery, shedQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
+import FiguresPanel from './FiguresPanel.vue';
 import NewCard from './NewCard.vue';
 import PricesPanel from './PricesPanel.vue';
 
@@ -107,6 +108,7 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
           </li>
         </ul>
         <PricesPanel :shed="shed" :may-change="isLead" @took="client.invalidateQueries()" />
+        <FiguresPanel :shed="shed" :may-change="isLead" @took="client.invalidateQueries()" />
         <h2>{{ t('shed.choices') }}</h2>
         <label class="label"
           >{{ t('shed.stance')

@@ -96,7 +96,7 @@ const end = (day: string): number => x(day) + (WIDTH - LEFT) / 366;
     </svg>
   </div>
   <p class="legend small">
-    <span class="soft">{{ t('when.above') }}</span>
+    <span class="soft">{{ t('when.carehint') }} {{ t('when.above') }}</span>
     <span class="pair"><span class="key best"></span>{{ t('when.grades.best') }}</span> <span class="pair"><span class="key workable"></span>{{ t('when.grades.workable') }}</span>
     <span class="pair"><span class="key with-care"></span>{{ t('when.grades.with-care') }}</span> <span class="soft">{{ t('when.below') }}</span>
     <span class="pair"><span class="key v fits"></span>{{ t('outcome.fits') }}</span> <span class="pair"><span class="key v withCare"></span>{{ t('outcome.withCare') }}</span>

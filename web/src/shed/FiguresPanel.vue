@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed, ref, watchEffect } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, unwrap, type Schemas } from '@/api/client';
+import { useAct } from '@/composables/useAct';
+import { useSession } from '@/composables/useSession';
+
+/** Coefficients: as they ship, and as this crew has found them; only what differs is kept. */
+const props = defineProps<{ shed: Schemas['Shed']; mayChange: boolean }>();
+const emit = defineEmits<{ took: [] }>();
+const { t } = useI18n();
+const { say } = useSession();
+const { busy, refusal, run, at } = useAct();
+type Figure = Schemas['Figure'];
+const GROUPS: readonly { key: string; of: readonly string[] }[] = [
+  { key: 'hands', of: ['minutesPerStem', 'minutesPerCut'] },
+  { key: 'area', of: ['hectaresPerHour', 'setUpMinutes'] },
+  { key: 'volumes', of: ['cut', 'kerfPerTenCentimetres', 'wick', 'film', 'foliar'] },
+];
+const inGroup = (of: readonly string[]): Figure[] => props.shed.figures.filter((f) => of.includes(f.group));
+const typed = ref<Record<string, string[]>>({});
+watchEffect(() => {
+  typed.value = Object.fromEntries(props.shed.figures.map((f) => [f.path, [...(f.own ?? f.shipped)]]));
+});
+const differs = (f: Figure): boolean => (typed.value[f.path] ?? []).some((v, i) => v.trim() !== f.shipped[i]);
+const own = computed(() => Object.fromEntries(props.shed.figures.filter(differs).map((f) => [f.path, (typed.value[f.path] ?? []).map((v) => v.trim())])));
+const changed = computed(() => JSON.stringify(own.value) !== JSON.stringify(Object.fromEntries(props.shed.figures.filter((f) => f.own).map((f) => [f.path, f.own]))));
+const faultAt = (path: string): boolean => at(`/figures/${path}`) !== null;
+const save = async (): Promise<void> => {
+  if (await run(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body: { figures: own.value } })))) emit('took');
+};
+const PLACES = ['low', 'use', 'high'] as const;
+</script>
+
+<template>
+  <form class="stack" novalidate aria-labelledby="figures-h" @submit.prevent="save">
+    <h2 id="figures-h">{{ t('figures.heading') }}</h2>
+    <p class="small soft">{{ t('figures.help') }}</p>
+    <details v-for="g in GROUPS" :key="g.key">
+      <summary>{{ t(`figures.${g.key}`) }}</summary>
+      <div class="table-wrap">
+        <table>
+          <thead>
+            <tr>
+              <th>{{ t('figures.of') }}</th>
+              <th v-for="p in PLACES" :key="p">{{ t(`figures.${p}`) }}</th>
+              <th>{{ t('figures.unit') }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="f in inGroup(g.of)" :key="f.path" :class="{ own: differs(f) }">
+              <td>
+                {{ f.name }} <span v-if="f.below" class="soft small">{{ t('figures.below', { size: say(f.below) }) }}</span><b v-if="differs(f)" class="small">
+                  {{ t('figures.ours', { n: f.shipped.join(' / ') }) }}</b
+                >
+              </td>
+              <td v-for="(p, i) in PLACES" :key="p">
+                <input
+                  v-model="typed[f.path]![i]"
+                  class="field n"
+                  inputmode="decimal"
+                  maxlength="10"
+                  :readonly="!mayChange"
+                  :aria-invalid="faultAt(f.path)"
+                  :aria-label="`${f.name} ${f.below ? say(f.below) : ''} ${t(`figures.${p}`)}`"
+                />
+              </td>
+              <td class="small">{{ f.unit }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </details>
+    <button v-if="mayChange" class="btn" type="submit" :disabled="busy || !changed">{{ t('figures.keep') }}</button>
+    <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+  </form>
+</template>
+
+<style scoped>
+.n {
+  width: 5.2em;
+  padding: 4px 6px;
+}
+.own {
+  background: var(--sloe-pale);
+}
+summary {
+  min-height: 36px;
+  cursor: pointer;
+  font-weight: 600;
+}
+</style>
