@@ -21,7 +21,7 @@ function solved(array $changes, string $id, ?string $tank = null, string $area =
     $situation = (new Thicket\Methods\SituationReader(catalogue()))->situation($in);
     $solver = new RecipeSolver($situation, row($document, $id)->candidate, quantity($area));
 
-    return $solver->solve($tank === null ? null : quantity($tank), $dye === null ? null : Strength::parse($dye));
+    return $solver->solve($tank === null ? null : quantity($tank), $dye === null ? [] : [new Thicket\Mix\Component('dye', 'dye', Strength::parse($dye))]);
 }
 
 function millilitres(?Quantity $quantity): string

@@ -8,6 +8,7 @@ use Thicket\Knowledge\Exception\UnknownEntry;
 use Thicket\Methods\Method;
 use Thicket\Methods\School;
 use Thicket\Mix\Active;
+use Thicket\Mix\SumTable;
 use Thicket\Plants\KeyTable;
 use Thicket\Plants\Species;
 use Thicket\Programmes\Programme;
@@ -157,6 +158,12 @@ final readonly class Catalogue
     public function coefficients(): Node
     {
         return $this->root()->node('coefficients');
+    }
+
+    /** @return list<SumTable> the sums of handbook 3 with their directions */
+    public function sums(): array
+    {
+        return array_map(static fn (Node $node): SumTable => new SumTable($node), array_values($this->root()->nodes('sums')));
     }
 
     /** @return list<string> */

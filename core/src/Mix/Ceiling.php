@@ -33,8 +33,9 @@ final readonly class Ceiling
         }
         $hectares = $area->in(Unit::Hectare);
         $planned = match ($most->dimension()) {
-            Dimension::VolumePerArea => Quantity::of($product->in(Unit::Litre)->dividedBy($hectares), Unit::LitrePerHectare),
-            Dimension::EquivalentPerArea => self::equivalent($card, $activeId, $product)?->dividedBy($hectares),
+            Dimension::VolumePerArea => $product->dimension() === Dimension::Volume ? Quantity::of($product->in(Unit::Litre)->dividedBy($hectares), Unit::LitrePerHectare) : null,
+            Dimension::MassPerArea => $product->dimension() === Dimension::Mass ? Quantity::of($product->in(Unit::Gram)->dividedBy($hectares), Unit::GramPerHectare) : null,
+            Dimension::EquivalentPerArea => $product->dimension() === Dimension::Mass ? null : self::equivalent($card, $activeId, $product)?->dividedBy($hectares),
             default => null,
         };
         if ($planned === null) {
@@ -45,6 +46,26 @@ final readonly class Ceiling
         }
 
         return new self($planned, $most, !$planned->isGreaterThan($most), null);
+    }
+
+    /** Product that may still be put on this area this year, after what was put there already; null where that cannot be told. */
+    public function remaining(LabelCard $card, string $activeId, Quantity $area, ?Quantity $alreadyThisYear): ?Quantity
+    {
+        if ($this->most === null) {
+            return null;
+        }
+        $left = $alreadyThisYear === null ? $this->most : $this->most->minus($alreadyThisYear->to($this->most->unit));
+        if ($left->isNegative()) {
+            $left = Quantity::zero($left->unit);
+        }
+        $hectares = $area->in(Unit::Hectare);
+        $perLitre = self::equivalent($card, $activeId, Quantity::of(1, Unit::Litre));
+
+        return match ($this->most->dimension()) {
+            Dimension::VolumePerArea => Quantity::of($left->in(Unit::LitrePerHectare)->multipliedBy($hectares), Unit::Litre),
+            Dimension::MassPerArea => Quantity::of($left->in(Unit::GramPerHectare)->multipliedBy($hectares), Unit::Gram),
+            default => $perLitre === null || $perLitre->isZero() ? null : Quantity::of($left->in(Unit::GramEquivalentPerHectare)->multipliedBy($hectares)->dividedBy($perLitre->in(Unit::GramEquivalentPerHectare)), Unit::Litre),
+        };
     }
 
     /** Grams of acid equivalent in the product, written per hectare for one hectare; null on another basis. */

@@ -17,6 +17,8 @@ final readonly class Component
         public string $role,
         /** Null where nobody gave the figure: it stays missing (handbook 3). */
         public ?Strength $strength,
+        /** Weight of a dry product per volume of finished mix, in place of a strength; it takes no room that anybody reckons. */
+        public ?\Thicket\Measure\Quantity $dry = null,
     ) {
     }
 

@@ -7,6 +7,7 @@ namespace Thicket\Mix;
 use Brick\Math\BigRational;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
 use Thicket\Mix\Exception\Unmixable;
 
 /**
@@ -52,6 +53,10 @@ final readonly class FinishedMix
         $parts = [];
         $missing = [];
         foreach ($components as $component) {
+            if ($component->dry !== null) {
+                $parts[] = ['component' => $component, 'amount' => Quantity::of($component->dry->in(Unit::GramPerLitre)->multipliedBy($finished->in(Unit::Litre)), Unit::Gram)];
+                continue;
+            }
             if ($component->strength === null) {
                 $missing[] = $component->name;
                 $parts[] = ['component' => $component, 'amount' => null];
@@ -61,7 +66,7 @@ final readonly class FinishedMix
             $parts[] = ['component' => $component, 'amount' => $component->strength->productIn($finished)];
         }
         if ($share->isGreaterThan(1)) {
-            throw Unmixable::moreThanTheWhole(Quantity::of($share->multipliedBy(100), \Thicket\Measure\Unit::PercentProduct));
+            throw Unmixable::moreThanTheWhole(Quantity::of($share->multipliedBy(100), Unit::PercentProduct));
         }
         $rest = $finished->times(BigRational::one()->minus($share));
         $half = $finished->dividedBy(2);

@@ -53,6 +53,7 @@ final readonly class LabelCard
         /** Days before stock may graze, and before hay may be cut; missing is not the same as none (rulings J40). */
         public ?int $grazingDays = null,
         public ?int $hayDays = null,
+        public ?CardDetails $details = null,
     ) {
     }
 
@@ -134,6 +135,7 @@ final readonly class LabelCard
         foreach (['intervalDays', 'rainfastHours', 'reentryHours', 'surfactantInside', 'leadDays', 'lastingDays', 'grazingDays', 'hayDays'] as $optional) {
             $in->has($optional) || $in->raw($optional);
         }
+        $details = CardDetails::read($in);
         $in->noOthers();
         if ($in->faults->any() && !$before || $card['product'] === null || $card['registration'] === null || $card['version'] === null || $card['formulation'] === null) {
             return null;
@@ -168,6 +170,7 @@ final readonly class LabelCard
             $days['lastingDays'],
             $days['grazingDays'],
             $days['hayDays'],
+            $details,
         );
     }
 

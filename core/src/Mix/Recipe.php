@@ -7,6 +7,7 @@ namespace Thicket\Mix;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
 use Thicket\Methods\StemGroup;
+use Thicket\Mix\Advice\MixWord;
 
 /** What to mix for one step: how much in all, how strong and why, the loads, and whether the label allows it. */
 final readonly class Recipe
@@ -34,16 +35,27 @@ final readonly class Recipe
         public array $stems = [],
         /** A product weighed dry, for the whole need; it takes no room in the tank that anybody reckons. */
         public ?Quantity $dry = null,
+        /** @var list<MixWord> what blocks, what is asked, what to mind */
+        public array $words = [],
+        /** Load by load, with what is carried in; null without a sprayer. */
+        public ?TankPlan $plan = null,
     ) {
     }
 
     public function isFinished(): bool
     {
-        return $this->missing === [] && $this->blocks === [] && $this->mix !== null;
+        return $this->missing === [] && $this->blocks === [] && $this->mix !== null && $this->mix->missing === []
+            && array_filter($this->words, static fn (MixWord $w): bool => $w->level !== MixWord::CARE) === [];
     }
 
     public function product(): ?Quantity
     {
         return $this->dry ?? $this->mix?->amountOf('product');
+    }
+
+    /** @param list<MixWord> $words */
+    public function with(array $words, ?TankPlan $plan): self
+    {
+        return new self($this->need, $this->strength, $this->strengthWhy, $this->mix, $this->loads, $this->ceiling, $this->working, $this->missing, $this->blocks, $this->carrier, $this->labelMost, $this->stems, $this->dry, $words, $plan);
     }
 }

@@ -12,6 +12,9 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Situation;
 use Thicket\Methods\StemGroup;
+use Thicket\Mix\Advice\MixPlan;
+use Thicket\Mix\Advice\MixRules;
+use Thicket\Mix\Advice\MixWord;
 
 /**
  * Works out the recipe of a chosen row from the tally, the school's working values and the card (handbook 2
@@ -20,32 +23,53 @@ use Thicket\Methods\StemGroup;
  */
 final readonly class RecipeSolver
 {
-    public function __construct(private Situation $situation, private Candidate $candidate, private ?Quantity $area, private ?Quantity $alreadyThisYear = null)
+    public function __construct(private Situation $situation, private Candidate $candidate, private ?Quantity $area, private ?Quantity $alreadyThisYear = null, private ?Quantity $calibrated = null)
     {
     }
 
-    /** @param Quantity|null $tank of the sprayer to be used; null leaves the loads open */
-    public function solve(?Quantity $tank, ?Strength $dye = null): Recipe
+    /**
+     * The recipe with what is to be said of it: carrier, additives, water and tank judged, and the loads with leftover and helpers.
+     *
+     * @param Quantity|null $leftover of the very same mix, from before (rulings J10)
+     */
+    public function advised(MixPlan $plan, ?Quantity $tank, ?Quantity $leftover = null, int $people = 1): Recipe
+    {
+        $words = MixRules::judge($plan);
+        $apart = in_array('mix.emulsifier-with-surfactant', array_map(static fn (MixWord $w): string => $w->code, $words), true);
+        // two that must not meet are not reckoned together either
+        $extras = $apart ? array_values(array_filter($plan->extras, static fn (Component $c): bool => $c->role === 'dye')) : $plan->extras;
+        $recipe = $this->solve($tank, $extras);
+
+        return $recipe->with($words, $recipe->need === null || $tank === null ? null : TankPlan::of($recipe->need, $tank, $leftover, $people));
+    }
+
+    /** Carrier that the step is mixed in. */
+    public function carrier(): string
+    {
+        return $this->candidate->method->isOfArea() && !$this->candidate->is('carpet-spray') ? 'water' : ($this->candidate->carrier() ?? 'water');
+    }
+
+    /**
+     * @param Quantity|null $tank of the sprayer to be used; null leaves the loads open
+     * @param list<Component> $extras besides product and carrier: dye, surfactant, oil and emulsifier, conditioner
+     */
+    public function solve(?Quantity $tank, array $extras = []): Recipe
     {
         $missing = [];
         $blocks = [];
         $working = [];
         if ($this->candidate->method->isOfArea() && !$this->candidate->is('carpet-spray')) {
-            return $this->ofArea($tank, $dye);
+            return $this->ofArea($tank, $extras);
         }
         $need = $this->need($working, $missing);
-        $carrier = $this->candidate->carrier() ?? 'water';
+        $carrier = $this->carrier();
         [$strength, $why] = $this->strength($missing, $blocks);
         $mix = $loads = $ceiling = null;
         if ($need !== null && $strength !== null) {
             $allowance = $this->candidate->coefficients()->string('allowancePercent');
             $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
             $need = $need->times(BigRational::of($allowance)->dividedBy(100)->plus(1))->to(Unit::Litre);
-            $parts = [new Component('product', $carrier === 'oil' ? 'emulsifiable' : 'solution', $strength)];
-            if ($dye !== null) {
-                $parts[] = new Component('dye', 'dye', $dye);
-            }
-            $mix = FinishedMix::of($need, $carrier, $parts);
+            $mix = FinishedMix::of($need, $carrier, [new Component('product', $carrier === 'oil' ? 'emulsifiable' : 'solution', $strength), ...$extras]);
             $loads = $tank === null ? null : LoadPlan::of($need, $tank);
             $ceiling = $this->ceiling($mix, $missing, $blocks);
         }
@@ -80,9 +104,11 @@ final readonly class RecipeSolver
 
     /**
      * Product by the treated area (handbook 3, sum 5): the card's most per area, or the typical rate held below it; mix by the spray per area.
-     * A dry product is given by weight.
+     * A dry product is given by weight. A calibrated sprayer gives the spray per area that it really puts out.
+     *
+     * @param list<Component> $extras
      */
-    private function ofArea(?Quantity $tank, ?Strength $dye): Recipe
+    private function ofArea(?Quantity $tank, array $extras): Recipe
     {
         $missing = $blocks = $working = [];
         $use = $this->candidate->cardUse();
@@ -101,7 +127,7 @@ final readonly class RecipeSolver
         if ($least !== null && $rate !== null && $rate->dimension() === $least->dimension() && $rate->isLessThan($least)) {
             [$rate, $why] = [$least, 'strength.card-least'];
         }
-        $spray = $card?->spray($use) ?? $this->candidate->active?->typicalSpray($use);
+        $spray = $this->calibrated ?? $card?->spray($use) ?? $this->candidate->active?->typicalSpray($use);
         $area = TreatedArea::of($this->situation, $this->candidate, $this->area);
         $area === null && $missing[] = 'treated-area';
         $rate === null && $missing[] = 'card-rate';
@@ -117,10 +143,10 @@ final readonly class RecipeSolver
             if ($spray !== null) {
                 $need = AreaRate::over($spray, $area)->times($more)->to(Unit::Litre);
                 $strength = $dry !== null ? null : Strength::ofQuantity(Quantity::of($product->per($need)->multipliedBy(100), Unit::PercentProduct));
-                $parts = [...($strength === null ? [] : [new Component('product', 'solution', $strength)]), ...($dye === null ? [] : [new Component('dye', 'dye', $dye)])];
-                $mix = FinishedMix::of($need, 'water', $parts);
+                $part = $dry === null ? new Component('product', 'solution', $strength) : new Component('product', 'dry-flowable', null, Quantity::of($dry->in(Unit::Gram)->dividedBy($need->in(Unit::Litre)), Unit::GramPerLitre));
+                $mix = FinishedMix::of($need, 'water', [$part, ...$extras]);
                 $loads = $tank === null ? null : LoadPlan::of($need, $tank);
-                $dry === null ? $ceiling = $this->ceiling($mix, $missing, $blocks, $area) : $missing[] = 'dry-weighing';
+                $ceiling = $this->ceiling($mix, $missing, $blocks, $area);
             }
         }
 

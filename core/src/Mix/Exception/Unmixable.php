@@ -35,4 +35,14 @@ final class Unmixable extends \InvalidArgumentException implements ThicketRefusa
     {
         return new self('The other product is too weak: it would need ' . Shown::number($percent->amount) . ' % v/v.');
     }
+
+    public static function noSuchTarget(): self
+    {
+        return new self('A mix is corrected to a strength above nought and below pure product.');
+    }
+
+    public static function nothingToBuyIn(): self
+    {
+        return new self('Give at least one container size with its price, large enough that fewer than two thousand are needed.');
+    }
 }

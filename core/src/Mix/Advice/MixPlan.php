@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix\Advice;
+
+use Thicket\Measure\Quantity;
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Situation;
+use Thicket\Mix\Component;
+
+/** What somebody means to mix: product, carrier, what else goes in, and what it is made in and with. */
+final readonly class MixPlan
+{
+    public const WATERS = ['clear', 'hard', 'muddy'];
+    public const MATERIALS = ['plastic', 'stainless', 'lined', 'galvanised', 'steel'];
+
+    /**
+     * @param list<Component> $extras besides product and carrier
+     * @param string|null $water clear, hard or muddy; null where nobody looked
+     * @param string|null $material of the tank, one of MATERIALS; null where it is not known
+     * @param bool|null $solventProof whether its seals stand oil; null where it is not known
+     * @param bool $firstTime whether this crew has no signed work with this product yet
+     * @param Quantity|null $air temperature measured within the hour
+     */
+    public function __construct(
+        public Situation $situation,
+        public Candidate $candidate,
+        public string $carrier,
+        public array $extras = [],
+        public ?string $water = null,
+        public ?string $material = null,
+        public ?bool $solventProof = null,
+        public bool $firstTime = false,
+        public ?Quantity $air = null,
+    ) {
+    }
+
+    public function has(string $role): bool
+    {
+        return in_array($role, array_map(static fn (Component $c): string => $c->role, $this->extras), true);
+    }
+
+    public function mind(string $caution): bool
+    {
+        return in_array($caution, $this->candidate->active?->data->strings('cautions') ?? [], true);
+    }
+}

@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix\Advice;
+
+interface MixRule
+{
+    public function judge(MixPlan $plan): ?MixWord;
+}

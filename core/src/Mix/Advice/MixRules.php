@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix\Advice;
+
+/** Every rule of a mix, what stops it first. */
+final readonly class MixRules
+{
+    /** @return list<MixRule> */
+    public static function all(): array
+    {
+        return [
+            new CarrierOnCard(), new WaterBorneInOil(), new BarkWantsOil(), new OneOrTheOther(), new SurfactantOnce(), new ClearWater(), new TankMetal(), new SealsStandOil(), new VapourInHeat(),
+            new OilWantsEmulsifier(), new WaxyLeafWantsSurfactant(), new HardWater(), new SmallAreaFirst(), new JarTest(), new DyeShowsWhere(),
+        ];
+    }
+
+    /** @return list<MixWord> what blocks, then what asks, then what to mind */
+    public static function judge(MixPlan $plan): array
+    {
+        $words = array_values(array_filter(array_map(static fn (MixRule $rule): ?MixWord => $rule->judge($plan), self::all())));
+        $order = [MixWord::BLOCKS, MixWord::ASKS, MixWord::CARE];
+        usort($words, static fn (MixWord $a, MixWord $b): int => array_search($a->level, $order, true) <=> array_search($b->level, $order, true));
+
+        return $words;
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix\Advice;
+
+/** Oil mixes need solvent-proof seals (rulings J17). */
+final readonly class SealsStandOil implements MixRule
+{
+    public function judge(MixPlan $plan): ?MixWord
+    {
+        if ($plan->carrier !== 'oil' && !$plan->has('oil')) {
+            return null;
+        }
+
+        return match ($plan->solventProof) {
+            true => null,
+            false => MixWord::blocks('mix.seals', 'rulings-J17'),
+            null => MixWord::care('mix.seals-unknown', 'rulings-J17'),
+        };
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix\Advice;
+
+/** Spray runs off a waxy leaf (handbook 2): surfactant, or bruise it first. */
+final readonly class WaxyLeafWantsSurfactant implements MixRule
+{
+    public function judge(MixPlan $plan): ?MixWord
+    {
+        $waxy = $plan->situation->target?->hasWaxyLeaf() === true && $plan->candidate->isLeafSpray();
+
+        return $waxy && !$plan->has('surfactant') && !$plan->has('emulsifier') && $plan->candidate->card?->surfactantInside !== true ? MixWord::care('mix.waxy-leaf', 'handbook-2') : null;
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Thicket\Input\Fields;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+
+/** The further particulars of a label card (handbook 3), as printed: what people read on the sheet, and a few numbers that sums use. */
+final readonly class CardDetails
+{
+    /** Words of the label, in the order in which labels print them. */
+    public const TEXTS = ['growthStage', 'grasses', 'crops', 'treeAges', 'drift', 'runoff', 'storage', 'disposal'];
+    public const DAYS = ['dairyDays', 'slaughterDays', 'strawDays', 'replantDays'];
+    public const HOURS = ['irrigationHours', 'irrigationResumeHours', 'holdingHours'];
+    /** Yes, no, or not read yet. */
+    public const YES_NO = ['cabRequired', 'forageAllowed', 'leadInsideLasting', 'concentrateExists', 'tankMixAllowed'];
+    public const BUYERS = ['home', 'farm', 'licensed'];
+
+    /**
+     * @param list<string> $formerNames under which somebody may still know the product
+     * @param array<string, string> $texts by TEXTS
+     * @param array<string, int> $numbers by DAYS and HOURS; one that is absent was not given, which is not the same as none
+     * @param array<string, bool> $answers by YES_NO
+     * @param Quantity|null $density weight of a litre, for reading what is left off a scale
+     * @param Quantity|null $exclusion how far others stay while it is sprayed (rulings J9)
+     */
+    private function __construct(
+        public array $formerNames,
+        public array $texts,
+        public array $numbers,
+        public array $answers,
+        public ?string $buyers,
+        public ?Quantity $density,
+        public ?Quantity $exclusion,
+        public ?int $lawCheckedYear,
+    ) {
+    }
+
+    /** Reads the fields of a card that {@see LabelCard::read()} does not take itself. */
+    public static function read(Fields $in): self
+    {
+        $texts = $numbers = $answers = [];
+        foreach (self::TEXTS as $name) {
+            $text = $in->textOrNull($name, 1000);
+            $text === null || $texts[$name] = $text;
+        }
+        foreach ([...self::DAYS, ...self::HOURS] as $name) {
+            $number = $in->has($name) ? $in->int($name, 0, 5000) : null;
+            $in->has($name) || $in->raw($name);
+            $number === null || $numbers[$name] = $number;
+        }
+        foreach (self::YES_NO as $name) {
+            if ($in->has($name)) {
+                $answers[$name] = $in->bool($name, false);
+            } else {
+                $in->raw($name);
+            }
+        }
+        $density = $in->quantityOrNull('density', Dimension::MassPerVolume);
+        if ($density !== null && ($density->isLessThan(Quantity::of(300, Unit::GramPerLitre)) || $density->isGreaterThan(Quantity::of(3000, Unit::GramPerLitre)))) {
+            $density = $in->fault('density', 'A litre of product weighs between 300 g and 3 kg; give it as 1100 g/L or 9.2 lb/gal.');
+        }
+        $year = $in->has('lawCheckedYear') ? $in->int('lawCheckedYear', 1990, 2100) : null;
+        $in->has('lawCheckedYear') || $in->raw('lawCheckedYear');
+
+        return new self($in->strings('formerNames', null, 12), $texts, $numbers, $answers, $in->choiceOrNull('buyers', self::BUYERS), $density, $in->quantityOrNull('exclusionDistance', Dimension::Length), $year);
+    }
+
+    /** Hours a finished mix may stand before it must be used; silent: the same day (rulings J10). */
+    public function holdingHours(): int
+    {
+        return $this->numbers['holdingHours'] ?? 24;
+    }
+}

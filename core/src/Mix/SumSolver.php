@@ -1,0 +1,275 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+
+/**
+ * Solves one sum of handbook 3 in every direction: goes through its products and sums again and again, filling in a figure wherever all others
+ * of a line are known, until nothing more follows. Exact throughout; a figure that was typed is never changed. Where a line is known whole, its
+ * figures must agree: what people type is rounded, so half a percent apart is taken as rounding and more as a contradiction.
+ */
+final class SumSolver
+{
+    private const ROUNDING = '0.005';
+
+    /** @var array<string, Quantity> */
+    private array $known = [];
+
+    /** @var array<string, list<string>> figure that followed => those it followed from */
+    private array $from = [];
+
+    /** @var list<array{code: string, field: string, typed: Quantity, follows: Quantity|null, from: list<string>}> */
+    private array $faults = [];
+
+    private function __construct(private readonly SumTable $table)
+    {
+    }
+
+    /** @param array<string, Quantity> $given figures by name, each of a kind that the table allows */
+    public static function solve(SumTable $table, array $given): SolvedSum
+    {
+        $solver = new self($table);
+        $solver->known = $given + ['all' => Quantity::of(1, Unit::One)];
+        foreach ($table->fields() as $field) {
+            $default = isset($given[$field]) ? null : $table->default($field, $given);
+            $default === null || $solver->known[$field] = $default;
+        }
+        $solver->follow();
+        // parts that are more than the whole leave nothing else to hold against each other
+        $solver->faults === [] && $solver->check($given);
+        unset($solver->known['all']);
+        $values = [];
+        foreach ($solver->known as $field => $quantity) {
+            // so many stems can be done: the part of one is none
+            $values[$field] = $table->isWhole($field) && !isset($given[$field]) ? Quantity::of($quantity->amount->toScale(0, RoundingMode::FLOOR), $quantity->unit) : $quantity;
+        }
+
+        return new SolvedSum($table, $given, $values, $solver->faults);
+    }
+
+    private function follow(): void
+    {
+        do {
+            $before = count($this->known);
+            foreach ($this->table->products() as $line) {
+                $this->followProduct($line);
+            }
+            foreach ($this->table->sums() as $line) {
+                $this->followSum($line);
+            }
+        } while (count($this->known) > $before);
+    }
+
+    /** @param list<string> $line first = product of the rest */
+    private function followProduct(array $line): void
+    {
+        $unknown = array_values(array_diff($line, array_keys($this->known)));
+        $noughts = array_filter(array_slice($line, 1), fn (string $f): bool => isset($this->known[$f]) && $this->known[$f]->isZero());
+        if ($noughts !== [] && in_array($line[0], $unknown, true)) {
+            $this->known[$line[0]] = Quantity::zero($this->unitLike($this->table->kinds($line[0])[0]));
+            $this->from[$line[0]] = array_values($noughts);
+
+            return;
+        }
+        if (count($unknown) !== 1) {
+            return;
+        }
+        [$amount, $vector] = $this->productWithout($line, $unknown[0]) ?? [null, []];
+        if ($amount !== null) {
+            $this->put($unknown[0], $amount, $vector, $line);
+        }
+    }
+
+    /**
+     * What one figure of a product must be by the others, in canonical units; null where a divisor is nought.
+     *
+     * @param list<string> $line
+     *
+     * @return array{BigRational, array<string, int>}|null
+     */
+    private function productWithout(array $line, string $wanted): ?array
+    {
+        $amount = BigRational::one();
+        $vector = [];
+        foreach ($line as $i => $field) {
+            if ($field === $wanted) {
+                continue;
+            }
+            $quantity = $this->known[$field];
+            // the wanted one is the head: the others multiply; else the head is divided by the others
+            $over = $wanted === $line[0] || $i === 0;
+            $canonical = self::canonical($quantity);
+            if (!$over && $canonical->isZero()) {
+                return null;
+            }
+            $amount = $over ? $amount->multipliedBy($canonical) : $amount->dividedBy($canonical);
+            foreach (self::vector($quantity->dimension()) as $base => $power) {
+                $vector[$base] = ($vector[$base] ?? 0) + ($over ? $power : -$power);
+            }
+        }
+
+        return [$amount->simplified(), array_filter($vector)];
+    }
+
+    /** @param list<string> $line first = sum of the rest */
+    private function followSum(array $line): void
+    {
+        $unknown = array_values(array_diff($line, array_keys($this->known)));
+        if (count($unknown) !== 1) {
+            return;
+        }
+        [$amount, $vector] = $this->sumWithout($line, $unknown[0]) ?? [null, []];
+        if ($amount !== null && !$amount->isNegative()) {
+            $this->put($unknown[0], $amount, $vector, $line);
+        } elseif ($amount !== null && $this->faults === []) {
+            $this->faults[] = ['code' => 'parts-above-whole', 'field' => $line[0], 'typed' => $this->known[$line[0]], 'follows' => null, 'from' => array_values(array_diff($line, $unknown, ['all']))];
+            // a nought stops the line from being said twice
+            $this->put($unknown[0], BigRational::zero(), $vector, $line);
+        }
+    }
+
+    /**
+     * @param list<string> $line
+     *
+     * @return array{BigRational, array<string, int>}|null null where the head is the wanted one and no part has its kind
+     */
+    private function sumWithout(array $line, string $wanted): ?array
+    {
+        $head = $line[0];
+        $parts = array_values(array_filter(array_slice($line, 1), fn (string $f): bool => $f !== $wanted));
+        $kinds = array_map(self::vector(...), $this->table->has($head) ? $this->table->kinds($head) : [Dimension::Count]);
+        $vector = isset($this->known[$head]) && $head !== $wanted ? self::vector($this->known[$head]->dimension()) : null;
+        $amount = BigRational::zero();
+        foreach ($parts as $part) {
+            $own = self::vector($this->known[$part]->dimension());
+            if ($vector === null && in_array($own, $kinds, true)) {
+                $vector = $own;
+            }
+            if ($own === $vector) {
+                $amount = $amount->plus(self::canonical($this->known[$part]));
+            }
+        }
+        if ($vector === null) {
+            return null;
+        }
+
+        return $head === $wanted ? [$amount->simplified(), $vector] : [self::canonical($this->known[$head])->minus($amount)->simplified(), $vector];
+    }
+
+    /**
+     * @param array<string, int> $vector
+     * @param list<string> $line
+     */
+    private function put(string $field, BigRational $amount, array $vector, array $line): void
+    {
+        foreach ($this->table->kinds($field) as $kind) {
+            if (self::vector($kind) == $vector) {
+                $this->known[$field] = self::inUnit($amount, $this->unitLike($kind));
+                $this->from[$field] = array_values(array_diff($line, [$field, 'all']));
+
+                return;
+            }
+        }
+    }
+
+    /** The unit somebody typed for this kind, so that the answer comes in what was asked in. */
+    private function unitLike(Dimension $kind): Unit
+    {
+        foreach ($this->known as $field => $quantity) {
+            if ($field !== 'all' && $quantity->dimension() === $kind && !isset($this->from[$field])) {
+                return $quantity->unit;
+            }
+        }
+
+        return self::unitOf($kind);
+    }
+
+    /** @param array<string, Quantity> $given */
+    private function check(array $given): void
+    {
+        foreach ([...$this->table->products(), ...$this->table->sums()] as $i => $line) {
+            if (array_diff($line, array_keys($this->known)) !== []) {
+                continue;
+            }
+            // hold the typed figure of the line against what the rest of it says
+            $typed = array_values(array_filter($line, static fn (string $f): bool => isset($given[$f])));
+            $field = $typed[count($typed) - 1] ?? null;
+            if ($field === null) {
+                continue;
+            }
+            $isProduct = $i < count($this->table->products());
+            [$amount, $vector] = ($isProduct ? $this->productWithout($line, $field) : $this->sumWithout($line, $field)) ?? [null, []];
+            $own = $this->known[$field];
+            if ($amount === null || (!$isProduct && self::vector($own->dimension()) !== $vector)) {
+                continue;
+            }
+            $kind = $own->dimension();
+            if (self::vector($kind) != $vector) {
+                $this->faults[] = ['code' => 'other-kind', 'field' => $field, 'typed' => $own, 'follows' => null, 'from' => array_values(array_diff($line, [$field, 'all']))];
+                continue;
+            }
+            $apart = self::canonical($own)->minus($amount)->abs();
+            if ($apart->isGreaterThan($amount->abs()->multipliedBy(self::ROUNDING)) && !in_array('contradiction', array_column($this->faults, 'code'), true)) {
+                $this->faults[] = ['code' => 'contradiction', 'field' => $field, 'typed' => $own, 'follows' => self::inUnit($amount, $own->unit), 'from' => array_values(array_diff($line, [$field, 'all']))];
+            }
+        }
+        foreach ($this->known as $field => $quantity) {
+            if ($quantity->dimension() === Dimension::ProductShare && $field !== 'allowance' && self::canonical($quantity)->isGreaterThan(1)) {
+                $this->faults[] = ['code' => 'above-whole', 'field' => $field, 'typed' => $quantity, 'follows' => null, 'from' => $this->from[$field] ?? []];
+            }
+        }
+        foreach ($this->table->most() as $field => $cap) {
+            $own = $this->known[$field] ?? null;
+            $most = $this->known[$cap] ?? null;
+            if ($own !== null && $most !== null && $own->dimension() === $most->dimension() && $own->isGreaterThan($most)) {
+                $this->faults[] = ['code' => 'above-label', 'field' => $field, 'typed' => $own, 'follows' => $most, 'from' => [$cap]];
+            }
+        }
+    }
+
+    private static function canonical(Quantity $quantity): BigRational
+    {
+        return $quantity->amount->multipliedBy($quantity->unit->factor());
+    }
+
+    private static function inUnit(BigRational $canonical, Unit $unit): Quantity
+    {
+        return Quantity::of($canonical->dividedBy($unit->factor())->simplified(), $unit);
+    }
+
+    /**
+     * Powers of volume, mass, area, acid equivalent, active ingredient and weight share; a share and a count are pure numbers.
+     *
+     * @return array<string, int>
+     */
+    private static function vector(Dimension $kind): array
+    {
+        return match ($kind) {
+            Dimension::Volume => ['v' => 1], Dimension::Mass => ['m' => 1], Dimension::Area => ['a' => 1],
+            Dimension::VolumePerArea => ['v' => 1, 'a' => -1], Dimension::MassPerArea => ['m' => 1, 'a' => -1], Dimension::EquivalentPerArea => ['e' => 1, 'a' => -1],
+            Dimension::MassPerVolume => ['m' => 1, 'v' => -1], Dimension::EquivalentPerVolume => ['e' => 1, 'v' => -1], Dimension::IngredientPerVolume => ['i' => 1, 'v' => -1],
+            Dimension::MassShare => ['w' => 1],
+            Dimension::ProductShare, Dimension::Count => [],
+            default => throw new \LogicException("No sum measures in {$kind->value}."),
+        };
+    }
+
+    /** What an answer is told in where nobody typed a unit of its kind. */
+    private static function unitOf(Dimension $kind): Unit
+    {
+        return match ($kind) {
+            Dimension::Volume => Unit::Litre, Dimension::Mass => Unit::Gram, Dimension::Area => Unit::SquareMetre,
+            Dimension::VolumePerArea => Unit::LitrePerHectare, Dimension::MassPerArea => Unit::GramPerHectare, Dimension::EquivalentPerArea => Unit::GramEquivalentPerHectare,
+            Dimension::MassPerVolume => Unit::GramPerLitre, Dimension::EquivalentPerVolume => Unit::GramEquivalentPerLitre, Dimension::IngredientPerVolume => Unit::GramIngredientPerLitre,
+            Dimension::MassShare => Unit::PercentByWeight, Dimension::ProductShare => Unit::PercentProduct, Dimension::Count => Unit::One,
+            default => throw new \LogicException("No sum measures in {$kind->value}."),
+        };
+    }
+}

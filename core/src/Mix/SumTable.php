@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Thicket\Knowledge\Node;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+
+/** One sum of handbook 3 as data: its figures, how they hang together, and the stated directions it is solved in (core/data/sums.yaml). */
+final readonly class SumTable
+{
+    public function __construct(public Node $data)
+    {
+    }
+
+    public function id(): string
+    {
+        return $this->data->string('id');
+    }
+
+    /** @return list<string> */
+    public function fields(): array
+    {
+        return array_map(strval(...), array_keys($this->data->node('fields')->data));
+    }
+
+    public function has(string $field): bool
+    {
+        return $this->data->node('fields')->has($field);
+    }
+
+    /** @return list<Dimension> what a figure may be measured in */
+    public function kinds(string $field): array
+    {
+        return array_map(Dimension::from(...), $this->field($field)->strings('kinds'));
+    }
+
+    /** Whether people type it: a derived figure is only ever told. */
+    public function isDerived(string $field): bool
+    {
+        return $this->field($field)->bool('derived');
+    }
+
+    public function isWhole(string $field): bool
+    {
+        return $this->field($field)->stringOr('whole', '') === 'down';
+    }
+
+    /** @return list<list<string>> the first is the product of the rest */
+    public function products(): array
+    {
+        return $this->lists('products');
+    }
+
+    /** @return list<list<string>> the first is the sum of the rest */
+    public function sums(): array
+    {
+        return $this->lists('sums');
+    }
+
+    /** @return array<string, string> field => the field that caps it */
+    public function most(): array
+    {
+        return $this->data->stringMap('most');
+    }
+
+    /** @return list<array{known: list<string>, gives: list<string>}> */
+    public function ways(): array
+    {
+        return array_values(array_map(static fn (Node $way): array => ['known' => $way->strings('known'), 'gives' => $way->strings('gives')], $this->data->nodes('ways')));
+    }
+
+    /**
+     * What is taken where nobody says otherwise.
+     *
+     * @param array<string, Quantity> $given
+     */
+    public function default(string $field, array $given): ?Quantity
+    {
+        $node = $this->field($field);
+        $like = $given[$node->stringOr('defaultZeroOf', '')] ?? null;
+        if ($like !== null) {
+            return Quantity::zero($like->unit);
+        }
+        $unless = $node->stringOr('defaultUnless', '');
+        foreach ($given as $one) {
+            if ($one->dimension()->value === $unless) {
+                return null;
+            }
+        }
+
+        return $node->quantity('default');
+    }
+
+    private function field(string $field): Node
+    {
+        return $this->data->node('fields')->node($field);
+    }
+
+    /** @return list<list<string>> */
+    private function lists(string $key): array
+    {
+        $lists = [];
+        foreach (is_array($this->data->data[$key] ?? null) ? $this->data->data[$key] : [] as $list) {
+            $lists[] = array_values(array_filter(is_array($list) ? $list : [], is_string(...)));
+        }
+
+        return $lists;
+    }
+}

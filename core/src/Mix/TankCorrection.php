@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Brick\Math\BigRational;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Strength;
+
+/**
+ * What is in the tank is too weak or too strong: how much of what reaches the target, and whether the tank can hold it (handbook 3, sum 3).
+ * x product into a mix of V holding p: (p + x) / (V + x) = t, so x = (tV - p) / (1 - t); y carrier: p / (V + y) = t, so y = p / t - V.
+ */
+final readonly class TankCorrection
+{
+    /** @param string $state right, weak or strong */
+    private function __construct(public string $state, public ?Quantity $product, public ?Quantity $carrier, public Quantity $afterwards, public ?bool $fits)
+    {
+    }
+
+    /**
+     * @param Quantity $inTank what is in it now, @param Quantity|null $tank what it holds; null leaves open whether it fits
+     *
+     * @throws Exception\Unmixable when the target is pure product or none at all
+     */
+    public static function of(Quantity $inTank, Strength $now, Strength $target, ?Quantity $tank = null): self
+    {
+        if ($target->share->isZero() || $target->share->isEqualTo(1)) {
+            throw Exception\Unmixable::noSuchTarget();
+        }
+        $apart = $target->share->compareTo($now->share);
+        $product = $carrier = null;
+        if ($apart > 0) {
+            $product = $inTank->times($target->share->minus($now->share))->dividedBy(BigRational::one()->minus($target->share));
+        } elseif ($apart < 0) {
+            $carrier = $inTank->times($now->share->dividedBy($target->share))->minus($inTank);
+        }
+        $after = $inTank->plus($product ?? $carrier ?? Quantity::zero($inTank->unit));
+
+        return new self(['strong', 'right', 'weak'][$apart + 1], $product, $carrier, $after, $tank === null ? null : !$after->isGreaterThan($tank));
+    }
+}
