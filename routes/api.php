@@ -5,10 +5,12 @@ declare(strict_types=1);
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\CatalogueController;
 use App\Http\Controllers\ChoiceController;
+use App\Http\Controllers\EquipmentController;
 use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\FieldDayController;
 use App\Http\Controllers\GroundController;
 use App\Http\Controllers\KeeperController;
+use App\Http\Controllers\MixController;
 use App\Http\Controllers\OutlineController;
 use App\Http\Controllers\PatchController;
 use App\Http\Controllers\SessionController;
@@ -16,6 +18,7 @@ use App\Http\Controllers\ShedController;
 use App\Http\Controllers\SightingController;
 use App\Http\Controllers\StandController;
 use App\Http\Controllers\StandInController;
+use App\Http\Controllers\StockController;
 use App\Http\Controllers\TallyController;
 use App\Http\Controllers\TodayController;
 use App\Photos\PhotoStore;
@@ -32,6 +35,8 @@ Route::get('sheets/{sheet}/pdf', [FieldDayController::class, 'pdf'])->withoutMid
 Route::get('grounds/{ground}/export', [ExchangeController::class, 'export'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 Route::get('stands/{stand}/tally.csv', [TallyController::class, 'csv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 
+Route::get('steps/{step}/mixing-card.pdf', [MixController::class, 'card'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
+Route::get('shed/shopping.csv', [MixController::class, 'shoppingCsv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 Route::get('sightings.csv', [SightingController::class, 'csv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 Route::get('photos/{photo}/{size}', [SightingController::class, 'photoFile'])->whereIn('size', PhotoStore::SIZES)->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 
@@ -74,6 +79,12 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('sheets/{sheet}', [FieldDayController::class, 'sheet']);
     Route::get('records/{record}', [FieldDayController::class, 'record']);
     Route::get('shed', [ShedController::class, 'show']);
+    Route::get('shed/cards/{card}/export', [ShedController::class, 'exportCard']);
+    Route::get('shed/shopping', [MixController::class, 'shopping']);
+    Route::get('mix/sums', [MixController::class, 'sums']);
+    Route::post('mix/sums', [MixController::class, 'solve']);
+    Route::post('mix/purchase', [MixController::class, 'purchase']);
+    Route::get('steps/{step}/batches', [MixController::class, 'batches']);
 
     Route::middleware('can:write')->group(static function (): void {
         Route::post('grounds', [GroundController::class, 'store']);
@@ -109,6 +120,21 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('stands/{stand}/sheets', [FieldDayController::class, 'issue']);
         Route::post('sheets/{sheet}/records', [FieldDayController::class, 'sign']);
         Route::post('records/{record}/look-backs', [FieldDayController::class, 'lookBack']);
+        Route::post('steps/{step}/batches', [MixController::class, 'storeBatch']);
+        Route::post('shed/containers', [StockController::class, 'store']);
+        Route::patch('shed/containers/{container}', [StockController::class, 'update']);
+        Route::delete('shed/containers/{container}', [StockController::class, 'drop']);
+        Route::post('shed/containers/{container}/draws', [StockController::class, 'draw']);
+        Route::post('shed/sprayers', [EquipmentController::class, 'storeSprayer']);
+        Route::put('shed/sprayers/{sprayer}', [EquipmentController::class, 'updateSprayer']);
+        Route::post('shed/sprayers/{sprayer}/calibrations', [EquipmentController::class, 'calibrate']);
+        Route::post('shed/tools', [EquipmentController::class, 'storeTool']);
+        Route::delete('shed/tools/{tool}', [EquipmentController::class, 'dropTool']);
+        Route::post('shed/tools/{tool}/loans', [EquipmentController::class, 'lend']);
+        Route::post('shed/loans/{loan}/return', [EquipmentController::class, 'takeBack']);
+        Route::post('shed/people', [EquipmentController::class, 'storePerson']);
+        Route::put('shed/people/{person}', [EquipmentController::class, 'updatePerson']);
+        Route::put('shed/cards/{card}/packs', [MixController::class, 'putPacks']);
         Route::post('shed/cards', [ShedController::class, 'storeCard']);
         Route::post('shed/card-versions/{version}/confirm', [ShedController::class, 'confirm']);
         Route::patch('shed/choices', [ShedController::class, 'updateChoices']);

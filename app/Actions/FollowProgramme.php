@@ -22,12 +22,11 @@ final readonly class FollowProgramme
             $stand->dropOpenSteps();
             $position = (int) $stand->steps()->max('position');
             $run = (string) Str::uuid7();
-            $sprayer = Sprayer::query()->where('crew_id', $crew->id)->orderBy('name')->first();
             foreach ($offer->steps as $planned) {
                 $candidate = $planned->row->candidate;
                 $step = Step::create([
                     'patch_id' => $stand->patch_id, 'position' => ++$position, 'method' => $candidate->method->id(), 'active' => $candidate->active?->id(), 'label_card_version_id' => $candidate->card?->id,
-                    'schools' => $schools, 'sprayer_id' => $candidate->active === null || $candidate->method->work() === 'injection' ? null : $sprayer?->id,
+                    'schools' => $schools, 'sprayer_id' => $candidate->active === null ? null : Sprayer::usualFor($crew, $candidate->method)?->id,
                     'programme' => $offer->programme->id(), 'run' => $run, 'note' => $planned->note, 'due_from' => $planned->from->format('Y-m-d'), 'due_to' => $planned->to?->format('Y-m-d'),
                 ]);
                 $step->stands()->attach($stand->id);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Http\Stopped;
+use App\Models\Batch;
+use App\Models\Draw;
 use App\Models\Record;
 use App\Models\Sheet;
 use App\Models\Stand;
@@ -73,9 +75,11 @@ final readonly class SignRecord
         $worked = Day::parse(is_string($body['workedOn']) ? $body['workedOn'] : '');
         $species = $this->catalogue->species((string) $stand->species);
         $judge = JudgeAfter::day($species, $worked, $stand->patch->ground->seasonShift(), $step->method);
-        $body += $this->used($sheet, $stand, $body) + ['outsideLimits' => $this->outside($sheet, $body), 'signedBy' => $user->name, 'licence' => $user->person?->licence, 'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot]];
+        /** @var \Illuminate\Database\Eloquent\Collection<int, Batch> $batches */
+        $batches = Batch::query()->where('step_id', $step->id)->where('record_id', null)->with('draws.container')->orderBy('number')->get();
+        $body += $this->used($sheet, $stand, $body) + ['batches' => self::mixed($batches)] + ['outsideLimits' => $this->outside($sheet, $body), 'signedBy' => $user->name, 'licence' => $user->person?->licence, 'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot]];
 
-        return DB::transaction(function () use ($sheet, $step, $stand, $user, $body, $id, $worked, $judge): Record {
+        return DB::transaction(function () use ($sheet, $step, $stand, $user, $body, $id, $worked, $judge, $batches): Record {
             $last = Record::query()->where('crew_id', $sheet->crew_id)->orderByDesc('seq')->lockForUpdate()->first();
             $seq = ($last->seq ?? 0) + 1;
             $previous = $last->hash ?? str_repeat('0', 64);
@@ -85,9 +89,26 @@ final readonly class SignRecord
                 'worked_on' => $worked->format('Y-m-d'), 'judge_after' => $judge->format('Y-m-d'), 'body' => $canonical,
                 'prev_hash' => $previous, 'hash' => hash('sha256', $previous . $canonical), 'signed_by' => $user->id, 'signed_at' => now(),
             ]);
+            // a draw is linked to its record by way of its batch
+            $batches->each(static fn (Batch $batch) => $batch->update(['record_id' => $record->id]));
 
             return $record->load('lookBacks');
         });
+    }
+
+    /**
+     * What was mixed for this work, with the containers it came from.
+     *
+     * @param \Illuminate\Database\Eloquent\Collection<int, Batch> $batches
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function mixed(\Illuminate\Database\Eloquent\Collection $batches): array
+    {
+        return array_values($batches->map(static fn (Batch $batch): array => [
+            'number' => $batch->number, 'mixedAt' => Wire::moment($batch->mixed_at), 'finished' => $batch->body['finished'] ?? null, 'product' => $batch->body['product'] ?? null, 'cardVersion' => $batch->body['cardVersion'] ?? null,
+            'drawn' => array_values($batch->draws->map(static fn (Draw $draw): array => ['amount' => $draw->typed, 'lot' => $draw->container->lot])->all()),
+        ])->all());
     }
 
     /**

@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property string $id
  * @property string $name
- * @property array{schools?: array<string, string>, stance?: string, tools?: list<string>, leverJaw?: string, poisonCentre?: string, listed?: array<string, string>, weights?: array<string, int>, prices?: array<string, mixed>, figures?: array<string, list<string>>} $settings
+ * @property array{schools?: array<string, string>, stance?: string, poisonCentre?: string, listed?: array<string, string>, weights?: array<string, int>, prices?: array<string, mixed>, figures?: array<string, list<string>>, kit?: list<array{item: string, amount: string, on: string|null}>} $settings
  * @property int $revision
  * @property \Illuminate\Database\Eloquent\Collection<int, Person> $people
  */
@@ -47,5 +47,17 @@ final class Crew extends Model
     public function people(): HasMany
     {
         return $this->hasMany(Person::class)->orderBy('name');
+    }
+
+    /** @return HasMany<Container, $this> */
+    public function containers(): HasMany
+    {
+        return $this->hasMany(Container::class)->whereNull('gone_at')->orderBy('created_at');
+    }
+
+    /** @return HasMany<Tool, $this> */
+    public function tools(): HasMany
+    {
+        return $this->hasMany(Tool::class)->whereNull('gone_at')->orderBy('name');
     }
 }

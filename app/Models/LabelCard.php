@@ -12,13 +12,16 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $id
  * @property string $crew_id
  * @property string $product
+ * @property list<array{size: string, price: string, on: string|null}>|null $packs sizes it is sold in
  * @property \Illuminate\Database\Eloquent\Collection<int, LabelCardVersion> $versions
  */
 final class LabelCard extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'crew_id', 'product'];
+    protected $fillable = ['id', 'crew_id', 'product', 'packs'];
+
+    protected $casts = ['packs' => 'array'];
 
     /** @return HasMany<LabelCardVersion, $this> */
     public function versions(): HasMany

@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $user_id
  * @property string $name
  * @property string|null $licence
+ * @property string|null $licence_class
+ * @property int $revision
  * @property \Illuminate\Support\Carbon|null $licence_until
  * @property list<string> $clearances
  */
@@ -24,9 +26,9 @@ final class Person extends Model
 
     protected $table = 'people';
 
-    protected $fillable = ['crew_id', 'user_id', 'name', 'licence', 'licence_until', 'clearances'];
+    protected $fillable = ['crew_id', 'user_id', 'name', 'licence', 'licence_class', 'licence_until', 'clearances'];
 
-    protected $casts = ['clearances' => 'array', 'licence_until' => 'date'];
+    protected $casts = ['clearances' => 'array', 'licence_until' => 'date', 'revision' => 'integer'];
 
     public function isLicensedOn(\DateTimeImmutable $day): bool
     {

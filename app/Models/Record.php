@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $crew_id
  * @property int $seq
  * @property string $sheet_id
+ * @property string $step_id
+ * @property string $patch_id
  * @property \Illuminate\Support\Carbon $worked_on
  * @property \Illuminate\Support\Carbon $judge_after
  * @property string $body canonical JSON

@@ -6,26 +6,70 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
+use Thicket\Methods\Method;
 
 /**
+ * Whatever a mix is put out with: backpack, boom, hand can, squirt bottle or wick.
+ *
  * @property string $id
+ * @property string $crew_id
  * @property string $name
+ * @property string $kind
  * @property string $tank_value
  * @property string $tank_unit
+ * @property array{material?: string, solventProof?: bool, nozzle?: string, ratedFlow?: string}|null $details sizes as typed
+ * @property string|null $gives_value as the newest calibration found
+ * @property string|null $gives_unit
  * @property \Illuminate\Support\Carbon|null $calibrated_on
+ * @property \Illuminate\Support\Carbon|null $due_on
+ * @property int $revision
+ * @property \Illuminate\Database\Eloquent\Collection<int, Calibration> $calibrations newest first
  */
 final class Sprayer extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['crew_id', 'name', 'tank_value', 'tank_unit', 'calibrated_on'];
+    protected $fillable = ['id', 'crew_id', 'name', 'kind', 'tank_value', 'tank_unit', 'details', 'gives_value', 'gives_unit', 'calibrated_on', 'due_on'];
 
-    protected $casts = ['calibrated_on' => 'date'];
+    protected $casts = ['calibrated_on' => 'date', 'due_on' => 'date', 'details' => 'array', 'revision' => 'integer'];
+
+    public const KINDS = ['backpack', 'boom', 'hand-can', 'squirt-bottle', 'wick'];
 
     public function tank(): Quantity
     {
         return Quantity::of($this->tank_value, Unit::from($this->tank_unit));
+    }
+
+    /** Mix per area, or of one stroke. */
+    public function gives(): ?Quantity
+    {
+        return $this->gives_value === null || $this->gives_unit === null ? null : Quantity::of($this->gives_value, Unit::from($this->gives_unit));
+    }
+
+    /** The day it has to be calibrated again: as set, or a year after the last time. */
+    public function dueOn(): ?\DateTimeInterface
+    {
+        return $this->due_on ?? $this->calibrated_on?->copy()->addYear();
+    }
+
+    /** @return HasMany<Calibration, $this> */
+    public function calibrations(): HasMany
+    {
+        return $this->hasMany(Calibration::class)->orderByDesc('made_on')->orderByDesc('id');
+    }
+
+    /** What the crew usually puts this out with: a wick for wiping, nothing to be filled for cuts, else the first that sprays. */
+    public static function usualFor(Crew $crew, Method $method): ?self
+    {
+        if ($method->work() === 'injection') {
+            return null;
+        }
+        $all = $crew->sprayers()->get();
+        $fitting = $all->filter(static fn (self $s): bool => $method->id() === 'wick' ? $s->kind === 'wick' : !in_array($s->kind, ['wick', 'squirt-bottle'], true));
+
+        return $fitting->first();
     }
 }

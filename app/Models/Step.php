@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $method
  * @property string|null $active
  * @property string|null $label_card_version_id
+ * @property string|null $sprayer_id
  * @property array<string, string> $schools
  * @property array<string, mixed>|null $recipe
  * @property string|null $recipe_basis

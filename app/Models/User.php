@@ -45,6 +45,11 @@ final class User extends Authenticatable
         return $this->hasOne(Person::class);
     }
 
+    public function system(): \Thicket\Measure\System
+    {
+        return \Thicket\Measure\System::from($this->units);
+    }
+
     public function isLead(): bool
     {
         return $this->role === 'lead';

@@ -70,6 +70,15 @@ final class Sentences
         return $this->format($code, $shown);
     }
 
+    /** Name of where a sentence rests: "Handbook 3", "house rule", "your label card". */
+    public function source(string $source): string
+    {
+        $first = explode('-', explode(',', $source)[0]);
+        $name = $this->name('source.' . ($first[0] === 'label' ? 'label-card' : $first[0]));
+
+        return $first[0] === 'handbook' ? $name . ' ' . ($first[1] ?? '') : $name;
+    }
+
     /** "Thu 3 Sep", with the year when it is not the one given. */
     public function day(\DateTimeImmutable $day): string
     {

@@ -12,6 +12,7 @@ use App\Models\Patch;
 use App\Models\Person;
 use App\Models\Stand;
 use App\Models\Step;
+use App\Models\Tool;
 use App\Support\JobClock;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
@@ -157,17 +158,38 @@ final class Assembler
         }
         $people = $crew->people()->get();
         $day = $this->clock->now();
-        $jaw = $crew->settings['leverJaw'] ?? null;
+        $tools = $crew->tools()->with('loans')->get();
+        $hand = $tools->filter(static fn (Tool $tool): bool => !isset($tool->details['graduation']));
+        $jaws = $hand->map(static fn (Tool $tool): ?string => $tool->isLent() ? null : ($tool->details['jaw'] ?? null))->filter()->map(static fn (string $jaw): Quantity => \Thicket\Measure\Reading::parse($jaw, Dimension::Length)->quantity);
 
         return new Shed(
             $cards,
-            $crew->settings['tools'] ?? null,
+            $hand->isEmpty() ? null : array_values($hand->filter(static fn (Tool $tool): bool => !$tool->isLent())->pluck('kind')->unique()->all()),
             array_values(array_unique($people->flatMap(fn (Person $p): array => $p->clearances)->all())),
             $people->contains(fn (Person $p): bool => $p->isLicensedOn($day)),
-            $jaw === null ? null : \Thicket\Measure\Reading::parse($jaw, Dimension::Length)->quantity,
+            $jaws->reduce(static fn (?Quantity $most, Quantity $one): Quantity => $most === null || $one->isGreaterThan($most) ? $one : $most),
             $this->prices($crew),
             $this->figures($crew),
         );
+    }
+
+    /** @return list<\Thicket\Mix\MeasuringTool> of the crew, those out on loan left out */
+    public function measuringTools(Crew $crew): array
+    {
+        $out = [];
+        foreach ($crew->tools()->with('loans')->get() as $tool) {
+            [$graduation, $holds] = [$tool->details['graduation'] ?? null, $tool->details['holds'] ?? null];
+            if ($graduation !== null && $holds !== null && !$tool->isLent()) {
+                $out[] = new \Thicket\Mix\MeasuringTool($tool->name, \Thicket\Measure\Reading::parse($graduation, null)->quantity, \Thicket\Measure\Reading::parse($holds, null)->quantity, $tool->kind);
+            }
+        }
+
+        return $out;
+    }
+
+    public function activeName(string $active): string
+    {
+        return $this->catalogue->active($active)->name();
     }
 
     public function card(LabelCardVersion $version): LabelCard

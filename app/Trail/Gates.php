@@ -10,10 +10,12 @@ use App\Models\Step;
 use App\Support\JobClock;
 use App\Text\Sentences;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Quantity;
 use Thicket\Measure\System;
 use Thicket\Methods\Board;
 use Thicket\Methods\Outcome;
 use Thicket\Methods\StemGroup;
+use Thicket\Mix\Recipe;
 
 /**
  * What stops a job sheet (rulings B2), each with what opens it. Label, law, licence, look-alike and cannot-tell are
@@ -86,7 +88,8 @@ final readonly class Gates
         }
         $recipe = $this->recipes->solve($stand, $step);
         if (in_array('ceiling', $recipe->blocks, true) || $recipe->ceiling?->kept === null) {
-            $shut[] = $this->gate('ceiling', 'mix');
+            $left = $this->remaining($stand, $step, $recipe);
+            $shut[] = $this->gate($left === null ? 'ceiling' : 'ceiling-left', 'mix', $left === null ? [] : ['left' => $left]);
         }
         $interval = $this->assembler->card($step->cardVersion)->intervalDays;
         $last = $interval === null ? null : $this->ceilings->lastDay($stand, $step);
@@ -98,12 +101,18 @@ final readonly class Gates
         if ($this->assembler->card($step->cardVersion)->licensedOnly && !$licensed) {
             $shut[] = $this->gate('licence', 'shed');
         }
-        $calibrated = $step->sprayer?->calibrated_on;
-        if ($step->sprayer !== null && ($calibrated === null || $calibrated->format('Y-m-d') < $this->clock->now()->modify('-1 year')->format('Y-m-d'))) {
+        $due = $step->sprayer?->dueOn();
+        if ($step->sprayer !== null && ($due === null || $due->format('Y-m-d') < $this->clock->now()->format('Y-m-d'))) {
             $shut[] = $this->gate('calibration', 'shed');
         }
 
         return $shut;
+    }
+
+    /** Product that the label's yearly maximum still leaves for this ground; null where that cannot be told. */
+    private function remaining(Stand $stand, Step $step, Recipe $recipe): ?Quantity
+    {
+        return $step->cardVersion === null || $step->active === null ? null : $recipe->ceiling?->remaining($this->assembler->card($step->cardVersion), $step->active, $this->ceilings->thisYear($stand, $step));
     }
 
     /** @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}> */
@@ -115,7 +124,7 @@ final readonly class Gates
     }
 
     /**
-     * @param array<string, string> $values
+     * @param array<string, string|Quantity> $values
      *
      * @return array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}
      */

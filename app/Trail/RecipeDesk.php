@@ -7,13 +7,21 @@ namespace App\Trail;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Wire\Wire;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Reading;
 use Thicket\Measure\Strength;
+use Thicket\Methods\FactName;
+use Thicket\Mix\Advice\MixPlan;
+use Thicket\Mix\Component;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
 
 /** Solves a step's recipe from what is stored now, and tells whether the saved one still stands. */
 final readonly class RecipeDesk
 {
+    /** What may go in besides product and carrier, by the role it has. */
+    public const EXTRAS = ['conditioner', 'oil', 'emulsifier', 'surfactant', 'dye'];
+
     public function __construct(private Assembler $assembler, private Ceilings $ceilings)
     {
     }
@@ -21,13 +29,33 @@ final readonly class RecipeDesk
     public function solve(Stand $stand, Step $step): Recipe
     {
         $candidate = $this->assembler->candidate($step, $stand->patch->ground->crew);
-        $solver = new RecipeSolver($this->assembler->situation($stand), $candidate, $this->assembler->area($stand->patch), $this->ceilings->thisYear($stand, $step));
-        $dye = $step->recipe['dye'] ?? null;
+        $situation = $this->assembler->situation($stand);
+        $gives = $step->sprayer?->gives();
+        $calibrated = $gives?->dimension() === Dimension::VolumePerArea ? $gives : null;
+        $solver = new RecipeSolver($situation, $candidate, $this->assembler->area($stand->patch), $this->ceilings->thisYear($stand, $step), $calibrated);
+        $asked = $step->recipe ?? [];
+        $extras = [];
+        foreach (self::EXTRAS as $role) {
+            $typed = $asked[$role] ?? null;
+            is_string($typed) && $extras[] = new Component($role, $role, Strength::parse($typed));
+        }
+        $plan = new MixPlan(
+            $situation,
+            $candidate,
+            is_string($asked['carrier'] ?? null) ? $asked['carrier'] : $solver->carrier(),
+            $extras,
+            is_string($asked['water'] ?? null) ? $asked['water'] : null,
+            $step->sprayer->details['material'] ?? null,
+            $step->sprayer->details['solventProof'] ?? null,
+            $this->isNewToCrew($step),
+            $situation->quantity(FactName::AirTemperature),
+        );
+        $leftover = is_string($asked['leftover'] ?? null) ? Reading::parse($asked['leftover'], Dimension::Volume)->quantity : null;
 
-        return $solver->solve($step->sprayer?->tank(), is_string($dye) ? Strength::parse($dye) : null);
+        return $solver->advised($plan, $step->sprayer?->tank(), $leftover, is_int($asked['people'] ?? null) ? $asked['people'] : 1);
     }
 
-    /** Hash of every figure of the recipe: it changes when tally, card, school or sprayer change it. */
+    /** Hash of every figure of the recipe: it changes when tally, card, school, sprayer or calibration change it. */
     public function basis(Recipe $recipe): string
     {
         return hash('sha256', json_encode([
@@ -39,5 +67,13 @@ final readonly class RecipeDesk
     public function isFresh(Stand $stand, Step $step): bool
     {
         return $step->recipe_basis !== null && hash_equals($step->recipe_basis, $this->basis($this->solve($stand, $step)));
+    }
+
+    /** Whether no signed work of the crew was done with this product. */
+    private function isNewToCrew(Step $step): bool
+    {
+        $card = $step->cardVersion?->label_card_id;
+
+        return $card !== null && !Step::query()->whereHas('records')->whereHas('cardVersion', fn ($version) => $version->where('label_card_id', $card))->exists();
     }
 }

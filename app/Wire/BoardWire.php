@@ -102,7 +102,7 @@ final readonly class BoardWire
             'outcome' => $finding->outcome->value,
             'text' => $this->sentences->sentence($finding->code, $values),
             'values' => Wire::values($finding->values),
-            'source' => ['code' => $finding->source, 'name' => $this->sourceName($finding->source)],
+            'source' => ['code' => $finding->source, 'name' => $this->sentences->source($finding->source)],
             'change' => $finding->change === null || ($finding->change === 'change.wait-till' && $finding->opens === null) ? null
                 : ['code' => $finding->change, 'text' => $this->sentences->both($finding->change, $changeValues + ['opens' => $finding->opens ?? ''])],
             'opens' => Wire::day($finding->opens),
@@ -135,16 +135,5 @@ final readonly class BoardWire
     private function stationOf(string $fact): string
     {
         return self::STATIONS[$fact] ?? 'scout';
-    }
-
-    public function sourceName(string $source): string
-    {
-        $kind = explode('-', explode(',', $source)[0])[0];
-        $name = $this->sentences->name('source.' . ($kind === 'label' ? 'label-card' : $kind));
-
-        return match ($kind) {
-            'handbook' => $name . ' ' . (explode('-', explode(',', $source)[0])[1] ?? ''),
-            default => $name,
-        };
     }
 }

@@ -38,7 +38,7 @@ final readonly class ProgrammeWire
             'outcome' => $offer->outcome->value, 'outcomeName' => $this->sentences->name("outcome.{$offer->outcome->value}"), 'canBeDone' => $offer->canBeDone(),
             'years' => ['from' => $offer->years[0], 'to' => $offer->years[1], 'openEnded' => $offer->openEnded],
             'hours' => ['low' => Wire::hours($hours['low']), 'use' => Wire::hours($hours['use']), 'high' => Wire::hours($hours['high']), 'unreckoned' => $hours['unreckoned']],
-            'source' => ['code' => $offer->programme->source(), 'name' => $this->board->sourceName($offer->programme->source())],
+            'source' => ['code' => $offer->programme->source(), 'name' => $this->sentences->source($offer->programme->source())],
             'steps' => array_map($this->step(...), $offer->steps),
         ];
     }

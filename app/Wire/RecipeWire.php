@@ -7,24 +7,37 @@ namespace App\Wire;
 use App\Text\Sentences;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
+use Thicket\Measure\Strength;
 use Thicket\Measure\System;
 use Thicket\Measure\Unit;
+use Thicket\Mix\Advice\MixWord;
 use Thicket\Mix\FinishedMix;
 use Thicket\Mix\Injection;
 use Thicket\Mix\MeasuringTool;
 use Thicket\Mix\Recipe;
+use Thicket\Mix\StrengthWays;
+use Thicket\Mix\TankPlan;
 
 /** A recipe as it crosses the wire: amounts, loads, what to measure with, and the working behind each figure. */
 final readonly class RecipeWire
 {
+    /** Loads told one by one. */
+    private const MOST_LOADS = 40;
+
     public function __construct(private Sentences $sentences)
     {
     }
 
-    /** @return array<string, mixed> */
-    public function recipe(Recipe $recipe): array
+    /**
+     * @param list<MeasuringTool> $tools of the crew; empty takes the usual ones
+     * @param Quantity|null $content of the product, for the active in the mix
+     *
+     * @return array<string, mixed>
+     */
+    public function recipe(Recipe $recipe, array $tools = [], ?Quantity $content = null): array
     {
         return [
             'need' => Wire::quantity($recipe->need),
@@ -33,7 +46,10 @@ final readonly class RecipeWire
             'product' => Wire::quantity($recipe->product()),
             'carrierAmount' => Wire::quantity($recipe->mix?->carrierAmount),
             'loads' => $this->loads($recipe),
-            'measure' => $this->measures($recipe),
+            'measure' => $this->measures($recipe, $tools),
+            'ways' => $this->ways($recipe->strength, $content),
+            'plan' => $this->plan($recipe),
+            'words' => array_map(fn (MixWord $w): array => ['code' => $w->code, 'level' => $w->level, 'text' => $this->sentences->sentence($w->code, $w->values), 'source' => ['code' => $w->source, 'name' => $this->sentences->source($w->source)]], $recipe->words),
             'ceiling' => $recipe->ceiling === null ? null : ['planned' => Wire::quantity($recipe->ceiling->planned), 'most' => Wire::quantity($recipe->ceiling->most), 'kept' => $recipe->ceiling->kept],
             'working' => Wire::values($recipe->working),
             'missing' => array_map(fn (string $fact): array => ['fact' => $fact, 'name' => $this->sentences->name("fact.{$fact}")], $recipe->missing),
@@ -75,79 +91,144 @@ final readonly class RecipeWire
         ];
     }
 
-    /** @return list<array<string, mixed>> each kind of load once: whole ones, then the last part */
+    /** @return list<array<string, mixed>> each kind of load once, in the order in which they are filled */
     private function loads(Recipe $recipe): array
     {
         if ($recipe->mix === null) {
             return [];
         }
-        $plan = $recipe->loads;
-        if ($plan === null) {
-            return [$this->load($recipe->mix, 1, true)];
+        if ($recipe->plan === null) {
+            return [$this->load($recipe->mix, 1, true, null)];
         }
-        $out = $plan->whole > 0 ? [$this->load($recipe->mix->inVolume($plan->tank), $plan->whole, false)] : [];
-        if ($plan->lastPart !== null) {
-            $out[] = $this->load($recipe->mix->inVolume($plan->lastPart), 1, true);
+        $kinds = [];
+        foreach ($recipe->plan->loads as $load) {
+            $key = $load['finished']->amount->simplified() . ' ' . $load['carried']->amount->simplified();
+            $kinds[$key] = ['load' => $load, 'times' => ($kinds[$key]['times'] ?? 0) + 1];
+        }
+        $out = [];
+        foreach ($kinds as ['load' => $load, 'times' => $times]) {
+            if (!$load['fresh']->isZero()) {
+                $out[] = $this->load($recipe->mix->inVolume($load['fresh']), $times, $load['finished']->isLessThan($recipe->plan->tank), $load['carried']->isZero() ? null : $load['carried']);
+            }
         }
 
         return $out;
     }
 
     /** @return array<string, mixed> */
-    private function load(FinishedMix $mix, int $times, bool $part): array
+    private function load(FinishedMix $mix, int $times, bool $part, ?Quantity $carried): array
     {
-        $filled = Quantity::zero($mix->finished->unit);
-        $steps = [];
+        $in = $carried?->to($mix->finished->unit) ?? Quantity::zero($mix->finished->unit);
+        $full = $mix->finished->plus($in);
+        $filled = $in;
+        $steps = $carried === null ? [] : [['what' => 'leftover', 'name' => $this->sentences->name('load.leftover'), 'amount' => Wire::quantity($carried), 'mark' => Wire::quantity($filled), 'markShare' => (string) $filled->per($full)->toScale(4, RoundingMode::HALF_UP)]];
         foreach ($mix->loadingOrder() as $step) {
-            $filled = $step['amount'] === null ? $filled : $filled->plus($step['amount']);
+            // a dry product raises no level that anybody reckons
+            $filled = $step['amount'] === null || $step['amount']->dimension() !== Dimension::Volume ? $filled : $filled->plus($step['amount']);
             $steps[] = [
                 'what' => $step['what'], 'name' => $this->sentences->name('load.' . $step['what']), 'amount' => Wire::quantity($step['amount']), 'mark' => Wire::quantity($filled),
-                'markShare' => (string) $filled->per($mix->finished)->toScale(4, RoundingMode::HALF_UP),
+                'markShare' => (string) $filled->per($full)->toScale(4, RoundingMode::HALF_UP),
             ];
         }
 
-        return ['times' => $times, 'part' => $part, 'finished' => Wire::quantity($mix->finished), 'steps' => $steps];
+        return ['times' => $times, 'part' => $part, 'finished' => Wire::quantity($full), 'fresh' => Wire::quantity($mix->finished), 'product' => Wire::quantity($mix->amountOf('product')), 'steps' => $steps];
     }
 
-    /** @return list<array<string, mixed>> the product of one load on a cup of each unit system */
-    private function measures(Recipe $recipe): array
+    /** @return array<string, mixed>|null round by round: who fills how much, and how far the job is when it is empty */
+    private function plan(Recipe $recipe): ?array
+    {
+        $plan = $recipe->plan;
+        if ($plan === null) {
+            return null;
+        }
+        $treated = $recipe->working['treated'] ?? null;
+        $carrier = $recipe->mix?->carrierAmount;
+        $fresh = $plan->fresh();
+        $water = $recipe->carrier === 'water' && $carrier !== null && !$plan->total->isZero() ? $carrier->times($fresh->per($plan->total)) : null;
+
+        return [
+            'people' => $plan->people, 'rounds' => $plan->rounds(), 'fresh' => Wire::quantity($fresh),
+            'water' => Wire::quantity($water), 'waterWeight' => Wire::quantity($water === null ? null : TankPlan::weightOfWater($water)),
+            'loads' => array_map(static fn (array $load): array => [
+                'round' => $load['round'], 'person' => $load['person'], 'finished' => Wire::quantity($load['finished']), 'carried' => $load['carried']->isZero() ? null : Wire::quantity($load['carried']),
+                'doneAfter' => (string) $load['doneAfter']->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP),
+                'stemsAfter' => is_int($treated) ? $load['doneAfter']->multipliedBy($treated)->toScale(0, RoundingMode::FLOOR)->toInt() : null,
+            ], array_slice($plan->loads, 0, self::MOST_LOADS)),
+            'more' => max(0, count($plan->loads) - self::MOST_LOADS),
+        ];
+    }
+
+    /** @return array<string, mixed>|null the strength in every way that people write it */
+    public function ways(?Strength $strength, ?Quantity $content): ?array
+    {
+        if ($strength === null) {
+            return null;
+        }
+        $ways = StrengthWays::of($strength, $content);
+        $parts = $ways->carrierParts === null ? null : Shown::number($ways->carrierParts, 3);
+        $misread = $ways->misread();
+
+        return [
+            'typed' => $strength->typed === '' ? null : $strength->typed,
+            'written' => array_map(static fn (Quantity $q): string => Shown::withUnit($q->amount, $q->unit), $ways->written),
+            'parts' => $parts === null ? null : "1:{$parts}",
+            'active' => $ways->active === null ? null : Shown::withUnit($ways->active->amount, $ways->active->unit),
+            'trap' => $parts === null || $misread === null || !$ways->carrierParts?->isGreaterThan(1) ? null
+                : $this->sentences->in('mix.parts-trap', ['parts' => $parts, 'right' => Shown::number($strength->percent()->amount, 3), 'wrong' => Shown::number($misread->amount, 3)], System::Us),
+        ];
+    }
+
+    /**
+     * The product of one load on the crew's own tools, or on the usual ones in each unit system.
+     *
+     * @param list<MeasuringTool> $own
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function measures(Recipe $recipe, array $own): array
     {
         $product = $recipe->mix?->amountOf('product');
         if ($recipe->mix === null || $product === null) {
             return [];
         }
-        $one = $recipe->loads === null ? $recipe->mix : $recipe->mix->inVolume($recipe->loads->whole > 0 ? $recipe->loads->tank : ($recipe->loads->lastPart ?? $recipe->loads->tank));
+        $first = $recipe->plan->loads[0]['fresh'] ?? null;
+        $one = $first === null || $first->isZero() ? $recipe->mix : $recipe->mix->inVolume($first);
         $amount = $one->amountOf('product') ?? $product;
         $out = [];
-        foreach (self::tools() as $system => $tools) {
-            $tool = MeasuringTool::bestFor($amount, $tools);
+        foreach (self::tools($amount->dimension()) as $system => $usual) {
+            $fitting = array_values(array_filter($own, static fn (MeasuringTool $t): bool => $t->holds->dimension() === $amount->dimension()));
+            $tool = MeasuringTool::bestFor($amount, $fitting === [] ? $usual : $fitting);
             if ($tool === null) {
                 continue;
             }
             // to the nearest mark, but never above what the label allows; without a label maximum never above the recipe
-            $read = $tool->measure($amount, $recipe->labelMost?->productIn($one->finished) ?? $amount);
+            $read = $tool->measure($amount, $recipe->dry === null ? ($recipe->labelMost?->productIn($one->finished) ?? $amount) : $amount);
             $last = $read['fillings'] === 0 ? Quantity::zero($tool->holds->unit) : $read['measured']->minus($tool->holds->times($read['fillings'] - 1)->to($read['measured']->unit));
             $out[] = [
-                'system' => $system, 'tool' => $tool->name,
+                'system' => $system, 'tool' => $tool->name, 'kind' => $tool->kind, 'own' => $fitting !== [],
                 'holds' => Shown::withUnit($tool->holds->amount, $tool->holds->unit), 'graduation' => Shown::withUnit($tool->graduation->amount, $tool->graduation->unit),
                 'fullCups' => max(0, $read['fillings'] - 1), 'lastFill' => Shown::withUnit($last->to($tool->graduation->unit)->amount, $tool->graduation->unit),
                 'lastShare' => (string) $last->per($tool->holds)->toScale(4, RoundingMode::HALF_UP), 'measured' => Shown::withUnit($read['measured']->to($tool->graduation->unit)->amount, $tool->graduation->unit),
                 'errorPercent' => Shown::number($read['errorPercent']->abs(), 2), 'under' => $read['errorPercent']->isLessThan(BigRational::zero()),
                 'marks' => $tool->holds->per($tool->graduation)->toScale(0, RoundingMode::DOWN)->toInt(),
+                'actual' => $read['measured']->dimension() === Dimension::Volume ? Shown::number($read['measured']->per($one->finished)->multipliedBy(100), 4) . ' %' : null,
             ];
         }
 
         return $out;
     }
 
-    /** @return array<string, list<MeasuringTool>> the usual cups, until a crew lists its own */
-    private static function tools(): array
+    /** @return array<string, list<MeasuringTool>> the usual cups and scales, until a crew lists its own */
+    private static function tools(Dimension $dimension): array
     {
-        $of = static fn (string $name, string $graduation, Unit $unit, int $holds): MeasuringTool => new MeasuringTool($name, Quantity::of($graduation, $unit), Quantity::of($holds, $unit));
+        $of = static fn (string $name, string $kind, string $graduation, Unit $unit, int $holds): MeasuringTool => new MeasuringTool($name, Quantity::of($graduation, $unit), Quantity::of($holds, $unit), $kind);
+        if ($dimension === Dimension::Mass) {
+            return [System::Us->value => [$of('kitchen scale', 'scale', '0.1', Unit::OunceWeight, 32), $of('pocket scale', 'scale', '0.01', Unit::OunceWeight, 4)], System::Metric->value => [$of('kitchen scale', 'scale', '1', Unit::Gram, 1000), $of('pocket scale', 'scale', '0.1', Unit::Gram, 100)]];
+        }
 
         return [
-            System::Us->value => [$of('teaspoon set', '0.25', Unit::UsTeaspoon, 1), $of('1 oz cup', '0.25', Unit::UsFluidOunce, 1), $of('8 oz cup', '0.5', Unit::UsFluidOunce, 8), $of('quart jug', '1', Unit::UsFluidOunce, 32)],
-            System::Metric->value => [$of('10 mL syringe', '0.5', Unit::Millilitre, 10), $of('100 mL cylinder', '1', Unit::Millilitre, 100), $of('500 mL jug', '10', Unit::Millilitre, 500), $of('1 L jug', '20', Unit::Millilitre, 1000)],
+            System::Us->value => [$of('teaspoon set', 'spoons', '0.25', Unit::UsTeaspoon, 1), $of('1 oz cup', 'cup', '0.25', Unit::UsFluidOunce, 1), $of('8 oz cup', 'cup', '0.5', Unit::UsFluidOunce, 8), $of('quart jug', 'jug', '1', Unit::UsFluidOunce, 32)],
+            System::Metric->value => [$of('10 mL syringe', 'syringe', '0.5', Unit::Millilitre, 10), $of('100 mL cylinder', 'cylinder', '1', Unit::Millilitre, 100), $of('500 mL jug', 'jug', '10', Unit::Millilitre, 500), $of('1 L jug', 'jug', '20', Unit::Millilitre, 1000)],
         ];
     }
 }

@@ -7,36 +7,39 @@ namespace App\Wire;
 use App\Models\Crew;
 use App\Models\LabelCardVersion;
 use App\Models\Person;
-use App\Models\Sprayer;
 use App\Models\User;
 use App\Support\JobClock;
 use App\Text\Sentences;
 use App\Trail\Assembler;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Reading;
 use Thicket\Methods\OwnFigures;
 use Thicket\Methods\Prices;
 use Thicket\Mix\LabelCard;
 
 final readonly class ShedWire
 {
-    public function __construct(private Assembler $assembler, private JobClock $clock, private Catalogue $catalogue, private Sentences $sentences)
+    public function __construct(private Assembler $assembler, private JobClock $clock, private Catalogue $catalogue, private Sentences $sentences, private StockWire $stock)
     {
     }
 
     /** @return array<string, mixed> */
     public function shed(Crew $crew): array
     {
+        $today = $this->clock->now();
         $names = User::query()->where('crew_id', $crew->id)->pluck('name', 'id');
 
         return [
             'revision' => $crew->revision,
             'cards' => $crew->labelCards()->with('versions')->get()->map(fn ($card): array => [
-                'id' => $card->id, 'product' => $card->product,
-                'versions' => $card->versions->map(fn (LabelCardVersion $v): array => $this->version($v, $this->assembler->card($v)) + ['enteredBy' => $names[$v->entered_by] ?? '', 'confirmedBy' => $v->confirmed_by === null ? null : ($names[$v->confirmed_by] ?? ''), 'confirmedOn' => Wire::day($v->confirmed_at)])->values()->all(),
+                'id' => $card->id, 'product' => $card->product, 'packs' => array_map(static fn (array $p): array => ['size' => Wire::quantity(Reading::parse($p['size'], null)->quantity), 'price' => $p['price'], 'on' => $p['on'], 'stale' => Prices::isStale($p['on'] === null ? null : new \DateTimeImmutable($p['on']), $today)], $card->packs ?? []),
+                'versions' => $card->versions->map(fn (LabelCardVersion $v, int $i): array => $this->version($v, $this->assembler->card($v), $card->versions[$i + 1] ?? null) + ['enteredBy' => $names[$v->entered_by] ?? '', 'confirmedBy' => $v->confirmed_by === null ? null : ($names[$v->confirmed_by] ?? ''), 'confirmedOn' => Wire::day($v->confirmed_at)])->values()->all(),
             ])->values()->all(),
-            'sprayers' => $crew->sprayers()->get()->map(static fn (Sprayer $s): array => ['id' => $s->id, 'name' => $s->name, 'tank' => Wire::quantity($s->tank()), 'calibratedOn' => Wire::day($s->calibrated_on)])->values()->all(),
-            'people' => $crew->people()->get()->map(static fn (Person $p): array => ['id' => $p->id, 'name' => $p->name, 'licence' => $p->licence, 'licenceUntil' => Wire::day($p->licence_until), 'clearances' => $p->clearances])->values()->all(),
-            'tools' => $crew->settings['tools'] ?? [],
+            'sprayers' => $this->stock->sprayers($crew, $names),
+            'stock' => $this->stock->containers($crew, $names),
+            'people' => $crew->people()->get()->map(static fn (Person $p): array => ['id' => $p->id, 'revision' => $p->revision, 'name' => $p->name, 'licence' => $p->licence, 'licenceClass' => $p->licence_class, 'licensed' => $p->isLicensedOn($today), 'licenceUntil' => Wire::day($p->licence_until), 'clearances' => $p->clearances])->values()->all(),
+            'tools' => $this->stock->tools($crew),
+            'kit' => array_map(static fn (array $k): array => $k + ['stale' => Prices::isStale($k['on'] === null ? null : new \DateTimeImmutable($k['on']), $today)], $crew->settings['kit'] ?? []),
             'stance' => $crew->settings['stance'] ?? 'any',
             'weights' => $this->assembler->weights($crew)->parts,
             'schools' => (object) ($crew->settings['schools'] ?? []),
@@ -77,7 +80,7 @@ final readonly class ShedWire
     }
 
     /** @return array<string, mixed> */
-    private function version(LabelCardVersion $version, LabelCard $card): array
+    private function version(LabelCardVersion $version, LabelCard $card, ?LabelCardVersion $before): array
     {
         return [
             'id' => $version->id, 'version' => $version->version, 'confirmed' => $card->confirmed, 'registration' => $card->registration, 'formulation' => $card->formulation,
@@ -85,7 +88,28 @@ final readonly class ShedWire
             'carriers' => $card->carriers, 'sites' => $card->sites,
             'methods' => array_map(static fn (string $id, array $m): array => ['method' => $id, 'min' => Wire::quantity($m['min']?->percent()), 'max' => Wire::quantity($m['max']?->percent()), 'perStem' => Wire::quantity($m['perStem']), 'rateMost' => Wire::quantity($m['rateMost']), 'spray' => Wire::quantity($m['spray'])], array_keys($card->methods), array_values($card->methods)),
             'waterBuffer' => Wire::quantity($card->waterBuffer), 'yearlyMaximum' => Wire::quantity($card->yearlyMaximum), 'aquaticAllowed' => $card->aquaticAllowed, 'licensedOnly' => $card->licensedOnly, 'reentryHours' => $card->reentryHours, 'rainfastHours' => $card->rainfastHours,
-            'wearing' => $card->wearing, 'firstAid' => $card->firstAid,
+            'wearing' => $card->wearing, 'firstAid' => $card->firstAid, 'body' => $version->body, 'changes' => $this->changes($version, $before),
         ];
+    }
+
+    /** @return list<array{field: string, was: string, now: string}> what differs from the version before, field by field (rulings B8) */
+    private function changes(LabelCardVersion $version, ?LabelCardVersion $before): array
+    {
+        $out = [];
+        foreach ($before === null ? [] : array_keys($version->body + $before->body) as $field) {
+            [$was, $now] = [$before->body[$field] ?? null, $version->body[$field] ?? null];
+            if ($was !== $now) {
+                $out[] = ['field' => (string) $field, 'was' => self::plain($was), 'now' => self::plain($now)];
+            }
+        }
+
+        return $out;
+    }
+
+    private static function plain(mixed $value): string
+    {
+        return match (true) {
+            $value === null => '', is_bool($value) => $value ? 'yes' : 'no', is_array($value) => (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), default => is_scalar($value) ? (string) $value : '',
+        };
     }
 }

@@ -13,6 +13,7 @@ use App\Trail\LookAlikes;
 use App\Trail\RecipeDesk;
 use App\Trail\Trail;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Quantity;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Situation;
@@ -92,10 +93,24 @@ final readonly class StandWire
         return ['stepId' => $step->id, 'standId' => $stand->id, 'revision' => $step->revision, 'saved' => $step->recipe_basis !== null && $step->recipe_basis === $this->desk->basis($recipe),
             'method' => ['id' => $method->id(), 'name' => $this->sentences->name("method.{$method->id()}")],
             'card' => $step->cardVersion === null ? null : ['product' => $step->cardVersion->card->product, 'version' => $step->cardVersion->version, 'confirmed' => $step->cardVersion->confirmed_at !== null],
-            'sprayer' => $step->sprayer === null ? null : ['id' => $step->sprayer->id, 'name' => $step->sprayer->name, 'tank' => Wire::quantity($step->sprayer->tank())],
-            'dye' => is_string($step->recipe['dye'] ?? null) ? $step->recipe['dye'] : null,
+            'sprayer' => $step->sprayer === null ? null : ['id' => $step->sprayer->id, 'name' => $step->sprayer->name, 'tank' => Wire::quantity($step->sprayer->tank()), 'gives' => Wire::quantity($step->sprayer->gives())],
+            'asked' => array_map(static fn (string $role): array => ['role' => $role, 'typed' => is_string($step->recipe[$role] ?? null) ? $step->recipe[$role] : null], RecipeDesk::EXTRAS),
+            'water' => $step->recipe['water'] ?? null, 'leftover' => $step->recipe['leftover'] ?? null, 'people' => $step->recipe['people'] ?? 1,
             'drawing' => $this->recipes->drawing($recipe, $step->method),
-        ] + $this->recipes->recipe($recipe);
+        ] + $this->recipes->recipe($recipe, $this->assembler->measuringTools($stand->patch->ground->crew), $this->content($step));
+    }
+
+    /** How much active a litre of the product holds, by its card. */
+    private function content(Step $step): ?Quantity
+    {
+        $card = $step->cardVersion === null ? null : $this->assembler->card($step->cardVersion);
+        foreach ($card->actives ?? [] as $content) {
+            if ($content['active'] === $step->active) {
+                return $content['amount'];
+            }
+        }
+
+        return null;
     }
 
     public function nameOf(Stand $stand): string

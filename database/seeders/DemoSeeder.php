@@ -7,11 +7,14 @@ namespace Database\Seeders;
 use App\Actions\IssueSheet;
 use App\Actions\KeepOutline;
 use App\Actions\SignRecord;
+use App\Models\Calibration;
+use App\Models\Container;
 use App\Models\Crew;
 use App\Models\Ground;
 use App\Models\Keeper;
 use App\Models\LabelCard;
 use App\Models\LabelCardVersion;
+use App\Models\Loan;
 use App\Models\LookBack;
 use App\Models\Observation;
 use App\Models\Patch;
@@ -23,6 +26,7 @@ use App\Models\Sprayer;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Models\Tally;
+use App\Models\Tool;
 use App\Models\User;
 use App\Models\Zone;
 use App\Photos\PhotoStore;
@@ -64,12 +68,47 @@ final class DemoSeeder
             $this->people();
             $ester = $this->esterCard();
             $glyphosate = $this->glyphosateCard();
-            $bottle = Sprayer::create(['crew_id' => $this->crew->id, 'name' => 'Blue backpack', 'tank_value' => '4', 'tank_unit' => 'gal_us', 'calibrated_on' => '2026-05-12']);
+            $bottle = $this->sprayers();
+            $this->shelf($ester, $glyphosate);
+            $this->tools();
             [$creek, $hedge, $farm] = [$this->ground('Alderbrook creek', 0, '205'), $this->ground('Hollin Hedge and oak wood', 0.02, '215'), $this->ground('Quince Court orchard', 0.04, '210')];
             $this->hedge($hedge, $ester, $glyphosate, $bottle, $desk, $issue, $sign, $clock);
             $this->creek($creek);
             $this->farm($farm, $glyphosate, $bottle, $desk);
         });
+    }
+
+    private function sprayers(): Sprayer
+    {
+        $blue = Sprayer::create(['crew_id' => $this->crew->id, 'name' => 'Blue backpack', 'kind' => 'backpack', 'tank_value' => '4', 'tank_unit' => 'gal_us', 'calibrated_on' => '2026-05-12', 'due_on' => '2027-05-12', 'gives_value' => '280.6', 'gives_unit' => 'L/ha', 'details' => ['material' => 'plastic', 'solventProof' => true, 'nozzle' => 'small cone, screen and check valve', 'ratedFlow' => '0.8 L']]);
+        foreach ([['2025-05-06', '261.9'], ['2026-05-12', '280.6']] as [$day, $gives]) {
+            Calibration::create(['sprayer_id' => $blue->id, 'way' => 'course', 'body' => ['worn' => 0], 'gives_value' => $gives, 'gives_unit' => 'L/ha', 'made_on' => $day, 'made_by' => $this->lead->id]);
+        }
+        Sprayer::create(['crew_id' => $this->crew->id, 'name' => 'Green squirt bottle', 'kind' => 'squirt-bottle', 'tank_value' => '1', 'tank_unit' => 'L', 'details' => ['material' => 'plastic']]);
+
+        return $blue;
+    }
+
+    private function shelf(LabelCardVersion $ester, LabelCardVersion $glyphosate): void
+    {
+        $ester->card->update(['packs' => [['size' => '1 L', 'price' => '38.00', 'on' => '2026-02-20'], ['size' => '5 L', 'price' => '165.00', 'on' => '2026-02-20']]]);
+        $glyphosate->card->update(['packs' => [['size' => '1 L', 'price' => '22.00', 'on' => '2026-02-20'], ['size' => '5 L', 'price' => '84.00', 'on' => '2026-02-20'], ['size' => '20 L', 'price' => '290.00', 'on' => '2024-11-02']]]);
+        Container::create(['crew_id' => $this->crew->id, 'label_card_id' => $ester->label_card_id, 'size_value' => '5', 'size_unit' => 'L', 'lot' => 'T-2291', 'place' => 'Tool barn, locked cupboard, lower tray', 'opened_on' => '2025-08-20', 'expires_on' => '2026-10-31', 'remaining' => '1.350000000']);
+        Container::create(['crew_id' => $this->crew->id, 'label_card_id' => $glyphosate->label_card_id, 'size_value' => '2.5', 'size_unit' => 'gal_us', 'lot' => 'G-0417', 'place' => 'Tool barn, locked cupboard, upper tray', 'opened_on' => '2026-04-02', 'expires_on' => '2028-04-30', 'remaining' => '6.200000000', 'tare_value' => '410', 'tare_unit' => 'g']);
+        Container::create(['crew_id' => $this->crew->id, 'label_card_id' => $glyphosate->label_card_id, 'size_value' => '1', 'size_unit' => 'L', 'lot' => 'G-0308', 'expires_on' => '2026-06-30', 'remaining' => '0.220000000']);
+    }
+
+    private function tools(): void
+    {
+        $all = [
+            ['lever-puller', 'Big lever puller', ['jaw' => '2 in']], ['saw-or-loppers', 'Long loppers', ['blade' => '1.5 in']], ['hatchet', 'Hatchet', ['blade' => '3 in']], ['mower', 'Walk-behind mower', ['clearance' => 'mower']], ['saw', 'Bow saw', []],
+            ['cup', 'Measuring cup', ['graduation' => '0.5 fl_oz_us', 'holds' => '8 fl_oz_us']], ['cylinder', 'Glass cylinder', ['graduation' => '2 mL', 'holds' => '250 mL']], ['jug', 'Litre jug', ['graduation' => '20 mL', 'holds' => '1000 mL']], ['scale', 'Pocket scale', ['graduation' => '0.1 g', 'holds' => '200 g']],
+        ];
+        foreach ($all as [$kind, $name, $details]) {
+            Tool::create(['crew_id' => $this->crew->id, 'kind' => $kind, 'name' => $name, 'details' => $details]);
+        }
+        $second = Tool::create(['crew_id' => $this->crew->id, 'kind' => 'saw-or-loppers', 'name' => 'Short loppers', 'details' => ['blade' => '1 in']]);
+        Loan::create(['tool_id' => $second->id, 'borrower' => 'Wren Mossgrove, next farm', 'lent_on' => '2026-08-10', 'due_on' => '2026-08-24', 'lent_by' => $this->lead->id]);
     }
 
     private function hedge(Ground $hedge, LabelCardVersion $ester, LabelCardVersion $glyphosate, Sprayer $bottle, RecipeDesk $desk, IssueSheet $issue, SignRecord $sign, JobClock $clock): void
@@ -179,7 +218,7 @@ final class DemoSeeder
     private function people(): void
     {
         $this->crew = Crew::create(['name' => 'Alderbrook Valley Trust', 'settings' => [
-            'schools' => [], 'stance' => 'any', 'tools' => ['lever-puller', 'saw-or-loppers', 'hatchet', 'mower', 'saw'], 'prices' => $this->prices(), 'leverJaw' => '2 in', 'poisonCentre' => '555 0100 (made up)',
+            'schools' => [], 'stance' => 'any', 'prices' => $this->prices(), 'poisonCentre' => '555 0100 (made up)',
         ]]);
         $accounts = [
             ['Ada Thornbury', 'ada@alderbrook.example', 'lead', 'AV-1017', '2028-03-31', ['saw', 'axe', 'mower']],

@@ -104,7 +104,7 @@ it('shuts a gate, says whether a lead may pass it, and refuses the sheet', funct
         false,
     ],
     'calibrated more than a year ago' => [
-        fn ($t) => Sprayer::query()->update(['calibrated_on' => '2025-09-02']),
+        fn ($t) => Sprayer::query()->update(['calibrated_on' => '2025-09-02', 'due_on' => null]),
         'calibration',
         true,
     ],
@@ -124,7 +124,7 @@ it('shuts a gate, says whether a lead may pass it, and refuses the sheet', funct
 ]);
 
 it('is passed by a lead with a reason only where it may be, and not by a blank one', function () {
-    Sprayer::query()->update(['calibrated_on' => '2025-09-02']);
+    Sprayer::query()->update(['calibrated_on' => '2025-09-02', 'due_on' => '2026-09-02']);
     $this->api('POST', "/stands/{$this->stand}/sheets", ['passes' => [['gate' => 'calibration', 'reason' => '  ']]])->assertStatus(422);
     $sheet = $this->api('POST', "/stands/{$this->stand}/sheets", ['passes' => [['gate' => 'calibration', 'reason' => 'Checked against a full tank.'], ['gate' => 'licence', 'reason' => 'not shut']]])->assertCreated();
     expect(array_column($sheet->json('snapshot.passes'), 'reason'))->toBe(['Checked against a full tank.']);

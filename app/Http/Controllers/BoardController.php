@@ -18,9 +18,12 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Reading;
 use Thicket\Measure\Strength;
 use Thicket\Methods\Board;
 use Thicket\Methods\Weights;
+use Thicket\Mix\Advice\MixPlan;
 
 /** Judging and choosing: the board, the year, the chosen step and its recipe. */
 final class BoardController extends Controller
@@ -83,7 +86,7 @@ final class BoardController extends Controller
         DB::transaction(function () use ($request, $stand, $method, $active, $version, $schools): void {
             $step = $stand->steps->first(fn (Step $s): bool => $s->issuedSheet() === null && $s->records->isEmpty()) ?? new Step(['patch_id' => $stand->patch_id, 'position' => $stand->steps->count() + 1]);
             $crew = $this->user($request)->crew;
-            $sprayer = $active === null || $method === 'hack-and-squirt' ? null : Sprayer::query()->where('crew_id', $crew->id)->orderBy('name')->first();
+            $sprayer = $active === null || $method === null ? null : Sprayer::usualFor($crew, $this->catalogue->method($method));
             $step->fill(['method' => $method, 'active' => $active, 'label_card_version_id' => $version?->id, 'schools' => $this->assembler->schools($crew, $schools)->chosen, 'sprayer_id' => $sprayer?->id, 'recipe' => null, 'recipe_basis' => null]);
             $step->revision = ($step->revision ?? 0) + 1;
             $step->save();
@@ -118,7 +121,7 @@ final class BoardController extends Controller
         if (!$recipe->isFinished()) {
             throw new \App\Http\Stopped(409, 'This recipe is not finished; answer what is missing first.', ['recipe' => $this->wire->recipe($stand, $step, $recipe)]);
         }
-        $step->recipe = ['dye' => $step->recipe['dye'] ?? null, 'savedBy' => $this->user($request)->name];
+        $step->recipe = ['savedBy' => $this->user($request)->name] + ($step->recipe ?? []);
         $step->recipe_basis = $desk->basis($recipe);
         $step->revision = $revision + 1;
         $step->save();
@@ -126,23 +129,46 @@ final class BoardController extends Controller
         return $this->json($this->wire->recipe($stand, $step, $recipe), 200, $step->revision);
     }
 
-    /** Sprayer and dye as asked, on the step in memory only. */
+    /** Sprayer, additives, water, leftover and helpers as asked, on the step in memory only; what is not said stays as it was kept. */
     private function prepare(\Thicket\Input\Fields $in, Request $request, Step $step): void
     {
         $sprayerId = $in->uuidOrNull('sprayerId');
-        $dye = $in->textOrNull('dye', 40);
-        if ($dye !== null) {
-            try {
-                Strength::parse($dye);
-            } catch (\Thicket\ThicketRefusal $e) {
-                $in->fault('dye', $e->getMessage());
+        $asked = [];
+        foreach (RecipeDesk::EXTRAS as $role) {
+            // an empty text takes the additive out again
+            $asked[$role] = $in->has($role) ? trim((string) $in->textOrNull($role, 40)) : ($step->recipe[$role] ?? null);
+            $in->has($role) || $in->raw($role);
+            if ($asked[$role] === '' || $asked[$role] === null) {
+                $asked[$role] = null;
+                continue;
             }
+            try {
+                Strength::parse((string) $asked[$role]);
+            } catch (\Thicket\ThicketRefusal $e) {
+                $in->fault($role, $e->getMessage());
+            }
+        }
+        $asked['water'] = $in->has('water') ? $in->choice('water', MixPlan::WATERS) : ($step->recipe['water'] ?? null);
+        $asked['carrier'] = $in->has('carrier') ? $in->choice('carrier', ['water', 'oil']) : ($step->recipe['carrier'] ?? null);
+        $leftover = $in->has('leftover') ? trim((string) $in->textOrNull('leftover', 40)) : ($step->recipe['leftover'] ?? null);
+        if (is_string($leftover) && $leftover !== '') {
+            try {
+                $amount = Reading::parse($leftover, Dimension::Volume)->quantity;
+                $amount->isNegative() && $in->fault('leftover', 'This cannot be below nought.');
+            } catch (\Thicket\ThicketRefusal $e) {
+                $in->fault('leftover', $e->getMessage());
+            }
+        }
+        $asked['leftover'] = $leftover === '' ? null : $leftover;
+        $asked['people'] = $in->has('people') ? $in->int('people', 1, 20) : ($step->recipe['people'] ?? 1);
+        foreach (['water', 'carrier', 'leftover', 'people'] as $name) {
+            $in->has($name) || $in->raw($name);
         }
         if ($sprayerId !== null) {
             $sprayer = Sprayer::query()->where('crew_id', $this->user($request)->crew_id)->find($sprayerId);
             $sprayer === null ? $in->fault('sprayerId', 'There is no such sprayer in your Shed.') : $step->sprayer()->associate($sprayer);
         }
-        $step->recipe = ['dye' => $dye ?? ($step->recipe['dye'] ?? null)];
+        $step->recipe = $asked;
     }
 
     /** @return array<string, string> */

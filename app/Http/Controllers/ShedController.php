@@ -57,6 +57,16 @@ final class ShedController extends Controller
         return $this->json($this->wire->shed($user->crew), 201);
     }
 
+    /** The newest version of a card as a document that another crew can enter; nobody's confirmation travels with it. */
+    public function exportCard(Request $request, string $cardId): JsonResponse
+    {
+        $card = LabelCard::query()->where('crew_id', $this->user($request)->crew_id)->with('versions')->findOrFail($cardId);
+        $this->done($this->query($request));
+        $version = $card->versions->first() ?? throw new Stopped(409, 'This card has no version yet.');
+
+        return $this->json(['format' => 'gallant-thicket-label-card', 'formatVersion' => 1, 'card' => $version->body]);
+    }
+
     public function confirm(Request $request, string $versionId, JobClock $clock): JsonResponse
     {
         Gate::authorize('lead');
@@ -85,6 +95,11 @@ final class ShedController extends Controller
         if ($in->has('prices')) {
             Prices::read(is_array($prices) ? Fields::of($prices, $in->faults, pointer: '/prices') : $in->object('prices'), $this->catalogue);
         }
+        $kit = [];
+        foreach ($in->objects('kit', 40) as $item) {
+            $kit[] = ['item' => $item->text('item', 80) ?? '', 'amount' => $item->decimal('amount', '0', '1000000') ?? '0', 'on' => $item->dayOrNull('on')?->format('Y-m-d')];
+            $item->noOthers();
+        }
         $figures = $in->has('figures') ? OwnFigures::read($in, 'figures', $this->catalogue->coefficients()) : null;
         $this->done($in);
         $this->mustMatch($request, $crew->revision, fn (): array => $this->wire->shed($crew));
@@ -97,6 +112,9 @@ final class ShedController extends Controller
         if (is_array($prices)) {
             /** @var array<string, mixed> $prices read without a fault above */
             $settings['prices'] = $prices;
+        }
+        if ($in->has('kit')) {
+            $settings['kit'] = $kit;
         }
         if ($figures !== null) {
             $settings['figures'] = $figures->own;

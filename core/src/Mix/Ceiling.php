@@ -14,7 +14,7 @@ use Thicket\Measure\Unit;
  */
 final readonly class Ceiling
 {
-    private function __construct(public ?Quantity $planned, public ?Quantity $most, public ?bool $kept, public ?string $missing)
+    private function __construct(public ?Quantity $planned, public ?Quantity $most, public ?bool $kept, public ?string $missing, private ?Quantity $area = null)
     {
     }
 
@@ -45,20 +45,20 @@ final readonly class Ceiling
             $planned = $planned->plus($alreadyThisYear);
         }
 
-        return new self($planned, $most, !$planned->isGreaterThan($most), null);
+        return new self($planned, $most, !$planned->isGreaterThan($most), null, $area);
     }
 
-    /** Product that may still be put on this area this year, after what was put there already; null where that cannot be told. */
-    public function remaining(LabelCard $card, string $activeId, Quantity $area, ?Quantity $alreadyThisYear): ?Quantity
+    /** Product that may still be put on the area this year, after what was put there already; null where that cannot be told. */
+    public function remaining(LabelCard $card, string $activeId, ?Quantity $alreadyThisYear): ?Quantity
     {
-        if ($this->most === null) {
+        if ($this->most === null || $this->area === null) {
             return null;
         }
         $left = $alreadyThisYear === null ? $this->most : $this->most->minus($alreadyThisYear->to($this->most->unit));
         if ($left->isNegative()) {
             $left = Quantity::zero($left->unit);
         }
-        $hectares = $area->in(Unit::Hectare);
+        $hectares = $this->area->in(Unit::Hectare);
         $perLitre = self::equivalent($card, $activeId, Quantity::of(1, Unit::Litre));
 
         return match ($this->most->dimension()) {

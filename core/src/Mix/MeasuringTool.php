@@ -11,7 +11,7 @@ use Thicket\Measure\Quantity;
 /** A cup, cylinder or spoon with graduations, and an amount read off it (handbook 3, sum 11). */
 final readonly class MeasuringTool
 {
-    public function __construct(public string $name, public Quantity $graduation, public Quantity $holds)
+    public function __construct(public string $name, public Quantity $graduation, public Quantity $holds, public string $kind = 'cup')
     {
     }
 

@@ -38,12 +38,12 @@ final readonly class RecipeSolver
         $apart = in_array('mix.emulsifier-with-surfactant', array_map(static fn (MixWord $w): string => $w->code, $words), true);
         // two that must not meet are not reckoned together either
         $extras = $apart ? array_values(array_filter($plan->extras, static fn (Component $c): bool => $c->role === 'dye')) : $plan->extras;
-        $recipe = $this->solve($tank, $extras);
+        $recipe = $this->solve($tank, $extras, $plan->carrier);
 
         return $recipe->with($words, $recipe->need === null || $tank === null ? null : TankPlan::of($recipe->need, $tank, $leftover, $people));
     }
 
-    /** Carrier that the step is mixed in. */
+    /** Carrier that the step is usually mixed in. */
     public function carrier(): string
     {
         return $this->candidate->method->isOfArea() && !$this->candidate->is('carpet-spray') ? 'water' : ($this->candidate->carrier() ?? 'water');
@@ -52,8 +52,9 @@ final readonly class RecipeSolver
     /**
      * @param Quantity|null $tank of the sprayer to be used; null leaves the loads open
      * @param list<Component> $extras besides product and carrier: dye, surfactant, oil and emulsifier, conditioner
+     * @param string|null $carrier water or oil; null takes the usual one
      */
-    public function solve(?Quantity $tank, array $extras = []): Recipe
+    public function solve(?Quantity $tank, array $extras = [], ?string $carrier = null): Recipe
     {
         $missing = [];
         $blocks = [];
@@ -62,7 +63,7 @@ final readonly class RecipeSolver
             return $this->ofArea($tank, $extras);
         }
         $need = $this->need($working, $missing);
-        $carrier = $this->carrier();
+        $carrier ??= $this->carrier();
         [$strength, $why] = $this->strength($missing, $blocks);
         $mix = $loads = $ceiling = null;
         if ($need !== null && $strength !== null) {

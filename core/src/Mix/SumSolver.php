@@ -37,13 +37,17 @@ final class SumSolver
     {
         $solver = new self($table);
         $solver->known = $given + ['all' => Quantity::of(1, Unit::One)];
+        $taken = $given;
         foreach ($table->fields() as $field) {
             $default = isset($given[$field]) ? null : $table->default($field, $given);
-            $default === null || $solver->known[$field] = $default;
+            if ($default !== null) {
+                $solver->known[$field] = $default;
+                $taken[$field] = $default;
+            }
         }
         $solver->follow();
         // parts that are more than the whole leave nothing else to hold against each other
-        $solver->faults === [] && $solver->check($given);
+        $solver->faults === [] && $solver->check($taken);
         unset($solver->known['all']);
         $values = [];
         foreach ($solver->known as $field => $quantity) {
@@ -58,11 +62,11 @@ final class SumSolver
     {
         do {
             $before = count($this->known);
-            foreach ($this->table->products() as $line) {
-                $this->followProduct($line);
-            }
             foreach ($this->table->sums() as $line) {
                 $this->followSum($line);
+            }
+            foreach ($this->table->products() as $line) {
+                $this->followProduct($line);
             }
         } while (count($this->known) > $before);
     }

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\MixBatch;
+use App\Models\Batch;
+use App\Models\LabelCard;
+use App\Models\Stand;
+use App\Text\MixingCardPdf;
+use App\Trail\Assembler;
+use App\Trail\RecipeDesk;
+use App\Trail\Shopping;
+use App\Wire\MixWire;
+use App\Wire\ShedWire;
+use App\Wire\StandWire;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
+use Thicket\Input\Fields;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Mix\Purchase;
+use Thicket\Mix\SumReader;
+use Thicket\Mix\SumSolver;
+
+/** The bench of sums, what is to be bought, and the mixing itself. */
+final class MixController extends Controller
+{
+    public function __construct(private readonly Catalogue $catalogue, private readonly Assembler $assembler, private readonly MixWire $wire)
+    {
+    }
+
+    public function sums(Request $request): JsonResponse
+    {
+        $this->done($this->query($request));
+
+        return $this->json(['sums' => $this->wire->sums()]);
+    }
+
+    /** What follows from the figures that are known; contradictions are part of the answer. */
+    public function solve(Request $request): JsonResponse
+    {
+        $in = $this->fields($request);
+        [$table, $given] = (new SumReader($this->catalogue))->read($in);
+        $this->done($in);
+        if ($table === null) {
+            throw new \LogicException('refused above');
+        }
+
+        return $this->json($this->wire->solved(SumSolver::solve($table, $given), $this->assembler->measuringTools($this->user($request)->crew)));
+    }
+
+    public function purchase(Request $request): JsonResponse
+    {
+        $in = $this->fields($request);
+        [$need, $onShelf, $packs] = (new SumReader($this->catalogue))->purchase($in);
+        $this->done($in);
+        if ($need === null) {
+            throw new \LogicException('refused above');
+        }
+
+        return $this->json($this->wire->purchase(Purchase::of($need, $onShelf ?? Quantity::zero($need->unit), $packs)));
+    }
+
+    public function shopping(Request $request, Shopping $shopping): JsonResponse
+    {
+        $this->done($this->query($request));
+
+        return $this->json($shopping->list($this->user($request)->crew));
+    }
+
+    public function shoppingCsv(Request $request, Shopping $shopping): Response
+    {
+        return new Response($shopping->csv($this->user($request)->crew), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="shopping.csv"']);
+    }
+
+    /** Sizes that a product is sold in, each with its price and the day of the price. */
+    public function putPacks(Request $request, string $cardId, ShedWire $shed): JsonResponse
+    {
+        Gate::authorize('lead');
+        $user = $this->user($request);
+        $card = LabelCard::query()->where('crew_id', $user->crew_id)->findOrFail($cardId);
+        $in = $this->fields($request);
+        $packs = [];
+        foreach ($in->objects('packs', 8) as $item) {
+            $size = $item->reading('size', null)?->quantity;
+            if ($size !== null && (!in_array($size->dimension(), [Dimension::Volume, Dimension::Mass], true) || !$size->amount->isPositive())) {
+                $item->fault('size', 'Give a volume such as 2.5 gal or 5 L, or a weight of a dry product such as 8 oz wt.');
+            }
+            $price = $item->decimal('price', '0', '1000000');
+            $on = $item->dayOrNull('on');
+            $item->noOthers();
+            if ($size !== null && $price !== null) {
+                $packs[] = ['size' => $size->toWire()['value'] . ' ' . $size->unit->value, 'price' => $price, 'on' => $on?->format('Y-m-d')];
+            }
+        }
+        $this->done($in);
+        $card->update(['packs' => $packs]);
+
+        return $this->json($shed->shed($user->crew));
+    }
+
+    /** One load mixed: every addition confirmed once and in order, its product drawn from the shelf, its label written. */
+    public function storeBatch(Request $request, string $stepId, MixBatch $mix, StandWire $wire): JsonResponse
+    {
+        [$stand, $step] = $this->findStep($request, $stepId);
+        $in = $this->fields($request);
+        $id = $in->uuidOrNull('id');
+        $load = $in->int('load', 0, 100, 0);
+        $confirmed = $in->strings('confirmed', null, 20);
+        $draws = array_map(static fn (Fields $d): array => [$d, $d->uuid('containerId'), $d->has('amount') ? $d->reading('amount', null)?->quantity : null], $in->objects('draws', 6));
+        foreach ($draws as [$d]) {
+            $d->has('amount') || $d->raw('amount');
+            $d->noOthers();
+        }
+        $this->done($in);
+        $this->mustBeNew($id, new Batch());
+        $batch = $mix($stand, $step, (int) $load, $confirmed, array_map(static fn (array $d): array => ['containerId' => (string) $d[1], 'amount' => $d[2]], $draws), $this->user($request), $id);
+
+        return $this->json($mix->told($batch), 201);
+    }
+
+    public function batches(Request $request, string $stepId, MixBatch $mix): JsonResponse
+    {
+        [, $step] = $this->findStep($request, $stepId);
+        $this->done($this->query($request));
+
+        /** @var list<Batch> $rows */
+        $rows = array_values(Batch::query()->where('step_id', $step->id)->orderByDesc('number')->get()->take(50)->all());
+
+        return $this->json(['data' => array_map($mix->told(...), $rows)]);
+    }
+
+    /** The card for the tailgate: every load on a page, in the units of whoever prints it. */
+    public function card(Request $request, string $stepId, RecipeDesk $desk, StandWire $wire, MixingCardPdf $pdf): Response
+    {
+        [$stand, $step] = $this->findStep($request, $stepId);
+
+        return new Response($pdf->render($wire->recipe($stand, $step, $desk->solve($stand, $step)), $stand, $step, $this->user($request)->units), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="mixing-card.pdf"']);
+    }
+
+    /** @return array{Stand, \App\Models\Step} */
+    private function findStep(Request $request, string $id): array
+    {
+        $stand = Stand::query()->ofCrew($this->user($request))->whereHas('steps', fn ($steps) => $steps->whereKey($id)->whereNotNull('active'))->withTrail()->firstOrFail();
+
+        return [$stand, $stand->steps->firstWhere('id', $id) ?? throw new \Illuminate\Database\Eloquent\ModelNotFoundException()];
+    }
+}

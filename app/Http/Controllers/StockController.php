@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\DrawStock;
+use App\Http\Stopped;
+use App\Models\Container;
+use App\Models\LabelCard;
+use App\Support\JobClock;
+use App\Wire\ShedWire;
+use Brick\Math\RoundingMode;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Thicket\Input\Fields;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Mix\LabelCard as Card;
+
+/** Containers on the shelf and what is taken out of them. */
+final class StockController extends Controller
+{
+    public function __construct(private readonly ShedWire $wire, private readonly DrawStock $draw, private readonly Catalogue $catalogue)
+    {
+    }
+
+    public function store(Request $request): JsonResponse
+    {
+        $user = $this->user($request);
+        $in = $this->fields($request);
+        $id = $in->uuidOrNull('id');
+        $cardId = $in->uuid('cardId');
+        $card = $cardId === null ? null : LabelCard::query()->where('crew_id', $user->crew_id)->find($cardId);
+        $cardId !== null && $card === null && $in->fault('cardId', 'There is no such label card in your Shed.');
+        $size = $this->amount($in, 'size');
+        $left = $in->has('left') ? $this->amount($in, 'left') : null;
+        $in->has('left') || $in->raw('left');
+        $tare = $in->quantityOrNull('tare', Dimension::Mass);
+        if ($size !== null && $size->isZero()) {
+            $in->fault('size', 'A container holds more than nothing.');
+        }
+        if ($size !== null && $left !== null && ($size->dimension() !== $left->dimension() || $left->isGreaterThan($size))) {
+            $in->fault('left', 'What is left is measured like the size, and is not more than it.');
+        }
+        [$lot, $place, $opened, $expires] = [$in->textOrNull('lot', 60), $in->textOrNull('place', 120), $in->dayOrNull('openedOn'), $in->dayOrNull('expiresOn')];
+        $this->done($in);
+        $this->mustBeNew($id, new Container());
+        if ($size === null || $card === null) {
+            throw new \LogicException('refused above');
+        }
+        $unit = $size->dimension() === Dimension::Mass ? Unit::Gram : Unit::Litre;
+        Container::create(array_filter(['id' => $id]) + [
+            'crew_id' => $user->crew_id, 'label_card_id' => $card->id, 'size_value' => $size->toWire()['value'], 'size_unit' => $size->unit->value, 'lot' => $lot, 'place' => $place,
+            'opened_on' => $opened?->format('Y-m-d'), 'expires_on' => $expires?->format('Y-m-d'), 'tare_value' => $tare?->toWire()['value'], 'tare_unit' => $tare?->unit->value,
+            'remaining' => (string) ($left ?? $size)->decimal($unit, 9, RoundingMode::HALF_UP),
+        ]);
+
+        return $this->json($this->wire->shed($user->crew), 201);
+    }
+
+    /** Where it stands and until when it is good; what is left changes by draws only. */
+    public function update(Request $request, string $containerId): JsonResponse
+    {
+        $user = $this->user($request);
+        $container = $this->find($request, $containerId);
+        $in = $this->fields($request);
+        $change = ['lot' => $in->textOrNull('lot', 60), 'place' => $in->textOrNull('place', 120), 'expires_on' => $in->dayOrNull('expiresOn')?->format('Y-m-d')];
+        $tare = $in->quantityOrNull('tare', Dimension::Mass);
+        $this->done($in);
+        $this->mustMatch($request, $container->revision, fn (): array => $this->wire->shed($user->crew));
+        $container->fill($change + ($tare === null ? [] : ['tare_value' => $tare->toWire()['value'], 'tare_unit' => $tare->unit->value]));
+        $container->revision++;
+        $container->save();
+
+        return $this->json($this->wire->shed($user->crew));
+    }
+
+    /**
+     * Something spilled or disposed of is taken out; a level or a weight sets what is left. What is mixed is drawn with its batch.
+     */
+    public function draw(Request $request, string $containerId): JsonResponse
+    {
+        $user = $this->user($request);
+        $container = $this->find($request, $containerId);
+        $in = $this->fields($request);
+        $kind = $in->choice('kind', ['measured', 'weighed', 'spilled', 'disposed']);
+        $amount = in_array($kind, ['measured', 'spilled', 'disposed'], true) ? $this->amount($in, 'amount') : null;
+        $weight = $kind === 'weighed' ? $in->quantity('weight', Dimension::Mass) : null;
+        $in->raw('amount');
+        $in->raw('weight');
+        $reason = $in->textOrNull('reason', 300);
+        if ($amount !== null && $amount->dimension() !== $container->size()->dimension()) {
+            $in->fault('amount', 'This container is measured in ' . ($container->size()->dimension() === Dimension::Mass ? 'weight.' : 'volume.'));
+        }
+        $left = $weight === null ? $amount : $this->leftByWeight($in, $container, $weight);
+        $this->done($in);
+        if ($left === null || $kind === null) {
+            throw new \LogicException('refused above');
+        }
+        in_array($kind, ['measured', 'weighed'], true) ? $this->draw->measured($container->id, $left, $user, $reason) : $this->draw->take($container->id, $left, $kind, $user, null, $reason);
+
+        return $this->json($this->wire->shed($user->crew), 201);
+    }
+
+    /** Empty, rinsed three times and handed in, or taken to a collection; its draws stay on record. */
+    public function drop(Request $request, string $containerId, JobClock $clock): JsonResponse
+    {
+        $user = $this->user($request);
+        $container = $this->find($request, $containerId);
+        $this->done($this->fields($request));
+        if (!$container->left()->isZero()) {
+            throw new Stopped(409, 'There is still some in it: say first what became of the rest.');
+        }
+        $container->gone_at = \Illuminate\Support\Carbon::instance($clock->now());
+        $container->save();
+
+        return $this->json($this->wire->shed($user->crew));
+    }
+
+    /** Off a scale: weight less the empty container, by the litre weight of the card where the product is poured. */
+    private function leftByWeight(Fields $in, Container $container, Quantity $weight): ?Quantity
+    {
+        $tare = $container->tare();
+        if ($tare === null) {
+            return $in->fault('weight', 'Give the weight of the empty container first.');
+        }
+        if ($weight->isLessThan($tare)) {
+            return $in->fault('weight', 'This is less than the empty container weighs.');
+        }
+        $net = $weight->minus($tare->to($weight->unit));
+        if ($container->unit() === Unit::Gram) {
+            return $net;
+        }
+        $version = $container->card->versions->first();
+        $card = $version === null ? null : Card::read(Fields::of($version->body, new \Thicket\Input\Faults()), $this->catalogue);
+        $density = $card?->details?->density;
+
+        return $density === null ? $in->fault('weight', 'The label card does not say what a litre weighs; measure the level, or add the density to the card.') : Quantity::of($net->in(Unit::Gram)->dividedBy($density->in(Unit::GramPerLitre)), Unit::Litre);
+    }
+
+    /** A volume, or a weight of a dry product. */
+    private function amount(Fields $in, string $name): ?Quantity
+    {
+        $quantity = $in->reading($name, null)?->quantity;
+        if ($quantity !== null && (!in_array($quantity->dimension(), [Dimension::Volume, Dimension::Mass], true) || $quantity->isNegative())) {
+            return $in->fault($name, 'Give a volume such as 2.5 gal or 5 L, or a weight of a dry product such as 8 oz wt or 500 g.');
+        }
+
+        return $quantity;
+    }
+
+    private function find(Request $request, string $id): Container
+    {
+        return Container::query()->where('crew_id', $this->user($request)->crew_id)->with('card.versions')->findOrFail($id);
+    }
+}

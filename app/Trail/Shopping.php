@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Trail;
+
+use App\Models\Crew;
+use App\Models\LabelCard;
+use App\Models\Stand;
+use App\Support\JobClock;
+use App\Wire\MixWire;
+use App\Wire\Wire;
+use Brick\Math\BigRational;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Reading;
+use Thicket\Measure\Shown;
+use Thicket\Measure\System;
+use Thicket\Methods\Prices;
+use Thicket\Mix\Exception\Unmixable;
+use Thicket\Mix\Purchase;
+
+/** What the saved recipes of all open work need, less what is on the shelf: bought the cheapest way, with the kit beside it. */
+final readonly class Shopping
+{
+    public function __construct(private RecipeDesk $desk, private JobClock $clock, private MixWire $wire)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function list(Crew $crew): array
+    {
+        $today = $this->clock->now();
+        $total = BigRational::zero();
+        $lines = [];
+        foreach ($this->needs($crew) as ['card' => $card, 'need' => $need, 'jobs' => $jobs]) {
+            $shelf = $this->onShelf($crew, $card, $need);
+            $packs = array_map(static fn (array $p): array => ['size' => Reading::parse($p['size'], null)->quantity, 'price' => BigRational::of($p['price'])], $card->packs ?? []);
+            try {
+                $purchase = Purchase::of($need, $shelf, $packs);
+                $total = $total->plus($purchase->cost);
+            } catch (Unmixable) {
+                $purchase = null;
+            }
+            $lines[] = [
+                'cardId' => $card->id, 'product' => $card->product, 'jobs' => $jobs, 'need' => Wire::quantity($need), 'onShelf' => Wire::quantity($shelf),
+                'purchase' => $purchase === null ? null : $this->wire->purchase($purchase),
+                'stale' => $purchase !== null && $purchase->bought !== [] && array_filter($card->packs ?? [], static fn (array $p): bool => Prices::isStale($p['on'] === null ? null : new \DateTimeImmutable($p['on']), $today)) !== [],
+            ];
+        }
+        $kit = array_map(static fn (array $k): array => $k + ['stale' => Prices::isStale($k['on'] === null ? null : new \DateTimeImmutable($k['on']), $today)], $crew->settings['kit'] ?? []);
+        $kitCost = array_reduce($crew->settings['kit'] ?? [], static fn (BigRational $sum, array $k): BigRational => $sum->plus($k['amount']), BigRational::zero());
+        $currency = $crew->settings['prices']['currency'] ?? 'USD';
+
+        return ['currency' => is_string($currency) ? $currency : 'USD', 'lines' => $lines, 'cost' => Wire::money($total), 'kit' => $kit, 'kitCost' => Wire::money($kitCost)];
+    }
+
+    /** The list with a row a container size; units in the header (rulings B37). */
+    public function csv(Crew $crew): string
+    {
+        $list = $this->list($crew);
+        $out = fopen('php://temp', 'r+');
+        if ($out === false) {
+            throw new \RuntimeException('no memory for a list.');
+        }
+        $put = static fn (array $row) => fputcsv($out, array_map(static fn (mixed $v): string => self::safe((string) $v), $row), escape: '');
+        $put(['item', 'needed', 'on_shelf', 'buy_count', 'size', "price_{$list['currency']}", "cost_{$list['currency']}", 'price_is_stale']);
+        foreach ($list['lines'] as $line) {
+            $row = [$line['product'], self::plain($line['need']), self::plain($line['onShelf'])];
+            $bought = $line['purchase']['bought'] ?? null;
+            if ($bought === null) {
+                $put([...$row, '', '', '', '', 'no size known']);
+            }
+            foreach ($bought ?? [] as $pack) {
+                $put([...$row, $pack['count'], self::plain($pack['size']), $pack['price'], Wire::money(BigRational::of($pack['price'])->multipliedBy($pack['count'])), $line['stale'] ? 'yes' : 'no']);
+            }
+        }
+        foreach ($list['kit'] as $item) {
+            $put([$item['item'], '', '', 1, '', $item['amount'], $item['amount'], $item['stale'] ? 'yes' : 'no']);
+        }
+        rewind($out);
+
+        return (string) stream_get_contents($out);
+    }
+
+    /** @return list<array{card: LabelCard, need: Quantity, jobs: int}> by card, in order of product */
+    private function needs(Crew $crew): array
+    {
+        $needs = [];
+        $stands = Stand::query()->where('closed_at', null)->whereHas('patch.ground', fn ($ground) => $ground->where('crew_id', $crew->id))
+            ->whereHas('steps', fn ($steps) => $steps->where('recipe_basis', '!=', null)->whereDoesntHave('records'))->withTrail()->get();
+        foreach ($stands as $stand) {
+            foreach ($stand->steps as $step) {
+                $product = $step->recipe_basis === null || $step->cardVersion === null || $step->records->isNotEmpty() ? null : $this->desk->solve($stand, $step)->product();
+                if ($product !== null && $step->cardVersion !== null) {
+                    $key = $step->cardVersion->label_card_id . $product->dimension()->value;
+                    $needs[$key] = ['card' => $step->cardVersion->card, 'need' => isset($needs[$key]) ? $needs[$key]['need']->plus($product) : $product, 'jobs' => ($needs[$key]['jobs'] ?? 0) + 1];
+                }
+            }
+        }
+        usort($needs, static fn (array $a, array $b): int => $a['card']->product <=> $b['card']->product);
+
+        return $needs;
+    }
+
+    private function onShelf(Crew $crew, LabelCard $card, Quantity $like): Quantity
+    {
+        $sum = Quantity::zero($like->unit);
+        foreach ($crew->containers()->where('label_card_id', $card->id)->get() as $container) {
+            $expired = $container->expires_on !== null && $container->expires_on->format('Y-m-d') < $this->clock->now()->format('Y-m-d');
+            if (!$expired && $container->size()->dimension() === $like->dimension()) {
+                $sum = $sum->plus($container->left()->to($like->unit));
+            }
+        }
+
+        return $sum;
+    }
+
+    /** A cell that a spreadsheet would take for a formula is given as text. */
+    private static function safe(string $cell): string
+    {
+        return preg_match('/^[=+\-@\t\r]/', $cell) === 1 ? "'{$cell}" : $cell;
+    }
+
+    /** @param array<string, mixed>|null $quantity as it crosses the wire */
+    private static function plain(?array $quantity): string
+    {
+        return $quantity === null || !is_string($quantity['value']) ? '' : Shown::in(Quantity::of($quantity['value'], \Thicket\Measure\Unit::from(is_string($quantity['unit']) ? $quantity['unit'] : '')), System::Metric);
+    }
+}

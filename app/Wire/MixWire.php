@@ -1,0 +1,144 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Wire;
+
+use App\Text\Sentences;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Strength;
+use Thicket\Measure\System;
+use Thicket\Mix\MeasuringTool;
+use Thicket\Mix\Purchase;
+use Thicket\Mix\SolvedSum;
+use Thicket\Mix\SumTable;
+use Thicket\Mix\TankCorrection;
+
+/** The bench of sums: what each asks, what followed, what contradicts. */
+final readonly class MixWire
+{
+    public function __construct(private Sentences $sentences, private Catalogue $catalogue, private RecipeWire $recipes)
+    {
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function sums(): array
+    {
+        return array_map(fn (SumTable $sum): array => [
+            'id' => $sum->id(), 'name' => $this->sentences->name("sum.{$sum->id()}"), 'help' => $this->sentences->name("sum.help.{$sum->id()}"),
+            'fields' => array_map(fn (string $f): array => [
+                'id' => $f, 'name' => $this->sentences->name("sum.field.{$f}"), 'kinds' => array_map(static fn (Dimension $d): string => $d->value, $sum->kinds($f)), 'derived' => $sum->isDerived($f),
+                'sample' => $this->sentences->name('sum.sample.' . $sum->kinds($f)[0]->value),
+            ], $sum->fields()),
+            'ways' => array_map(fn (array $w): array => ['known' => $w['known'], 'gives' => $w['gives']], $sum->ways()),
+        ], $this->catalogue->sums());
+    }
+
+    /**
+     * @param list<MeasuringTool> $tools
+     *
+     * @return array<string, mixed>
+     */
+    public function solved(SolvedSum $solved, array $tools = []): array
+    {
+        $table = $solved->table;
+        $values = [];
+        foreach ($table->fields() as $field) {
+            $value = $solved->value($field);
+            if ($value !== null) {
+                $values[] = ['field' => $field, 'name' => $this->sentences->name("sum.field.{$field}"), 'given' => isset($solved->given[$field]), 'value' => Wire::quantity($value)];
+            }
+        }
+        $share = $solved->value('strength') ?? $solved->value('strengthNow') ?? $solved->value('other');
+        $strength = $share?->dimension() === Dimension::ProductShare && $solved->isSound() ? Strength::ofQuantity($share) : null;
+        $content = $solved->value('strengthOfOther');
+
+        return [
+            'sum' => $table->id(), 'values' => $values,
+            'faults' => array_map($this->fault(...), $solved->faults),
+            'next' => array_map(fn (array $n): array => ['missing' => $this->names($n['missing']), 'gives' => $this->names($n['gives'])], array_slice($solved->next(), 0, 4)),
+            'ways' => $this->recipes->ways($strength, $table->id() === 'match-active' ? $content : null),
+            'nominal' => $table->id() === 'match-active' && ($solved->value('strengthOfUsed')?->dimension() === Dimension::MassShare),
+            'correction' => $this->correction($solved),
+            'tool' => $this->tool($solved, $tools),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function purchase(Purchase $purchase): array
+    {
+        return [
+            'bought' => array_map(static fn (array $b): array => ['count' => $b['count'], 'size' => Wire::quantity($b['size']), 'price' => Wire::money($b['price'])], $purchase->bought),
+            'cost' => Wire::money($purchase->cost), 'short' => Wire::quantity($purchase->short), 'left' => Wire::quantity($purchase->left), 'proven' => $purchase->proven,
+        ];
+    }
+
+    /**
+     * @param array{code: string, field: string, typed: Quantity, follows: Quantity|null, from: list<string>} $fault
+     *
+     * @return array<string, mixed>
+     */
+    private function fault(array $fault): array
+    {
+        $values = ['field' => $this->fieldName($fault['field']), 'typed' => $fault['typed'], 'from' => implode(', ', $this->names($fault['from']))] + ($fault['follows'] === null ? [] : ['follows' => $fault['follows']]);
+
+        return ['code' => $fault['code'], 'field' => $fault['field'], 'text' => $this->sentences->both("sum.fault.{$fault['code']}", $values)];
+    }
+
+    /** @return array<string, mixed>|null what brings the tank to the target, where one is given */
+    private function correction(SolvedSum $solved): ?array
+    {
+        [$in, $now, $target] = [$solved->value('inTank'), $solved->value('strengthNow'), $solved->value('target')];
+        if ($in === null || $now === null || $target === null || $now->dimension() !== Dimension::ProductShare || $target->dimension() !== Dimension::ProductShare || !$solved->isSound()) {
+            return null;
+        }
+        $correction = TankCorrection::of($in, Strength::ofQuantity($now), Strength::ofQuantity($target), $solved->value('tank'));
+        $add = $correction->product ?? $correction->carrier;
+
+        return [
+            'state' => $correction->state, 'add' => Wire::quantity($add), 'afterwards' => Wire::quantity($correction->afterwards), 'fits' => $correction->fits,
+            'text' => $this->sentences->both("sum.correction.{$correction->state}" . ($correction->fits === false ? '-no-room' : ''), ($add === null ? [] : ['add' => $add]) + ['after' => $correction->afterwards]),
+        ];
+    }
+
+    /**
+     * @param list<MeasuringTool> $tools
+     *
+     * @return array<string, mixed>|null the crew's tool that reads the amount best
+     */
+    private function tool(SolvedSum $solved, array $tools): ?array
+    {
+        $amount = $solved->value('product') ?? $solved->value('measured');
+        if ($amount === null || !$solved->isSound()) {
+            return null;
+        }
+        $fitting = array_values(array_filter($tools, static fn (MeasuringTool $t): bool => $t->holds->dimension() === $amount->dimension()));
+        $tool = MeasuringTool::bestFor($amount, $fitting);
+        if ($tool === null) {
+            return null;
+        }
+        $most = $solved->value('labelMost');
+        $finished = $solved->value('finished');
+        $cap = $most?->dimension() === Dimension::ProductShare && $finished !== null ? Strength::ofQuantity($most)->productIn($finished) : $amount;
+        $read = $tool->measure($amount, $cap);
+
+        return ['name' => $tool->name, 'fillings' => $read['fillings'], 'measured' => Wire::quantity($read['measured']), 'text' => $this->sentences->in('sum.measure', ['tool' => $tool->name, 'measured' => $read['measured'], 'fillings' => $read['fillings']], System::Us)];
+    }
+
+    /**
+     * @param list<string> $fields
+     *
+     * @return list<string>
+     */
+    private function names(array $fields): array
+    {
+        return array_map($this->fieldName(...), $fields);
+    }
+
+    private function fieldName(string $field): string
+    {
+        return $field === 'all' ? $this->sentences->name('sum.field.all') : $this->sentences->name("sum.field.{$field}");
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class () extends Migration {
+    public function up(): void
+    {
+        Schema::table('sprayers', function (Blueprint $table): void {
+            $table->string('kind', 20)->default('backpack');
+            $table->json('details')->nullable()->comment('tank material, seals, nozzle with its rated flow');
+            $table->string('gives_value', 30)->nullable()->comment('what the newest calibration found');
+            $table->string('gives_unit', 30)->nullable();
+            $table->date('due_on')->nullable()->comment('calibrate again');
+            $table->unsignedInteger('revision')->default(1);
+        });
+        Schema::create('calibrations', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('sprayer_id')->constrained();
+            $table->string('way', 20);
+            $table->json('body')->comment('as measured');
+            $table->string('gives_value', 30);
+            $table->string('gives_unit', 30);
+            $table->date('made_on');
+            $table->foreignUuid('made_by')->constrained('users');
+            $table->timestamps();
+        });
+        Schema::table('label_cards', function (Blueprint $table): void {
+            $table->json('packs')->nullable()->comment('sizes it is sold in: size, price, day of the price');
+        });
+        Schema::create('containers', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->foreignUuid('label_card_id')->constrained();
+            $table->string('size_value', 30);
+            $table->string('size_unit', 30);
+            $table->string('lot', 60)->nullable();
+            $table->string('place', 120)->nullable();
+            $table->date('opened_on')->nullable();
+            $table->date('expires_on')->nullable();
+            $table->string('tare_value', 30)->nullable();
+            $table->string('tare_unit', 30)->nullable();
+            // litres, or grams of a dry product; sums only go through DrawStock, which holds the row
+            $table->decimal('remaining', 24, 9);
+            $table->timestamp('gone_at')->nullable()->comment('empty and rinsed, or taken to a collection');
+            $table->unsignedInteger('revision')->default(1);
+            $table->timestamps();
+        });
+        Schema::create('batches', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->foreignUuid('step_id')->constrained();
+            $table->foreignUuid('record_id')->nullable()->constrained();
+            $table->unsignedInteger('number');
+            $table->json('body')->comment('what was put in, in order, with the label of the finished mix');
+            $table->foreignUuid('mixed_by')->constrained('users');
+            $table->timestamp('mixed_at');
+            $table->timestamps();
+            $table->unique(['crew_id', 'number']);
+        });
+        Schema::create('draws', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('container_id')->constrained();
+            $table->foreignUuid('batch_id')->nullable()->constrained();
+            $table->string('kind', 12)->comment('mixed, measured, spilled, disposed');
+            $table->decimal('amount', 24, 9)->comment('taken out; below nought where a measure found more');
+            $table->decimal('left', 24, 9);
+            $table->string('typed', 60);
+            $table->string('reason', 300)->nullable();
+            $table->foreignUuid('drawn_by')->constrained('users');
+            $table->timestamp('drawn_at');
+            $table->timestamps();
+        });
+        Schema::create('tools', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->string('kind', 30);
+            $table->string('name', 80);
+            $table->json('details')->nullable()->comment('jaw or blade, graduation and what it holds, who may use it');
+            $table->timestamp('gone_at')->nullable();
+            $table->unsignedInteger('revision')->default(1);
+            $table->timestamps();
+        });
+        Schema::create('loans', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('tool_id')->constrained();
+            $table->string('borrower', 120);
+            $table->date('lent_on');
+            $table->date('due_on')->nullable();
+            $table->date('returned_on')->nullable();
+            $table->foreignUuid('lent_by')->constrained('users');
+            $table->timestamps();
+        });
+        Schema::table('people', function (Blueprint $table): void {
+            $table->string('licence_class', 80)->nullable();
+            $table->unsignedInteger('revision')->default(1);
+        });
+    }
+};

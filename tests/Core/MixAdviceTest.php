@@ -1,0 +1,251 @@
+<?php
+
+declare(strict_types=1);
+
+use Brick\Math\RoundingMode;
+use Thicket\Input\Faults;
+use Thicket\Input\Fields;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Strength;
+use Thicket\Measure\Unit;
+use Thicket\Methods\SituationReader;
+use Thicket\Mix\Advice\MixPlan;
+use Thicket\Mix\Advice\MixRules;
+use Thicket\Mix\Advice\MixWord;
+use Thicket\Mix\Calibration;
+use Thicket\Mix\Ceiling;
+use Thicket\Mix\Component;
+use Thicket\Mix\LabelCard;
+use Thicket\Mix\NozzleCheck;
+use Thicket\Mix\Recipe;
+use Thicket\Mix\RecipeSolver;
+use Thicket\Mix\TankPlan;
+use Thicket\Survey\Outline;
+use Thicket\Survey\Overlap;
+
+/* What is to be said of a mix, how the sprayer is measured, how loads are parted, and what shared ground carries; by hand. */
+
+/**
+ * @param array<string, mixed> $document changes of the stand
+ * @param array<string, mixed> $plan changes of the plan
+ *
+ * @return list<string> "level code"
+ */
+function words(string $row, array $document = [], array $plan = []): array
+{
+    $document = stand($document + ['cards' => [waterCard(), esterCard()], 'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'smooth']]]);
+    $situation = (new SituationReader(catalogue()))->situation(Fields::of($document, new Faults()));
+    $candidate = row($document, $row)->candidate;
+    $extras = array_map(static fn (string $role): Component => new Component($role, $role, Strength::parse('0.5 %')), $plan['extras'] ?? []);
+    unset($plan['extras']);
+    $all = MixRules::judge(new MixPlan(...$plan + ['situation' => $situation, 'candidate' => $candidate, 'carrier' => $candidate->carrier() ?? 'water', 'extras' => $extras]));
+
+    return array_map(static fn (MixWord $w): string => "{$w->level} {$w->code}", $all);
+}
+
+it('says of a mix', function (string $row, array $document, array $plan, string $word, bool $said) {
+    $all = words($row, $document, $plan);
+    $said ? expect($all)->toContain($word) : expect($all)->not->toContain($word);
+})->with([
+    'carrier on the card' => ['cut-stump/glyphosate/water', [], [], 'blocks mix.carrier-not-on-card', false],
+    'carrier not on the card' => ['cut-stump/glyphosate/water', [], ['carrier' => 'oil'], 'blocks mix.carrier-not-on-card', true],
+    'a salt in oil' => ['cut-stump/glyphosate/water', [], ['carrier' => 'oil'], 'blocks mix.water-borne-in-oil', true],
+    'a salt in water' => ['cut-stump/glyphosate/water', [], [], 'blocks mix.water-borne-in-oil', false],
+    'bark in water' => ['basal-bark/triclopyr-ester/ester', [], ['carrier' => 'water'], 'blocks mix.bark-wants-oil', true],
+    'bark in oil' => ['basal-bark/triclopyr-ester/ester', [], [], 'blocks mix.bark-wants-oil', false],
+    'oil in water' => ['foliar-spot/glyphosate/water', [], ['extras' => ['oil']], 'asks mix.emulsifier-missing', true],
+    'oil in water with emulsifier' => ['foliar-spot/glyphosate/water', [], ['extras' => ['oil', 'emulsifier']], 'asks mix.emulsifier-missing', false],
+    'emulsifier and surfactant' => ['foliar-spot/glyphosate/water', [], ['extras' => ['emulsifier', 'surfactant']], 'blocks mix.emulsifier-with-surfactant', true],
+    'surfactant alone' => ['foliar-spot/glyphosate/water', [], ['extras' => ['surfactant']], 'blocks mix.emulsifier-with-surfactant', false],
+    'surfactant, card silent' => ['foliar-spot/glyphosate/water', ['cards' => [['surfactantInside' => null] + waterCard()]], ['extras' => ['surfactant']], 'asks mix.surfactant-inside', true],
+    'surfactant, inside already' => ['foliar-spot/glyphosate/water', ['cards' => [['surfactantInside' => true] + waterCard()]], ['extras' => ['surfactant']], 'blocks mix.surfactant-twice', true],
+    'surfactant, none inside' => ['foliar-spot/glyphosate/water', ['cards' => [['surfactantInside' => false] + waterCard()]], ['extras' => ['surfactant']], 'blocks mix.surfactant-twice', false],
+    'a waxy leaf' => ['foliar-spot/glyphosate/water', ['species' => 'english-ivy', 'cards' => [['surfactantInside' => false] + waterCard()]], [], 'care mix.waxy-leaf', true],
+    'a waxy leaf with surfactant' => ['foliar-spot/glyphosate/water', ['species' => 'english-ivy', 'cards' => [['surfactantInside' => false] + waterCard()]], ['extras' => ['surfactant']], 'care mix.waxy-leaf', false],
+    'a leaf that is not waxy' => ['foliar-spot/glyphosate/water', ['cards' => [['surfactantInside' => false] + waterCard()]], [], 'care mix.waxy-leaf', false],
+    'muddy water' => ['cut-stump/glyphosate/water', [], ['water' => 'muddy'], 'blocks mix.muddy-water', true],
+    'clear water' => ['cut-stump/glyphosate/water', [], ['water' => 'clear'], 'blocks mix.muddy-water', false],
+    'hard water' => ['cut-stump/glyphosate/water', [], ['water' => 'hard'], 'care mix.hard-water', true],
+    'hard water, conditioned' => ['cut-stump/glyphosate/water', [], ['water' => 'hard', 'extras' => ['conditioner']], 'care mix.hard-water', false],
+    'a galvanised can' => ['cut-stump/glyphosate/water', [], ['material' => 'galvanised'], 'blocks mix.tank-metal', true],
+    'a plastic can' => ['cut-stump/glyphosate/water', [], ['material' => 'plastic'], 'blocks mix.tank-metal', false],
+    'an ester in a galvanised can' => ['basal-bark/triclopyr-ester/ester', [], ['material' => 'galvanised'], 'blocks mix.tank-metal', false],
+    'seals that oil softens' => ['basal-bark/triclopyr-ester/ester', [], ['solventProof' => false], 'blocks mix.seals', true],
+    'seals that stand oil' => ['basal-bark/triclopyr-ester/ester', [], ['solventProof' => true], 'care mix.seals-unknown', false],
+    'seals nobody knows' => ['basal-bark/triclopyr-ester/ester', [], [], 'care mix.seals-unknown', true],
+    'seals and water' => ['cut-stump/glyphosate/water', [], ['solventProof' => false], 'blocks mix.seals', false],
+    'new to the crew' => ['cut-stump/glyphosate/water', [], ['firstTime' => true], 'care mix.small-area-first', true],
+    'known to the crew' => ['cut-stump/glyphosate/water', [], [], 'care mix.small-area-first', false],
+    'a jar first' => ['foliar-spot/glyphosate/water', [], ['firstTime' => true, 'extras' => ['conditioner']], 'care mix.jar-test', true],
+    'dye needs no jar' => ['foliar-spot/glyphosate/water', [], ['firstTime' => true, 'extras' => ['dye']], 'care mix.jar-test', false],
+    'no dye on stumps' => ['cut-stump/glyphosate/water', [], [], 'care mix.dye', true],
+    'dye on stumps' => ['cut-stump/glyphosate/water', [], ['extras' => ['dye']], 'care mix.dye', false],
+    'no dye in cuts' => ['hack-and-squirt/glyphosate/water', [], [], 'care mix.dye', false],
+]);
+
+it('keeps an ester out of heat, at the stricter of card and typical limit', function (string $air, bool $blocks) {
+    $said = words('basal-bark/triclopyr-ester/ester', ['cards' => [['hottest' => '85 F'] + esterCard()]], ['air' => quantity($air)]);
+    expect(in_array('blocks mix.vapour', $said, true))->toBe($blocks);
+})->with(['at the limit' => ['85 F', false], 'a tenth above' => ['85.1 F', true]]);
+
+it('has a sentence for every word, and every word is reached above', function () {
+    $source = (string) file_get_contents(__FILE__);
+    $sentences = (string) file_get_contents(dirname(__DIR__, 2) . '/lang/en/mix.json');
+    foreach (glob(dirname(__DIR__, 2) . '/core/src/Mix/Advice/*.php') ?: [] as $file) {
+        preg_match_all("/MixWord::(?:blocks|asks|care)\\('(mix\\.[a-z-]+)'/", (string) file_get_contents($file), $found);
+        foreach ($found[1] as $code) {
+            expect($sentences)->toContain("\"{$code}\":")->and($source)->toContain($code);
+        }
+    }
+});
+
+it('does not finish a recipe that something blocks or asks, and reckons what must not meet apart', function (array $extras, bool $finished) {
+    $document = stand(['cards' => [['surfactantInside' => false] + waterCard()], 'area' => '1000 m2', 'facts' => [['fact' => 'setting', 'value' => 'woods']]]);
+    $situation = (new SituationReader(catalogue()))->situation(Fields::of($document, new Faults()));
+    $candidate = row($document, 'foliar-spot/glyphosate/water')->candidate;
+    $solver = new RecipeSolver($situation, $candidate, quantity('1000 m2'));
+    $parts = array_map(static fn (string $role): Component => new Component($role, $role, Strength::parse('0.5 %')), $extras);
+    $recipe = $solver->advised(new MixPlan($situation, $candidate, $solver->carrier(), $parts), quantity('15 L'));
+    expect($recipe->isFinished())->toBe($finished)->and($recipe->plan)->not->toBeNull();
+})->with([
+    'plain' => [[], true],
+    'with surfactant and dye' => [['surfactant', 'dye'], true],
+    'emulsifier with surfactant' => [['emulsifier', 'surfactant'], false],
+    'oil without emulsifier' => [['oil'], false],
+]);
+
+it('measures a sprayer in every way', function (Quantity $gives, string $unit, string $expected) {
+    expect((string) $gives->decimal(Unit::from($unit), 3, RoundingMode::HALF_UP))->toBe($expected);
+})->with([
+    // 24 fl oz on 1/128 acre are 24 gal/ac
+    '1/128 acre' => fn () => [Calibration::byCourse(quantity('24 fl oz'), Calibration::course()), 'gal_us/ac', '24.000'],
+    // taped at 18.5 ft: 342.25 sq ft, so 24 x 340.3125 / 342.25 = 23.864
+    'taped a little wide' => fn () => [Calibration::byCourse(quantity('24 fl oz'), quantity('342.25 sq ft')), 'gal_us/ac', '23.864'],
+    // 2.4 L on 100 m2 are 240 L/ha
+    '100 square metres' => fn () => [Calibration::byCourse(quantity('2.4 L'), quantity('100 m2')), 'L/ha', '240.000'],
+    // 600 x 0.8 / (6 x 0.5) = 160
+    'moving (metric)' => fn () => [Calibration::moving(quantity('0.8 L'), Quantity::of(1, Unit::Minute), quantity('6 km/h'), quantity('0.5 m')), 'L/ha', '160.000'],
+    // half a minute's catch is half the litres
+    'half a minute' => fn () => [Calibration::moving(quantity('0.4 L'), Quantity::of(30, Unit::Second), quantity('6 km/h'), quantity('0.5 m')), 'L/ha', '160.000'],
+    // 5940 x 0.2 / (3 x 20) = 19.8
+    'moving (US)' => fn () => [Calibration::moving(quantity('0.2 gal'), Quantity::of(1, Unit::Minute), quantity('3 mph'), quantity('20 in')), 'gal_us/ac', '19.800'],
+    'known area' => fn () => [Calibration::knownArea(quantity('12 L'), quantity('600 m2')), 'L/ha', '200.000'],
+    'a bottle' => fn () => [Calibration::bottle(quantity('50 mL'), 40), 'mL', '1.250'],
+]);
+
+it('counts strokes up, and refuses courses of nothing', function () {
+    // 5 mL at 2 mL are 3; 4 mL are 2
+    expect(Calibration::strokesFor(quantity('5 mL'), quantity('2 mL')))->toBe(3)->and(Calibration::strokesFor(quantity('4 mL'), quantity('2 mL')))->toBe(2)
+        ->and(static fn () => Calibration::byCourse(quantity('1 L'), quantity('0 m2')))->toThrow(InvalidArgumentException::class)
+        ->and(static fn () => Calibration::bottle(quantity('1 L'), 0))->toThrow(InvalidArgumentException::class);
+});
+
+it('finds worn nozzles on both sides of each limit', function (array $flows, ?string $rated, array $worn, bool $set) {
+    $check = NozzleCheck::of(array_map(quantity(...), $flows), $rated === null ? null : quantity($rated));
+    expect(array_column($check->nozzles, 'worn'))->toBe($worn)->and($check->replaceSet)->toBe($set);
+})->with([
+    // mean 800: 840 is 5 % off exactly
+    'at five percent' => [['840 mL', '760 mL', '800 mL'], null, [false, false, false], false],
+    // mean 800: 841 is 5.1 % off
+    'past five percent' => [['841 mL', '761 mL', '798 mL'], null, [true, false, false], false],
+    // 110 % of 800 is 880
+    'at 110 % of the rated flow' => [['880 mL', '880 mL'], '800 mL', [false, false], false],
+    'past 110 %: the set' => [['881 mL', '881 mL'], '800 mL', [true, true], true],
+    'one nozzle is its own mean' => [['900 mL'], null, [false], false],
+]);
+
+it('parts a job into loads', function (string $total, string $tank, ?string $leftover, int $people, array $expected, string $fresh) {
+    $plan = TankPlan::of(quantity($total), quantity($tank), $leftover === null ? null : quantity($leftover), $people);
+    $litres = static fn (Quantity $q): string => (string) $q->decimal(Unit::Litre, 2, RoundingMode::HALF_UP)->stripTrailingZeros();
+    expect(array_map(static fn (array $l): string => "{$l['round']}.{$l['person']} {$litres($l['finished'])}" . ($l['carried']->isZero() ? '' : " ({$litres($l['carried'])} from before)") . ' ' . $l['doneAfter']->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP) . '%', $plan->loads))->toBe($expected)
+        ->and($litres($plan->fresh()))->toBe($fresh);
+})->with([
+    'two and a half tanks' => ['37.5 L', '15 L', null, 1, ['1.1 15 40%', '2.1 15 80%', '3.1 7.5 100%'], '37.5'],
+    'exactly two' => ['30 L', '15 L', null, 1, ['1.1 15 50%', '2.1 15 100%'], '30'],
+    'less than one' => ['6 L', '15 L', null, 1, ['1.1 6 100%'], '6'],
+    'some from before' => ['30 L', '15 L', '4 L', 1, ['1.1 15 (4 from before) 50%', '2.1 15 100%'], '26'],
+    'more from before than a tank holds' => ['30 L', '15 L', '20 L', 1, ['1.1 15 (15 from before) 50%', '2.1 15 (5 from before) 100%'], '10'],
+    'all from before' => ['6 L', '15 L', '8 L', 1, ['1.1 6 (6 from before) 100%'], '0'],
+    // 40 L by two with 15 L tanks: 15 and 15, then 5 and 5
+    'two people' => ['40 L', '15 L', null, 2, ['1.1 15 75%', '1.2 15 75%', '2.1 5 100%', '2.2 5 100%'], '40'],
+    'three share one load' => ['12 L', '15 L', null, 3, ['1.1 4 100%', '1.2 4 100%', '1.3 4 100%'], '12'],
+]);
+
+it('weighs water by the litre and parts nothing among nobody', function () {
+    expect((string) TankPlan::weightOfWater(quantity('4 gal'))->decimal(Unit::Kilogram, 2, RoundingMode::HALF_UP))->toBe('15.14')
+        ->and(static fn () => TankPlan::of(quantity('4 L'), quantity('0 L')))->toThrow(InvalidArgumentException::class)
+        ->and(static fn () => TankPlan::of(quantity('4 L'), quantity('1 L'), null, 0))->toThrow(InvalidArgumentException::class);
+});
+
+/** @param array<string, mixed> $card */
+function pasture(array $card): Recipe
+{
+    $document = stand(['species' => 'canada-thistle', 'stems' => [], 'area' => '4 ac', 'facts' => [['fact' => 'setting', 'value' => 'pasture']], 'cards' => [['id' => 'dry-1', 'product' => 'Metsulfuron 60 %', 'registration' => 'T-60', 'version' => 1, 'confirmed' => true, 'formulation' => 'water-dispersible-granule', 'actives' => [['active' => 'metsulfuron', 'amount' => '60 % w/w']], 'carriers' => ['water'], 'sites' => ['pasture'], 'methods' => [['method' => 'pasture-broadcast', 'rateLeast' => '0.1 oz wt/ac', 'rateMost' => '0.3 oz wt/ac', 'spray' => '20 gal/ac']]] + $card]]);
+    [$situation, $candidate] = [(new SituationReader(catalogue()))->situation(Fields::of($document, new Faults())), row($document, 'pasture-broadcast/metsulfuron/dry-1')->candidate];
+
+    return (new RecipeSolver($situation, $candidate, $situation->area))->solve(quantity('50 gal'), [new Component('dye', 'dye', Strength::parse('0.25 fl oz/gal'))]);
+}
+
+it('finishes a recipe of a dry product by weight, load by load, under its ceiling', function () {
+    $recipe = pasture(['yearlyMaximum' => '1 oz wt/ac']);
+    // 0.3 oz x 4 ac + 10 % = 1.32 oz; 20 gal x 4 + 10 % = 88 gal; 50 gal hold 50/88 of it = 0.75 oz
+    expect((string) $recipe->product()?->decimal(Unit::OunceWeight, 3, RoundingMode::HALF_UP))->toBe('1.320')->and((string) $recipe->need?->decimal(Unit::UsGallon, 2, RoundingMode::HALF_UP))->toBe('88.00')
+        ->and((string) $recipe->mix?->inVolume(quantity('50 gal'))->amountOf('product')?->decimal(Unit::OunceWeight, 3, RoundingMode::HALF_UP))->toBe('0.750')
+        ->and((string) $recipe->ceiling?->planned?->decimal(Unit::OunceWeightPerAcre, 3, RoundingMode::HALF_UP))->toBe('0.330')
+        // dry goes in before the dye, after half the water, and takes no room: 88 gal less 22 fl oz of dye is water
+        ->and(array_column($recipe->mix?->loadingOrder() ?? [], 'what'))->toBe(['water', 'product', 'dye', 'water-to-mark'])
+        ->and((string) $recipe->mix?->carrierAmount?->decimal(Unit::UsFluidOunce, 1, RoundingMode::HALF_UP))->toBe('11242.0')
+        ->and($recipe->isFinished())->toBeTrue();
+    // a tenth less a year is passed by the allowance
+    expect(pasture(['yearlyMaximum' => '0.32 oz wt/ac'])->blocks)->toContain('ceiling')->and(pasture(['yearlyMaximum' => '0.33 oz wt/ac'])->blocks)->toBe([])
+        ->and(pasture([])->missing)->toContain('card-yearly-maximum');
+});
+
+it('tells what a ceiling still leaves', function (string $most, ?string $already, string $left) {
+    $card = LabelCard::read(Fields::of(['yearlyMaximum' => $most, 'id' => 'c', 'confirmed' => true] + esterCard(), $faults = new Faults()), catalogue());
+    $faults->throwIfAny();
+    $earlier = $already === null ? null : quantity($already);
+    $ceiling = Ceiling::check($card ?? throw new LogicException('no card'), 'triclopyr-ester', quantity('1 L'), quantity('0.5 ha'), $earlier);
+    expect((string) $ceiling->remaining($card, 'triclopyr-ester', $earlier)?->decimal(Unit::Litre, 3, RoundingMode::HALF_UP))->toBe($left);
+})->with([
+    // 9.6 kg/ha x 0.5 ha / 0.48 kg/L = 10 L
+    'nothing before' => ['9.6 kg ae/ha', null, '10.000'],
+    'half before' => ['9.6 kg ae/ha', '4.8 kg ae/ha', '5.000'],
+    'all before' => ['9.6 kg ae/ha', '9.6 kg ae/ha', '0.000'],
+    'more than all before' => ['9.6 kg ae/ha', '12 kg ae/ha', '0.000'],
+    'by product' => ['8 L/ha', '2 L/ha', '3.000'],
+]);
+
+it('finds the heaviest spot of ground that outlines share', function (array $squares, ?string $heaviest) {
+    // a hundredth of a degree is near enough a kilometre: squares in thousandths on the equator
+    $square = static fn (array $s): Outline => Outline::fromGeoJson(['type' => 'Polygon', 'coordinates' => [[[$s[0] / 1000, $s[1] / 1000], [$s[2] / 1000, $s[1] / 1000], [$s[2] / 1000, $s[3] / 1000], [$s[0] / 1000, $s[3] / 1000], [$s[0] / 1000, $s[1] / 1000]]]]);
+    $loads = array_map(static fn (array $s): array => ['outline' => $square($s), 'load' => quantity($s[4])], $squares);
+    expect(Overlap::heaviest($square([0, 0, 10, 10]), $loads)?->amount->__toString())->toBe($heaviest);
+})->with([
+    'nothing near' => [[[20, 0, 30, 10, '2 kg ae/ha']], null],
+    'along a fence only' => [[[10, 0, 20, 10, '2 kg ae/ha']], null],
+    'a corner of it' => [[[9, 9, 20, 20, '2 kg ae/ha']], '2'],
+    'two that do not meet each other' => [[[0, 0, 4, 10, '2 kg ae/ha'], [6, 0, 10, 10, '3 kg ae/ha']], '3'],
+    'two that meet' => [[[0, 0, 6, 10, '2 kg ae/ha'], [4, 0, 10, 10, '3 kg ae/ha']], '5'],
+    'one on top of all' => [[[0, 0, 10, 10, '1 kg ae/ha'], [0, 0, 4, 10, '2 kg ae/ha'], [6, 0, 10, 10, '3 kg ae/ha']], '4'],
+]);
+
+it('reads the further particulars of a card, and names what cannot be right', function () {
+    $read = static function (array $more): array {
+        $card = LabelCard::read(Fields::of($more + esterCard(), $faults = new Faults()), catalogue());
+        try {
+            $faults->throwIfAny();
+        } catch (Thicket\Input\Refused $e) {
+            return [null, $e->faults[0]['pointer']];
+        }
+
+        return [$card?->details, null];
+    };
+    [$details] = $read(['formerNames' => ['Old Name'], 'growthStage' => 'full leaf', 'holdingHours' => 12, 'density' => '1100 g/L', 'cabRequired' => true, 'forageAllowed' => false, 'buyers' => 'licensed', 'exclusionDistance' => '8 m', 'lawCheckedYear' => 2026, 'slaughterDays' => 3]);
+    expect($details->formerNames)->toBe(['Old Name'])->and($details->texts['growthStage'])->toBe('full leaf')->and($details->holdingHours())->toBe(12)->and($details->answers)->toBe(['cabRequired' => true, 'forageAllowed' => false])->and($details->numbers['slaughterDays'])->toBe(3)
+        // silent: the same day
+        ->and($read([])[0]->holdingHours())->toBe(24);
+    foreach ([['density' => '200 g/L', '/density'], ['density' => '11 kg', '/density'], ['holdingHours' => -1, '/holdingHours'], ['cabRequired' => 'perhaps', '/cabRequired'], ['buyers' => 'everybody', '/buyers'], ['lawCheckedYear' => 1700, '/lawCheckedYear'], ['exclusionDistance' => '3 gal', '/exclusionDistance']] as $wrong) {
+        expect($read(array_slice($wrong, 0, 1))[1])->toBe($wrong[0]);
+    }
+});

@@ -1,0 +1,304 @@
+<?php
+
+declare(strict_types=1);
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use Thicket\Input\Faults;
+use Thicket\Input\Fields;
+use Thicket\Input\Refused;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Strength;
+use Thicket\Measure\Unit;
+use Thicket\Mix\Exception\Unmixable;
+use Thicket\Mix\Purchase;
+use Thicket\Mix\SolvedSum;
+use Thicket\Mix\StrengthWays;
+use Thicket\Mix\SumReader;
+use Thicket\Mix\SumSolver;
+use Thicket\Mix\SumTable;
+use Thicket\Mix\TankCorrection;
+
+/* The sums of handbook 3 in every direction, worked by hand in both unit systems; then what must hold of all of them. */
+
+/** @param array<string, string> $known figures as typed */
+function direction(string $id, array $known): SolvedSum
+{
+    $in = Fields::of(['sum' => $id, 'known' => $known === [] ? (object) [] : $known], $faults = new Faults());
+    [$table, $given] = (new SumReader(catalogue()))->read($in);
+    $faults->throwIfAny();
+
+    return SumSolver::solve($table ?? throw new LogicException('no sum'), $given);
+}
+
+function table(string $id): SumTable
+{
+    foreach (catalogue()->sums() as $sum) {
+        if ($sum->id() === $id) {
+            return $sum;
+        }
+    }
+    throw new LogicException("no sum {$id}");
+}
+
+/** A figure in a unit, to so many decimals. */
+function figure(SolvedSum $solved, string $field, string $unit, int $scale): ?string
+{
+    $value = $solved->value($field);
+
+    return $value === null ? null : (string) $value->decimal(Unit::from($unit), $scale, RoundingMode::HALF_UP);
+}
+
+it('solves', function (string $id, array $known, array $expected) {
+    $solved = direction($id, $known);
+    expect($solved->faults)->toBe([]);
+    foreach ($expected as $field => [$value, $unit]) {
+        expect("{$field} " . figure($solved, $field, $unit, strlen(explode('.', $value)[1] ?? '')))->toBe("{$field} {$value}");
+    }
+})->with([
+    // 1: 15 % of 3 gal = 384 fl oz: 57.6 product, 326.4 carrier, from each pair of the four
+    'mix: volume, strength (US)' => ['make-up', ['finished' => '3 gal', 'strength' => '15 %'], ['product' => ['57.6', 'fl_oz_us'], 'carrier' => ['326.4', 'fl_oz_us']]],
+    'mix: product, strength (US)' => ['make-up', ['product' => '57.6 fl oz', 'strength' => '15 %'], ['finished' => ['3', 'gal_us'], 'carrier' => ['2.55', 'gal_us']]],
+    'mix: product, volume (US)' => ['make-up', ['product' => '57.6 fl oz', 'finished' => '3 gal'], ['strength' => ['15', 'pct_vv_product'], 'carrier' => ['326.4', 'fl_oz_us']]],
+    'mix: product, carrier (US)' => ['make-up', ['product' => '57.6 fl oz', 'carrier' => '326.4 fl oz'], ['strength' => ['15', 'pct_vv_product'], 'finished' => ['3', 'gal_us']]],
+    'mix: carrier, strength (US)' => ['make-up', ['carrier' => '326.4 fl oz', 'strength' => '15 %'], ['finished' => ['3', 'gal_us'], 'product' => ['57.6', 'fl_oz_us']]],
+    'mix: carrier, volume (US)' => ['make-up', ['carrier' => '326.4 fl oz', 'finished' => '3 gal'], ['strength' => ['15', 'pct_vv_product'], 'product' => ['57.6', 'fl_oz_us']]],
+    'mix: volume, strength (metric)' => ['make-up', ['finished' => '12 L', 'strength' => '2.5 %'], ['product' => ['300', 'mL'], 'carrier' => ['11.7', 'L']]],
+    'mix: carrier, strength (metric)' => ['make-up', ['carrier' => '11.7 L', 'strength' => '2.5 %'], ['finished' => ['12', 'L'], 'product' => ['300', 'mL']]],
+    'mix: by parts' => ['make-up', ['finished' => '1 gal', 'strength' => '1:4'], ['product' => ['25.6', 'fl_oz_us'], 'carrier' => ['102.4', 'fl_oz_us'], 'strength' => ['20', 'pct_vv_product']]],
+    'mix: half and half' => ['make-up', ['product' => '1 qt', 'strength' => '1:1'], ['finished' => ['2', 'qt_us'], 'carrier' => ['1', 'qt_us']]],
+    'mix: teaspoons' => ['make-up', ['finished' => '4 gal', 'strength' => '3 tsp/gal'], ['product' => ['12', 'tsp_us'], 'strength' => ['0.390625', 'pct_vv_product']]],
+    'mix: imperial' => ['make-up', ['finished' => '1 imp gal', 'strength' => '2 imp fl oz/imp gal'], ['product' => ['2', 'fl_oz_imp'], 'strength' => ['1.25', 'pct_vv_product']]],
+    'mix: with additives' => ['make-up', ['finished' => '10 L', 'strength' => '2 %', 'additiveShare' => '0.5 %'], ['product' => ['200', 'mL'], 'additives' => ['50', 'mL'], 'carrier' => ['9750', 'mL']]],
+    'mix: additives, from the carrier' => ['make-up', ['carrier' => '9750 mL', 'strength' => '2 %', 'additiveShare' => '0.5 %'], ['finished' => ['10', 'L']]],
+    'mix: dry' => ['make-up', ['finished' => '10 L', 'strength' => '2 g/L'], ['product' => ['20', 'g'], 'carrier' => ['10', 'L']]],
+    'mix: dry, backwards' => ['make-up', ['finished' => '4 gal', 'product' => '1 oz wt'], ['strength' => ['0.25', 'oz_wt/gal_us']]],
+    'mix: nothing in it' => ['make-up', ['finished' => '2 L', 'strength' => '0 %'], ['product' => ['0', 'mL'], 'carrier' => ['2', 'L']]],
+    // 2: what is on hand
+    'hand: to mix' => ['on-hand', ['onHand' => '1 qt', 'strength' => '20 %'], ['finished' => ['1.25', 'gal_us']]],
+    'hand: to stems' => ['on-hand', ['onHand' => '1 L', 'strength' => '25 %', 'perStem' => '10 mL'], ['finished' => ['4', 'L'], 'stems' => ['400', 'one']]],
+    'hand: a part of a stem is none' => ['on-hand', ['onHand' => '100 mL', 'strength' => '50 %', 'perStem' => '7 mL'], ['stems' => ['28', 'one']]],
+    'hand: to ground by spray' => ['on-hand', ['onHand' => '16 fl oz', 'strength' => '0.5 %', 'perArea' => '50 gal/ac'], ['finished' => ['25', 'gal_us'], 'area' => ['0.5', 'ac'], 'rate' => ['1', 'qt_us/ac']]],
+    'hand: to ground by rate' => ['on-hand', ['onHand' => '2.5 gal', 'rate' => '1 qt/ac'], ['area' => ['10', 'ac']]],
+    'hand: dry to ground' => ['on-hand', ['onHand' => '8 oz wt', 'rate' => '1 oz wt/ac'], ['area' => ['8', 'ac']]],
+    'hand: dry, metric' => ['on-hand', ['onHand' => '250 g', 'rate' => '40 g/ha'], ['area' => ['6.25', 'ha']]],
+    'hand: stems back to product' => ['on-hand', ['stems' => '200', 'perStem' => '5 mL', 'strength' => '50 %'], ['finished' => ['1', 'L'], 'onHand' => ['500', 'mL']]],
+    'hand: ground back to product' => ['on-hand', ['area' => '3 ha', 'rate' => '1.5 L/ha'], ['onHand' => ['4.5', 'L']]],
+    'hand: the rate it gave' => ['on-hand', ['onHand' => '3 L', 'area' => '2 ha'], ['rate' => ['1.5', 'L/ha']]],
+    // 3: what is in the tank
+    'tank: what did I mix' => ['in-tank', ['productIn' => '16 fl oz', 'inTank' => '4 gal'], ['strengthNow' => ['3.125', 'pct_vv_product'], 'carrierIn' => ['496', 'fl_oz_us']]],
+    'tank: product and carrier' => ['in-tank', ['productIn' => '200 mL', 'carrierIn' => '9.8 L'], ['inTank' => ['10', 'L'], 'strengthNow' => ['2', 'pct_vv_product']]],
+    'tank: from strength' => ['in-tank', ['inTank' => '15 L', 'strengthNow' => '1 %'], ['productIn' => ['150', 'mL'], 'carrierIn' => ['14.85', 'L']]],
+    // 4: 50 % of a 41 % product by 53.8 %: 38.1 % nominal; 50 x 360 / 480 = 37.5 %
+    'active: nominal' => ['match-active', ['used' => '50 %', 'strengthOfUsed' => '41 % w/w', 'strengthOfOther' => '53.8 % w/w'], ['other' => ['38.1', 'pct_vv_product']]],
+    'active: by weight a litre' => ['match-active', ['used' => '50 %', 'strengthOfUsed' => '360 g ae/L', 'strengthOfOther' => '480 g ae/L'], ['other' => ['37.5', 'pct_vv_product'], 'activeInMix' => ['180', 'g_ae/L']]],
+    'active: backwards' => ['match-active', ['other' => '37.5 %', 'strengthOfUsed' => '360 g ae/L', 'strengthOfOther' => '480 g ae/L'], ['used' => ['50', 'pct_vv_product']]],
+    'active: in pounds' => ['match-active', ['used' => '2 %', 'strengthOfUsed' => '3 lb ae/gal', 'strengthOfOther' => '4 lb ae/gal'], ['other' => ['1.5', 'pct_vv_product']]],
+    'active: what must the other hold' => ['match-active', ['used' => '50 %', 'other' => '37.5 %', 'strengthOfUsed' => '360 g ae/L'], ['strengthOfOther' => ['480', 'g_ae/L']]],
+    'active: amounts' => ['match-active', ['product' => '8 fl oz', 'strengthOfUsed' => '360 g ai/L', 'strengthOfOther' => '480 g ai/L'], ['otherProduct' => ['6', 'fl_oz_us']]],
+    'active: amounts backwards' => ['match-active', ['otherProduct' => '6 fl oz', 'strengthOfUsed' => '360 g ai/L', 'strengthOfOther' => '480 g ai/L'], ['product' => ['8', 'fl_oz_us']]],
+    // 5: 1 qt/ac in 50 gal/ac, 25 gal tank: 16 fl oz a load, 2 loads an acre, 0.5 %
+    'area: by the load (US)' => ['by-area', ['rate' => '1 qt/ac', 'area' => '1 ac', 'perArea' => '50 gal/ac', 'tank' => '25 gal'], ['product' => ['32', 'fl_oz_us'], 'perLoad' => ['16', 'fl_oz_us'], 'loads' => ['2', 'one'], 'strength' => ['0.5', 'pct_vv_product'], 'areaPerLoad' => ['0.5', 'ac'], 'spray' => ['50', 'gal_us']]],
+    'area: metric' => ['by-area', ['rate' => '2 L/ha', 'area' => '1.5 ha', 'perArea' => '200 L/ha', 'tank' => '100 L'], ['product' => ['3', 'L'], 'perLoad' => ['1', 'L'], 'loads' => ['3', 'one'], 'areaPerLoad' => ['0.5', 'ha']]],
+    'area: two passes' => ['by-area', ['rate' => '1 pt/ac', 'area' => '10 ac', 'passes' => '2'], ['product' => ['20', 'pt_us'], 'covered' => ['20', 'ac']]],
+    'area: dry' => ['by-area', ['rate' => '1 oz wt/ac', 'area' => '10 ac', 'perArea' => '20 gal/ac', 'tank' => '50 gal'], ['product' => ['10', 'oz_wt'], 'perLoad' => ['2.5', 'oz_wt'], 'loads' => ['4', 'one']]],
+    'area: the rate that was put out' => ['by-area', ['product' => '3 L', 'area' => '2 ha'], ['rate' => ['1.5', 'L/ha']]],
+    'area: how far it goes' => ['by-area', ['product' => '2 gal', 'rate' => '1 qt/ac'], ['area' => ['8', 'ac']]],
+    'area: rate of a strength' => ['by-area', ['strength' => '0.5 %', 'perArea' => '50 gal/ac'], ['rate' => ['1', 'qt_us/ac']]],
+    'area: spray for a rate' => ['by-area', ['strength' => '1 %', 'rate' => '2 L/ha'], ['perArea' => ['200', 'L/ha']]],
+    'area: spray that went out' => ['by-area', ['spray' => '60 L', 'area' => '0.3 ha'], ['perArea' => ['200', 'L/ha']]],
+    'area: rate from a load' => ['by-area', ['perLoad' => '16 fl oz', 'tank' => '25 gal', 'perArea' => '50 gal/ac'], ['rate' => ['1', 'qt_us/ac']]],
+    'area: 1000 square feet' => ['by-area', ['rate' => '1 fl oz/1000 sq ft', 'area' => '5000 sq ft'], ['product' => ['5', 'fl_oz_us']]],
+    // 6: 2 1/4, 3 1/3, 4 1/2 tsp a gallon by soil; medium 3 1/3 over 1000 sq ft is 1.51 pt/ac
+    'soil: coarse by name' => ['by-soil', ['soil' => 'sandy loam', 'coarse' => '2.25 tsp/gal', 'medium' => '3.333 tsp/gal', 'fine' => '4.5 tsp/gal', 'finished' => '3 gal'], ['product' => ['6.75', 'tsp_us']]],
+    'soil: fine' => ['by-soil', ['soil' => 'fine', 'fine' => '4.5 tsp/gal', 'finished' => '2 gal'], ['product' => ['9', 'tsp_us']]],
+    'soil: spread thin' => ['by-soil', ['soil' => 'fine', 'fine' => '4.5 tsp/gal', 'finished' => '1 gal', 'area' => '1000 sq ft'], ['rate' => ['2.04', 'pt_us/ac']]],
+    'soil: spread thick' => ['by-soil', ['soil' => 'fine', 'fine' => '4.5 tsp/gal', 'finished' => '5 gal', 'area' => '1000 sq ft'], ['rate' => ['10.21', 'pt_us/ac']]],
+    'soil: from rate' => ['by-soil', ['rate' => '2 L/ha', 'area' => '500 m2', 'finished' => '10 L'], ['product' => ['100', 'mL'], 'strength' => ['1', 'pct_vv_product'], 'perArea' => ['200', 'L/ha']]],
+    'soil: strength of what was made' => ['by-soil', ['product' => '9 tsp', 'finished' => '2 gal'], ['strength' => ['4.5', 'tsp_us/gal_us']]],
+    // 7: so many stems, with the allowance of 10 % unless another is given
+    'stems: mix' => ['by-stems', ['stems' => '100', 'perStem' => '5 mL'], ['finished' => ['550', 'mL'], 'bare' => ['500', 'mL']]],
+    'stems: product' => ['by-stems', ['stems' => '100', 'perStem' => '5 mL', 'strength' => '50 %'], ['product' => ['275', 'mL']]],
+    'stems: no allowance' => ['by-stems', ['stems' => '640', 'perStem' => '0.2 fl oz', 'allowance' => '0 %'], ['finished' => ['1', 'gal_us']]],
+    'stems: how many' => ['by-stems', ['finished' => '550 mL', 'perStem' => '5 mL'], ['stems' => ['100', 'one']]],
+    'stems: how much each' => ['by-stems', ['finished' => '1.1 L', 'stems' => '200'], ['perStem' => ['5', 'mL']]],
+    'stems: from the product' => ['by-stems', ['product' => '275 mL', 'strength' => '50 %', 'perStem' => '5 mL'], ['finished' => ['550', 'mL'], 'stems' => ['100', 'one']]],
+    // 8: loads
+    'loads: how many' => ['tank-loads', ['total' => '10 gal', 'tank' => '4 gal'], ['loads' => ['2.5', 'one']]],
+    'loads: with some left over' => ['tank-loads', ['total' => '10 gal', 'leftover' => '2 gal', 'tank' => '4 gal'], ['fresh' => ['8', 'gal_us'], 'loads' => ['2', 'one']]],
+    'loads: backwards' => ['tank-loads', ['loads' => '3', 'tank' => '15 L'], ['total' => ['45', 'L']]],
+    'loads: which tank' => ['tank-loads', ['total' => '45 L', 'loads' => '3'], ['tank' => ['15', 'L']]],
+    // 10: 2 L x 480 g over 0.5 ha = 1.92 kg ae/ha; 4 before, 8 at most: 4 left, 4 kg x 0.5 ha / 0.48 kg/L = 4.167 L
+    'limit: acid equivalent' => ['yearly-limit', ['product' => '2 L', 'area' => '0.5 ha', 'content' => '480 g ae/L', 'already' => '4 kg ae/ha', 'most' => '8 kg ae/ha'], ['planned' => ['1.92', 'kg_ae/ha'], 'total' => ['5.92', 'kg_ae/ha'], 'left' => ['4', 'kg_ae/ha'], 'allowed' => ['4.167', 'L']]],
+    'limit: in pounds' => ['yearly-limit', ['product' => '2 qt', 'area' => '1 ac', 'content' => '4 lb ae/gal', 'most' => '8 lb ae/ac'], ['planned' => ['2', 'lb_ae/ac'], 'allowed' => ['2', 'gal_us']]],
+    'limit: of product' => ['yearly-limit', ['product' => '2 qt', 'area' => '1 ac', 'most' => '1 gal/ac'], ['planned' => ['2', 'qt_us/ac'], 'allowed' => ['1', 'gal_us']]],
+    'limit: dry' => ['yearly-limit', ['product' => '1 oz wt', 'area' => '1 ac', 'most' => '2 oz wt/ac'], ['planned' => ['1', 'oz_wt/ac'], 'left' => ['2', 'oz_wt/ac'], 'allowed' => ['2', 'oz_wt']]],
+    'limit: what may be used' => ['yearly-limit', ['area' => '2 ha', 'content' => '360 g ae/L', 'most' => '3.6 kg ae/ha'], ['allowed' => ['20', 'L']]],
+    'limit: product for a load of active' => ['yearly-limit', ['planned' => '1.8 kg ae/ha', 'area' => '2 ha', 'content' => '360 g ae/L'], ['product' => ['10', 'L']]],
+    // 11: measuring
+    'measure: fillings' => ['to-measure', ['fillings' => '3', 'reading' => '8 fl oz'], ['measured' => ['24', 'fl_oz_us']]],
+    'measure: how many fillings' => ['to-measure', ['measured' => '57.6 fl oz', 'reading' => '8 fl oz'], ['fillings' => ['7.2', 'one']]],
+    'measure: what strength they make' => ['to-measure', ['fillings' => '3', 'reading' => '1 fl oz', 'finished' => '1 gal'], ['strength' => ['2.34', 'pct_vv_product']]],
+    'measure: for a strength' => ['to-measure', ['strength' => '2 %', 'finished' => '10 L', 'reading' => '50 mL'], ['measured' => ['200', 'mL'], 'fillings' => ['4', 'one']]],
+    'measure: on a scale' => ['to-measure', ['strength' => '2 g/L', 'finished' => '15 L', 'reading' => '10 g'], ['measured' => ['30', 'g'], 'fillings' => ['3', 'one']]],
+]);
+
+it('says what does not go together', function (string $id, array $known, string $code, string $field) {
+    expect(array_map(static fn (array $f): string => "{$f['code']} {$f['field']}", direction($id, $known)->faults))->toContain("{$code} {$field}");
+})->with([
+    // half a percent is rounding: 19.1 L for 19.05 agrees, 19.2 does not
+    'another volume' => ['make-up', ['product' => '3 L', 'strength' => '15 %', 'finished' => '21 L'], 'contradiction', 'finished'],
+    'another rate' => ['by-area', ['product' => '2 L', 'area' => '1 ha', 'rate' => '3 L/ha'], 'contradiction', 'rate'],
+    'too many stems' => ['by-stems', ['stems' => '100', 'perStem' => '5 mL', 'finished' => '700 mL'], 'contradiction', 'finished'],
+    'more carrier than mix' => ['make-up', ['finished' => '10 L', 'carrier' => '12 L'], 'parts-above-whole', 'all'],
+    'more leftover than the job' => ['tank-loads', ['total' => '2 gal', 'leftover' => '3 gal', 'tank' => '4 gal'], 'parts-above-whole', 'total'],
+    'more than pure' => ['match-active', ['used' => '50 %', 'strengthOfUsed' => '480 g ae/L', 'strengthOfOther' => '180 g ae/L'], 'above-whole', 'other'],
+    'poured and weighed' => ['on-hand', ['onHand' => '500 g', 'strength' => '2 %', 'finished' => '10 L'], 'other-kind', 'finished'],
+    'above the label' => ['make-up', ['product' => '1 L', 'finished' => '4 L', 'labelMost' => '20 %'], 'above-label', 'strength'],
+    'above the label per area' => ['by-soil', ['soil' => 'fine', 'fine' => '4.5 tsp/gal', 'finished' => '5 gal', 'area' => '1000 sq ft', 'labelMost' => '4 pt/ac'], 'above-label', 'rate'],
+    'above the year' => ['yearly-limit', ['product' => '5 L', 'area' => '0.5 ha', 'content' => '480 g ae/L', 'already' => '4 kg ae/ha', 'most' => '8 kg ae/ha'], 'above-label', 'total'],
+    'a correction above the label' => ['in-tank', ['inTank' => '10 L', 'strengthNow' => '1 %', 'target' => '3 %', 'labelMost' => '2 %'], 'above-label', 'target'],
+]);
+
+it('takes what is typed half a percent off as rounding, and no more', function () {
+    // 15 % of 19.05 L is 2.8575 L
+    expect(direction('make-up', ['product' => '2.858 L', 'strength' => '15 %', 'finished' => '19.05 L'])->isSound())->toBeTrue()
+        ->and(direction('make-up', ['product' => '2.8717 L', 'strength' => '15 %', 'finished' => '19.05 L'])->isSound())->toBeTrue()
+        ->and(direction('make-up', ['product' => '2.8725 L', 'strength' => '15 %', 'finished' => '19.05 L'])->isSound())->toBeFalse()
+        // at the label is not above it
+        ->and(direction('make-up', ['product' => '1 L', 'finished' => '5 L', 'labelMost' => '20 %'])->isSound())->toBeTrue();
+});
+
+it('leaves open what does not follow and says what would be enough', function () {
+    $one = direction('make-up', ['finished' => '3 gal']);
+    expect($one->found())->toHaveKeys(['additives'])->not->toHaveKey('product')
+        ->and($one->next()[0])->toBe(['missing' => ['strength'], 'gives' => ['product', 'carrier']])
+        // a ceiling in acid equivalent wants the content; it is not taken as product
+        ->and(direction('yearly-limit', ['product' => '2 L', 'area' => '0.5 ha', 'most' => '8 kg ae/ha'])->value('planned'))->toBeNull()
+        ->and(direction('by-area', ['rate' => '1 qt/ac'])->value('product'))->toBeNull();
+});
+
+it('refuses what cannot be read, at its field', function (array $document, string $pointer) {
+    $in = Fields::of($document, $faults = new Faults());
+    (new SumReader(catalogue()))->read($in);
+    try {
+        $faults->throwIfAny();
+        $at = [];
+    } catch (Refused $e) {
+        $at = array_column($e->faults, 'pointer');
+    }
+    expect($at)->toContain($pointer);
+})->with([
+    'no such sum' => [['sum' => 'guess', 'known' => ['finished' => '3 gal']], '/sum'],
+    'a figure of nobody' => [['sum' => 'make-up', 'known' => ['glugs' => '3']], '/known/glugs'],
+    'an area for a volume' => [['sum' => 'make-up', 'known' => ['finished' => '3 ac']], '/known/finished'],
+    'ounces of nothing' => [['sum' => 'make-up', 'known' => ['finished' => '3 furlongs']], '/known/finished'],
+    'below nought' => [['sum' => 'make-up', 'known' => ['finished' => ['value' => '-3', 'unit' => 'L']]], '/known/finished'],
+    'worked out only' => [['sum' => 'by-area', 'known' => ['loads' => '3']], '/known/loads'],
+    'soil the card must class' => [['sum' => 'by-soil', 'known' => ['soil' => 'silt loam', 'medium' => '3 tsp/gal']], '/known/soil'],
+    'soil without its direction' => [['sum' => 'by-soil', 'known' => ['soil' => 'fine', 'medium' => '3 tsp/gal']], '/known/fine'],
+    'a tenth of a tenth' => [['sum' => 'make-up', 'known' => ['strength' => '0:4']], '/known/strength'],
+]);
+
+it('has a table whose every way gives what it says, and whose lines name only its figures', function (string $id) {
+    $table = table($id);
+    $sample = static fn (Dimension $d): Quantity => match ($d) {
+        Dimension::Volume => Quantity::of('1.5', Unit::Litre), Dimension::Mass => Quantity::of(40, Unit::Gram), Dimension::Area => Quantity::of('0.4', Unit::Hectare), Dimension::VolumePerArea => Quantity::of(3, Unit::LitrePerHectare), Dimension::MassPerArea => Quantity::of(30, Unit::GramPerHectare),
+        Dimension::EquivalentPerArea => Quantity::of(900, Unit::GramEquivalentPerHectare), Dimension::MassPerVolume => Quantity::of(2, Unit::GramPerLitre), Dimension::EquivalentPerVolume => Quantity::of(400, Unit::GramEquivalentPerLitre), Dimension::IngredientPerVolume => Quantity::of(400, Unit::GramIngredientPerLitre),
+        Dimension::ProductShare => Quantity::of(5, Unit::PercentProduct), Dimension::MassShare => Quantity::of(40, Unit::PercentByWeight), default => Quantity::of(12, Unit::One),
+    };
+    foreach ($table->ways() as $way) {
+        $given = [];
+        foreach ($way['known'] as $field) {
+            $given[$field] = $sample($table->kinds($field)[0]);
+        }
+        // without a content the limit is one of product
+        $id === 'yearly-limit' && !isset($given['content']) && isset($given['most']) && $given['most'] = Quantity::of(9, Unit::LitrePerHectare);
+        // carrier is less than the whole, and a product less than its mix
+        isset($given['finished'], $given['carrier']) && $given['carrier'] = $given['finished']->times('0.9');
+        isset($given['finished'], $given['product']) && $given['product'] = $given['finished']->times('0.1');
+        isset($given['inTank'], $given['productIn']) && $given['productIn'] = $given['inTank']->times('0.1');
+        isset($given['leftover']) && $given['leftover'] = $given['total']->times('0.2');
+        $solved = SumSolver::solve($table, $given);
+        expect(array_diff($way['gives'], array_keys($solved->values)))->toBe([], $id . ' from ' . implode(', ', $way['known']));
+    }
+    foreach ([...$table->products(), ...$table->sums()] as $line) {
+        expect(array_diff($line, $table->fields(), ['all']))->toBe([]);
+    }
+    expect(array_diff([...array_keys($table->most()), ...array_values($table->most())], $table->fields()))->toBe([]);
+})->with(['make-up', 'on-hand', 'in-tank', 'match-active', 'by-area', 'by-soil', 'by-stems', 'tank-loads', 'yearly-limit', 'to-measure']);
+
+it('keeps the balance to the last digit, scales, turns back on itself, and is the same in any unit', function (int $seed) {
+    mt_srand($seed);
+    for ($i = 0; $i < 40; ++$i) {
+        $finished = Quantity::of(BigRational::of(mt_rand(1, 99999))->dividedBy(mt_rand(1, 997)), Unit::UsGallon);
+        $share = Quantity::of(BigRational::of(mt_rand(1, 9999))->dividedBy(100), Unit::PercentProduct);
+        $table = table('make-up');
+        $forth = SumSolver::solve($table, ['finished' => $finished, 'strength' => $share]);
+        [$product, $carrier] = [$forth->value('product'), $forth->value('carrier')];
+        // nothing is lost: product and carrier are the whole, exactly
+        expect($product?->plus($carrier ?? Quantity::zero(Unit::Litre))->equals($finished))->toBeTrue();
+        // back from the carrier alone
+        $back = SumSolver::solve($table, ['carrier' => $carrier ?? $finished, 'strength' => $share]);
+        expect($back->value('finished')?->equals($finished))->toBeTrue();
+        // twice the volume is twice the product
+        expect(SumSolver::solve($table, ['finished' => $finished->times(2), 'strength' => $share])->value('product')?->equals(($product ?? $finished)->times(2)))->toBeTrue();
+        // typed in litres it is the same product
+        expect(SumSolver::solve($table, ['finished' => $finished->to(Unit::Litre), 'strength' => $share])->value('product')?->equals($product ?? $finished))->toBeTrue();
+        // a corrected tank has the target, exactly
+        $target = Strength::ofQuantity(Quantity::of(BigRational::of(mt_rand(1, 9998))->dividedBy(100), Unit::PercentProduct));
+        $correction = TankCorrection::of($finished, Strength::ofQuantity($share), $target);
+        $in = ($product ?? $finished)->plus($correction->product ?? Quantity::zero(Unit::Litre));
+        expect($in->per($correction->afterwards)->isEqualTo($target->share))->toBeTrue();
+    }
+})->with([11, 12, 13]);
+
+it('corrects a tank, and knows when it cannot hold the correction', function () {
+    $of = static fn (string $in, string $now, string $target, ?string $tank = null): TankCorrection => TankCorrection::of(quantity($in), Strength::parse($now), Strength::parse($target), $tank === null ? null : quantity($tank));
+    // 10 L at 1 % to 2 %: (0.2 - 0.1) / 0.98 = 0.10204 L of product
+    $weak = $of('10 L', '1 %', '2 %', '10.2 L');
+    expect([$weak->state, (string) $weak->product?->decimal(Unit::Millilitre, 2, RoundingMode::HALF_UP), $weak->fits])->toBe(['weak', '102.04', true]);
+    // 10 L at 3 % to 2 %: 0.3 / 0.02 = 15 L, so 5 L of carrier
+    $strong = $of('10 L', '3 %', '2 %', '15 L');
+    expect([$strong->state, (string) $strong->carrier?->decimal(Unit::Litre, 3, RoundingMode::HALF_UP), $strong->fits])->toBe(['strong', '5.000', true])
+        ->and($of('10 L', '3 %', '2 %', '14.99 L')->fits)->toBeFalse()
+        ->and($of('10 L', '2 %', '2 %')->state)->toBe('right')->and($of('10 L', '2 %', '2 %')->fits)->toBeNull()
+        ->and(static fn () => $of('10 L', '2 %', '100 %'))->toThrow(Unmixable::class)->and(static fn () => $of('10 L', '2 %', '0 %'))->toThrow(Unmixable::class);
+});
+
+it('writes one strength in every way, and names the trap of parts', function () {
+    $ways = StrengthWays::of(Strength::parse('1:4'), quantity('480 g ae/L'));
+    $shown = array_map(static fn (Quantity $q): string => $q->decimal($q->unit, 3, RoundingMode::HALF_UP) . ' ' . $q->unit->value, $ways->written);
+    // 20 %: 200 mL/L, 25.6 fl oz/gal, 153.6 tsp/gal, 32 imp fl oz/imp gal; 96 g ae in a litre
+    expect($shown)->toBe(['20.000 pct_vv_product', '200.000 mL/L', '25.600 fl_oz_us/gal_us', '153.600 tsp_us/gal_us', '32.000 fl_oz_imp/gal_imp'])
+        ->and((string) $ways->carrierParts)->toBe('4')->and((string) $ways->misread()?->amount)->toBe('25')
+        ->and((string) $ways->active?->in(Unit::GramEquivalentPerLitre)->toScale(0, RoundingMode::HALF_UP))->toBe('96')
+        // a share by weight is nominal by volume: nothing is told per litre from it
+        ->and(StrengthWays::of(Strength::parse('2 %'), quantity('41 % w/w'))->active)->toBeNull()
+        ->and(StrengthWays::of(Strength::parse('100 %'))->carrierParts)->toBeNull()->and(StrengthWays::of(Strength::parse('0 %'))->misread())->toBeNull();
+});
+
+it('buys the cheapest cover', function (string $need, string $shelf, array $sizes, string $bought, string $cost, string $left) {
+    $purchase = Purchase::of(quantity($need), quantity($shelf), array_map(static fn (array $s): array => ['size' => quantity($s[0]), 'price' => BigRational::of($s[1])], $sizes));
+    expect(implode(' + ', array_map(static fn (array $b): string => $b['count'] . ' x ' . $b['size']->amount . ' ' . $b['size']->unit->value, $purchase->bought)))->toBe($bought)
+        ->and((string) $purchase->cost->toScale(2, RoundingMode::HALF_UP))->toBe($cost)->and((string) $purchase->left->decimal(Unit::Millilitre, 0, RoundingMode::HALF_UP))->toBe($left)->and($purchase->proven)->toBeTrue();
+})->with([
+    'the shelf will do' => ['1 L', '2 L', [['1 L', '20']], '', '0.00', '1000'],
+    'exactly the shelf' => ['2 L', '2 L', [], '', '0.00', '0'],
+    // 2.7 L short: 3 x 20 = 60 and 300 mL over beats 5 L for 61
+    'small ones' => ['3.2 L', '500 mL', [['1 L', '20'], ['5 L', '61']], '3 x 1 L', '60.00', '300'],
+    // the same 60 for 5 L: as cheap, but more stays over
+    'as cheap, less over' => ['3.2 L', '500 mL', [['1 L', '20'], ['5 L', '60']], '3 x 1 L', '60.00', '300'],
+    // a cent cheaper is cheaper
+    'a cent less' => ['3.2 L', '500 mL', [['1 L', '20'], ['5 L', '59.99']], '1 x 5 L', '59.99', '2300'],
+    'two kinds' => ['7 L', '0 L', [['1 L', '20'], ['5 L', '60'], ['2.5 L', '35']], '1 x 5 L + 1 x 5/2 L', '95.00', '500'],
+    // 1 gal = 3.785 L: two quarts short
+    'gallons and litres' => ['1.5 gal', '1 gal', [['1 qt', '9'], ['2.5 gal', '60']], '2 x 1 qt_us', '18.00', '0'],
+]);
+
+it('cannot buy without a size, nor thousands of thimbles', function () {
+    expect(static fn () => Purchase::of(quantity('1 L'), quantity('0 L'), []))->toThrow(Unmixable::class)
+        ->and(static fn () => Purchase::of(quantity('1 L'), quantity('0 L'), [['size' => quantity('1 lb'), 'price' => BigRational::of(3)]]))->toThrow(Unmixable::class)
+        ->and(static fn () => Purchase::of(quantity('20 L'), quantity('0 L'), [['size' => quantity('1 mL'), 'price' => BigRational::of(3)]]))->toThrow(Unmixable::class);
+});
