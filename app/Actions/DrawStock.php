@@ -39,7 +39,7 @@ final readonly class DrawStock
             $container = $this->held($containerId, $user);
             $amount->mustMatch($container->size()->dimension());
             if ($amount->isNegative() || $amount->isGreaterThan($container->left())) {
-                throw new Stopped(409, 'There is only ' . Shown::in($container->left(), $user->system()) . ' left in this container.', ['left' => $container->left()->toWire()]);
+                throw new Stopped(409, 'There is only ' . Shown::in($container->left(), $user->system()) . ' left in this container.');
             }
 
             return $this->write($container, $container->left()->minus($amount->to($container->unit())), $amount, $kind, $user, $batch, $reason);
