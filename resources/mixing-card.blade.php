@@ -4,7 +4,7 @@
 @font-face { font-family: Hyper; src: url("file://{{ $fonts }}/atkinson-hyperlegible-next-latin-wght-normal.woff2"); font-weight: 200 800; }
 @page { size: A5 landscape; margin: 9mm 10mm 11mm; @bottom-left { content: "The label and local rules decide. Licensed work is for licensed people."; font: 7.5pt Hyper; color: #44524a; } @bottom-right { content: counter(page) " / " counter(pages); font: 7.5pt Hyper; color: #44524a; } }
 body { font: 10.5pt/1.35 Hyper, sans-serif; color: #10201a; margin: 0; } h1 { font-size: 13pt; margin: 0; } .load { break-after: page; } .load:last-child { break-after: auto; }
-.pour { font-size: 30pt; font-weight: 750; line-height: 1.1; margin: 1mm 0; } .two { display: flex; gap: 7mm; } .grow { flex: 1; } ol { list-style: none; padding: 0; margin: 0; } li { border-top: .3mm solid #10201a; padding: 1.6mm 0; font-size: 12.5pt; }
+.pour { font-size: 30pt; font-weight: 800; line-height: 1.1; margin: 1mm 0; } .two { display: flex; gap: 7mm; } .grow { flex: 1; } ol { list-style: none; padding: 0; margin: 0; } li { border-top: .3mm solid #10201a; padding: 1.6mm 0; font-size: 12.5pt; }
 .box { display: inline-block; width: 5mm; height: 5mm; border: .5mm solid #10201a; margin-right: 3mm; vertical-align: -1mm; } .soft { color: #44524a; font-size: 8.5pt; } .amount { font-weight: 750; } .warn { border-left: 1.4mm solid #7c1d22; padding: 0 2.5mm; margin: 1.5mm 0; font-size: 9pt; }
 </style></head><body>
 @foreach ($r['loads'] as $i => $load)
@@ -19,7 +19,8 @@ body { font: 10.5pt/1.35 Hyper, sans-serif; color: #10201a; margin: 0; } h1 { fo
 <svg width="34mm" height="64mm" viewBox="0 0 110 200" style="flex: none"><rect x="6" y="26" width="62" height="160" fill="#cfe0e6"/><path d="M6 14V186H68V14" fill="none" stroke="#10201a" stroke-width="3"/>
 @foreach ($load['steps'] as $k => $step)<path d="M6 {{ 186 - (float) $step['markShare'] * 160 }}H74" stroke="#10201a" stroke-width="1.6"/><text x="{{ 78 + ($k % 2) * 14 }}" y="{{ min(196, 191 - (float) $step['markShare'] * 160) }}" font-family="Hyper" font-size="14" font-weight="700">{{ $k + 1 }}</text>@endforeach</svg>
 @foreach ($r['measure'] as $m) @if ($m['system'] === $units && $i === 0)
-<svg width="30mm" height="50mm" viewBox="0 0 150 184" style="flex: none"><rect x="30" y="{{ 170 - (float) $m['lastShare'] * 150 }}" width="80" height="{{ (float) $m['lastShare'] * 150 }}" fill="#f2d878"/><path d="M20 14 30 170H110L120 14" fill="none" stroke="#10201a" stroke-width="3"/><path d="M14 {{ 170 - (float) $m['lastShare'] * 150 }}H126" stroke="#3b4a8c" stroke-width="3"/><text x="70" y="{{ max(14, 164 - (float) $m['lastShare'] * 150) }}" text-anchor="middle" font-family="Hyper" font-size="15" font-weight="700">{{ $m['lastFill'] }}</text></svg>
+@php($half = ['cylinder' => 22, 'syringe' => 14, 'spoons' => 46, 'jug' => 50][$m['kind']] ?? 42)
+<svg width="30mm" height="50mm" viewBox="0 0 150 184" style="flex: none"><rect x="{{ 75 - $half }}" y="{{ 170 - (float) $m['lastShare'] * 150 }}" width="{{ 2 * $half }}" height="{{ (float) $m['lastShare'] * 150 }}" fill="#f2d878"/><path d="M{{ 75 - $half }} 14V170H{{ 75 + $half }}V14" fill="none" stroke="#10201a" stroke-width="3"/><path d="M14 {{ 170 - (float) $m['lastShare'] * 150 }}H126" stroke="#3b4a8c" stroke-width="3"/><text x="75" y="{{ max(14, 164 - (float) $m['lastShare'] * 150) }}" text-anchor="middle" font-family="Hyper" font-size="15" font-weight="700">{{ $m['lastFill'] }}</text></svg>
 @endif @endforeach
 </div>
 <div class="warn">{{ $care }} @if ($card && $card->wearing){{ $card->wearing }}@endif</div>

@@ -44,7 +44,7 @@ final readonly class Shopping
             $lines[] = [
                 'cardId' => $card->id, 'product' => $card->product, 'jobs' => $jobs, 'need' => Wire::quantity($need), 'onShelf' => Wire::quantity($shelf),
                 'purchase' => $purchase === null ? null : $this->wire->purchase($purchase),
-                'stale' => $purchase !== null && $purchase->bought !== [] && array_filter($card->packs ?? [], static fn (array $p): bool => Prices::isStale($p['on'] === null ? null : new \DateTimeImmutable($p['on']), $today)) !== [],
+                'stale' => $purchase !== null && self::isStale($purchase, $card, $today),
             ];
         }
         $kit = array_map(static fn (array $k): array => $k + ['stale' => Prices::isStale($k['on'] === null ? null : new \DateTimeImmutable($k['on']), $today)], $crew->settings['kit'] ?? []);
@@ -100,6 +100,20 @@ final readonly class Shopping
         usort($needs, static fn (array $a, array $b): int => $a['card']->product <=> $b['card']->product);
 
         return $needs;
+    }
+
+    /** Whether a size that is bought has an old price. */
+    private static function isStale(Purchase $purchase, LabelCard $card, \DateTimeImmutable $today): bool
+    {
+        foreach ($purchase->bought as $bought) {
+            foreach ($card->packs ?? [] as $pack) {
+                if (Reading::parse($pack['size'], null)->quantity->equals($bought['size']) && Prices::isStale($pack['on'] === null ? null : new \DateTimeImmutable($pack['on']), $today)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     private function onShelf(Crew $crew, LabelCard $card, Quantity $like): Quantity

@@ -8,6 +8,7 @@ use App\Text\Sentences;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
+use Thicket\Measure\Shown;
 use Thicket\Measure\Strength;
 use Thicket\Measure\System;
 use Thicket\Mix\MeasuringTool;
@@ -70,7 +71,7 @@ final readonly class MixWire
     public function purchase(Purchase $purchase): array
     {
         return [
-            'bought' => array_map(static fn (array $b): array => ['count' => $b['count'], 'size' => Wire::quantity($b['size']), 'price' => Wire::money($b['price'])], $purchase->bought),
+            'bought' => array_map(static fn (array $b): array => ['count' => $b['count'], 'size' => Wire::quantity($b['size']), 'sold' => Wire::asSold($b['size']), 'price' => Wire::money($b['price'])], $purchase->bought),
             'cost' => Wire::money($purchase->cost), 'short' => Wire::quantity($purchase->short), 'left' => Wire::quantity($purchase->left), 'proven' => $purchase->proven,
         ];
     }
@@ -124,7 +125,7 @@ final readonly class MixWire
         $cap = $most?->dimension() === Dimension::ProductShare && $finished !== null ? Strength::ofQuantity($most)->productIn($finished) : $amount;
         $read = $tool->measure($amount, $cap);
 
-        return ['name' => $tool->name, 'fillings' => $read['fillings'], 'measured' => Wire::quantity($read['measured']), 'text' => $this->sentences->in('sum.measure', ['tool' => $tool->name, 'measured' => $read['measured'], 'fillings' => $read['fillings']], System::Us)];
+        return ['name' => $tool->name, 'fillings' => $read['fillings'], 'measured' => Wire::quantity($read['measured']), 'text' => $this->sentences->in('sum.measure', ['tool' => $tool->name, 'measured' => Shown::withUnit($read['measured']->to($tool->graduation->unit)->amount, $tool->graduation->unit), 'fillings' => $read['fillings']], System::Us)];
     }
 
     /**

@@ -32,7 +32,7 @@ final readonly class ShedWire
         return [
             'revision' => $crew->revision,
             'cards' => $crew->labelCards()->with('versions')->get()->map(fn ($card): array => [
-                'id' => $card->id, 'product' => $card->product, 'packs' => array_map(static fn (array $p): array => ['size' => Wire::quantity(Reading::parse($p['size'], null)->quantity), 'price' => $p['price'], 'on' => $p['on'], 'stale' => Prices::isStale($p['on'] === null ? null : new \DateTimeImmutable($p['on']), $today)], $card->packs ?? []),
+                'id' => $card->id, 'product' => $card->product, 'packs' => array_map(static fn (array $p): array => ['size' => Wire::quantity($size = Reading::parse($p['size'], null)->quantity), 'sold' => Wire::asSold($size), 'price' => $p['price'], 'on' => $p['on'], 'stale' => Prices::isStale($p['on'] === null ? null : new \DateTimeImmutable($p['on']), $today)], $card->packs ?? []),
                 'versions' => $card->versions->map(fn (LabelCardVersion $v, int $i): array => $this->version($v, $this->assembler->card($v), $card->versions[$i + 1] ?? null) + ['enteredBy' => $names[$v->entered_by] ?? '', 'confirmedBy' => $v->confirmed_by === null ? null : ($names[$v->confirmed_by] ?? ''), 'confirmedOn' => Wire::day($v->confirmed_at)])->values()->all(),
             ])->values()->all(),
             'sprayers' => $this->stock->sprayers($crew, $names),

@@ -36,7 +36,7 @@ final readonly class StockWire
     public function containers(Crew $crew, Collection $names): array
     {
         return $crew->containers()->with(['card', 'draws.batch'])->get()->map(fn (Container $c): array => [
-            'id' => $c->id, 'revision' => $c->revision, 'cardId' => $c->label_card_id, 'product' => $c->card->product, 'size' => Wire::quantity($c->size()), 'left' => Wire::quantity($c->left()),
+            'id' => $c->id, 'revision' => $c->revision, 'cardId' => $c->label_card_id, 'product' => $c->card->product, 'size' => Wire::quantity($c->size()), 'sold' => Wire::asSold($c->size()), 'left' => Wire::quantity($c->left()),
             'share' => (string) $c->left()->per($c->size())->toScale(4, RoundingMode::HALF_UP), 'lot' => $c->lot, 'place' => $c->place, 'openedOn' => Wire::day($c->opened_on), 'expiresOn' => Wire::day($c->expires_on), 'tare' => Wire::quantity($c->tare()),
             'advice' => $this->advice($c),
             'draws' => $c->draws->take(self::MOST_DRAWS)->map(static fn (Draw $d): array => [

@@ -18,6 +18,12 @@ final class Wire
         return $quantity === null ? null : $quantity->toWire() + ['shown' => Shown::both($quantity)];
     }
 
+    /** A size as it stands on the container, whatever units are looked in; it reads again as typed. */
+    public static function asSold(Quantity $size): string
+    {
+        return str_replace(' (dry)', ' wt', Shown::withUnit($size->amount, $size->unit));
+    }
+
     /** An amount of money with two decimals, rounded half up once (rulings B37). */
     public static function money(?BigRational $amount): ?string
     {

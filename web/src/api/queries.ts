@@ -24,11 +24,13 @@ export const sideBySideQuery = (stand: string, rows: readonly string[]) =>
   queryOptions({ queryKey: ['stand', stand, 'side-by-side', rows], queryFn: () => unwrap(api.GET('/stands/{stand}/comparison', { params: { path: { stand }, query: { rows: rows.join(',') } } })) });
 export const costsQuery = (stand: string, row: string) =>
   queryOptions({ queryKey: ['stand', stand, 'costs', row], queryFn: () => unwrap(api.GET('/stands/{stand}/costs', { params: { path: { stand }, query: { row } } })) });
-export const recipeQuery = (step: string, sprayerId: string | null, dye: string) =>
-  queryOptions({
-    queryKey: ['recipe', step, sprayerId, dye],
-    queryFn: () => unwrap(api.GET('/steps/{step}/recipe', { params: { path: { step }, query: { ...(sprayerId ? { sprayerId } : {}), ...(dye ? { dye } : {}) } } })),
-  });
+/** Wishes for a recipe beyond what is kept with its step. */
+export type RecipeAsk = Partial<Record<'sprayerId' | 'carrier' | 'water' | 'leftover' | 'people' | 'dye' | 'surfactant' | 'conditioner' | 'oil' | 'emulsifier', string>>;
+export const recipeQuery = (step: string, ask: RecipeAsk) =>
+  queryOptions({ queryKey: ['recipe', step, ask], queryFn: () => unwrap(api.GET('/steps/{step}/recipe', { params: { path: { step }, query: ask } })) });
+export const batchesQuery = (step: string) => queryOptions({ queryKey: ['batches', step], queryFn: () => unwrap(api.GET('/steps/{step}/batches', { params: { path: { step } } })) });
+export const sumsQuery = () => queryOptions({ queryKey: ['sums'], queryFn: () => unwrap(api.GET('/mix/sums')), staleTime: Infinity });
+export const shoppingQuery = () => queryOptions({ queryKey: ['shed', 'shopping'], queryFn: () => unwrap(api.GET('/shed/shopping')) });
 export const sheetQuery = (sheet: string) => queryOptions({ queryKey: ['sheet', sheet], queryFn: () => unwrap(api.GET('/sheets/{sheet}', { params: { path: { sheet } } })) });
 export const recordQuery = (record: string) => queryOptions({ queryKey: ['record', record], queryFn: () => unwrap(api.GET('/records/{record}', { params: { path: { record } } })) });
 export const shedQuery = () => queryOptions({ queryKey: ['shed'], queryFn: () => unwrap(api.GET('/shed')) });

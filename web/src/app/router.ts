@@ -20,6 +20,7 @@ export const router = createRouter({
     { path: '/stands/:stand/when', name: 'when', component: () => import('@/when/WhenPage.vue'), props: true },
     { path: '/stands/:stand/field-day', name: 'field-day', component: () => import('@/field-day/FieldDayPage.vue'), props: true },
     { path: '/stands/:stand/look-back', name: 'look-back', component: () => import('@/look-back/LookBackPage.vue'), props: true },
+    { path: '/sums', name: 'sums', component: () => import('@/mix/SumsPage.vue') },
     { path: '/shed', name: 'shed', component: () => import('@/shed/ShedPage.vue') },
     { path: '/handbook', name: 'handbook', component: () => import('@/handbook/HandbookPage.vue') },
     { path: '/handbook/compare', name: 'compare', component: () => import('@/handbook/ComparePage.vue') },

@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { boardQuery, handbookQuery, shedQuery } from '@/api/queries';
 import VerdictMark, { type Outcome } from '@/components/VerdictMark.vue';
+import ViewTabs from '@/components/ViewTabs.vue';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
@@ -120,9 +121,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
       <p v-if="board.stage" class="soft">
         {{ t('methods.stage') }} <b>{{ board.stage.name }}</b> ({{ t(`certainty.${board.stage.certainty}`) }}) · {{ board.flow?.name }}
       </p>
-      <div class="views" role="group" :aria-label="t('methods.views')">
-        <button v-for="v in VIEWS" :key="v" type="button" class="view" :aria-pressed="view === v" @click="view = v">{{ t(`methods.view.${v}`, { n: compared.length }) }}</button>
-      </div>
+      <ViewTabs v-model="view" :views="VIEWS.map((id) => ({ id, name: t(`methods.view.${id}`, { n: compared.length }) }))" :label="t('methods.views')" />
       <ProgrammesPanel v-if="view === 'programmes'" :stand="props.stand" />
       <ComparePanel v-else-if="view === 'compare'" :stand="props.stand" :rows="compared" @drop="toggle" @pick="look" />
       <CostPanel v-else-if="view === 'cost' && picked" :stand="props.stand" :row="picked" />
@@ -210,25 +209,6 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
 </template>
 
 <style scoped>
-.views {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 4px;
-  border-bottom: 1px solid var(--rule);
-}
-.view {
-  min-height: var(--touch);
-  padding: 6px 16px;
-  background: none;
-  border: 0;
-  border-bottom: 4px solid transparent;
-  cursor: pointer;
-  font-weight: 600;
-}
-.view[aria-pressed='true'] {
-  border-bottom-color: var(--sloe);
-  color: var(--sloe);
-}
 .pressed {
   border-color: var(--sloe);
   border-width: 2px;

@@ -1,32 +1,56 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { useRoute, useRouter } from 'vue-router';
 import { api, unwrap, type Schemas } from '@/api/client';
-import { recipeQuery, shedQuery } from '@/api/queries';
+import { recipeQuery, shedQuery, type RecipeAsk } from '@/api/queries';
+import ViewTabs from '@/components/ViewTabs.vue';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
-import CupDrawing from './CupDrawing.vue';
+import MeasureDrawing from './MeasureDrawing.vue';
+import MixingPanel from './MixingPanel.vue';
 import StemDrawing from './StemDrawing.vue';
+import SumsPanel from './SumsPanel.vue';
 import TankDrawing from './TankDrawing.vue';
 
 const props = defineProps<{ stand: string }>();
 const { t, te } = useI18n();
 const { say, units, mayWrite } = useSession();
 const { stand, took } = useStand(() => props.stand);
-const { busy, refusal, run, at } = useAct();
+const { busy, refusal, run } = useAct();
 const client = useQueryClient();
 const { data: shed } = useQuery(shedQuery());
+const VIEWS = ['recipe', 'mixing', 'sums'] as const;
+type View = (typeof VIEWS)[number];
+const route = useRoute();
+const router = useRouter();
+const view = computed<View>({
+  get: () => VIEWS.find((v) => v === route.query.view) ?? 'recipe',
+  set: (v) => void router.replace({ query: { view: v } }),
+});
+const views = computed(() => VIEWS.map((id) => ({ id, name: t(`mix.view.${id}`) })));
 
-const sprayerId = ref<string | null>(null);
-const dye = ref('');
-const dyeAsked = ref('');
+/** What is asked beyond what is kept with the step; nothing asked shows the recipe as it was saved. */
+const ask = ref<RecipeAsk>({});
+const set = (name: keyof RecipeAsk, value: string): void => {
+  ask.value = { ...ask.value, [name]: value };
+};
+watch(
+  () => props.stand,
+  () => (ask.value = {}),
+);
 const stepId = computed(() => (stand.value?.step?.usesProduct ? stand.value.step.id : null));
 const { data: recipe, error } = useQuery(
-  computed(() => ({ ...recipeQuery(stepId.value ?? '', sprayerId.value, dyeAsked.value), enabled: stepId.value !== null, placeholderData: (old: Schemas['Recipe'] | undefined) => old })),
+  computed(() => ({ ...recipeQuery(stepId.value ?? '', ask.value), enabled: stepId.value !== null, placeholderData: (old: Schemas['Recipe'] | undefined) => old })),
 );
+const asked = computed(() => Object.keys(ask.value).length > 0);
 const cup = computed(() => recipe.value?.measure.find((m) => m.system === units.value) ?? null);
+const EXTRAS = ['dye', 'surfactant', 'conditioner', 'oil', 'emulsifier'] as const;
+const SAMPLE: Record<string, string> = { dye: '0.25 fl oz/gal', surfactant: '0.25 %', conditioner: '1 %', oil: '5 %', emulsifier: '0.5 %' };
+const typed = (role: (typeof EXTRAS)[number]): string => ask.value[role] ?? recipe.value?.asked.find((a) => a.role === role)?.typed ?? '';
+const WATERS = ['clear', 'hard', 'muddy'] as const;
 const working = computed(() =>
   Object.entries(recipe.value?.working ?? {}).map(([name, v]) => ({
     name: te(`mix.working.${name}`) ? t(`mix.working.${name}`) : name,
@@ -36,19 +60,16 @@ const working = computed(() =>
 const save = async (): Promise<void> => {
   const id = stepId.value;
   if (!id || !recipe.value) return;
-  const done = await run(() =>
-    unwrap(
-      api.PUT('/steps/{step}/recipe', {
-        params: { path: { step: id }, header: { 'If-Match': `"${recipe.value?.revision ?? 0}"` } },
-        body: { ...(sprayerId.value ? { sprayerId: sprayerId.value } : {}), ...(dyeAsked.value ? { dye: dyeAsked.value } : {}) },
-      }),
-    ),
-  );
+  const { people, ...rest } = ask.value;
+  const body = { ...rest, ...(people ? { people: Number(people) } : {}) } as Record<string, never>;
+  const done = await run(() => unwrap(api.PUT('/steps/{step}/recipe', { params: { path: { step: id }, header: { 'If-Match': `"${recipe.value?.revision ?? 0}"` } }, body })));
   if (done) {
-    client.setQueryData(recipeQuery(id, sprayerId.value, dyeAsked.value).queryKey, done);
+    ask.value = {};
+    client.setQueryData(recipeQuery(id, {}).queryKey, done);
     await took();
   }
 };
+const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
 </script>
 
 <template>
@@ -56,95 +77,162 @@ const save = async (): Promise<void> => {
     <h1>
       {{ t('station.mix') }}<template v-if="stand">: {{ stand.name }}</template>
     </h1>
-    <div v-if="stand && !stand.step" class="stack">
-      <p>{{ t('mix.chooseFirst') }}</p>
-      <p>
-        <RouterLink class="btn main" :to="{ name: 'methods', params: { stand: props.stand } }">{{ t('station.methods') }}</RouterLink>
-      </p>
-    </div>
-    <div v-else-if="stand && !stand.step?.usesProduct" class="stack">
-      <p>{{ t('mix.noProduct', { name: stand.step?.method.name ?? '' }) }}</p>
-      <p>
-        <RouterLink class="btn main" :to="{ name: 'field-day', params: { stand: props.stand } }">{{ t('station.field-day') }}</RouterLink>
-      </p>
-    </div>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
-    <div v-if="recipe" class="bench">
-      <section class="stack" aria-labelledby="pour-h">
-        <h2 id="pour-h" class="visually-hidden">{{ t('mix.pour') }}</h2>
-        <template v-if="recipe.product && recipe.need">
-          <p class="pour">{{ say(recipe.product) }}</p>
-          <p class="big">{{ t('mix.then', { carrier: recipe.carrier.name, mark: say(recipe.need) }) }}</p>
-        </template>
-        <p v-for="m in recipe.missing" :key="m.fact" class="warn">{{ t('mix.need', { fact: m.name }) }}</p>
-        <p v-for="b in recipe.blocks" :key="b.code" class="warn">{{ b.text }}</p>
-        <p v-if="recipe.card">
-          <b>{{ recipe.card.product }}</b> <span class="soft small">{{ t('mix.version', { n: recipe.card.version }) }}</span>
+    <ViewTabs v-model="view" :views="views" :label="t('mix.views')" />
+    <SumsPanel v-if="view === 'sums'" />
+    <template v-else>
+      <div v-if="stand && !stand.step" class="stack">
+        <p>{{ t('mix.chooseFirst') }}</p>
+        <p>
+          <RouterLink class="btn main" :to="{ name: 'methods', params: { stand: props.stand } }">{{ t('station.methods') }}</RouterLink>
         </p>
-        <p v-else class="note">
-          {{ t('mix.noCard') }} <RouterLink :to="{ name: 'shed' }">{{ t('station.shed') }}</RouterLink>
+      </div>
+      <div v-else-if="stand && !stand.step?.usesProduct" class="stack">
+        <p>{{ t('mix.noProduct', { name: stand.step?.method.name ?? '' }) }}</p>
+        <p>
+          <RouterLink class="btn main" :to="{ name: 'field-day', params: { stand: props.stand } }">{{ t('station.field-day') }}</RouterLink>
         </p>
-        <p v-if="recipe.strength">
-          {{ t('mix.strength') }} <b>{{ say(recipe.strength.percent) }}</b>. {{ say(recipe.strength.why) }}
-        </p>
-        <p v-if="recipe.ceiling?.planned" class="small">{{ t('mix.ceiling', { planned: say(recipe.ceiling.planned), most: say(recipe.ceiling.most) }) }}</p>
-        <div class="row">
-          <label class="label"
-            >{{ t('mix.sprayer') }}
-            <select class="field" :value="sprayerId ?? recipe.sprayer?.id ?? ''" @change="sprayerId = ($event.target as HTMLSelectElement).value || null">
-              <option value="">{{ t('mix.noSprayer') }}</option>
-              <option v-for="s in shed?.sprayers ?? []" :key="s.id" :value="s.id">{{ s.name }}, {{ say(s.tank) }}</option>
-            </select>
-          </label>
-          <label class="label"
-            >{{ t('mix.dye') }}<input v-model="dye" class="field" style="width: 9em" placeholder="0.25 fl oz/gal" @change="dyeAsked = dye" /><span class="fault">{{ at('/dye') }}</span></label
-          >
-        </div>
-        <div v-for="(load, i) in recipe.loads" :key="i" class="stack sheetlike">
-          <h3>{{ load.part ? t('mix.partLoad') : t('mix.fullLoads', { n: load.times }) }}: {{ say(load.finished) }}</h3>
-          <div class="loading">
-            <TankDrawing :load="load" :say="say" />
-            <ol>
-              <li v-for="s in load.steps" :key="s.what">
-                <b class="amount">{{ say(s.amount) }}</b> {{ s.name }} <span class="small soft">{{ t('mix.mark', { mark: say(s.mark) }) }}</span>
-              </li>
-            </ol>
+      </div>
+      <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+      <MixingPanel v-if="recipe && view === 'mixing'" :recipe="recipe" :stock="shed?.stock ?? []" :units="units" :may-write="mayWrite" @recipe="view = 'recipe'" />
+      <div v-else-if="recipe" class="bench">
+        <section class="stack" aria-labelledby="pour-h">
+          <h2 id="pour-h" class="visually-hidden">{{ t('mix.pour') }}</h2>
+          <template v-if="recipe.product && recipe.need">
+            <p class="pour">{{ say(recipe.product) }}</p>
+            <p class="big">{{ t('mix.then', { carrier: recipe.carrier.name, mark: say(recipe.need) }) }}</p>
+          </template>
+          <p v-for="m in recipe.missing" :key="m.fact" class="warn">{{ t('mix.need', { fact: m.name }) }}</p>
+          <p v-for="b in recipe.blocks" :key="b.code" class="warn">{{ b.text }}</p>
+          <p v-for="w in recipe.words.filter((x) => x.level !== 'care')" :key="w.code" :class="LEVELS[w.level]">
+            {{ say(w.text) }} <span class="small soft">{{ w.source.name }}</span>
+          </p>
+          <p v-if="recipe.card">
+            <b>{{ recipe.card.product }}</b> <span class="soft small">{{ t('mix.version', { n: recipe.card.version }) }}</span>
+          </p>
+          <p v-else class="note">
+            {{ t('mix.noCard') }} <RouterLink :to="{ name: 'shed' }">{{ t('station.shed') }}</RouterLink>
+          </p>
+          <p v-if="recipe.strength">
+            {{ t('mix.strength') }} <b>{{ say(recipe.strength.percent) }}</b>. {{ say(recipe.strength.why) }}
+          </p>
+          <p v-if="recipe.ways" class="small soft">
+            {{ recipe.ways.parts }} · {{ recipe.ways.written.join(' · ') }}<template v-if="recipe.ways.active"> · {{ recipe.ways.active }}</template>
+          </p>
+          <p v-if="recipe.ways?.trap" class="small">{{ recipe.ways.trap }}</p>
+          <p v-if="recipe.ceiling?.planned" class="small">{{ t('mix.ceiling', { planned: say(recipe.ceiling.planned), most: say(recipe.ceiling.most) }) }}</p>
+          <div v-for="(load, i) in recipe.loads" :key="i" class="stack sheetlike">
+            <h3>{{ load.part ? t('mix.partLoad') : t('mix.fullLoads', { n: load.times }) }}: {{ say(load.finished) }}</h3>
+            <div class="loading">
+              <TankDrawing :load="load" :say="say" />
+              <ol>
+                <li v-for="s in load.steps" :key="s.what">
+                  <b class="amount">{{ say(s.amount) }}</b> {{ s.name }} <span class="small soft">{{ t('mix.mark', { mark: say(s.mark) }) }}</span>
+                </li>
+              </ol>
+            </div>
           </div>
-        </div>
-        <div class="row">
-          <button v-if="mayWrite" class="btn main" type="button" :disabled="busy || !recipe.finished || (recipe.saved && sprayerId === null && dyeAsked === '')" @click="save">
-            {{ recipe.saved && sprayerId === null && dyeAsked === '' ? t('mix.saved') : t('mix.save') }}
-          </button>
-          <RouterLink v-if="recipe.saved" class="btn" :to="{ name: 'field-day', params: { stand: props.stand } }">{{ t('mix.toField') }}</RouterLink>
-        </div>
-        <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
-        <p class="small soft">{{ t('mix.care') }}</p>
-      </section>
-      <section class="stack why">
-        <template v-if="cup">
-          <h3>{{ t('mix.measure', { tool: cup.tool }) }}</h3>
-          <CupDrawing :cup="cup" />
-        </template>
-        <template v-if="recipe.drawing"
-          ><h3>{{ t('mix.onStem', { diameter: say(recipe.drawing.diameter) }) }}</h3>
-          <StemDrawing :drawing="recipe.drawing" :say="say"
-        /></template>
-        <details open>
-          <summary>{{ t('mix.how') }}</summary>
-          <table>
-            <tbody>
-              <tr v-for="w in working" :key="w.name">
-                <td>{{ w.name }}</td>
-                <td>
-                  <b>{{ w.value }}</b>
-                </td>
-              </tr>
-            </tbody>
-          </table>
-          <p class="small soft">{{ t('mix.guess') }}</p>
-        </details>
-      </section>
-    </div>
+          <div v-if="recipe.plan && recipe.plan.loads.length > 1" class="table-wrap">
+            <table class="small">
+              <thead>
+                <tr>
+                  <th>{{ t('mix.plan.load') }}</th>
+                  <th>{{ t('mix.plan.holds') }}</th>
+                  <th>{{ t('mix.plan.carried') }}</th>
+                  <th>{{ t('mix.plan.refill') }}</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="l in recipe.plan.loads" :key="`${l.round}.${l.person}`">
+                  <td>{{ recipe.plan.people > 1 ? t('mix.plan.who', { round: l.round, person: l.person }) : l.round }}</td>
+                  <td>{{ say(l.finished) }}</td>
+                  <td>{{ say(l.carried) }}</td>
+                  <td>{{ l.stemsAfter === null ? t('mix.plan.after', { n: l.doneAfter }) : t('mix.plan.afterStems', { n: l.doneAfter, stems: l.stemsAfter }) }}</td>
+                </tr>
+              </tbody>
+            </table>
+            <p v-if="recipe.plan.more" class="small soft">{{ t('mix.plan.more', { n: recipe.plan.more }) }}</p>
+          </div>
+          <p v-if="recipe.plan?.water" class="small">{{ t('mix.plan.water', { water: say(recipe.plan.water), weight: say(recipe.plan.waterWeight) }) }}</p>
+          <div class="row">
+            <button v-if="mayWrite" class="btn main" type="button" :disabled="busy || !recipe.finished || (recipe.saved && !asked)" @click="save">
+              {{ recipe.saved && !asked ? t('mix.saved') : t('mix.save') }}
+            </button>
+            <button v-if="recipe.saved && !asked" class="btn" type="button" @click="view = 'mixing'">{{ t('mix.toMixing') }}</button>
+            <a v-if="recipe.saved && !asked" class="btn quiet" :href="`/api/v1/steps/${recipe.stepId}/mixing-card.pdf`" target="_blank">{{ t('mix.card') }}</a>
+            <RouterLink v-if="recipe.saved && !asked" class="btn quiet" :to="{ name: 'field-day', params: { stand: props.stand } }">{{ t('mix.toField') }}</RouterLink>
+          </div>
+          <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+          <p v-for="w in recipe.words.filter((x) => x.level === 'care')" :key="w.code" class="note small">
+            {{ say(w.text) }} <span class="soft">{{ w.source.name }}</span>
+          </p>
+          <p class="small soft">{{ t('mix.care') }}</p>
+        </section>
+        <section class="stack why">
+          <h3>{{ t('mix.made') }}</h3>
+          <div class="row">
+            <label class="label"
+              >{{ t('mix.sprayer') }}
+              <select class="field" :value="ask.sprayerId ?? recipe.sprayer?.id ?? ''" @change="set('sprayerId', ($event.target as HTMLSelectElement).value)">
+                <option value="" disabled>{{ t('mix.noSprayer') }}</option>
+                <option v-for="s in shed?.sprayers ?? []" :key="s.id" :value="s.id">{{ s.name }}, {{ say(s.tank) }}</option>
+              </select>
+            </label>
+            <label class="label"
+              >{{ t('mix.carrier') }}
+              <select class="field" :value="ask.carrier ?? recipe.carrier.id" @change="set('carrier', ($event.target as HTMLSelectElement).value)">
+                <option v-for="c in ['water', 'oil']" :key="c" :value="c">{{ t(`shed.carrier.${c}`) }}</option>
+              </select>
+            </label>
+            <label v-if="recipe.carrier.id === 'water'" class="label"
+              >{{ t('mix.water') }}
+              <select class="field" :value="ask.water ?? recipe.water ?? ''" @change="set('water', ($event.target as HTMLSelectElement).value)">
+                <option value="" disabled>{{ t('mix.waterUnknown') }}</option>
+                <option v-for="w in WATERS" :key="w" :value="w">{{ t(`mix.waters.${w}`) }}</option>
+              </select>
+            </label>
+            <label class="label"
+              >{{ t('mix.leftover')
+              }}<input class="field" style="width: 7em" placeholder="0.5 gal" :value="ask.leftover ?? recipe.leftover ?? ''" @change="set('leftover', ($event.target as HTMLInputElement).value)"
+            /></label>
+            <label class="label"
+              >{{ t('mix.people')
+              }}<input class="field" style="width: 4em" type="number" min="1" max="20" :value="ask.people ?? recipe.people" @change="set('people', ($event.target as HTMLInputElement).value)"
+            /></label>
+          </div>
+          <details :open="EXTRAS.some((e) => typed(e) !== '')">
+            <summary>{{ t('mix.additives') }}</summary>
+            <div class="row">
+              <label v-for="e in EXTRAS" :key="e" class="label"
+                >{{ t(`mix.extra.${e}`) }}<input class="field" style="width: 9em" :placeholder="SAMPLE[e]" :value="typed(e)" @change="set(e, ($event.target as HTMLInputElement).value)"
+              /></label>
+            </div>
+            <p class="small soft">{{ t('mix.leftoverHelp') }}</p>
+          </details>
+          <template v-if="cup">
+            <h3>{{ t('mix.measure', { tool: cup.tool }) }}</h3>
+            <MeasureDrawing :cup="cup" />
+          </template>
+          <template v-if="recipe.drawing"
+            ><h3>{{ t('mix.onStem', { diameter: say(recipe.drawing.diameter) }) }}</h3>
+            <StemDrawing :drawing="recipe.drawing" :say="say"
+          /></template>
+          <details>
+            <summary>{{ t('mix.how') }}</summary>
+            <table>
+              <tbody>
+                <tr v-for="w in working" :key="w.name">
+                  <td>{{ w.name }}</td>
+                  <td>
+                    <b>{{ w.value }}</b>
+                  </td>
+                </tr>
+              </tbody>
+            </table>
+            <p class="small soft">{{ t('mix.guess') }}</p>
+          </details>
+        </section>
+      </div>
+    </template>
   </div>
 </template>
 
@@ -154,7 +242,7 @@ const save = async (): Promise<void> => {
 }
 .loading {
   display: grid;
-  grid-template-columns: 110px minmax(0, 1fr);
+  grid-template-columns: 120px minmax(0, 1fr);
   gap: 16px;
   align-items: start;
 }
@@ -164,5 +252,9 @@ const save = async (): Promise<void> => {
 }
 .amount {
   font-size: var(--size-l);
+}
+summary {
+  min-height: 36px;
+  cursor: pointer;
 }
 </style>

@@ -1,0 +1,18 @@
+import { useQueryClient } from '@tanstack/vue-query';
+import { shedQuery } from '@/api/queries';
+import type { Schemas } from '@/api/client';
+import { useAct } from './useAct';
+
+/** A write to the Shed: the whole Shed comes back, and whatever was reckoned from it is asked again. */
+export function useShed() {
+  const client = useQueryClient();
+  const act = useAct();
+  const keep = async (work: () => Promise<Schemas['Shed']>): Promise<boolean> => {
+    const shed = await act.run(work);
+    if (!shed) return false;
+    client.setQueryData(shedQuery().queryKey, shed);
+    await client.invalidateQueries();
+    return true;
+  };
+  return { ...act, keep };
+}

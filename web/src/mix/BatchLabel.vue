@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n';
+import type { Schemas } from '@/api/client';
+import { useSession } from '@/composables/useSession';
+
+/** What stands on the bottle: to be printed, or written on tape by hand. */
+defineProps<{ batch: Schemas['Batch'] }>();
+const { t } = useI18n();
+const { units } = useSession();
+const print = (): void => window.print();
+</script>
+
+<template>
+  <article class="label-card" :aria-label="batch.label.title">
+    <h3>{{ batch.label.title }}: {{ batch.label.amount?.[units] }}</h3>
+    <p>
+      <b>{{ batch.label.contents }}</b>
+    </p>
+    <p>{{ batch.label.strength?.[units] }} · {{ batch.label.registration }}</p>
+    <p>
+      {{ batch.label.mixed }}. <b>{{ batch.label.useBy }}</b>
+    </p>
+    <ul v-if="batch.label.hazards.length" class="small">
+      <li v-for="h in batch.label.hazards" :key="h">{{ h }}</li>
+    </ul>
+    <p v-if="batch.label.wearing" class="small">{{ batch.label.wearing }}</p>
+    <p v-if="batch.label.firstAid" class="small">{{ batch.label.firstAid }}</p>
+    <p class="small">{{ batch.label.keep }}</p>
+    <button class="btn small no-print" type="button" @click="print">{{ t('mixing.print') }}</button>
+  </article>
+</template>
+
+<style scoped>
+.label-card {
+  border: 3px solid var(--ink);
+  padding: 12px 16px;
+  background: var(--paper);
+  max-width: 460px;
+}
+@media print {
+  .no-print {
+    display: none;
+  }
+}
+</style>

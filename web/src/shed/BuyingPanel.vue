@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { ref, watchEffect } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, jobNow, unwrap, type Schemas } from '@/api/client';
+import { shoppingQuery } from '@/api/queries';
+import { useSession } from '@/composables/useSession';
+import { useShed } from '@/composables/useShed';
+
+/** What the saved recipes need beyond the shelf, bought the cheapest way; the sizes a product is sold in; and the kit. */
+const props = defineProps<{ shed: Schemas['Shed'] }>();
+const { t } = useI18n();
+const { say, isLead } = useSession();
+const { busy, refusal, keep, at } = useShed();
+const { data: list, error } = useQuery(shoppingQuery());
+interface Pack {
+  size: string;
+  price: string;
+  on: string;
+}
+const packs = ref<Record<string, Pack[]>>({});
+const kit = ref<{ item: string; amount: string; on: string }[]>([]);
+watchEffect(() => {
+  packs.value = Object.fromEntries(props.shed.cards.map((c) => [c.id, [...c.packs.map((p) => ({ size: p.sold, price: p.price, on: p.on ?? '' })), { size: '', price: '', on: '' }]]));
+  kit.value = [...props.shed.kit.map((k) => ({ item: k.item, amount: k.amount, on: k.on ?? '' })), { item: '', amount: '', on: '' }];
+});
+const today = (): string => jobNow().toISOString().slice(0, 10);
+const savePacks = (card: string): Promise<boolean> =>
+  keep(() =>
+    unwrap(
+      api.PUT('/shed/cards/{card}/packs', {
+        params: { path: { card } },
+        body: { packs: (packs.value[card] ?? []).filter((p) => p.size !== '').map((p) => ({ size: p.size, price: p.price, on: p.on || today() })) },
+      }),
+    ),
+  );
+const saveKit = (): Promise<boolean> =>
+  keep(() =>
+    unwrap(
+      api.PATCH('/shed/choices', {
+        params: { header: { 'If-Match': `"${props.shed.revision}"` } },
+        body: { kit: kit.value.filter((k) => k.item !== '').map((k) => ({ item: k.item, amount: k.amount, on: k.on || today() })) },
+      }),
+    ),
+  );
+</script>
+
+<template>
+  <div class="bench">
+    <section class="stack" aria-labelledby="buy-h">
+      <h2 id="buy-h">{{ t('buying.list') }}</h2>
+      <p class="soft small">{{ t('buying.help') }}</p>
+      <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+      <template v-if="list">
+        <div class="table-wrap">
+          <table>
+            <thead>
+              <tr>
+                <th>{{ t('buying.product') }}</th>
+                <th>{{ t('buying.need') }}</th>
+                <th>{{ t('buying.shelf') }}</th>
+                <th>{{ t('buying.buy') }}</th>
+                <th class="right">{{ list.currency }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="l in list.lines" :key="l.cardId + l.need.unit">
+                <td>
+                  {{ l.product }} <span class="soft small">{{ t('buying.jobs', { n: l.jobs }, l.jobs) }}</span>
+                </td>
+                <td>{{ say(l.need) }}</td>
+                <td>{{ say(l.onShelf) }}</td>
+                <td>
+                  <template v-if="!l.purchase"
+                    ><b class="fault">{{ t('buying.noSize') }}</b></template
+                  ><template v-else-if="l.purchase.bought.length === 0">{{ t('buying.nothing') }}</template
+                  ><template v-else
+                    ><b>{{ l.purchase.bought.map((b) => `${b.count} × ${b.sold}`).join(' + ') }}</b
+                    ><br /><span class="small soft">{{ t('buying.left', { left: say(l.purchase.left) }) }}</span></template
+                  >
+                  <span v-if="l.stale" class="fault small"> {{ t('prices.stale') }}</span>
+                </td>
+                <td class="right">{{ l.purchase?.cost ?? '–' }}</td>
+              </tr>
+              <tr v-if="list.lines.length === 0">
+                <td colspan="5" class="soft">{{ t('buying.none') }}</td>
+              </tr>
+              <tr>
+                <td colspan="4">
+                  <b>{{ t('buying.total') }}</b>
+                </td>
+                <td class="right">
+                  <b>{{ list.cost }}</b>
+                </td>
+              </tr>
+              <tr v-if="list.kit.length">
+                <td colspan="4">{{ t('buying.kitCost') }}</td>
+                <td class="right">{{ list.kitCost }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <a class="btn small" href="/api/v1/shed/shopping.csv" download>{{ t('buying.csv') }}</a>
+      </template>
+    </section>
+    <section class="stack why" aria-labelledby="packs-h">
+      <h2 id="packs-h">{{ t('buying.sizes') }}</h2>
+      <form v-for="c in shed.cards" :key="c.id" class="stack" style="gap: 4px" novalidate @submit.prevent="savePacks(c.id)">
+        <b>{{ c.product }}</b>
+        <div v-for="(p, i) in packs[c.id] ?? []" :key="i" class="row">
+          <label class="label"
+            ><span :class="{ 'visually-hidden': i > 0 }">{{ t('buying.size') }}</span
+            ><input v-model="p.size" class="field" style="width: 7em" placeholder="5 L" :readonly="!isLead"
+          /></label>
+          <label class="label"
+            ><span :class="{ 'visually-hidden': i > 0 }">{{ t('buying.price', { currency: list?.currency ?? '' }) }}</span
+            ><input v-model="p.price" class="field" style="width: 6em" inputmode="decimal" :readonly="!isLead"
+          /></label>
+          <label class="label"
+            ><span :class="{ 'visually-hidden': i > 0 }">{{ t('prices.on') }}</span
+            ><input v-model="p.on" class="field" type="date" :readonly="!isLead"
+          /></label>
+          <span v-if="c.packs[i]?.stale" class="fault small">{{ t('prices.stale') }}</span>
+        </div>
+        <button v-if="isLead" class="btn small quiet start" type="submit" :disabled="busy">{{ t('buying.keepSizes') }}</button>
+      </form>
+      <h2>{{ t('buying.kit') }}</h2>
+      <form class="stack" style="gap: 4px" novalidate @submit.prevent="saveKit">
+        <div v-for="(k, i) in kit" :key="i" class="row">
+          <label class="label"
+            ><span :class="{ 'visually-hidden': i > 0 }">{{ t('buying.item') }}</span
+            ><input v-model="k.item" class="field" maxlength="80" :readonly="!isLead"
+          /></label>
+          <label class="label"
+            ><span :class="{ 'visually-hidden': i > 0 }">{{ t('buying.price', { currency: list?.currency ?? '' }) }}</span
+            ><input v-model="k.amount" class="field" style="width: 6em" inputmode="decimal" :readonly="!isLead"
+          /></label>
+          <label class="label"
+            ><span :class="{ 'visually-hidden': i > 0 }">{{ t('prices.on') }}</span
+            ><input v-model="k.on" class="field" type="date" :readonly="!isLead"
+          /></label>
+        </div>
+        <button v-if="isLead" class="btn small quiet start" type="submit" :disabled="busy">{{ t('buying.keepKit') }}</button>
+      </form>
+      <p v-if="refusal" class="fault" role="alert">{{ at('/packs') ?? at('/kit') ?? refusal.message }}</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.right {
+  text-align: right;
+  padding-right: 0;
+}
+.start {
+  justify-self: start;
+}
+</style>

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, unwrap, type Schemas } from '@/api/client';
+import { handbookQuery } from '@/api/queries';
+import { dayText } from '@/components/dates';
+import { useSession } from '@/composables/useSession';
+import { useShed } from '@/composables/useShed';
+import CardForm from './CardForm.vue';
+import { isWord, SECTIONS, textOf } from './cardFields';
+
+/** Label cards: what each says, in the order of a label, who confirmed it, and what a new version changed. */
+defineProps<{ shed: Schemas['Shed'] }>();
+const { t, te } = useI18n();
+const { say, isLead, mayWrite } = useSession();
+const { busy, refusal, keep, run } = useShed();
+const { data: book } = useQuery(handbookQuery());
+type Card = Schemas['Shed']['cards'][number];
+type Version = Card['versions'][number];
+/** The card that is written on: a new one, a new version of one, or one taken in from a file. */
+const writing = ref<{ cardId: string | null; body: Record<string, unknown> } | null>(null);
+const fileFault = ref('');
+const confirm = (version: string): Promise<boolean> => keep(() => unwrap(api.POST('/shed/card-versions/{version}/confirm', { params: { path: { version } }, body: {} })));
+const handOn = async (card: Card): Promise<void> => {
+  const document_ = await run(() => unwrap(api.GET('/shed/cards/{card}/export', { params: { path: { card: card.id } } })));
+  if (!document_) return;
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([JSON.stringify(document_, null, 2)], { type: 'application/json' }));
+  link.download = `${card.product.replace(/[^A-Za-z0-9]+/g, '-')}.json`;
+  link.click();
+  URL.revokeObjectURL(link.href);
+};
+const takeIn = async (e: Event): Promise<void> => {
+  const file = (e.target as HTMLInputElement).files?.[0];
+  fileFault.value = '';
+  if (!file) return;
+  try {
+    const read = JSON.parse(await file.text()) as { format?: string; card?: Record<string, unknown> };
+    if (read.format !== 'gallant-thicket-label-card' || typeof read.card !== 'object') throw new Error();
+    writing.value = { cardId: null, body: read.card };
+  } catch {
+    fileFault.value = t('shed.notACard');
+  }
+};
+const useName = (id: string): string => book.value?.methods.find((x) => x.id === id)?.name ?? id;
+const activeName = (id: string): string => book.value?.actives.find((a) => a.id === id)?.name ?? id;
+const siteNames = (v: Version): string => v.sites.map((s) => book.value?.settings.find((x) => x.id === s)?.name ?? s).join(', ');
+const fieldName = (id: string): string => (te(`shed.field.${id}`) ? t(`shed.field.${id}`) : id);
+/** Everything the card says beyond its uses, in label order, as typed. */
+const lines = (v: Version): { name: string; value: string }[] =>
+  SECTIONS.flatMap((s) => s.fields)
+    .filter((f) => f.id in v.body && !['product', 'registration', 'formulation'].includes(f.id) && textOf(v.body[f.id]) !== '')
+    .map((f) => ({ name: fieldName(f.id), value: isWord(f) ? t(`shed.word.${textOf(v.body[f.id])}`) : textOf(v.body[f.id]) }));
+</script>
+
+<template>
+  <div class="bench">
+    <section class="stack" aria-labelledby="cards-h">
+      <h2 id="cards-h" class="visually-hidden">{{ t('shed.cards') }}</h2>
+      <p class="soft small">{{ t('shed.cardsHelp') }}</p>
+      <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+      <article v-for="card in shed.cards" :key="card.id" class="sheetlike stack" style="gap: 6px">
+        <h3>{{ card.product }}</h3>
+        <template v-for="(v, i) in card.versions" :key="v.id">
+          <p class="small">{{ t('mix.version', { n: v.version }) }} · {{ v.registration }} · {{ v.actives.map((a) => `${activeName(a.active)} ${say(a.amount)}`).join(', ') }}</p>
+          <ul v-if="v.changes.length && i === 0" class="small">
+            <li v-for="c in v.changes" :key="c.field">{{ t('shed.changed', { field: fieldName(c.field), was: c.was || '–', now: c.now || '–' }) }}</li>
+          </ul>
+          <p v-if="v.confirmed" class="small">
+            <b>{{ t('shed.confirmed', { name: v.confirmedBy ?? '', day: v.confirmedOn ? dayText(v.confirmedOn, true) : '' }) }}</b>
+          </p>
+          <div v-else class="row">
+            <span class="fault">{{ t('shed.unconfirmed', { name: v.enteredBy }) }}</span><button v-if="isLead" class="btn small" type="button" :disabled="busy" @click="confirm(v.id)">
+              {{ t('shed.confirm') }}
+            </button>
+          </div>
+          <div v-if="i === 0" class="table-wrap">
+            <table>
+              <thead>
+                <tr>
+                  <th>{{ t('shed.use') }}</th>
+                  <th>{{ t('shed.least') }}</th>
+                  <th>{{ t('shed.most') }}</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="m in v.methods" :key="m.method">
+                  <td>{{ useName(m.method) }}</td>
+                  <td>{{ say(m.min) }}</td>
+                  <td>{{ m.rateMost ? `${say(m.rateMost)} (${say(m.spray)})` : say(m.max) }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </div>
+          <p v-if="i === 0" class="small soft">
+            {{ t('shed.limits', { buffer: say(v.waterBuffer) || '–', yearly: say(v.yearlyMaximum) || '–', sites: siteNames(v) }) }}
+          </p>
+          <details v-if="i === 0">
+            <summary>{{ t('shed.allOfIt') }}</summary>
+            <table class="small">
+              <tbody>
+                <tr v-for="l in lines(v)" :key="l.name">
+                  <td>{{ l.name }}</td>
+                  <td>
+                    <b>{{ l.value }}</b>
+                  </td>
+                </tr>
+              </tbody>
+            </table>
+          </details>
+        </template>
+        <div class="row">
+          <button v-if="mayWrite" class="btn small" type="button" @click="writing = { cardId: card.id, body: card.versions[0]?.body ?? {} }">{{ t('shed.newVersion') }}</button>
+          <button class="btn small quiet" type="button" :disabled="busy" @click="handOn(card)">{{ t('shed.handOn') }}</button>
+        </div>
+      </article>
+      <p v-if="shed.cards.length === 0">{{ t('shed.noCards') }}</p>
+    </section>
+    <section class="stack why" :aria-label="t('shed.writing')">
+      <template v-if="!writing">
+        <button v-if="mayWrite" class="btn main" type="button" @click="writing = { cardId: null, body: {} }">{{ t('shed.newCard') }}</button>
+        <label v-if="mayWrite" class="label">{{ t('shed.takeIn') }}<input type="file" accept="application/json,.json" @change="takeIn" /></label>
+        <p class="small soft">{{ t('shed.takeInHelp') }}</p>
+        <p v-if="fileFault" class="fault" role="alert">{{ fileFault }}</p>
+      </template>
+      <CardForm v-else :key="writing.cardId ?? 'new'" :card-id="writing.cardId" :body="writing.body" @close="writing = null" />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+details > summary {
+  min-height: 32px;
+  cursor: pointer;
+}
+</style>

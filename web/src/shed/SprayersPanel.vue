@@ -1,0 +1,176 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, unwrap, type Schemas } from '@/api/client';
+import { dayText } from '@/components/dates';
+import { useSession } from '@/composables/useSession';
+import { useShed } from '@/composables/useShed';
+import CalibratePanel from './CalibratePanel.vue';
+
+/** Sprayers, bottles and wicks: what they hold, what they really give, and when that was last measured. */
+const props = defineProps<{ shed: Schemas['Shed'] }>();
+const { t } = useI18n();
+const { say, units, mayWrite } = useSession();
+const { busy, refusal, keep, at } = useShed();
+type Sprayer = Schemas['ShedSprayer'];
+const KINDS = ['backpack', 'boom', 'hand-can', 'squirt-bottle', 'wick'] as const;
+const MATERIALS = ['plastic', 'stainless', 'lined', 'galvanised', 'steel'] as const;
+const blank = () => ({ name: '', kind: 'backpack', tank: '', material: '', solventProof: '', nozzle: '', ratedFlow: '' });
+const form = ref(blank());
+const writing = ref<Sprayer | 'new' | null>(null);
+const measuring = ref<string | null>(null);
+const measured = computed(() => props.shed.sprayers.find((s) => s.id === measuring.value) ?? null);
+const plain = (q: Schemas['Quantity'] | null): string => (q ? `${q.value} ${q.unit}` : '');
+const edit = (s: Sprayer): void => {
+  form.value = {
+    name: s.name,
+    kind: s.kind,
+    tank: plain(s.tank),
+    material: s.material ?? '',
+    solventProof: s.solventProof === null ? '' : s.solventProof ? 'yes' : 'no',
+    nozzle: s.nozzle ?? '',
+    ratedFlow: plain(s.ratedFlow),
+  };
+  writing.value = s;
+};
+const save = async (): Promise<void> => {
+  const f = form.value;
+  const body = {
+    name: f.name,
+    kind: f.kind,
+    tank: f.tank,
+    ...(f.material ? { material: f.material } : {}),
+    ...(f.solventProof ? { solventProof: f.solventProof === 'yes' } : {}),
+    ...(f.nozzle ? { nozzle: f.nozzle } : {}),
+    ...(f.ratedFlow ? { ratedFlow: f.ratedFlow } : {}),
+  };
+  const old = writing.value;
+  const done = await keep(() =>
+    old && old !== 'new'
+      ? unwrap(api.PUT('/shed/sprayers/{sprayer}', { params: { path: { sprayer: old.id }, header: { 'If-Match': `"${old.revision}"` } }, body }))
+      : unwrap(api.POST('/shed/sprayers', { body })),
+  );
+  if (done) {
+    writing.value = null;
+    form.value = blank();
+  }
+};
+/** The history as a line of marks: low and high of all that was measured fill the height. */
+const chart = (s: Sprayer): { x: number; y: number; text: string }[] => {
+  const rows = [...s.history].reverse().filter((h) => h.gives.unit === s.gives?.unit);
+  const values = rows.map((h) => Number(h.gives.value));
+  const [low, high] = [Math.min(...values) * 0.9, Math.max(...values) * 1.1];
+  return rows.map((h, i) => ({
+    x: 16 + (rows.length < 2 ? 0 : (i / (rows.length - 1)) * 168),
+    y: 62 - ((Number(h.gives.value) - low) / Math.max(1e-9, high - low)) * 50,
+    text: h.gives.shown[units.value],
+  }));
+};
+</script>
+
+<template>
+  <div class="bench">
+    <section class="stack" :aria-label="t('shed.sprayers')">
+      <p class="soft small">{{ t('sprayer.help') }}</p>
+      <article v-for="s in shed.sprayers" :key="s.id" class="sheetlike stack" style="gap: 6px">
+        <h3>
+          {{ s.name }} <span class="soft small">{{ t(`sprayer.kind.${s.kind}`) }}, {{ say(s.tank) }}</span>
+        </h3>
+        <p v-if="s.gives">
+          {{ t('sprayer.gives') }} <b>{{ say(s.gives) }}</b> <span class="soft small">{{ s.calibratedOn ? t('shed.calibrated', { day: dayText(s.calibratedOn, true) }) : '' }}</span>
+        </p>
+        <p v-if="s.due" class="warn small">{{ s.calibratedOn ? t('sprayer.overdue', { day: s.dueOn ? dayText(s.dueOn, true) : '' }) : t('sprayer.never') }}</p>
+        <p v-else-if="s.dueOn" class="small soft">{{ t('sprayer.due', { day: dayText(s.dueOn, true) }) }}</p>
+        <p class="small soft">
+          {{ s.material ? t(`sprayer.material.${s.material}`) : t('sprayer.noMaterial') }} ·
+          {{ s.solventProof === null ? t('sprayer.sealsUnknown') : s.solventProof ? t('sprayer.sealsOil') : t('sprayer.sealsNot') }} <template v-if="s.nozzle"> · {{ s.nozzle }}</template
+          ><template v-if="s.ratedFlow"> · {{ t('sprayer.rated', { flow: say(s.ratedFlow) }) }}</template>
+        </p>
+        <svg
+          v-if="chart(s).length > 1"
+          viewBox="0 0 240 78"
+          role="img"
+          :aria-label="t('sprayer.history', { list: s.history.map((h) => `${dayText(h.on, true)} ${say(h.gives)}`).join('; ') })"
+          class="chart"
+        >
+          <polyline
+            :points="
+              chart(s)
+                .map((p) => `${p.x},${p.y}`)
+                .join(' ')
+            "
+            class="line"
+          />
+          <g v-for="(p, i) in chart(s)" :key="i">
+            <circle :cx="p.x" :cy="p.y" r="4" class="dot" />
+            <text v-if="i === 0 || i === chart(s).length - 1" :x="p.x" :y="p.y - 8" :text-anchor="i === 0 ? 'start' : 'end'">{{ p.text }}</text>
+          </g>
+        </svg>
+        <div v-if="mayWrite" class="row">
+          <button class="btn small" type="button" @click="measuring = s.id">{{ t('sprayer.calibrate') }}</button>
+          <button class="btn small quiet" type="button" @click="edit(s)">{{ t('sprayer.edit') }}</button>
+        </div>
+      </article>
+      <p v-if="shed.sprayers.length === 0" class="soft">{{ t('shed.noSprayers') }}</p>
+      <button v-if="mayWrite && !writing" class="btn" type="button" @click="writing = 'new'">{{ t('sprayer.add') }}</button>
+      <form v-if="writing" class="stack sheetlike" novalidate @submit.prevent="save">
+        <h3>{{ writing === 'new' ? t('sprayer.add') : writing.name }}</h3>
+        <div class="row">
+          <label class="label">{{ t('sprayer.name') }}<input v-model="form.name" class="field" maxlength="80" :aria-invalid="at('/name') !== null" /></label>
+          <label class="label"
+            >{{ t('sprayer.sort') }}
+            <select v-model="form.kind" class="field">
+              <option v-for="k in KINDS" :key="k" :value="k">{{ t(`sprayer.kind.${k}`) }}</option>
+            </select></label
+          >
+          <label class="label">{{ t('sprayer.holds') }}<input v-model="form.tank" class="field" style="width: 8em" placeholder="4 gal" :aria-invalid="at('/tank') !== null" /></label>
+          <label class="label"
+            >{{ t('sprayer.tank') }}
+            <select v-model="form.material" class="field">
+              <option value="">{{ t('sprayer.noMaterial') }}</option>
+              <option v-for="m in MATERIALS" :key="m" :value="m">{{ t(`sprayer.material.${m}`) }}</option>
+            </select></label
+          >
+          <label class="label"
+            >{{ t('sprayer.seals') }}
+            <select v-model="form.solventProof" class="field">
+              <option value="">{{ t('sprayer.sealsUnknown') }}</option>
+              <option value="yes">{{ t('sprayer.sealsOil') }}</option>
+              <option value="no">{{ t('sprayer.sealsNot') }}</option>
+            </select></label
+          >
+          <label class="label">{{ t('sprayer.nozzle') }}<input v-model="form.nozzle" class="field" maxlength="80" /></label>
+          <label class="label">{{ t('sprayer.ratedFlow') }}<input v-model="form.ratedFlow" class="field" style="width: 8em" placeholder="0.8 L" :aria-invalid="at('/ratedFlow') !== null" /></label>
+        </div>
+        <p v-if="refusal" class="fault" role="alert">{{ at('/name') ?? at('/tank') ?? at('/ratedFlow') ?? refusal.message }}</p>
+        <p class="small soft">{{ t('sprayer.nozzleHelp') }}</p>
+        <div class="row">
+          <button class="btn main" type="submit" :disabled="busy">{{ t('sprayer.keep') }}</button><button class="btn quiet" type="button" @click="writing = null">{{ t('frame.back') }}</button>
+        </div>
+      </form>
+    </section>
+    <section class="stack why" aria-live="polite">
+      <CalibratePanel v-if="measured" :key="measured.id" :sprayer="measured" @close="measuring = null" />
+      <p v-else class="soft">{{ t('calibrate.pick') }}</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.chart {
+  width: 240px;
+  max-width: 100%;
+}
+.line {
+  fill: none;
+  stroke: var(--ink-soft);
+  stroke-width: 2;
+}
+.dot {
+  fill: var(--sloe);
+}
+text {
+  font: 600 11px var(--font);
+  fill: var(--ink);
+}
+</style>

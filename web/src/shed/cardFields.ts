@@ -1,0 +1,163 @@
+/** What a label card may hold, in the order in which labels print it: the form, the reading and the changes go by one list. */
+export interface CardField {
+  id: string;
+  kind: 'text' | 'long' | 'amount' | 'number' | 'yes-no' | 'tick' | 'choice' | 'names' | 'carriers' | 'sites' | 'actives' | 'uses';
+  sample?: string;
+  choices?: readonly string[];
+}
+export const SECTIONS: readonly { key: string; fields: readonly CardField[] }[] = [
+  {
+    key: 'front',
+    fields: [
+      { id: 'product', kind: 'text' },
+      { id: 'formerNames', kind: 'names' },
+      { id: 'registration', kind: 'text' },
+      { id: 'actives', kind: 'actives' },
+      { id: 'formulation', kind: 'choice', choices: ['soluble-liquid', 'emulsifiable', 'oil-soluble-ester', 'water-dispersible-granule', 'granule', 'ready-to-use'] },
+      { id: 'concentrateExists', kind: 'yes-no' },
+      { id: 'density', kind: 'amount', sample: '1100 g/L' },
+      { id: 'licensedOnly', kind: 'tick' },
+      { id: 'buyers', kind: 'choice', choices: ['home', 'farm', 'licensed'] },
+      { id: 'firstAid', kind: 'long' },
+    ],
+  },
+  {
+    key: 'guard',
+    fields: [
+      { id: 'wearing', kind: 'long' },
+      { id: 'cabRequired', kind: 'yes-no' },
+      { id: 'reentryHours', kind: 'number' },
+      { id: 'exclusionDistance', kind: 'amount', sample: '8 m' },
+      { id: 'aquaticAllowed', kind: 'tick' },
+      { id: 'waterBuffer', kind: 'amount', sample: '30 ft' },
+      { id: 'soilActive', kind: 'tick' },
+      { id: 'runoff', kind: 'long' },
+      { id: 'drift', kind: 'long' },
+    ],
+  },
+  {
+    key: 'directions',
+    fields: [
+      { id: 'carriers', kind: 'carriers' },
+      { id: 'sites', kind: 'sites' },
+      { id: 'uses', kind: 'uses' },
+      { id: 'growthStage', kind: 'text' },
+      { id: 'grasses', kind: 'text' },
+      { id: 'crops', kind: 'text' },
+      { id: 'treeAges', kind: 'text' },
+      { id: 'surfactantInside', kind: 'yes-no' },
+      { id: 'tankMixAllowed', kind: 'yes-no' },
+      { id: 'holdingHours', kind: 'number' },
+    ],
+  },
+  {
+    key: 'limits',
+    fields: [
+      { id: 'yearlyMaximum', kind: 'amount', sample: '9 kg ae/ha' },
+      { id: 'intervalDays', kind: 'number' },
+      { id: 'coldest', kind: 'amount', sample: '41 F' },
+      { id: 'hottest', kind: 'amount', sample: '85 F' },
+      { id: 'windMost', kind: 'amount', sample: '10 mph' },
+      { id: 'rainfastHours', kind: 'number' },
+      { id: 'irrigationHours', kind: 'number' },
+      { id: 'irrigationResumeHours', kind: 'number' },
+      { id: 'leadDays', kind: 'number' },
+      { id: 'lastingDays', kind: 'number' },
+      { id: 'leadInsideLasting', kind: 'yes-no' },
+    ],
+  },
+  {
+    key: 'after',
+    fields: [
+      { id: 'forageAllowed', kind: 'yes-no' },
+      { id: 'grazingDays', kind: 'number' },
+      { id: 'dairyDays', kind: 'number' },
+      { id: 'slaughterDays', kind: 'number' },
+      { id: 'hayDays', kind: 'number' },
+      { id: 'strawDays', kind: 'number' },
+      { id: 'replantDays', kind: 'number' },
+      { id: 'storage', kind: 'long' },
+      { id: 'disposal', kind: 'long' },
+      { id: 'lawCheckedYear', kind: 'number' },
+    ],
+  },
+];
+export const isWord = (field: CardField): boolean => field.kind === 'yes-no' || field.kind === 'tick' || field.kind === 'choice';
+
+/** A value of a card as somebody would type it. */
+export function textOf(value: unknown): string {
+  if (value === null || value === undefined) return '';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'string' || typeof value === 'number') return String(value);
+  if (Array.isArray(value))
+    return value
+      .map((v) =>
+        typeof v === 'object'
+          ? Object.values(v as object)
+              .map(textOf)
+              .join(' ')
+          : textOf(v),
+      )
+      .join(', ');
+  const o = value as { typed?: unknown; value?: unknown; unit?: unknown };
+  if (typeof o.typed === 'string') return o.typed;
+  return o.value === undefined ? '' : `${textOf(o.value)} ${textOf(o.unit)}`.trim();
+}
+
+export interface Use {
+  on: boolean;
+  min: string;
+  max: string;
+  perStem: string;
+  rateLeast: string;
+  rateMost: string;
+  spray: string;
+}
+export const AMOUNTS_OF_USE = ['min', 'max', 'perStem', 'rateLeast', 'rateMost', 'spray'] as const;
+export const blankUse = (): Use => ({ on: false, min: '', max: '', perStem: '', rateLeast: '', rateMost: '', spray: '' });
+
+export interface CardDraft {
+  texts: Record<string, string>;
+  actives: { active: string; amount: string }[];
+  carriers: string[];
+  sites: string[];
+  uses: Record<string, Use>;
+}
+
+/** The form of a card, filled from a body that was typed or taken in before. */
+export function draftOf(body: Record<string, unknown>): CardDraft {
+  const texts: Record<string, string> = {};
+  for (const f of SECTIONS.flatMap((s) => s.fields)) if (!['actives', 'carriers', 'sites', 'uses'].includes(f.kind)) texts[f.id] = f.kind === 'names' ? textOf(body[f.id]) : textOf(body[f.id]);
+  texts.formulation ||= 'soluble-liquid';
+  const list = (key: string): Record<string, unknown>[] => (Array.isArray(body[key]) ? (body[key] as Record<string, unknown>[]) : []);
+  const actives = list('actives').map((a) => ({ active: textOf(a.active), amount: textOf(a.amount) }));
+  const uses: Record<string, Use> = {};
+  for (const m of list('methods')) uses[textOf(m.method)] = { ...blankUse(), on: true, ...Object.fromEntries(AMOUNTS_OF_USE.map((a) => [a, textOf(m[a])])) };
+  const words = (key: string): string[] => (Array.isArray(body[key]) ? (body[key] as unknown[]).map(textOf) : []);
+  return { texts, actives: actives.length ? actives : [{ active: 'glyphosate', amount: '' }], carriers: 'carriers' in body ? words('carriers') : ['water'], sites: words('sites'), uses };
+}
+
+/** The body that is sent: what was left out is not there at all, since a label that says nothing is not a label that says none. */
+export function bodyOf(draft: CardDraft): Record<string, unknown> {
+  const body: Record<string, unknown> = {
+    actives: draft.actives.map((a) => ({ active: a.active, amount: a.amount })),
+    carriers: draft.carriers,
+    sites: draft.sites,
+    methods: Object.entries(draft.uses)
+      .filter(([, u]) => u.on)
+      .map(([method, u]) => ({ method, ...Object.fromEntries(AMOUNTS_OF_USE.filter((a) => u[a].trim() !== '').map((a) => [a, u[a].trim()])) })),
+  };
+  for (const f of SECTIONS.flatMap((s) => s.fields)) {
+    const text = (draft.texts[f.id] ?? '').trim();
+    if (text === '' || ['actives', 'carriers', 'sites', 'uses'].includes(f.kind)) continue;
+    if (f.kind === 'yes-no' || f.kind === 'tick') body[f.id] = text === 'yes';
+    else if (f.kind === 'number') body[f.id] = /^\d+$/.test(text) ? Number(text) : text;
+    else if (f.kind === 'names')
+      body[f.id] = text
+        .split(',')
+        .map((n) => n.trim())
+        .filter(Boolean);
+    else body[f.id] = text;
+  }
+  return body;
+}
