@@ -53,6 +53,7 @@ test('weighs ways side by side, sees what waiting costs, and takes a programme w
 test('keeps prices with their days, and the money on the board follows', async ({ page }) => {
   await signIn(page);
   await station(page, 'Shed');
+  await page.getByRole('button', { name: 'Prices and figures' }).click();
   await expect(page.getByText('old price, of Sat 10 Aug 2024')).toBeVisible();
   await page.getByLabel('An hour').fill('forty');
   await page.getByRole('button', { name: 'Keep prices' }).click();
@@ -62,6 +63,7 @@ test('keeps prices with their days, and the money on the board follows', async (
   await page.getByRole('button', { name: 'Keep prices' }).click();
   await expect(page.getByText('old price, of')).toHaveCount(0);
   await isAccessible(page);
+  await page.getByRole('button', { name: 'How we work' }).click();
   await page.getByText('Stumps', { exact: true }).click();
   await page.getByLabel('Longest wait from cut to treatment').selectOption({ label: '5 minutes' });
 });

@@ -64,6 +64,7 @@ const write = async (): Promise<void> => {
   </div>
   <div v-else class="bench">
     <section class="stack" aria-live="polite" :aria-label="t('mixing.title')">
+      <h2 class="visually-hidden">{{ t('mixing.title') }}</h2>
       <div v-if="recipe.loads.length > 1" class="row" role="group" :aria-label="t('mixing.which')">
         <button v-for="(l, i) in recipe.loads" :key="i" class="btn small" :class="{ main: i === at }" type="button" :aria-pressed="i === at" @click="at = i">
           {{ l.part ? t('mix.partLoad') : t('mix.fullLoads', { n: l.times }) }}: {{ say(l.finished) }}

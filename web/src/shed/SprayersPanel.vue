@@ -71,6 +71,7 @@ const chart = (s: Sprayer): { x: number; y: number; text: string }[] => {
 <template>
   <div class="bench">
     <section class="stack" :aria-label="t('shed.sprayers')">
+      <h2 class="visually-hidden">{{ t('shed.sprayers') }}</h2>
       <p class="soft small">{{ t('sprayer.help') }}</p>
       <article v-for="s in shed.sprayers" :key="s.id" class="sheetlike stack" style="gap: 6px">
         <h3>

@@ -51,6 +51,7 @@ const move = (c: Container): Promise<boolean> =>
 
 <template>
   <div class="stack">
+    <h2 class="visually-hidden">{{ t('shed.view.stock') }}</h2>
     <p class="soft small">{{ t('stock.help') }}</p>
     <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
     <ul class="plain jugs">
