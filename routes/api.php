@@ -120,6 +120,8 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('stands/{stand}/sheets', [FieldDayController::class, 'issue']);
         Route::post('sheets/{sheet}/records', [FieldDayController::class, 'sign']);
         Route::post('records/{record}/look-backs', [FieldDayController::class, 'lookBack']);
+        Route::put('steps/{step}/card', [MixController::class, 'takeCard']);
+        Route::post('sheets/{sheet}/withdraw', [FieldDayController::class, 'withdraw']);
         Route::post('steps/{step}/batches', [MixController::class, 'storeBatch']);
         Route::post('shed/containers', [StockController::class, 'store']);
         Route::patch('shed/containers/{container}', [StockController::class, 'update']);

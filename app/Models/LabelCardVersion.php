@@ -31,4 +31,10 @@ final class LabelCardVersion extends Model
     {
         return $this->belongsTo(LabelCard::class, 'label_card_id');
     }
+
+    /** The newest confirmed version of this card, where it is newer than this one. */
+    public function newer(): ?self
+    {
+        return self::query()->where('label_card_id', $this->label_card_id)->where('version', '>', $this->version)->where('confirmed_at', '!=', null)->get()->sortByDesc('version')->first();
+    }
 }

@@ -19,12 +19,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * @property \Illuminate\Support\Carbon $issued_at
  * @property \Illuminate\Support\Carbon|null $withdrawn_at
  * @property \Illuminate\Database\Eloquent\Collection<int, Step> $steps
+ * @property string|null $withdrawn_by
+ * @property string|null $withdrawn_why
  */
 final class Sheet extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'crew_id', 'number', 'snapshot', 'issued_by', 'issued_at'];
+    protected $fillable = ['id', 'crew_id', 'number', 'snapshot', 'issued_by', 'issued_at', 'withdrawn_at', 'withdrawn_by', 'withdrawn_why'];
 
     protected $casts = ['snapshot' => 'array', 'issued_at' => 'datetime', 'withdrawn_at' => 'datetime', 'number' => 'integer'];
 

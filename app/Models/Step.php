@@ -36,7 +36,7 @@ final class Step extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'patch_id', 'position', 'method', 'active', 'label_card_version_id', 'schools', 'sprayer_id', 'recipe', 'recipe_basis', 'programme', 'run', 'note', 'due_from', 'due_to'];
+    protected $fillable = ['id', 'patch_id', 'position', 'method', 'active', 'label_card_version_id', 'schools', 'sprayer_id', 'recipe', 'recipe_basis', 'revision', 'programme', 'run', 'note', 'due_from', 'due_to'];
 
     protected $casts = ['schools' => 'array', 'recipe' => 'array', 'revision' => 'integer', 'position' => 'integer', 'due_from' => 'date', 'due_to' => 'date'];
 

@@ -83,6 +83,9 @@ final readonly class Gates
         if ($step->cardVersion->confirmed_at === null) {
             $shut[] = $this->gate('card-unconfirmed', 'shed');
         }
+        if ($step->cardVersion->newer() !== null) {
+            $shut[] = $this->gate('card-newer', 'mix');
+        }
         if ($step->recipe === null || !$this->recipes->isFresh($stand, $step)) {
             $shut[] = $this->gate('recipe', 'mix');
         }

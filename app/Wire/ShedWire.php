@@ -8,6 +8,7 @@ use App\Models\Crew;
 use App\Models\LabelCardVersion;
 use App\Models\Person;
 use App\Models\User;
+use App\Support\CardChanges;
 use App\Support\JobClock;
 use App\Text\Sentences;
 use App\Trail\Assembler;
@@ -88,28 +89,7 @@ final readonly class ShedWire
             'carriers' => $card->carriers, 'sites' => $card->sites,
             'methods' => array_map(static fn (string $id, array $m): array => ['method' => $id, 'min' => Wire::quantity($m['min']?->percent()), 'max' => Wire::quantity($m['max']?->percent()), 'perStem' => Wire::quantity($m['perStem']), 'rateMost' => Wire::quantity($m['rateMost']), 'spray' => Wire::quantity($m['spray'])], array_keys($card->methods), array_values($card->methods)),
             'waterBuffer' => Wire::quantity($card->waterBuffer), 'yearlyMaximum' => Wire::quantity($card->yearlyMaximum), 'aquaticAllowed' => $card->aquaticAllowed, 'licensedOnly' => $card->licensedOnly, 'reentryHours' => $card->reentryHours, 'rainfastHours' => $card->rainfastHours,
-            'wearing' => $card->wearing, 'firstAid' => $card->firstAid, 'body' => $version->body, 'changes' => $this->changes($version, $before),
+            'wearing' => $card->wearing, 'firstAid' => $card->firstAid, 'body' => $version->body, 'changes' => $before === null ? [] : CardChanges::between($before->body, $version->body),
         ];
-    }
-
-    /** @return list<array{field: string, was: string, now: string}> what differs from the version before, field by field (rulings B8) */
-    private function changes(LabelCardVersion $version, ?LabelCardVersion $before): array
-    {
-        $out = [];
-        foreach ($before === null ? [] : array_keys($version->body + $before->body) as $field) {
-            [$was, $now] = [$before->body[$field] ?? null, $version->body[$field] ?? null];
-            if ($was !== $now) {
-                $out[] = ['field' => (string) $field, 'was' => self::plain($was), 'now' => self::plain($now)];
-            }
-        }
-
-        return $out;
-    }
-
-    private static function plain(mixed $value): string
-    {
-        return match (true) {
-            $value === null => '', is_bool($value) => $value ? 'yes' : 'no', is_array($value) => (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), default => is_scalar($value) ? (string) $value : '',
-        };
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Wire;
 
+use App\Models\LabelCardVersion;
 use App\Models\Stand;
 use App\Models\Step;
+use App\Support\CardChanges;
 use App\Text\Sentences;
 use App\Trail\Assembler;
 use App\Trail\Gates;
@@ -92,12 +94,20 @@ final readonly class StandWire
 
         return ['stepId' => $step->id, 'standId' => $stand->id, 'revision' => $step->revision, 'saved' => $step->recipe_basis !== null && $step->recipe_basis === $this->desk->basis($recipe),
             'method' => ['id' => $method->id(), 'name' => $this->sentences->name("method.{$method->id()}")],
-            'card' => $step->cardVersion === null ? null : ['product' => $step->cardVersion->card->product, 'version' => $step->cardVersion->version, 'confirmed' => $step->cardVersion->confirmed_at !== null],
+            'card' => $step->cardVersion === null ? null : ['product' => $step->cardVersion->card->product, 'version' => $step->cardVersion->version, 'confirmed' => $step->cardVersion->confirmed_at !== null, 'newer' => self::newer($step->cardVersion)],
             'sprayer' => $step->sprayer === null ? null : ['id' => $step->sprayer->id, 'name' => $step->sprayer->name, 'tank' => Wire::quantity($step->sprayer->tank()), 'gives' => Wire::quantity($step->sprayer->gives())],
             'asked' => array_map(static fn (string $role): array => ['role' => $role, 'typed' => is_string($step->recipe[$role] ?? null) ? $step->recipe[$role] : null], RecipeDesk::EXTRAS),
             'water' => $step->recipe['water'] ?? null, 'leftover' => $step->recipe['leftover'] ?? null, 'people' => $step->recipe['people'] ?? 1,
             'drawing' => $this->recipes->drawing($recipe, $step->method),
         ] + $this->recipes->recipe($recipe, $this->assembler->measuringTools($stand->patch->ground->crew), $this->content($step));
+    }
+
+    /** @return array{version: int, changes: list<array{field: string, was: string, now: string}>}|null a newer confirmed version, with what it changes */
+    private static function newer(LabelCardVersion $version): ?array
+    {
+        $newer = $version->newer();
+
+        return $newer === null ? null : ['version' => $newer->version, 'changes' => CardChanges::between($version->body, $newer->body)];
     }
 
     /** How much active a litre of the product holds, by its card. */

@@ -87,7 +87,7 @@ final readonly class StockWire
 
             return [
                 'id' => $tool->id, 'revision' => $tool->revision, 'name' => $tool->name, 'kind' => $tool->kind, 'kindName' => $this->sentences->name("tool.{$tool->kind}"), 'measures' => isset($tool->details['graduation']),
-                'jaw' => self::typed($tool->details['jaw'] ?? null), 'blade' => self::typed($tool->details['blade'] ?? null), 'graduation' => self::typed($tool->details['graduation'] ?? null), 'holds' => self::typed($tool->details['holds'] ?? null), 'clearance' => $tool->details['clearance'] ?? null,
+                'jaw' => self::printed($tool->details['jaw'] ?? null), 'blade' => self::printed($tool->details['blade'] ?? null), 'graduation' => self::printed($tool->details['graduation'] ?? null), 'holds' => self::printed($tool->details['holds'] ?? null), 'clearance' => $tool->details['clearance'] ?? null,
                 'loan' => $out === null ? null : ['id' => $out->id, 'to' => $out->borrower, 'on' => Wire::day($out->lent_on), 'dueOn' => Wire::day($out->due_on), 'late' => $out->due_on !== null && $out->due_on->format('Y-m-d') < $today],
             ];
         })->values()->all();
@@ -97,5 +97,11 @@ final readonly class StockWire
     private static function typed(?string $typed): ?array
     {
         return $typed === null ? null : Wire::quantity(Reading::parse($typed, null)->quantity);
+    }
+
+    /** A size as it is printed on the tool: its marks are what they are, whatever units are looked in. */
+    private static function printed(?string $typed): ?string
+    {
+        return $typed === null ? null : Wire::asSold(Reading::parse($typed, null)->quantity);
     }
 }

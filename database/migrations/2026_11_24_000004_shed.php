@@ -94,6 +94,10 @@ return new class () extends Migration {
             $table->foreignUuid('lent_by')->constrained('users');
             $table->timestamps();
         });
+        Schema::table('sheets', function (Blueprint $table): void {
+            $table->string('withdrawn_by', 120)->nullable();
+            $table->string('withdrawn_why', 300)->nullable();
+        });
         Schema::table('people', function (Blueprint $table): void {
             $table->string('licence_class', 80)->nullable();
             $table->unsignedInteger('revision')->default(1);

@@ -80,6 +80,10 @@ it('says of a mix', function (string $row, array $document, array $plan, string 
     'dye needs no jar' => ['foliar-spot/glyphosate/water', [], ['firstTime' => true, 'extras' => ['dye']], 'care mix.jar-test', false],
     'no dye on stumps' => ['cut-stump/glyphosate/water', [], [], 'care mix.dye', true],
     'dye on stumps' => ['cut-stump/glyphosate/water', [], ['extras' => ['dye']], 'care mix.dye', false],
+    'a wick' => ['wick/glyphosate/water', ['species' => 'canada-thistle', 'cards' => [['methods' => [['method' => 'wick', 'max' => '33%']]] + waterCard()]], [], 'care mix.drip-free', true],
+    'no wick' => ['cut-stump/glyphosate/water', [], [], 'care mix.drip-free', false],
+    'under a shield' => ['shielded-spot/glyphosate/water', ['species' => 'canada-thistle'], [], 'care mix.look-in', true],
+    'without a shield' => ['foliar-spot/glyphosate/water', [], [], 'care mix.look-in', false],
     'no dye in cuts' => ['hack-and-squirt/glyphosate/water', [], [], 'care mix.dye', false],
 ]);
 

@@ -90,16 +90,41 @@ const SHOTS = [
   { name: 'gates', path: (s) => `/stands/${s['Norway maple']}/field-day` },
   { name: 'field-day', path: (s) => `/stands/${s['Bush honeysuckle']}/field-day` },
   { name: 'look-back', path: (s) => `/stands/${s['Bush honeysuckle']}/look-back` },
-  { name: 'shed', path: '/shed' },
+  { name: 'shed', path: '/shed?view=stock' },
+  {
+    name: 'calibrate',
+    path: '/shed?view=sprayers',
+    before: async (p) => {
+      await p.getByRole('button', { name: 'Calibrate' }).first().click();
+      await p.getByLabel('Caught').fill('26 fl oz');
+      await p.getByText('Check several nozzles').click();
+      await p.getByLabel(/^What each gave/).fill('0.80 L, 0.80 L, 0.90 L');
+      await p.getByRole('button', { name: 'Work it out' }).click();
+      await p.waitForTimeout(700);
+    },
+  },
+  {
+    name: 'sums',
+    path: '/sums',
+    before: async (p) => {
+      await p.getByLabel('Finished mix').fill('3 gal');
+      await p.getByLabel('Strength').fill('1:4');
+      await p.getByRole('button', { name: 'Work it out' }).click();
+      await p.waitForTimeout(700);
+    },
+  },
   { name: 'handbook-species', path: '/handbook/species/poison-hemlock' },
   {
-    name: 'phone-counter',
-    path: (s) => `/stands/${s['Common privet']}/scout`,
+    name: 'phone-mixing',
+    path: (s) => `/stands/${s['Norway maple']}/mix`,
     phone: true,
     before: async (p) => {
-      await p.getByRole('button', { name: 'Counter' }).click();
-      await p.getByRole('group', { name: 'How to count' }).evaluate((e) => e.scrollIntoView());
+      await p.getByRole('button', { name: 'Save this recipe' }).click();
+      await p.getByRole('button', { name: 'Mix it now' }).click();
+      await p.getByRole('button', { name: /^Product, .*: it is in$/ }).click();
+      await p.evaluate(() => window.scrollTo(0, 0));
     },
+  },
   },
   { name: 'phone-field-day', path: (s) => `/stands/${s['Bush honeysuckle']}/field-day`, phone: true },
 ];

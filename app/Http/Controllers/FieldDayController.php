@@ -11,6 +11,8 @@ use App\Models\LookBack;
 use App\Models\Record;
 use App\Models\Sheet;
 use App\Models\Stand;
+use App\Models\Step;
+use App\Support\CardChanges;
 use App\Support\JobClock;
 use App\Text\SheetPdf;
 use App\Trail\Gates;
@@ -55,6 +57,22 @@ final class FieldDayController extends Controller
     public function sheet(Request $request, string $sheetId): JsonResponse
     {
         return $this->json(self::sheetBody($this->findSheet($request, $sheetId)));
+    }
+
+    /** A sheet that must not be worked by any longer, with the reason; the step waits for another. */
+    public function withdraw(Request $request, string $sheetId, JobClock $clock): JsonResponse
+    {
+        Gate::authorize('lead');
+        $sheet = $this->findSheet($request, $sheetId);
+        $in = $this->fields($request);
+        $reason = $in->text('reason', 300);
+        $this->done($in);
+        if ($sheet->withdrawn_at !== null || $sheet->steps->contains(static fn (Step $step): bool => $step->records->isNotEmpty())) {
+            throw new \App\Http\Stopped(409, 'This sheet is withdrawn or signed already.');
+        }
+        $sheet->update(['withdrawn_at' => $clock->now(), 'withdrawn_by' => $this->user($request)->name, 'withdrawn_why' => $reason]);
+
+        return $this->json(self::sheetBody($sheet));
     }
 
     public function pdf(Request $request, string $sheetId, SheetPdf $pdf): Response
@@ -117,7 +135,7 @@ final class FieldDayController extends Controller
     /** @return array<string, mixed> */
     private static function sheetBody(Sheet $sheet): array
     {
-        return ['id' => $sheet->id, 'number' => $sheet->number, 'issuedAt' => $sheet->issued_at->format(\DATE_RFC3339), 'withdrawn' => $sheet->withdrawn_at !== null, 'snapshot' => $sheet->snapshot];
+        return ['id' => $sheet->id, 'number' => $sheet->number, 'issuedAt' => $sheet->issued_at->format(\DATE_RFC3339), 'withdrawn' => $sheet->withdrawn_at !== null, 'withdrawal' => $sheet->withdrawn_why === null ? null : ['by' => $sheet->withdrawn_by, 'reason' => $sheet->withdrawn_why], 'cardChanges' => self::cardChanges($sheet), 'snapshot' => $sheet->snapshot];
     }
 
     private function stand(Request $request, string $id): Stand
@@ -133,5 +151,15 @@ final class FieldDayController extends Controller
     private function findRecord(Request $request, string $id): Record
     {
         return Record::query()->ofCrew($this->user($request))->with('lookBacks')->findOrFail($id);
+    }
+
+    /** @return list<array{field: string, was: string, now: string}> what a newer card says otherwise than the sheet that is out; until a signed record closes it (rulings B8) */
+    private static function cardChanges(Sheet $sheet): array
+    {
+        $step = $sheet->steps->first();
+        $version = $step?->cardVersion;
+        $newer = $sheet->withdrawn_at !== null || $step === null || $step->records->isNotEmpty() ? null : $version?->newer();
+
+        return $newer === null || $version === null ? [] : CardChanges::between($version->body, $newer->body);
     }
 }

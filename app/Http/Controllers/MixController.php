@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\MixBatch;
+use App\Http\Stopped;
 use App\Models\Batch;
 use App\Models\LabelCard;
 use App\Models\Stand;
@@ -102,6 +103,22 @@ final class MixController extends Controller
         $card->update(['packs' => $packs]);
 
         return $this->json($shed->shed($user->crew));
+    }
+
+    /** The step goes over to the newest confirmed version of its card; its recipe is reckoned again and has to be saved again. */
+    public function takeCard(Request $request, string $stepId, RecipeDesk $desk, StandWire $wire): JsonResponse
+    {
+        [$stand, $step] = $this->findStep($request, $stepId);
+        $this->done($this->fields($request));
+        $this->mustMatch($request, $step->revision, fn (): array => $wire->recipe($stand, $step, $desk->solve($stand, $step)));
+        $newer = $step->cardVersion?->newer() ?? throw new Stopped(409, 'The card of this step is the newest that is confirmed.');
+        if ($step->issuedSheet() !== null || $step->records->isNotEmpty()) {
+            throw new Stopped(409, 'A sheet of this step is out; withdraw it first.');
+        }
+        $step->update(['label_card_version_id' => $newer->id, 'recipe_basis' => null, 'revision' => $step->revision + 1]);
+        [$stand, $step] = $this->findStep($request, $stepId);
+
+        return $this->json($wire->recipe($stand, $step, $desk->solve($stand, $step)), 200, $step->revision);
     }
 
     /** One load mixed: every addition confirmed once and in order, its product drawn from the shelf, its label written. */

@@ -8,6 +8,7 @@ use App\Models\Ground;
 use App\Models\Stand;
 use App\Support\JobClock;
 use App\Trail\LookAlikes;
+use App\Trail\Reminders;
 use App\Trail\Trail;
 use App\Wire\StandWire;
 use Illuminate\Database\Eloquent\Builder;
@@ -20,7 +21,7 @@ final class TodayController extends Controller
 {
     private const MOST_SCOUTED = 100;
 
-    public function __invoke(Request $request, StandWire $wire, Catalogue $catalogue, JobClock $clock, LookAlikes $lookAlikes): JsonResponse
+    public function __invoke(Request $request, StandWire $wire, Catalogue $catalogue, JobClock $clock, LookAlikes $lookAlikes, Reminders $reminders): JsonResponse
     {
         $user = $this->user($request);
         $zone = Ground::query()->ofCrew($user)->orderBy('name')->value('time_zone') ?? 'UTC';
@@ -42,6 +43,6 @@ final class TodayController extends Controller
         }
         usort($lines, static fn (array $a, array $b): int => [$a['position'], $a['ground'], $a['patch'], $a['name']] <=> [$b['position'], $b['ground'], $b['patch'], $b['name']]);
 
-        return $this->json(['day' => $clock->today($zone)->format('Y-m-d'), 'lines' => $lines, 'lookBacks' => $due, 'more' => $more]);
+        return $this->json(['day' => $clock->today($zone)->format('Y-m-d'), 'lines' => $lines, 'lookBacks' => $due, 'shed' => $reminders->of($user->crew), 'more' => $more]);
     }
 }

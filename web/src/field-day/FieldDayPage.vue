@@ -12,7 +12,7 @@ import RecordForm from './RecordForm.vue';
 import SheetView from './SheetView.vue';
 
 const props = defineProps<{ stand: string }>();
-const { t } = useI18n();
+const { t, te } = useI18n();
 const { say, isLead, mayWrite } = useSession();
 const { stand, took } = useStand(() => props.stand);
 const { busy, refusal, run } = useAct();
@@ -28,6 +28,15 @@ const issue = async (): Promise<void> => {
     .map(([gate, reason]) => ({ gate, reason }));
   const done = await run(() => unwrap(api.POST('/stands/{stand}/sheets', { params: { path: { stand: props.stand } }, body: { passes } })));
   if (done) await took();
+};
+const why = ref('');
+const withdraw = async (): Promise<void> => {
+  const id = sheet.value?.id;
+  if (!id) return;
+  if (await run(() => unwrap(api.POST('/sheets/{sheet}/withdraw', { params: { path: { sheet: id } }, body: { reason: why.value } })))) {
+    why.value = '';
+    await took();
+  }
 };
 </script>
 
@@ -63,6 +72,20 @@ const issue = async (): Promise<void> => {
         <a class="btn main" :href="`/api/v1/sheets/${sheet.id}/pdf`" target="_blank" rel="noopener">{{ t('field.pdf') }}</a>
         <RouterLink v-if="stand.recordId" class="btn" :to="{ name: 'look-back', params: { stand: props.stand } }">{{ t('field.signed') }}</RouterLink>
       </div>
+      <div v-if="sheet.cardChanges.length" class="warn stack" role="alert">
+        <p>
+          <b>{{ t('field.cardChanged') }}</b>
+        </p>
+        <ul>
+          <li v-for="c in sheet.cardChanges" :key="c.field">
+            {{ t('shed.changed', { field: te(`shed.field.${c.field}`) ? t(`shed.field.${c.field}`) : c.field, was: c.was || '–', now: c.now || '–' }) }}
+          </li>
+        </ul>
+      </div>
+      <form v-if="isLead && !stand.recordId" class="row no-print" novalidate @submit.prevent="withdraw">
+        <label class="label">{{ t('field.withdrawWhy') }}<input v-model="why" class="field" maxlength="300" /></label>
+        <button class="btn small quiet" type="submit" :disabled="busy || why.trim() === ''">{{ t('field.withdraw') }}</button>
+      </form>
       <div class="bench">
         <SheetView :sheet="sheet" />
         <RecordForm v-if="!stand.recordId && mayWrite" class="why" :sheet="sheet" @signed="took()" />

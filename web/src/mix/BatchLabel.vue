@@ -7,7 +7,12 @@ import { useSession } from '@/composables/useSession';
 defineProps<{ batch: Schemas['Batch'] }>();
 const { t } = useI18n();
 const { units } = useSession();
-const print = (): void => window.print();
+/** Only the label goes on paper. */
+const print = (): void => {
+  document.documentElement.classList.add('print-label');
+  window.print();
+  document.documentElement.classList.remove('print-label');
+};
 </script>
 
 <template>
@@ -40,6 +45,22 @@ const print = (): void => window.print();
 @media print {
   .no-print {
     display: none;
+  }
+}
+</style>
+
+<style>
+@media print {
+  .print-label body * {
+    visibility: hidden;
+  }
+  .print-label .label-card,
+  .print-label .label-card * {
+    visibility: visible;
+  }
+  .print-label .label-card {
+    position: fixed;
+    inset: 0 auto auto 0;
   }
 }
 </style>

@@ -69,6 +69,15 @@ const save = async (): Promise<void> => {
     await took();
   }
 };
+const takeCard = async (): Promise<void> => {
+  const id = stepId.value;
+  if (!id) return;
+  const done = await run(() => unwrap(api.PUT('/steps/{step}/card', { params: { path: { step: id }, header: { 'If-Match': `"${recipe.value?.revision ?? 0}"` } } })));
+  if (!done) return;
+  ask.value = {};
+  client.setQueryData(recipeQuery(id, {}).queryKey, done);
+  await took();
+};
 const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
 </script>
 
@@ -109,7 +118,16 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
           <p v-if="recipe.card">
             <b>{{ recipe.card.product }}</b> <span class="soft small">{{ t('mix.version', { n: recipe.card.version }) }}</span>
           </p>
-          <p v-else class="note">
+          <div v-if="recipe.card?.newer" class="warn stack">
+            <p>{{ t('mix.newer', { n: recipe.card.newer.version }) }}</p>
+            <ul>
+              <li v-for="c in recipe.card.newer.changes" :key="c.field">
+                {{ t('shed.changed', { field: te(`shed.field.${c.field}`) ? t(`shed.field.${c.field}`) : c.field, was: c.was || '–', now: c.now || '–' }) }}
+              </li>
+            </ul>
+            <button v-if="mayWrite" class="btn small" type="button" :disabled="busy" @click="takeCard">{{ t('mix.takeCard') }}</button>
+          </div>
+          <p v-if="!recipe.card" class="note">
             {{ t('mix.noCard') }} <RouterLink :to="{ name: 'shed' }">{{ t('station.shed') }}</RouterLink>
           </p>
           <p v-if="recipe.strength">

@@ -6,6 +6,7 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { sumsQuery } from '@/api/queries';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
+import BuySum from './BuySum.vue';
 
 /** The sums of mixing in every direction: say what is known, and the rest follows, or it is said what does not go together. */
 const { t } = useI18n();
@@ -41,9 +42,15 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
         <button v-for="s in data.sums" :key="s.id" type="button" class="one" :class="{ picked: s.id === pickedId }" :aria-pressed="s.id === pickedId" @click="pickedId = s.id">
           <b>{{ s.name }}</b> <span class="small soft">{{ s.help }}</span>
         </button>
+        <button type="button" class="one" :class="{ picked: pickedId === 'buy' }" :aria-pressed="pickedId === 'buy'" @click="pickedId = 'buy'">
+          <b>{{ t('sums.buy') }}</b> <span class="small soft">{{ t('sums.buyHelp') }}</span>
+        </button>
       </div>
     </section>
-    <section v-if="picked" class="stack why" :aria-label="picked.name">
+    <section v-if="pickedId === 'buy'" class="stack why" :aria-label="t('sums.buy')">
+      <BuySum />
+    </section>
+    <section v-else-if="picked" class="stack why" :aria-label="picked.name">
       <h2>{{ picked.name }}</h2>
       <form class="stack" novalidate @submit.prevent="solve">
         <div class="row">

@@ -9,7 +9,7 @@ import { useShed } from '@/composables/useShed';
 /** Hand tools with jaw or blade, measuring tools with their marks, and who has them now. */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t } = useI18n();
-const { say, mayWrite } = useSession();
+const { mayWrite } = useSession();
 const { busy, refusal, keep, at } = useShed();
 type Tool = Schemas['ShedTool'];
 const HAND = [
@@ -74,8 +74,8 @@ const CLEARANCES = ['saw', 'felling', 'axe', 'mower', 'tractor', 'flame', 'brush
             <div class="head">
               <span
                 ><b>{{ x.name }}</b> <span class="soft small">{{ x.kindName }}</span><br /><span class="small"
-                  >{{ x.jaw ? t('tools.jawOf', { size: say(x.jaw) }) : '' }}{{ x.blade ? t('tools.bladeOf', { size: say(x.blade) }) : ''
-                  }}{{ x.graduation ? t('tools.marks', { every: say(x.graduation), holds: say(x.holds) }) : ''
+                  >{{ x.jaw ? t('tools.jawOf', { size: x.jaw }) : '' }}{{ x.blade ? t('tools.bladeOf', { size: x.blade }) : ''
+                  }}{{ x.graduation ? t('tools.marks', { every: x.graduation, holds: x.holds }) : ''
                   }}{{ x.clearance ? ` ${t('tools.cleared', { clearance: t(`people.clearance.${x.clearance}`) })}` : '' }}</span
                 ></span
               >

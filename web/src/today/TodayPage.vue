@@ -53,6 +53,16 @@ const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
             </RouterLink>
           </li>
         </ul>
+        <template v-if="data.shed.length">
+          <h2>{{ t('today.shed') }}</h2>
+          <ul class="ruled lines">
+            <li v-for="r in data.shed" :key="r.code + r.text">
+              <RouterLink :to="{ name: 'shed', query: { view: r.view } }" class="line">
+                <span>{{ r.text }}</span> <span class="act">{{ r.day ? t('today.since', { day: dayText(r.day) }) : '' }}</span>
+              </RouterLink>
+            </li>
+          </ul>
+        </template>
         <p class="small soft">{{ t('today.noWeather') }}</p>
       </section>
     </div>

@@ -12,7 +12,7 @@ final readonly class MixRules
     {
         return [
             new CarrierOnCard(), new WaterBorneInOil(), new BarkWantsOil(), new OneOrTheOther(), new SurfactantOnce(), new ClearWater(), new TankMetal(), new SealsStandOil(), new VapourInHeat(),
-            new OilWantsEmulsifier(), new WaxyLeafWantsSurfactant(), new HardWater(), new SmallAreaFirst(), new JarTest(), new DyeShowsWhere(),
+            new OilWantsEmulsifier(), new WaxyLeafWantsSurfactant(), new HardWater(), new WickStaysDripFree(), new LookInsideTheShield(), new SmallAreaFirst(), new JarTest(), new DyeShowsWhere(),
         ];
     }
 
