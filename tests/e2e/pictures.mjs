@@ -76,15 +76,6 @@ const SHOTS = [
       await p.waitForTimeout(400);
     },
   },
-  {
-    name: 'cost',
-    path: (s) => `/stands/${s['Common privet']}/methods`,
-    before: async (p) => {
-      await p.getByRole('button', { name: 'Cost', exact: true }).click();
-      await p.getByRole('table').first().waitFor();
-      await p.waitForTimeout(400);
-    },
-  },
   { name: 'mix', path: (s) => `/stands/${s['Norway maple']}/mix` },
   { name: 'when', path: (s) => `/stands/${s['Norway maple']}/when` },
   { name: 'gates', path: (s) => `/stands/${s['Norway maple']}/field-day` },
@@ -103,16 +94,6 @@ const SHOTS = [
       await p.waitForTimeout(700);
     },
   },
-  {
-    name: 'sums',
-    path: '/sums',
-    before: async (p) => {
-      await p.getByLabel('Finished mix').fill('3 gal');
-      await p.getByLabel('Strength').fill('1:4');
-      await p.getByRole('button', { name: 'Work it out' }).click();
-      await p.waitForTimeout(700);
-    },
-  },
   { name: 'handbook-species', path: '/handbook/species/poison-hemlock' },
   {
     name: 'phone-mixing',
@@ -124,7 +105,6 @@ const SHOTS = [
       await p.getByRole('button', { name: /^Product, .*: it is in$/ }).click();
       await p.evaluate(() => window.scrollTo(0, 0));
     },
-  },
   },
   { name: 'phone-field-day', path: (s) => `/stands/${s['Bush honeysuckle']}/field-day`, phone: true },
 ];
