@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { sheetQuery } from '@/api/queries';
 import { OF_STAND, type Station } from '@/app/router';
+import CardChanges from '@/components/CardChanges.vue';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
@@ -12,7 +13,7 @@ import RecordForm from './RecordForm.vue';
 import SheetView from './SheetView.vue';
 
 const props = defineProps<{ stand: string }>();
-const { t, te } = useI18n();
+const { t } = useI18n();
 const { say, isLead, mayWrite } = useSession();
 const { stand, took } = useStand(() => props.stand);
 const { busy, refusal, run } = useAct();
@@ -76,11 +77,7 @@ const withdraw = async (): Promise<void> => {
         <p>
           <b>{{ t('field.cardChanged') }}</b>
         </p>
-        <ul>
-          <li v-for="c in sheet.cardChanges" :key="c.field">
-            {{ t('shed.changed', { field: te(`shed.field.${c.field}`) ? t(`shed.field.${c.field}`) : c.field, was: c.was || '–', now: c.now || '–' }) }}
-          </li>
-        </ul>
+        <CardChanges :changes="sheet.cardChanges" />
       </div>
       <form v-if="isLead && !stand.recordId" class="row no-print" novalidate @submit.prevent="withdraw">
         <label class="label">{{ t('field.withdrawWhy') }}<input v-model="why" class="field" maxlength="300" /></label>

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { recipeQuery, shedQuery, type RecipeAsk } from '@/api/queries';
+import CardChanges from '@/components/CardChanges.vue';
 import ViewTabs from '@/components/ViewTabs.vue';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
@@ -120,11 +121,7 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
           </p>
           <div v-if="recipe.card?.newer" class="warn stack">
             <p>{{ t('mix.newer', { n: recipe.card.newer.version }) }}</p>
-            <ul>
-              <li v-for="c in recipe.card.newer.changes" :key="c.field">
-                {{ t('shed.changed', { field: te(`shed.field.${c.field}`) ? t(`shed.field.${c.field}`) : c.field, was: c.was || '–', now: c.now || '–' }) }}
-              </li>
-            </ul>
+            <CardChanges :changes="recipe.card.newer.changes" />
             <button v-if="mayWrite" class="btn small" type="button" :disabled="busy" @click="takeCard">{{ t('mix.takeCard') }}</button>
           </div>
           <p v-if="!recipe.card" class="note">

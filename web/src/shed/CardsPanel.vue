@@ -4,6 +4,7 @@ import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
+import CardChanges from '@/components/CardChanges.vue';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
 import { useShed } from '@/composables/useShed';
@@ -64,9 +65,7 @@ const lines = (v: Version): { name: string; value: string }[] =>
         <h3>{{ card.product }}</h3>
         <template v-for="(v, i) in card.versions" :key="v.id">
           <p class="small">{{ t('mix.version', { n: v.version }) }} · {{ v.registration }} · {{ v.actives.map((a) => `${activeName(a.active)} ${say(a.amount)}`).join(', ') }}</p>
-          <ul v-if="v.changes.length && i === 0" class="small">
-            <li v-for="c in v.changes" :key="c.field">{{ t('shed.changed', { field: fieldName(c.field), was: c.was || '–', now: c.now || '–' }) }}</li>
-          </ul>
+          <CardChanges v-if="v.changes.length && i === 0" :changes="v.changes" />
           <p v-if="v.confirmed" class="small">
             <b>{{ t('shed.confirmed', { name: v.confirmedBy ?? '', day: v.confirmedOn ? dayText(v.confirmedOn, true) : '' }) }}</b>
           </p>
