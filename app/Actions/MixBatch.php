@@ -123,7 +123,8 @@ final readonly class MixBatch
         $until = $now->modify('+' . ($card?->details?->holdingHours() ?? 24) . ' hours');
 
         return [
-            'finished' => $load['finished'], 'product' => $load['product'], 'steps' => $load['steps'], 'cardVersion' => $version?->version,
+            'finished' => $load['finished'], 'product' => $load['product'], 'steps' => $load['steps'], 'cardVersion' => $version?->version, 'cardVersionId' => $version?->id,
+            'carrier' => is_array($recipe['carrier'] ?? null) ? $recipe['carrier']['id'] : null, 'percent' => is_array($recipe['strength'] ?? null) ? $recipe['strength']['percent']['value'] : null,
             'label' => [
                 'title' => $this->sentences->in('batch.title', ['number' => $number], $user->system()),
                 'contents' => ($card->product ?? '') . ' (' . implode(', ', array_map(fn (array $a): string => $this->assembler->activeName($a['active']), $card->actives ?? [])) . '), ' . (is_array($recipe['carrier'] ?? null) ? $recipe['carrier']['name'] : ''),

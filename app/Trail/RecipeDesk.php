@@ -4,15 +4,20 @@ declare(strict_types=1);
 
 namespace App\Trail;
 
+use App\Models\Batch;
 use App\Models\Stand;
 use App\Models\Step;
+use App\Support\JobClock;
 use App\Wire\Wire;
 use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
 use Thicket\Measure\Reading;
 use Thicket\Measure\Strength;
+use Thicket\Measure\Unit;
 use Thicket\Methods\FactName;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Component;
+use Thicket\Mix\Leftover;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
 
@@ -22,7 +27,9 @@ final readonly class RecipeDesk
     /** What may go in besides product and carrier, by the role it has. */
     public const EXTRAS = ['conditioner', 'oil', 'emulsifier', 'surfactant', 'dye'];
 
-    public function __construct(private Assembler $assembler, private Ceilings $ceilings)
+    private const MOST_LEFT_OVER = 20;
+
+    public function __construct(private Assembler $assembler, private Ceilings $ceilings, private JobClock $clock)
     {
     }
 
@@ -50,9 +57,39 @@ final readonly class RecipeDesk
             $this->isNewToCrew($step),
             $situation->quantity(FactName::AirTemperature),
         );
-        $leftover = is_string($asked['leftover'] ?? null) ? Reading::parse($asked['leftover'], Dimension::Volume)->quantity : null;
 
-        return $solver->advised($plan, $step->sprayer?->tank(), $leftover, is_int($asked['people'] ?? null) ? $asked['people'] : 1);
+        return $solver->advised($plan, $step->sprayer?->tank(), $this->leftover($stand, $step), is_int($asked['people'] ?? null) ? $asked['people'] : 1);
+    }
+
+    /** What was left from before, with the mix that it came from; null where nothing was. */
+    private function leftover(Stand $stand, Step $step): ?Leftover
+    {
+        $typed = $step->recipe['leftover'] ?? null;
+        if (!is_string($typed)) {
+            return null;
+        }
+        $from = $step->recipe['leftoverFrom'] ?? null;
+        $batch = is_string($from) ? Batch::query()->where('crew_id', $stand->patch->ground->crew_id)->find($from) : null;
+        $percent = $batch?->body['percent'] ?? null;
+        $minutes = $batch === null ? 0 : max(0, intdiv($this->clock->now()->getTimestamp() - $batch->mixed_at->getTimestamp(), 60));
+
+        return new Leftover(
+            Reading::parse($typed, Dimension::Volume)->quantity,
+            is_string($batch?->body['cardVersionId'] ?? null) ? $batch->body['cardVersionId'] : null,
+            is_string($batch?->body['carrier'] ?? null) ? $batch->body['carrier'] : '',
+            is_string($percent) ? Strength::ofQuantity(Quantity::of($percent, Unit::PercentProduct)) : null,
+            Quantity::of($minutes, Unit::Minute)->to(Unit::Hour),
+            $step->cardVersion === null ? 24 : ($this->assembler->card($step->cardVersion)->details?->holdingHours() ?? 24),
+        );
+    }
+
+    /** @return list<Batch> mixes that something may be left of, the newest first */
+    public function recentMixes(Stand $stand): array
+    {
+        /** @var list<Batch> $batches */
+        $batches = array_values(Batch::query()->where('crew_id', $stand->patch->ground->crew_id)->where('mixed_at', '>=', $this->clock->now()->modify('-3 days'))->orderByDesc('number')->get()->take(self::MOST_LEFT_OVER)->all());
+
+        return $batches;
     }
 
     /** Hash of every figure of the recipe: it changes when tally, card, school, sprayer or calibration change it. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wire;
 
+use App\Models\Batch;
 use App\Models\LabelCardVersion;
 use App\Models\Stand;
 use App\Models\Step;
@@ -97,7 +98,8 @@ final readonly class StandWire
             'card' => $step->cardVersion === null ? null : ['product' => $step->cardVersion->card->product, 'version' => $step->cardVersion->version, 'confirmed' => $step->cardVersion->confirmed_at !== null, 'newer' => self::newer($step->cardVersion)],
             'sprayer' => $step->sprayer === null ? null : ['id' => $step->sprayer->id, 'name' => $step->sprayer->name, 'tank' => Wire::quantity($step->sprayer->tank()), 'gives' => Wire::quantity($step->sprayer->gives())],
             'asked' => array_map(static fn (string $role): array => ['role' => $role, 'typed' => is_string($step->recipe[$role] ?? null) ? $step->recipe[$role] : null], RecipeDesk::EXTRAS),
-            'water' => $step->recipe['water'] ?? null, 'leftover' => $step->recipe['leftover'] ?? null, 'people' => $step->recipe['people'] ?? 1,
+            'water' => $step->recipe['water'] ?? null, 'leftover' => $step->recipe['leftover'] ?? null, 'leftoverFrom' => $step->recipe['leftoverFrom'] ?? null,
+            'leftOver' => array_map(static fn (Batch $b): array => ['id' => $b->id, 'title' => is_array($b->body['label'] ?? null) ? $b->body['label']['title'] : '', 'contents' => is_array($b->body['label'] ?? null) ? $b->body['label']['contents'] : ''], $this->desk->recentMixes($stand)), 'people' => $step->recipe['people'] ?? 1,
             'drawing' => $this->recipes->drawing($recipe, $step->method),
         ] + $this->recipes->recipe($recipe, $this->assembler->measuringTools($stand->patch->ground->crew), $this->content($step));
     }

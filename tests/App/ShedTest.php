@@ -133,8 +133,15 @@ it('writes a batch only in order and once each, draws its product, labels it, an
 it('parts the loads with leftover and helpers, and says what blocks a mix', function () {
     $step = maples($this);
     $get = fn (string $query) => $this->api('GET', "/steps/{$step->id}/recipe?{$query}");
-    $plan = $get('people=2&leftover=5 fl oz')->assertOk()->json('plan');
-    expect($plan['people'])->toBe(2)->and($plan['loads'][0]['carried']['shown']['us'])->toBe('5 fl oz')->and($plan['loads'][1]['person'])->toBe(2)->and($plan['loads'][1]['doneAfter'])->toBe('100');
+    // a leftover of nobody knows what is asked after, and not counted
+    expect(array_column($get('leftover=5 fl oz')->json('words'), 'code'))->toContain('mix.leftover-of-what');
+    $order = array_column($get('')->json('loads.0.steps'), 'what');
+    $batch = $this->api('POST', "/steps/{$step->id}/batches", ['load' => 0, 'confirmed' => $order])->assertCreated()->json('id');
+    $carried = $get("people=2&leftover=5 fl oz&leftoverFrom={$batch}")->assertOk();
+    $plan = $carried->json('plan');
+    expect($plan['people'])->toBe(2)->and($plan['loads'][0]['carried']['shown']['us'])->toBe('5 fl oz')->and($plan['loads'][1]['person'])->toBe(2)->and($plan['loads'][1]['doneAfter'])->toBe('100')->and($carried->json('finished'))->toBeTrue();
+    Batch::query()->whereKey($batch)->update(['mixed_at' => '2026-09-02 13:00:00']);
+    expect(array_column($get("leftover=5 fl oz&leftoverFrom={$batch}")->json('words'), 'code'))->toContain('mix.leftover-old');
     $blocked = $get('carrier=water')->assertOk();
     expect(array_column($blocked->json('words'), 'code'))->toContain('mix.carrier-not-on-card', 'mix.bark-wants-oil')->and($blocked->json('finished'))->toBeFalse();
     $this->api('PUT', "/steps/{$step->id}/recipe", ['carrier' => 'water'], ['If-Match' => $blocked->headers->get('ETag')])->assertStatus(409);

@@ -16,6 +16,7 @@ use Thicket\Mix\Calibration;
 use Thicket\Mix\Ceiling;
 use Thicket\Mix\Component;
 use Thicket\Mix\LabelCard;
+use Thicket\Mix\Leftover;
 use Thicket\Mix\NozzleCheck;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
@@ -173,6 +174,22 @@ it('parts a job into loads', function (string $total, string $tank, ?string $lef
     // 40 L by two with 15 L tanks: 15 and 15, then 5 and 5
     'two people' => ['40 L', '15 L', null, 2, ['1.1 15 75%', '1.2 15 75%', '2.1 5 100%', '2.2 5 100%'], '40'],
     'three share one load' => ['12 L', '15 L', null, 3, ['1.1 4 100%', '1.2 4 100%', '1.3 4 100%'], '12'],
+]);
+
+it('lets a leftover join the very same mix only', function (array $change, ?string $code) {
+    $left = new Leftover(...$change + ['volume' => quantity('2 L'), 'cardId' => 'card-1', 'carrier' => 'oil', 'strength' => Strength::parse('1:3'), 'age' => Quantity::of(5, Unit::Hour), 'holdingHours' => 24]);
+    expect($left->against('card-1', 'oil', Strength::parse('25 %'))?->code)->toBe($code);
+})->with([
+    'the same' => [[], null],
+    'just within the hours' => fn () => [['age' => Quantity::of(24, Unit::Hour)], null],
+    'a minute past them' => fn () => [['age' => Quantity::of(24 * 60 + 1, Unit::Minute)], 'mix.leftover-old'],
+    'fewer hours by the card' => [['holdingHours' => 4], 'mix.leftover-old'],
+    'of what, nobody said' => [['cardId' => null], 'mix.leftover-of-what'],
+    'another version of the card' => [['cardId' => 'card-2'], 'mix.leftover-other'],
+    'in water' => [['carrier' => 'water'], 'mix.leftover-other'],
+    'a hair stronger' => fn () => [['strength' => Strength::parse('25.1 %')], 'mix.leftover-strength'],
+    'nobody knows how strong' => [['strength' => null], 'mix.leftover-strength'],
+    'none of it' => fn () => [['volume' => quantity('0 L'), 'cardId' => null], null],
 ]);
 
 it('weighs water by the litre and parts nothing among nobody', function () {

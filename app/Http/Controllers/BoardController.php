@@ -160,8 +160,9 @@ final class BoardController extends Controller
             }
         }
         $asked['leftover'] = $leftover === '' ? null : $leftover;
+        $asked['leftoverFrom'] = $in->has('leftoverFrom') ? $in->uuid('leftoverFrom') : ($step->recipe['leftoverFrom'] ?? null);
         $asked['people'] = $in->has('people') ? $in->int('people', 1, 20) : ($step->recipe['people'] ?? 1);
-        foreach (['water', 'carrier', 'leftover', 'people'] as $name) {
+        foreach (['water', 'carrier', 'leftover', 'leftoverFrom', 'people'] as $name) {
             $in->has($name) || $in->raw($name);
         }
         if ($sprayerId !== null) {

@@ -30,9 +30,9 @@ final readonly class RecipeSolver
     /**
      * The recipe with what is to be said of it: carrier, additives, water and tank judged, and the loads with leftover and helpers.
      *
-     * @param Quantity|null $leftover of the very same mix, from before (rulings J10)
+     * @param Leftover|null $leftover from before; it joins only the very same mix
      */
-    public function advised(MixPlan $plan, ?Quantity $tank, ?Quantity $leftover = null, int $people = 1): Recipe
+    public function advised(MixPlan $plan, ?Quantity $tank, ?Leftover $leftover = null, int $people = 1): Recipe
     {
         $words = MixRules::judge($plan);
         $apart = in_array('mix.emulsifier-with-surfactant', array_map(static fn (MixWord $w): string => $w->code, $words), true);
@@ -40,7 +40,11 @@ final readonly class RecipeSolver
         $extras = $apart ? array_values(array_filter($plan->extras, static fn (Component $c): bool => $c->role === 'dye')) : $plan->extras;
         $recipe = $this->solve($tank, $extras, $plan->carrier);
 
-        return $recipe->with($words, $recipe->need === null || $tank === null ? null : TankPlan::of($recipe->need, $tank, $leftover, $people));
+        $against = $leftover?->against($this->candidate->card?->id, $plan->carrier, $recipe->strength);
+        $against === null || array_unshift($words, $against);
+        $carried = $against === null ? $leftover?->volume : null;
+
+        return $recipe->with($words, $recipe->need === null || $tank === null ? null : TankPlan::of($recipe->need, $tank, $carried, $people));
     }
 
     /** Carrier that the step is usually mixed in. */

@@ -209,6 +209,13 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
               >{{ t('mix.leftover')
               }}<input class="field" style="width: 7em" placeholder="0.5 gal" :value="ask.leftover ?? recipe.leftover ?? ''" @change="set('leftover', ($event.target as HTMLInputElement).value)"
             /></label>
+            <label v-if="(ask.leftover ?? recipe.leftover ?? '') !== ''" class="label"
+              >{{ t('mix.leftoverFrom') }}
+              <select class="field" :value="ask.leftoverFrom ?? recipe.leftoverFrom ?? ''" @change="set('leftoverFrom', ($event.target as HTMLSelectElement).value)">
+                <option value="" disabled>{{ t('mix.leftoverUnknown') }}</option>
+                <option v-for="b in recipe.leftOver" :key="b.id" :value="b.id">{{ b.title }}, {{ b.contents }}</option>
+              </select>
+            </label>
             <label class="label"
               >{{ t('mix.people')
               }}<input class="field" style="width: 4em" type="number" min="1" max="20" :value="ask.people ?? recipe.people" @change="set('people', ($event.target as HTMLInputElement).value)"

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Strength;
+use Thicket\Measure\Unit;
+use Thicket\Mix\Advice\MixWord;
+
+/**
+ * Mix left in the tank from before. It may only join the very same mix: card version, carrier and strength the same, and within the hours that the card lets a mix stand
+ * (rulings J10). What it came from has to be known.
+ */
+final readonly class Leftover
+{
+    /** @param Quantity $age since it was mixed, @param string|null $cardId version of the card it was mixed by; null where nobody said which mix it is */
+    public function __construct(public Quantity $volume, public ?string $cardId, public string $carrier, public ?Strength $strength, public Quantity $age, public int $holdingHours)
+    {
+    }
+
+    /** What stands against pouring the next load on it; null where it may join. */
+    public function against(?string $cardId, string $carrier, ?Strength $strength): ?MixWord
+    {
+        if ($this->volume->isZero()) {
+            return null;
+        }
+        $most = Quantity::of($this->holdingHours, Unit::Hour);
+
+        return match (true) {
+            $this->cardId === null => MixWord::asks('mix.leftover-of-what', 'rulings-J10'),
+            $this->cardId !== $cardId || $this->carrier !== $carrier => MixWord::blocks('mix.leftover-other', 'rulings-J10'),
+            $this->strength === null || $strength === null || !$this->strength->share->isEqualTo($strength->share) => MixWord::blocks('mix.leftover-strength', 'rulings-J10'),
+            $this->age->isGreaterThan($most) => MixWord::blocks('mix.leftover-old', 'rulings-J10', ['age' => $this->age, 'most' => $most]),
+            default => null,
+        };
+    }
+}
