@@ -241,7 +241,9 @@ it('makes the shopping list from the saved recipes, and gives it as CSV', functi
     Container::query()->where('lot', 'T-2291')->update(['remaining' => '0']);
     $ester = collect($this->api('GET', '/shed/shopping')->json('lines'))->firstWhere('cardId', $ester['cardId']);
     expect($ester['purchase']['bought'])->toHaveCount(1)->and($ester['purchase']['cost'])->toBe('38.00')->and($ester['stale'])->toBeFalse();
-    $this->api('PUT', "/shed/cards/{$ester['cardId']}/packs", ['packs' => [['size' => '1 qt', 'price' => '31.50', 'on' => '2024-01-05']]])->assertOk();
+    $packs = fn (array $list) => $this->api('PUT', "/shed/cards/{$ester['cardId']}/packs", ['packs' => $list], ['If-Match' => (string) $this->api('GET', '/shed')->headers->get('ETag')]);
+    $this->api('PUT', "/shed/cards/{$ester['cardId']}/packs", ['packs' => []])->assertStatus(428);
+    $packs([['size' => '1 qt', 'price' => '31.50', 'on' => '2024-01-05']])->assertOk();
     $shed = $this->api('GET', '/shed');
     $this->api('PATCH', '/shed/choices', ['kit' => [['item' => '=harness', 'amount' => '45', 'on' => '2026-05-01']]], ['If-Match' => $shed->headers->get('ETag')])->assertOk();
     $csv = (string) $this->get('/api/v1/shed/shopping.csv')->assertOk()->getContent();
@@ -249,7 +251,7 @@ it('makes the shopping list from the saved recipes, and gives it as CSV', functi
     expect($lines[0])->toContain('cost_USD')->and(collect($lines)->first(static fn (array $l): bool => str_starts_with($l[0], 'Triclopyr')))->toContain('31.50', 'yes')
         ->and($lines[count($lines) - 1][0])->toBe("'=harness");
     foreach ([[['size' => '3 ft', 'price' => '3']], [['size' => '1 L', 'price' => '-3']], [['size' => '0 L', 'price' => '3']]] as $wrong) {
-        $this->api('PUT', "/shed/cards/{$ester['cardId']}/packs", ['packs' => $wrong])->assertStatus(422);
+        $packs($wrong)->assertStatus(422);
     }
     $this->api('POST', '/mix/purchase', ['need' => '7 L', 'packs' => [['size' => '5 L', 'price' => '60'], ['size' => '1 L', 'price' => '20']]])->assertOk()->assertJsonPath('cost', '100.00');
     $this->api('POST', '/mix/purchase', ['need' => '7 L', 'packs' => [['size' => '5 kg', 'price' => '60']]])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/packs/0/size');

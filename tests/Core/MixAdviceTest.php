@@ -139,6 +139,8 @@ it('measures a sprayer in every way', function (Quantity $gives, string $unit, s
 ]);
 
 it('counts strokes up, and refuses courses of nothing', function () {
+    // one stroke is a measure too
+    expect((string) Calibration::bottle(quantity('1.5 mL'), 1)->amount)->toBe('3/2');
     // 5 mL at 2 mL are 3; 4 mL are 2
     expect(Calibration::strokesFor(quantity('5 mL'), quantity('2 mL')))->toBe(3)->and(Calibration::strokesFor(quantity('4 mL'), quantity('2 mL')))->toBe(2)
         ->and(static fn () => Calibration::byCourse(quantity('1 L'), quantity('0 m2')))->toThrow(InvalidArgumentException::class)
@@ -163,7 +165,7 @@ it('parts a job into loads', function (string $total, string $tank, ?string $lef
     $plan = TankPlan::of(quantity($total), quantity($tank), $leftover === null ? null : quantity($leftover), $people);
     $litres = static fn (Quantity $q): string => (string) $q->decimal(Unit::Litre, 2, RoundingMode::HALF_UP)->stripTrailingZeros();
     expect(array_map(static fn (array $l): string => "{$l['round']}.{$l['person']} {$litres($l['finished'])}" . ($l['carried']->isZero() ? '' : " ({$litres($l['carried'])} from before)") . ' ' . $l['doneAfter']->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP) . '%', $plan->loads))->toBe($expected)
-        ->and($litres($plan->fresh()))->toBe($fresh);
+        ->and($litres($plan->fresh()))->toBe($fresh)->and($plan->rounds())->toBe((int) $expected[count($expected) - 1][0]);
 })->with([
     'two and a half tanks' => ['37.5 L', '15 L', null, 1, ['1.1 15 40%', '2.1 15 80%', '3.1 7.5 100%'], '37.5'],
     'exactly two' => ['30 L', '15 L', null, 1, ['1.1 15 50%', '2.1 15 100%'], '30'],
@@ -191,6 +193,11 @@ it('lets a leftover join the very same mix only', function (array $change, ?stri
     'nobody knows how strong' => [['strength' => null], 'mix.leftover-strength'],
     'none of it' => fn () => [['volume' => quantity('0 L'), 'cardId' => null], null],
 ]);
+
+it('tells how long a leftover has stood, and how long it might', function () {
+    $word = (new Leftover(quantity('2 L'), 'card-1', 'oil', Strength::parse('1:3'), Quantity::of(30, Unit::Hour), 24))->against('card-1', 'oil', Strength::parse('25 %'));
+    expect($word?->level)->toBe('blocks')->and((string) $word->values['age']->in(Unit::Hour))->toBe('30')->and((string) $word->values['most']->in(Unit::Hour))->toBe('24');
+});
 
 it('weighs water by the litre and parts nothing among nobody', function () {
     expect((string) TankPlan::weightOfWater(quantity('4 gal'))->decimal(Unit::Kilogram, 2, RoundingMode::HALF_UP))->toBe('15.14')

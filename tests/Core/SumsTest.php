@@ -263,6 +263,7 @@ it('corrects a tank, and knows when it cannot hold the correction', function () 
     $strong = $of('10 L', '3 %', '2 %', '15 L');
     expect([$strong->state, (string) $strong->carrier?->decimal(Unit::Litre, 3, RoundingMode::HALF_UP), $strong->fits])->toBe(['strong', '5.000', true])
         ->and($of('10 L', '3 %', '2 %', '14.99 L')->fits)->toBeFalse()
+        ->and($of('10 L', '2 %', '2 %')->product)->toBeNull()->and($of('10 L', '2 %', '2 %')->carrier)->toBeNull()->and((string) $of('10 L', '2 %', '2 %')->afterwards->amount)->toBe('10')
         ->and($of('10 L', '2 %', '2 %')->state)->toBe('right')->and($of('10 L', '2 %', '2 %')->fits)->toBeNull()
         ->and(static fn () => $of('10 L', '2 %', '100 %'))->toThrow(Unmixable::class)->and(static fn () => $of('10 L', '2 %', '0 %'))->toThrow(Unmixable::class);
 });
@@ -274,6 +275,10 @@ it('writes one strength in every way, and names the trap of parts', function () 
     expect($shown)->toBe(['20.000 pct_vv_product', '200.000 mL/L', '25.600 fl_oz_us/gal_us', '153.600 tsp_us/gal_us', '32.000 fl_oz_imp/gal_imp'])
         ->and((string) $ways->carrierParts)->toBe('4')->and((string) $ways->misread()?->amount)->toBe('25')
         ->and((string) $ways->active?->in(Unit::GramEquivalentPerLitre)->toScale(0, RoundingMode::HALF_UP))->toBe('96')
+        ->and((string) StrengthWays::of(Strength::parse('10 %'), quantity('480 g ai/L'))->active?->in(Unit::GramIngredientPerLitre)->toScale(0, RoundingMode::HALF_UP))->toBe('48')
+        ->and((string) StrengthWays::of(Strength::parse('10 %'), quantity('480 g/L'))->active?->in(Unit::GramPerLitre)->toScale(0, RoundingMode::HALF_UP))->toBe('48')
+        // 1:3 is 25 %, and taken for 33 %
+        ->and((string) StrengthWays::of(Strength::parse('1:3'))->misread()?->amount)->toBe('33')
         // a share by weight is nominal by volume: nothing is told per litre from it
         ->and(StrengthWays::of(Strength::parse('2 %'), quantity('41 % w/w'))->active)->toBeNull()
         ->and(StrengthWays::of(Strength::parse('100 %'))->carrierParts)->toBeNull()->and(StrengthWays::of(Strength::parse('0 %'))->misread())->toBeNull();
@@ -293,6 +298,11 @@ it('buys the cheapest cover', function (string $need, string $shelf, array $size
     // a cent cheaper is cheaper
     'a cent less' => ['3.2 L', '500 mL', [['1 L', '20'], ['5 L', '59.99']], '1 x 5 L', '59.99', '2300'],
     'two kinds' => ['7 L', '0 L', [['1 L', '20'], ['5 L', '60'], ['2.5 L', '35']], '1 x 5 L + 1 x 5/2 L', '95.00', '500'],
+    // as cheap and nothing over either way: fewer to carry
+    'fewer to carry' => ['4 L', '0 L', [['2 L', '10'], ['4 L', '20'], ['1 L', '5']], '1 x 4 L', '20.00', '0'],
+    // the best of a litre is not the best of the job: 6 L in one jug of 5 and one of 1, not two of 5
+    'not two large ones' => ['6 L', '0 L', [['5 L', '50'], ['1 L', '14']], '1 x 5 L + 1 x 1 L', '64.00', '0'],
+    'what is of another kind is passed by' => ['2 L', '0 L', [['1 kg', '1'], ['1 L', '9']], '2 x 1 L', '18.00', '0'],
     // 1 gal = 3.785 L: two quarts short
     'gallons and litres' => ['1.5 gal', '1 gal', [['1 qt', '9'], ['2.5 gal', '60']], '2 x 1 qt_us', '18.00', '0'],
 ]);
@@ -301,4 +311,25 @@ it('cannot buy without a size, nor thousands of thimbles', function () {
     expect(static fn () => Purchase::of(quantity('1 L'), quantity('0 L'), []))->toThrow(Unmixable::class)
         ->and(static fn () => Purchase::of(quantity('1 L'), quantity('0 L'), [['size' => quantity('1 lb'), 'price' => BigRational::of(3)]]))->toThrow(Unmixable::class)
         ->and(static fn () => Purchase::of(quantity('20 L'), quantity('0 L'), [['size' => quantity('1 mL'), 'price' => BigRational::of(3)]]))->toThrow(Unmixable::class);
+});
+
+it('says which figure was given, what follows, and from what', function () {
+    $tell = static fn (SolvedSum $solved): array => array_map(static fn (array $f): array => [$f['code'], $f['field'], (string) $f['typed']->decimal($f['typed']->unit, 2, RoundingMode::HALF_UP), $f['follows'] === null ? null : (string) $f['follows']->decimal($f['typed']->unit, 2, RoundingMode::HALF_UP), $f['from']], $solved->faults);
+    // 3 L at 15 % is 20 L, not 21; said once, though other lines disagree too
+    expect($tell(direction('make-up', ['product' => '3 L', 'strength' => '15 %', 'finished' => '21 L'])))->toBe([['contradiction', 'finished', '21.00', '20.00', ['product', 'strength']]])
+        // in the unit that was typed: 2 qt/ac over 2 ac is a gallon, so half a gallon is a quart an acre
+        ->and($tell(direction('by-area', ['rate' => '2 qt/ac', 'area' => '2 ac', 'product' => '0.5 gal'])))->toBe([['contradiction', 'rate', '2.00', '1.00', ['product', 'covered']]])
+        ->and($tell(direction('tank-loads', ['total' => '2 gal', 'leftover' => '3 gal', 'tank' => '4 gal'])))->toBe([['parts-above-whole', 'total', '2.00', null, ['total', 'leftover']]])
+        ->and($tell(direction('make-up', ['product' => '1 L', 'finished' => '4 L', 'labelMost' => '20 %'])))->toBe([['above-label', 'strength', '25.00', '20.00', ['labelMost']]])
+        ->and($tell(direction('match-active', ['used' => '50 %', 'strengthOfUsed' => '480 g ae/L', 'strengthOfOther' => '180 g ae/L'])))->toBe([['above-whole', 'other', '133.33', null, ['activeInMix', 'strengthOfOther']]]);
+});
+
+it('answers in the unit that was asked in, and keeps what was typed as it was', function () {
+    $solved = direction('on-hand', ['onHand' => '1 qt', 'strength' => '20 %', 'perStem' => '5 mL']);
+    expect($solved->value('finished')?->unit)->toBe(Unit::UsQuart)->and($solved->value('onHand')?->unit)->toBe(Unit::UsQuart)->and(array_keys($solved->given))->toBe(['onHand', 'strength', 'perStem'])
+        ->and(array_keys($solved->found()))->toBe(['finished', 'stems'])
+        // 5 qt / 5 mL = 946.35 stems: so many are whole
+        ->and((string) $solved->value('stems')?->amount)->toBe('946');
+    // two ways lack one figure each: the one that is nearer stands first
+    expect(array_column(direction('on-hand', ['onHand' => '1 qt'])->next(), 'missing')[0])->toHaveCount(1);
 });

@@ -100,9 +100,13 @@ final class MixController extends Controller
             }
         }
         $this->done($in);
+        $crew = $user->crew;
+        $this->mustMatch($request, $crew->revision, fn (): array => $shed->shed($crew));
         $card->update(['packs' => $packs]);
+        $crew->revision++;
+        $crew->save();
 
-        return $this->json($shed->shed($user->crew));
+        return $this->json($shed->shed($crew), 200, $crew->revision);
     }
 
     /** The step goes over to the newest confirmed version of its card; its recipe is reckoned again and has to be saved again. */

@@ -29,7 +29,7 @@ const savePacks = (card: string): Promise<boolean> =>
   keep(() =>
     unwrap(
       api.PUT('/shed/cards/{card}/packs', {
-        params: { path: { card } },
+        params: { path: { card }, header: { 'If-Match': `"${props.shed.revision}"` } },
         body: { packs: (packs.value[card] ?? []).filter((p) => p.size !== '').map((p) => ({ size: p.size, price: p.price, on: p.on || today() })) },
       }),
     ),
