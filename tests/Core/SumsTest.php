@@ -75,7 +75,9 @@ it('solves', function (string $id, array $known, array $expected) {
     'mix: dry' => ['make-up', ['finished' => '10 L', 'strength' => '2 g/L'], ['product' => ['20', 'g'], 'carrier' => ['10', 'L']]],
     'mix: dry, backwards' => ['make-up', ['finished' => '4 gal', 'product' => '1 oz wt'], ['strength' => ['0.25', 'oz_wt/gal_us']]],
     'mix: nothing in it' => ['make-up', ['finished' => '2 L', 'strength' => '0 %'], ['product' => ['0', 'mL'], 'carrier' => ['2', 'L']]],
+    'mix: product from the carrier, imperial' => ['make-up', ['carrier' => '3 imp gal', 'strength' => '1:3'], ['finished' => ['4', 'gal_imp'], 'product' => ['1', 'gal_imp']]],
     // 2: what is on hand
+    'hand: imperial pint' => ['on-hand', ['onHand' => '1 imp pt', 'strength' => '2 imp fl oz/imp gal'], ['finished' => ['10', 'gal_imp']]],
     'hand: to mix' => ['on-hand', ['onHand' => '1 qt', 'strength' => '20 %'], ['finished' => ['1.25', 'gal_us']]],
     'hand: to stems' => ['on-hand', ['onHand' => '1 L', 'strength' => '25 %', 'perStem' => '10 mL'], ['finished' => ['4', 'L'], 'stems' => ['400', 'one']]],
     'hand: a part of a stem is none' => ['on-hand', ['onHand' => '100 mL', 'strength' => '50 %', 'perStem' => '7 mL'], ['stems' => ['28', 'one']]],
@@ -90,6 +92,7 @@ it('solves', function (string $id, array $known, array $expected) {
     'tank: what did I mix' => ['in-tank', ['productIn' => '16 fl oz', 'inTank' => '4 gal'], ['strengthNow' => ['3.125', 'pct_vv_product'], 'carrierIn' => ['496', 'fl_oz_us']]],
     'tank: product and carrier' => ['in-tank', ['productIn' => '200 mL', 'carrierIn' => '9.8 L'], ['inTank' => ['10', 'L'], 'strengthNow' => ['2', 'pct_vv_product']]],
     'tank: from strength' => ['in-tank', ['inTank' => '15 L', 'strengthNow' => '1 %'], ['productIn' => ['150', 'mL'], 'carrierIn' => ['14.85', 'L']]],
+    'tank: imperial' => ['in-tank', ['productIn' => '4 imp fl oz', 'inTank' => '1 imp gal'], ['strengthNow' => ['2.5', 'pct_vv_product'], 'carrierIn' => ['156', 'fl_oz_imp']]],
     // 4: 50 % of a 41 % product by 53.8 %: 38.1 % nominal; 50 x 360 / 480 = 37.5 %
     'active: nominal' => ['match-active', ['used' => '50 %', 'strengthOfUsed' => '41 % w/w', 'strengthOfOther' => '53.8 % w/w'], ['other' => ['38.1', 'pct_vv_product']]],
     'active: by weight a litre' => ['match-active', ['used' => '50 %', 'strengthOfUsed' => '360 g ae/L', 'strengthOfOther' => '480 g ae/L'], ['other' => ['37.5', 'pct_vv_product'], 'activeInMix' => ['180', 'g_ae/L']]],
@@ -110,6 +113,8 @@ it('solves', function (string $id, array $known, array $expected) {
     'area: spray that went out' => ['by-area', ['spray' => '60 L', 'area' => '0.3 ha'], ['perArea' => ['200', 'L/ha']]],
     'area: rate from a load' => ['by-area', ['perLoad' => '16 fl oz', 'tank' => '25 gal', 'perArea' => '50 gal/ac'], ['rate' => ['1', 'qt_us/ac']]],
     'area: 1000 square feet' => ['by-area', ['rate' => '1 fl oz/1000 sq ft', 'area' => '5000 sq ft'], ['product' => ['5', 'fl_oz_us']]],
+    'area: imperial' => ['by-area', ['rate' => '2 imp pt/ac', 'area' => '3 ac', 'perArea' => '20 imp gal/ac'], ['product' => ['6', 'pt_imp'], 'spray' => ['60', 'gal_imp'], 'strength' => ['1.25', 'pct_vv_product']]],
+    'area: 100 square metres' => ['by-area', ['rate' => '5 mL/100 m2', 'area' => '600 m2', 'perArea' => '5 L/100 m2'], ['product' => ['30', 'mL'], 'spray' => ['30', 'L'], 'strength' => ['0.1', 'pct_vv_product']]],
     // 6: 2 1/4, 3 1/3, 4 1/2 tsp a gallon by soil; medium 3 1/3 over 1000 sq ft is 1.51 pt/ac
     'soil: coarse by name' => ['by-soil', ['soil' => 'sandy loam', 'coarse' => '2.25 tsp/gal', 'medium' => '3.333 tsp/gal', 'fine' => '4.5 tsp/gal', 'finished' => '3 gal'], ['product' => ['6.75', 'tsp_us']]],
     'soil: fine' => ['by-soil', ['soil' => 'fine', 'fine' => '4.5 tsp/gal', 'finished' => '2 gal'], ['product' => ['9', 'tsp_us']]],
@@ -124,7 +129,9 @@ it('solves', function (string $id, array $known, array $expected) {
     'stems: how many' => ['by-stems', ['finished' => '550 mL', 'perStem' => '5 mL'], ['stems' => ['100', 'one']]],
     'stems: how much each' => ['by-stems', ['finished' => '1.1 L', 'stems' => '200'], ['perStem' => ['5', 'mL']]],
     'stems: from the product' => ['by-stems', ['product' => '275 mL', 'strength' => '50 %', 'perStem' => '5 mL'], ['finished' => ['550', 'mL'], 'stems' => ['100', 'one']]],
+    'stems: in fluid ounces' => ['by-stems', ['stems' => '128', 'perStem' => '0.25 fl oz', 'allowance' => '0 %', 'strength' => '50 %'], ['finished' => ['1', 'qt_us'], 'product' => ['1', 'pt_us']]],
     // 8: loads
+    'loads: imperial' => ['tank-loads', ['total' => '9 imp gal', 'tank' => '3 imp gal'], ['loads' => ['3', 'one']]],
     'loads: how many' => ['tank-loads', ['total' => '10 gal', 'tank' => '4 gal'], ['loads' => ['2.5', 'one']]],
     'loads: with some left over' => ['tank-loads', ['total' => '10 gal', 'leftover' => '2 gal', 'tank' => '4 gal'], ['fresh' => ['8', 'gal_us'], 'loads' => ['2', 'one']]],
     'loads: backwards' => ['tank-loads', ['loads' => '3', 'tank' => '15 L'], ['total' => ['45', 'L']]],
@@ -319,6 +326,10 @@ it('says which figure was given, what follows, and from what', function () {
     expect($tell(direction('make-up', ['product' => '3 L', 'strength' => '15 %', 'finished' => '21 L'])))->toBe([['contradiction', 'finished', '21.00', '20.00', ['product', 'strength']]])
         // in the unit that was typed: 2 qt/ac over 2 ac is a gallon, so half a gallon is a quart an acre
         ->and($tell(direction('by-area', ['rate' => '2 qt/ac', 'area' => '2 ac', 'product' => '0.5 gal'])))->toBe([['contradiction', 'rate', '2.00', '1.00', ['product', 'covered']]])
+        // a litre and nine litres are not twelve: only a sum says so
+        ->and($tell(direction('in-tank', ['productIn' => '1 L', 'carrierIn' => '9 L', 'inTank' => '12 L'])))->toBe([['contradiction', 'carrierIn', '9.00', '11.00', ['inTank', 'productIn']]])
+        // grams over litres are no share of the volume
+        ->and($tell(direction('on-hand', ['onHand' => '500 g', 'strength' => '2 %', 'finished' => '10 L'])))->toBe([['other-kind', 'finished', '10.00', null, ['onHand', 'strength']]])
         ->and($tell(direction('tank-loads', ['total' => '2 gal', 'leftover' => '3 gal', 'tank' => '4 gal'])))->toBe([['parts-above-whole', 'total', '2.00', null, ['total', 'leftover']]])
         ->and($tell(direction('make-up', ['product' => '1 L', 'finished' => '4 L', 'labelMost' => '20 %'])))->toBe([['above-label', 'strength', '25.00', '20.00', ['labelMost']]])
         ->and($tell(direction('match-active', ['used' => '50 %', 'strengthOfUsed' => '480 g ae/L', 'strengthOfOther' => '180 g ae/L'])))->toBe([['above-whole', 'other', '133.33', null, ['activeInMix', 'strengthOfOther']]]);
