@@ -140,3 +140,13 @@ it('loses digits only where it is told how', function () {
     expect((string) quantity('1 in')->decimal(Unit::Metre, 3, RoundingMode::HALF_UP))->toBe('0.025')
         ->and(quantity('1/3 L')->toWire())->toBe(['value' => '0.333333333', 'unit' => 'L']);
 });
+
+it('keeps a strength as it was written, and knows no part of nothing', function () {
+    expect(Strength::parse(' 1:4 ')->typed)->toBe('1:4')->and(Strength::parse('1:4')->isParts)->toBeTrue()->and(Strength::parse('20 %')->isParts)->toBeFalse()
+        ->and(Strength::parts('1', '4')->typed)->toBe('1:4')->and(Strength::parse('1:0')->percent()->in(Unit::PercentProduct)->__toString())->toBe('100')
+        ->and(Strength::parse('100 %')->productIn(Quantity::of(3, Unit::UsGallon))->unit)->toBe(Unit::UsGallon)
+        ->and(static fn () => Strength::parse('0:4'))->toThrow(UnreadableQuantity::class)
+        ->and(static fn () => Strength::parse('100.1 %'))->toThrow(UnreadableQuantity::class)
+        ->and(static fn () => Strength::parse('5 % w/w'))->toThrow(UnitMismatch::class)
+        ->and(static fn () => Strength::parse('20 %')->productIn(Quantity::of(1, Unit::Acre)))->toThrow(UnitMismatch::class);
+});

@@ -161,6 +161,16 @@ it('finds worn nozzles on both sides of each limit', function (array $flows, ?st
     'one nozzle is its own mean' => [['900 mL'], null, [false], false],
 ]);
 
+it('tells of each nozzle how far it is off', function () {
+    $check = NozzleCheck::of([quantity('0.88 L'), quantity('0.72 L')], quantity('0.8 L'));
+    $percent = static fn (?Brick\Math\BigRational $share): string => (string) $share?->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP);
+    expect((string) $check->mean->in(Unit::Litre)->toScale(1, RoundingMode::HALF_UP))->toBe('0.8')
+        ->and(array_map($percent, array_column($check->nozzles, 'offMean')))->toBe(['10', '-10'])->and(array_map($percent, array_column($check->nozzles, 'ofRated')))->toBe(['110', '90'])
+        ->and((string) $check->nozzles[1]['flow']->in(Unit::Litre)->toScale(2, RoundingMode::HALF_UP))->toBe('0.72')
+        // without a rated flow only the set itself is held against
+        ->and(NozzleCheck::of([quantity('0.8 L')])->nozzles[0]['ofRated'])->toBeNull();
+});
+
 it('parts a job into loads', function (string $total, string $tank, ?string $leftover, int $people, array $expected, string $fresh) {
     $plan = TankPlan::of(quantity($total), quantity($tank), $leftover === null ? null : quantity($leftover), $people);
     $litres = static fn (Quantity $q): string => (string) $q->decimal(Unit::Litre, 2, RoundingMode::HALF_UP)->stripTrailingZeros();
@@ -200,6 +210,8 @@ it('tells how long a leftover has stood, and how long it might', function () {
 });
 
 it('weighs water by the litre and parts nothing among nobody', function () {
+    // one person carries, where nobody says otherwise
+    expect(array_column(TankPlan::of(quantity('30 L'), quantity('15 L'))->loads, 'person'))->toBe([1, 1]);
     expect((string) TankPlan::weightOfWater(quantity('4 gal'))->decimal(Unit::Kilogram, 2, RoundingMode::HALF_UP))->toBe('15.14')
         ->and(static fn () => TankPlan::of(quantity('4 L'), quantity('0 L')))->toThrow(InvalidArgumentException::class)
         ->and(static fn () => TankPlan::of(quantity('4 L'), quantity('1 L'), null, 0))->toThrow(InvalidArgumentException::class);

@@ -68,3 +68,27 @@ it('gives every unit a label and every dimension a unit', function () {
         expect($unit === Unit::One || $unit->label() !== '')->toBeTrue($unit->value)->and($unit->factor()->isPositive())->toBeTrue($unit->value);
     }
 });
+
+it('turns to the larger unit at the very point, and not a hair before', function (string $typed, string $us, string $metric) {
+    expect(Shown::both(Reading::parse($typed)->quantity))->toBe(['us' => $us, 'metric' => $metric]);
+})->with([
+    // a US gallon an acre is 3.785411784 L on 0.40468564224 ha
+    ['1 gal/ac', '1 US gal/ac', '9.354 L/ha'], ['0.99 gal/ac', '7.92 US pt/ac', '9.26 L/ha'],
+    ['1 pt/ac', '1 US pt/ac', '1.169 L/ha'], ['0.99 pt/ac', '15.84 fl oz/ac', '1.158 L/ha'],
+    ['1 L/ha', '13.68 fl oz/ac', '1 L/ha'], ['0.99 L/ha', '13.55 fl oz/ac', '990 mL/ha'],
+    // a tenth of a litre on a square metre is 9.2903 L, 2.454 gal, on a thousand square feet
+    ['0.1 L/m2', '2.454 US gal/1000 sq ft', '0.1 L/m²'], ['0.099 L/m2', '105.8 US gal/ac', '990 L/ha'],
+    ['1 lb/ac', '1 lb/ac', '1.121 kg/ha'], ['0.99 lb/ac', '15.84 oz (dry)/ac', '1.11 kg/ha'],
+    ['1 kg/ha', '14.27 oz (dry)/ac', '1 kg/ha'], ['0.99 kg/ha', '14.13 oz (dry)/ac', '990 g/ha'],
+    ['0.1 %', '0.1 % v/v', '0.1 % v/v'], ['0.099 %', '0.1267 fl oz/US gal', '0.99 mL/L'],
+    ['2 h', '2 h', '2 h'], ['119 min', '119 min', '119 min'], ['2 d', '2 days', '2 days'], ['47 h', '47 h', '47 h'],
+    ['1 lb', '1 lb', '453.6 g'], ['0.99 lb', '15.84 oz (dry)', '449.1 g'], ['1 kg', '2.205 lb', '1 kg'], ['0.999 kg', '2.202 lb', '999 g'],
+    // sixteenths are on a ruler, thirty-seconds are not
+    ['1/16 in', '1/16 in', '1.59 mm'], ['1/32 in', '0.0313 in', '0.794 mm'], ['3 in', '3 in', '7.62 cm'],
+]);
+
+it('writes numbers as people do', function (string $number, int $digits, string $text) {
+    expect(Shown::number(Brick\Math\BigRational::of($number), $digits))->toBe($text);
+})->with([
+    ['0', 4, '0'], ['1', 4, '1'], ['0.5', 4, '0.5'], ['0.00123456', 4, '0.001235'], ['0.0000123', 3, '0.0000123'], ['9.9996', 4, '10'], ['12345.678', 4, '12,346'], ['1234567', 4, '1,234,567'], ['999.94', 4, '999.9'], ['999.96', 4, '1,000'], ['-2.5', 4, '-2.5'], ['1/3', 3, '0.333'],
+]);

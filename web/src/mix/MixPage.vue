@@ -14,6 +14,7 @@ import MeasureDrawing from './MeasureDrawing.vue';
 import MixingPanel from './MixingPanel.vue';
 import StemDrawing from './StemDrawing.vue';
 import SumsPanel from './SumsPanel.vue';
+import { loadName } from './loadName';
 import TankDrawing from './TankDrawing.vue';
 
 const props = defineProps<{ stand: string }>();
@@ -136,7 +137,7 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
           <p v-if="recipe.ways?.trap" class="small">{{ recipe.ways.trap }}</p>
           <p v-if="recipe.ceiling?.planned" class="small">{{ t('mix.ceiling', { planned: say(recipe.ceiling.planned), most: say(recipe.ceiling.most) }) }}</p>
           <div v-for="(load, i) in recipe.loads" :key="i" class="stack sheetlike">
-            <h3>{{ load.part ? t('mix.partLoad') : t('mix.fullLoads', { n: load.times }) }}: {{ say(load.finished) }}</h3>
+            <h3>{{ loadName(t, load) }}: {{ say(load.finished) }}</h3>
             <div class="loading">
               <TankDrawing :load="load" :say="say" />
               <ol>

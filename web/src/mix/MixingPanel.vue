@@ -7,6 +7,7 @@ import { batchesQuery, shedQuery } from '@/api/queries';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 import BatchLabel from './BatchLabel.vue';
+import { loadName } from './loadName';
 import TankDrawing from './TankDrawing.vue';
 
 /** One load, an addition at a time, each ticked off in order with a wet glove: nothing goes in twice, and the product leaves the shelf with the last tick. */
@@ -67,7 +68,7 @@ const write = async (): Promise<void> => {
       <h2 class="visually-hidden">{{ t('mixing.title') }}</h2>
       <div v-if="recipe.loads.length > 1" class="row" role="group" :aria-label="t('mixing.which')">
         <button v-for="(l, i) in recipe.loads" :key="i" class="btn small" :class="{ main: i === at }" type="button" :aria-pressed="i === at" @click="at = i">
-          {{ l.part ? t('mix.partLoad') : t('mix.fullLoads', { n: l.times }) }}: {{ say(l.finished) }}
+          {{ loadName(t, l) }}: {{ say(l.finished) }}
         </button>
       </div>
       <p class="small">{{ t('mix.care') }}</p>
