@@ -18,6 +18,7 @@ use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
+use Thicket\Mix\Leftover;
 
 /**
  * Writes down one load as it was mixed: each addition confirmed once, in loading order, so that nothing goes in twice; its product leaves the shelf in the
@@ -64,6 +65,10 @@ final readonly class MixBatch
             $batch = Batch::create(array_filter(['id' => $id]) + ['crew_id' => $user->crew_id, 'step_id' => $step->id, 'number' => $number, 'body' => $this->body($stand, $step, $recipe, $one, $user, $number), 'mixed_by' => $user->id, 'mixed_at' => $this->clock->now()]);
             // in one order for everybody, so that two who mix from the same two jugs never wait for each other
             usort($draws, static fn (array $a, array $b): int => $a['containerId'] <=> $b['containerId']);
+            // what was poured in from before is used up, and not reckoned with again
+            if (in_array('leftover', array_column($one['steps'], 'what'), true)) {
+                $step->update(['recipe' => ['leftover' => null, 'leftoverFrom' => null] + ($step->recipe ?? [])]);
+            }
             foreach ($draws as $draw) {
                 $this->draw->take($draw['containerId'], $draw['amount'], 'mixed', $user, $batch);
             }
@@ -120,7 +125,7 @@ final readonly class MixBatch
         $card = $version === null ? null : $this->assembler->card($version);
         $candidate = $this->assembler->candidate($step, $user->crew);
         $now = $this->clock->now()->setTimezone(new \DateTimeZone($stand->patch->ground->time_zone));
-        $until = $now->modify('+' . ($card?->details?->holdingHours() ?? 24) . ' hours');
+        $until = Leftover::usableUntil($now, $card?->details?->holdingHours());
 
         return [
             'finished' => $load['finished'], 'product' => $load['product'], 'steps' => $load['steps'], 'cardVersion' => $version?->version, 'cardVersionId' => $version?->id,

@@ -71,15 +71,17 @@ final readonly class RecipeDesk
         $from = $step->recipe['leftoverFrom'] ?? null;
         $batch = is_string($from) ? Batch::query()->where('crew_id', $stand->patch->ground->crew_id)->find($from) : null;
         $percent = $batch?->body['percent'] ?? null;
-        $minutes = $batch === null ? 0 : max(0, intdiv($this->clock->now()->getTimestamp() - $batch->mixed_at->getTimestamp(), 60));
+        $zone = new \DateTimeZone($stand->patch->ground->time_zone);
+        $now = $this->clock->now()->setTimezone($zone);
 
         return new Leftover(
             Reading::parse($typed, Dimension::Volume)->quantity,
             is_string($batch?->body['cardVersionId'] ?? null) ? $batch->body['cardVersionId'] : null,
             is_string($batch?->body['carrier'] ?? null) ? $batch->body['carrier'] : '',
             is_string($percent) ? Strength::ofQuantity(Quantity::of($percent, Unit::PercentProduct)) : null,
-            Quantity::of($minutes, Unit::Minute)->to(Unit::Hour),
-            $step->cardVersion === null ? 24 : ($this->assembler->card($step->cardVersion)->details?->holdingHours() ?? 24),
+            $batch === null ? $now : \DateTimeImmutable::createFromInterface($batch->mixed_at)->setTimezone($zone),
+            $now,
+            $step->cardVersion === null ? null : $this->assembler->card($step->cardVersion)->details?->holdingHours(),
         );
     }
 

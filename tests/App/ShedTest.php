@@ -114,7 +114,7 @@ it('writes a batch only in order and once each, draws its product, labels it, an
     $this->api('POST', "/steps/{$step->id}/batches", ['load' => 7, 'confirmed' => $order])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/load');
     $this->api('POST', "/steps/{$step->id}/batches", ['load' => 0, 'confirmed' => $order, 'draws' => [['containerId' => $jug['id'], 'amount' => '1 L']]])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/draws');
     $batch = $this->api('POST', "/steps/{$step->id}/batches", ['load' => 0, 'confirmed' => $order, 'draws' => [['containerId' => $jug['id']]]])->assertCreated();
-    expect($batch->json('label.contents'))->toContain('Triclopyr ester')->toContain('oil')->and($batch->json('label.useBy'))->toContain('2026-09-04')->and($batch->json('label.strength.us'))->toBe($recipe['strength']['percent']['shown']['us']);
+    expect($batch->json('label.contents'))->toContain('Triclopyr ester')->toContain('oil')->and($batch->json('label.useBy'))->toContain('2026-09-03 23:59')->and($batch->json('label.strength.us'))->toBe($recipe['strength']['percent']['shown']['us']);
     $after = shelf($this, 'T-2291');
     // to a nanolitre: what left the jug is what the load took
     expect(bccomp(bcsub($jug['left']['value'], $after['left']['value'], 9), bcadd((string) Thicket\Measure\Quantity::of($load['product']['value'], Thicket\Measure\Unit::from($load['product']['unit']))->decimal(Thicket\Measure\Unit::Litre, 9, Brick\Math\RoundingMode::HALF_UP), '0', 9), 8))->toBe(0)
@@ -140,6 +140,12 @@ it('parts the loads with leftover and helpers, and says what blocks a mix', func
     $carried = $get("people=2&leftover=5 fl oz&leftoverFrom={$batch}")->assertOk();
     $plan = $carried->json('plan');
     expect($plan['people'])->toBe(2)->and($plan['loads'][0]['carried']['shown']['us'])->toBe('5 fl oz')->and($plan['loads'][1]['person'])->toBe(2)->and($plan['loads'][1]['doneAfter'])->toBe('100')->and($carried->json('finished'))->toBeTrue();
+    // poured in and used up: the recipe does not reckon with it twice
+    $this->api('PUT', "/steps/{$step->id}/recipe", ['leftover' => '5 fl oz', 'leftoverFrom' => $batch], ['If-Match' => $carried->headers->get('ETag')])->assertOk();
+    $steps = array_column($get('')->json('loads.0.steps'), 'what');
+    expect($steps[0])->toBe('leftover');
+    $this->api('POST', "/steps/{$step->id}/batches", ['load' => 0, 'confirmed' => $steps])->assertCreated();
+    expect($get('')->json('leftover'))->toBeNull()->and($get('')->json('saved'))->toBeTrue();
     Batch::query()->whereKey($batch)->update(['mixed_at' => '2026-09-02 13:00:00']);
     expect(array_column($get("leftover=5 fl oz&leftoverFrom={$batch}")->json('words'), 'code'))->toContain('mix.leftover-old');
     $blocked = $get('carrier=water')->assertOk();

@@ -189,12 +189,14 @@ it('parts a job into loads', function (string $total, string $tank, ?string $lef
 ]);
 
 it('lets a leftover join the very same mix only', function (array $change, ?string $code) {
-    $left = new Leftover(...$change + ['volume' => quantity('2 L'), 'cardId' => 'card-1', 'carrier' => 'oil', 'strength' => Strength::parse('1:3'), 'age' => Quantity::of(5, Unit::Hour), 'holdingHours' => 24]);
+    $left = new Leftover(...$change + ['volume' => quantity('2 L'), 'cardId' => 'card-1', 'carrier' => 'oil', 'strength' => Strength::parse('1:3'), 'mixedAt' => new DateTimeImmutable('2026-09-03T08:00:00-05:00'), 'now' => new DateTimeImmutable('2026-09-03T13:00:00-05:00'), 'holdingHours' => 24]);
     expect($left->against('card-1', 'oil', Strength::parse('25 %'))?->code)->toBe($code);
 })->with([
     'the same' => [[], null],
-    'just within the hours' => fn () => [['age' => Quantity::of(24, Unit::Hour)], null],
-    'a minute past them' => fn () => [['age' => Quantity::of(24 * 60 + 1, Unit::Minute)], 'mix.leftover-old'],
+    'just within the hours' => fn () => [['now' => new DateTimeImmutable('2026-09-04T08:00:00-05:00')], null],
+    'a second past them' => fn () => [['now' => new DateTimeImmutable('2026-09-04T08:00:01-05:00')], 'mix.leftover-old'],
+    'the card is silent: late on the same day' => fn () => [['now' => new DateTimeImmutable('2026-09-03T23:59:59-05:00'), 'holdingHours' => null], null],
+    'the card is silent: the next day' => fn () => [['now' => new DateTimeImmutable('2026-09-04T00:00:00-05:00'), 'holdingHours' => null], 'mix.leftover-old'],
     'fewer hours by the card' => [['holdingHours' => 4], 'mix.leftover-old'],
     'of what, nobody said' => [['cardId' => null], 'mix.leftover-of-what'],
     'another version of the card' => [['cardId' => 'card-2'], 'mix.leftover-other'],
@@ -204,9 +206,9 @@ it('lets a leftover join the very same mix only', function (array $change, ?stri
     'none of it' => fn () => [['volume' => quantity('0 L'), 'cardId' => null], null],
 ]);
 
-it('tells how long a leftover has stood, and how long it might', function () {
-    $word = (new Leftover(quantity('2 L'), 'card-1', 'oil', Strength::parse('1:3'), Quantity::of(30, Unit::Hour), 24))->against('card-1', 'oil', Strength::parse('25 %'));
-    expect($word?->level)->toBe('blocks')->and((string) $word->values['age']->in(Unit::Hour))->toBe('30')->and((string) $word->values['most']->in(Unit::Hour))->toBe('24');
+it('tells how long a leftover has stood', function () {
+    $word = (new Leftover(quantity('2 L'), 'card-1', 'oil', Strength::parse('1:3'), new DateTimeImmutable('2026-09-02T06:00:00Z'), new DateTimeImmutable('2026-09-03T12:00:00Z'), 24))->against('card-1', 'oil', Strength::parse('25 %'));
+    expect($word?->level)->toBe('blocks')->and((string) $word->values['age']->in(Unit::Hour))->toBe('30');
 });
 
 it('weighs water by the litre and parts nothing among nobody', function () {
@@ -283,8 +285,9 @@ it('reads the further particulars of a card, and names what cannot be right', fu
     };
     [$details] = $read(['formerNames' => ['Old Name'], 'growthStage' => 'full leaf', 'holdingHours' => 12, 'density' => '1100 g/L', 'cabRequired' => true, 'forageAllowed' => false, 'buyers' => 'licensed', 'exclusionDistance' => '8 m', 'lawCheckedYear' => 2026, 'slaughterDays' => 3]);
     expect($details->formerNames)->toBe(['Old Name'])->and($details->texts['growthStage'])->toBe('full leaf')->and($details->holdingHours())->toBe(12)->and($details->answers)->toBe(['cabRequired' => true, 'forageAllowed' => false])->and($details->numbers['slaughterDays'])->toBe(3)
-        // silent: the same day
-        ->and($read([])[0]->holdingHours())->toBe(24);
+        ->and($read([])[0]->holdingHours())->toBeNull()
+        // 550 g of a product that weighs 1100 g a litre
+        ->and((string) $details->volumeOf(quantity('550 g'))?->in(Unit::Litre))->toBe('1/2')->and($read([])[0]->volumeOf(quantity('550 g')))->toBeNull();
     foreach ([['density' => '200 g/L', '/density'], ['density' => '11 kg', '/density'], ['holdingHours' => -1, '/holdingHours'], ['cabRequired' => 'perhaps', '/cabRequired'], ['buyers' => 'everybody', '/buyers'], ['lawCheckedYear' => 1700, '/lawCheckedYear'], ['exclusionDistance' => '3 gal', '/exclusionDistance']] as $wrong) {
         expect($read(array_slice($wrong, 0, 1))[1])->toBe($wrong[0]);
     }

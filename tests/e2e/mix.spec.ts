@@ -92,7 +92,7 @@ test('from a product without a label to a confirmed card, a stepped mix with a p
     await page.getByRole('button', { name: 'Mixed: write the label' }).click();
     const label = page.getByRole('article', { name: /^Mix \d+/ });
     await expect(label).toContainText('Triclopyr ester 240 g/L, for bark');
-    await expect(label).toContainText('Use up by 2026-09-04');
+    await expect(label).toContainText('Use up by 2026-09-03 23:59');
     const pdf = await page.request.get((await page.getByRole('link', { name: 'Mixing card (PDF)' }).getAttribute('href')) ?? '');
     expect(pdf.headers()['content-type']).toBe('application/pdf');
     await station(page, 'Shed');

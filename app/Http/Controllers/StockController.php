@@ -136,9 +136,8 @@ final class StockController extends Controller
         }
         $version = $container->card->versions->first();
         $card = $version === null ? null : Card::read(Fields::of($version->body, new \Thicket\Input\Faults()), $this->catalogue);
-        $density = $card?->details?->density;
 
-        return $density === null ? $in->fault('weight', 'The label card does not say what a litre weighs; measure the level, or add the density to the card.') : Quantity::of($net->in(Unit::Gram)->dividedBy($density->in(Unit::GramPerLitre)), Unit::Litre);
+        return $card?->details?->volumeOf($net) ?? $in->fault('weight', 'The label card does not say what a litre weighs; measure the level, or add the density to the card.');
     }
 
     /** A volume, or a weight of a dry product. */

@@ -70,9 +70,15 @@ final readonly class CardDetails
         return new self($in->strings('formerNames', null, 12), $texts, $numbers, $answers, $in->choiceOrNull('buyers', self::BUYERS), $density, $in->quantityOrNull('exclusionDistance', Dimension::Length), $year);
     }
 
-    /** Hours a finished mix may stand before it must be used; silent: the same day (rulings J10). */
-    public function holdingHours(): int
+    /** Hours a finished mix may stand before it must be used; null where the card is silent ({@see Leftover::usableUntil()}). */
+    public function holdingHours(): ?int
     {
-        return $this->numbers['holdingHours'] ?? 24;
+        return $this->numbers['holdingHours'] ?? null;
+    }
+
+    /** How much of the product a weight is; null where the card does not say what a litre weighs. */
+    public function volumeOf(Quantity $weight): ?Quantity
+    {
+        return $this->density === null ? null : Quantity::of($weight->in(Unit::Gram)->dividedBy($this->density->in(Unit::GramPerLitre)), Unit::Litre);
     }
 }

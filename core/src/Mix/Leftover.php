@@ -15,9 +15,26 @@ use Thicket\Mix\Advice\MixWord;
  */
 final readonly class Leftover
 {
-    /** @param Quantity $age since it was mixed, @param string|null $cardId version of the card it was mixed by; null where nobody said which mix it is */
-    public function __construct(public Quantity $volume, public ?string $cardId, public string $carrier, public ?Strength $strength, public Quantity $age, public int $holdingHours)
+    /**
+     * @param string|null $cardId version of the card it was mixed by; null where nobody said which mix it is
+     * @param \DateTimeImmutable $mixedAt on the ground's clock, as is @param \DateTimeImmutable $now
+     * @param int|null $holdingHours that the card lets a mix stand; null where it is silent
+     */
+    public function __construct(
+        public Quantity $volume,
+        public ?string $cardId,
+        public string $carrier,
+        public ?Strength $strength,
+        public \DateTimeImmutable $mixedAt,
+        public \DateTimeImmutable $now,
+        public ?int $holdingHours,
+    ) {
+    }
+
+    /** Until when a mix may be used: the card's hours, or the end of the day on which it was mixed where the card is silent (rulings J10). */
+    public static function usableUntil(\DateTimeImmutable $mixedAt, ?int $holdingHours): \DateTimeImmutable
     {
+        return $holdingHours === null ? $mixedAt->setTime(23, 59, 59) : $mixedAt->modify("+{$holdingHours} hours");
     }
 
     /** What stands against pouring the next load on it; null where it may join. */
@@ -26,14 +43,18 @@ final readonly class Leftover
         if ($this->volume->isZero()) {
             return null;
         }
-        $most = Quantity::of($this->holdingHours, Unit::Hour);
 
         return match (true) {
             $this->cardId === null => MixWord::asks('mix.leftover-of-what', 'rulings-J10'),
             $this->cardId !== $cardId || $this->carrier !== $carrier => MixWord::blocks('mix.leftover-other', 'rulings-J10'),
             $this->strength === null || $strength === null || !$this->strength->share->isEqualTo($strength->share) => MixWord::blocks('mix.leftover-strength', 'rulings-J10'),
-            $this->age->isGreaterThan($most) => MixWord::blocks('mix.leftover-old', 'rulings-J10', ['age' => $this->age, 'most' => $most]),
+            $this->now > self::usableUntil($this->mixedAt, $this->holdingHours) => MixWord::blocks('mix.leftover-old', 'rulings-J10', ['age' => $this->age()]),
             default => null,
         };
+    }
+
+    private function age(): Quantity
+    {
+        return Quantity::of(intdiv($this->now->getTimestamp() - $this->mixedAt->getTimestamp(), 60), Unit::Minute);
     }
 }

@@ -52,6 +52,7 @@ const write = async (): Promise<void> => {
   if (!made) return;
   batch.value = made;
   await client.invalidateQueries({ queryKey: shedQuery().queryKey });
+  await client.invalidateQueries({ queryKey: ['recipe', props.recipe.stepId] });
   await client.invalidateQueries({ queryKey: batchesQuery(props.recipe.stepId).queryKey });
 };
 </script>
