@@ -7,6 +7,7 @@ namespace App\Text;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 use Thicket\Measure\System;
+use Thicket\Timing\MonthDay;
 
 /**
  * Turns codes and values into sentences (rulings B14): ICU messages in lang/LOCALE/*.json, read only here. A missing
@@ -33,7 +34,7 @@ final class Sentences
     }
 
     /**
-     * @param array<string, Quantity|\DateTimeImmutable|int|string> $values
+     * @param array<string, Quantity|MonthDay|\DateTimeImmutable|int|string> $values
      *
      * @return array{us: string, metric: string}
      */
@@ -45,7 +46,7 @@ final class Sentences
     /**
      * Like both(), for a sentence that may begin with a value: its first letter is a capital.
      *
-     * @param array<string, Quantity|\DateTimeImmutable|int|string> $values
+     * @param array<string, Quantity|MonthDay|\DateTimeImmutable|int|string> $values
      *
      * @return array{us: string, metric: string}
      */
@@ -54,7 +55,7 @@ final class Sentences
         return array_map(static fn (string $text): string => mb_strtoupper(mb_substr($text, 0, 1)) . mb_substr($text, 1), $this->both($code, $values));
     }
 
-    /** @param array<string, Quantity|\DateTimeImmutable|int|string> $values */
+    /** @param array<string, Quantity|MonthDay|\DateTimeImmutable|int|string> $values */
     public function in(string $code, array $values, System $system): string
     {
         $shown = [];
@@ -62,6 +63,7 @@ final class Sentences
             $shown[$name] = match (true) {
                 $value instanceof Quantity => Shown::in($value, $system),
                 $value instanceof \DateTimeImmutable => $this->day($value),
+                $value instanceof MonthDay => (string) (new \IntlDateFormatter($this->locale, timezone: 'UTC', pattern: 'd MMM'))->format($value->inYear(2000)),
                 is_string($value) => $this->word($name, $value),
                 default => $value,
             };

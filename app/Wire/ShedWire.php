@@ -8,19 +8,20 @@ use App\Models\Crew;
 use App\Models\LabelCardVersion;
 use App\Models\Person;
 use App\Models\User;
-use App\Support\CardChanges;
 use App\Support\JobClock;
+use App\Text\CardChanges;
 use App\Text\Sentences;
 use App\Trail\Assembler;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Reading;
 use Thicket\Methods\OwnFigures;
 use Thicket\Methods\Prices;
+use Thicket\Mix\CardUse;
 use Thicket\Mix\LabelCard;
 
 final readonly class ShedWire
 {
-    public function __construct(private Assembler $assembler, private JobClock $clock, private Catalogue $catalogue, private Sentences $sentences, private StockWire $stock)
+    public function __construct(private Assembler $assembler, private JobClock $clock, private Catalogue $catalogue, private Sentences $sentences, private CardChanges $changes, private StockWire $stock)
     {
     }
 
@@ -87,9 +88,12 @@ final readonly class ShedWire
             'id' => $version->id, 'version' => $version->version, 'confirmed' => $card->confirmed, 'registration' => $card->registration, 'formulation' => $card->formulation,
             'actives' => array_map(static fn (array $a): array => ['active' => $a['active'], 'amount' => Wire::quantity($a['amount'])], $card->actives),
             'carriers' => $card->carriers, 'sites' => $card->sites,
-            'methods' => array_map(static fn (string $id, array $m): array => ['method' => $id, 'min' => Wire::quantity($m['min']?->percent()), 'max' => Wire::quantity($m['max']?->percent()), 'perStem' => Wire::quantity($m['perStem']), 'rateMost' => Wire::quantity($m['rateMost']), 'spray' => Wire::quantity($m['spray'])], array_keys($card->methods), array_values($card->methods)),
+            'methods' => array_map(static fn (CardUse $u): array => [
+                'method' => $u->method, 'min' => Wire::quantity($u->min?->percent()), 'max' => Wire::quantity($u->max?->percent()), 'perStem' => Wire::quantity($u->perStem), 'rateMost' => Wire::quantity($u->rateMost), 'spray' => Wire::quantity($u->spray),
+                'stages' => $u->stages, 'from' => $u->from === null ? null : (string) $u->from, 'to' => $u->to === null ? null : (string) $u->to,
+            ], $card->uses),
             'waterBuffer' => Wire::quantity($card->waterBuffer), 'yearlyMaximum' => Wire::quantity($card->yearlyMaximum), 'aquaticAllowed' => $card->aquaticAllowed, 'licensedOnly' => $card->licensedOnly, 'reentryHours' => $card->reentryHours, 'rainfastHours' => $card->rainfastHours,
-            'wearing' => $card->wearing, 'firstAid' => $card->firstAid, 'body' => $version->body, 'changes' => $before === null ? [] : CardChanges::between($before->body, $version->body),
+            'wearing' => $card->wearing, 'firstAid' => $card->firstAid, 'body' => $version->body, 'changes' => $before === null ? [] : $this->changes->between($before->body, $version->body),
         ];
     }
 }

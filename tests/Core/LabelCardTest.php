@@ -23,8 +23,8 @@ it('keeps what the label says, in the unit it was printed in', function () {
     expect($card?->actives[0]['amount']->unit)->toBe(Unit::GramEquivalentPerLitre)
         ->and($card?->holds('triclopyr-ester'))->toBeTrue()->and($card?->holds('glyphosate'))->toBeFalse()
         ->and($card?->allowsMethod('basal-bark'))->toBeTrue()->and($card?->allowsMethod('foliar-spot'))->toBeFalse()
-        ->and((string) $card?->least('basal-bark')?->percent()->amount)->toBe('10')->and((string) $card?->most('basal-bark')?->percent()->amount)->toBe('30')
-        ->and($card?->least('cut-stump'))->toBeNull()->and($card?->hottest?->unit)->toBe(Unit::Fahrenheit)
+        ->and((string) $card?->lines('basal-bark')[0]->min?->percent()->amount)->toBe('10')->and((string) $card?->lines('basal-bark')[0]->max?->percent()->amount)->toBe('30')
+        ->and($card?->lines('cut-stump')[0]->min)->toBeNull()->and($card?->hottest?->unit)->toBe(Unit::Fahrenheit)
         ->and([$card?->reentryHours, $card?->rainfastHours, $card?->surfactantInside])->toBe([12, 4, false]);
 });
 
@@ -35,7 +35,7 @@ it('leaves what the label does not say unknown instead of none', function () {
 
 it('reads a strength in every way a label writes it', function (string $printed, string $percent) {
     $card = readCard(['methods' => [['method' => 'basal-bark', 'max' => $printed]]]);
-    expect(Thicket\Measure\Shown::number($card?->most('basal-bark')?->percent()->amount ?? Brick\Math\BigRational::zero()))->toBe($percent);
+    expect(Thicket\Measure\Shown::number($card?->lines('basal-bark')[0]->max?->percent()->amount ?? Brick\Math\BigRational::zero()))->toBe($percent);
 })->with([
     'percent' => ['25 %', '25'],
     'parts' => ['1:3', '25'],
@@ -74,6 +74,15 @@ it('names the field that cannot be right', function (array $changes, string $poi
     'yearly maximum without area' => [['yearlyMaximum' => '8 kg'], '/yearlyMaximum', 'amount per area'],
     'heat below cold' => [['coldest' => '60 F', 'hottest' => '15 C'], '/hottest', 'must not be below'],
     'hours below none' => [['rainfastHours' => -1], '/rainfastHours', 'whole number'],
+    'a stage of nobody' => [['methods' => [['method' => 'basal-bark', 'stages' => ['teenage']]]], '/methods/0/stages/0', 'not one of the choices'],
+    'from without to' => [['methods' => [['method' => 'basal-bark', 'from' => '03-01']]], '/methods/0/to', 'both'],
+    'to without from' => [['methods' => [['method' => 'basal-bark', 'to' => '03-01']]], '/methods/0/from', 'both'],
+    'a day that is none' => [['methods' => [['method' => 'basal-bark', 'from' => '02-30', 'to' => '03-01']]], '/methods/0/from', 'MM-DD'],
+    'one use twice for all' => [['methods' => [['method' => 'basal-bark', 'max' => '20%'], ['method' => 'basal-bark', 'max' => '30%']]], '/methods/1/method', 'second line'],
+    'a rate of nothing' => [['methods' => [['method' => 'pasture-broadcast', 'rateMost' => '0 L/ha']]], '/methods/0/rateMost', 'amount per area'],
+    'rates of two kinds' => [['methods' => [['method' => 'pasture-broadcast', 'rateLeast' => '1 oz wt/ac', 'rateMost' => '2 L/ha']]], '/methods/0/rateMost', 'same kind'],
+    'least rate above most' => [['methods' => [['method' => 'pasture-broadcast', 'rateLeast' => '3 L/ha', 'rateMost' => '2 L/ha']]], '/methods/0/rateMost', 'not below'],
+    'spray by weight' => [['methods' => [['method' => 'pasture-broadcast', 'spray' => '2 oz wt/ac']]], '/methods/0/spray', 'mix per area'],
     'yes as a word' => [['licensedOnly' => 'yes'], '/licensedOnly', 'true or false'],
     'a field of nobody' => [['colour' => 'orange'], '/colour', 'no such field'],
 ]);
@@ -81,3 +90,56 @@ it('names the field that cannot be right', function (array $changes, string $poi
 it('accepts least and most that are the same', function () {
     expect(readCard(['methods' => [['method' => 'basal-bark', 'min' => '25 %', 'max' => '1:3']]]))->not->toBeNull();
 });
+
+/** @return list<array<string, mixed>> one use parted by stage and dates */
+function partedUses(): array
+{
+    return [
+        ['method' => 'foliar-spot', 'min' => '1%', 'max' => '3%'],
+        ['method' => 'foliar-spot', 'max' => '1.5%', 'stages' => ['seedling', 'rosette']],
+        ['method' => 'foliar-spot', 'max' => '2%', 'from' => '11-01', 'to' => '02-15'],
+    ];
+}
+
+it('takes the line of the stage and the day, and the strictest where nobody looked', function (?string $stage, string $day, string $most) {
+    $line = readCard(['methods' => partedUses()])?->use('foliar-spot', $stage, new DateTimeImmutable($day));
+    expect(Thicket\Measure\Shown::number($line?->max?->percent()->amount ?? Brick\Math\BigRational::zero()))->toBe($most);
+})->with([
+    'its own stage' => ['rosette', '2026-06-01', '1.5'],
+    'another stage: the line for all' => ['flower', '2026-06-01', '3'],
+    'nobody looked' => [null, '2026-06-01', '1.5'],
+    'the day before the dates' => ['flower', '2026-10-31', '3'],
+    'their first day' => ['flower', '2026-11-01', '2'],
+    'over the new year' => ['flower', '2027-01-10', '2'],
+    'their last day' => ['flower', '2027-02-15', '2'],
+    'the day after' => ['flower', '2027-02-16', '3'],
+    'both stage and dates: the stricter' => ['seedling', '2026-12-01', '1.5'],
+]);
+
+it('lists no use outside its dates and stages, and says when the dates open', function () {
+    $card = readCard(['methods' => [['method' => 'foliar-spot', 'max' => '2%', 'from' => '03-01', 'to' => '05-31'], ['method' => 'basal-bark', 'max' => '20%', 'stages' => ['dormant']]]]);
+    $day = new DateTimeImmutable('2026-06-01');
+    $spring = $card?->lines('foliar-spot')[0];
+    expect($card?->use('foliar-spot', 'rosette', $day))->toBeNull()
+        ->and($card?->use('basal-bark', 'flower', $day))->toBeNull()
+        ->and($card?->use('basal-bark', null, $day)?->stages)->toBe(['dormant'])
+        ->and($card?->use('cut-stump', null, $day))->toBeNull()
+        ->and($spring?->opensOn($day)?->format('Y-m-d'))->toBe('2027-03-01')
+        ->and($spring?->opensOn(new DateTimeImmutable('2026-02-01'))?->format('Y-m-d'))->toBe('2026-03-01')
+        ->and($spring?->opensOn(new DateTimeImmutable('2026-04-01'))?->format('Y-m-d'))->toBe('2026-04-01')
+        ->and(array_map(static fn (DateTimeImmutable $d): string => $d->format('Y-m-d'), $spring?->turns(2026) ?? []))->toBe(['2026-03-01', '2026-06-01'])
+        ->and($card?->lines('basal-bark')[0]->opensOn($day))->toBeNull();
+});
+
+it('holds one line stricter than another by strength, then rate, then mix a stem', function (array $one, array $other, bool $stricter) {
+    [$a, $b] = array_map(static fn (array $line) => readCard(['methods' => [['method' => 'foliar-spot'] + $line]])?->lines('foliar-spot')[0], [$one, $other]);
+    expect($a !== null && $b !== null && $a->isStricterThan($b))->toBe($stricter);
+})->with([
+    'less of it' => [['max' => '1%'], ['max' => '2%'], true],
+    'more of it' => [['max' => '2%'], ['max' => '1%'], false],
+    'a most against none' => [['max' => '50%'], [], true],
+    'none against a most' => [[], ['max' => '50%'], false],
+    'as strong, less an area' => [['max' => '1%', 'rateMost' => '1 L/ha'], ['max' => '1%', 'rateMost' => '2 L/ha'], true],
+    'as much an area, less a stem' => [['rateMost' => '1 L/ha', 'perStem' => '5 mL'], ['rateMost' => '1 L/ha', 'perStem' => '6 mL'], true],
+    'the same' => [['max' => '1%'], ['max' => '1%'], false],
+]);

@@ -44,6 +44,53 @@ function words(string $row, array $document = [], array $plan = []): array
     return array_map(static fn (MixWord $w): string => "{$w->level} {$w->code}", $all);
 }
 
+/** @return array<string, mixed> */
+function amineCard(): array
+{
+    return ['id' => 'amine', 'product' => 'triclopyr amine 360 g/L', 'actives' => [['active' => 'triclopyr-amine', 'amount' => '360 g ae/L']], 'methods' => [['method' => 'foliar-spot', 'min' => '0.75%', 'max' => '2%']]] + waterCard();
+}
+
+/** @return array<string, mixed> */
+function contactOn(string $stage): array
+{
+    $card = ['id' => 'contact', 'product' => 'glufosinate 150 g/L', 'actives' => [['active' => 'glufosinate', 'amount' => '150 g ai/L']]] + waterCard();
+
+    return ['species' => 'velvetleaf', 'cards' => [$card], 'facts' => [['fact' => 'stage', 'value' => $stage]]];
+}
+
+/** @return array<string, mixed> a card with a line for full leaf, and one for all stages besides; 2 % for all, 1 % in full leaf */
+function parted(?string $stage, bool $forAll = true): array
+{
+    $lines = [['method' => 'foliar-spot', 'min' => '0.5%', 'max' => '1%', 'stages' => ['full-leaf']], ...($forAll ? [['method' => 'foliar-spot', 'min' => '0.5%', 'max' => '2%']] : [])];
+
+    return ['cards' => [waterCard(['methods' => $lines])], 'facts' => $stage === null ? [] : [['fact' => 'stage', 'value' => $stage]]];
+}
+
+it('holds the strength under the line of the stage, and under the strictest where nobody looked', function (?string $stage, bool $forAll, ?string $most, bool $finished) {
+    $document = stand(parted($stage, $forAll) + ['area' => '1000 m2']);
+    $situation = (new SituationReader(catalogue()))->situation(Fields::of($document, new Faults()));
+    $candidate = row($document, 'foliar-spot/glyphosate/water')->candidate;
+    $solver = new RecipeSolver($situation, $candidate, quantity('1000 m2'));
+    $recipe = $solver->advised(new MixPlan($situation, $candidate, 'water'), quantity('15 L'));
+    // typical is 1.5 %: the line for full leaf allows 1 %
+    expect($recipe->strength === null ? null : Thicket\Measure\Shown::number($recipe->strength->percent()->amount))->toBe($most)->and($recipe->isFinished())->toBe($finished);
+})->with([
+    'its stage' => ['full-leaf', true, '1', true],
+    'another stage' => ['fruit', true, '1.5', true],
+    'nobody looked' => [null, true, '1', true],
+    'nobody looked, stages only' => [null, false, '1', false],
+    'another stage, stages only' => ['fruit', false, null, false],
+]);
+
+it('judges a use by the stages and days of its card', function (array $document, string $code, ?string $opens) {
+    $row = row(stand($document), 'foliar-spot/glyphosate/water');
+    $found = array_values(array_filter($row->findings, static fn ($f): bool => $f->code === $code));
+    expect($found)->not->toBe([], implode(', ', codes($row)))->and($found[0]->opens?->format('Y-m-d'))->toBe($opens);
+})->with([
+    'not at this stage' => [parted('fruit', false), 'card.not-at-this-stage', null],
+    'not on these days' => [['cards' => [waterCard(['methods' => [['method' => 'foliar-spot', 'max' => '2%', 'from' => '09-01', 'to' => '10-31']]])]], 'card.not-at-this-stage', '2026-09-01'],
+]);
+
 it('says of a mix', function (string $row, array $document, array $plan, string $word, bool $said) {
     $all = words($row, $document, $plan);
     $said ? expect($all)->toContain($word) : expect($all)->not->toContain($word);
@@ -85,6 +132,24 @@ it('says of a mix', function (string $row, array $document, array $plan, string 
     'no wick' => ['cut-stump/glyphosate/water', [], [], 'care mix.drip-free', false],
     'under a shield' => ['shielded-spot/glyphosate/water', ['species' => 'canada-thistle'], [], 'care mix.look-in', true],
     'without a shield' => ['foliar-spot/glyphosate/water', [], [], 'care mix.look-in', false],
+    'leaves in May' => ['foliar-spot/glyphosate/water', ['date' => '2026-05-10'], [], 'care mix.season-before-strength', true],
+    'leaves in August' => ['foliar-spot/glyphosate/water', [], [], 'care mix.season-before-strength', false],
+    'an annual in May' => ['foliar-spot/glyphosate/water', ['species' => 'garlic-mustard', 'date' => '2026-05-10'], [], 'care mix.season-before-strength', false],
+    'cuts in May' => ['hack-and-squirt/glyphosate/water', ['date' => '2026-05-10'], [], 'care mix.season-before-strength', false],
+    'a quick burner in September' => ['foliar-spot/triclopyr-amine/amine', ['date' => '2026-09-10', 'cards' => [amineCard()]], [], 'care mix.slow-kill', true],
+    'a quick burner in May' => ['foliar-spot/triclopyr-amine/amine', ['date' => '2026-05-10', 'cards' => [amineCard()]], [], 'care mix.slow-kill', false],
+    'a slow one in September' => ['foliar-spot/glyphosate/water', ['date' => '2026-09-10'], [], 'care mix.slow-kill', false],
+    'a contact on seedlings' => ['foliar-spot/glufosinate/contact', contactOn('seedling'), [], 'care mix.contact-small-weeds', false],
+    'a contact on grown leaves' => ['foliar-spot/glufosinate/contact', contactOn('vegetative'), [], 'care mix.contact-small-weeds', true],
+    'a systemic on grown leaves' => ['foliar-spot/glyphosate/water', ['facts' => [['fact' => 'stage', 'value' => 'full-leaf']]], [], 'care mix.contact-small-weeds', false],
+    'a line for the stage' => ['foliar-spot/glyphosate/water', parted('full-leaf'), [], 'care mix.line-of-stage', true],
+    'a stage without its line' => ['foliar-spot/glyphosate/water', parted('fruit'), [], 'care mix.line-of-stage', false],
+    'a stage nobody looked at' => ['foliar-spot/glyphosate/water', parted(null), [], 'care mix.strictest-line', true],
+    'a stage that was looked at' => ['foliar-spot/glyphosate/water', parted('fruit'), [], 'care mix.strictest-line', false],
+    'lines for stages only, nobody looked' => ['foliar-spot/glyphosate/water', parted(null, false), [], 'asks mix.stage-first', true],
+    'lines for stages only, looked at' => ['foliar-spot/glyphosate/water', parted('full-leaf', false), [], 'asks mix.stage-first', false],
+    'a line for the days' => ['foliar-spot/glyphosate/water', ['cards' => [waterCard(['methods' => [['method' => 'foliar-spot', 'max' => '2%', 'from' => '08-15', 'to' => '10-31']]])]], [], 'care mix.line-of-dates', true],
+    'a line for all days' => ['foliar-spot/glyphosate/water', [], [], 'care mix.line-of-dates', false],
     'no dye in cuts' => ['hack-and-squirt/glyphosate/water', [], [], 'care mix.dye', false],
 ]);
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { blankUse, bodyOf, draftOf, SECTIONS, textOf } from '@/shed/cardFields';
+import { blankLine, bodyOf, draftOf, placeOf, SECTIONS, textOf } from '@/shed/cardFields';
 
 const body = {
   product: 'Glyphosate 360 g/L',
@@ -36,12 +36,24 @@ describe('a label card in the form', () => {
 
   it('sends only the uses that are on, each with the amounts that were given', () => {
     const draft = draftOf(body);
-    draft.uses['basal-bark'] = { ...blankUse(), max: '30%' };
-    draft.uses['hack-and-squirt'] = { ...blankUse(), on: true, perStem: ' 10 mL ' };
+    draft.uses['basal-bark'] = { on: false, lines: [{ ...blankLine(), max: '30%' }] };
+    draft.uses['hack-and-squirt'] = { on: true, lines: [{ ...blankLine(), perStem: ' 10 mL ' }] };
     expect(bodyOf(draft).methods).toEqual([
       { method: 'cut-stump', min: '25%', max: '100%' },
       { method: 'hack-and-squirt', perStem: '10 mL' },
     ]);
+  });
+
+  it('keeps lines of one use apart by stage and dates, and finds the line that the server means', () => {
+    const methods = [
+      { method: 'foliar-spot', max: '1%' },
+      { method: 'foliar-spot', max: '2%', from: '09-01', to: '10-31', stages: ['rosette', 'bud'] },
+      { method: 'cut-stump', max: '100%' },
+    ];
+    const draft = draftOf({ ...body, methods });
+    expect(bodyOf(draft).methods).toEqual(methods);
+    draft.uses['basal-bark'] = { on: false, lines: [blankLine()] };
+    expect([placeOf(draft, 'foliar-spot', 1), placeOf(draft, 'cut-stump', 0)]).toEqual([1, 2]);
   });
 
   it('has each field once, in the order of a label', () => {

@@ -6,6 +6,7 @@ namespace Thicket\Methods;
 
 use Thicket\Knowledge\Catalogue;
 use Thicket\Mix\Active;
+use Thicket\Mix\CardUse;
 use Thicket\Mix\LabelCard;
 
 /** One row of the board before it is judged: a method, with product where it uses one, as this crew would do it. */
@@ -57,6 +58,15 @@ final readonly class Candidate
         $own = $this->method->id();
 
         return $this->card !== null && !$this->card->allowsMethod($own) && $this->card->allowsMethod($this->method->like()) ? $this->method->like() : $own;
+    }
+
+    /**
+     * The line of the card that holds for this use on the day. Only a stage that somebody saw picks one for a stage: an estimate from the
+     * calendar must not open a more generous line. Null without a card, or where the card does not list the use, or not then.
+     */
+    public function lineOfCard(Situation $situation): ?CardUse
+    {
+        return $this->card?->use($this->cardUse(), $situation->stageSeen(), $situation->day);
     }
 
     public function typicalStrength(): ?\Thicket\Measure\Quantity

@@ -152,6 +152,14 @@ final readonly class Situation
         return $this->once('stage', $this->workOutStage(...));
     }
 
+    /** Growth stage that somebody saw and that still holds; null where only the calendar speaks. */
+    public function stageSeen(): ?string
+    {
+        $seen = $this->fact(FactName::Stage);
+
+        return $seen !== null && $seen->certainty !== Certainty::Estimated ? $this->word(FactName::Stage) : null;
+    }
+
     /** Which way the sugar stream runs on the day: up, down or still; null without a name. */
     public function flow(): ?string
     {

@@ -8,7 +8,6 @@ use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
-use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
 
 /** One version of what the user copied from a product's label (handbook 3 "Label first"). Immutable; the law for its product. */
@@ -20,7 +19,7 @@ final readonly class LabelCard
      * @param list<array{active: string, amount: Quantity}> $actives
      * @param list<string> $carriers water, oil
      * @param list<string> $sites
-     * @param array<string, array{min: ?Strength, max: ?Strength, perStem: ?Quantity, rateLeast: ?Quantity, rateMost: ?Quantity, spray: ?Quantity}> $methods by method id; rate is product and spray is mix per treated area
+     * @param list<CardUse> $uses in the order of the label; several of one method are parted by growth stage or dates
      */
     public function __construct(
         public string $id,
@@ -32,7 +31,7 @@ final readonly class LabelCard
         public string $formulation,
         public array $carriers,
         public array $sites,
-        public array $methods,
+        public array $uses,
         public bool $aquaticAllowed,
         public ?Quantity $waterBuffer,
         public ?Quantity $yearlyMaximum,
@@ -80,23 +79,14 @@ final readonly class LabelCard
                 $actives[] = ['active' => $id, 'amount' => $reading->quantity];
             }
         }
-        $methods = [];
-        foreach ($in->objects('methods', 40, true) as $item) {
-            $id = $item->text('method');
-            if ($id !== null && !$catalogue->hasMethod($id)) {
-                $item->fault('method', 'This method is not in the catalogue.');
+        $uses = [];
+        foreach ($in->objects('methods', 80, true) as $item) {
+            $use = CardUse::read($item, $catalogue);
+            $unparted = static fn (CardUse $other): bool => !$other->isParted() && $other->method === $use?->method;
+            if ($use !== null && !$use->isParted() && array_filter($uses, $unparted) !== []) {
+                $item->fault('method', 'This use stands here already; a second line of it needs the growth stages or the dates it holds for.');
             }
-            $min = $item->strengthOrNull('min');
-            $max = $item->strengthOrNull('max');
-            if ($min !== null && $max !== null && $min->share->isGreaterThan($max->share)) {
-                $item->fault('max', 'The most must not be below the least.');
-            }
-            $perStem = $item->quantityOrNull('perStem', Dimension::Volume);
-            $rates = self::rates($item);
-            $item->noOthers();
-            if ($id !== null) {
-                $methods[$id] = ['min' => $min, 'max' => $max, 'perStem' => $perStem] + $rates;
-            }
+            $use === null || $uses[] = $use;
         }
         $yearly = $in->has('yearlyMaximum') ? $in->reading('yearlyMaximum', null)?->quantity : $in->quantityOrNull('yearlyMaximum', Dimension::EquivalentPerArea);
         if ($yearly !== null && !in_array($yearly->dimension(), [Dimension::EquivalentPerArea, Dimension::VolumePerArea, Dimension::MassPerArea], true)) {
@@ -151,7 +141,7 @@ final readonly class LabelCard
             $card['formulation'],
             $card['carriers'],
             $card['sites'],
-            $methods,
+            $uses,
             $card['aquatic'],
             $card['buffer'],
             $yearly,
@@ -174,28 +164,6 @@ final readonly class LabelCard
         );
     }
 
-    /** @return array{rateLeast: ?Quantity, rateMost: ?Quantity, spray: ?Quantity} of one use; liquid or dry product per area */
-    private static function rates(Fields $item): array
-    {
-        $rates = [];
-        foreach (['rateLeast', 'rateMost', 'spray'] as $name) {
-            $rate = $item->has($name) ? $item->reading($name, null)?->quantity : null;
-            $item->has($name) || $item->raw($name);
-            $dry = $name !== 'spray' && $rate?->dimension() === Dimension::MassPerArea;
-            if ($rate !== null && ($rate->isZero() || (!$dry && $rate->dimension() !== Dimension::VolumePerArea))) {
-                $item->fault($name, $name === 'spray' ? 'Give the mix per area, such as 20 gal/ac or 200 L/ha.' : 'Give an amount per area, such as 2 qt/ac, 3 L/ha or 1 oz/ac of a dry product.');
-                $rate = null;
-            }
-            $rates[$name] = $rate;
-        }
-        [$least, $most] = [$rates['rateLeast'], $rates['rateMost']];
-        if ($least !== null && $most !== null && ($least->dimension() !== $most->dimension() || $least->isGreaterThan($most))) {
-            $item->fault('rateMost', 'The most must be of the same kind as the least, and not below it.');
-        }
-
-        return ['rateLeast' => $rates['rateLeast'], 'rateMost' => $rates['rateMost'], 'spray' => $rates['spray']];
-    }
-
     public function holds(string $activeId): bool
     {
         return in_array($activeId, array_column($this->actives, 'active'), true);
@@ -203,40 +171,33 @@ final readonly class LabelCard
 
     public function allowsMethod(string $methodId): bool
     {
-        return isset($this->methods[$methodId]);
+        return $this->lines($methodId) !== [];
     }
 
-    public function most(string $methodId): ?Strength
+    /** @return list<CardUse> every line of a use, whatever day it is */
+    public function lines(string $methodId): array
     {
-        return $this->methods[$methodId]['max'] ?? null;
+        return array_values(array_filter($this->uses, static fn (CardUse $use): bool => $use->method === $methodId));
     }
 
-    public function least(string $methodId): ?Strength
+    /**
+     * The line of a use that holds on a day: one for this very stage or season before one for all; where the stage is not known, the strictest
+     * of those that may hold. Null where the card does not list the use, or not then.
+     *
+     * @param string|null $stage growth stage; null where nobody knows it
+     */
+    public function use(string $methodId, ?string $stage, \DateTimeImmutable $day): ?CardUse
     {
-        return $this->methods[$methodId]['min'] ?? null;
-    }
+        $lines = $this->lines($methodId);
+        $mayHold = array_filter($lines, static fn (CardUse $use): bool => $use->holds($stage, $day) !== false);
+        $parted = array_filter($mayHold, static fn (CardUse $use): bool => $use->isParted());
+        $unsure = array_filter($parted, static fn (CardUse $use): bool => $use->holds($stage, $day) === null);
+        $strictest = null;
+        foreach ($parted !== [] && $unsure === [] ? $parted : $mayHold as $use) {
+            $strictest = $strictest === null || $use->isStricterThan($strictest) ? $use : $strictest;
+        }
 
-    /** mL or fl oz of mix that the label allows per stem. */
-    public function perStem(string $methodId): ?Quantity
-    {
-        return $this->methods[$methodId]['perStem'] ?? null;
-    }
-
-    /** Most product per treated area in one application. */
-    public function rateMost(string $methodId): ?Quantity
-    {
-        return $this->methods[$methodId]['rateMost'] ?? null;
-    }
-
-    public function rateLeast(string $methodId): ?Quantity
-    {
-        return $this->methods[$methodId]['rateLeast'] ?? null;
-    }
-
-    /** Mix per treated area, as the label asks. */
-    public function spray(string $methodId): ?Quantity
-    {
-        return $this->methods[$methodId]['spray'] ?? null;
+        return $strictest;
     }
 
     public function isReadyToUse(): bool

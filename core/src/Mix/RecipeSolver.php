@@ -79,7 +79,7 @@ final readonly class RecipeSolver
             $ceiling = $this->ceiling($mix, $missing, $blocks);
         }
 
-        return new Recipe($need, $strength, $why, $mix, $loads, $ceiling, $working, $missing, $blocks, $carrier, $this->candidate->card?->most($this->candidate->cardUse()), $this->treated());
+        return new Recipe($need, $strength, $why, $mix, $loads, $ceiling, $working, $missing, $blocks, $carrier, $this->line()?->max, $this->treated());
     }
 
     /**
@@ -118,9 +118,10 @@ final readonly class RecipeSolver
         $missing = $blocks = $working = [];
         $use = $this->candidate->cardUse();
         $card = $this->candidate->card;
+        $line = $this->line();
         $rate = $this->candidate->active?->typicalRate($use);
         $why = 'strength.typical';
-        $most = $card?->rateMost($use);
+        $most = $line?->rateMost;
         // a card that names the use but no amount gives no leave to take a typical one
         if ($card !== null && $most === null) {
             $rate = null;
@@ -128,11 +129,12 @@ final readonly class RecipeSolver
         if ($most !== null && ($rate === null || $rate->dimension() !== $most->dimension() || $rate->isGreaterThan($most))) {
             [$rate, $why] = [$most, 'strength.card-most'];
         }
-        $least = $card?->rateLeast($use);
+        $card !== null && $line === null && $blocks[] = 'card-no-line';
+        $least = $line?->rateLeast;
         if ($least !== null && $rate !== null && $rate->dimension() === $least->dimension() && $rate->isLessThan($least)) {
             [$rate, $why] = [$least, 'strength.card-least'];
         }
-        $spray = $this->calibrated ?? $card?->spray($use) ?? $this->candidate->active?->typicalSpray($use);
+        $spray = $this->calibrated ?? $line->spray ?? $this->candidate->active?->typicalSpray($use);
         $area = TreatedArea::of($this->situation, $this->candidate, $this->area);
         $area === null && $missing[] = 'treated-area';
         $rate === null && $missing[] = 'card-rate';
@@ -166,7 +168,7 @@ final readonly class RecipeSolver
     private function kerfNeed(array &$working): Quantity
     {
         $perTenCentimetres = $this->candidate->coefficients()->node('kerfPerTenCentimetres')->quantity('use') ?? throw new \LogicException('no mL per kerf.');
-        $perStem = $this->candidate->card?->perStem($this->candidate->cardUse());
+        $perStem = $this->line()?->perStem;
         $girth = Quantity::zero(Unit::Centimetre);
         $mix = Quantity::zero(Unit::Millilitre);
         $trees = $capped = 0;
@@ -233,7 +235,7 @@ final readonly class RecipeSolver
     {
         [$spacing, $per] = self::spacing($this->candidate);
         $perCut = $this->candidate->coefficients()->node('cut')->quantity('use') ?? throw new \LogicException('no mL per cut.');
-        $result = Injection::of($stems, $spacing, $per, $perCut, $this->candidate->method->limit('stemMost'), $this->candidate->method->limit('stemLeast'), $this->candidate->card?->perStem($this->candidate->cardUse()));
+        $result = Injection::of($stems, $spacing, $per, $perCut, $this->candidate->method->limit('stemMost'), $this->candidate->method->limit('stemLeast'), $this->line()?->perStem);
         $working += ['spacing' => $spacing, 'per' => $per, 'cuts' => $result->cuts, 'perCut' => $perCut, 'treated' => $result->treated, 'skipped' => $result->skipped, 'capped' => $result->cappedByLabel ? 1 : 0];
 
         return $result->mix;
@@ -303,16 +305,21 @@ final readonly class RecipeSolver
      */
     private function strength(array &$missing, array &$blocks): array
     {
-        $method = $this->candidate->cardUse();
         $card = $this->candidate->card;
+        $line = $this->line();
         if ($card !== null && $card->isReadyToUse()) {
             $blocks[] = 'ready-to-use';
 
             return [null, 'strength.ready-to-use'];
         }
+        if ($card !== null && $line === null) {
+            $blocks[] = 'card-no-line';
+
+            return [null, 'strength.card'];
+        }
         [$working, $why] = $this->workingStrength();
-        $least = $card?->least($method);
-        $most = $card?->most($method);
+        $least = $line?->min;
+        $most = $line?->max;
         if ($working === null && ($most ?? $least) === null) {
             $missing[] = $why === 'strength.texture' ? 'bark-texture' : 'card-strength';
 
@@ -342,7 +349,7 @@ final readonly class RecipeSolver
         if ($this->candidate->is('basal-bark') && $schools->choice('basal-strength') === 'by-bark-and-diameter') {
             [$value, $why] = $this->basalStrength();
         } elseif ($this->candidate->is('basal-bark')) {
-            return [$this->candidate->card?->most('basal-bark') ?? $this->candidate->card?->least('basal-bark'), 'strength.card'];
+            return [$this->line()->max ?? $this->line()?->min, 'strength.card'];
         } elseif ($this->candidate->goesOn('stump') && $this->candidate->active?->id() !== 'imazapyr') {
             $value = $schools->values('stump-strength')->quantity($carrier === 'oil' ? 'oilBorne' : 'waterBorne');
             $why = 'strength.stump-school';
@@ -388,6 +395,11 @@ final readonly class RecipeSolver
         }
 
         return $ceiling;
+    }
+
+    private function line(): ?CardUse
+    {
+        return $this->candidate->lineOfCard($this->situation);
     }
 
     private function film(string $use): Quantity

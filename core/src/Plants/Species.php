@@ -60,6 +60,12 @@ final readonly class Species
         return $this->data->has('keptAs') ? $this->data->string('keptAs') : null;
     }
 
+    /** Whether roots or a crown outlive the year, trees and shrubs too, so that a killed top is not a killed plant. */
+    public function isPerennial(): bool
+    {
+        return in_array($this->lifeCycle(), ['simple-perennial', 'creeping-perennial', 'woody'], true);
+    }
+
     public function isWoody(): bool
     {
         return in_array($this->habit(), ['tree', 'shrub', 'woody-vine'], true);

@@ -14,11 +14,18 @@ final readonly class MonthDay
     /** @param string $text MM-DD */
     public static function parse(string $text): self
     {
-        if (preg_match('/^(\d\d)-(\d\d)$/', $text, $found) !== 1 || !checkdate((int) $found[1], (int) $found[2], 2000)) {
-            throw new \LogicException("'{$text}' is no month and day; write MM-DD.");
-        }
+        return self::tryParse($text) ?? throw new \LogicException("'{$text}' is no month and day; write MM-DD.");
+    }
 
-        return new self((int) $found[1], (int) $found[2]);
+    /** @return self|null null where the text is no MM-DD */
+    public static function tryParse(string $text): ?self
+    {
+        return preg_match('/^(\d\d)-(\d\d)$/', $text, $found) === 1 && checkdate((int) $found[1], (int) $found[2], 2000) ? new self((int) $found[1], (int) $found[2]) : null;
+    }
+
+    public function __toString(): string
+    {
+        return sprintf('%02d-%02d', $this->month, $this->day);
     }
 
     /** In that year; 29 February falls on the 28th in common years. */

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, jobNow, unwrap, type Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
+import { STAGES } from '@/components/stages';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 
@@ -14,7 +15,7 @@ const { busy, refusal, run, at } = useAct();
 
 /** Facts one can note here: choices, yes/no, or an amount. */
 const CHOICES: Record<string, readonly string[]> = {
-  stage: ['rosette', 'bolting', 'seedling', 'vegetative', 'bud', 'flower', 'seed', 'full-leaf', 'after-fruit', 'colour-change', 'dormant', 'autumn-regrowth', 'heading'],
+  stage: STAGES,
   'bark-texture': ['smooth', 'rough'],
   'bark-thickness': ['thin', 'thick', 'corky'],
   'bark-wetness': ['dry', 'wet'],

@@ -7,7 +7,8 @@ import { handbookQuery } from '@/api/queries';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import { useShed } from '@/composables/useShed';
-import { blankUse, bodyOf, draftOf, SECTIONS, type Use } from './cardFields';
+import UsesField from './UsesField.vue';
+import { blankUse, bodyOf, draftOf, placeOf, SECTIONS } from './cardFields';
 
 /** A label copied in its own order; another version of a card starts from the one before. */
 const props = defineProps<{ cardId: string | null; body: Record<string, unknown> }>();
@@ -22,8 +23,8 @@ const form = ref(draftOf(props.body));
 watchEffect(() => {
   for (const m of uses.value) form.value.uses[m.id] ??= blankUse();
 });
-const use = (id: string): Use => form.value.uses[id] ?? blankUse();
-const { drop } = useDraft(() => (user.value ? draftKey(user.value.id, 'card', props.cardId ?? 'new') : ''), form);
+const useFault = (method: string, line: number): string | null => at(`/card/methods/${placeOf(form.value, method, line)}`);
+const { drop } = useDraft(() => (user.value ? draftKey(user.value.id, 'label-card', props.cardId ?? 'new') : ''), form);
 /** Parts that stand open; each leads on to the next, as the label does. */
 const open = ref<string[]>(['front']);
 const toggled = (key: string, e: Event): void => {
@@ -93,23 +94,7 @@ const id = (field: string): string => `card-${field}`;
             <legend class="label">{{ t('shed.sites') }}</legend>
             <label v-for="x in book?.settings ?? []" :key="x.id"><input v-model="form.sites" type="checkbox" :value="x.id" /> {{ x.name }}</label>
           </fieldset>
-          <fieldset v-else-if="f.kind === 'uses'" class="stack" style="gap: 4px">
-            <legend class="label">{{ t('shed.uses') }}</legend>
-            <div v-for="m in uses" :key="m.id" class="row">
-              <label style="min-width: 12em"><input v-model="use(m.id).on" type="checkbox" /> {{ m.name }}</label>
-              <template v-if="use(m.id).on && m.product === 'strength'"
-                ><label class="label">{{ t('shed.least') }}<input v-model="use(m.id).min" class="field" style="width: 6em" placeholder="10%" /></label
-                ><label class="label">{{ t('shed.most') }}<input v-model="use(m.id).max" class="field" style="width: 6em" placeholder="30%" /></label
-                ><label class="label">{{ t('shed.perStem') }}<input v-model="use(m.id).perStem" class="field" style="width: 6em" placeholder="10 mL" /></label
-              ></template>
-              <template v-else-if="use(m.id).on"
-                ><label class="label">{{ t('shed.rateLeast') }}<input v-model="use(m.id).rateLeast" class="field" style="width: 8em" placeholder="1 qt/ac" /></label
-                ><label class="label">{{ t('shed.rateMost') }}<input v-model="use(m.id).rateMost" class="field" style="width: 8em" placeholder="2 qt/ac" /></label
-                ><label class="label">{{ t('shed.spray') }}<input v-model="use(m.id).spray" class="field" style="width: 8em" placeholder="20 gal/ac" /></label
-              ></template>
-            </div>
-            <span class="fault">{{ at('/card/methods') }}</span>
-          </fieldset>
+          <UsesField v-else-if="f.kind === 'uses'" v-model="form.uses" :methods="uses" :fault="useFault" />
           <label v-else-if="f.kind === 'tick'" class="tick"
             ><input :id="id(f.id)" type="checkbox" :checked="form.texts[f.id] === 'yes'" @change="form.texts[f.id] = ($event.target as HTMLInputElement).checked ? 'yes' : ''" />
             {{ t(`shed.field.${f.id}`) }}</label

@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
 import CardChanges from '@/components/CardChanges.vue';
-import { dayText } from '@/components/dates';
+import { dayText, monthDayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
 import { useShed } from '@/composables/useShed';
 import CardForm from './CardForm.vue';
@@ -45,6 +45,9 @@ const takeIn = async (e: Event): Promise<void> => {
   }
 };
 const useName = (id: string): string => book.value?.methods.find((x) => x.id === id)?.name ?? id;
+/** The stages or days that a line holds for, where the label parts a use. */
+const lineWhen = (m: Version['methods'][number]): string =>
+  [m.stages.map((s) => t(`value.${s}`)).join(', '), m.from && m.to ? t('shed.lineDays', { from: monthDayText(m.from), to: monthDayText(m.to) }) : ''].filter(Boolean).join('; ');
 const activeName = (id: string): string => book.value?.actives.find((a) => a.id === id)?.name ?? id;
 const siteNames = (v: Version): string => v.sites.map((s) => book.value?.settings.find((x) => x.id === s)?.name ?? s).join(', ');
 const fieldName = (id: string): string => (te(`shed.field.${id}`) ? t(`shed.field.${id}`) : id);
@@ -84,8 +87,10 @@ const lines = (v: Version): { name: string; value: string }[] =>
                 </tr>
               </thead>
               <tbody>
-                <tr v-for="m in v.methods" :key="m.method">
-                  <td>{{ useName(m.method) }}</td>
+                <tr v-for="(m, n) in v.methods" :key="n">
+                  <td>
+                    {{ useName(m.method) }}<span v-if="lineWhen(m)" class="small soft"><br />{{ lineWhen(m) }}</span>
+                  </td>
                   <td>{{ say(m.min) }}</td>
                   <td>{{ m.rateMost ? `${say(m.rateMost)} (${say(m.spray)})` : say(m.max) }}</td>
                 </tr>

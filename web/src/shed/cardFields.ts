@@ -104,17 +104,37 @@ export function textOf(value: unknown): string {
   return o.value === undefined ? '' : `${textOf(o.value)} ${textOf(o.unit)}`.trim();
 }
 
-export interface Use {
-  on: boolean;
+/** One line of a use: what it allows, and the stages or days it holds for where the label parts them. */
+export interface UseLine {
   min: string;
   max: string;
   perStem: string;
   rateLeast: string;
   rateMost: string;
   spray: string;
+  stages: string[];
+  /** First and last day as MM-DD; empty holds all year. */
+  from: string;
+  to: string;
 }
-export const AMOUNTS_OF_USE = ['min', 'max', 'perStem', 'rateLeast', 'rateMost', 'spray'] as const;
-export const blankUse = (): Use => ({ on: false, min: '', max: '', perStem: '', rateLeast: '', rateMost: '', spray: '' });
+export interface Use {
+  on: boolean;
+  /** At least one; further ones are for stages or days of their own. */
+  lines: UseLine[];
+}
+const AMOUNTS_OF_USE = ['min', 'max', 'perStem', 'rateLeast', 'rateMost', 'spray'] as const;
+const TEXTS_OF_LINE = [...AMOUNTS_OF_USE, 'from', 'to'] as const;
+export const blankLine = (): UseLine => ({ min: '', max: '', perStem: '', rateLeast: '', rateMost: '', spray: '', stages: [], from: '', to: '' });
+export const blankUse = (): Use => ({ on: false, lines: [blankLine()] });
+/** Where each line stands in the card that is sent, so that a fault finds its place again. */
+export function placeOf(draft: CardDraft, method: string, line: number): number {
+  let n = 0;
+  for (const [id, u] of Object.entries(draft.uses)) {
+    if (id === method) return n + line;
+    if (u.on) n += u.lines.length;
+  }
+  return n + line;
+}
 
 export interface CardDraft {
   texts: Record<string, string>;
@@ -132,7 +152,11 @@ export function draftOf(body: Record<string, unknown>): CardDraft {
   const list = (key: string): Record<string, unknown>[] => (Array.isArray(body[key]) ? (body[key] as Record<string, unknown>[]) : []);
   const actives = list('actives').map((a) => ({ active: textOf(a.active), amount: textOf(a.amount) }));
   const uses: Record<string, Use> = {};
-  for (const m of list('methods')) uses[textOf(m.method)] = { ...blankUse(), on: true, ...Object.fromEntries(AMOUNTS_OF_USE.map((a) => [a, textOf(m[a])])) };
+  for (const m of list('methods')) {
+    const line: UseLine = { ...blankLine(), ...Object.fromEntries(TEXTS_OF_LINE.map((a) => [a, textOf(m[a])])), stages: Array.isArray(m.stages) ? m.stages.map(textOf) : [] };
+    const id = textOf(m.method);
+    uses[id] = { on: true, lines: [...(uses[id]?.lines ?? []), line] };
+  }
   const words = (key: string): string[] => (Array.isArray(body[key]) ? (body[key] as unknown[]).map(textOf) : []);
   return { texts, actives: actives.length ? actives : [{ active: 'glyphosate', amount: '' }], carriers: 'carriers' in body ? words('carriers') : ['water'], sites: words('sites'), uses };
 }
@@ -145,7 +169,13 @@ export function bodyOf(draft: CardDraft): Record<string, unknown> {
     sites: draft.sites,
     methods: Object.entries(draft.uses)
       .filter(([, u]) => u.on)
-      .map(([method, u]) => ({ method, ...Object.fromEntries(AMOUNTS_OF_USE.filter((a) => u[a].trim() !== '').map((a) => [a, u[a].trim()])) })),
+      .flatMap(([method, u]) =>
+        u.lines.map((line) => ({
+          method,
+          ...Object.fromEntries(TEXTS_OF_LINE.filter((a) => line[a].trim() !== '').map((a) => [a, line[a].trim()])),
+          ...(line.stages.length ? { stages: line.stages } : {}),
+        })),
+      ),
   };
   for (const f of SECTIONS.flatMap((s) => s.fields)) {
     const text = (draft.texts[f.id] ?? '').trim();

@@ -8,11 +8,13 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
+use Thicket\Mix\CardUse;
+use Thicket\Mix\LabelCard;
 
 /** The label card is the law (handbook 3): method, site, carrier and licence. Without a card only typical values speak (rulings B9). */
-final readonly class CardLimits implements Rule
+final readonly class CardLimits implements TurnsWithTheYear
 {
     /** @return list<Finding> an active that many places leave to licensed people says so before any card is entered (rulings J26) */
     private function licence(Candidate $candidate): array
@@ -43,6 +45,8 @@ final readonly class CardLimits implements Rule
         }
         if (!$card->allowsMethod($candidate->cardUse())) {
             $findings[] = Finding::notAllowed('card.method-not-listed', 'label-card', $values, 'change.other-card');
+        } else {
+            $findings = [...$findings, ...$this->lineThatHolds($situation, $candidate, $card)];
         }
         $carrier = $candidate->carrier();
         if ($carrier !== null && $card->carriers !== [] && !in_array($carrier, $card->carriers, true)) {
@@ -64,5 +68,29 @@ final readonly class CardLimits implements Rule
         }
 
         return $findings === [] ? [Finding::fits('card.allows', 'label-card', $values)] : $findings;
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        $lines = $candidate->card?->lines($candidate->cardUse()) ?? [];
+
+        return array_merge(...array_map(static fn (CardUse $line): array => $line->turns($year), $lines));
+    }
+
+    /** @return list<Finding> where the label parts a use by growth stage or dates: whether any line holds, and whether the stage still decides */
+    private function lineThatHolds(Situation $situation, Candidate $candidate, LabelCard $card): array
+    {
+        $values = ['product' => $card->product];
+        $lines = $card->lines($candidate->cardUse());
+        $stage = $situation->stageSeen();
+        if ($candidate->lineOfCard($situation) === null) {
+            $opens = array_filter(array_map(static fn (CardUse $line): ?\DateTimeImmutable => $line->opensOn($situation->day), $lines));
+            $later = array_filter($opens, static fn (\DateTimeImmutable $day): bool => $day > $situation->day);
+
+            return [Finding::notNow('card.not-at-this-stage', 'label-card', $values, $later === [] ? null : min($later), 'change.stage-on-card', Certainty::Observed)];
+        }
+        $holds = array_map(static fn (CardUse $line): ?bool => $line->holds($stage, $situation->day), $lines);
+
+        return in_array(null, $holds, true) ? [Finding::unknown('stage', 'label-card', !in_array(true, $holds, true), $values)] : [];
     }
 }

@@ -12,6 +12,7 @@ final readonly class MixRules
     {
         return [
             new CarrierOnCard(), new WaterBorneInOil(), new BarkWantsOil(), new OneOrTheOther(), new SurfactantOnce(), new ClearWater(), new TankMetal(), new SealsStandOil(), new VapourInHeat(),
+            new LineOfTheCard(), new SeasonBeforeStrength(), new SlowKillReachesRoots(), new ContactWantsSmallWeeds(),
             new OilWantsEmulsifier(), new WaxyLeafWantsSurfactant(), new HardWater(), new WickStaysDripFree(), new LookInsideTheShield(), new SmallAreaFirst(), new JarTest(), new DyeShowsWhere(),
         ];
     }

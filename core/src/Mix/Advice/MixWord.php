@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Mix\Advice;
 
 use Thicket\Measure\Quantity;
+use Thicket\Timing\MonthDay;
 
 /** One thing to be said of a mix before anybody makes it. */
 final readonly class MixWord
@@ -15,25 +16,25 @@ final readonly class MixWord
 
     /**
      * @param string $level blocks (must not be made so), asks (a fact is missing, without which it is not finished), care (make it, but mind)
-     * @param array<string, Quantity|string> $values
+     * @param array<string, MonthDay|Quantity|string> $values
      */
     private function __construct(public string $code, public string $level, public string $source, public array $values)
     {
     }
 
-    /** @param array<string, Quantity|string> $values */
+    /** @param array<string, MonthDay|Quantity|string> $values */
     public static function blocks(string $code, string $source, array $values = []): self
     {
         return new self($code, self::BLOCKS, $source, $values);
     }
 
-    /** @param array<string, Quantity|string> $values */
+    /** @param array<string, MonthDay|Quantity|string> $values */
     public static function asks(string $code, string $source, array $values = []): self
     {
         return new self($code, self::ASKS, $source, $values);
     }
 
-    /** @param array<string, Quantity|string> $values */
+    /** @param array<string, MonthDay|Quantity|string> $values */
     public static function care(string $code, string $source, array $values = []): self
     {
         return new self($code, self::CARE, $source, $values);

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Thicket\Input\Fields;
+use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Strength;
+use Thicket\Methods\FactName;
+use Thicket\Timing\Day;
+use Thicket\Timing\MonthDay;
+
+/** One line of a label's directions: a use with what it allows, and the growth stages or dates it holds for where the label parts them. */
+final readonly class CardUse
+{
+    /**
+     * @param Strength|null $min of product in the finished mix
+     * @param Quantity|null $perStem most mix per stem
+     * @param Quantity|null $rateLeast product, liquid or dry, per treated area
+     * @param Quantity|null $spray mix per treated area
+     * @param list<string> $stages words of {@see FactName::Stage}; empty holds for every stage
+     * @param MonthDay|null $from first day as printed, never moved by the season; null with $to holds all year
+     * @param MonthDay|null $to last day, itself included; before $from it runs over the new year
+     */
+    public function __construct(
+        public string $method,
+        public ?Strength $min = null,
+        public ?Strength $max = null,
+        public ?Quantity $perStem = null,
+        public ?Quantity $rateLeast = null,
+        public ?Quantity $rateMost = null,
+        public ?Quantity $spray = null,
+        public array $stages = [],
+        public ?MonthDay $from = null,
+        public ?MonthDay $to = null,
+    ) {
+    }
+
+    /** Reads one line; faults are noted at their fields. Null where it names no use. */
+    public static function read(Fields $in, Catalogue $catalogue): ?self
+    {
+        $method = $in->text('method');
+        if ($method !== null && !$catalogue->hasMethod($method)) {
+            $in->fault('method', 'This method is not in the catalogue.');
+        }
+        $min = $in->strengthOrNull('min');
+        $max = $in->strengthOrNull('max');
+        if ($min !== null && $max !== null && $min->share->isGreaterThan($max->share)) {
+            $in->fault('max', 'The most must not be below the least.');
+        }
+        $perStem = $in->quantityOrNull('perStem', Dimension::Volume);
+        $least = self::rate($in, 'rateLeast');
+        $most = self::rate($in, 'rateMost');
+        if ($least !== null && $most !== null && ($least->dimension() !== $most->dimension() || $least->isGreaterThan($most))) {
+            $in->fault('rateMost', 'The most must be of the same kind as the least, and not below it.');
+        }
+        $spray = self::rate($in, 'spray');
+        $stages = $in->strings('stages', FactName::Stage->choices() ?? [], 30);
+        $from = self::monthDay($in, 'from');
+        $to = self::monthDay($in, 'to');
+        if ($in->has('from') !== $in->has('to')) {
+            $in->fault($in->has('from') ? 'to' : 'from', 'Give both the first and the last day, such as 03-01 and 05-31, or neither.');
+        }
+        $in->noOthers();
+
+        return $method === null ? null : new self($method, $min, $max, $perStem, $least, $most, $spray, $stages, $from, $to);
+    }
+
+    /** Whether the label parts this line from others by stage or date. */
+    public function isParted(): bool
+    {
+        return $this->stages !== [] || $this->from !== null;
+    }
+
+    /**
+     * Whether the line holds on a day at a growth stage; null where the stage decides and is not known.
+     *
+     * @param string|null $stage null where nobody knows it
+     */
+    public function holds(?string $stage, \DateTimeImmutable $day): ?bool
+    {
+        return match (true) {
+            !$this->isInSeason($day) => false,
+            $this->stages === [] => true,
+            $stage === null => null,
+            default => in_array($stage, $this->stages, true),
+        };
+    }
+
+    /** The first day on or after the one given on which its dates hold; null where it has none. */
+    public function opensOn(\DateTimeImmutable $day): ?\DateTimeImmutable
+    {
+        if ($this->from === null || $this->isInSeason($day)) {
+            return $this->from === null ? null : $day;
+        }
+        $opens = $this->from->inYear(Day::year($day));
+
+        return $opens < $day ? $this->from->inYear(Day::year($day) + 1) : $opens;
+    }
+
+    /** @return list<\DateTimeImmutable> the days of a year on which its dates begin to hold or no longer do */
+    public function turns(int $year): array
+    {
+        return $this->from === null || $this->to === null ? [] : [$this->from->inYear($year), $this->to->inYear($year)->modify('+1 day')];
+    }
+
+    /** Whether it allows less than another line: by strength, else by rate, else by mix per stem; one that names a most is stricter than one that does not. */
+    public function isStricterThan(self $other): bool
+    {
+        foreach ([[$this->max?->percent(), $other->max?->percent()], [$this->rateMost, $other->rateMost], [$this->perStem, $other->perStem]] as [$mine, $theirs]) {
+            if (($mine === null) !== ($theirs === null)) {
+                return $mine !== null;
+            }
+            if ($mine !== null && $theirs !== null && $mine->dimension() === $theirs->dimension() && !$mine->equals($theirs)) {
+                return $mine->isLessThan($theirs);
+            }
+        }
+
+        return false;
+    }
+
+    private function isInSeason(\DateTimeImmutable $day): bool
+    {
+        if ($this->from === null || $this->to === null) {
+            return true;
+        }
+        $year = Day::year($day);
+        [$from, $to] = [$this->from->inYear($year), $this->to->inYear($year)];
+
+        return $from <= $to ? $day >= $from && $day <= $to : $day >= $from || $day <= $to;
+    }
+
+    private static function rate(Fields $in, string $name): ?Quantity
+    {
+        if (!$in->has($name)) {
+            $in->raw($name);
+
+            return null;
+        }
+        $rate = $in->reading($name, null)?->quantity;
+        $dry = $name !== 'spray' && $rate?->dimension() === Dimension::MassPerArea;
+        if ($rate !== null && ($rate->isZero() || (!$dry && $rate->dimension() !== Dimension::VolumePerArea))) {
+            return $in->fault($name, $name === 'spray' ? 'Give the mix per area, such as 20 gal/ac or 200 L/ha.' : 'Give an amount per area, such as 2 qt/ac, 3 L/ha or 1 oz/ac of a dry product.');
+        }
+
+        return $rate;
+    }
+
+    private static function monthDay(Fields $in, string $name): ?MonthDay
+    {
+        $text = $in->textOrNull($name, 5);
+        if ($text === null) {
+            return null;
+        }
+
+        return MonthDay::tryParse($text) ?? $in->fault($name, 'Write month and day as MM-DD, such as 03-01.');
+    }
+}

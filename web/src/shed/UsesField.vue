@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n';
+import { STAGES } from '@/components/stages';
+import { blankLine, blankUse, type Use } from './cardFields';
+
+/** The uses that a label lists, each with its amounts; where the label parts one by growth stage or dates, each part is a line of its own. */
+const props = defineProps<{
+  methods: readonly { id: string; name: string; product: string }[];
+  /** What the server found wrong with a line. */
+  fault: (method: string, line: number) => string | null;
+}>();
+const uses = defineModel<Record<string, Use>>({ required: true });
+const { t } = useI18n();
+const use = (id: string): Use => uses.value[id] ?? blankUse();
+const AMOUNTS = {
+  strength: [
+    { key: 'min', label: 'shed.least', sample: '10%', width: '6em' },
+    { key: 'max', label: 'shed.most', sample: '30%', width: '6em' },
+    { key: 'perStem', label: 'shed.perStem', sample: '10 mL', width: '6em' },
+  ],
+  rate: [
+    { key: 'rateLeast', label: 'shed.rateLeast', sample: '1 qt/ac', width: '8em' },
+    { key: 'rateMost', label: 'shed.rateMost', sample: '2 qt/ac', width: '8em' },
+    { key: 'spray', label: 'shed.spray', sample: '20 gal/ac', width: '8em' },
+  ],
+} as const;
+const amounts = (product: string): (typeof AMOUNTS)[keyof typeof AMOUNTS] => (product === 'strength' ? AMOUNTS.strength : AMOUNTS.rate);
+const held = (method: string, n: number): string => props.fault(method, n) ?? '';
+const parts = (method: string, n: number): boolean => {
+  const line = use(method).lines[n];
+  return n > 0 || use(method).lines.length > 1 || (line !== undefined && (line.stages.length > 0 || line.from !== ''));
+};
+</script>
+
+<template>
+  <fieldset class="stack uses">
+    <legend class="label">{{ t('shed.uses') }}</legend>
+    <div v-for="m in methods" :key="m.id" class="stack use">
+      <label class="tick"><input v-model="use(m.id).on" type="checkbox" /> {{ m.name }}</label>
+      <template v-if="use(m.id).on">
+        <div v-for="(line, n) in use(m.id).lines" :key="n" class="stack line">
+          <div class="row">
+            <label v-for="a in amounts(m.product)" :key="a.key" class="label"
+              >{{ t(a.label) }}<input v-model="line[a.key]" class="field" :style="{ width: a.width }" :placeholder="a.sample" :aria-invalid="held(m.id, n) !== ''"
+            /></label>
+          </div>
+          <div v-if="parts(m.id, n)" class="stack">
+            <fieldset class="row stages">
+              <legend class="label">{{ t('shed.lineStages') }}</legend>
+              <label v-for="s in STAGES" :key="s" class="tick"><input v-model="line.stages" type="checkbox" :value="s" /> {{ t(`value.${s}`) }}</label>
+            </fieldset>
+            <div class="row">
+              <label class="label">{{ t('shed.lineFrom') }}<input v-model="line.from" class="field" style="width: 6em" placeholder="03-01" /></label>
+              <label class="label">{{ t('shed.lineTo') }}<input v-model="line.to" class="field" style="width: 6em" placeholder="05-31" /></label>
+              <button v-if="use(m.id).lines.length > 1" class="btn small quiet" type="button" @click="use(m.id).lines.splice(n, 1)">{{ t('shed.lessLine') }}</button>
+            </div>
+          </div>
+          <span v-if="held(m.id, n)" class="fault">{{ held(m.id, n) }}</span>
+        </div>
+        <button class="btn small quiet start" type="button" @click="use(m.id).lines.push(blankLine())">{{ t('shed.moreLine') }}</button>
+      </template>
+    </div>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+}
+.uses,
+.use,
+.line {
+  gap: 4px;
+}
+.line {
+  border-left: 1px solid var(--rule);
+  padding-left: 12px;
+}
+.stages {
+  gap: 0 14px;
+}
+.start {
+  justify-self: start;
+}
+.tick {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 32px;
+}
+</style>
