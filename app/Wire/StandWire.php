@@ -8,7 +8,7 @@ use App\Models\Batch;
 use App\Models\LabelCardVersion;
 use App\Models\Stand;
 use App\Models\Step;
-use App\Support\CardChanges;
+use App\Text\CardChanges;
 use App\Text\Sentences;
 use App\Trail\Assembler;
 use App\Trail\Gates;
@@ -30,6 +30,7 @@ final readonly class StandWire
     public function __construct(
         private Catalogue $catalogue,
         private Sentences $sentences,
+        private CardChanges $changes,
         private Assembler $assembler,
         private LookAlikes $lookAlikes,
         private RecipeDesk $desk,
@@ -95,7 +96,7 @@ final readonly class StandWire
 
         return ['stepId' => $step->id, 'standId' => $stand->id, 'revision' => $step->revision, 'saved' => $step->recipe_basis !== null && $step->recipe_basis === $this->desk->basis($recipe),
             'method' => ['id' => $method->id(), 'name' => $this->sentences->name("method.{$method->id()}")],
-            'card' => $step->cardVersion === null ? null : ['product' => $step->cardVersion->card->product, 'version' => $step->cardVersion->version, 'confirmed' => $step->cardVersion->confirmed_at !== null, 'newer' => self::newer($step->cardVersion)],
+            'card' => $step->cardVersion === null ? null : ['product' => $step->cardVersion->card->product, 'version' => $step->cardVersion->version, 'confirmed' => $step->cardVersion->confirmed_at !== null, 'newer' => $this->newer($step->cardVersion)],
             'sprayer' => $step->sprayer === null ? null : ['id' => $step->sprayer->id, 'name' => $step->sprayer->name, 'tank' => Wire::quantity($step->sprayer->tank()), 'gives' => Wire::quantity($step->sprayer->gives())],
             'asked' => array_map(static fn (string $role): array => ['role' => $role, 'typed' => is_string($step->recipe[$role] ?? null) ? $step->recipe[$role] : null], RecipeDesk::EXTRAS),
             'water' => $step->recipe['water'] ?? null, 'leftover' => $step->recipe['leftover'] ?? null, 'leftoverFrom' => $step->recipe['leftoverFrom'] ?? null,
@@ -105,11 +106,11 @@ final readonly class StandWire
     }
 
     /** @return array{version: int, changes: list<array{field: string, was: string, now: string}>}|null a newer confirmed version, with what it changes */
-    private static function newer(LabelCardVersion $version): ?array
+    private function newer(LabelCardVersion $version): ?array
     {
         $newer = $version->newer();
 
-        return $newer === null ? null : ['version' => $newer->version, 'changes' => CardChanges::between($version->body, $newer->body)];
+        return $newer === null ? null : ['version' => $newer->version, 'changes' => $this->changes->between($version->body, $newer->body)];
     }
 
     /** How much active a litre of the product holds, by its card. */

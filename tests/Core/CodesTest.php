@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Thicket\Methods\Board;
 use Thicket\Methods\Outcome;
 
 /*
@@ -107,6 +108,7 @@ function manySituations(): array
     }
     $all[] = $at('new-native-grass', 'canada-thistle', '2026-06-20', [], ['keepers' => [$keep('forbs', '0 m')]]);
     $all[] = $at('new-native-grass', 'large-crabgrass', '2026-06-20', []);
+    $all[] = stand(['cards' => [waterCard(['methods' => [['method' => 'foliar-spot', 'stages' => ['fruit']]]])]] + $facts($is('stage', 'full-leaf')));
     // schools
     $all[] = $maple(['schools' => ['girdle-chem' => 'without']] + $facts());
     foreach (['all-stems', 'only-larger'] as $share) {
@@ -127,6 +129,14 @@ function manySituations(): array
     return $all;
 }
 
+/** @return list<Board> judged once for all tests of this file */
+function manyBoards(): array
+{
+    static $boards = null;
+
+    return $boards ??= array_map(static fn (array $document): Board => board($document), manySituations());
+}
+
 it('says each thing under one key only', function () {
     $all = array_merge(...array_map(static fn (string $file): array => array_keys((array) json_decode((string) file_get_contents($file), true)), glob(dirname(__DIR__, 2) . '/lang/en/*.json') ?: []));
     expect(array_keys(array_filter(array_count_values($all), static fn (int $n): bool => $n > 1)))->toBe([]);
@@ -134,8 +144,8 @@ it('says each thing under one key only', function () {
 
 it('reaches every sentence of the board', function () {
     $reached = [];
-    foreach (manySituations() as $document) {
-        foreach (board($document)->rows as $row) {
+    foreach (manyBoards() as $board) {
+        foreach ($board->rows as $row) {
             foreach ($row->findings as $finding) {
                 $reached[$finding->code] = true;
             }
@@ -148,8 +158,8 @@ it('reaches every sentence of the board', function () {
 });
 
 it('never lets a row be better than its worst counting finding, and sorts reasons worst first', function () {
-    foreach (manySituations() as $document) {
-        foreach (board($document)->rows as $row) {
+    foreach (manyBoards() as $board) {
+        foreach ($board->rows as $row) {
             $ranks = array_map(static fn ($f): int => $f->outcome->rank(), $row->findings);
             $sorted = $ranks;
             sort($sorted);
@@ -162,8 +172,8 @@ it('never lets a row be better than its worst counting finding, and sorts reason
 });
 
 it('says what would change every verdict that is not open', function () {
-    foreach (manySituations() as $document) {
-        foreach (board($document)->rows as $row) {
+    foreach (manyBoards() as $board) {
+        foreach ($board->rows as $row) {
             foreach ($row->findings as $finding) {
                 if (in_array($finding->outcome, [Outcome::NotAllowed, Outcome::CannotTell], true) || ($finding->outcome === Outcome::DoesNotSuit && $finding->code !== 'form.not-for')) {
                     expect($finding->change)->not->toBeNull($finding->code);

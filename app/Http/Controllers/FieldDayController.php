@@ -12,8 +12,8 @@ use App\Models\Record;
 use App\Models\Sheet;
 use App\Models\Stand;
 use App\Models\Step;
-use App\Support\CardChanges;
 use App\Support\JobClock;
+use App\Text\CardChanges;
 use App\Text\SheetPdf;
 use App\Trail\Gates;
 use App\Trail\Trail;
@@ -26,6 +26,10 @@ use Illuminate\Support\Facades\Gate;
 /** Gates, job sheet, signed record, look-back. */
 final class FieldDayController extends Controller
 {
+    public function __construct(private readonly CardChanges $changes)
+    {
+    }
+
     public function gates(Request $request, string $standId, Gates $gates): JsonResponse
     {
         $stand = $this->stand($request, $standId);
@@ -51,12 +55,12 @@ final class FieldDayController extends Controller
         $this->mustBeNew($id, new Sheet());
         $sheet = $issue($stand, $this->user($request), $passes, $id);
 
-        return $this->json(self::sheetBody($sheet), 201);
+        return $this->json($this->sheetBody($sheet), 201);
     }
 
     public function sheet(Request $request, string $sheetId): JsonResponse
     {
-        return $this->json(self::sheetBody($this->findSheet($request, $sheetId)));
+        return $this->json($this->sheetBody($this->findSheet($request, $sheetId)));
     }
 
     /** A sheet that must not be worked by any longer, with the reason; the step waits for another. */
@@ -72,7 +76,7 @@ final class FieldDayController extends Controller
         }
         $sheet->update(['withdrawn_at' => $clock->now(), 'withdrawn_by' => $this->user($request)->name, 'withdrawn_why' => $reason]);
 
-        return $this->json(self::sheetBody($sheet));
+        return $this->json($this->sheetBody($sheet));
     }
 
     public function pdf(Request $request, string $sheetId, SheetPdf $pdf): Response
@@ -133,9 +137,9 @@ final class FieldDayController extends Controller
     }
 
     /** @return array<string, mixed> */
-    private static function sheetBody(Sheet $sheet): array
+    private function sheetBody(Sheet $sheet): array
     {
-        return ['id' => $sheet->id, 'number' => $sheet->number, 'issuedAt' => $sheet->issued_at->format(\DATE_RFC3339), 'withdrawn' => $sheet->withdrawn_at !== null, 'withdrawal' => $sheet->withdrawn_why === null ? null : ['by' => $sheet->withdrawn_by, 'reason' => $sheet->withdrawn_why], 'cardChanges' => self::cardChanges($sheet), 'snapshot' => $sheet->snapshot];
+        return ['id' => $sheet->id, 'number' => $sheet->number, 'issuedAt' => $sheet->issued_at->format(\DATE_RFC3339), 'withdrawn' => $sheet->withdrawn_at !== null, 'withdrawal' => $sheet->withdrawn_why === null ? null : ['by' => $sheet->withdrawn_by, 'reason' => $sheet->withdrawn_why], 'cardChanges' => $this->cardChanges($sheet), 'snapshot' => $sheet->snapshot];
     }
 
     private function stand(Request $request, string $id): Stand
@@ -154,12 +158,12 @@ final class FieldDayController extends Controller
     }
 
     /** @return list<array{field: string, was: string, now: string}> what a newer card says otherwise than the sheet that is out; until a signed record closes it (rulings B8) */
-    private static function cardChanges(Sheet $sheet): array
+    private function cardChanges(Sheet $sheet): array
     {
         $step = $sheet->steps->first();
         $version = $step?->cardVersion;
         $newer = $sheet->withdrawn_at !== null || $step === null || $step->records->isNotEmpty() ? null : $version?->newer();
 
-        return $newer === null || $version === null ? [] : CardChanges::between($version->body, $newer->body);
+        return $newer === null || $version === null ? [] : $this->changes->between($version->body, $newer->body);
     }
 }
