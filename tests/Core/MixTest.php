@@ -11,7 +11,6 @@ use Thicket\Mix\FinishedMix;
 use Thicket\Mix\MeasuringTool;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
-use Thicket\Safety\Cautions;
 
 /** @param array<string, mixed> $changes */
 function recipe(array $changes, string $id, ?string $tank = null, ?string $area = '500 m2'): Recipe
@@ -125,19 +124,6 @@ it('spaces cuts by the active at hand', function () {
     [$imazapyr] = RecipeSolver::spacing(row(stand(), 'hack-and-squirt/imazapyr')->candidate);
     [$glyphosate, $per] = RecipeSolver::spacing(row(stand(), 'hack-and-squirt/glyphosate')->candidate);
     expect($imazapyr->equals(quantity('3.5 in')))->toBeTrue()->and($glyphosate->equals(quantity('1 in')))->toBeTrue()->and($per)->toBe('diameter');
-});
-
-it('never shows less than the protective floor', function () {
-    foreach (catalogue()->allSpecies() as $species) {
-        $situation = situationOf(['species' => $species->id()]);
-        foreach (board(stand(['species' => $species->id()]))->rows as $row) {
-            $cautions = Cautions::for($situation, $row->candidate);
-            expect($cautions->wearing)->toContain('long-clothes', 'closed-shoes')->and($cautions->cautions)->toContain('label-and-law', 'licensed-work');
-            if ($row->candidate->method->usesProduct()) {
-                expect($cautions->wearing)->toContain('chemical-gloves', 'eye-protection')->and($cautions->kit)->toContain('eyewash', 'spill-kit');
-            }
-        }
-    }
 });
 
 it('refuses a bad sum with the field named', function (array $document, string $pointer) {

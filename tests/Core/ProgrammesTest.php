@@ -5,14 +5,10 @@ declare(strict_types=1);
 use Brick\Math\RoundingMode;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
-use Thicket\Input\Refused;
 use Thicket\Measure\Unit;
 use Thicket\Methods\CostCurve;
 use Thicket\Methods\Labour;
-use Thicket\Methods\OwnFigures;
 use Thicket\Methods\SituationReader;
-use Thicket\Mix\Recipe;
-use Thicket\Mix\RecipeSolver;
 use Thicket\Programmes\Offer;
 use Thicket\Programmes\PlannedStep;
 use Thicket\Programmes\Planner;
@@ -106,14 +102,6 @@ it('counts hours it knows and names the jobs it cannot reckon; seed past ten yea
         ->and($offer->openEnded)->toBeFalse();
 });
 
-/** @return array{Thicket\Methods\Situation, Thicket\Methods\Candidate} */
-function situated(array $document, string $row): array
-{
-    $in = Fields::of($document, new Faults());
-
-    return [(new SituationReader(catalogue()))->situation($in), row($document, $row)->candidate];
-}
-
 it('reckons the hours of a pass', function (string $row, array $document, string $minutes, int $days) {
     $labour = Labour::of(...situated($document, $row));
     expect([(string) $labour->total()?->in(Unit::Minute)->toScale(1, RoundingMode::HALF_UP), $labour->days])->toBe([$minutes, $days]);
@@ -164,60 +152,4 @@ it('shows what thickening and waiting cost', function () {
     $sorted = $hours;
     usort($sorted, static fn (string $a, string $b): int => Brick\Math\BigRational::of($a)->compareTo($b));
     expect($hours)->toBe($sorted)->and(CostCurve::of(...situated(['stems' => []] + stand(), 'cut-stump/glyphosate')))->toBeNull();
-});
-
-/** @param array<string, mixed> $document */
-function recipeOf(array $document, string $row): Recipe
-{
-    [$situation, $candidate] = situated($document, $row);
-
-    return (new RecipeSolver($situation, $candidate, $situation->area))->solve(null);
-}
-
-it('works out what goes on an area, by the treated ground and never above the card', function () {
-    $pasture = ['species' => 'common-blackberry', 'date' => '2026-09-20', 'stems' => [], 'area' => '10 ac', 'facts' => [['fact' => 'setting', 'value' => 'pasture']]] + stand();
-    // 1 pt/ac on 10 ac and the tenth for allowance: 11 pt; the mix per area is not known
-    $triclopyr = recipeOf($pasture, 'pasture-broadcast/triclopyr-ester');
-    expect((string) $triclopyr->working['rate']->amount)->toBe('1')->and($triclopyr->missing)->toBe(['spray-per-area']);
-    // dry: 1 oz/ac on 10 ac = 283.5 g, and a tenth
-    expect(recipeOf($pasture, 'pasture-broadcast/chlorsulfuron')->missing)->toContain('spray-per-area');
-    // 5 ha of rows 12 m apart, 1.2 m each side: 1 ha is treated; 1 qt/ac in 50 gal/ac
-    $orchard = ['species' => 'quackgrass', 'stems' => [], 'area' => '5 ha', 'facts' => [['fact' => 'setting', 'value' => 'orchard'], ['fact' => 'row-spacing', 'value' => '12 m'], ['fact' => 'strip-side', 'value' => '1.2 m']]] + stand();
-    $strip = recipeOf($orchard, 'strip-spray/glyphosate');
-    expect((string) $strip->working['area']->in(Unit::Hectare))->toBe('1')
-        ->and((string) $strip->strength?->percent()->amount->toScale(3, RoundingMode::HALF_UP))->toBe('0.500')
-        // 50 gal/ac = 467.7 L/ha, and a tenth
-        ->and((string) $strip->need?->in(Unit::Litre)->toScale(1, RoundingMode::HALF_UP))->toBe('514.5');
-    expect(recipeOf(['facts' => [['fact' => 'setting', 'value' => 'orchard']]] + $orchard, 'strip-spray/glyphosate')->missing)->toContain('treated-area');
-    // a card that allows less holds it down
-    $card = sprayCard(['id' => 'less', 'actives' => [['active' => 'glyphosate', 'amount' => '360 g ae/L']], 'methods' => [['method' => 'strip-spray', 'rateMost' => '1 L/ha', 'spray' => '200 L/ha']]]);
-    $held = recipeOf(['cards' => [$card]] + $orchard, 'strip-spray/glyphosate/less');
-    expect($held->strengthWhy)->toBe('strength.card-most')->and((string) $held->strength?->percent()->amount->toScale(3, RoundingMode::HALF_UP))->toBe('0.500')
-        ->and((string) $held->product()?->in(Unit::Litre)->toScale(2, RoundingMode::HALF_UP))->toBe('1.10');
-    // a card that names the use and no amount: the typical amount is no leave
-    $silent = sprayCard(['id' => 'silent', 'actives' => [['active' => 'glyphosate', 'amount' => '360 g ae/L']], 'methods' => [['method' => 'strip-spray']]]);
-    expect(recipeOf(['cards' => [$silent]] + $orchard, 'strip-spray/glyphosate/silent')->missing)->toContain('card-rate');
-});
-
-it('fills a kerf by girth and a wick by plants', function () {
-    // two trees of 10 in: 2 x 79.8 cm of girth at 5 mL each 10 cm = 79.8 mL, and a tenth
-    expect((string) recipeOf(stand(['stems' => [['diameter' => '10 in', 'count' => 2]]]), 'girdle-spray/glyphosate')->need?->in(Unit::Millilitre)->toScale(1, RoundingMode::HALF_UP))->toBe('87.8')
-        // the label's 20 mL a tree holds each of the 39.9 mL down: 40 mL, and a tenth
-        ->and((string) recipeOf(stand(['stems' => [['diameter' => '10 in', 'count' => 2]], 'cards' => [waterCard(['methods' => [['method' => 'girdle-spray', 'max' => '100%', 'perStem' => '20 mL']]])]]), 'girdle-spray/glyphosate/water')->need?->in(Unit::Millilitre)->toScale(1, RoundingMode::HALF_UP))->toBe('44.0')
-        ->and((string) recipeOf(stand(['species' => 'canada-thistle', 'stems' => [['diameter' => '1 cm', 'count' => 300]]]), 'wick/glyphosate')->need?->in(Unit::Millilitre)->toScale(0, RoundingMode::HALF_UP))->toBe('330');
-});
-
-it('mixes by the crew\'s own volumes, and takes no figure that the table lacks or that is out of order', function () {
-    $litres = static function (array $figures): string {
-        [$situation, $candidate] = situated(stand(['stems' => [['diameter' => '3 in', 'count' => 12]], 'figures' => $figures]), 'cut-stump/glyphosate');
-
-        return (string) (new RecipeSolver($situation, $candidate, null))->solve(null)->need?->in(Unit::Millilitre)->toScale(1, RoundingMode::HALF_UP);
-    };
-    // 27.36 mL + 10 % = 30.1; at 1 L/m2 twice that
-    expect($litres([]))->toBe('30.1')->and($litres(['film/stump' => ['0.5', '1', '1.5']]))->toBe('60.2');
-    foreach ([['film/stumps' => ['1', '1', '1']], ['wick' => ['2', '1', '3']], ['wick' => ['1', '3', '2']], ['wick' => ['0', '1', '2']], ['wick' => ['1', '2']], ['wick' => 'more'], ['wick' => [1, 2, 3]]] as $wrong) {
-        $in = Fields::of(['figures' => $wrong], $faults = new Faults());
-        expect(OwnFigures::read($in, 'figures', catalogue()->coefficients())->own)->toBe([])->and(static fn () => $faults->throwIfAny())->toThrow(Refused::class);
-    }
-    expect(OwnFigures::read(Fields::of(['figures' => ['wick' => ['2', '2', '2']]], new Faults()), 'figures', catalogue()->coefficients())->own)->toHaveCount(1);
 });

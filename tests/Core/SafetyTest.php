@@ -85,3 +85,16 @@ it('allows exactly the limit, from either side', function () {
     $least = new StartLimit(FactName::AirTemperature, true, quantity('41 F'), 'label-card');
     expect([$most->allows(quantity('10 mph')), $most->allows(quantity('10.1 mph')), $least->allows(quantity('5 C')), $least->allows(quantity('4.9 C'))])->toBe([true, false, true, false]);
 });
+
+it('never shows less than the protective floor', function () {
+    foreach (catalogue()->allSpecies() as $species) {
+        $situation = (new SituationReader(catalogue()))->situation(Fields::of(stand(['species' => $species->id()]), new Faults()));
+        foreach (board(stand(['species' => $species->id()]))->rows as $row) {
+            $cautions = Cautions::for($situation, $row->candidate);
+            expect($cautions->wearing)->toContain('long-clothes', 'closed-shoes')->and($cautions->cautions)->toContain('label-and-law', 'licensed-work');
+            if ($row->candidate->method->usesProduct()) {
+                expect($cautions->wearing)->toContain('chemical-gloves', 'eye-protection')->and($cautions->kit)->toContain('eyewash', 'spill-kit');
+            }
+        }
+    }
+});

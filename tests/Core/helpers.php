@@ -16,8 +16,15 @@ use Thicket\Mix\Sums;
 function catalogue(): Catalogue
 {
     static $catalogue = null;
+    if ($catalogue === null) {
+        $root = dirname(__DIR__, 2);
+        // compiled once for all processes of a run; the compiler's own code is part of the name, so that a change of it is not missed
+        $cache = "{$root}/var/phpunit/" . substr(sha1(implode('', array_map(sha1_file(...), ["{$root}/core/src/Knowledge/CatalogueFiles.php", "{$root}/core/src/Plants/KeyTable.php"]))), 0, 12);
+        is_dir($cache) || @mkdir($cache, 0o775, true);
+        $catalogue = (new CatalogueFiles("{$root}/core/data", "{$root}/docs/schemas"))->compile($cache);
+    }
 
-    return $catalogue ??= new Catalogue((new CatalogueFiles(dirname(__DIR__, 2) . '/core/data', dirname(__DIR__, 2) . '/docs/schemas'))->read(false), 'test');
+    return $catalogue;
 }
 
 function quantity(string $typed): Quantity
@@ -144,4 +151,12 @@ function waterCard(array $changes = []): array
         'yearlyMaximum' => '8 kg ae/ha',
         'waterBuffer' => '10 m',
     ];
+}
+
+/** @return array{Thicket\Methods\Situation, Thicket\Methods\Candidate} */
+function situated(array $document, string $row): array
+{
+    $in = Fields::of($document, new Faults());
+
+    return [(new SituationReader(catalogue()))->situation($in), row($document, $row)->candidate];
 }
