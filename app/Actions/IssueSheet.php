@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Http\Stopped;
+use App\Models\LabelCardVersion;
 use App\Models\Sheet;
 use App\Models\Stand;
 use App\Models\Step;
@@ -20,8 +21,11 @@ use App\Wire\StandWire;
 use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Quantity;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
+use Thicket\Mix\LabelCard;
+use Thicket\Mix\Recipe;
 use Thicket\Safety\Cautions;
 use Thicket\Safety\StartLimit;
 use Thicket\Safety\StartLimits;
@@ -43,6 +47,7 @@ final readonly class IssueSheet
         private StandWire $wire,
         private Sentences $sentences,
         private JobClock $clock,
+        private Puts $puts,
     ) {
     }
 
@@ -89,6 +94,48 @@ final readonly class IssueSheet
         return $this->sentences->both('clock.stump', ['limit' => $limit, 'again' => StumpClock::cutAgainFrom()]);
     }
 
+    /** @return array<string, mixed> what a sheet says of one product of the tank, with the card as it stood */
+    private function product(Candidate $one, ?LabelCardVersion $version): array
+    {
+        $card = $one->card ?? throw new \LogicException('A product without its card.');
+
+        return [
+            'name' => $card->product, 'registration' => $card->registration, 'version' => $card->version, 'active' => $one->active?->id(), 'activeName' => $one->active?->name(), 'group' => $one->active?->group(), 'reentryHours' => $card->reentryHours,
+            'rainfastHours' => $card->rainfastHours, 'waterBuffer' => Wire::quantity($card->waterBuffer), 'wearing' => $card->wearing, 'firstAid' => $card->firstAid, 'licensedOnly' => $card->licensedOnly, 'card' => $version?->body,
+        ];
+    }
+
+    /**
+     * Of several products the longest wait and the widest strip hold (rulings J16); one card that is silent leaves the wait unknown.
+     *
+     * @param non-empty-list<Candidate> $products
+     *
+     * @return array{reentryHours: int|null, rainfastHours: int|null, waterBuffer: array<string, mixed>|null, licensedOnly: bool}
+     */
+    private function strictest(array $products): array
+    {
+        $cards = array_values(array_filter(array_map(static fn (Candidate $one): ?LabelCard => $one->card, $products)));
+        $longest = static fn (array $hours): ?int => in_array(null, $hours, true) || $hours === [] ? null : max($hours);
+        $buffer = array_reduce($cards, static fn (?Quantity $widest, LabelCard $card): ?Quantity => $card->waterBuffer !== null && ($widest === null || $card->waterBuffer->isGreaterThan($widest)) ? $card->waterBuffer : $widest);
+
+        return [
+            'reentryHours' => $longest(array_map(static fn (LabelCard $card): ?int => $card->reentryHours, $cards)), 'rainfastHours' => $longest(array_map(static fn (LabelCard $card): ?int => $card->rainfastHours, $cards)),
+            'waterBuffer' => Wire::quantity($buffer), 'licensedOnly' => array_filter($cards, static fn (LabelCard $card): bool => $card->licensedOnly) !== [],
+        ];
+    }
+
+    /** @return list<array{active: string, value: string, unit: string}> planned by the sheet: counts for the ceilings of other work until its record is signed (rulings J7) */
+    private function puts(Stand $stand, Recipe $recipe): array
+    {
+        $area = $recipe->working['area'] ?? $this->assembler->area($stand->patch);
+        $out = [];
+        foreach ($area instanceof Quantity ? $recipe->products : [] as $one) {
+            $one->candidate->card === null || $one->amount === null || $out = [...$out, ...$this->puts->of($one->candidate->card, $one->amount, $area)];
+        }
+
+        return $out;
+    }
+
     /** @return array<string, mixed>|null shapes for the map page, as they stood when the sheet was issued */
     private function map(Stand $stand): ?array
     {
@@ -114,7 +161,9 @@ final readonly class IssueSheet
         $situation = $this->assembler->situation($stand);
         $candidate = $this->assembler->candidate($step, $stand->patch->ground->crew);
         $species = $situation->target ?? throw new \LogicException('A sheet without a named target.');
-        $cautions = Cautions::for($situation, $candidate);
+        $products = [$candidate, ...$this->assembler->partners($step, $stand->patch->ground->crew)];
+        $cautions = Cautions::ofTank($situation, $products);
+        $recipe = $step->active === null ? null : $this->desk->solve($stand, $step);
         $card = $candidate->card;
         $names = fn (string $kind, array $codes): array => array_map(fn (string $code): string => $this->sentences->name("{$kind}.{$code}"), $codes);
         $ground = $stand->patch->ground;
@@ -128,13 +177,13 @@ final readonly class IssueSheet
             'lookAlikes' => array_map(fn (array $l): array => ['name' => $this->catalogue->species($l['other'])->commonName(), 'tests' => array_map(static fn ($t): string => $t->string('question') . ' Yes: ' . $t->node('points')->string('yes') . '.', array_values($l['pair']->nodes('tests')))], $this->lookAlikes->of($stand)),
             'method' => ['id' => $step->method, 'name' => $this->sentences->name("method.{$step->method}"), 'steps' => $names('step', $candidate->method->data->strings('steps')), 'mistakes' => $names('mistake', $candidate->method->data->strings('mistakes'))],
             'keepers' => array_map(fn ($k): array => ['name' => $k->name, 'distance' => Wire::quantity($k->distance), 'side' => $k->bearing === null ? null : $this->sentences->name('compass.' . FactName::COMPASS[(int) round($k->bearing / 45) % 8])], $situation->keepers),
-            'recipe' => $step->active === null ? null : $this->wire->recipe($stand, $step, $this->desk->solve($stand, $step)),
-            'product' => $card === null ? null : [
-                'name' => $card->product, 'registration' => $card->registration, 'version' => $card->version, 'active' => $candidate->active?->id(), 'activeName' => $candidate->active?->name(), 'group' => $candidate->active?->group(), 'reentryHours' => $card->reentryHours,
-                'rainfastHours' => $card->rainfastHours, 'waterBuffer' => Wire::quantity($card->waterBuffer), 'wearing' => $card->wearing, 'firstAid' => $card->firstAid, 'licensedOnly' => $card->licensedOnly, 'card' => $step->cardVersion?->body,
-            ],
+            'recipe' => $recipe === null ? null : $this->wire->recipe($stand, $step, $recipe),
+            'puts' => $recipe === null ? [] : $this->puts($stand, $recipe),
+            'product' => $card === null ? null : $this->product($candidate, $step->cardVersion),
+            'partners' => array_map(fn (LabelCardVersion $version, Candidate $one): array => $this->product($one, $version), $step->partners(), array_slice($products, 1)),
+            'strictest' => $card === null ? null : $this->strictest($products),
             'clock' => $this->clockText($step, $candidate),
-            'startOnlyIf' => array_map(fn (StartLimit $l): array => ['fact' => $l->fact->value, 'comparator' => $l->least ? 'least' : 'most', 'limit' => Wire::quantity($l->value), 'text' => $this->sentences->both($l->code(), ['limit' => $l->value]), 'source' => $l->source], StartLimits::for($candidate, $species)->limits),
+            'startOnlyIf' => array_map(fn (StartLimit $l): array => ['fact' => $l->fact->value, 'comparator' => $l->least ? 'least' : 'most', 'limit' => Wire::quantity($l->value), 'text' => $this->sentences->both($l->code(), ['limit' => $l->value]), 'source' => $l->source], StartLimits::ofTank($products, $species)->limits),
             'wearing' => $names('wear', $cautions->wearing), 'cautions' => $names('caution', $cautions->cautions), 'kit' => $names('kit', $cautions->kit),
             'emergency' => ['poisonCentre' => $ground->crew->settings['poisonCentre'] ?? null, 'place' => "{$stand->patch->name}, {$ground->name}", 'position' => "{$ground->latitude}, {$ground->longitude}"],
             'judgeAfter' => Wire::day(JudgeAfter::day($species, $situation->day, $situation->shift, $step->method)),

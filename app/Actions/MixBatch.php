@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Http\Stopped;
 use App\Models\Batch;
+use App\Models\Container;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Models\User;
@@ -18,6 +19,8 @@ use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
+use Thicket\Methods\Candidate;
+use Thicket\Mix\LabelCard;
 use Thicket\Mix\Leftover;
 
 /**
@@ -57,8 +60,7 @@ final readonly class MixBatch
         if ($confirmed !== $wanted) {
             throw self::refused('/confirmed', 'Confirm each addition once, in this order: ' . implode(', ', $wanted) . '.');
         }
-        $product = is_array($one['product']) ? Quantity::of($one['product']['value'], Unit::from($one['product']['unit'])) : null;
-        $draws = $this->checked($draws, $product);
+        $draws = $this->checked($draws, $this->products($step, $one), $user);
 
         return DB::transaction(function () use ($step, $user, $recipe, $one, $draws, $id, $stand): Batch {
             $number = 1 + (int) Batch::query()->where('crew_id', $user->crew_id)->lockForUpdate()->max('number');
@@ -84,28 +86,57 @@ final readonly class MixBatch
     }
 
     /**
+     * Products of the load by their label card.
+     *
+     * @param array<string, mixed> $load
+     *
+     * @return array<string, array{product: string, amount: Quantity}>
+     */
+    private function products(Step $step, array $load): array
+    {
+        $cards = [];
+        foreach ($step->cardVersions() as $version) {
+            $cards[$version->id] = $version->label_card_id;
+        }
+        $out = [];
+        foreach (is_array($load['products'] ?? null) ? $load['products'] : [] as $one) {
+            $card = is_array($one) ? ($cards[$one['versionId'] ?? ''] ?? null) : null;
+            if ($card !== null && is_array($one['amount'] ?? null)) {
+                $out[$card] = ['product' => (string) $one['product'], 'amount' => Quantity::of($one['amount']['value'], Unit::from($one['amount']['unit']))];
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * Each draw is of a product of the load, and what is drawn of a product comes to what the load takes; a product that nothing is drawn of came from elsewhere.
+     *
      * @param list<array{containerId: string, amount: Quantity|null}> $draws
+     * @param array<string, array{product: string, amount: Quantity}> $products by label card
      *
      * @return list<array{containerId: string, amount: Quantity}>
      */
-    private function checked(array $draws, ?Quantity $product): array
+    private function checked(array $draws, array $products, User $user): array
     {
-        if ($draws === [] || $product === null) {
-            return [];
-        }
+        $containers = Container::query()->where('crew_id', $user->crew_id)->findMany(array_column($draws, 'containerId'))->keyBy('id');
+        $cards = array_map(static fn (array $draw): ?string => $containers->get($draw['containerId'])?->label_card_id, $draws);
         $out = [];
-        $sum = Quantity::zero($product->unit);
+        $sums = [];
         foreach ($draws as $i => $draw) {
-            $amount = $draw['amount'] ?? (count($draws) === 1 ? $product : null);
-            if ($amount === null || $amount->dimension() !== $product->dimension() || $amount->isNegative()) {
+            $product = $products[$cards[$i] ?? ''] ?? throw self::refused("/draws/{$i}/containerId", 'This container is not of a product of this mix.');
+            $amount = $draw['amount'] ?? (count(array_keys($cards, $cards[$i], true)) === 1 ? $product['amount'] : null);
+            if ($amount === null || $amount->dimension() !== $product['amount']->dimension() || $amount->isNegative()) {
                 throw self::refused("/draws/{$i}/amount", 'Say how much came from each container.');
             }
             $out[] = ['containerId' => $draw['containerId'], 'amount' => $amount];
-            $sum = $sum->plus($amount->to($product->unit));
+            $sums[$cards[$i]] = ($sums[$cards[$i]] ?? Quantity::zero($product['amount']->unit))->plus($amount->to($product['amount']->unit));
         }
-        $off = $sum->minus($product);
-        if (($off->isNegative() ? $off->times(-1) : $off)->isGreaterThan($product->times(self::DRAWN_OFF))) {
-            throw self::refused('/draws', 'What is drawn does not come to the product of this load.');
+        foreach ($sums as $card => $sum) {
+            $off = $sum->minus($products[$card]['amount']);
+            if (($off->isNegative() ? $off->times(-1) : $off)->isGreaterThan($products[$card]['amount']->times(self::DRAWN_OFF))) {
+                throw self::refused('/draws', "What is drawn of {$products[$card]['product']} does not come to what this load takes.");
+            }
         }
 
         return $out;
@@ -122,27 +153,37 @@ final readonly class MixBatch
     private function body(Stand $stand, Step $step, array $recipe, array $load, User $user, int $number): array
     {
         $version = $step->cardVersion;
-        $card = $version === null ? null : $this->assembler->card($version);
-        $candidate = $this->assembler->candidate($step, $user->crew);
+        $products = [$this->assembler->candidate($step, $user->crew), ...$this->assembler->partners($step, $user->crew)];
+        $solved = $this->desk->solve($stand, $step);
         $now = $this->clock->now()->setTimezone(new \DateTimeZone($stand->patch->ground->time_zone));
-        $until = Leftover::usableUntil($now, $card?->details?->holdingHours());
+        $until = Leftover::usableUntil($now, $this->desk->holdingHours($step));
 
         return [
-            'finished' => $load['finished'], 'product' => $load['product'], 'steps' => $load['steps'], 'cardVersion' => $version?->version, 'cardVersionId' => $version?->id,
+            'finished' => $load['finished'], 'product' => $load['product'], 'steps' => $load['steps'], 'cardVersion' => $version?->version, 'cardVersionId' => $version?->id, 'mix' => $solved->mixId(),
+            'products' => array_map(static fn (string $id, array $one): array => ['cardId' => $id, 'product' => $one['product'], 'amount' => Wire::quantity($one['amount'])], array_keys($of = $this->products($step, $load)), array_values($of)),
             'carrier' => is_array($recipe['carrier'] ?? null) ? $recipe['carrier']['id'] : null, 'percent' => is_array($recipe['strength'] ?? null) ? $recipe['strength']['percent']['value'] : null,
             'label' => [
                 'title' => $this->sentences->in('batch.title', ['number' => $number], $user->system()),
-                'contents' => ($card->product ?? '') . ' (' . implode(', ', array_map(fn (array $a): string => $this->assembler->activeName($a['active']), $card->actives ?? [])) . '), ' . (is_array($recipe['carrier'] ?? null) ? $recipe['carrier']['name'] : ''),
-                'registration' => $card->registration ?? '',
+                'contents' => implode(', ', array_map(fn (Candidate $one): string => ($one->card->product ?? '') . ' (' . implode(', ', array_map(fn (array $a): string => $this->assembler->activeName($a['active']), $one->card->actives ?? [])) . ')', $products)) . ', ' . (is_array($recipe['carrier'] ?? null) ? $recipe['carrier']['name'] : ''),
+                'registration' => implode(', ', array_map(static fn (Candidate $one): string => $one->card->registration ?? '', $products)),
                 'strength' => is_array($recipe['strength'] ?? null) ? $recipe['strength']['percent']['shown'] : null,
                 'amount' => is_array($load['finished']) ? $load['finished']['shown'] : null,
                 'mixed' => $this->sentences->in('batch.mixed', ['who' => $user->name, 'day' => $now->format('Y-m-d'), 'time' => $now->format('H:i')], $user->system()),
                 'useBy' => $this->sentences->in('batch.use-by', ['day' => $until->format('Y-m-d'), 'time' => $until->format('H:i')], $user->system()),
-                'hazards' => array_map(fn (string $c): string => $this->sentences->name("caution.active-{$c}"), $candidate->active?->data->strings('cautions') ?? []),
-                'wearing' => $card->wearing ?? '', 'firstAid' => $card->firstAid ?? '',
+                'hazards' => array_map(fn (string $c): string => $this->sentences->name("caution.active-{$c}"), array_values(array_unique(array_merge(...array_map(static fn (Candidate $one): array => $one->active?->data->strings('cautions') ?? [], $products))))),
+                'wearing' => self::each($products, static fn (LabelCard $card): string => $card->wearing), 'firstAid' => self::each($products, static fn (LabelCard $card): string => $card->firstAid),
                 'keep' => $this->sentences->name('batch.keep'),
             ],
         ];
+    }
+
+    /**
+     * @param list<Candidate> $products
+     * @param \Closure(LabelCard): string $said
+     */
+    private static function each(array $products, \Closure $said): string
+    {
+        return implode(' ', array_unique(array_filter(array_map(static fn (Candidate $one): string => $one->card === null ? '' : $said($one->card), $products))));
     }
 
     private static function refused(string $pointer, string $message): Stopped

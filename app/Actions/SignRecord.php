@@ -29,7 +29,7 @@ use Thicket\Timing\JudgeAfter;
 /** Reads, seals and signs a work record: a new link of the crew's chain (rulings B17, J29). Signed once, then only added to. */
 final readonly class SignRecord
 {
-    public function __construct(private Catalogue $catalogue, private JobClock $clock, private \App\Trail\Assembler $assembler)
+    public function __construct(private Catalogue $catalogue, private JobClock $clock, private \App\Trail\Assembler $assembler, private Puts $puts)
     {
     }
 
@@ -68,7 +68,7 @@ final readonly class SignRecord
         if ($step->records->isNotEmpty()) {
             throw new Stopped(409, 'The record of this sheet is signed already; corrections are added to it.');
         }
-        if ((($sheet->snapshot['product']['licensedOnly'] ?? false) === true) && $user->person?->isLicensedOn($this->clock->now()) !== true) {
+        if ((($sheet->snapshot['strictest']['licensedOnly'] ?? $sheet->snapshot['product']['licensedOnly'] ?? false) === true) && $user->person?->isLicensedOn($this->clock->now()) !== true) {
             throw new Stopped(403, 'This product is signed for by somebody with a valid licence.');
         }
         $stand = Stand::query()->withTrail()->findOrFail($sheet->snapshot['standId'] ?? '');
@@ -125,15 +125,29 @@ final readonly class SignRecord
         if (!is_array($recipe) || !is_array($mix)) {
             return ['planned' => null];
         }
-        $percent = $recipe['strength']['percent']['value'] ?? '0';
-        $product = Quantity::of($mix['value'], Unit::from($mix['unit']))->to(Unit::Litre)->times(Quantity::of($percent, Unit::One)->amount)->dividedBy(100);
-        $out = ['planned' => ['mix' => $recipe['need'], 'product' => $recipe['product']], 'productUsed' => Wire::quantity($product), 'activePerArea' => null];
-        $step = $stand->steps->firstWhere('id', $sheet->snapshot['stepId'] ?? '');
-        $version = $step?->cardVersion;
-        $area = $this->assembler->area($stand->patch);
-        if ($version !== null && $area !== null && $step->active !== null) {
-            $ceiling = \Thicket\Mix\Ceiling::check($this->assembler->card($version), $step->active, $product, $area, null);
-            $out['activePerArea'] = $ceiling->planned === null ? null : $ceiling->planned->toWire() + ['active' => $step->active];
+        $amount = static fn (mixed $wire): ?Quantity => is_array($wire) && is_string($wire['value'] ?? null) && is_string($wire['unit'] ?? null) ? Quantity::of($wire['value'], Unit::from($wire['unit'])) : null;
+        $used = $amount($mix)?->to(Unit::Litre) ?? Quantity::zero(Unit::Litre);
+        $need = $amount($recipe['need'] ?? null);
+        $cards = ($stand->steps->firstWhere('id', $sheet->snapshot['stepId'] ?? '') ?? new Step())->cardVersions();
+        $area = $amount($recipe['working']['area'] ?? null) ?? $this->assembler->area($stand->patch);
+        $out = ['planned' => ['mix' => $recipe['need'], 'product' => $recipe['product']], 'productUsed' => null, 'productsUsed' => [], 'activesPerArea' => []];
+        // sheets issued before several products went into one tank name one
+        $products = $recipe['products'] ?? [['strength' => $recipe['strength'] ?? null, 'amount' => $recipe['product'], 'product' => $sheet->snapshot['product']['name'] ?? '']];
+        foreach (is_array($products) ? array_values($products) : [] as $n => $one) {
+            $percent = $one['strength']['percent']['value'] ?? null;
+            $whole = $amount($one['amount'] ?? null);
+            // a dry product has no share of the mix: it is used as the mix is used
+            $product = match (true) {
+                is_string($percent) => $used->times(Quantity::of($percent, Unit::One)->amount)->dividedBy(100),
+                $whole !== null && $need !== null && !$need->isZero() => $whole->times($used->per($need)),
+                default => null,
+            };
+            $out['productsUsed'][] = ['product' => $one['product'], 'used' => Wire::quantity($product)];
+            $n === 0 && $out['productUsed'] = Wire::quantity($product);
+            $version = $cards[$n] ?? null;
+            if ($product !== null && $version !== null && $area !== null) {
+                $out['activesPerArea'] = [...$out['activesPerArea'], ...$this->puts->of($this->assembler->card($version), $product, $area)];
+            }
         }
 
         return $out;

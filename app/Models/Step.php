@@ -52,6 +52,27 @@ final class Step extends Model
         return $this->belongsTo(LabelCardVersion::class, 'label_card_version_id');
     }
 
+    /** What may be asked of a recipe for a second and a third product of the tank. */
+    public const PARTNERS = ['with', 'withAlso'];
+
+    /** @return list<LabelCardVersion> cards of the further products of the tank, in the order in which they were chosen */
+    public function partners(): array
+    {
+        $asked = array_values(array_filter(array_map(fn (string $name): mixed => $this->recipe[$name] ?? null, self::PARTNERS), is_string(...)));
+        if ($asked === []) {
+            return [];
+        }
+        $found = LabelCardVersion::query()->with('card')->findMany($asked)->keyBy('id');
+
+        return array_values(array_filter(array_map(static fn (string $id): ?LabelCardVersion => $found->get($id), $asked)));
+    }
+
+    /** @return list<LabelCardVersion> the card of the step and those of its partners */
+    public function cardVersions(): array
+    {
+        return [...($this->cardVersion === null ? [] : [$this->cardVersion]), ...$this->partners()];
+    }
+
     /** @return BelongsTo<Sprayer, $this> */
     public function sprayer(): BelongsTo
     {

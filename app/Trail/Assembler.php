@@ -271,6 +271,22 @@ final class Assembler
         );
     }
 
+    /**
+     * Further products of the tank, as their cards stand (rulings J16); each stands for the first active of its card.
+     *
+     * @return list<Candidate>
+     */
+    public function partners(Step $step, Crew $crew): array
+    {
+        $own = $this->candidate($step, $crew);
+
+        return array_map(function (LabelCardVersion $version) use ($own): Candidate {
+            $card = $this->card($version);
+
+            return new Candidate($own->method, $this->catalogue->active($card->actives[0]['active']), $card, $own->schools, $own->shed, $this->catalogue);
+        }, $step->partners());
+    }
+
     public function area(Patch $patch): ?Quantity
     {
         return $patch->outline === null ? null : Quantity::of(rtrim(rtrim($patch->outline->area_m2, '0'), '.'), Unit::SquareMetre);

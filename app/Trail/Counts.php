@@ -54,12 +54,25 @@ final readonly class Counts
     /** @return list<StemGroup> */
     public function stems(Stand $stand): array
     {
-        $groups = [];
+        return array_merge(...array_map(fn (Tally $tally): array => $this->ofTally($stand, $tally), array_values($this->current($stand)->all())));
+    }
+
+    /** @return list<array{area: Quantity, stems: list<StemGroup>}> of each zone that was counted by itself and drawn */
+    public function zones(Stand $stand): array
+    {
+        $out = [];
         foreach ($this->current($stand) as $tally) {
-            $groups = [...$groups, ...($tally->kind === 'plots' ? ($this->plots($tally)?->raised($this->area($stand, $tally)) ?? []) : $this->stemsOf($tally->rows))];
+            $area = $tally->zone_id === null ? null : $this->area($stand, $tally);
+            $area === null || $out[] = ['area' => $area, 'stems' => $this->ofTally($stand, $tally)];
         }
 
-        return $groups;
+        return $out;
+    }
+
+    /** @return list<StemGroup> */
+    private function ofTally(Stand $stand, Tally $tally): array
+    {
+        return $tally->kind === 'plots' ? ($this->plots($tally)?->raised($this->area($stand, $tally)) ?? []) : $this->stemsOf($tally->rows);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Trail;
 
+use App\Models\LabelCardVersion;
 use App\Models\Person;
 use App\Models\Stand;
 use App\Models\Step;
@@ -13,9 +14,11 @@ use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\System;
 use Thicket\Methods\Board;
+use Thicket\Methods\Candidate;
 use Thicket\Methods\Outcome;
 use Thicket\Methods\StemGroup;
-use Thicket\Mix\Recipe;
+use Thicket\Mix\LabelCard;
+use Thicket\Mix\MixedProduct;
 
 /**
  * What stops a job sheet (rulings B2), each with what opens it. Label, law, licence, look-alike and cannot-tell are
@@ -50,10 +53,13 @@ final readonly class Gates
     /** @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}> */
     private function ofBoard(Stand $stand, Step $step): array
     {
-        $candidate = $this->assembler->candidate($step, $stand->patch->ground->crew);
-        $row = Board::judge($this->assembler->situation($stand), $candidate);
+        $crew = $stand->patch->ground->crew;
+        $candidate = $this->assembler->candidate($step, $crew);
+        $situation = $this->assembler->situation($stand);
         $shut = [];
-        foreach ($row->findings as $finding) {
+        // every product of the tank is judged by the same board: the strictest decides (rulings J16)
+        $findings = array_merge(...array_map(static fn (Candidate $one): array => Board::judge($situation, $one)->findings, [$candidate, ...$this->assembler->partners($step, $crew)]));
+        foreach ($findings as $finding) {
             $gate = match ($finding->outcome) {
                 Outcome::NotAllowed => 'not-allowed', Outcome::CannotTell => 'cannot-tell', Outcome::NotNow => 'not-now', Outcome::DoesNotSuit => 'does-not-suit', default => null,
             };
@@ -80,28 +86,26 @@ final readonly class Gates
             return [$this->gate('no-card', 'shed')];
         }
         $shut = [];
-        if ($step->cardVersion->confirmed_at === null) {
+        $versions = $step->cardVersions();
+        if (array_filter($versions, static fn (LabelCardVersion $v): bool => $v->confirmed_at === null) !== []) {
             $shut[] = $this->gate('card-unconfirmed', 'shed');
         }
-        if ($step->cardVersion->newer() !== null) {
+        if (array_filter($versions, static fn (LabelCardVersion $v): bool => $v->newer() !== null) !== []) {
             $shut[] = $this->gate('card-newer', 'mix');
         }
         if ($step->recipe === null || !$this->recipes->isFresh($stand, $step)) {
             $shut[] = $this->gate('recipe', 'mix');
         }
         $recipe = $this->recipes->solve($stand, $step);
-        if (in_array('ceiling', $recipe->blocks, true) || $recipe->ceiling?->kept === null) {
-            $left = $this->remaining($stand, $step, $recipe);
-            $shut[] = $this->gate($left === null ? 'ceiling' : 'ceiling-left', 'mix', $left === null ? [] : ['left' => $left]);
+        foreach ($recipe->products as $one) {
+            $one->ceiling?->kept === true || $shut['ceiling'] ??= $this->ceiling($one);
         }
-        $interval = $this->assembler->card($step->cardVersion)->intervalDays;
-        $last = $interval === null ? null : $this->ceilings->lastDay($stand, $step);
-        $again = $last?->modify("+{$interval} days");
-        if ($again !== null && $again > $this->clock->today($stand->patch->ground->time_zone)) {
-            $shut[] = $this->gate('interval', 'when', ['opens' => $this->sentences->day($again)]);
-        }
+        $shut = array_values($shut);
+        $cards = array_map($this->assembler->card(...), $versions);
+        $interval = $this->interval($stand, $cards);
+        $interval === null || $shut[] = $interval;
         $licensed = $stand->patch->ground->crew->people->contains(fn (Person $p): bool => $p->isLicensedOn($this->clock->now()));
-        if ($this->assembler->card($step->cardVersion)->licensedOnly && !$licensed) {
+        if (array_filter($cards, static fn (LabelCard $card): bool => $card->licensedOnly) !== [] && !$licensed) {
             $shut[] = $this->gate('licence', 'shed');
         }
         $due = $step->sprayer?->dueOn();
@@ -112,10 +116,47 @@ final readonly class Gates
         return $shut;
     }
 
-    /** Product that the label's yearly maximum still leaves for this ground; null where that cannot be told. */
-    private function remaining(Stand $stand, Step $step, Recipe $recipe): ?Quantity
+    /** @return array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool} which limit of the card is passed, and what it still leaves */
+    private function ceiling(MixedProduct $one): array
     {
-        return $step->cardVersion === null || $step->active === null ? null : $recipe->ceiling?->remaining($this->assembler->card($step->cardVersion), $step->active, $this->ceilings->thisYear($stand, $step));
+        $ceiling = $one->ceiling;
+        $values = ['product' => $one->candidate->card->product ?? ''];
+
+        return match (true) {
+            $ceiling === null || $ceiling->kept === null => $this->gate('ceiling', 'mix'),
+            $ceiling->by === 'times' => $this->gate('ceiling-times', 'mix', $values + ['most' => $ceiling->most ?? '']),
+            $ceiling->by === 'application' => $this->gate('ceiling-application', 'mix', $values + ['planned' => $ceiling->planned ?? '', 'most' => $ceiling->most ?? '']),
+            $ceiling->left === null => $this->gate('ceiling', 'mix'),
+            default => $this->gate('ceiling-left', 'mix', $values + ['left' => $ceiling->left]),
+        };
+    }
+
+    /**
+     * The longest wait that any card of the tank asks for. A card that is silent while the ground was treated within the year cannot tell, which blocks (rulings J7).
+     *
+     * @param list<LabelCard> $cards
+     *
+     * @return array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}|null
+     */
+    private function interval(Stand $stand, array $cards): ?array
+    {
+        $today = $this->clock->today($stand->patch->ground->time_zone);
+        $setting = $stand->patch->setting;
+        $opens = null;
+        foreach ($cards as $card) {
+            foreach (array_column($card->actives, 'active') as $active) {
+                $last = $this->ceilings->lastDay($stand, $active);
+                foreach ($last === null ? [] : $card->limits($setting, $active) as $limit) {
+                    if ($limit->intervalDays === null && $last > $today->modify('-365 days')) {
+                        return $this->gate('interval-unknown', 'shed', ['product' => $card->product, 'last' => $this->sentences->day($last)]);
+                    }
+                    $again = $last->modify('+' . ($limit->intervalDays ?? 0) . ' days');
+                    $opens = $again > $today && ($opens === null || $again > $opens) ? $again : $opens;
+                }
+            }
+        }
+
+        return $opens === null ? null : $this->gate('interval', 'when', ['opens' => $this->sentences->day($opens)]);
     }
 
     /** @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Trail;
 
 use App\Models\Batch;
+use App\Models\LabelCardVersion;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Support\JobClock;
@@ -14,10 +15,12 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Reading;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
+use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Component;
 use Thicket\Mix\Leftover;
+use Thicket\Mix\MixedProduct;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
 
@@ -27,9 +30,12 @@ final readonly class RecipeDesk
     /** What may go in besides product and carrier, by the role it has. */
     public const EXTRAS = ['conditioner', 'oil', 'emulsifier', 'surfactant', 'dye'];
 
+    /** What several products may be put on together: rulings J16 and the mixes of handbook 3 are sprays. */
+    public const MIXED_ON = ['leaf', 'soil'];
+
     private const MOST_LEFT_OVER = 20;
 
-    public function __construct(private Assembler $assembler, private Ceilings $ceilings, private JobClock $clock)
+    public function __construct(private Assembler $assembler, private Ceilings $ceilings, private Counts $counts, private JobClock $clock)
     {
     }
 
@@ -39,7 +45,8 @@ final readonly class RecipeDesk
         $situation = $this->assembler->situation($stand);
         $gives = $step->sprayer?->gives();
         $calibrated = $gives?->dimension() === Dimension::VolumePerArea ? $gives : null;
-        $solver = new RecipeSolver($situation, $candidate, $this->assembler->area($stand->patch), $this->ceilings->thisYear($stand, $step), $calibrated);
+        $partners = $this->assembler->partners($step, $stand->patch->ground->crew);
+        $solver = new RecipeSolver($situation, $candidate, $this->assembler->area($stand->patch), $this->ceilings->before($stand, $step, self::actives([$candidate, ...$partners])), $calibrated, $partners, $this->counts->zones($stand));
         $asked = $step->recipe ?? [];
         $extras = [];
         foreach (self::EXTRAS as $role) {
@@ -56,6 +63,8 @@ final readonly class RecipeDesk
             $step->sprayer->details['solventProof'] ?? null,
             $this->isNewToCrew($step),
             $situation->quantity(FactName::AirTemperature),
+            $partners,
+            $this->isNewTogether($step),
         );
 
         return $solver->advised($plan, $step->sprayer?->tank(), $this->leftover($stand, $step), is_int($asked['people'] ?? null) ? $asked['people'] : 1);
@@ -76,12 +85,12 @@ final readonly class RecipeDesk
 
         return new Leftover(
             Reading::parse($typed, Dimension::Volume)->quantity,
-            is_string($batch?->body['cardVersionId'] ?? null) ? $batch->body['cardVersionId'] : null,
+            is_string($batch?->body['mix'] ?? $batch?->body['cardVersionId'] ?? null) ? $batch->body['mix'] ?? $batch->body['cardVersionId'] : null,
             is_string($batch?->body['carrier'] ?? null) ? $batch->body['carrier'] : '',
             is_string($percent) ? Strength::ofQuantity(Quantity::of($percent, Unit::PercentProduct)) : null,
             $batch === null ? $now : \DateTimeImmutable::createFromInterface($batch->mixed_at)->setTimezone($zone),
             $now,
-            $step->cardVersion === null ? null : $this->assembler->card($step->cardVersion)->details?->holdingHours(),
+            $this->holdingHours($step),
         );
     }
 
@@ -99,6 +108,7 @@ final readonly class RecipeDesk
     {
         return hash('sha256', json_encode([
             Wire::quantity($recipe->need), $recipe->strength?->share->__toString(), Wire::quantity($recipe->product()),
+            ...array_map(static fn (MixedProduct $one): array => [$one->candidate->card?->id, Wire::quantity($one->amount)], $recipe->others()),
             $recipe->loads?->loads(), Wire::quantity($recipe->loads?->lastPart), $recipe->missing, $recipe->blocks,
         ], JSON_THROW_ON_ERROR));
     }
@@ -106,6 +116,38 @@ final readonly class RecipeDesk
     public function isFresh(Stand $stand, Step $step): bool
     {
         return $step->recipe_basis !== null && hash_equals($step->recipe_basis, $this->basis($this->solve($stand, $step)));
+    }
+
+    /** @param list<Candidate> $products @return list<string> */
+    public static function actives(array $products): array
+    {
+        return array_values(array_unique(array_merge(...array_map(static fn (Candidate $one): array => $one->card === null ? array_filter([$one->active?->id()]) : array_column($one->card->actives, 'active'), $products))));
+    }
+
+    /** Hours that the finished mix may stand: the fewest of any card, and the same day as soon as one is silent (rulings J10, J16). */
+    public function holdingHours(Step $step): ?int
+    {
+        $hours = array_map(fn (LabelCardVersion $version): ?int => $this->assembler->card($version)->details?->holdingHours(), $step->cardVersions());
+
+        return $hours === [] || in_array(null, $hours, true) ? null : min($hours);
+    }
+
+    /** Whether the crew has not mixed these products together yet. */
+    private function isNewTogether(Step $step): bool
+    {
+        $partners = $step->partners();
+        if ($partners === [] || $step->cardVersion === null) {
+            return false;
+        }
+        $cards = array_map(static fn (LabelCardVersion $version): string => $version->label_card_id, $step->cardVersions());
+        foreach (Batch::query()->where('crew_id', $step->cardVersion->card->crew_id)->where('body', 'like', '%' . $cards[1] . '%')->get() as $batch) {
+            $mixed = is_array($batch->body['products'] ?? null) ? array_column($batch->body['products'], 'cardId') : [];
+            if (array_diff($cards, $mixed) === []) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** Whether no signed work of the crew was done with this product. */

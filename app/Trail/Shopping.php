@@ -22,7 +22,7 @@ use Thicket\Mix\Purchase;
 /** What the saved recipes of all open work need, less what is on the shelf: bought the cheapest way, with the kit beside it. */
 final readonly class Shopping
 {
-    public function __construct(private RecipeDesk $desk, private JobClock $clock, private MixWire $wire)
+    public function __construct(private RecipeDesk $desk, private JobClock $clock, private MixWire $wire, private Shelf $shelf)
     {
     }
 
@@ -33,7 +33,7 @@ final readonly class Shopping
         $total = BigRational::zero();
         $lines = [];
         foreach ($this->needs($crew) as ['card' => $card, 'need' => $need, 'jobs' => $jobs]) {
-            $shelf = $this->onShelf($crew, $card, $need);
+            $shelf = $this->shelf->left($crew, $card->id, $need);
             $packs = array_map(static fn (array $p): array => ['size' => Reading::parse($p['size'], null)->quantity, 'price' => BigRational::of($p['price'])], $card->packs ?? []);
             try {
                 $purchase = Purchase::of($need, $shelf, $packs);
@@ -90,10 +90,16 @@ final readonly class Shopping
             ->whereHas('steps', fn ($steps) => $steps->where('recipe_basis', '!=', null)->whereDoesntHave('records'))->withTrail()->get();
         foreach ($stands as $stand) {
             foreach ($stand->steps as $step) {
-                $product = $step->recipe_basis === null || $step->cardVersion === null || $step->records->isNotEmpty() ? null : $this->desk->solve($stand, $step)->product();
-                if ($product !== null && $step->cardVersion !== null) {
-                    $key = $step->cardVersion->label_card_id . $product->dimension()->value;
-                    $needs[$key] = ['card' => $step->cardVersion->card, 'need' => isset($needs[$key]) ? $needs[$key]['need']->plus($product) : $product, 'jobs' => ($needs[$key]['jobs'] ?? 0) + 1];
+                if ($step->recipe_basis === null || $step->cardVersion === null || $step->records->isNotEmpty()) {
+                    continue;
+                }
+                $recipe = $this->desk->solve($stand, $step);
+                foreach ($step->cardVersions() as $n => $version) {
+                    $product = $n === 0 ? $recipe->product() : ($recipe->products[$n]->amount ?? null);
+                    if ($product !== null) {
+                        $key = $version->label_card_id . $product->dimension()->value;
+                        $needs[$key] = ['card' => $version->card, 'need' => isset($needs[$key]) ? $needs[$key]['need']->plus($product) : $product, 'jobs' => ($needs[$key]['jobs'] ?? 0) + 1];
+                    }
                 }
             }
         }
@@ -114,19 +120,6 @@ final readonly class Shopping
         }
 
         return false;
-    }
-
-    private function onShelf(Crew $crew, LabelCard $card, Quantity $like): Quantity
-    {
-        $sum = Quantity::zero($like->unit);
-        foreach ($crew->containers()->where('label_card_id', $card->id)->get() as $container) {
-            $expired = $container->expires_on !== null && $container->expires_on->format('Y-m-d') < $this->clock->now()->format('Y-m-d');
-            if (!$expired && $container->size()->dimension() === $like->dimension()) {
-                $sum = $sum->plus($container->left()->to($like->unit));
-            }
-        }
-
-        return $sum;
     }
 
     /** A cell that a spreadsheet would take for a formula is given as text. */

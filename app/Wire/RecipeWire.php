@@ -14,9 +14,11 @@ use Thicket\Measure\Strength;
 use Thicket\Measure\System;
 use Thicket\Measure\Unit;
 use Thicket\Mix\Advice\MixWord;
+use Thicket\Mix\Ceiling;
 use Thicket\Mix\FinishedMix;
 use Thicket\Mix\Injection;
 use Thicket\Mix\MeasuringTool;
+use Thicket\Mix\MixedProduct;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\StrengthWays;
 use Thicket\Mix\TankPlan;
@@ -47,15 +49,37 @@ final readonly class RecipeWire
             'carrierAmount' => Wire::quantity($recipe->mix?->carrierAmount),
             'loads' => $this->loads($recipe),
             'measure' => $this->measures($recipe, $tools),
+            'products' => array_map(fn (MixedProduct $one): array => $this->product($one), $recipe->products),
             'ways' => $this->ways($recipe->strength, $content),
             'plan' => $this->plan($recipe),
             'words' => array_map(fn (MixWord $w): array => ['code' => $w->code, 'level' => $w->level, 'text' => $this->sentences->sentence($w->code, $w->values), 'source' => ['code' => $w->source, 'name' => $this->sentences->source($w->source)]], $recipe->words),
-            'ceiling' => $recipe->ceiling === null ? null : ['planned' => Wire::quantity($recipe->ceiling->planned), 'most' => Wire::quantity($recipe->ceiling->most), 'kept' => $recipe->ceiling->kept],
+            'ceiling' => self::ceiling($recipe->ceiling),
             'working' => Wire::values($recipe->working),
             'missing' => array_map(fn (string $fact): array => ['fact' => $fact, 'name' => $this->sentences->name("fact.{$fact}")], $recipe->missing),
             'blocks' => array_map(fn (string $code): array => ['code' => $code, 'text' => $this->sentences->name("block.{$code}")], $recipe->blocks),
             'finished' => $recipe->isFinished(),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private function product(MixedProduct $one): array
+    {
+        return [
+            'what' => $one->name, 'product' => self::nameOf($one), 'versionId' => $one->candidate->card?->id, 'active' => $one->candidate->active?->name(),
+            'strength' => $one->strength === null ? null : ['percent' => Wire::quantity($one->strength->percent()), 'why' => $this->sentences->both($one->why), 'code' => $one->why],
+            'amount' => Wire::quantity($one->amount), 'ceiling' => self::ceiling($one->ceiling),
+        ];
+    }
+
+    private static function nameOf(MixedProduct $one): string
+    {
+        return $one->candidate->card->product ?? $one->candidate->active?->name() ?? '';
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function ceiling(?Ceiling $ceiling): ?array
+    {
+        return $ceiling === null ? null : ['planned' => Wire::quantity($ceiling->planned), 'most' => Wire::quantity($ceiling->most), 'kept' => $ceiling->kept, 'by' => $ceiling->by, 'left' => Wire::quantity($ceiling->left)];
     }
 
     /**
@@ -98,7 +122,7 @@ final readonly class RecipeWire
             return [];
         }
         if ($recipe->plan === null) {
-            return [$this->load($recipe->mix, 1, true, null)];
+            return [$this->load($recipe, $recipe->mix, 1, true, null)];
         }
         $kinds = [];
         foreach ($recipe->plan->loads as $load) {
@@ -108,7 +132,7 @@ final readonly class RecipeWire
         $out = [];
         foreach ($kinds as ['load' => $load, 'times' => $times]) {
             if (!$load['fresh']->isZero()) {
-                $out[] = $this->load($recipe->mix->inVolume($load['fresh']), $times, $load['finished']->isLessThan($recipe->plan->tank), $load['carried']->isZero() ? null : $load['carried']);
+                $out[] = $this->load($recipe, $recipe->mix->inVolume($load['fresh']), $times, $load['finished']->isLessThan($recipe->plan->tank), $load['carried']->isZero() ? null : $load['carried']);
             }
         }
 
@@ -116,22 +140,26 @@ final readonly class RecipeWire
     }
 
     /** @return array<string, mixed> */
-    private function load(FinishedMix $mix, int $times, bool $part, ?Quantity $carried): array
+    private function load(Recipe $recipe, FinishedMix $mix, int $times, bool $part, ?Quantity $carried): array
     {
         $in = $carried?->to($mix->finished->unit) ?? Quantity::zero($mix->finished->unit);
         $full = $mix->finished->plus($in);
         $filled = $in;
         $steps = $carried === null ? [] : [['what' => 'leftover', 'name' => $this->sentences->name('load.leftover'), 'amount' => Wire::quantity($carried), 'mark' => Wire::quantity($filled), 'markShare' => (string) $filled->per($full)->toScale(4, RoundingMode::HALF_UP)]];
+        // of one product it is plain which; of several each goes by its own name
+        $names = count($recipe->products) < 2 ? [] : array_combine(array_map(static fn (MixedProduct $one): string => $one->name, $recipe->products), array_map(self::nameOf(...), $recipe->products));
         foreach ($mix->loadingOrder() as $step) {
             // a dry product raises no level that anybody reckons
             $filled = $step['amount'] === null || $step['amount']->dimension() !== Dimension::Volume ? $filled : $filled->plus($step['amount']);
             $steps[] = [
-                'what' => $step['what'], 'name' => $this->sentences->name('load.' . $step['what']), 'amount' => Wire::quantity($step['amount']), 'mark' => Wire::quantity($filled),
+                'what' => $step['what'], 'name' => $names[$step['what']] ?? $this->sentences->name('load.' . $step['what']), 'amount' => Wire::quantity($step['amount']), 'mark' => Wire::quantity($filled),
                 'markShare' => (string) $filled->per($full)->toScale(4, RoundingMode::HALF_UP),
             ];
         }
 
-        return ['times' => $times, 'part' => $part, 'finished' => Wire::quantity($full), 'fresh' => Wire::quantity($mix->finished), 'product' => Wire::quantity($mix->amountOf('product')), 'steps' => $steps];
+        return ['times' => $times, 'part' => $part, 'finished' => Wire::quantity($full), 'fresh' => Wire::quantity($mix->finished), 'product' => Wire::quantity($mix->amountOf('product')), 'steps' => $steps,
+            'products' => array_map(static fn (MixedProduct $one): array => ['what' => $one->name, 'product' => self::nameOf($one), 'versionId' => $one->candidate->card?->id, 'amount' => Wire::quantity($mix->amountOf($one->name))], $recipe->products),
+        ];
     }
 
     /** @return array<string, mixed>|null round by round: who fills how much, and how far the job is when it is empty */
@@ -187,25 +215,32 @@ final readonly class RecipeWire
      */
     private function measures(Recipe $recipe, array $own): array
     {
-        $product = $recipe->mix?->amountOf('product');
-        if ($recipe->mix === null || $product === null) {
-            return [];
-        }
         $first = $recipe->plan->loads[0]['fresh'] ?? null;
-        $one = $first === null || $first->isZero() ? $recipe->mix : $recipe->mix->inVolume($first);
-        $amount = $one->amountOf('product') ?? $product;
+        $one = $recipe->mix === null || $first === null || $first->isZero() ? $recipe->mix : $recipe->mix->inVolume($first);
+
+        return $one === null ? [] : array_merge(...array_map(fn (MixedProduct $product): array => $this->measured($product, $one, $own), $recipe->products));
+    }
+
+    /**
+     * @param list<MeasuringTool> $own
+     *
+     * @return list<array<string, mixed>> one product of a load, on the best tool of each unit system
+     */
+    private function measured(MixedProduct $product, FinishedMix $one, array $own): array
+    {
+        $amount = $one->amountOf($product->name);
         $out = [];
-        foreach (self::tools($amount->dimension()) as $system => $usual) {
+        foreach ($amount === null ? [] : self::tools($amount->dimension()) as $system => $usual) {
             $fitting = array_values(array_filter($own, static fn (MeasuringTool $t): bool => $t->holds->dimension() === $amount->dimension()));
             $tool = MeasuringTool::bestFor($amount, $fitting === [] ? $usual : $fitting);
             if ($tool === null) {
                 continue;
             }
             // to the nearest mark, but never above what the label allows; without a label maximum never above the recipe
-            $read = $tool->measure($amount, $recipe->dry === null ? ($recipe->labelMost?->productIn($one->finished) ?? $amount) : $amount);
+            $read = $tool->measure($amount, $amount->dimension() === Dimension::Volume ? ($product->most?->productIn($one->finished) ?? $amount) : $amount);
             $last = $read['fillings'] === 0 ? Quantity::zero($tool->holds->unit) : $read['measured']->minus($tool->holds->times($read['fillings'] - 1)->to($read['measured']->unit));
             $out[] = [
-                'system' => $system, 'tool' => $tool->name, 'kind' => $tool->kind, 'own' => $fitting !== [],
+                'system' => $system, 'what' => $product->name, 'product' => self::nameOf($product), 'tool' => $tool->name, 'kind' => $tool->kind, 'own' => $fitting !== [],
                 'holds' => Shown::withUnit($tool->holds->amount, $tool->holds->unit), 'graduation' => Shown::withUnit($tool->graduation->amount, $tool->graduation->unit),
                 'fullCups' => max(0, $read['fillings'] - 1), 'lastFill' => Shown::withUnit($last->to($tool->graduation->unit)->amount, $tool->graduation->unit),
                 'lastShare' => (string) $last->per($tool->holds)->toScale(4, RoundingMode::HALF_UP), 'measured' => Shown::withUnit($read['measured']->to($tool->graduation->unit)->amount, $tool->graduation->unit),

@@ -14,6 +14,7 @@ use App\Trail\Assembler;
 use App\Trail\Gates;
 use App\Trail\LookAlikes;
 use App\Trail\RecipeDesk;
+use App\Trail\Shelf;
 use App\Trail\Trail;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Quantity;
@@ -31,6 +32,7 @@ final readonly class StandWire
         private Catalogue $catalogue,
         private Sentences $sentences,
         private CardChanges $changes,
+        private Shelf $shelf,
         private Assembler $assembler,
         private LookAlikes $lookAlikes,
         private RecipeDesk $desk,
@@ -99,10 +101,44 @@ final readonly class StandWire
             'card' => $step->cardVersion === null ? null : ['product' => $step->cardVersion->card->product, 'version' => $step->cardVersion->version, 'confirmed' => $step->cardVersion->confirmed_at !== null, 'newer' => $this->newer($step->cardVersion)],
             'sprayer' => $step->sprayer === null ? null : ['id' => $step->sprayer->id, 'name' => $step->sprayer->name, 'tank' => Wire::quantity($step->sprayer->tank()), 'gives' => Wire::quantity($step->sprayer->gives())],
             'asked' => array_map(static fn (string $role): array => ['role' => $role, 'typed' => is_string($step->recipe[$role] ?? null) ? $step->recipe[$role] : null], RecipeDesk::EXTRAS),
+            'with' => $step->recipe['with'] ?? null, 'withAlso' => $step->recipe['withAlso'] ?? null, 'mayJoin' => $this->mayJoin($stand, $step),
+            'partners' => array_map(fn (LabelCardVersion $v): array => ['versionId' => $v->id, 'product' => $v->card->product, 'version' => $v->version, 'confirmed' => $v->confirmed_at !== null, 'newer' => $this->newer($v)], $step->partners()),
             'water' => $step->recipe['water'] ?? null, 'leftover' => $step->recipe['leftover'] ?? null, 'leftoverFrom' => $step->recipe['leftoverFrom'] ?? null,
             'leftOver' => array_map(static fn (Batch $b): array => ['id' => $b->id, 'title' => is_array($b->body['label'] ?? null) ? $b->body['label']['title'] : '', 'contents' => is_array($b->body['label'] ?? null) ? $b->body['label']['contents'] : ''], $this->desk->recentMixes($stand)), 'people' => $step->recipe['people'] ?? 1,
             'drawing' => $this->recipes->drawing($recipe, $step->method),
+            'shelf' => $this->shelf($stand, $step, $recipe),
         ] + $this->recipes->recipe($recipe, $this->assembler->measuringTools($stand->patch->ground->crew), $this->content($step));
+    }
+
+    /** @return list<array<string, mixed>> of each product of the recipe: what is left on the shelf, and what it falls short */
+    private function shelf(Stand $stand, Step $step, Recipe $recipe): array
+    {
+        $out = [];
+        foreach ($step->cardVersions() as $n => $version) {
+            $need = $n === 0 ? $recipe->product() : ($recipe->products[$n]->amount ?? null);
+            if ($need !== null) {
+                $left = $this->shelf->left($stand->patch->ground->crew, $version->label_card_id, $need);
+                $out[] = ['product' => $version->card->product, 'left' => Wire::quantity($left), 'short' => $left->isLessThan($need) ? Wire::quantity($need->minus($left)) : null];
+            }
+        }
+
+        return $out;
+    }
+
+    /** @return list<array{versionId: string, product: string}> confirmed cards that list this use and could be mixed in; none where the job is no spray */
+    private function mayJoin(Stand $stand, Step $step): array
+    {
+        $method = $this->catalogue->method($step->method);
+        $out = [];
+        foreach ($step->cardVersion !== null && in_array($method->onto(), RecipeDesk::MIXED_ON, true) ? $stand->patch->ground->crew->labelCards()->with('versions')->orderBy('product')->get() : [] as $card) {
+            $version = $card->versions->first(static fn (LabelCardVersion $v): bool => $v->confirmed_at !== null);
+            $read = $version === null || $card->id === $step->cardVersion?->label_card_id ? null : $this->assembler->card($version);
+            if ($version !== null && $read !== null && ($read->allowsMethod($method->id()) || $read->allowsMethod($method->like()))) {
+                $out[] = ['versionId' => $version->id, 'product' => $card->product];
+            }
+        }
+
+        return $out;
     }
 
     /** @return array{version: int, changes: list<array{field: string, was: string, now: string}>}|null a newer confirmed version, with what it changes */

@@ -111,7 +111,7 @@ it('blocks a recipe over the yearly ceiling and one without an area', function (
 it('counts what was already put there this year', function () {
     $row = row(stand(['facts' => [['fact' => 'setting', 'value' => 'woods']], 'cards' => [esterCard(['yearlyMaximum' => '1000 g ae/ha'])]]), 'basal-bark/triclopyr-ester/ester');
     $card = $row->candidate->card ?? throw new LogicException();
-    $check = static fn (?string $before): ?bool => Ceiling::check($card, 'triclopyr-ester', quantity('100 mL'), quantity('0.1 ha'), $before === null ? null : quantity($before))->kept;
+    $check = static fn (?string $before): ?bool => Ceiling::check($card, 'triclopyr-ester', 'woods', quantity('100 mL'), quantity('0.1 ha'), $before === null ? null : putThere($before))->kept;
     expect([$check(null), $check('520 g ae/ha'), $check('521 g ae/ha')])->toBe([true, true, false]);
 });
 

@@ -11,6 +11,8 @@ use Thicket\Measure\Reading;
 use Thicket\Methods\Board;
 use Thicket\Methods\Row;
 use Thicket\Methods\SituationReader;
+use Thicket\Mix\CardCeiling;
+use Thicket\Mix\PutThere;
 use Thicket\Mix\Sums;
 
 function catalogue(): Catalogue
@@ -47,9 +49,15 @@ function board(array $document, ?Thicket\Methods\Weights $weights = null): Board
 /** @param array<string, mixed> $document */
 function row(array $document, string $id): Row
 {
-    foreach (board($document)->rows as $row) {
-        if ($row->candidate->id() === $id) {
-            return $row;
+    $in = Fields::of($document, $faults = new Faults());
+    $reader = new SituationReader(catalogue());
+    $schools = $reader->schools($in);
+    [$situation, $shed] = [$reader->situation($in), $reader->shed($in)];
+    $faults->throwIfAny();
+    // judged alone: the other rows of the board are not asked for
+    foreach (Board::candidates($situation, catalogue(), $schools, $shed) as $candidate) {
+        if ($candidate->id() === $id) {
+            return Board::judge($situation, $candidate);
         }
     }
     throw new RuntimeException("The board has no row {$id}.");
@@ -151,6 +159,12 @@ function waterCard(array $changes = []): array
         'yearlyMaximum' => '8 kg ae/ha',
         'waterBuffer' => '10 m',
     ];
+}
+
+/** One earlier application, or several of the same kind added up, in whatever year the card counts. */
+function putThere(string $load, int $times = 1): PutThere
+{
+    return new PutThere(array_fill_keys(CardCeiling::YEARS, ['loads' => [quantity($load)], 'times' => $times]));
 }
 
 /** @return array{Thicket\Methods\Situation, Thicket\Methods\Candidate} */

@@ -162,7 +162,8 @@ final class BoardController extends Controller
         $asked['leftover'] = $leftover === '' ? null : $leftover;
         $asked['leftoverFrom'] = $in->has('leftoverFrom') ? $in->uuid('leftoverFrom') : ($step->recipe['leftoverFrom'] ?? null);
         $asked['people'] = $in->has('people') ? $in->int('people', 1, 20) : ($step->recipe['people'] ?? 1);
-        foreach (['water', 'carrier', 'leftover', 'leftoverFrom', 'people'] as $name) {
+        $this->partners($in, $request, $step, $asked);
+        foreach (['water', 'carrier', 'leftover', 'leftoverFrom', 'people', ...Step::PARTNERS] as $name) {
             $in->has($name) || $in->raw($name);
         }
         if ($sprayerId !== null) {
@@ -170,6 +171,30 @@ final class BoardController extends Controller
             $sprayer === null ? $in->fault('sprayerId', 'There is no such sprayer in your Shed.') : $step->sprayer()->associate($sprayer);
         }
         $step->recipe = $asked;
+    }
+
+    /**
+     * A second and a third product of the tank, by the version of their card; an empty text takes one out again.
+     *
+     * @param array<string, mixed> $asked
+     */
+    private function partners(\Thicket\Input\Fields $in, Request $request, Step $step, array &$asked): void
+    {
+        $taken = array_filter([$step->cardVersion?->label_card_id]);
+        foreach (Step::PARTNERS as $name) {
+            $id = $in->has($name) ? trim((string) $in->textOrNull($name, 40)) : ($step->recipe[$name] ?? null);
+            $asked[$name] = $id === '' ? null : $id;
+            if (!is_string($asked[$name])) {
+                continue;
+            }
+            $version = LabelCardVersion::query()->whereHas('card', fn ($card) => $card->where('crew_id', $this->user($request)->crew_id))->find($asked[$name]);
+            match (true) {
+                $version === null => $in->fault($name, 'There is no such label card in your Shed.'),
+                !in_array($this->catalogue->method($step->method)->onto(), RecipeDesk::MIXED_ON, true) => $in->fault($name, 'Only sprays on leaf or soil take a second product.'),
+                in_array($version->label_card_id, $taken, true) => $in->fault($name, 'This product is in the tank already.'),
+                default => $taken[] = $version->label_card_id,
+            };
+        }
     }
 
     /** @return array<string, string> */

@@ -161,9 +161,12 @@ final class FieldDayController extends Controller
     private function cardChanges(Sheet $sheet): array
     {
         $step = $sheet->steps->first();
-        $version = $step?->cardVersion;
-        $newer = $sheet->withdrawn_at !== null || $step === null || $step->records->isNotEmpty() ? null : $version?->newer();
+        $out = [];
+        foreach ($sheet->withdrawn_at !== null || $step === null || $step->records->isNotEmpty() ? [] : $step->cardVersions() as $version) {
+            $newer = $version->newer();
+            $out = [...$out, ...($newer === null ? [] : $this->changes->between($version->body, $newer->body))];
+        }
 
-        return $newer === null || $version === null ? [] : $this->changes->between($version->body, $newer->body);
+        return $out;
     }
 }

@@ -8,7 +8,9 @@ use App\Actions\MixBatch;
 use App\Http\Stopped;
 use App\Models\Batch;
 use App\Models\LabelCard;
+use App\Models\LabelCardVersion;
 use App\Models\Stand;
+use App\Models\Step;
 use App\Text\MixingCardPdf;
 use App\Trail\Assembler;
 use App\Trail\RecipeDesk;
@@ -115,11 +117,20 @@ final class MixController extends Controller
         [$stand, $step] = $this->findStep($request, $stepId);
         $this->done($this->fields($request));
         $this->mustMatch($request, $step->revision, fn (): array => $wire->recipe($stand, $step, $desk->solve($stand, $step)));
-        $newer = $step->cardVersion?->newer() ?? throw new Stopped(409, 'The card of this step is the newest that is confirmed.');
+        $newer = $step->cardVersion?->newer();
+        $recipe = $step->recipe;
+        foreach (Step::PARTNERS as $name) {
+            $id = $recipe[$name] ?? null;
+            $partner = is_string($id) ? LabelCardVersion::query()->find($id)?->newer() : null;
+            $recipe = $partner === null ? $recipe : [$name => $partner->id] + ($recipe ?? []);
+        }
+        if ($newer === null && $recipe === $step->recipe) {
+            throw new Stopped(409, 'The card of this step is the newest that is confirmed.');
+        }
         if ($step->issuedSheet() !== null || $step->records->isNotEmpty()) {
             throw new Stopped(409, 'A sheet of this step is out; withdraw it first.');
         }
-        $step->update(['label_card_version_id' => $newer->id, 'recipe_basis' => null, 'revision' => $step->revision + 1]);
+        $step->update(['label_card_version_id' => $newer->id ?? $step->label_card_version_id, 'recipe' => $recipe, 'recipe_basis' => null, 'revision' => $step->revision + 1]);
         [$stand, $step] = $this->findStep($request, $stepId);
 
         return $this->json($wire->recipe($stand, $step, $desk->solve($stand, $step)), 200, $step->revision);

@@ -19,6 +19,8 @@ enum Dimension: string
     case MassPerArea = 'mass-per-area';
     /** Acid equivalent per area: never compared with product mass per area. */
     case EquivalentPerArea = 'equivalent-per-area';
+    /** Active ingredient per area: another basis than acid equivalent, never mixed up with it. */
+    case IngredientPerArea = 'ingredient-per-area';
     case MassPerVolume = 'mass-per-volume';
     /** Acid equivalent per litre of product or mix. */
     case EquivalentPerVolume = 'equivalent-per-volume';

@@ -40,7 +40,7 @@ final readonly class Reading
         'm/s' => 'm/s', 'km/h' => 'km/h', 'kmh' => 'km/h', 'kph' => 'km/h', 'mph' => 'mph',
         's' => 's', 'sec' => 's', 'second' => 's', 'min' => 'min', 'minute' => 'min', 'h' => 'h', 'hr' => 'h', 'hour' => 'h', 'd' => 'd', 'day' => 'd',
         'kpa' => 'kPa', 'bar' => 'bar', 'psi' => 'psi',
-        'gae' => 'g_ae', 'kgae' => 'kg_ae', 'lbae' => 'lb_ae', 'gai' => 'g_ai', 'lbai' => 'lb_ai',
+        'gae' => 'g_ae', 'kgae' => 'kg_ae', 'lbae' => 'lb_ae', 'gai' => 'g_ai', 'kgai' => 'kg_ai', 'lbai' => 'lb_ai',
         '%' => 'pct', 'percent' => 'pct', '%v/v' => 'pct_vv_product', '%w/w' => 'pct_ww', '%w/v' => 'pct_wv', '%active' => 'pct_vv_active',
     ];
     private const WET = ['fl_oz', 'pt', 'qt', 'gal'];

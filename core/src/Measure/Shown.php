@@ -91,6 +91,7 @@ final readonly class Shown
             Dimension::VolumePerArea => self::volumePerArea($quantity, $us),
             Dimension::MassPerArea => $us ? ($atLeast('1', Unit::PoundPerAcre) ? Unit::PoundPerAcre : Unit::OunceWeightPerAcre) : ($atLeast('1', Unit::KilogramPerHectare) ? Unit::KilogramPerHectare : Unit::GramPerHectare),
             Dimension::EquivalentPerArea => $us ? Unit::PoundEquivalentPerAcre : ($atLeast('1', Unit::KilogramEquivalentPerHectare) ? Unit::KilogramEquivalentPerHectare : Unit::GramEquivalentPerHectare),
+            Dimension::IngredientPerArea => $us ? Unit::PoundIngredientPerAcre : ($atLeast('1', Unit::KilogramIngredientPerHectare) ? Unit::KilogramIngredientPerHectare : Unit::GramIngredientPerHectare),
             Dimension::MassPerVolume => $us ? Unit::PoundPerUsGallon : Unit::GramPerLitre,
             Dimension::EquivalentPerVolume => $us ? Unit::PoundEquivalentPerUsGallon : Unit::GramEquivalentPerLitre,
             Dimension::IngredientPerVolume => $us ? Unit::PoundIngredientPerUsGallon : Unit::GramIngredientPerLitre,

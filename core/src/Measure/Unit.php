@@ -90,6 +90,9 @@ enum Unit: string
     case GramEquivalentPerHectare = 'g_ae/ha';
     case KilogramEquivalentPerHectare = 'kg_ae/ha';
     case PoundEquivalentPerAcre = 'lb_ae/ac';
+    case GramIngredientPerHectare = 'g_ai/ha';
+    case KilogramIngredientPerHectare = 'kg_ai/ha';
+    case PoundIngredientPerAcre = 'lb_ai/ac';
     case GramPerLitre = 'g/L';
     case PercentWeightPerVolume = 'pct_wv';
     case OunceWeightPerUsGallon = 'oz_wt/gal_us';
@@ -203,6 +206,9 @@ enum Unit: string
             self::GramEquivalentPerHectare => [Dimension::EquivalentPerArea, 'g/ha', 'g a.e./ha'],
             self::KilogramEquivalentPerHectare => [Dimension::EquivalentPerArea, 'kg/ha', 'kg a.e./ha'],
             self::PoundEquivalentPerAcre => [Dimension::EquivalentPerArea, 'lb/ac', 'lb a.e./ac'],
+            self::GramIngredientPerHectare => [Dimension::IngredientPerArea, 'g/ha', 'g a.i./ha'],
+            self::KilogramIngredientPerHectare => [Dimension::IngredientPerArea, 'kg/ha', 'kg a.i./ha'],
+            self::PoundIngredientPerAcre => [Dimension::IngredientPerArea, 'lb/ac', 'lb a.i./ac'],
             self::GramPerLitre => [Dimension::MassPerVolume, 'g/L', 'g/L'],
             // grams in 100 mL of mix
             self::PercentWeightPerVolume => [Dimension::MassPerVolume, '10', '% w/v'],

@@ -9,74 +9,121 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
 /**
- * Active per area of this job, plus what was put there this year, against the label's yearly maximum (handbook 3,
- * sum 10; rulings J7). Area is the outline of the stand actually worked. A gap is 'cannot tell', which blocks.
+ * What a job puts on its ground, and what was put there already, against the card's limits for the site: once, in a year, how often (handbook 3,
+ * sum 10; rulings J7). A limit in product is turned into active as soon as other products count too. A gap is 'cannot tell', which blocks.
  */
 final readonly class Ceiling
 {
-    private function __construct(public ?Quantity $planned, public ?Quantity $most, public ?bool $kept, public ?string $missing, private ?Quantity $area = null)
+    /**
+     * @param Quantity|null $planned per area, with what was there before; of the kind that the limit was held in
+     * @param Quantity|null $most the limit that decides
+     * @param bool|null $kept null where it cannot be told
+     * @param string|null $missing fact without which it cannot be told
+     * @param string $by year, application or times: what decides
+     * @param Quantity|null $left product that the year's limit still leaves for this ground; null where that cannot be told
+     */
+    private function __construct(public ?Quantity $planned, public ?Quantity $most, public ?bool $kept, public ?string $missing, public string $by = 'year', public ?Quantity $left = null)
     {
     }
 
     /**
-     * @param Quantity $product product in the whole job
-     * @param Quantity|null $alreadyThisYear of the same kind as the maximum; null where nothing was put there
+     * @param string|null $site word of the site where the job is
+     * @param Quantity $product in the whole job
+     * @param Quantity|null $area treated, or the outline of the stand
+     * @param PutThere|null $before null where nothing was put there
+     * @param list<Quantity> $together the same active per area from other products of the same tank
      */
-    public static function check(LabelCard $card, string $activeId, Quantity $product, ?Quantity $area, ?Quantity $alreadyThisYear): self
+    public static function check(LabelCard $card, string $activeId, ?string $site, Quantity $product, ?Quantity $area, ?PutThere $before = null, array $together = []): self
     {
-        $most = $card->yearlyMaximum;
-        if ($most === null) {
+        $limits = $card->limits($site, $activeId);
+        if (array_filter($limits, static fn (CardCeiling $l): bool => $l->perYear === null) !== []) {
             return new self(null, null, null, 'card-yearly-maximum');
         }
         if ($area === null || !$area->amount->isPositive()) {
-            return new self(null, $most, null, 'treated-area');
+            return new self(null, $limits[0]->perYear, null, 'treated-area');
         }
+        $rate = self::productPerArea($product, $area);
+        $before ??= new PutThere();
+        $all = array_merge(...array_map(static fn (CardCeiling $limit): array => self::held($limit, $card, $activeId, $rate, $product, $before, $together), $limits));
+
+        return array_reduce(array_slice($all, 1), static fn (self $worst, self $one): self => $worst->orWorse($one), $all[0]);
+    }
+
+    /** The one that decides: what is passed, then what cannot be told, then the year; of the same kind the fuller. */
+    public function orWorse(self $other): self
+    {
+        if ($this->rank() !== $other->rank()) {
+            return $other->rank() < $this->rank() ? $other : $this;
+        }
+
+        return $other->fullness()?->isGreaterThan($this->fullness() ?? 0) === true ? $other : $this;
+    }
+
+    /** Share of the limit that is used up; null where there is none to be told. */
+    private function fullness(): ?\Brick\Math\BigRational
+    {
+        return $this->planned === null || $this->most === null || $this->most->isZero() ? null : $this->planned->per($this->most);
+    }
+
+    /**
+     * Active in an amount of product per area, in the basis of the card.
+     *
+     * @return Quantity|null null where the card's strength has no basis that can be added up
+     */
+    public static function activePerArea(LabelCard $card, string $activeId, Quantity $product, Quantity $area): ?Quantity
+    {
+        return $area->amount->isPositive() ? $card->activeIn($activeId, self::productPerArea($product, $area)) : null;
+    }
+
+    private function rank(): int
+    {
+        return match (true) {
+            $this->kept === false => 0, $this->kept === null => 1, $this->by === 'year' => 2, default => 3,
+        };
+    }
+
+    /**
+     * @param list<Quantity> $together
+     *
+     * @return list<self>
+     */
+    private static function held(CardCeiling $limit, LabelCard $card, string $activeId, Quantity $rate, Quantity $product, PutThere $before, array $together): array
+    {
+        $perYear = $limit->perYear ?? throw new \LogicException('checked above');
+        $out = [self::against($perYear, 'year', $card, $activeId, $rate, $product, [...$before->loads($limit->year), ...$together])];
+        if ($limit->perApplication !== null) {
+            $out[] = self::against($limit->perApplication, 'application', $card, $activeId, $rate, $product, $together);
+        }
+        if ($limit->applications !== null && $before->times($limit->year) >= $limit->applications) {
+            $out[] = new self(Quantity::of($before->times($limit->year) + 1, Unit::One), Quantity::of($limit->applications, Unit::One), false, null, 'times');
+        }
+
+        return $out;
+    }
+
+    /** @param list<Quantity> $more per area, that count into the same limit */
+    private static function against(Quantity $most, string $by, LabelCard $card, string $activeId, Quantity $rate, Quantity $product, array $more): self
+    {
+        $same = static fn (Dimension $kind): bool => array_filter($more, static fn (Quantity $q): bool => $q->dimension() !== $kind) === [];
+        $own = $most->dimension() === $rate->dimension() && $same($rate->dimension()) ? $rate : $card->activeIn($activeId, $rate);
+        $limit = $own === null || $own->dimension() === $most->dimension() ? $most : $card->activeIn($activeId, $most);
+        if ($own === null || $limit === null || $own->dimension() !== $limit->dimension() || !$same($own->dimension())) {
+            return new self(null, $most, null, 'card-strength-basis', $by);
+        }
+        $rest = array_reduce($more, static fn (Quantity $left, Quantity $one): Quantity => $left->minus($one->to($left->unit)), $limit);
+        $planned = array_reduce($more, static fn (Quantity $sum, Quantity $one): Quantity => $sum->plus($one->to($sum->unit)), $own);
+        $left = match (true) {
+            !$rest->amount->isPositive() => Quantity::zero($product->unit), $own->isZero() => null, default => $product->times($rest->per($own)),
+        };
+
+        return new self($planned, $limit, !$planned->isGreaterThan($limit), null, $by, $by === 'year' ? $left : null);
+    }
+
+    /** Product per area: litres or grams per hectare. */
+    public static function productPerArea(Quantity $product, Quantity $area): Quantity
+    {
         $hectares = $area->in(Unit::Hectare);
-        $planned = match ($most->dimension()) {
-            Dimension::VolumePerArea => $product->dimension() === Dimension::Volume ? Quantity::of($product->in(Unit::Litre)->dividedBy($hectares), Unit::LitrePerHectare) : null,
-            Dimension::MassPerArea => $product->dimension() === Dimension::Mass ? Quantity::of($product->in(Unit::Gram)->dividedBy($hectares), Unit::GramPerHectare) : null,
-            Dimension::EquivalentPerArea => $product->dimension() === Dimension::Mass ? null : self::equivalent($card, $activeId, $product)?->dividedBy($hectares),
-            default => null,
-        };
-        if ($planned === null) {
-            return new self(null, $most, null, 'card-strength-basis');
-        }
-        if ($alreadyThisYear !== null) {
-            $planned = $planned->plus($alreadyThisYear);
-        }
 
-        return new self($planned, $most, !$planned->isGreaterThan($most), null, $area);
-    }
-
-    /** Product that may still be put on the area this year, after what was put there already; null where that cannot be told. */
-    public function remaining(LabelCard $card, string $activeId, ?Quantity $alreadyThisYear): ?Quantity
-    {
-        if ($this->most === null || $this->area === null) {
-            return null;
-        }
-        $left = $alreadyThisYear === null ? $this->most : $this->most->minus($alreadyThisYear->to($this->most->unit));
-        if ($left->isNegative()) {
-            $left = Quantity::zero($left->unit);
-        }
-        $hectares = $this->area->in(Unit::Hectare);
-        $perLitre = self::equivalent($card, $activeId, Quantity::of(1, Unit::Litre));
-
-        return match ($this->most->dimension()) {
-            Dimension::VolumePerArea => Quantity::of($left->in(Unit::LitrePerHectare)->multipliedBy($hectares), Unit::Litre),
-            Dimension::MassPerArea => Quantity::of($left->in(Unit::GramPerHectare)->multipliedBy($hectares), Unit::Gram),
-            default => $perLitre === null || $perLitre->isZero() ? null : Quantity::of($left->in(Unit::GramEquivalentPerHectare)->multipliedBy($hectares)->dividedBy($perLitre->in(Unit::GramEquivalentPerHectare)), Unit::Litre),
-        };
-    }
-
-    /** Grams of acid equivalent in the product, written per hectare for one hectare; null on another basis. */
-    private static function equivalent(LabelCard $card, string $activeId, Quantity $product): ?Quantity
-    {
-        foreach ($card->actives as $content) {
-            if ($content['active'] === $activeId && $content['amount']->dimension() === Dimension::EquivalentPerVolume) {
-                return Quantity::of($content['amount']->in(Unit::GramEquivalentPerLitre)->multipliedBy($product->in(Unit::Litre)), Unit::GramEquivalentPerHectare);
-            }
-        }
-
-        return null;
+        return $product->dimension() === Dimension::Mass ? Quantity::of($product->in(Unit::Gram)->dividedBy($hectares), Unit::GramPerHectare) : Quantity::of($product->in(Unit::Litre)->dividedBy($hectares), Unit::LitrePerHectare);
     }
 }

@@ -53,6 +53,8 @@ final readonly class LabelCard
         public ?int $grazingDays = null,
         public ?int $hayDays = null,
         public ?CardDetails $details = null,
+        /** @var list<CardCeiling> the first holds for all sites, each further one for its own */
+        public array $ceilings = [],
     ) {
     }
 
@@ -88,10 +90,8 @@ final readonly class LabelCard
             }
             $use === null || $uses[] = $use;
         }
-        $yearly = $in->has('yearlyMaximum') ? $in->reading('yearlyMaximum', null)?->quantity : $in->quantityOrNull('yearlyMaximum', Dimension::EquivalentPerArea);
-        if ($yearly !== null && !in_array($yearly->dimension(), [Dimension::EquivalentPerArea, Dimension::VolumePerArea, Dimension::MassPerArea], true)) {
-            $in->fault('yearlyMaximum', 'Give an amount per area, such as 8 kg ae/ha or 2 gal/ac.');
-        }
+        $general = CardCeiling::limits($in, [], null, 'applicationMaximum', 'yearlyMaximum');
+        $ceilings = [$general, ...array_map(static fn (Fields $line): CardCeiling => CardCeiling::read($line, $catalogue), $in->objects('siteLimits', 20))];
         $coldest = $in->quantityOrNull('coldest', Dimension::Temperature);
         $hottest = $in->quantityOrNull('hottest', Dimension::Temperature);
         if ($coldest !== null && $hottest !== null && $coldest->isGreaterThan($hottest)) {
@@ -108,7 +108,6 @@ final readonly class LabelCard
             'sites' => $in->strings('sites', $catalogue->sites()),
             'aquatic' => $in->bool('aquaticAllowed', false),
             'buffer' => $in->quantityOrNull('waterBuffer', Dimension::Length),
-            'interval' => $in->has('intervalDays') ? $in->int('intervalDays', 0, 1000) : null,
             'rainfast' => $in->has('rainfastHours') ? $in->int('rainfastHours', 0, 240) : null,
             'wind' => $in->quantityOrNull('windMost', Dimension::Speed),
             'reentry' => $in->has('reentryHours') ? $in->int('reentryHours', 0, 2000) : null,
@@ -122,7 +121,7 @@ final readonly class LabelCard
         foreach (['leadDays', 'lastingDays', 'grazingDays', 'hayDays'] as $name) {
             $days[$name] = $in->has($name) ? $in->int($name, 0, 2000) : null;
         }
-        foreach (['intervalDays', 'rainfastHours', 'reentryHours', 'surfactantInside', 'leadDays', 'lastingDays', 'grazingDays', 'hayDays'] as $optional) {
+        foreach (['rainfastHours', 'reentryHours', 'surfactantInside', 'leadDays', 'lastingDays', 'grazingDays', 'hayDays'] as $optional) {
             $in->has($optional) || $in->raw($optional);
         }
         $details = CardDetails::read($in);
@@ -144,8 +143,8 @@ final readonly class LabelCard
             $uses,
             $card['aquatic'],
             $card['buffer'],
-            $yearly,
-            $card['interval'],
+            $general->perYear,
+            $general->intervalDays,
             $card['rainfast'],
             $coldest,
             $hottest,
@@ -161,12 +160,53 @@ final readonly class LabelCard
             $days['grazingDays'],
             $days['hayDays'],
             $details,
+            $ceilings,
         );
     }
 
     public function holds(string $activeId): bool
     {
         return in_array($activeId, array_column($this->actives, 'active'), true);
+    }
+
+    /**
+     * The limits that hold for an active on a site: those of the site, completed by those for all, else those for all.
+     *
+     * @param string|null $site null where nobody said what the ground is
+     *
+     * @return non-empty-list<CardCeiling>
+     */
+    public function limits(?string $site, string $activeId): array
+    {
+        $all = $this->ceilings[0] ?? new CardCeiling([], null, null, $this->yearlyMaximum, CardCeiling::CALENDAR_YEAR, null, $this->intervalDays);
+        $own = array_filter(array_slice($this->ceilings, 1), static fn (CardCeiling $c): bool => $c->holdsFor($site, $activeId));
+
+        return $own === [] ? [$all] : array_values(array_map(static fn (CardCeiling $c): CardCeiling => $c->over($all), $own));
+    }
+
+    /**
+     * Active in a rate of product: grams of acid equivalent or of active ingredient per hectare, by what the label prints.
+     *
+     * @return Quantity|null null where the card names no such basis; a weight share of a liquid wants its weight a litre too
+     */
+    public function activeIn(string $activeId, Quantity $rate): ?Quantity
+    {
+        $strength = array_column($this->actives, 'amount', 'active')[$activeId] ?? null;
+        if ($strength === null) {
+            return null;
+        }
+        $kind = $strength->dimension();
+        $share = $kind === Dimension::MassShare ? $strength->in(Unit::PercentByWeight)->dividedBy(100) : null;
+        $density = $this->details?->density;
+
+        return match (true) {
+            $rate->dimension() === Dimension::MassPerArea => $share === null ? null : Quantity::of($rate->in(Unit::GramPerHectare)->multipliedBy($share), Unit::GramIngredientPerHectare),
+            $rate->dimension() !== Dimension::VolumePerArea => null,
+            $kind === Dimension::EquivalentPerVolume => Quantity::of($rate->in(Unit::LitrePerHectare)->multipliedBy($strength->in(Unit::GramEquivalentPerLitre)), Unit::GramEquivalentPerHectare),
+            $kind === Dimension::IngredientPerVolume => Quantity::of($rate->in(Unit::LitrePerHectare)->multipliedBy($strength->in(Unit::GramIngredientPerLitre)), Unit::GramIngredientPerHectare),
+            $share !== null && $density !== null => Quantity::of($rate->in(Unit::LitrePerHectare)->multipliedBy($density->in(Unit::GramPerLitre))->multipliedBy($share), Unit::GramIngredientPerHectare),
+            default => null,
+        };
     }
 
     public function allowsMethod(string $methodId): bool

@@ -16,13 +16,13 @@ use Thicket\Mix\Advice\MixWord;
 final readonly class Leftover
 {
     /**
-     * @param string|null $cardId version of the card it was mixed by; null where nobody said which mix it is
+     * @param string|null $mixId the mix it was ({@see Recipe::mixId()}); null where nobody said which
      * @param \DateTimeImmutable $mixedAt on the ground's clock, as is @param \DateTimeImmutable $now
      * @param int|null $holdingHours that the card lets a mix stand; null where it is silent
      */
     public function __construct(
         public Quantity $volume,
-        public ?string $cardId,
+        public ?string $mixId,
         public string $carrier,
         public ?Strength $strength,
         public \DateTimeImmutable $mixedAt,
@@ -38,15 +38,15 @@ final readonly class Leftover
     }
 
     /** What stands against pouring the next load on it; null where it may join. */
-    public function against(?string $cardId, string $carrier, ?Strength $strength): ?MixWord
+    public function against(?string $mixId, string $carrier, ?Strength $strength): ?MixWord
     {
         if ($this->volume->isZero()) {
             return null;
         }
 
         return match (true) {
-            $this->cardId === null => MixWord::asks('mix.leftover-of-what', 'rulings-J10'),
-            $this->cardId !== $cardId || $this->carrier !== $carrier => MixWord::blocks('mix.leftover-other', 'rulings-J10'),
+            $this->mixId === null => MixWord::asks('mix.leftover-of-what', 'rulings-J10'),
+            $this->mixId !== $mixId || $this->carrier !== $carrier => MixWord::blocks('mix.leftover-other', 'rulings-J10'),
             $this->strength === null || $strength === null || !$this->strength->share->isEqualTo($strength->share) => MixWord::blocks('mix.leftover-strength', 'rulings-J10'),
             $this->now > self::usableUntil($this->mixedAt, $this->holdingHours) => MixWord::blocks('mix.leftover-old', 'rulings-J10', ['age' => $this->age()]),
             default => null,

@@ -39,6 +39,8 @@ final readonly class Recipe
         public array $words = [],
         /** Load by load, with what is carried in; null without a sprayer. */
         public ?TankPlan $plan = null,
+        /** @var list<MixedProduct> every product of the tank, that of the row first */
+        public array $products = [],
     ) {
     }
 
@@ -46,6 +48,22 @@ final readonly class Recipe
     {
         return $this->missing === [] && $this->blocks === [] && $this->mix !== null && $this->mix->missing === []
             && array_filter($this->words, static fn (MixWord $w): bool => $w->level !== MixWord::CARE) === [];
+    }
+
+    /** Names the mix: card version of its product, and of each further product with its strength. Two loads of one id, carrier and strength are the very same mix. */
+    public function mixId(): ?string
+    {
+        $first = $this->products[0]->candidate->card->id ?? null;
+        $others = array_map(static fn (MixedProduct $one): string => ($one->candidate->card->id ?? '') . '@' . ($one->strength?->share->__toString() ?? 'dry'), $this->others());
+        sort($others);
+
+        return $first === null ? null : implode('+', [$first, ...$others]);
+    }
+
+    /** @return list<MixedProduct> further products of the same tank */
+    public function others(): array
+    {
+        return array_slice($this->products, 1);
     }
 
     public function product(): ?Quantity
@@ -56,6 +74,6 @@ final readonly class Recipe
     /** @param list<MixWord> $words */
     public function with(array $words, ?TankPlan $plan): self
     {
-        return new self($this->need, $this->strength, $this->strengthWhy, $this->mix, $this->loads, $this->ceiling, $this->working, $this->missing, $this->blocks, $this->carrier, $this->labelMost, $this->stems, $this->dry, $words, $plan);
+        return new self($this->need, $this->strength, $this->strengthWhy, $this->mix, $this->loads, $this->ceiling, $this->working, $this->missing, $this->blocks, $this->carrier, $this->labelMost, $this->stems, $this->dry, $words, $plan, $this->products);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
+use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
@@ -23,7 +24,17 @@ use Thicket\Mix\Advice\MixWord;
  */
 final readonly class RecipeSolver
 {
-    public function __construct(private Situation $situation, private Candidate $candidate, private ?Quantity $area, private ?Quantity $alreadyThisYear = null, private ?Quantity $calibrated = null)
+    /** Smallest zone whose own density counts for the ceiling (rulings J7). */
+    private const LEAST_ZONE_HECTARES = '0.1';
+
+    /**
+     * @param Quantity|null $area of the patch
+     * @param array<string, PutThere> $before what was put there already, by active id
+     * @param Quantity|null $calibrated mix per area that the sprayer really gives
+     * @param list<Candidate> $partners further products of the same tank, for the same use (rulings J16)
+     * @param list<array{area: Quantity, stems: list<StemGroup>}> $zones counted by themselves: the densest counts for the ceiling of work on stems
+     */
+    public function __construct(private Situation $situation, private Candidate $candidate, private ?Quantity $area, private array $before = [], private ?Quantity $calibrated = null, private array $partners = [], private array $zones = [])
     {
     }
 
@@ -40,7 +51,7 @@ final readonly class RecipeSolver
         $extras = $apart ? array_values(array_filter($plan->extras, static fn (Component $c): bool => $c->role === 'dye')) : $plan->extras;
         $recipe = $this->solve($tank, $extras, $plan->carrier);
 
-        $against = $leftover?->against($this->candidate->card?->id, $plan->carrier, $recipe->strength);
+        $against = $leftover?->against($recipe->mixId(), $plan->carrier, $recipe->strength);
         $against === null || array_unshift($words, $against);
         $carried = $against === null ? $leftover?->volume : null;
 
@@ -60,26 +71,96 @@ final readonly class RecipeSolver
      */
     public function solve(?Quantity $tank, array $extras = [], ?string $carrier = null): Recipe
     {
-        $missing = [];
-        $blocks = [];
-        $working = [];
         if ($this->candidate->method->isOfArea() && !$this->candidate->is('carpet-spray')) {
             return $this->ofArea($tank, $extras);
         }
+        $missing = $working = [];
         $need = $this->need($working, $missing);
         $carrier ??= $this->carrier();
-        [$strength, $why] = $this->strength($missing, $blocks);
-        $mix = $loads = $ceiling = null;
-        if ($need !== null && $strength !== null) {
+        $doses = $this->doses();
+        if ($need !== null && $doses[0]->strength !== null) {
             $allowance = $this->candidate->coefficients()->string('allowancePercent');
             $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
-            $need = $need->times(BigRational::of($allowance)->dividedBy(100)->plus(1))->to(Unit::Litre);
-            $mix = FinishedMix::of($need, $carrier, [new Component('product', $carrier === 'oil' ? 'emulsifiable' : 'solution', $strength), ...$extras]);
-            $loads = $tank === null ? null : LoadPlan::of($need, $tank);
-            $ceiling = $this->ceiling($mix, $missing, $blocks);
+            $need = $need->times(self::more($allowance))->to(Unit::Litre);
         }
 
-        return new Recipe($need, $strength, $why, $mix, $loads, $ceiling, $working, $missing, $blocks, $carrier, $this->line()?->max, $this->treated());
+        return $this->recipe($need, $doses, $carrier, $extras, $tank, $working, $missing, $this->area, null, $this->treated());
+    }
+
+    /** @return non-empty-list<Dose> of the product of the row, then of each partner */
+    private function doses(): array
+    {
+        return [$this->dose(), ...array_map(fn (Candidate $partner): Dose => $this->of($partner)->dose(), $this->partners)];
+    }
+
+    private function dose(): Dose
+    {
+        $missing = $blocks = [];
+        [$strength, $why] = $this->strength($missing, $blocks);
+
+        return new Dose($strength, $why, null, $missing, $blocks, $this->line()?->max);
+    }
+
+    /** The same job with another product. */
+    private function of(Candidate $candidate): self
+    {
+        return new self($this->situation, $candidate, $this->area, $this->before, $this->calibrated);
+    }
+
+    private static function more(string $allowance): BigRational
+    {
+        return BigRational::of($allowance)->dividedBy(100)->plus(1);
+    }
+
+    /**
+     * Puts the mix together from what each product is dosed at, and holds it against every card.
+     *
+     * @param non-empty-list<Dose> $doses
+     * @param list<Component> $extras
+     * @param array<string, Quantity|string|int> $working
+     * @param list<string> $missing
+     * @param Quantity|null $ground that the ceiling counts on
+     * @param Quantity|null $spray mix per area
+     * @param list<StemGroup> $stems
+     */
+    private function recipe(?Quantity $need, array $doses, string $carrier, array $extras, ?Quantity $tank, array $working, array $missing, ?Quantity $ground, ?Quantity $spray, array $stems): Recipe
+    {
+        $candidates = [$this->candidate, ...$this->partners];
+        $blocks = [];
+        $parts = [];
+        foreach ($doses as $n => $dose) {
+            $missing = [...$missing, ...$dose->missing];
+            $blocks = [...$blocks, ...$dose->blocks];
+            $parts[] = $dose->component(self::component($n), self::role($candidates[$n], $carrier), $spray);
+        }
+        $known = array_filter($parts);
+        $mix = $need === null || count($known) < count($parts) ? null : FinishedMix::of($need, $carrier, [...array_values($known), ...$extras]);
+        $products = [];
+        foreach ($doses as $n => $dose) {
+            $amount = $mix?->amountOf(self::component($n));
+            $products[] = new MixedProduct(self::component($n), $candidates[$n], $spray === null ? $dose->strength : $dose->share($spray), $dose->why, $amount, $dose->most, null);
+        }
+        if ($mix !== null) {
+            $products = array_map(fn (MixedProduct $one): MixedProduct => $this->underCeiling($one, $products, $ground, $mix->finished), $products);
+        }
+        foreach ($products as $one) {
+            $one->ceiling?->missing !== null && $missing[] = $one->ceiling->missing;
+            $one->ceiling?->kept === false && $blocks[] = 'ceiling';
+        }
+        $dry = $doses[0]->rate?->dimension() === Dimension::MassPerArea && $ground !== null ? AreaRate::over($doses[0]->rate, $ground)->times(self::more($this->candidate->coefficients()->string('allowancePercent'))) : null;
+
+        return new Recipe($need, $products[0]->strength, $doses[0]->why, $mix, $mix === null || $tank === null ? null : LoadPlan::of($mix->finished, $tank), $products[0]->ceiling, $working, array_values(array_unique($missing)), array_values(array_unique($blocks)), $carrier, $products[0]->most, $stems, $dry, [], null, $products);
+    }
+
+    private static function component(int $n): string
+    {
+        return $n === 0 ? 'product' : 'product-' . ($n + 1);
+    }
+
+    /** Place in the loading order (rulings J16): what makes an emulsion goes in before what dissolves. */
+    private static function role(Candidate $candidate, string $carrier): string
+    {
+        return $carrier === 'oil' || in_array($candidate->card?->formulation, ['emulsifiable', 'oil-soluble-ester'], true) ? 'emulsifiable' : 'solution';
     }
 
     /**
@@ -115,11 +196,41 @@ final readonly class RecipeSolver
      */
     private function ofArea(?Quantity $tank, array $extras): Recipe
     {
-        $missing = $blocks = $working = [];
-        $use = $this->candidate->cardUse();
+        $missing = $working = [];
+        $spray = $this->spray();
+        $area = TreatedArea::of($this->situation, $this->candidate, $this->area);
+        $doses = [$this->rate(), ...array_map(fn (Candidate $partner): Dose => $this->of($partner)->rate(), $this->partners)];
+        $area === null && $missing[] = 'treated-area';
+        $spray === null && $missing[] = 'spray-per-area';
+        $need = null;
+        if ($area !== null && $doses[0]->rate !== null) {
+            $working += ['area' => $area, 'rate' => $doses[0]->rate] + ($spray === null ? [] : ['perArea' => $spray]);
+            $allowance = $this->candidate->coefficients()->string('allowancePercent');
+            $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
+            $need = $spray === null ? null : AreaRate::over($spray, $area)->times(self::more($allowance))->to(Unit::Litre);
+        }
+
+        return $this->recipe($need, $doses, 'water', $extras, $tank, $working, $missing, $area, $spray, []);
+    }
+
+    /** Mix per area: as the sprayer really gives it, else the most that any card of the tank asks for, else what is typical. */
+    private function spray(): ?Quantity
+    {
+        $asked = null;
+        foreach ([$this->candidate, ...$this->partners] as $candidate) {
+            $one = $candidate->lineOfCard($this->situation)?->spray;
+            $asked = $one !== null && ($asked === null || $one->isGreaterThan($asked)) ? $one : $asked;
+        }
+
+        return $this->calibrated ?? $asked ?? $this->candidate->active?->typicalSpray($this->candidate->cardUse());
+    }
+
+    private function rate(): Dose
+    {
+        $missing = $blocks = [];
         $card = $this->candidate->card;
         $line = $this->line();
-        $rate = $this->candidate->active?->typicalRate($use);
+        $rate = $this->candidate->active?->typicalRate($this->candidate->cardUse());
         $why = 'strength.typical';
         $most = $line?->rateMost;
         // a card that names the use but no amount gives no leave to take a typical one
@@ -134,30 +245,9 @@ final readonly class RecipeSolver
         if ($least !== null && $rate !== null && $rate->dimension() === $least->dimension() && $rate->isLessThan($least)) {
             [$rate, $why] = [$least, 'strength.card-least'];
         }
-        $spray = $this->calibrated ?? $line->spray ?? $this->candidate->active?->typicalSpray($use);
-        $area = TreatedArea::of($this->situation, $this->candidate, $this->area);
-        $area === null && $missing[] = 'treated-area';
         $rate === null && $missing[] = 'card-rate';
-        $spray === null && $missing[] = 'spray-per-area';
-        $mix = $loads = $ceiling = $dry = $strength = $need = null;
-        if ($area !== null && $rate !== null) {
-            $working += ['area' => $area, 'rate' => $rate] + ($spray === null ? [] : ['perArea' => $spray]);
-            $allowance = $this->candidate->coefficients()->string('allowancePercent');
-            $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
-            $more = BigRational::of($allowance)->dividedBy(100)->plus(1);
-            $product = AreaRate::over($rate, $area)->times($more);
-            $dry = $rate->dimension() === \Thicket\Measure\Dimension::MassPerArea ? $product : null;
-            if ($spray !== null) {
-                $need = AreaRate::over($spray, $area)->times($more)->to(Unit::Litre);
-                $strength = $dry !== null ? null : Strength::ofQuantity(Quantity::of($product->per($need)->multipliedBy(100), Unit::PercentProduct));
-                $part = $dry === null ? new Component('product', 'solution', $strength) : new Component('product', 'dry-flowable', null, Quantity::of($dry->in(Unit::Gram)->dividedBy($need->in(Unit::Litre)), Unit::GramPerLitre));
-                $mix = FinishedMix::of($need, 'water', [$part, ...$extras]);
-                $loads = $tank === null ? null : LoadPlan::of($need, $tank);
-                $ceiling = $this->ceiling($mix, $missing, $blocks, $area);
-            }
-        }
 
-        return new Recipe($need, $strength, $why, $mix, $loads, $ceiling, $working, $missing, $blocks, 'water', $strength, [], $dry);
+        return new Dose(null, $why, $rate, $missing, $blocks);
     }
 
     /**
@@ -377,24 +467,39 @@ final readonly class RecipeSolver
     }
 
     /**
-     * @param list<string> $missing
-     * @param list<string> $blocks
+     * The product held against its card's ceilings: on the ground of the job, and on the densest zone of work on stems (rulings J7).
+     *
+     * @param list<MixedProduct> $all of the tank; the same active under another name counts too
      */
-    private function ceiling(FinishedMix $mix, array &$missing, array &$blocks, ?Quantity $treated = null): ?Ceiling
+    private function underCeiling(MixedProduct $one, array $all, ?Quantity $ground, Quantity $finished): MixedProduct
     {
-        $card = $this->candidate->card;
-        $product = $mix->amountOf('product');
-        if ($card === null || $product === null) {
-            return null;
+        $card = $one->candidate->card;
+        $active = $one->candidate->active?->id();
+        if ($card === null || $active === null || $one->amount === null) {
+            return $one;
         }
-        $ceiling = Ceiling::check($card, $this->candidate->active?->id() ?? '', $product, $treated ?? $this->area, $this->alreadyThisYear);
-        if ($ceiling->missing !== null) {
-            $missing[] = $ceiling->missing;
-        } elseif ($ceiling->kept === false) {
-            $blocks[] = 'ceiling';
+        $others = array_filter($all, static fn (MixedProduct $other): bool => $other->name !== $one->name && $other->candidate->card?->holds($active) === true);
+        $on = function (?Quantity $ground, BigRational $share) use ($card, $active, $one, $others): Ceiling {
+            $together = [];
+            foreach ($others as $other) {
+                $load = $ground === null ? null : $other->activeOn($active, $ground, $share);
+                // of a basis that cannot be added up: a kind of its own, so that nothing is told of the sum
+                $together[] = $load ?? Quantity::of(1, Unit::One);
+            }
+
+            return Ceiling::check($card, $active, $this->situation->word(FactName::Setting), $one->amount->times($share), $ground, $this->before[$active] ?? null, $together);
+        };
+        $ceiling = $on($ground, BigRational::one());
+        foreach ($this->candidate->goesOn('bark', 'wood', 'stump') ? $this->zones : [] as $zone) {
+            $working = $missing = [];
+            $need = $zone['area']->in(Unit::Hectare)->isLessThan(self::LEAST_ZONE_HECTARES) ? null : (new self($this->situation->withStems($zone['stems']), $this->candidate, $zone['area']))->need($working, $missing);
+            if ($need !== null) {
+                $share = $need->times(self::more($this->candidate->coefficients()->string('allowancePercent')))->per($finished);
+                $ceiling = $ceiling->orWorse($on($zone['area'], $share));
+            }
         }
 
-        return $ceiling;
+        return new MixedProduct($one->name, $one->candidate, $one->strength, $one->why, $one->amount, $one->most, $ceiling);
     }
 
     private function line(): ?CardUse

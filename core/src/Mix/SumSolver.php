@@ -257,7 +257,7 @@ final class SumSolver
     {
         return match ($kind) {
             Dimension::Volume => ['v' => 1], Dimension::Mass => ['m' => 1], Dimension::Area => ['a' => 1],
-            Dimension::VolumePerArea => ['v' => 1, 'a' => -1], Dimension::MassPerArea => ['m' => 1, 'a' => -1], Dimension::EquivalentPerArea => ['e' => 1, 'a' => -1],
+            Dimension::VolumePerArea => ['v' => 1, 'a' => -1], Dimension::MassPerArea => ['m' => 1, 'a' => -1], Dimension::EquivalentPerArea => ['e' => 1, 'a' => -1], Dimension::IngredientPerArea => ['i' => 1, 'a' => -1],
             Dimension::MassPerVolume => ['m' => 1, 'v' => -1], Dimension::EquivalentPerVolume => ['e' => 1, 'v' => -1], Dimension::IngredientPerVolume => ['i' => 1, 'v' => -1],
             Dimension::MassShare => ['w' => 1],
             Dimension::ProductShare, Dimension::Count => [],
@@ -270,7 +270,7 @@ final class SumSolver
     {
         return match ($kind) {
             Dimension::Volume => Unit::Litre, Dimension::Mass => Unit::Gram, Dimension::Area => Unit::SquareMetre,
-            Dimension::VolumePerArea => Unit::LitrePerHectare, Dimension::MassPerArea => Unit::GramPerHectare, Dimension::EquivalentPerArea => Unit::GramEquivalentPerHectare,
+            Dimension::VolumePerArea => Unit::LitrePerHectare, Dimension::MassPerArea => Unit::GramPerHectare, Dimension::EquivalentPerArea => Unit::GramEquivalentPerHectare, Dimension::IngredientPerArea => Unit::GramIngredientPerHectare,
             Dimension::MassPerVolume => Unit::GramPerLitre, Dimension::EquivalentPerVolume => Unit::GramEquivalentPerLitre, Dimension::IngredientPerVolume => Unit::GramIngredientPerLitre,
             Dimension::MassShare => Unit::PercentByWeight, Dimension::ProductShare => Unit::PercentProduct, Dimension::Count => Unit::One,
             default => throw new \LogicException("No sum measures in {$kind->value}."),

@@ -84,9 +84,9 @@ final readonly class SumTable
         if ($like !== null) {
             return Quantity::zero($like->unit);
         }
-        $unless = $node->stringOr('defaultUnless', '');
+        $unless = $node->has('defaultUnless') ? $node->strings('defaultUnless') : [];
         foreach ($given as $one) {
-            if ($one->dimension()->value === $unless) {
+            if (in_array($one->dimension()->value, $unless, true)) {
                 return null;
             }
         }

@@ -22,6 +22,22 @@ final readonly class Cautions
     {
     }
 
+    /**
+     * All that any product of a tank asks for (rulings J16).
+     *
+     * @param non-empty-list<Candidate> $products
+     */
+    public static function ofTank(Situation $situation, array $products): self
+    {
+        $wearing = $cautions = $kit = [];
+        foreach ($products as $one) {
+            $own = self::for($situation, $one);
+            [$wearing, $cautions, $kit] = [[...$wearing, ...$own->wearing], [...$cautions, ...$own->cautions], [...$kit, ...$own->kit]];
+        }
+
+        return new self(array_values(array_unique($wearing)), array_values(array_unique($cautions)), array_values(array_unique($kit)));
+    }
+
     public static function for(Situation $situation, Candidate $candidate): self
     {
         $target = $situation->target;

@@ -42,6 +42,24 @@ final readonly class StartLimits
         return new self(array_values(array_filter($limits)));
     }
 
+    /**
+     * The strictest of every product of a tank (rulings J16).
+     *
+     * @param list<Candidate> $products
+     */
+    public static function ofTank(array $products, ?Species $target = null): self
+    {
+        $strictest = [];
+        foreach ($products as $one) {
+            foreach (self::for($one, $target)->limits as $limit) {
+                $held = $strictest[$limit->code()] ?? null;
+                $strictest[$limit->code()] = $held === null || !$limit->allows($held->value) ? $limit : $held;
+            }
+        }
+
+        return new self(array_values($strictest));
+    }
+
     public static function calm(): Quantity
     {
         return Quantity::of(self::CALM_METRES_PER_SECOND, Unit::MetrePerSecond);

@@ -11,6 +11,6 @@ final readonly class JarTest implements MixRule
     {
         $others = array_filter($plan->extras, static fn (\Thicket\Mix\Component $c): bool => $c->role !== 'dye');
 
-        return $plan->firstTime && $others !== [] ? MixWord::care('mix.jar-test', 'rulings-J16') : null;
+        return ($plan->firstTime && $others !== []) || $plan->firstTogether ? MixWord::care('mix.jar-test', 'rulings-J16') : null;
     }
 }

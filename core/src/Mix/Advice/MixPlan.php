@@ -22,6 +22,8 @@ final readonly class MixPlan
      * @param bool|null $solventProof whether its seals stand oil; null where it is not known
      * @param bool $firstTime whether this crew has no signed work with this product yet
      * @param Quantity|null $air temperature measured within the hour
+     * @param list<Candidate> $partners further products of the same tank
+     * @param bool $firstTogether whether this crew has not mixed these products together yet
      */
     public function __construct(
         public Situation $situation,
@@ -33,6 +35,8 @@ final readonly class MixPlan
         public ?bool $solventProof = null,
         public bool $firstTime = false,
         public ?Quantity $air = null,
+        public array $partners = [],
+        public bool $firstTogether = false,
     ) {
     }
 
@@ -41,8 +45,21 @@ final readonly class MixPlan
         return in_array($role, array_map(static fn (Component $c): string => $c->role, $this->extras), true);
     }
 
+    /** Whether any product of the tank wants this minded. */
     public function mind(string $caution): bool
     {
-        return in_array($caution, $this->candidate->active?->data->strings('cautions') ?? [], true);
+        return $this->any(static fn (Candidate $one): bool => in_array($caution, $one->active?->data->strings('cautions') ?? [], true));
+    }
+
+    /** @return non-empty-list<Candidate> every product of the tank: the strictest decides (rulings J16) */
+    public function products(): array
+    {
+        return [$this->candidate, ...$this->partners];
+    }
+
+    /** @param \Closure(Candidate): bool $holds */
+    public function any(\Closure $holds): bool
+    {
+        return array_filter($this->products(), $holds) !== [];
     }
 }

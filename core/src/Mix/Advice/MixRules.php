@@ -11,9 +11,9 @@ final readonly class MixRules
     public static function all(): array
     {
         return [
-            new CarrierOnCard(), new WaterBorneInOil(), new BarkWantsOil(), new OneOrTheOther(), new SurfactantOnce(), new ClearWater(), new TankMetal(), new SealsStandOil(), new VapourInHeat(),
+            new EveryCardAllowsTheUse(), new EveryCardAllowsTheMix(), new CarrierOnCard(), new WaterBorneInOil(), new BarkWantsOil(), new OneOrTheOther(), new SurfactantOnce(), new ClearWater(), new TankMetal(), new SealsStandOil(), new VapourInHeat(),
             new LineOfTheCard(), new SeasonBeforeStrength(), new SlowKillReachesRoots(), new ContactWantsSmallWeeds(),
-            new OilWantsEmulsifier(), new WaxyLeafWantsSurfactant(), new HardWater(), new WickStaysDripFree(), new LookInsideTheShield(), new SmallAreaFirst(), new JarTest(), new DyeShowsWhere(),
+            new OilWantsEmulsifier(), new WaxyLeafWantsSurfactant(), new HardWater(), new WickStaysDripFree(), new LookInsideTheShield(), new OneActiveTwice(), new SmallAreaFirst(), new JarTest(), new DyeShowsWhere(),
         ];
     }
 

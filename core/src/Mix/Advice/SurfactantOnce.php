@@ -4,19 +4,21 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
+use Thicket\Methods\Candidate;
+
 /** The card says whether surfactant is in the product already: ask before adding any, refuse a second dose (handbook 3). */
 final readonly class SurfactantOnce implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        if (!$plan->has('surfactant') || $plan->candidate->card === null) {
+        if (!$plan->has('surfactant')) {
             return null;
         }
 
-        return match ($plan->candidate->card->surfactantInside) {
-            true => MixWord::blocks('mix.surfactant-twice', 'label-card'),
-            null => MixWord::asks('mix.surfactant-inside', 'label-card'),
-            false => null,
+        return match (true) {
+            $plan->any(static fn (Candidate $one): bool => $one->card?->surfactantInside === true) => MixWord::blocks('mix.surfactant-twice', 'label-card'),
+            $plan->any(static fn (Candidate $one): bool => $one->card !== null && $one->card->surfactantInside === null) => MixWord::asks('mix.surfactant-inside', 'label-card'),
+            default => null,
         };
     }
 }

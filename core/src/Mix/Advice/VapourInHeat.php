@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
+use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
 use Thicket\Safety\StartLimits;
 
@@ -12,10 +13,11 @@ final readonly class VapourInHeat implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        if ($plan->air === null || $plan->candidate->active?->isVolatile() !== true) {
+        if ($plan->air === null) {
             return null;
         }
-        foreach (StartLimits::for($plan->candidate, $plan->situation->target)->limits as $limit) {
+        $volatile = array_filter($plan->products(), static fn (Candidate $one): bool => $one->active?->isVolatile() === true);
+        foreach (StartLimits::ofTank(array_values($volatile), $plan->situation->target)->limits as $limit) {
             if ($limit->fact === FactName::AirTemperature && !$limit->least && !$limit->allows($plan->air)) {
                 return MixWord::blocks('mix.vapour', $limit->source, ['reading' => $plan->air, 'limit' => $limit->value]);
             }

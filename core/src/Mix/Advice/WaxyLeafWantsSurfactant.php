@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
+use Thicket\Methods\Candidate;
+
 /** Spray runs off a waxy leaf (handbook 2): surfactant, or bruise it first. */
 final readonly class WaxyLeafWantsSurfactant implements MixRule
 {
@@ -11,6 +13,6 @@ final readonly class WaxyLeafWantsSurfactant implements MixRule
     {
         $waxy = $plan->situation->target?->hasWaxyLeaf() === true && $plan->candidate->isLeafSpray();
 
-        return $waxy && !$plan->has('surfactant') && !$plan->has('emulsifier') && $plan->candidate->card?->surfactantInside !== true ? MixWord::care('mix.waxy-leaf', 'handbook-2') : null;
+        return $waxy && !$plan->has('surfactant') && !$plan->has('emulsifier') && !$plan->any(static fn (Candidate $one): bool => $one->card?->surfactantInside === true) ? MixWord::care('mix.waxy-leaf', 'handbook-2') : null;
     }
 }

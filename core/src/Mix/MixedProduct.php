@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Brick\Math\BigRational;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Strength;
+use Thicket\Methods\Candidate;
+
+/** One product of a recipe: what of it goes in, and whether its label allows that here. */
+final readonly class MixedProduct
+{
+    /**
+     * @param string $name of its component in the mix
+     * @param Strength|null $strength null for a dry product
+     * @param Quantity|null $amount in the whole mix, poured or weighed; null until the mix can be reckoned
+     * @param Strength|null $most strongest that the card allows; measuring never rounds above it
+     * @param Ceiling|null $ceiling null without a card
+     */
+    public function __construct(public string $name, public Candidate $candidate, public ?Strength $strength, public string $why, public ?Quantity $amount, public ?Strength $most, public ?Ceiling $ceiling)
+    {
+    }
+
+    /**
+     * An active that the product puts on an area, as acid equivalent or active ingredient per area.
+     *
+     * @param BigRational $share of the whole mix that goes there
+     *
+     * @return Quantity|null null where the card's strength has no such basis, or the amount is not known
+     */
+    public function activeOn(string $active, Quantity $area, BigRational $share): ?Quantity
+    {
+        return $this->candidate->card === null || $this->amount === null ? null : Ceiling::activePerArea($this->candidate->card, $active, $this->amount->times($share), $area);
+    }
+}

@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+use Brick\Math\RoundingMode;
+use Thicket\Input\Faults;
+use Thicket\Input\Fields;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Strength;
+use Thicket\Measure\Unit;
+use Thicket\Methods\Candidate;
+use Thicket\Methods\FactName;
+use Thicket\Methods\SituationReader;
+use Thicket\Mix\Advice\MixPlan;
+use Thicket\Mix\Advice\MixWord;
+use Thicket\Mix\Component;
+use Thicket\Mix\Recipe;
+use Thicket\Mix\RecipeSolver;
+use Thicket\Safety\Cautions;
+use Thicket\Safety\StartLimit;
+use Thicket\Safety\StartLimits;
+
+/* Two products in one tank (rulings J16; the leaf mix of handbook 3): every card must allow it, the strictest value applies. */
+
+/** @return array<string, mixed> */
+function leafCard(string $id, string $active, array $changes = []): array
+{
+    return $changes + [
+        'id' => $id, 'product' => "{$active} product", 'actives' => [['active' => $active, 'amount' => '360 g ae/L']], 'methods' => [['method' => 'foliar-spot', 'min' => '0.5%', 'max' => '0.5%']],
+        'sites' => ['pasture'], 'tankMixAllowed' => true, 'surfactantInside' => false, 'rainfastHours' => 4,
+    ] + waterCard();
+}
+
+/**
+ * @param array<string, mixed> $first changes of the card of the row
+ * @param array<string, mixed> $second changes of the partner's card
+ * @param array<string, mixed> $plan
+ * @param list<Component> $extras
+ */
+function tankMix(array $first = [], array $second = [], array $plan = [], array $extras = [], string $area = '1000 m2', string $partner = 'clopyralid', array $before = []): Recipe
+{
+    [$situation, $candidate, $other] = tankPair($first, $second, $partner);
+    $solver = new RecipeSolver($situation, $candidate, quantity($area), $before, null, [$other]);
+
+    return $solver->advised(new MixPlan(...$plan + ['situation' => $situation, 'candidate' => $candidate, 'carrier' => 'water', 'extras' => $extras, 'partners' => [$other]]), quantity('15 L'));
+}
+
+/** @return array{Thicket\Methods\Situation, Thicket\Methods\Candidate, Thicket\Methods\Candidate} mesquite in June pasture */
+function tankPair(array $first = [], array $second = [], string $partner = 'clopyralid'): array
+{
+    $document = stand([
+        'species' => 'mesquite', 'date' => '2026-06-10', 'stems' => [], 'facts' => [['fact' => 'setting', 'value' => 'pasture'], ['fact' => 'height', 'value' => '3 ft']],
+        'cards' => [leafCard('one', 'triclopyr-choline', $first), leafCard('two', $partner, $second)],
+    ]);
+
+    return [(new SituationReader(catalogue()))->situation(Fields::of($document, new Faults())), product($document, 'foliar-spot', 'triclopyr-choline', 0), product($document, 'foliar-spot', $partner, 1)];
+}
+
+/** A use of one of the document's cards, whether the board offers it or not. */
+function product(array $document, string $method, string $active, int $card): Candidate
+{
+    $in = Fields::of($document, $faults = new Faults());
+    $reader = new SituationReader(catalogue());
+    $shed = $reader->shed($in);
+    $candidate = new Candidate(catalogue()->method($method), catalogue()->active($active), $shed->cards[$card], $reader->schools($in), $shed, catalogue());
+    $faults->throwIfAny();
+
+    return $candidate;
+}
+
+/** @return list<string> */
+function said(Recipe $recipe): array
+{
+    return array_map(static fn (MixWord $w): string => "{$w->level} {$w->code}", $recipe->words);
+}
+
+it('mixes the leaf mix of the handbook', function () {
+    // half a percent of each, five of oil with an emulsifier at half a percent: in 25 US gal 16 fl oz of each, 160 of oil
+    $extras = [new Component('oil', 'oil', Strength::parse('5 %')), new Component('emulsifier', 'emulsifier', Strength::parse('0.5 %')), new Component('dye', 'dye', Strength::parse('0.25 fl oz/gal'))];
+    $recipe = tankMix(['formulation' => 'emulsifiable'], [], [], $extras);
+    $tank = $recipe->mix?->inVolume(quantity('25 gal'));
+    $ounces = static fn (?Quantity $q): string => (string) $q?->decimal(Unit::UsFluidOunce, 2, RoundingMode::HALF_UP);
+    expect(array_map(static fn (string $part): string => $ounces($tank?->amountOf($part)), ['product', 'product-2', 'oil', 'dye']))->toBe(['16.00', '16.00', '160.00', '6.25'])
+        // what makes an emulsion before what dissolves, then oil and emulsifier, dye last
+        ->and(array_column($tank?->loadingOrder() ?? [], 'what'))->toBe(['water', 'product', 'product-2', 'oil', 'emulsifier', 'dye', 'water-to-mark'])
+        ->and($ounces($tank?->carrierAmount))->toBe('2985.75')
+        ->and($recipe->isFinished())->toBeTrue(implode(', ', said($recipe)) . implode(', ', $recipe->missing))
+        ->and([$recipe->products[1]->name, (string) $recipe->products[1]->strength?->percent()->amount, $recipe->products[1]->ceiling?->kept])->toBe(['product-2', '1/2', true]);
+});
+
+it('turns the order round where the partner makes the emulsion', function () {
+    expect(array_column(tankMix([], ['formulation' => 'emulsifiable'])->mix?->loadingOrder() ?? [], 'what'))->toBe(['water', 'product-2', 'product', 'water-to-mark']);
+});
+
+it('holds each product under its own card, and under both ceilings', function (array $first, array $second, array $blocks, array $missing) {
+    $recipe = tankMix($first, $second);
+    expect([$recipe->blocks, $recipe->missing])->toBe([$blocks, $missing]);
+})->with([
+    'both allow it' => [[], [], [], []],
+    // a crown of 3 ft takes 0.08 L/m2: 80 L and a tenth on 1000 m2, 0.44 L of each, 158.4 g on a tenth of a hectare
+    'the partner over its year' => [[], ['yearlyMaximum' => '1583 g ae/ha'], ['ceiling'], []],
+    'the partner at its year' => [[], ['yearlyMaximum' => '1584 g ae/ha'], [], []],
+    'the partner names no year' => [[], ['yearlyMaximum' => null], [], ['card-yearly-maximum']],
+    'the partner is ready to use' => [[], ['formulation' => 'ready-to-use'], ['ready-to-use'], []],
+    'the partner not at this stage' => [[], ['methods' => [['method' => 'foliar-spot', 'max' => '0.5%', 'from' => '09-01', 'to' => '10-01']]], ['card-no-line'], []],
+]);
+
+it('counts one active in two products as one', function (string $most, bool $kept) {
+    // 1584 g/ha from each: 3168 together
+    $recipe = tankMix(['yearlyMaximum' => $most], ['yearlyMaximum' => '8 kg ae/ha'], partner: 'triclopyr-choline');
+    expect(in_array('ceiling', $recipe->blocks, true))->toBe(!$kept)->and(said($recipe))->toContain('care mix.active-twice');
+})->with([['3168 g ae/ha', true], ['3167 g ae/ha', false]]);
+
+it('says of a mix of two', function (array $first, array $second, array $plan, array $extras, string $word, bool $said) {
+    $words = said(tankMix($first, $second, $plan, $extras));
+    $said ? expect($words)->toContain($word) : expect($words)->not->toContain($word);
+})->with(function () {
+    $surfactant = [new Component('surfactant', 'surfactant', Strength::parse('0.25 %'))];
+
+    return [
+        'both cards allow mixing' => [[], [], [], [], 'blocks mix.card-forbids-mixing', false],
+        'the first forbids it' => [['tankMixAllowed' => false], [], [], [], 'blocks mix.card-forbids-mixing', true],
+        'the second forbids it' => [[], ['tankMixAllowed' => false], [], [], 'blocks mix.card-forbids-mixing', true],
+        'one is silent' => [[], ['tankMixAllowed' => null], [], [], 'asks mix.mixing-not-on-card', true],
+        'neither is silent' => [[], [], [], [], 'asks mix.mixing-not-on-card', false],
+        'the partner not for this site' => [[], ['sites' => ['woods']], [], [], 'blocks mix.partner-not-for-this', true],
+        'the partner not for this use' => [[], ['methods' => [['method' => 'cut-stump', 'max' => '50%']]], [], [], 'blocks mix.partner-not-for-this', true],
+        'the partner for this' => [[], [], [], [], 'blocks mix.partner-not-for-this', false],
+        'two actives' => [[], [], [], [], 'care mix.active-twice', false],
+        'never mixed together' => [[], [], ['firstTogether' => true], [], 'care mix.jar-test', true],
+        'mixed together before' => [[], [], [], [], 'care mix.jar-test', false],
+        'surfactant in the partner' => [[], ['surfactantInside' => true], [], $surfactant, 'blocks mix.surfactant-twice', true],
+        'partner silent on surfactant' => [[], ['surfactantInside' => null], [], $surfactant, 'asks mix.surfactant-inside', true],
+        'the partner wants oil only' => [[], ['carriers' => ['oil']], [], [], 'blocks mix.carrier-not-on-card', true],
+    ];
+});
+
+it('asks nothing of mixing where there is one product', function () {
+    [$situation, $candidate] = tankPair(['tankMixAllowed' => null]);
+    $solver = new RecipeSolver($situation, $candidate, quantity('1000 m2'));
+    expect(said($solver->advised(new MixPlan($situation, $candidate, 'water'), quantity('15 L'))))->not->toContain('asks mix.mixing-not-on-card');
+});
+
+it('starts by the strictest of both cards, and wears what either asks for', function () {
+    [$situation, $one, $two] = tankPair(['windMost' => '8 mph', 'coldest' => '60 F'], ['windMost' => '6 mph', 'coldest' => '55 F', 'hottest' => '80 F']);
+    $limits = static fn (array $products): array => array_map(static fn (StartLimit $l): string => $l->code() . ' ' . $l->value->amount, StartLimits::ofTank($products, $situation->target)->limits);
+    expect($limits([$one, $two]))->toBe(['limit.wind-speed.most 6', 'limit.air-temperature.least 60', 'limit.air-temperature.most 80'])
+        ->and($limits([$two, $one]))->toEqualCanonicalizing($limits([$one, $two]))
+        ->and(Cautions::ofTank($situation, [$one, $two])->cautions)->toContain(...Cautions::for($situation, $one)->cautions)->toContain(...Cautions::for($situation, $two)->cautions)
+        ->and($situation->word(FactName::Setting))->toBe('pasture');
+});
+
+it('mixes two rates over an area, one of them dry, by the larger spray volume', function () {
+    // 10 ac at 1 pt/ac with 20 gal/ac asked, and 1 oz/ac of a dry product with 30 gal/ac asked: 300 gal and a tenth
+    $dry = leafCard('dry', 'metsulfuron', ['formulation' => 'water-dispersible-granule', 'actives' => [['active' => 'metsulfuron', 'amount' => '60 % w/w']], 'methods' => [['method' => 'pasture-broadcast', 'rateMost' => '0.5 oz wt/ac', 'spray' => '30 gal/ac']], 'yearlyMaximum' => '1 oz wt/ac']);
+    $wet = leafCard('wet', '2-4-d', ['methods' => [['method' => 'pasture-broadcast', 'rateMost' => '1 pt/ac', 'spray' => '20 gal/ac']]]);
+    $document = stand(['species' => 'common-blackberry', 'date' => '2026-09-20', 'stems' => [], 'area' => '10 ac', 'facts' => [['fact' => 'setting', 'value' => 'pasture']], 'cards' => [$dry, $wet]]);
+    $situation = (new SituationReader(catalogue()))->situation(Fields::of($document, new Faults()));
+    [$candidate, $partner] = [product($document, 'pasture-broadcast', '2-4-d', 1), product($document, 'pasture-broadcast', 'metsulfuron', 0)];
+    $recipe = (new RecipeSolver($situation, $candidate, $situation->area, [], null, [$partner]))->solve(quantity('50 gal'));
+    expect((string) $recipe->need?->in(Unit::UsGallon))->toBe('330')
+        // 10 pt and a tenth are 11 pt = 176 fl oz; 5 oz and a tenth
+        ->and((string) $recipe->product()?->decimal(Unit::UsFluidOunce, 2, RoundingMode::HALF_UP))->toBe('176.00')
+        ->and((string) $recipe->products[1]->amount?->decimal(Unit::OunceWeight, 3, RoundingMode::HALF_UP))->toBe('5.500')
+        ->and($recipe->loads?->loads())->toBe(7)
+        ->and(array_column($recipe->mix?->loadingOrder() ?? [], 'what'))->toBe(['water', 'product-2', 'product', 'water-to-mark'])
+        ->and($recipe->products[1]->ceiling?->kept)->toBeTrue();
+});
