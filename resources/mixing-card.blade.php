@@ -9,21 +9,21 @@ body { font: 10.5pt/1.35 Hyper, sans-serif; color: #10201a; margin: 0; } h1 { fo
 </style></head><body>
 @foreach ($r['loads'] as $i => $load)
 <div class="load">
-<div class="two"><div class="grow"><h1>{{ $patch }}, {{ $ground }}: {{ $r['method']['name'] }}</h1><div class="soft">{{ $r['card']['product'] ?? '' }}@if ($card), {{ $card->registration }}, card version {{ $card->version }}@endif</div></div>
+<div class="two"><div class="grow"><h1>{{ $patch }}, {{ $ground }}: {{ $r['method']['name'] }}</h1>@foreach ($cards as $one)<div class="soft">{{ $one->product }}, {{ $one->registration }}, card version {{ $one->version }}</div>@endforeach</div>
 <div style="text-align:right"><b>{{ $load['times'] }} × {{ $load['part'] ? 'part-load' : 'full load' }}</b><br><span class="soft">{{ $load['finished']['shown'][$units] }} each</span></div></div>
 <div class="two"><div class="grow">
-<div class="pour">{{ $load['product']['shown'][$units] ?? '' }}</div><div class="soft">product, {{ $r['strength']['percent']['shown'][$units] ?? 'by weight' }}, to {{ $load['finished']['shown'][$units] }}</div>
+@foreach ($load['products'] as $n => $one)<div class="pour" style="{{ count($load['products']) > 1 ? 'font-size: 21pt' : '' }}">{{ $one['amount']['shown'][$units] ?? '' }}</div><div class="soft">{{ count($load['products']) > 1 ? $one['product'] : 'product' }}, {{ $r['products'][$n]['strength']['percent']['shown'][$units] ?? 'by weight' }}, to {{ $load['finished']['shown'][$units] }}</div>@endforeach
 <ol>@foreach ($load['steps'] as $step)<li><span class="box"></span><span class="amount">{{ $step['amount']['shown'][$units] ?? '?' }}</span> {{ $step['name'] }} <span class="soft">to the {{ $step['mark']['shown'][$units] }} mark</span></li>@endforeach</ol>
-@foreach ($r['measure'] as $m) @if ($m['system'] === $units) <div class="soft">Measure with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full, then ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }}, never over the label).</div> @endif @endforeach
+@foreach ($r['measure'] as $m) @if ($m['system'] === $units) <div class="soft">{{ count($load['products']) > 1 ? $m['product'] . ': measure' : 'Measure' }} with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full, then ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }}, never over the label).</div> @endif @endforeach
 </div>
 <svg width="34mm" height="64mm" viewBox="0 0 110 200" style="flex: none"><rect x="6" y="26" width="62" height="160" fill="#cfe0e6"/><path d="M6 14V186H68V14" fill="none" stroke="#10201a" stroke-width="3"/>
 @foreach ($load['steps'] as $k => $step)<path d="M6 {{ 186 - (float) $step['markShare'] * 160 }}H74" stroke="#10201a" stroke-width="1.6"/><text x="{{ 78 + ($k % 2) * 14 }}" y="{{ min(196, 191 - (float) $step['markShare'] * 160) }}" font-family="Hyper" font-size="14" font-weight="700">{{ $k + 1 }}</text>@endforeach</svg>
-@foreach ($r['measure'] as $m) @if ($m['system'] === $units && $i === 0)
+@foreach ($r['measure'] as $m) @if ($m['system'] === $units && $i === 0 && ($m['what'] === 'product'))
 @php($half = ['cylinder' => 22, 'syringe' => 14, 'spoons' => 46, 'jug' => 50][$m['kind']] ?? 42)
 <svg width="30mm" height="50mm" viewBox="0 0 150 184" style="flex: none"><rect x="{{ 75 - $half }}" y="{{ 170 - (float) $m['lastShare'] * 150 }}" width="{{ 2 * $half }}" height="{{ (float) $m['lastShare'] * 150 }}" fill="#f2d878"/><path d="M{{ 75 - $half }} 14V170H{{ 75 + $half }}V14" fill="none" stroke="#10201a" stroke-width="3"/><path d="M14 {{ 170 - (float) $m['lastShare'] * 150 }}H126" stroke="#3b4a8c" stroke-width="3"/><text x="75" y="{{ max(14, 164 - (float) $m['lastShare'] * 150) }}" text-anchor="middle" font-family="Hyper" font-size="15" font-weight="700">{{ $m['lastFill'] }}</text></svg>
 @endif @endforeach
 </div>
-<div class="warn">{{ $care }} @if ($card && $card->wearing){{ $card->wearing }}@endif</div>
+<div class="warn">{{ $care }} @foreach ($cards as $one) {{ $one->wearing }} @endforeach</div>
 @if ($cautions)<div class="soft">{{ implode(' ', $cautions) }}</div>@endif
 <div class="soft">{{ $keep }}</div>
 </div>

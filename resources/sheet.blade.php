@@ -17,24 +17,29 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; } .warn { border-left: 1.4mm solid #7
 @endforeach
 @if ($s['recipe'])
 <h2>Pour</h2>
-<div class="figure">{{ $s['recipe']['product']['shown'][$units] }} product, then {{ $s['recipe']['carrier']['name'] }} to {{ $s['recipe']['need']['shown'][$units] }}</div>
-<div>{{ $s['product']['name'] }} ({{ $s['product']['registration'] }}, card version {{ $s['product']['version'] }}), {{ $s['product']['activeName'] }} [group {{ $s['product']['group'] }}] at {{ $s['recipe']['strength']['percent']['shown'][$units] }}. {{ $s['recipe']['strength']['why'][$units] }}</div>
+@php($mixed = $s['recipe']['products'] ?? [['product' => 'product', 'amount' => $s['recipe']['product'], 'strength' => $s['recipe']['strength']]])
+<div class="figure">@foreach ($mixed as $one){{ $one['amount']['shown'][$units] ?? '' }} {{ count($mixed) > 1 ? $one['product'] : 'product' }}, @endforeach then {{ $s['recipe']['carrier']['name'] }} to {{ $s['recipe']['need']['shown'][$units] }}</div>
+@foreach ([$s['product'], ...($s['partners'] ?? [])] as $n => $one)
+<div>{{ $one['name'] }} ({{ $one['registration'] }}, card version {{ $one['version'] }}), {{ $one['activeName'] }} [group {{ $one['group'] }}] @if ($mixed[$n]['strength'] ?? null) at {{ $mixed[$n]['strength']['percent']['shown'][$units] }}. {{ $mixed[$n]['strength']['why'][$units] }} @else by weight. @endif</div>
+@endforeach
+@php($held = $s['strictest'] ?? $s['product'])
+<div class="warn">{{ $held['reentryHours'] === null ? 'How long to keep out is not on the card: read it off the label' : "Keep out for {$held['reentryHours']} h" }}, and until the spray is dry. {{ $held['rainfastHours'] === null ? 'Hours without rain are not on the card: read them off the label.' : "No rain for {$held['rainfastHours']} h after." }} @if ($held['waterBuffer'])Stay {{ $held['waterBuffer']['shown'][$units] }} from water, wells and drains.@endif</div>
 <table><tr><th>Load</th><th>Holds</th><th>In this order</th></tr>
 @foreach ($s['recipe']['loads'] as $load)
 <tr><td>{{ $load['times'] }} × {{ $load['part'] ? 'part' : 'full' }}</td><td>{{ $load['finished']['shown'][$units] }}</td><td>@foreach ($load['steps'] as $step)<span class="box"></span>{{ $step['name'] }} {{ $step['amount']['shown'][$units] ?? '' }}&emsp;@endforeach</td></tr>
 @endforeach
 </table>
-<div>@foreach ($s['recipe']['measure'] as $m) @if ($m['system'] === $units) Measure one load with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full and ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }} the recipe, never over the label). @endif @endforeach</div>
+<div>@foreach ($s['recipe']['measure'] as $m) @if ($m['system'] === $units) {{ count($mixed) > 1 ? ($m['product'] ?? '') . ': measure' : 'Measure' }} one load with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full and ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }} the recipe, never over the label). @endif @endforeach</div>
 @endif
 @if ($s['startOnlyIf'])<h2>Start only if</h2><div class="two">@foreach ($s['startOnlyIf'] as $limit)<div><span class="box"></span>{{ $limit['text'][$units] }}</div>@endforeach</div>@endif
 @if ($s['clock'])<div class="warn"><b>{{ $s['clock'][$units] }}</b></div>@endif
 <h2>Do</h2><ol>@foreach ($s['method']['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol>
 <div>Goes wrong when: {{ implode(' ', $s['method']['mistakes']) }}</div>
 @if ($s['keepers'])<h2>Keep</h2><div>@foreach ($s['keepers'] as $keeper){{ $keeper['name'] }}{{ $keeper['distance'] ? ' at ' . $keeper['distance']['shown'][$units] : '' }}{{ ($keeper['side'] ?? null) ? ' to the ' . $keeper['side'] : '' }}; @endforeach</div>@endif
-<h2>Wear</h2><ul class="two">@foreach ($s['wearing'] as $w)<li>{{ $w }}</li>@endforeach @if ($s['product'] && $s['product']['wearing'])<li>Card: {{ $s['product']['wearing'] }}</li>@endif</ul>
+<h2>Wear</h2><ul class="two">@foreach ($s['wearing'] as $w)<li>{{ $w }}</li>@endforeach @foreach (array_filter([$s['product'], ...($s['partners'] ?? [])]) as $one) @if ($one['wearing'])<li>Card: {{ $one['wearing'] }}</li>@endif @endforeach</ul>
 <h2>Mind</h2><ul class="two">@foreach ($s['cautions'] as $c)<li>{{ $c }}</li>@endforeach</ul>
 <h2>Ready before the start</h2><div class="two">@foreach ($s['kit'] as $k)<div><span class="box"></span>{{ $k }}</div>@endforeach</div>
-<h2>Emergency</h2><table><tr><td>Poison centre</td><td><b>{{ $s['emergency']['poisonCentre'] ?? 'not set: ask before you start' }}</b></td></tr><tr><td>Where</td><td>{{ $s['emergency']['place'] }} ({{ $s['emergency']['position'] }})</td></tr>@if ($s['product'])<tr><td>Product</td><td>{{ $s['product']['name'] }}, {{ $s['product']['registration'] }}</td></tr><tr><td>First aid (label)</td><td>{{ $s['product']['firstAid'] ?: 'read it off the label before you start' }}</td></tr>@endif</table>
+<h2>Emergency</h2><table><tr><td>Poison centre</td><td><b>{{ $s['emergency']['poisonCentre'] ?? 'not set: ask before you start' }}</b></td></tr><tr><td>Where</td><td>{{ $s['emergency']['place'] }} ({{ $s['emergency']['position'] }})</td></tr>@foreach (array_filter([$s['product'], ...($s['partners'] ?? [])]) as $one)<tr><td>Product</td><td>{{ $one['name'] }}, {{ $one['registration'] }}</td></tr><tr><td>First aid (label)</td><td>{{ $one['firstAid'] ?: 'read it off the label before you start' }}</td></tr>@endforeach</table>
 <p>Not to be judged before {{ $s['judgeAfter'] }}.</p>
 @if ($map)<div class="map"><h2>Map: {{ $s['place']['patch'] }}, {{ $s['place']['ground'] }}</h2>{!! $map !!}<div>Drawn from the crew's own outlines as they stood on {{ $s['day'] }}. A stream, well or path that nobody drew is not on it.</div></div>@endif
 </body></html>

@@ -28,6 +28,8 @@ final readonly class RecipeWire
 {
     /** Loads told one by one. */
     private const MOST_LOADS = 40;
+    /** Nobody writes a thinner mix in parts, and there the misreading comes to next to nothing. */
+    private const MOST_PARTS = 20;
 
     public function __construct(private Sentences $sentences)
     {
@@ -201,7 +203,7 @@ final readonly class RecipeWire
             'written' => array_map(static fn (Quantity $q): string => Shown::withUnit($q->amount, $q->unit), $ways->written),
             'parts' => $parts === null ? null : "1:{$parts}",
             'active' => $ways->active === null ? null : Shown::withUnit($ways->active->amount, $ways->active->unit),
-            'trap' => $parts === null || $misread === null || !$ways->carrierParts?->isGreaterThan(1) ? null
+            'trap' => $parts === null || $misread === null || !$ways->carrierParts?->isGreaterThan(1) || $ways->carrierParts->isGreaterThan(self::MOST_PARTS) ? null
                 : $this->sentences->in('mix.parts-trap', ['parts' => $parts, 'right' => Shown::number($strength->percent()->amount, 3), 'wrong' => Shown::number($misread->amount, 3)], System::Us),
         ];
     }

@@ -68,8 +68,9 @@ final class DemoSeeder
             $this->people();
             $ester = $this->esterCard();
             $glyphosate = $this->glyphosateCard();
+            [$broadleaf, $second] = [$this->broadleafCard(), $this->clopyralidCard()];
             $bottle = $this->sprayers();
-            $this->shelf($ester, $glyphosate);
+            $this->shelf($ester, $glyphosate, $broadleaf, $second);
             $this->tools();
             [$creek, $hedge, $farm] = [$this->ground('Alderbrook creek', 0, '205'), $this->ground('Hollin Hedge and oak wood', 0.02, '215'), $this->ground('Quince Court orchard', 0.04, '210')];
             $this->hedge($hedge, $ester, $glyphosate, $bottle, $desk, $issue, $sign, $clock);
@@ -89,11 +90,13 @@ final class DemoSeeder
         return $blue;
     }
 
-    private function shelf(LabelCardVersion $ester, LabelCardVersion $glyphosate): void
+    private function shelf(LabelCardVersion $ester, LabelCardVersion $glyphosate, LabelCardVersion $broadleaf, LabelCardVersion $second): void
     {
         $ester->card->update(['packs' => [['size' => '1 L', 'price' => '38.00', 'on' => '2026-02-20'], ['size' => '5 L', 'price' => '165.00', 'on' => '2026-02-20']]]);
         $glyphosate->card->update(['packs' => [['size' => '1 L', 'price' => '22.00', 'on' => '2026-02-20'], ['size' => '5 L', 'price' => '84.00', 'on' => '2026-02-20'], ['size' => '20 L', 'price' => '290.00', 'on' => '2024-11-02']]]);
         Container::create(['crew_id' => $this->crew->id, 'label_card_id' => $ester->label_card_id, 'size_value' => '5', 'size_unit' => 'L', 'lot' => 'T-2291', 'place' => 'Tool barn, locked cupboard, lower tray', 'opened_on' => '2025-08-20', 'expires_on' => '2026-10-31', 'remaining' => '1.350000000']);
+        Container::create(['crew_id' => $this->crew->id, 'label_card_id' => $broadleaf->label_card_id, 'size_value' => '1', 'size_unit' => 'gal_us', 'lot' => 'B-1140', 'place' => 'Tool barn, locked cupboard, upper tray', 'opened_on' => '2026-05-20', 'expires_on' => '2028-06-30', 'remaining' => '2.900000000']);
+        Container::create(['crew_id' => $this->crew->id, 'label_card_id' => $second->label_card_id, 'size_value' => '1', 'size_unit' => 'L', 'lot' => 'C-0072', 'place' => 'Tool barn, locked cupboard, upper tray', 'opened_on' => '2026-05-20', 'expires_on' => '2027-12-31', 'remaining' => '0.640000000']);
         Container::create(['crew_id' => $this->crew->id, 'label_card_id' => $glyphosate->label_card_id, 'size_value' => '2.5', 'size_unit' => 'gal_us', 'lot' => 'G-0417', 'place' => 'Tool barn, locked cupboard, upper tray', 'opened_on' => '2026-04-02', 'expires_on' => '2028-04-30', 'remaining' => '6.200000000', 'tare_value' => '410', 'tare_unit' => 'g']);
         Container::create(['crew_id' => $this->crew->id, 'label_card_id' => $glyphosate->label_card_id, 'size_value' => '1', 'size_unit' => 'L', 'lot' => 'G-0308', 'expires_on' => '2026-06-30', 'remaining' => '0.220000000']);
     }
@@ -376,8 +379,31 @@ final class DemoSeeder
         return $this->card('Glyphosate 360 g/L, water-borne', [
             'product' => 'Glyphosate 360 g/L, water-borne', 'registration' => 'DEMO-0360', 'formulation' => 'soluble-liquid', 'actives' => [['active' => 'glyphosate', 'amount' => '360 g ae/L']],
             'carriers' => ['water'], 'sites' => ['woods', 'orchard', 'pasture', 'non-crop', 'roadside-trail', 'bed-lawn-paving'], 'methods' => [['method' => 'foliar-spot', 'min' => '0.5%', 'max' => '2%'], ['method' => 'cut-stump', 'min' => '25%', 'max' => '100%'], ['method' => 'hack-and-squirt', 'min' => '50%', 'max' => '100%']],
-            'waterBuffer' => '30 ft', 'yearlyMaximum' => '8 kg ae/ha', 'rainfastHours' => 6, 'coldest' => '41 F', 'windMost' => '10 mph', 'reentryHours' => 4, 'licensedOnly' => false, 'surfactantInside' => true,
+            'waterBuffer' => '30 ft', 'yearlyMaximum' => '8 kg ae/ha', 'intervalDays' => 30, 'rainfastHours' => 6, 'coldest' => '41 F', 'windMost' => '10 mph', 'reentryHours' => 4, 'licensedOnly' => false, 'surfactantInside' => true,
             'wearing' => 'Waterproof gloves, eye protection, long sleeves and trousers.', 'firstAid' => 'Eyes: rinse 15 to 20 minutes. Skin: wash with soap and water.',
+        ]);
+    }
+
+    private function broadleafCard(): LabelCardVersion
+    {
+        return $this->card('2,4-D amine 480 g/L, water-borne', [
+            'product' => '2,4-D amine 480 g/L, water-borne', 'registration' => 'DEMO-0024', 'formulation' => 'soluble-liquid', 'actives' => [['active' => '2-4-d', 'amount' => '480 g ae/L']],
+            'carriers' => ['water'], 'sites' => ['pasture', 'open-habitat', 'non-crop', 'roadside-trail'],
+            // more is allowed on rosettes than on plants in flower
+            'methods' => [['method' => 'foliar-spot', 'min' => '0.25%', 'max' => '0.5%'], ['method' => 'foliar-spot', 'min' => '0.25%', 'max' => '0.6%', 'stages' => ['rosette', 'seedling']]],
+            'waterBuffer' => '30 ft', 'yearlyMaximum' => '6 kg ae/ha', 'siteLimits' => [['sites' => ['pasture'], 'perYear' => '4 kg ae/ha', 'perApplication' => '2.2 kg ae/ha', 'applications' => 2]], 'intervalDays' => 30, 'rainfastHours' => 6, 'coldest' => '50 F', 'hottest' => '85 F', 'windMost' => '10 mph', 'reentryHours' => 48,
+            'licensedOnly' => false, 'surfactantInside' => false, 'tankMixAllowed' => true, 'grazingDays' => 7, 'hayDays' => 30,
+            'wearing' => 'Waterproof gloves, eye protection, long sleeves and trousers, boots.', 'firstAid' => 'Eyes: rinse 15 to 20 minutes, then a doctor. Skin: wash with soap and water.',
+        ]);
+    }
+
+    private function clopyralidCard(): LabelCardVersion
+    {
+        return $this->card('Clopyralid 360 g/L, water-borne', [
+            'product' => 'Clopyralid 360 g/L, water-borne', 'registration' => 'DEMO-0036', 'formulation' => 'soluble-liquid', 'actives' => [['active' => 'clopyralid', 'amount' => '360 g ae/L']],
+            'carriers' => ['water'], 'sites' => ['pasture', 'open-habitat', 'non-crop', 'roadside-trail'], 'methods' => [['method' => 'foliar-spot', 'min' => '0.05%', 'max' => '0.12%']],
+            'waterBuffer' => '50 ft', 'yearlyMaximum' => '0.56 kg ae/ha', 'intervalDays' => 60, 'rainfastHours' => 6, 'windMost' => '8 mph', 'reentryHours' => 12, 'licensedOnly' => false, 'surfactantInside' => false, 'tankMixAllowed' => true, 'soilActive' => true,
+            'grazingDays' => 7, 'hayDays' => 14, 'wearing' => 'Waterproof gloves, eye protection, long sleeves and trousers.', 'firstAid' => 'Eyes: rinse 15 to 20 minutes. Skin: wash with soap and water.',
         ]);
     }
 

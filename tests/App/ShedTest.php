@@ -299,7 +299,7 @@ it('counts what was put on shared ground by another patch, blocks the sheet, and
     $record = Record::query()->firstOrFail();
     $put = static function (string $patch, string $grams) use ($record): void {
         $body = json_decode($record->body, true);
-        $body['activePerArea'] = ['active' => 'triclopyr-ester', 'value' => $grams, 'unit' => 'g_ae/ha'];
+        $body['activesPerArea'] = [['active' => 'triclopyr-ester', 'value' => $grams, 'unit' => 'g_ae/ha']];
         $copy = $record->replicate(['id']);
         $copy->fill(['id' => (string) Str::uuid7(), 'seq' => 900 + random_int(1, 90), 'patch_id' => $patch, 'worked_on' => '2026-05-05', 'body' => json_encode($body), 'hash' => str_repeat('a', 64)])->save();
     };

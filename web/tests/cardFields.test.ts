@@ -56,6 +56,12 @@ describe('a label card in the form', () => {
     expect([placeOf(draft, 'foliar-spot', 1), placeOf(draft, 'cut-stump', 0)]).toEqual([1, 2]);
   });
 
+  it('keeps limits of some sites, numbers as numbers, and leaves out what a line does not say', () => {
+    const siteLimits = [{ sites: ['pasture'], perYear: '1 kg ae/ha', applications: 2 }];
+    expect(bodyOf(draftOf({ ...body, siteLimits })).siteLimits).toEqual(siteLimits);
+    expect(bodyOf(draftOf(body))).not.toHaveProperty('siteLimits');
+  });
+
   it('has each field once, in the order of a label', () => {
     const ids = SECTIONS.flatMap((s) => s.fields.map((f) => f.id));
     expect(new Set(ids).size).toBe(ids.length);

@@ -28,7 +28,10 @@ abstract class Controller
     /** The query string as fields, unknown names refused. */
     protected function query(Request $request): Fields
     {
-        return Fields::of($request->query->all(), new Faults());
+        // read as it was sent: the framework turns an empty text into nothing, and "take it out" is not "leave it"
+        parse_str((string) $request->server->get('QUERY_STRING', ''), $sent);
+
+        return Fields::of($sent, new Faults());
     }
 
     protected function done(Fields $in): void

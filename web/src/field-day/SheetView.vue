@@ -8,7 +8,14 @@ import { useSession } from '@/composables/useSession';
 const props = defineProps<{ sheet: Schemas['Sheet'] }>();
 const { t } = useI18n();
 const { say, units } = useSession();
-const cup = computed(() => props.sheet.snapshot.recipe?.measure.find((m) => m.system === units.value) ?? null);
+const cups = computed(() => props.sheet.snapshot.recipe?.measure.filter((m) => m.system === units.value) ?? []);
+/** Every product of the tank; sheets of before name one. */
+const products = computed(() => {
+  const s = props.sheet.snapshot;
+  return s.product ? [s.product, ...(s.partners ?? [])] : [];
+});
+const several = computed(() => (props.sheet.snapshot.recipe?.products?.length ?? 1) > 1);
+const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.snapshot.product);
 </script>
 
 <template>
@@ -27,14 +34,18 @@ const cup = computed(() => props.sheet.snapshot.recipe?.measure.find((m) => m.sy
       <b>{{ t('field.passed') }}</b> {{ p.text }} {{ p.reason }}
     </p>
     <div v-if="sheet.snapshot.recipe">
-      <p class="pour">{{ say(sheet.snapshot.recipe.product) }}</p>
-      <p>
-        {{ t('mix.then', { carrier: sheet.snapshot.recipe.carrier.name, mark: say(sheet.snapshot.recipe.need) }) }} · {{ sheet.snapshot.product?.name }} ({{ sheet.snapshot.product?.registration }})
-      </p>
+      <template v-if="several">
+        <p v-for="p in sheet.snapshot.recipe.products ?? []" :key="p.what" class="pour">
+          {{ say(p.amount) }} <span class="of">{{ p.product }}</span>
+        </p>
+      </template>
+      <p v-else class="pour">{{ say(sheet.snapshot.recipe.product) }}</p>
+      <p>{{ t(several ? 'mix.thenOf' : 'mix.then', { carrier: sheet.snapshot.recipe.carrier.name, mark: say(sheet.snapshot.recipe.need) }) }} · {{ products.map((p) => `${p.name} (${p.registration})`).join(', ') }}</p>
     </div>
     <template v-if="sheet.snapshot.recipe">
-      <p v-if="cup">
-        {{ t('field.measure', { tool: cup.tool }) }} <template v-if="cup.fullCups">{{ t('mix.fullCups', { n: cup.fullCups, holds: cup.holds }) }}</template> <b>{{ cup.lastFill }}</b>
+      <p v-for="cup in cups" :key="cup.what ?? cup.tool">
+        <template v-if="several">{{ cup.product }}: </template>{{ t('field.measure', { tool: cup.tool }) }}
+        <template v-if="cup.fullCups">{{ t('mix.fullCups', { n: cup.fullCups, holds: cup.holds }) }}</template> <b>{{ cup.lastFill }}</b>
       </p>
       <div v-for="(load, i) in sheet.snapshot.recipe.loads" :key="i">
         <p>
@@ -47,6 +58,11 @@ const cup = computed(() => props.sheet.snapshot.recipe?.measure.find((m) => m.sy
         </ol>
       </div>
     </template>
+    <ul v-if="strictest" class="plain">
+      <li>{{ strictest.reentryHours === null ? t('field.reentryUnknown') : t('field.reentry', { n: strictest.reentryHours }) }}</li>
+      <li>{{ strictest.rainfastHours === null ? t('field.rainfastUnknown') : t('field.rainfast', { n: strictest.rainfastHours }) }}</li>
+      <li v-if="strictest.waterBuffer">{{ t('field.buffer', { buffer: say(strictest.waterBuffer) }) }}</li>
+    </ul>
     <template v-if="sheet.snapshot.startOnlyIf.length">
       <h3>{{ t('field.startOnlyIf') }}</h3>
       <ul>
@@ -63,7 +79,7 @@ const cup = computed(() => props.sheet.snapshot.recipe?.measure.find((m) => m.sy
     <h3>{{ t('field.wear') }}</h3>
     <ul>
       <li v-for="w in sheet.snapshot.wearing" :key="w">{{ w }}</li>
-      <li v-if="sheet.snapshot.product?.wearing">{{ t('field.card') }} {{ sheet.snapshot.product.wearing }}</li>
+      <li v-for="p in products.filter((x) => x.wearing)" :key="p.name">{{ t('field.card') }} {{ p.wearing }}</li>
     </ul>
     <h3>{{ t('field.mind') }}</h3>
     <ul>
@@ -79,7 +95,16 @@ const cup = computed(() => props.sheet.snapshot.recipe?.measure.find((m) => m.sy
         {{ t('field.poison') }} <b>{{ sheet.snapshot.emergency.poisonCentre ?? t('field.poisonUnset') }}</b>
       </p>
       <p>{{ sheet.snapshot.emergency.place }} ({{ sheet.snapshot.emergency.position }})</p>
-      <p v-if="sheet.snapshot.product?.firstAid">{{ sheet.snapshot.product.firstAid }}</p>
+      <p v-for="p in products.filter((x) => x.firstAid)" :key="p.name">
+        <b v-if="several">{{ p.name }}: </b>{{ p.firstAid }}
+      </p>
     </div>
   </article>
 </template>
+
+<style scoped>
+.of {
+  font-size: var(--size-l);
+  font-weight: 400;
+}
+</style>

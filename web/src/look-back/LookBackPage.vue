@@ -27,8 +27,12 @@ type Body = {
   weather?: string;
   signedBy?: string;
   remarks?: string | null;
+  productsUsed?: { product: string; used: Schemas['Quantity'] | null }[];
+  batches?: { number: number; finished: Schemas['Quantity'] | null; drawn: { amount: string; lot: string | null }[] }[];
 };
 const body = computed(() => (record.value?.body ?? {}) as Body);
+/** Where several products were in the tank each has its line. */
+const severalUsed = computed(() => ((body.value.productsUsed?.length ?? 0) > 1 ? (body.value.productsUsed ?? []) : []));
 const form = ref({ lookedOn: jobNow().toISOString().slice(0, 10), counted: '', dead: '', resprouted: '0', remarks: '' });
 const { drop } = useDraft(() => (user.value && record.value ? draftKey(user.value.id, 'look', record.value.id) : ''), form);
 const FIELDS = ['lookedOn', 'counted', 'dead', 'resprouted', 'remarks'] as const;
@@ -123,9 +127,22 @@ const keep = async (scored: boolean): Promise<void> => {
               <td>{{ t('look.mix') }}</td>
               <td>{{ t('look.plannedUsed', { planned: say(body.planned?.mix), used: say(body.mixUsed) }) }}</td>
             </tr>
-            <tr v-if="body.productUsed">
+            <tr v-for="p in severalUsed" :key="p.product">
+              <td>{{ p.product }}</td>
+              <td>{{ say(p.used) }}</td>
+            </tr>
+            <tr v-if="body.productUsed && !severalUsed.length">
               <td>{{ t('look.product') }}</td>
               <td>{{ t('look.plannedUsed', { planned: say(body.planned?.product), used: say(body.productUsed) }) }}</td>
+            </tr>
+            <tr v-if="body.batches?.length">
+              <td>{{ t('look.batches') }}</td>
+              <td>
+                <span v-for="b in body.batches" :key="b.number"
+                  >{{ t('look.batch', { n: b.number, amount: say(b.finished) }) }}
+                  <span v-for="(d, i) in b.drawn" :key="i" class="small soft">{{ t('look.drawn', { amount: d.amount, lot: d.lot ?? '–' }) }} </span><br
+                /></span>
+              </td>
             </tr>
             <tr>
               <td>{{ t('record.weather') }}</td>

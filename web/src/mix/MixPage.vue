@@ -48,7 +48,15 @@ const { data: recipe, error } = useQuery(
   computed(() => ({ ...recipeQuery(stepId.value ?? '', ask.value), enabled: stepId.value !== null, placeholderData: (old: Schemas['Recipe'] | undefined) => old })),
 );
 const asked = computed(() => Object.keys(ask.value).length > 0);
-const cup = computed(() => recipe.value?.measure.find((m) => m.system === units.value) ?? null);
+const cups = computed(() => recipe.value?.measure.filter((m) => m.system === units.value) ?? []);
+/** Every product of the tank; where there is one, its amount stands alone. */
+const products = computed(() => recipe.value?.products ?? []);
+const several = computed(() => products.value.length > 1);
+const newer = computed(() => [recipe.value?.card?.newer, ...(recipe.value?.partners ?? []).map((p) => p.newer)].filter((n) => n != null));
+/** What may still be chosen for one place in the tank: nothing stands in two. */
+const joins = (other: string): { versionId: string; product: string }[] => (recipe.value?.mayJoin ?? []).filter((j) => j.versionId !== other);
+const inTank = (name: 'with' | 'withAlso'): string => ask.value[name] ?? recipe.value?.[name] ?? '';
+const short = computed(() => (recipe.value?.shelf ?? []).filter((s) => s.short));
 const EXTRAS = ['dye', 'surfactant', 'conditioner', 'oil', 'emulsifier'] as const;
 const SAMPLE: Record<string, string> = { dye: '0.25 fl oz/gal', surfactant: '0.25 %', conditioner: '1 %', oil: '5 %', emulsifier: '0.5 %' };
 const typed = (role: (typeof EXTRAS)[number]): string => ask.value[role] ?? recipe.value?.asked.find((a) => a.role === role)?.typed ?? '';
@@ -80,6 +88,8 @@ const takeCard = async (): Promise<void> => {
   client.setQueryData(recipeQuery(id, {}).queryKey, done);
   await took();
 };
+/** More loads than these stand folded, so that saving and the cautions stay in sight. */
+const FEW_LOADS = 6;
 const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
 </script>
 
@@ -109,33 +119,57 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
         <section class="stack" aria-labelledby="pour-h">
           <h2 id="pour-h" class="visually-hidden">{{ t('mix.pour') }}</h2>
           <template v-if="recipe.product && recipe.need">
-            <p class="pour">{{ say(recipe.product) }}</p>
-            <p class="big">{{ t('mix.then', { carrier: recipe.carrier.name, mark: say(recipe.need) }) }}</p>
+            <template v-if="several">
+              <p v-for="p in products" :key="p.what" class="pour">
+                {{ say(p.amount) }} <span class="of">{{ p.product }}</span>
+              </p>
+            </template>
+            <p v-else class="pour">{{ say(recipe.product) }}</p>
+            <p class="big">{{ t(several ? 'mix.thenOf' : 'mix.then', { carrier: recipe.carrier.name, mark: say(recipe.need) }) }}</p>
           </template>
           <p v-for="m in recipe.missing" :key="m.fact" class="warn">{{ t('mix.need', { fact: m.name }) }}</p>
           <p v-for="b in recipe.blocks" :key="b.code" class="warn">{{ b.text }}</p>
           <p v-for="w in recipe.words.filter((x) => x.level !== 'care')" :key="w.code" :class="LEVELS[w.level]">
             {{ say(w.text) }} <span class="small soft">{{ w.source.name }}</span>
           </p>
+          <p v-for="s in short" :key="s.product" class="note">
+            {{ t('mix.short', { product: s.product, left: say(s.left), short: say(s.short) }) }}
+            <RouterLink :to="{ name: 'shed', query: { view: 'buying' } }">{{ t('mix.toBuying') }}</RouterLink>
+          </p>
           <p v-if="recipe.card">
             <b>{{ recipe.card.product }}</b> <span class="soft small">{{ t('mix.version', { n: recipe.card.version }) }}</span>
+            <template v-for="p in recipe.partners ?? []" :key="p.versionId"
+              ><br /><b>{{ p.product }}</b> <span class="soft small">{{ t('mix.version', { n: p.version }) }}</span></template
+            >
           </p>
-          <div v-if="recipe.card?.newer" class="warn stack">
-            <p>{{ t('mix.newer', { n: recipe.card.newer.version }) }}</p>
-            <CardChanges :changes="recipe.card.newer.changes" />
+          <div v-if="newer.length" class="warn stack">
+            <template v-for="n in newer" :key="n.version">
+              <p>{{ t('mix.newer', { n: n.version }) }}</p>
+              <CardChanges :changes="n.changes" />
+            </template>
             <button v-if="mayWrite" class="btn small" type="button" :disabled="busy" @click="takeCard">{{ t('mix.takeCard') }}</button>
           </div>
           <p v-if="!recipe.card" class="note">
             {{ t('mix.noCard') }} <RouterLink :to="{ name: 'shed' }">{{ t('station.shed') }}</RouterLink>
           </p>
-          <p v-if="recipe.strength">
+          <template v-if="several">
+            <p v-for="p in products.filter((x) => x.strength)" :key="p.what">
+              {{ p.product }}: <b>{{ say(p.strength?.percent) }}</b>. {{ say(p.strength?.why) }}
+            </p>
+          </template>
+          <p v-else-if="recipe.strength">
             {{ t('mix.strength') }} <b>{{ say(recipe.strength.percent) }}</b>. {{ say(recipe.strength.why) }}
           </p>
-          <p v-if="recipe.ways" class="small soft">
+          <p v-if="recipe.ways && !several" class="small soft">
             {{ recipe.ways.parts }} · {{ recipe.ways.written.join(' · ') }}<template v-if="recipe.ways.active"> · {{ recipe.ways.active }}</template>
           </p>
-          <p v-if="recipe.ways?.trap" class="small">{{ recipe.ways.trap }}</p>
-          <p v-if="recipe.ceiling?.planned" class="small">{{ t('mix.ceiling', { planned: say(recipe.ceiling.planned), most: say(recipe.ceiling.most) }) }}</p>
+          <p v-if="recipe.ways?.trap && !several" class="small">{{ recipe.ways.trap }}</p>
+          <template v-for="p in products" :key="p.what">
+            <p v-if="p.ceiling?.planned" class="small">
+              <template v-if="several">{{ p.product }}: </template>{{ t(`mix.ceilings.${p.ceiling.by ?? 'year'}`, { planned: say(p.ceiling.planned), most: say(p.ceiling.most) }) }}
+              <template v-if="p.ceiling.left">{{ t('mix.stillAllowed', { left: say(p.ceiling.left) }) }}</template>
+            </p>
+          </template>
           <div v-for="(load, i) in recipe.loads" :key="i" class="stack sheetlike">
             <h3>{{ loadName(t, load) }}: {{ say(load.finished) }}</h3>
             <div class="loading">
@@ -147,7 +181,8 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
               </ol>
             </div>
           </div>
-          <div v-if="recipe.plan && recipe.plan.loads.length > 1" class="table-wrap">
+          <details v-if="recipe.plan && recipe.plan.loads.length > 1" class="table-wrap" :open="recipe.plan.loads.length <= FEW_LOADS">
+            <summary>{{ t('mix.plan.each', { n: recipe.plan.loads.length + recipe.plan.more }) }}</summary>
             <table class="small">
               <thead>
                 <tr>
@@ -167,7 +202,7 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
               </tbody>
             </table>
             <p v-if="recipe.plan.more" class="small soft">{{ t('mix.plan.more', { n: recipe.plan.more }) }}</p>
-          </div>
+          </details>
           <p v-if="recipe.plan?.water" class="small">{{ t('mix.plan.water', { water: say(recipe.plan.water), weight: say(recipe.plan.waterWeight) }) }}</p>
           <div class="row">
             <button v-if="mayWrite" class="btn main" type="button" :disabled="busy || !recipe.finished || (recipe.saved && !asked)" @click="save">
@@ -197,6 +232,20 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
               >{{ t('mix.carrier') }}
               <select class="field" :value="ask.carrier ?? recipe.carrier.id" @change="set('carrier', ($event.target as HTMLSelectElement).value)">
                 <option v-for="c in ['water', 'oil']" :key="c" :value="c">{{ t(`shed.carrier.${c}`) }}</option>
+              </select>
+            </label>
+            <label v-if="recipe.mayJoin?.length" class="label"
+              >{{ t('mix.with') }}
+              <select class="field" :value="inTank('with')" @change="set('with', ($event.target as HTMLSelectElement).value)">
+                <option value="">{{ t('mix.withNone') }}</option>
+                <option v-for="j in joins(inTank('withAlso'))" :key="j.versionId" :value="j.versionId">{{ j.product }}</option>
+              </select>
+            </label>
+            <label v-if="inTank('with') && joins(inTank('with')).length" class="label"
+              >{{ t('mix.withAlso') }}
+              <select class="field" :value="inTank('withAlso')" @change="set('withAlso', ($event.target as HTMLSelectElement).value)">
+                <option value="">{{ t('mix.withNone') }}</option>
+                <option v-for="j in joins(inTank('with'))" :key="j.versionId" :value="j.versionId">{{ j.product }}</option>
               </select>
             </label>
             <label v-if="recipe.carrier.id === 'water'" class="label"
@@ -231,8 +280,10 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
             </div>
             <p class="small soft">{{ t('mix.leftoverHelp') }}</p>
           </details>
-          <template v-if="cup">
-            <h3>{{ t('mix.measure', { tool: cup.tool }) }}</h3>
+          <template v-for="cup in cups" :key="cup.what ?? cup.tool">
+            <h3>
+              <template v-if="several">{{ cup.product }}: </template>{{ t('mix.measure', { tool: cup.tool }) }}
+            </h3>
             <MeasureDrawing :cup="cup" />
           </template>
           <template v-if="recipe.drawing"
@@ -275,6 +326,10 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
 }
 .amount {
   font-size: var(--size-l);
+}
+.of {
+  font-size: var(--size-l);
+  font-weight: 400;
 }
 summary {
   min-height: 36px;

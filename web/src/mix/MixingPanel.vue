@@ -30,22 +30,23 @@ watch([at, () => props.recipe.stepId], restart);
 const steps = computed(() => load.value?.steps ?? []);
 const current = computed(() => steps.value[done.value] ?? null);
 const all = computed(() => steps.value.length > 0 && done.value >= steps.value.length);
-/** Jugs of this product that hold enough for the load, the one that is open first. */
-const jugs = computed(() => props.stock.filter((c) => c.product === props.recipe.card?.product && c.left.value !== '0'));
-const from = ref('');
+/** For each product of the load the jugs that something is left in, the one that is open first. */
+const products = computed(() => (load.value?.products ?? []).map((p) => ({ ...p, jugs: props.stock.filter((c) => c.product === p.product && c.left.value !== '0') })));
+const from = ref<Record<string, string>>({});
 watch(
-  jugs,
+  products,
   (list) => {
-    if (!list.some((c) => c.id === from.value)) from.value = list[0]?.id ?? '';
+    for (const p of list) if (!p.jugs.some((c) => c.id === from.value[p.what])) from.value[p.what] = p.jugs[0]?.id ?? '';
   },
   { immediate: true },
 );
+const draws = computed(() => products.value.map((p) => from.value[p.what] ?? '').filter((id) => id !== ''));
 const write = async (): Promise<void> => {
   const made = await run(() =>
     unwrap(
       api.POST('/steps/{step}/batches', {
         params: { path: { step: props.recipe.stepId } },
-        body: { load: at.value, confirmed: steps.value.map((s) => s.what), ...(from.value ? { draws: [{ containerId: from.value }] } : {}) },
+        body: { load: at.value, confirmed: steps.value.map((s) => s.what), ...(draws.value.length ? { draws: draws.value.map((containerId) => ({ containerId })) } : {}) },
       }),
     ),
   );
@@ -85,14 +86,18 @@ const write = async (): Promise<void> => {
         <button v-if="current && mayWrite" class="btn main tick" type="button" @click="done++">{{ t('mixing.isIn', { what: current.name, amount: say(current.amount) }) }}</button>
         <button v-if="done > 0" class="btn quiet small" type="button" @click="done--">{{ t('mixing.undo') }}</button>
         <template v-if="all">
-          <label v-if="jugs.length" class="label"
-            >{{ t('mixing.from') }}
-            <select v-model="from" class="field">
-              <option v-for="c in jugs" :key="c.id" :value="c.id">{{ t('mixing.jug', { size: c.sold, lot: c.lot ?? '–', left: say(c.left) }) }}</option>
-              <option value="">{{ t('mixing.noJug') }}</option>
-            </select></label
-          >
-          <p v-else class="small soft">{{ t('mixing.noStock') }}</p>
+          <template v-for="p in products" :key="p.what">
+            <label v-if="p.jugs.length" class="label"
+              >{{ products.length > 1 ? t('mixing.fromOf', { product: p.product }) : t('mixing.from') }}
+              <select v-model="from[p.what]" class="field">
+                <option v-for="c in p.jugs" :key="c.id" :value="c.id">{{ t('mixing.jug', { size: c.sold, lot: c.lot ?? '–', left: say(c.left) }) }}</option>
+                <option value="">{{ t('mixing.noJug') }}</option>
+              </select></label
+            >
+            <p v-else class="small soft">
+              <template v-if="products.length > 1">{{ p.product }}: </template>{{ t('mixing.noStock') }}
+            </p>
+          </template>
           <button class="btn main tick" type="button" :disabled="busy" @click="write">{{ t('mixing.write') }}</button>
         </template>
         <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>

@@ -7,6 +7,7 @@ import { handbookQuery } from '@/api/queries';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import { useShed } from '@/composables/useShed';
+import SiteLimitsField from './SiteLimitsField.vue';
 import UsesField from './UsesField.vue';
 import { blankUse, bodyOf, draftOf, placeOf, SECTIONS } from './cardFields';
 
@@ -95,6 +96,7 @@ const id = (field: string): string => `card-${field}`;
             <label v-for="x in book?.settings ?? []" :key="x.id"><input v-model="form.sites" type="checkbox" :value="x.id" /> {{ x.name }}</label>
           </fieldset>
           <UsesField v-else-if="f.kind === 'uses'" v-model="form.uses" :methods="uses" :fault="useFault" />
+          <SiteLimitsField v-else-if="f.kind === 'siteLimits'" v-model="form.siteLimits" :sites="book?.settings ?? []" :fault="(n) => at(`/card/siteLimits/${n}`)" />
           <label v-else-if="f.kind === 'tick'" class="tick"
             ><input :id="id(f.id)" type="checkbox" :checked="form.texts[f.id] === 'yes'" @change="form.texts[f.id] = ($event.target as HTMLInputElement).checked ? 'yes' : ''" />
             {{ t(`shed.field.${f.id}`) }}</label

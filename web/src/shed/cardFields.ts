@@ -1,7 +1,7 @@
 /** What a label card may hold, in the order in which labels print it: the form, the reading and the changes go by one list. */
 export interface CardField {
   id: string;
-  kind: 'text' | 'long' | 'amount' | 'number' | 'yes-no' | 'tick' | 'choice' | 'names' | 'carriers' | 'sites' | 'actives' | 'uses';
+  kind: 'text' | 'long' | 'amount' | 'number' | 'yes-no' | 'tick' | 'choice' | 'names' | 'carriers' | 'sites' | 'actives' | 'uses' | 'siteLimits';
   sample?: string;
   choices?: readonly string[];
 }
@@ -54,7 +54,11 @@ export const SECTIONS: readonly { key: string; fields: readonly CardField[] }[] 
     key: 'limits',
     fields: [
       { id: 'yearlyMaximum', kind: 'amount', sample: '9 kg ae/ha' },
+      { id: 'yearCounted', kind: 'choice', choices: ['calendar-year', 'season', '365-days'] },
+      { id: 'applicationMaximum', kind: 'amount', sample: '2 kg ae/ha' },
+      { id: 'applications', kind: 'number' },
       { id: 'intervalDays', kind: 'number' },
+      { id: 'siteLimits', kind: 'siteLimits' },
       { id: 'coldest', kind: 'amount', sample: '41 F' },
       { id: 'hottest', kind: 'amount', sample: '85 F' },
       { id: 'windMost', kind: 'amount', sample: '10 mph' },
@@ -136,18 +140,34 @@ export function placeOf(draft: CardDraft, method: string, line: number): number 
   return n + line;
 }
 
+/** Limits that hold on some sites only; an empty one is taken from the limits for all. */
+export interface SiteLimit {
+  sites: string[];
+  perYear: string;
+  perApplication: string;
+  applications: string;
+  intervalDays: string;
+  yearCounted: string;
+}
+export const TEXTS_OF_LIMIT = ['perYear', 'perApplication', 'applications', 'intervalDays', 'yearCounted'] as const;
+export const blankLimit = (): SiteLimit => ({ sites: [], perYear: '', perApplication: '', applications: '', intervalDays: '', yearCounted: '' });
+/** Fields that are more than a text; each is read and sent in its own way. */
+const OWN_WAY = ['actives', 'carriers', 'sites', 'uses', 'siteLimits'];
+const asNumber = (text: string): number | string => (/^\d+$/.test(text) ? Number(text) : text);
+
 export interface CardDraft {
   texts: Record<string, string>;
   actives: { active: string; amount: string }[];
   carriers: string[];
   sites: string[];
   uses: Record<string, Use>;
+  siteLimits: SiteLimit[];
 }
 
 /** The form of a card, filled from a body that was typed or taken in before. */
 export function draftOf(body: Record<string, unknown>): CardDraft {
   const texts: Record<string, string> = {};
-  for (const f of SECTIONS.flatMap((s) => s.fields)) if (!['actives', 'carriers', 'sites', 'uses'].includes(f.kind)) texts[f.id] = f.kind === 'names' ? textOf(body[f.id]) : textOf(body[f.id]);
+  for (const f of SECTIONS.flatMap((s) => s.fields)) if (!OWN_WAY.includes(f.kind)) texts[f.id] = textOf(body[f.id]);
   texts.formulation ||= 'soluble-liquid';
   const list = (key: string): Record<string, unknown>[] => (Array.isArray(body[key]) ? (body[key] as Record<string, unknown>[]) : []);
   const actives = list('actives').map((a) => ({ active: textOf(a.active), amount: textOf(a.amount) }));
@@ -157,8 +177,13 @@ export function draftOf(body: Record<string, unknown>): CardDraft {
     const id = textOf(m.method);
     uses[id] = { on: true, lines: [...(uses[id]?.lines ?? []), line] };
   }
+  const siteLimits = list('siteLimits').map((l) => ({
+    ...blankLimit(),
+    ...Object.fromEntries(TEXTS_OF_LIMIT.map((a) => [a, textOf(l[a])])),
+    sites: Array.isArray(l.sites) ? l.sites.map(textOf) : [],
+  }));
   const words = (key: string): string[] => (Array.isArray(body[key]) ? (body[key] as unknown[]).map(textOf) : []);
-  return { texts, actives: actives.length ? actives : [{ active: 'glyphosate', amount: '' }], carriers: 'carriers' in body ? words('carriers') : ['water'], sites: words('sites'), uses };
+  return { texts, actives: actives.length ? actives : [{ active: 'glyphosate', amount: '' }], carriers: 'carriers' in body ? words('carriers') : ['water'], sites: words('sites'), uses, siteLimits };
 }
 
 /** The body that is sent: what was left out is not there at all, since a label that says nothing is not a label that says none. */
@@ -177,11 +202,16 @@ export function bodyOf(draft: CardDraft): Record<string, unknown> {
         })),
       ),
   };
+  if (draft.siteLimits.length)
+    body.siteLimits = draft.siteLimits.map((l) => ({
+      sites: l.sites,
+      ...Object.fromEntries(TEXTS_OF_LIMIT.filter((a) => l[a].trim() !== '').map((a) => [a, a === 'applications' || a === 'intervalDays' ? asNumber(l[a].trim()) : l[a].trim()])),
+    }));
   for (const f of SECTIONS.flatMap((s) => s.fields)) {
     const text = (draft.texts[f.id] ?? '').trim();
-    if (text === '' || ['actives', 'carriers', 'sites', 'uses'].includes(f.kind)) continue;
+    if (text === '' || OWN_WAY.includes(f.kind)) continue;
     if (f.kind === 'yes-no' || f.kind === 'tick') body[f.id] = text === 'yes';
-    else if (f.kind === 'number') body[f.id] = /^\d+$/.test(text) ? Number(text) : text;
+    else if (f.kind === 'number') body[f.id] = asNumber(text);
     else if (f.kind === 'names')
       body[f.id] = text
         .split(',')
