@@ -96,6 +96,25 @@ it('counts the same active of another product of the tank, and says what is left
         ->and(held(['yearlyMaximum' => null], '1 L', '1 ha')->missing)->toBe('card-yearly-maximum');
 });
 
+it('lets the limit decide that is passed, then that cannot be told, then that is fuller', function (array $lines, ?bool $kept, ?string $most) {
+    foreach ([$lines, array_reverse($lines)] as $order) {
+        $ceiling = held(['siteLimits' => array_map(static fn (array $line): array => $line + ['sites' => ['woods']], $order)], '1 L', '1 ha');
+        expect([$ceiling->kept, $ceiling->most === null ? null : Thicket\Measure\Shown::number($ceiling->most->amount) . ' ' . $ceiling->most->unit->value])->toBe([$kept, $most]);
+    }
+})->with([
+    // 480 g: a quarter of two kilograms, half of one
+    'the fuller of two years' => [[['perYear' => '2 kg ae/ha'], ['perYear' => '0.96 kg ae/ha']], true, '0.96 kg_ae/ha'],
+    'the year before one application' => [[['perYear' => '2 kg ae/ha'], ['perYear' => '2 kg ae/ha', 'perApplication' => '1 kg ae/ha']], true, '2 kg_ae/ha'],
+    'one cannot be told' => [[['perYear' => '2 kg ae/ha'], ['perYear' => '2 kg ai/ha']], null, '2 kg_ai/ha'],
+    'one is passed, one cannot be told' => [[['perYear' => '479 g ae/ha'], ['perYear' => '2 kg ai/ha']], false, '479 g_ae/ha'],
+    'nothing at all is allowed' => [[['perYear' => '0 g ae/ha'], ['perYear' => '2 kg ae/ha']], false, '0 g_ae/ha'],
+]);
+
+it('says which application it would be', function () {
+    $ceiling = held(['applications' => 2], '1 L', '1 ha', putThere('100 g ae/ha', 2));
+    expect([(string) $ceiling->planned?->amount, (string) $ceiling->most?->amount, $ceiling->left])->toBe(['3', '2', null]);
+});
+
 it('begins the year as the card counts it', function (string $year, string $day, bool $south, string $begins) {
     expect(CardCeiling::yearBegins($year, Day::parse($day), $south)->format('Y-m-d'))->toBe($begins);
 })->with([
@@ -129,6 +148,11 @@ it('lets the densest zone of a tenth of a hectare decide for work on stems', fun
     'smaller than counts' => ['999 m2', []],
 ]);
 
+it('takes the least and the most that may be typed, and nothing for what is not said', function () {
+    $line = cardOf(['siteLimits' => [['sites' => ['woods'], 'applications' => 99, 'intervalDays' => 1000], ['sites' => ['pasture'], 'applications' => 1, 'intervalDays' => 0], ['sites' => ['orchard'], 'applications' => null, 'intervalDays' => null, 'perYear' => null]]]);
+    expect(array_map(static fn (CardCeiling $c): array => [$c->applications, $c->intervalDays], array_slice($line->ceilings, 1)))->toBe([[99, 1000], [1, 0], [null, null]]);
+});
+
 it('names the limit that cannot be right', function (array $changes, string $pointer) {
     try {
         cardOf($changes);
@@ -145,5 +169,9 @@ it('names the limit that cannot be right', function (array $changes, string $poi
     'a weight without an area' => [['siteLimits' => [['sites' => ['woods'], 'perYear' => '1 kg']]], '/siteLimits/0/perYear'],
     'once more than in a year' => [['applicationMaximum' => '9 kg ae/ha'], '/applicationMaximum'],
     'no times' => [['applications' => 0], '/applications'],
+    'more times than anybody counts' => [['applications' => 100], '/applications'],
+    'days past counting' => [['intervalDays' => 1001], '/intervalDays'],
+    'a field of nobody in a line' => [['siteLimits' => [['sites' => ['woods'], 'colour' => 'red']]], '/siteLimits/0/colour'],
+    'a volume for an area' => [['siteLimits' => [['sites' => ['woods'], 'perApplication' => '2 L']]], '/siteLimits/0/perApplication'],
     'a year of nobody' => [['yearCounted' => 'fiscal'], '/yearCounted'],
 ]);

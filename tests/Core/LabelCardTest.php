@@ -79,6 +79,7 @@ it('names the field that cannot be right', function (array $changes, string $poi
     'to without from' => [['methods' => [['method' => 'basal-bark', 'to' => '03-01']]], '/methods/0/from', 'both'],
     'a day that is none' => [['methods' => [['method' => 'basal-bark', 'from' => '02-30', 'to' => '03-01']]], '/methods/0/from', 'MM-DD'],
     'one use twice for all' => [['methods' => [['method' => 'basal-bark', 'max' => '20%'], ['method' => 'basal-bark', 'max' => '30%']]], '/methods/1/method', 'second line'],
+    'a field of nobody in a line' => [['methods' => [['method' => 'basal-bark', 'colour' => 'red']]], '/methods/0/colour', 'no such field'],
     'a rate of nothing' => [['methods' => [['method' => 'pasture-broadcast', 'rateMost' => '0 L/ha']]], '/methods/0/rateMost', 'amount per area'],
     'rates of two kinds' => [['methods' => [['method' => 'pasture-broadcast', 'rateLeast' => '1 oz wt/ac', 'rateMost' => '2 L/ha']]], '/methods/0/rateMost', 'same kind'],
     'least rate above most' => [['methods' => [['method' => 'pasture-broadcast', 'rateLeast' => '3 L/ha', 'rateMost' => '2 L/ha']]], '/methods/0/rateMost', 'not below'],
@@ -121,10 +122,12 @@ it('lists no use outside its dates and stages, and says when the dates open', fu
     $day = new DateTimeImmutable('2026-06-01');
     $spring = $card?->lines('foliar-spot')[0];
     expect($card?->use('foliar-spot', 'rosette', $day))->toBeNull()
+        ->and($spring?->holds(null, new DateTimeImmutable('2026-05-31')))->toBeTrue()->and($spring?->holds(null, new DateTimeImmutable('2026-03-01')))->toBeTrue()->and($spring?->holds(null, new DateTimeImmutable('2026-02-28')))->toBeFalse()
+        ->and(readCard(['methods' => [['method' => 'foliar-spot', 'from' => '03-01', 'to' => '03-01', 'rateMost' => null]]])?->lines('foliar-spot')[0]->holds(null, new DateTimeImmutable('2026-03-01')))->toBeTrue()
         ->and($card?->use('basal-bark', 'flower', $day))->toBeNull()
         ->and($card?->use('basal-bark', null, $day)?->stages)->toBe(['dormant'])
         ->and($card?->use('cut-stump', null, $day))->toBeNull()
-        ->and($spring?->opensOn($day)?->format('Y-m-d'))->toBe('2027-03-01')
+        ->and($spring?->opensOn($day)?->format('Y-m-d'))->toBe('2027-03-01')->and($spring?->opensOn(new DateTimeImmutable('2026-03-01'))?->format('Y-m-d'))->toBe('2026-03-01')
         ->and($spring?->opensOn(new DateTimeImmutable('2026-02-01'))?->format('Y-m-d'))->toBe('2026-03-01')
         ->and($spring?->opensOn(new DateTimeImmutable('2026-04-01'))?->format('Y-m-d'))->toBe('2026-04-01')
         ->and(array_map(static fn (DateTimeImmutable $d): string => $d->format('Y-m-d'), $spring?->turns(2026) ?? []))->toBe(['2026-03-01', '2026-06-01'])

@@ -104,6 +104,46 @@ test('from a product without a label to a confirmed card, a stepped mix with a p
   });
 });
 
+test('two products in one tank: every card asked, each drawn from its own jug', async ({ page }) => {
+  await signIn(page);
+  await page
+    .getByRole('link', { name: /Spotted knapweed/ })
+    .first()
+    .click();
+  await station(page, 'Methods');
+  await unfold(page);
+  await page
+    .getByRole('button', { name: /Foliar spot spray clopyralid/i })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Choose Foliar spot spray' }).click();
+  await expect(page.getByRole('heading', { name: 'Mix: Spotted knapweed' })).toBeVisible();
+
+  await test.step('a card that is silent on mixing is asked after, one that allows it is taken', async () => {
+    await page.getByLabel('Second product').selectOption({ label: 'Glyphosate 360 g/L, water-borne' });
+    await expect(page.getByText('may be mixed with others is not on its card')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Save this recipe' })).toBeDisabled();
+    await page.getByLabel('Second product').selectOption({ label: 'none' });
+    await expect(page.getByText('may be mixed with others is not on its card')).toBeHidden();
+    await page.getByLabel('Second product').selectOption({ label: '2,4-D amine 480 g/L, water-borne' });
+    await expect(page.getByText('try the same proportions in a jar first')).toBeVisible();
+    await expect(page.getByText(/On the shelf there are .* of Clopyralid.* short/)).toBeVisible();
+    await expect(page.getByText(/2,4-D amine.*: .* on this ground this year; the card allows .* Still allowed here/)).toBeVisible();
+    await isAccessible(page);
+    await page.getByRole('button', { name: 'Save this recipe' }).click();
+    await page.getByRole('button', { name: 'Mix it now' }).click();
+  });
+
+  await test.step('both go in by name, both jugs go down', async () => {
+    for (const what of [/^Water, .*: it is in$/, /^Clopyralid .*: it is in$/, /^2,4-D amine .*: it is in$/, /^Water to the mark, .*: it is in$/])
+      await page.getByRole('button', { name: what }).click();
+    await expect(page.getByLabel('Clopyralid 360 g/L, water-borne came from')).toContainText('lot C-0072');
+    await expect(page.getByLabel('2,4-D amine 480 g/L, water-borne came from')).toContainText('lot B-1140');
+    await page.getByRole('button', { name: 'Mixed: write the label' }).click();
+    await expect(page.getByRole('article', { name: /^Mix \d+/ })).toContainText('Clopyralid 360 g/L, water-borne (clopyralid), 2,4-D amine 480 g/L, water-borne (2,4-D)');
+  });
+});
+
 test('what follows from what is known: sums in any direction, contradictions, and a tank put right', async ({ page }) => {
   await signIn(page);
   await page.goto('/sums');

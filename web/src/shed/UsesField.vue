@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n';
+import { monthDayText } from '@/components/dates';
 import { STAGES } from '@/components/stages';
-import { blankLine, blankUse, type Use } from './cardFields';
+import { blankLine, blankUse, type Use, type UseLine } from './cardFields';
 
 /** The uses that a label lists, each with its amounts; where the label parts one by growth stage or dates, each part is a line of its own. */
 const props = defineProps<{
@@ -25,6 +26,10 @@ const AMOUNTS = {
   ],
 } as const;
 const amounts = (product: string): (typeof AMOUNTS)[keyof typeof AMOUNTS] => (product === 'strength' ? AMOUNTS.strength : AMOUNTS.rate);
+/** The stages and days that a line is for, in words; empty where it holds always. */
+const holdsFor = (line: UseLine): string =>
+  [line.stages.map((s) => t(`value.${s}`)).join(', '), line.from && line.to ? t('shed.lineDays', { from: dayOf(line.from), to: dayOf(line.to) }) : ''].filter(Boolean).join('; ');
+const dayOf = (monthDay: string): string => (/^\d\d-\d\d$/.test(monthDay) ? monthDayText(monthDay) : monthDay);
 const held = (method: string, n: number): string => props.fault(method, n) ?? '';
 const parts = (method: string, n: number): boolean => {
   const line = use(method).lines[n];
@@ -44,7 +49,8 @@ const parts = (method: string, n: number): boolean => {
               >{{ t(a.label) }}<input v-model="line[a.key]" class="field" :style="{ width: a.width }" :placeholder="a.sample" :aria-invalid="held(m.id, n) !== ''"
             /></label>
           </div>
-          <div v-if="parts(m.id, n)" class="stack">
+          <details v-if="parts(m.id, n)" :open="holdsFor(line) === '' && n > 0">
+            <summary>{{ holdsFor(line) === '' ? t('shed.holdsAlways') : t('shed.holdsFor', { when: holdsFor(line) }) }}</summary>
             <fieldset class="row stages">
               <legend class="label">{{ t('shed.lineStages') }}</legend>
               <label v-for="s in STAGES" :key="s" class="tick"><input v-model="line.stages" type="checkbox" :value="s" /> {{ t(`value.${s}`) }}</label>
@@ -52,9 +58,9 @@ const parts = (method: string, n: number): boolean => {
             <div class="row">
               <label class="label">{{ t('shed.lineFrom') }}<input v-model="line.from" class="field" style="width: 6em" placeholder="03-01" /></label>
               <label class="label">{{ t('shed.lineTo') }}<input v-model="line.to" class="field" style="width: 6em" placeholder="05-31" /></label>
-              <button v-if="use(m.id).lines.length > 1" class="btn small quiet" type="button" @click="use(m.id).lines.splice(n, 1)">{{ t('shed.lessLine') }}</button>
             </div>
-          </div>
+          </details>
+          <button v-if="n > 0" class="btn small quiet start" type="button" @click="use(m.id).lines.splice(n, 1)">{{ t('shed.lessLine') }}</button>
           <span v-if="held(m.id, n)" class="fault">{{ held(m.id, n) }}</span>
         </div>
         <button class="btn small quiet start" type="button" @click="use(m.id).lines.push(blankLine())">{{ t('shed.moreLine') }}</button>
@@ -77,6 +83,13 @@ fieldset {
 .line {
   border-left: 1px solid var(--rule);
   padding-left: 12px;
+}
+.line + .line {
+  margin-top: 12px;
+}
+details > summary {
+  min-height: 32px;
+  cursor: pointer;
 }
 .stages {
   gap: 0 14px;
