@@ -65,6 +65,8 @@ final readonly class RecipeDesk
             $situation->quantity(FactName::AirTemperature),
             $partners,
             $this->isNewTogether($step),
+            ($stand->patch->ground->crew->settings['fuelOil'] ?? false) === true,
+            is_bool($asked['additivesForWater'] ?? null) ? $asked['additivesForWater'] : null,
         );
 
         return $solver->advised($plan, $step->sprayer?->tank(), $this->leftover($stand, $step), is_int($asked['people'] ?? null) ? $asked['people'] : 1);

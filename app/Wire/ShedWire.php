@@ -47,6 +47,7 @@ final readonly class ShedWire
             'schools' => (object) ($crew->settings['schools'] ?? []),
             'prices' => $this->prices($crew),
             'figures' => $this->figures($crew),
+            'fuelOil' => $crew->settings['fuelOil'] ?? false,
             'poisonCentre' => $crew->settings['poisonCentre'] ?? null,
         ];
     }
@@ -90,7 +91,7 @@ final readonly class ShedWire
             'carriers' => $card->carriers, 'sites' => $card->sites,
             'methods' => array_map(static fn (CardUse $u): array => [
                 'method' => $u->method, 'min' => Wire::quantity($u->min?->percent()), 'max' => Wire::quantity($u->max?->percent()), 'perStem' => Wire::quantity($u->perStem), 'rateMost' => Wire::quantity($u->rateMost), 'spray' => Wire::quantity($u->spray),
-                'stages' => $u->stages, 'from' => $u->from === null ? null : (string) $u->from, 'to' => $u->to === null ? null : (string) $u->to,
+                'stages' => $u->stages, 'from' => $u->from === null ? null : (string) $u->from, 'to' => $u->to === null ? null : (string) $u->to, 'toWater' => $u->toWater,
             ], $card->uses),
             'waterBuffer' => Wire::quantity($card->waterBuffer), 'yearlyMaximum' => Wire::quantity($card->yearlyMaximum), 'aquaticAllowed' => $card->aquaticAllowed, 'licensedOnly' => $card->licensedOnly, 'reentryHours' => $card->reentryHours, 'rainfastHours' => $card->rainfastHours,
             'wearing' => $card->wearing, 'firstAid' => $card->firstAid, 'body' => $version->body, 'changes' => $before === null ? [] : $this->changes->between($before->body, $version->body),

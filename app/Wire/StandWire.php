@@ -21,6 +21,7 @@ use Thicket\Measure\Quantity;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Situation;
+use Thicket\Mix\Carrier;
 use Thicket\Mix\Recipe;
 
 /** A stand with its trail: where it is, what is next, and all that the stations show of it. */
@@ -103,11 +104,19 @@ final readonly class StandWire
             'asked' => array_map(static fn (string $role): array => ['role' => $role, 'typed' => is_string($step->recipe[$role] ?? null) ? $step->recipe[$role] : null], RecipeDesk::EXTRAS),
             'with' => $step->recipe['with'] ?? null, 'withAlso' => $step->recipe['withAlso'] ?? null, 'mayJoin' => $this->mayJoin($stand, $step),
             'partners' => array_map(fn (LabelCardVersion $v): array => ['versionId' => $v->id, 'product' => $v->card->product, 'version' => $v->version, 'confirmed' => $v->confirmed_at !== null, 'newer' => $this->newer($v)], $step->partners()),
-            'water' => $step->recipe['water'] ?? null, 'leftover' => $step->recipe['leftover'] ?? null, 'leftoverFrom' => $step->recipe['leftoverFrom'] ?? null,
+            'water' => $step->recipe['water'] ?? null, 'additivesForWater' => $step->recipe['additivesForWater'] ?? null, 'carriers' => $this->carriers($step), 'leftover' => $step->recipe['leftover'] ?? null, 'leftoverFrom' => $step->recipe['leftoverFrom'] ?? null,
             'leftOver' => array_map(static fn (Batch $b): array => ['id' => $b->id, 'title' => is_array($b->body['label'] ?? null) ? $b->body['label']['title'] : '', 'contents' => is_array($b->body['label'] ?? null) ? $b->body['label']['contents'] : ''], $this->desk->recentMixes($stand)), 'people' => $step->recipe['people'] ?? 1,
             'drawing' => $this->recipes->drawing($recipe, $step->method),
             'shelf' => $this->shelf($stand, $step, $recipe),
         ] + $this->recipes->recipe($recipe, $this->assembler->measuringTools($stand->patch->ground->crew), $this->content($step));
+    }
+
+    /** @return list<string> that may be chosen: fuel oil only where a card lists it, so that nobody is led to it (rulings J18) */
+    private function carriers(Step $step): array
+    {
+        $listed = array_merge(...array_map(fn (LabelCardVersion $version): array => $this->assembler->card($version)->carriers, $step->cardVersions()));
+
+        return array_values(array_filter(Carrier::ALL, static fn (string $one): bool => $one !== Carrier::FUEL_OIL || in_array($one, $listed, true)));
     }
 
     /** @return list<array<string, mixed>> of each product of the recipe: what is left on the shelf, and what it falls short */

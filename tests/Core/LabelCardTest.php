@@ -45,6 +45,22 @@ it('reads a strength in every way a label writes it', function (string $printed,
     'spoons to the gallon' => ['2 tsp/gal', '0.2604'],
 ]);
 
+it('reads an amount to a volume of water as a share of the mix, where the label says so', function (string $printed, bool $toWater, ?string $percent) {
+    try {
+        $line = readCard(['methods' => [['method' => 'foliar-spot', 'max' => $printed, 'toWater' => $toWater]]])?->lines('foliar-spot')[0];
+        expect(Thicket\Measure\Shown::number($line?->max?->percent()->amount ?? Brick\Math\BigRational::zero(), 4))->toBe($percent)->and($line?->toWater)->toBe($toWater)->and($line?->max?->typed)->toBe($printed);
+    } catch (Refused $e) {
+        expect($percent)->toBeNull()->and($e->faults[0]['pointer'])->toBe('/methods/0/max')->and($e->faults[0]['message'])->toContain('amount per volume');
+    }
+})->with([
+    // 2 fl oz in a finished gallon are 1.5625 %; to a gallon of water 2 in 130
+    'to the gallon of mix' => ['2 fl oz/gal', false, '1.563'],
+    'to the gallon of water' => ['2 fl oz/gal', true, '1.538'],
+    'to the litre of water' => ['250 mL/L', true, '20'],
+    'a percentage is of the mix' => ['2 %', true, null],
+    'parts say it already' => ['1:4', true, null],
+]);
+
 it('names the field that cannot be right', function (array $changes, string $pointer, string $says) {
     try {
         readCard($changes);

@@ -50,6 +50,18 @@ function amineCard(): array
     return ['id' => 'amine', 'product' => 'triclopyr amine 360 g/L', 'actives' => [['active' => 'triclopyr-amine', 'amount' => '360 g ae/L']], 'methods' => [['method' => 'foliar-spot', 'min' => '0.75%', 'max' => '2%']]] + waterCard();
 }
 
+/** @return array<string, mixed> an ester whose card lists fuel oil */
+function fuelOil(array $facts = [], array $card = []): array
+{
+    return ['cards' => [esterCard($card + ['carriers' => ['oil', 'fuel-oil']])], 'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'smooth'], ...$facts]];
+}
+
+/** @return array<string, mixed> */
+function byWater(string $distance): array
+{
+    return ['facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'water-distance', 'value' => $distance]]];
+}
+
 /** @return array<string, mixed> */
 function contactOn(string $stage): array
 {
@@ -150,6 +162,29 @@ it('says of a mix', function (string $row, array $document, array $plan, string 
     'lines for stages only, looked at' => ['foliar-spot/glyphosate/water', parted('full-leaf', false), [], 'asks mix.stage-first', false],
     'a line for the days' => ['foliar-spot/glyphosate/water', ['cards' => [waterCard(['methods' => [['method' => 'foliar-spot', 'max' => '2%', 'from' => '08-15', 'to' => '10-31']]])]], [], 'care mix.line-of-dates', true],
     'a line for all days' => ['foliar-spot/glyphosate/water', [], [], 'care mix.line-of-dates', false],
+    'fuel oil, listed and lawful' => ['basal-bark/triclopyr-ester/ester', fuelOil(), ['carrier' => 'fuel-oil', 'fuelOilLawful' => true], 'blocks mix.fuel-oil-law', false],
+    'fuel oil, listed, law not read' => ['basal-bark/triclopyr-ester/ester', fuelOil(), ['carrier' => 'fuel-oil'], 'blocks mix.fuel-oil-law', true],
+    'fuel oil, not listed' => ['basal-bark/triclopyr-ester/ester', [], ['carrier' => 'fuel-oil', 'fuelOilLawful' => true], 'blocks mix.fuel-oil-not-on-card', true],
+    'fuel oil, card not confirmed' => ['basal-bark/triclopyr-ester/ester', ['cards' => [esterCard(['carriers' => ['fuel-oil'], 'confirmed' => false])]], ['carrier' => 'fuel-oil', 'fuelOilLawful' => true], 'blocks mix.fuel-oil-not-on-card', true],
+    'fuel oil, listed' => ['basal-bark/triclopyr-ester/ester', fuelOil(), ['carrier' => 'fuel-oil', 'fuelOilLawful' => true], 'blocks mix.fuel-oil-not-on-card', false],
+    'fuel oil on wet ground' => ['basal-bark/triclopyr-ester/ester', fuelOil([['fact' => 'soil-moisture', 'value' => 'wet']]), ['carrier' => 'fuel-oil', 'fuelOilLawful' => true], 'blocks mix.fuel-oil-wet-ground', true],
+    'fuel oil on moist ground' => ['basal-bark/triclopyr-ester/ester', fuelOil([['fact' => 'soil-moisture', 'value' => 'moist']]), ['carrier' => 'fuel-oil', 'fuelOilLawful' => true], 'blocks mix.fuel-oil-wet-ground', false],
+    'fuel oil short of 30 m of water' => ['basal-bark/triclopyr-ester/ester', fuelOil([['fact' => 'water-distance', 'value' => '29.9 m']]), ['carrier' => 'fuel-oil', 'fuelOilLawful' => true], 'blocks mix.fuel-oil-near-water', true],
+    'fuel oil at 30 m' => ['basal-bark/triclopyr-ester/ester', fuelOil([['fact' => 'water-distance', 'value' => '30 m']]), ['carrier' => 'fuel-oil', 'fuelOilLawful' => true], 'blocks mix.fuel-oil-near-water', false],
+    'a card with a wider strip' => ['basal-bark/triclopyr-ester/ester', fuelOil([['fact' => 'water-distance', 'value' => '49 m']], ['waterBuffer' => '50 m']), ['carrier' => 'fuel-oil', 'fuelOilLawful' => true], 'blocks mix.fuel-oil-near-water', true],
+    'basal oil by wet ground is not fuel oil' => ['basal-bark/triclopyr-ester/ester', fuelOil([['fact' => 'soil-moisture', 'value' => 'wet']]), [], 'blocks mix.fuel-oil-wet-ground', false],
+    'fuel oil softens seals too' => ['basal-bark/triclopyr-ester/ester', fuelOil(), ['carrier' => 'fuel-oil', 'solventProof' => false], 'blocks mix.seals', true],
+    'a salt in fuel oil' => ['cut-stump/glyphosate/water', [], ['carrier' => 'fuel-oil'], 'blocks mix.water-borne-in-oil', true],
+    'dye by water' => ['foliar-spot/glyphosate/water', byWater('29 m'), ['extras' => ['dye']], 'asks mix.additives-for-water', true],
+    'dye away from water' => ['foliar-spot/glyphosate/water', byWater('30 m'), ['extras' => ['dye']], 'asks mix.additives-for-water', false],
+    'dye that is permitted' => ['foliar-spot/glyphosate/water', byWater('5 m'), ['extras' => ['dye'], 'additivesForWater' => true], 'asks mix.additives-for-water', false],
+    'dye that is not' => ['foliar-spot/glyphosate/water', byWater('5 m'), ['extras' => ['dye'], 'additivesForWater' => false], 'blocks mix.additives-not-for-water', true],
+    'nothing else in the tank' => ['foliar-spot/glyphosate/water', byWater('5 m'), [], 'asks mix.additives-for-water', false],
+    'oil by water' => ['foliar-spot/glyphosate/water', byWater('5 m'), ['extras' => ['oil', 'emulsifier'], 'additivesForWater' => true], 'blocks mix.oil-by-water', true],
+    'oil away from water' => ['foliar-spot/glyphosate/water', byWater('50 m'), ['extras' => ['oil', 'emulsifier'], 'additivesForWater' => true], 'blocks mix.oil-by-water', false],
+    'at the edge, distance unknown' => ['foliar-spot/glyphosate/water', ['facts' => [['fact' => 'setting', 'value' => 'water-edge']]], ['extras' => ['dye']], 'asks mix.additives-for-water', true],
+    'to be watered in' => ['foliar-spot/glyphosate/water', ['cards' => [waterCard(['waterInHours' => 24])]], [], 'care mix.water-in', true],
+    'not to be watered in' => ['foliar-spot/glyphosate/water', [], [], 'care mix.water-in', false],
     'no dye in cuts' => ['hack-and-squirt/glyphosate/water', [], [], 'care mix.dye', false],
 ]);
 

@@ -24,6 +24,7 @@ use Thicket\Measure\Strength;
 use Thicket\Methods\Board;
 use Thicket\Methods\Weights;
 use Thicket\Mix\Advice\MixPlan;
+use Thicket\Mix\Carrier;
 
 /** Judging and choosing: the board, the year, the chosen step and its recipe. */
 final class BoardController extends Controller
@@ -149,7 +150,7 @@ final class BoardController extends Controller
             }
         }
         $asked['water'] = $in->has('water') ? $in->choice('water', MixPlan::WATERS) : ($step->recipe['water'] ?? null);
-        $asked['carrier'] = $in->has('carrier') ? $in->choice('carrier', ['water', 'oil']) : ($step->recipe['carrier'] ?? null);
+        $asked['carrier'] = $in->has('carrier') ? $in->choice('carrier', Carrier::ALL) : ($step->recipe['carrier'] ?? null);
         $leftover = $in->has('leftover') ? trim((string) $in->textOrNull('leftover', 40)) : ($step->recipe['leftover'] ?? null);
         if (is_string($leftover) && $leftover !== '') {
             try {
@@ -162,8 +163,10 @@ final class BoardController extends Controller
         $asked['leftover'] = $leftover === '' ? null : $leftover;
         $asked['leftoverFrom'] = $in->has('leftoverFrom') ? $in->uuid('leftoverFrom') : ($step->recipe['leftoverFrom'] ?? null);
         $asked['people'] = $in->has('people') ? $in->int('people', 1, 20) : ($step->recipe['people'] ?? 1);
+        $answer = $in->has('additivesForWater') ? $in->choice('additivesForWater', ['yes', 'no']) : null;
+        $asked['additivesForWater'] = $answer === null ? ($step->recipe['additivesForWater'] ?? null) : $answer === 'yes';
         $this->partners($in, $request, $step, $asked);
-        foreach (['water', 'carrier', 'leftover', 'leftoverFrom', 'people', ...Step::PARTNERS] as $name) {
+        foreach (['water', 'additivesForWater', 'carrier', 'leftover', 'leftoverFrom', 'people', ...Step::PARTNERS] as $name) {
             $in->has($name) || $in->raw($name);
         }
         if ($sprayerId !== null) {

@@ -90,6 +90,8 @@ final class ShedController extends Controller
         $in = $this->fields($request);
         $schools = (new SituationReader($this->catalogue))->schools($in)->chosen;
         $stance = $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']);
+        $fuelOil = $in->has('fuelOil') ? $in->bool('fuelOil', false) : null;
+        $in->has('fuelOil') || $in->raw('fuelOil');
         $weights = $in->has('weights') ? Weights::read($in) : null;
         $prices = $in->has('prices') ? $in->raw('prices') : null;
         if ($in->has('prices')) {
@@ -106,6 +108,9 @@ final class ShedController extends Controller
         $settings = $crew->settings;
         $settings['schools'] = $schools + ($settings['schools'] ?? []);
         $settings['stance'] = $stance ?? $settings['stance'] ?? 'any';
+        if ($fuelOil !== null) {
+            $settings['fuelOil'] = $fuelOil;
+        }
         if ($weights !== null) {
             $settings['weights'] = $weights->parts;
         }

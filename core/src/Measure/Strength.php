@@ -63,6 +63,16 @@ final readonly class Strength
         return self::ofQuantity(Reading::parse($typed, Dimension::ProductShare, $gallon)->quantity, trim($typed));
     }
 
+    /**
+     * The same, where the amount is said to a volume of water and not of finished mix (rulings J27): an ounce to a gallon is one part in 129.
+     *
+     * @return self|null null where it was not written as an amount to a volume
+     */
+    public function saidToCarrier(): ?self
+    {
+        return $this->isParts || !str_contains($this->typed, '/') ? null : new self($this->share->dividedBy($this->share->plus(1))->simplified(), $this->typed, false);
+    }
+
     public function percent(): Quantity
     {
         return Quantity::of($this->share->multipliedBy(100), Unit::PercentProduct);

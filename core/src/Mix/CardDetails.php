@@ -15,7 +15,7 @@ final readonly class CardDetails
     /** Words of the label, in the order in which labels print them. */
     public const TEXTS = ['growthStage', 'grasses', 'crops', 'treeAges', 'drift', 'runoff', 'storage', 'disposal'];
     public const DAYS = ['dairyDays', 'slaughterDays', 'strawDays', 'replantDays'];
-    public const HOURS = ['irrigationHours', 'irrigationResumeHours', 'holdingHours'];
+    public const HOURS = ['irrigationHours', 'irrigationResumeHours', 'holdingHours', 'waterInHours'];
     /** Yes, no, or not read yet. */
     public const YES_NO = ['cabRequired', 'forageAllowed', 'leadInsideLasting', 'concentrateExists', 'tankMixAllowed'];
     public const BUYERS = ['home', 'farm', 'licensed'];

@@ -36,6 +36,8 @@ final readonly class CardUse
         public array $stages = [],
         public ?MonthDay $from = null,
         public ?MonthDay $to = null,
+        /** Whether the label says amounts to a volume of water, not of finished mix (rulings J27); $min and $max are shares of the mix all the same. */
+        public bool $toWater = false,
     ) {
     }
 
@@ -46,8 +48,9 @@ final readonly class CardUse
         if ($method !== null && !$catalogue->hasMethod($method)) {
             $in->fault('method', 'This method is not in the catalogue.');
         }
-        $min = $in->strengthOrNull('min');
-        $max = $in->strengthOrNull('max');
+        $toWater = $in->bool('toWater', false);
+        $min = self::strength($in, 'min', $toWater);
+        $max = self::strength($in, 'max', $toWater);
         if ($min !== null && $max !== null && $min->share->isGreaterThan($max->share)) {
             $in->fault('max', 'The most must not be below the least.');
         }
@@ -66,7 +69,7 @@ final readonly class CardUse
         }
         $in->noOthers();
 
-        return $method === null ? null : new self($method, $min, $max, $perStem, $least, $most, $spray, $stages, $from, $to);
+        return $method === null ? null : new self($method, $min, $max, $perStem, $least, $most, $spray, $stages, $from, $to, $toWater);
     }
 
     /** Whether the label parts this line from others by stage or date. */
@@ -147,6 +150,13 @@ final readonly class CardUse
         }
 
         return $rate;
+    }
+
+    private static function strength(Fields $in, string $name, bool $toWater): ?Strength
+    {
+        $given = $in->strengthOrNull($name);
+
+        return $given === null || !$toWater ? $given : $given->saidToCarrier() ?? $in->fault($name, 'To a volume of water only an amount per volume is said, such as 2 fl oz/gal or 10 mL/L.');
     }
 
     private static function monthDay(Fields $in, string $name): ?MonthDay

@@ -34,7 +34,7 @@ final readonly class FinishedMix
 
     /**
      * @param list<Component> $components
-     * @param string $carrier 'water' or 'oil'
+     * @param string $carrier one of {@see Carrier::ALL}
      *
      * @throws Unmixable when the parts are more than the whole, or oil-plus-emulsifier meets surfactant
      */

@@ -17,7 +17,7 @@ final readonly class LabelCard
 
     /**
      * @param list<array{active: string, amount: Quantity}> $actives
-     * @param list<string> $carriers water, oil
+     * @param list<string> $carriers {@see Carrier::ALL}
      * @param list<string> $sites
      * @param list<CardUse> $uses in the order of the label; several of one method are parted by growth stage or dates
      */
@@ -104,7 +104,7 @@ final readonly class LabelCard
             'version' => $in->int('version', 1, 9999, 1),
             'confirmed' => $in->bool('confirmed', false),
             'formulation' => $in->choice('formulation', self::FORMULATIONS),
-            'carriers' => $in->strings('carriers', ['water', 'oil']),
+            'carriers' => $in->strings('carriers', Carrier::ALL),
             'sites' => $in->strings('sites', $catalogue->sites()),
             'aquatic' => $in->bool('aquaticAllowed', false),
             'buffer' => $in->quantityOrNull('waterBuffer', Dimension::Length),

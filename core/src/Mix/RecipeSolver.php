@@ -67,7 +67,7 @@ final readonly class RecipeSolver
     /**
      * @param Quantity|null $tank of the sprayer to be used; null leaves the loads open
      * @param list<Component> $extras besides product and carrier: dye, surfactant, oil and emulsifier, conditioner
-     * @param string|null $carrier water or oil; null takes the usual one
+     * @param string|null $carrier one of {@see Carrier::ALL}; null takes the usual one
      */
     public function solve(?Quantity $tank, array $extras = [], ?string $carrier = null): Recipe
     {
@@ -160,7 +160,7 @@ final readonly class RecipeSolver
     /** Place in the loading order (rulings J16): what makes an emulsion goes in before what dissolves. */
     private static function role(Candidate $candidate, string $carrier): string
     {
-        return $carrier === 'oil' || in_array($candidate->card?->formulation, ['emulsifiable', 'oil-soluble-ester'], true) ? 'emulsifiable' : 'solution';
+        return Carrier::isOil($carrier) || in_array($candidate->card?->formulation, ['emulsifiable', 'oil-soluble-ester'], true) ? 'emulsifiable' : 'solution';
     }
 
     /**

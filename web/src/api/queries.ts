@@ -26,7 +26,7 @@ export const costsQuery = (stand: string, row: string) =>
   queryOptions({ queryKey: ['stand', stand, 'costs', row], queryFn: () => unwrap(api.GET('/stands/{stand}/costs', { params: { path: { stand }, query: { row } } })) });
 /** Wishes for a recipe beyond what is kept with its step. */
 export type RecipeAsk = Partial<
-  Record<'sprayerId' | 'carrier' | 'with' | 'withAlso' | 'water' | 'leftover' | 'leftoverFrom' | 'people' | 'dye' | 'surfactant' | 'conditioner' | 'oil' | 'emulsifier', string>
+  Record<'sprayerId' | 'carrier' | 'additivesForWater' | 'with' | 'withAlso' | 'water' | 'leftover' | 'leftoverFrom' | 'people' | 'dye' | 'surfactant' | 'conditioner' | 'oil' | 'emulsifier', string>
 >;
 export const recipeQuery = (step: string, ask: RecipeAsk) =>
   queryOptions({ queryKey: ['recipe', step, ask], queryFn: () => unwrap(api.GET('/steps/{step}/recipe', { params: { path: { step }, query: ask } })) });

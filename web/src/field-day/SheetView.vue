@@ -40,7 +40,10 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
         </p>
       </template>
       <p v-else class="pour">{{ say(sheet.snapshot.recipe.product) }}</p>
-      <p>{{ t(several ? 'mix.thenOf' : 'mix.then', { carrier: sheet.snapshot.recipe.carrier.name, mark: say(sheet.snapshot.recipe.need) }) }} · {{ products.map((p) => `${p.name} (${p.registration})`).join(', ') }}</p>
+      <p>
+        {{ t(several ? 'mix.thenOf' : 'mix.then', { carrier: sheet.snapshot.recipe.carrier.name, mark: say(sheet.snapshot.recipe.need) }) }} ·
+        {{ products.map((p) => `${p.name} (${p.registration})`).join(', ') }}
+      </p>
     </div>
     <template v-if="sheet.snapshot.recipe">
       <p v-for="cup in cups" :key="cup.what ?? cup.tool">

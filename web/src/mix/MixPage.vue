@@ -231,7 +231,7 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
             <label class="label"
               >{{ t('mix.carrier') }}
               <select class="field" :value="ask.carrier ?? recipe.carrier.id" @change="set('carrier', ($event.target as HTMLSelectElement).value)">
-                <option v-for="c in ['water', 'oil']" :key="c" :value="c">{{ t(`shed.carrier.${c}`) }}</option>
+                <option v-for="c in recipe.carriers ?? ['water', 'oil']" :key="c" :value="c">{{ t(`shed.carrier.${c}`) }}</option>
               </select>
             </label>
             <label v-if="recipe.mayJoin?.length" class="label"
@@ -253,6 +253,18 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
               <select class="field" :value="ask.water ?? recipe.water ?? ''" @change="set('water', ($event.target as HTMLSelectElement).value)">
                 <option value="" disabled>{{ t('mix.waterUnknown') }}</option>
                 <option v-for="w in WATERS" :key="w" :value="w">{{ t(`mix.waters.${w}`) }}</option>
+              </select>
+            </label>
+            <label v-if="recipe.additivesForWater !== null || recipe.words.some((w) => w.code.startsWith('mix.additives-'))" class="label"
+              >{{ t('mix.additivesForWater') }}
+              <select
+                class="field"
+                :value="ask.additivesForWater ?? (recipe.additivesForWater === null ? '' : recipe.additivesForWater ? 'yes' : 'no')"
+                @change="set('additivesForWater', ($event.target as HTMLSelectElement).value)"
+              >
+                <option value="" disabled>{{ t('shed.notRead') }}</option>
+                <option value="yes">{{ t('shed.word.yes') }}</option>
+                <option value="no">{{ t('shed.word.no') }}</option>
               </select>
             </label>
             <label class="label"

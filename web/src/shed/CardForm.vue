@@ -89,7 +89,7 @@ const id = (field: string): string => `card-${field}`;
           </fieldset>
           <fieldset v-else-if="f.kind === 'carriers'" class="row">
             <legend class="label">{{ t('shed.carriers') }}</legend>
-            <label v-for="c in ['water', 'oil']" :key="c"><input v-model="form.carriers" type="checkbox" :value="c" /> {{ t(`shed.carrier.${c}`) }}</label>
+            <label v-for="c in ['water', 'oil', 'fuel-oil']" :key="c"><input v-model="form.carriers" type="checkbox" :value="c" /> {{ t(`shed.carrier.${c}`) }}</label>
           </fieldset>
           <fieldset v-else-if="f.kind === 'sites'" class="row">
             <legend class="label">{{ t('shed.sites') }}</legend>

@@ -48,6 +48,7 @@ const parts = (method: string, n: number): boolean => {
             <label v-for="a in amounts(m.product)" :key="a.key" class="label"
               >{{ t(a.label) }}<input v-model="line[a.key]" class="field" :style="{ width: a.width }" :placeholder="a.sample" :aria-invalid="held(m.id, n) !== ''"
             /></label>
+            <label v-if="m.product === 'strength' && /\//.test(line.min + line.max)" class="tick"><input v-model="line.toWater" type="checkbox" /> {{ t('shed.toWater') }}</label>
           </div>
           <details v-if="parts(m.id, n)" :open="holdsFor(line) === '' && n > 0">
             <summary>{{ holdsFor(line) === '' ? t('shed.holdsAlways') : t('shed.holdsFor', { when: holdsFor(line) }) }}</summary>

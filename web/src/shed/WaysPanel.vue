@@ -12,7 +12,7 @@ const { t } = useI18n();
 const { isLead } = useSession();
 const { refusal, keep } = useShed();
 const { data: book } = useQuery(handbookQuery());
-const choose = (body: { schools?: Record<string, string>; stance?: 'any' | 'least-hazard' | 'none' }): Promise<boolean> =>
+const choose = (body: { schools?: Record<string, string>; stance?: 'any' | 'least-hazard' | 'none'; fuelOil?: boolean }): Promise<boolean> =>
   keep(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body })));
 /** Questions on which practitioners differ, by the work they bear on. */
 const GROUPS: readonly { key: string; of: RegExp }[] = [
@@ -40,6 +40,7 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
         <option v-for="s in STANCES" :key="s" :value="s">{{ t(`shed.stances.${s}`) }}</option>
       </select></label
     >
+    <label class="tick"><input type="checkbox" :disabled="!isLead" :checked="shed.fuelOil" @change="choose({ fuelOil: ($event.target as HTMLInputElement).checked })" /> {{ t('shed.fuelOil') }}</label>
     <details v-for="g in GROUPS" :key="g.key">
       <summary>{{ t(`shed.groups.${g.key}`) }}</summary>
       <div class="stack folded">
@@ -63,6 +64,12 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
 <style scoped>
 .narrow {
   max-width: 760px;
+}
+.tick {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 36px;
 }
 summary {
   min-height: 36px;

@@ -48,6 +48,7 @@ export const SECTIONS: readonly { key: string; fields: readonly CardField[] }[] 
       { id: 'surfactantInside', kind: 'yes-no' },
       { id: 'tankMixAllowed', kind: 'yes-no' },
       { id: 'holdingHours', kind: 'number' },
+      { id: 'waterInHours', kind: 'number' },
     ],
   },
   {
@@ -120,6 +121,8 @@ export interface UseLine {
   /** First and last day as MM-DD; empty holds all year. */
   from: string;
   to: string;
+  /** Whether the label says amounts to a volume of water, not of finished mix. */
+  toWater: boolean;
 }
 export interface Use {
   on: boolean;
@@ -128,7 +131,7 @@ export interface Use {
 }
 const AMOUNTS_OF_USE = ['min', 'max', 'perStem', 'rateLeast', 'rateMost', 'spray'] as const;
 const TEXTS_OF_LINE = [...AMOUNTS_OF_USE, 'from', 'to'] as const;
-export const blankLine = (): UseLine => ({ min: '', max: '', perStem: '', rateLeast: '', rateMost: '', spray: '', stages: [], from: '', to: '' });
+export const blankLine = (): UseLine => ({ min: '', max: '', perStem: '', rateLeast: '', rateMost: '', spray: '', stages: [], from: '', to: '', toWater: false });
 export const blankUse = (): Use => ({ on: false, lines: [blankLine()] });
 /** Where each line stands in the card that is sent, so that a fault finds its place again. */
 export function placeOf(draft: CardDraft, method: string, line: number): number {
@@ -173,7 +176,12 @@ export function draftOf(body: Record<string, unknown>): CardDraft {
   const actives = list('actives').map((a) => ({ active: textOf(a.active), amount: textOf(a.amount) }));
   const uses: Record<string, Use> = {};
   for (const m of list('methods')) {
-    const line: UseLine = { ...blankLine(), ...Object.fromEntries(TEXTS_OF_LINE.map((a) => [a, textOf(m[a])])), stages: Array.isArray(m.stages) ? m.stages.map(textOf) : [] };
+    const line: UseLine = {
+      ...blankLine(),
+      ...Object.fromEntries(TEXTS_OF_LINE.map((a) => [a, textOf(m[a])])),
+      stages: Array.isArray(m.stages) ? m.stages.map(textOf) : [],
+      toWater: m.toWater === true,
+    };
     const id = textOf(m.method);
     uses[id] = { on: true, lines: [...(uses[id]?.lines ?? []), line] };
   }
@@ -199,6 +207,7 @@ export function bodyOf(draft: CardDraft): Record<string, unknown> {
           method,
           ...Object.fromEntries(TEXTS_OF_LINE.filter((a) => line[a].trim() !== '').map((a) => [a, line[a].trim()])),
           ...(line.stages.length ? { stages: line.stages } : {}),
+          ...(line.toWater ? { toWater: true } : {}),
         })),
       ),
   };

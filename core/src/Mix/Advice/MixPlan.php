@@ -23,6 +23,8 @@ final readonly class MixPlan
      * @param bool $firstTime whether this crew has no signed work with this product yet
      * @param Quantity|null $air temperature measured within the hour
      * @param list<Candidate> $partners further products of the same tank
+     * @param bool $fuelOilLawful whether the crew has noted that fuel oil may be a carrier here (rulings J18)
+     * @param bool|null $additivesForWater whether what else goes in is permitted for water; null where nobody read it
      * @param bool $firstTogether whether this crew has not mixed these products together yet
      */
     public function __construct(
@@ -37,6 +39,8 @@ final readonly class MixPlan
         public ?Quantity $air = null,
         public array $partners = [],
         public bool $firstTogether = false,
+        public bool $fuelOilLawful = false,
+        public ?bool $additivesForWater = null,
     ) {
     }
 

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
+use Thicket\Mix\Carrier;
+
 /** Oil mixes need solvent-proof seals (rulings J17). */
 final readonly class SealsStandOil implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        if ($plan->carrier !== 'oil' && !$plan->has('oil')) {
+        if (!Carrier::isOil($plan->carrier) && !$plan->has('oil')) {
             return null;
         }
 

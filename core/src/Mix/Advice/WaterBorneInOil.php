@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Mix\Advice;
 
 use Thicket\Methods\Candidate;
+use Thicket\Mix\Carrier;
 
 /** A product made for water does not mix into oil (handbook 3): it falls out or stays in lumps. */
 final readonly class WaterBorneInOil implements MixRule
@@ -13,6 +14,6 @@ final readonly class WaterBorneInOil implements MixRule
     {
         $waterBorne = static fn (Candidate $one): bool => in_array($one->card?->formulation, ['soluble-liquid', 'water-dispersible-granule'], true);
 
-        return $plan->carrier === 'oil' && $plan->any($waterBorne) ? MixWord::blocks('mix.water-borne-in-oil', 'handbook-3') : null;
+        return Carrier::isOil($plan->carrier) && $plan->any($waterBorne) ? MixWord::blocks('mix.water-borne-in-oil', 'handbook-3') : null;
     }
 }

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix\Advice;
+
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Methods\FactName;
+
+/** At the water's edge surfactant and dye have to be permitted for water too, and oil is out (rulings J15). */
+final readonly class AdditivesByWater implements MixRule
+{
+    private const NEAR_METRES = 30;
+
+    public function judge(MixPlan $plan): ?MixWord
+    {
+        $distance = $plan->situation->waterDistance();
+        $near = $plan->situation->word(FactName::Setting) === 'water-edge' || ($distance !== null && $distance->isLessThan(Quantity::of(self::NEAR_METRES, Unit::Metre)));
+        if (!$near || $plan->extras === []) {
+            return null;
+        }
+
+        return match (true) {
+            $plan->has('oil') => MixWord::blocks('mix.oil-by-water', 'rulings-J15'),
+            $plan->additivesForWater === false => MixWord::blocks('mix.additives-not-for-water', 'rulings-J15'),
+            $plan->additivesForWater === null => MixWord::asks('mix.additives-for-water', 'rulings-J15'),
+            default => null,
+        };
+    }
+}

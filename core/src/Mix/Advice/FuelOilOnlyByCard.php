@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix\Advice;
+
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Methods\Candidate;
+use Thicket\Methods\FactName;
+use Thicket\Mix\Carrier;
+
+/** Fuel oil only by a confirmed card that lists it and where the crew's law does not forbid it; never by water, wells or on saturated ground (rulings J18). */
+final readonly class FuelOilOnlyByCard implements MixRule
+{
+    /** Where a card names no strip of its own, mixing keeps this far from water too (rulings J15). */
+    private const NEAR_METRES = 30;
+
+    public function judge(MixPlan $plan): ?MixWord
+    {
+        if ($plan->carrier !== Carrier::FUEL_OIL) {
+            return null;
+        }
+        $distance = $plan->situation->waterDistance();
+        $strips = array_filter(array_map(static fn (Candidate $one): ?Quantity => $one->card?->waterBuffer, $plan->products()));
+        $near = array_reduce($strips, static fn (Quantity $widest, Quantity $one): Quantity => $one->isGreaterThan($widest) ? $one : $widest, Quantity::of(self::NEAR_METRES, Unit::Metre));
+
+        return match (true) {
+            $plan->any(static fn (Candidate $one): bool => $one->card === null || !$one->card->confirmed || !in_array(Carrier::FUEL_OIL, $one->card->carriers, true)) => MixWord::blocks('mix.fuel-oil-not-on-card', 'rulings-J18'),
+            !$plan->fuelOilLawful => MixWord::blocks('mix.fuel-oil-law', 'rulings-J18'),
+            $plan->situation->word(FactName::SoilMoisture) === 'wet' => MixWord::blocks('mix.fuel-oil-wet-ground', 'rulings-J18'),
+            $distance !== null && $distance->isLessThan($near) => MixWord::blocks('mix.fuel-oil-near-water', 'rulings-J18', ['distance' => $distance, 'limit' => $near]),
+            default => null,
+        };
+    }
+}
