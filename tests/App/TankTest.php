@@ -151,3 +151,29 @@ it('counts sheets that are out, how often, and what a silent card cannot tell', 
         ->and($gates(['intervalDays' => 200])['interval'] ?? '')->not->toBe('')
         ->and($gates(['intervalDays' => 30]))->not->toHaveKeys(['interval', 'interval-unknown', 'ceiling-times', 'ceiling-application']);
 });
+
+it('offers fuel oil only by a card that lists it, and lets it be mixed only where a lead has read the law', function () {
+    $step = maples($this);
+    $get = fn (string $query = '') => $this->api('GET', "/steps/{$step->id}/recipe?{$query}");
+    expect($get()->json('carriers'))->toBe(['water', 'oil']);
+    $version = LabelCardVersion::query()->findOrFail($step->label_card_version_id);
+    $version->update(['body' => ['carriers' => ['oil', 'fuel-oil']] + $version->body]);
+    expect($get()->json('carriers'))->toBe(['water', 'oil', 'fuel-oil'])->and(array_column($get('carrier=fuel-oil')->json('words'), 'code'))->toContain('mix.fuel-oil-law');
+    $revision = '"' . $this->api('GET', '/shed')->json('revision') . '"';
+    $this->as('cleo')->api('PATCH', '/shed/choices', ['fuelOil' => true], ['If-Match' => $revision])->assertStatus(403);
+    $this->as()->api('PATCH', '/shed/choices', ['fuelOil' => true], ['If-Match' => $revision])->assertOk()->assertJsonPath('fuelOil', true);
+    $lawful = $get('carrier=fuel-oil')->assertOk();
+    expect(array_column($lawful->json('words'), 'code'))->not->toContain('mix.fuel-oil-law')->and(array_column($lawful->json('loads.0.steps'), 'what'))->toContain('fuel-oil-to-mark');
+    $get('carrier=petrol')->assertStatus(422)->assertJsonPath('errors.0.pointer', '/carrier');
+});
+
+it('asks by water whether additives are permitted there, and keeps the answer', function () {
+    $step = knapweed($this);
+    $stand = Stand::query()->findOrFail($this->standId('spotted-knapweed'));
+    $this->api('POST', "/patches/{$stand->patch_id}/observations", ['facts' => [['fact' => 'water-distance', 'value' => '20 m', 'at' => '2026-09-03T08:00:00-05:00']]])->assertCreated();
+    $asked = $this->api('GET', "/steps/{$step->id}/recipe?dye=0.25 fl oz/gal")->assertOk();
+    expect(array_column($asked->json('words'), 'code'))->toContain('mix.additives-for-water')->and($asked->json('finished'))->toBeFalse();
+    $this->api('PUT', "/steps/{$step->id}/recipe", ['dye' => '0.25 fl oz/gal', 'additivesForWater' => 'yes'], ['If-Match' => $asked->headers->get('ETag')])->assertOk()->assertJsonPath('additivesForWater', true);
+    expect(array_column($this->api('GET', "/steps/{$step->id}/recipe?additivesForWater=no")->json('words'), 'code'))->toContain('mix.additives-not-for-water');
+    $this->api('GET', "/steps/{$step->id}/recipe?additivesForWater=perhaps")->assertStatus(422)->assertJsonPath('errors.0.pointer', '/additivesForWater');
+});
