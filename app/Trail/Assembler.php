@@ -218,7 +218,21 @@ final class Assembler
         $prices = Prices::read(Fields::of($kept, $faults), $this->catalogue);
         $faults->throwIfAny();
 
-        return $prices;
+        return $prices->withPacks($this->packs($crew), $this->clock->now());
+    }
+
+    /** @return list<array{active: string, size: Quantity, price: \Brick\Math\BigRational, on: \DateTimeImmutable|null}> sizes that products of one active are sold in */
+    private function packs(Crew $crew): array
+    {
+        $out = [];
+        foreach ($crew->labelCards()->with('versions')->get() as $card) {
+            $actives = array_column($card->versions->first()->body['actives'] ?? [], 'active');
+            foreach (count($actives) === 1 && is_string($actives[0]) ? $card->packs ?? [] : [] as $pack) {
+                $out[] = ['active' => $actives[0], 'size' => \Thicket\Measure\Reading::parse($pack['size'], null)->quantity, 'price' => \Brick\Math\BigRational::of($pack['price']), 'on' => $pack['on'] === null ? null : new \DateTimeImmutable($pack['on'])];
+            }
+        }
+
+        return $out;
     }
 
     /** The crew's own coefficients; null where it keeps to the shipped table. */

@@ -7,6 +7,7 @@ use Thicket\Input\Refused;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Mix\Ceiling;
+use Thicket\Mix\Component;
 use Thicket\Mix\FinishedMix;
 use Thicket\Mix\MeasuringTool;
 use Thicket\Mix\Recipe;
@@ -113,6 +114,13 @@ it('counts what was already put there this year', function () {
     $card = $row->candidate->card ?? throw new LogicException();
     $check = static fn (?string $before): ?bool => Ceiling::check($card, 'triclopyr-ester', 'woods', quantity('100 mL'), quantity('0.1 ha'), $before === null ? null : putThere($before))->kept;
     expect([$check(null), $check('520 g ae/ha'), $check('521 g ae/ha')])->toBe([true, true, false]);
+});
+
+it('goes on past a part without a figure, says how much more than the whole it would be, and mixes volumes only', function () {
+    $mix = FinishedMix::of(quantity('10 L'), 'water', [new Component('emulsifier', 'emulsifier', null), new Component('dye', 'dye', Thicket\Measure\Strength::parse('1 %')), new Component('salt', 'dry-flowable', null, quantity('3 g/L'))]);
+    expect($mix->missing)->toBe(['emulsifier'])->and((string) $mix->amountOf('dye')?->in(Unit::Millilitre))->toBe('100')->and((string) $mix->amountOf('salt')?->in(Unit::Gram))->toBe('30')->and($mix->carrierAmount)->toBeNull()
+        ->and(static fn () => FinishedMix::of(quantity('1 L'), 'water', [new Component('product', 'solution', Thicket\Measure\Strength::parse('80 %')), new Component('oil', 'oil', Thicket\Measure\Strength::parse('30 %')), new Component('emulsifier', 'emulsifier', Thicket\Measure\Strength::parse('1 %'))]))->toThrow(Thicket\Mix\Exception\Unmixable::class, '111')
+        ->and(static fn () => FinishedMix::of(quantity('1 kg'), 'water', []))->toThrow(Thicket\Measure\Exception\UnitMismatch::class);
 });
 
 it('asks for what the recipe lacks instead of guessing', function () {

@@ -2,12 +2,14 @@
 
 declare(strict_types=1);
 
+use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Measure\Unit;
 use Thicket\Methods\CostCurve;
 use Thicket\Methods\Labour;
+use Thicket\Methods\Prices;
 use Thicket\Methods\SituationReader;
 use Thicket\Programmes\Offer;
 use Thicket\Programmes\PlannedStep;
@@ -147,6 +149,21 @@ it('costs hours at the wage and product at its price, each with its day', functi
         ->and($money?->stale)->toBe(['glyphosate'])
         ->and(row($document, 'cut-stump/triclopyr-ester')->measures->money)->toBeNull();
 });
+
+it('takes the price of a product from its packs where nobody gave one', function (array $packs, ?string $litre) {
+    $own = new Prices('USD', null, ['glyphosate' => ['amount' => BigRational::of(20), 'per' => quantity('1 L'), 'on' => null]]);
+    $packs = array_map(static fn (array $p): array => ['active' => $p[0], 'size' => quantity($p[1]), 'price' => BigRational::of($p[2]), 'on' => $p[3] === null ? null : new DateTimeImmutable($p[3])], $packs);
+    $prices = $own->withPacks($packs, new DateTimeImmutable('2026-09-03'));
+    expect((string) $prices->ofProduct('imazapyr', quantity('1 L'))?->simplified())->toBe((string) $litre)->and((string) $prices->ofProduct('glyphosate', quantity('1 L'))?->simplified())->toBe('20');
+})->with([
+    'the only pack' => [[['imazapyr', '5 L', '100', '2026-02-01']], '20'],
+    'the cheaper for its content' => [[['imazapyr', '1 L', '30', '2026-02-01'], ['imazapyr', '5 L', '100', '2026-02-01']], '20'],
+    'the other way round' => [[['imazapyr', '5 L', '100', '2026-02-01'], ['imazapyr', '1 L', '30', '2026-02-01']], '20'],
+    'a fresh price before an old one' => [[['imazapyr', '5 L', '100', '2024-02-01'], ['imazapyr', '1 L', '30', '2026-02-01']], '30'],
+    'an old one where there is no other' => [[['imazapyr', '5 L', '100', null]], '20'],
+    'weighed is not poured' => [[['imazapyr', '1 kg', '100', '2026-02-01']], null],
+    'the price given goes first' => [[['glyphosate', '1 L', '1', '2026-02-01']], null],
+]);
 
 it('shows what thickening and waiting cost', function () {
     [$situation, $candidate] = situated(stand(['area' => '1 ha', 'stems' => [['diameter' => '3 in', 'count' => 12, 'stemsPerClump' => 2]]]), 'cut-stump/glyphosate');

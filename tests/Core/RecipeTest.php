@@ -173,3 +173,96 @@ it('mixes by the crew\'s own volumes, and takes no figure that the table lacks o
     }
     expect(OwnFigures::read(Fields::of(['figures' => ['wick' => ['2', '2', '2']]], new Faults()), 'figures', catalogue()->coefficients())->own)->toHaveCount(1);
 });
+
+/** @return list<string> the figures of a sum as a person reads them */
+function workedOut(Recipe $recipe): array
+{
+    $say = static fn (Quantity|int|string $v): string => $v instanceof Quantity ? Shown::withUnit($v->amount, $v->unit) : (string) $v;
+
+    return array_map(static fn (string $name, Quantity|int|string $v): string => "{$name} {$say($v)}", array_keys($recipe->working), array_values($recipe->working));
+}
+
+it('tells every figure that it reckoned with', function (string $row, array $stems, array $more, array $figures) {
+    $document = stand($more + ['stems' => $stems, 'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'smooth'], ['fact' => 'height', 'value' => '4 ft']]]);
+    [$situation, $candidate] = situated($document, $row);
+    expect(workedOut((new RecipeSolver($situation, $candidate, quantity('1000 m2')))->solve(null)))->toBe([...$figures, 'allowance 10 % v/v']);
+})->with([
+    // four cuts to a stem of 4 in; half an inch is too thin for a cut
+    'cuts' => ['hack-and-squirt/glyphosate', [['diameter' => '4 in', 'count' => 10], ['diameter' => '0.5 in', 'count' => 3]], [], ['spacing 1 in', 'per diameter', 'cuts 40', 'perCut 1 mL', 'treated 10', 'skipped 3', 'capped 0']],
+    'cuts under the label' => ['hack-and-squirt/glyphosate/water', [['diameter' => '4 in', 'count' => 1]], ['cards' => [waterCard(['methods' => [['method' => 'hack-and-squirt', 'max' => '100%', 'perStem' => '3 mL']]])]], ['spacing 1 in', 'per diameter', 'cuts 4', 'perCut 1 mL', 'treated 1', 'skipped 0', 'capped 1']],
+    // 2 x pi x 25.4 cm = 159.6 cm
+    'a kerf' => ['girdle-spray/glyphosate', [['diameter' => '10 in', 'count' => 2], ['diameter' => '2 in', 'count' => 3]], [], ['girth 160 cm', 'perTenCentimetres 5 mL', 'treated 2', 'skipped 3', 'capped 0']],
+    'a kerf under the label, one of two sizes' => ['girdle-spray/glyphosate/water', [['diameter' => '12 in', 'count' => 1], ['diameter' => '6 in', 'count' => 1]], ['cards' => [waterCard(['methods' => [['method' => 'girdle-spray', 'max' => '100%', 'perStem' => '40 mL']]])]], ['girth 144 cm', 'perTenCentimetres 5 mL', 'treated 2', 'skipped 0', 'capped 1']],
+    // 20 x pi x 4 in x 14 in = 3518.6 sq in
+    'a band' => ['basal-bark/triclopyr-ester', [['diameter' => '4 in', 'count' => 20], ['diameter' => '7 in', 'count' => 1]], [], ['band 14 in', 'surface 2.27 m²', 'film 0.3 L/m²', 'treated 20', 'skipped 1']],
+    'a face' => ['cut-stump/glyphosate', [['diameter' => '4 in', 'count' => 20]], [], ['ring 1 in', 'surface 0.1621 m²', 'film 0.5 L/m²', 'treated 20', 'skipped 0']],
+    'a face and its sides' => ['cut-stump/triclopyr-ester', [['diameter' => '4 in', 'count' => 20]], [], ['ring 1 in', 'surface 0.8107 m²', 'film 0.5 L/m²', 'treated 20', 'skipped 0', 'sides 4 in']],
+    'leaves' => ['foliar-spot/glyphosate', [], [], ['area 1,000 m²', 'perArea 0.2 L/m²']],
+    'a wick' => ['wick/glyphosate', [['diameter' => '1 cm', 'count' => 300]], ['species' => 'canada-thistle'], ['perPlant 1 mL', 'treated 300', 'skipped 0']],
+]);
+
+it('takes the working strength from bark, school and card', function (array $document, string $row, ?string $percent, string $why, array $missing) {
+    $recipe = recipeOf(stand($document), $row);
+    expect([$recipe->strength === null ? null : Shown::number($recipe->strength->percent()->amount), $recipe->strengthWhy, $recipe->missing])->toBe([$percent, $why, $missing]);
+})->with(function () {
+    $thin = static fn (array $more = []): array => $more + ['area' => '1 ha', 'stems' => [['diameter' => '1 in', 'count' => 5]]];
+    $rough = ['facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'rough']]];
+
+    return [
+        'thin and smooth' => [$thin(), 'basal-bark/triclopyr-ester', '15', 'strength.by-bark', []],
+        'somebody saw rough bark' => [$thin($rough), 'basal-bark/triclopyr-ester', '25', 'strength.by-bark', []],
+        'nobody knows the bark' => [$thin(['species' => 'american-beech']), 'basal-bark/triclopyr-ester', null, 'strength.texture', ['bark-texture']],
+        'nobody knows the bark, and the card has a range' => [$thin(['species' => 'american-beech', 'cards' => [esterCard()]]), 'basal-bark/triclopyr-ester/ester', null, 'strength.texture', ['bark-texture']],
+        'by the card' => [$thin(['schools' => ['basal-strength' => 'from-card'], 'cards' => [esterCard()]]), 'basal-bark/triclopyr-ester/ester', '30', 'strength.card', []],
+        'by a card with a least only' => [$thin(['schools' => ['basal-strength' => 'from-card'], 'cards' => [esterCard(['methods' => [['method' => 'basal-bark', 'min' => '12%']]])]]), 'basal-bark/triclopyr-ester/ester', '12', 'strength.card', []],
+        'by a card that says nothing' => [$thin(['schools' => ['basal-strength' => 'from-card'], 'cards' => [esterCard(['methods' => [['method' => 'basal-bark']]])]]), 'basal-bark/triclopyr-ester/ester', null, 'strength.card', ['card-strength']],
+        'below the least of the card' => [$thin(['cards' => [esterCard(['methods' => [['method' => 'basal-bark', 'min' => '20%', 'max' => '30%']]])]]), 'basal-bark/triclopyr-ester/ester', '20', 'strength.card-least', []],
+    ];
+});
+
+it('leaves a stem at the very limit to the school', function (string $school, int $stems) {
+    [$situation, $candidate] = situated(stand(['stems' => [['diameter' => '6 in', 'count' => 2], ['diameter' => '5 in', 'count' => 3]], 'schools' => ['basal-size' => $school]]), 'basal-bark/triclopyr-ester');
+    $recipe = (new RecipeSolver($situation, $candidate, null))->solve(null);
+    expect($recipe->working['treated'])->toBe($stems)->and(array_sum(array_map(static fn ($g): int => $g->count, $recipe->stems)))->toBe($stems);
+})->with([['under-six', 3], ['six-or-less', 5]]);
+
+it('rates an area between the least and the most of the card, and by what the sprayer gives', function (array $line, ?string $calibrated, string $rate, string $why, string $litres) {
+    $document = stand(['species' => 'common-blackberry', 'date' => '2026-09-20', 'stems' => [], 'area' => '1 ha', 'facts' => [['fact' => 'setting', 'value' => 'pasture']], 'cards' => [esterCard(['sites' => ['pasture'], 'carriers' => ['water'], 'methods' => [$line + ['method' => 'pasture-broadcast', 'spray' => '200 L/ha']]])]]);
+    [$situation, $candidate] = situated($document, 'pasture-broadcast/triclopyr-ester/ester');
+    $recipe = (new RecipeSolver($situation, $candidate, $situation->area, [], $calibrated === null ? null : quantity($calibrated)))->solve(null);
+    $shown = $recipe->working['rate'] instanceof Quantity ? Shown::withUnit($recipe->working['rate']->amount, $recipe->working['rate']->unit) : '';
+    expect([$shown, $recipe->strengthWhy, (string) $recipe->need?->in(Unit::Litre)])->toBe([$rate, $why, $litres]);
+})->with([
+    // typical is 1 US pt/ac
+    'typical inside the card' => [['rateMost' => '3 L/ha'], null, '1 US pt/ac', 'strength.typical', '220'],
+    'held by the most' => [['rateMost' => '1 L/ha'], null, '1 L/ha', 'strength.card-most', '220'],
+    'lifted to the least' => [['rateLeast' => '2 L/ha', 'rateMost' => '3 L/ha'], null, '2 L/ha', 'strength.card-least', '220'],
+    'the card weighs what is poured here' => [['rateMost' => '2 oz wt/ac'], null, '2 oz (dry)/ac', 'strength.card-most', '220'],
+    'a sprayer that gives more' => [['rateMost' => '3 L/ha'], '300 L/ha', '1 US pt/ac', 'strength.typical', '330'],
+]);
+
+it('weighs a dry product also where nobody knows the spray, and blocks a use that the card does not list now', function () {
+    $pasture = ['species' => 'common-blackberry', 'date' => '2026-09-20', 'stems' => [], 'area' => '10 ac', 'facts' => [['fact' => 'setting', 'value' => 'pasture']]] + stand();
+    // 1 oz/ac on 10 ac and a tenth are 11 oz
+    expect((string) recipeOf($pasture, 'pasture-broadcast/chlorsulfuron')->product()?->decimal(Unit::OunceWeight, 2, RoundingMode::HALF_UP))->toBe('11.00');
+    $later = esterCard(['sites' => ['pasture'], 'carriers' => ['water'], 'methods' => [['method' => 'pasture-broadcast', 'rateMost' => '2 L/ha', 'spray' => '200 L/ha', 'from' => '10-01', 'to' => '10-31']]]);
+    expect(recipeOf(['cards' => [$later]] + $pasture, 'pasture-broadcast/triclopyr-ester/ester')->blocks)->toBe(['card-no-line']);
+});
+
+it('carries a leftover in only where it joins, mixes in the carrier asked for, and counts what lies there', function () {
+    [$situation, $candidate] = situated(stand(['area' => '1 ha', 'cards' => [esterCard(['yearlyMaximum' => '1 kg ae/ha'])], 'stems' => [['diameter' => '4 in', 'count' => 400]]]), 'basal-bark/triclopyr-ester/ester');
+    $solver = new RecipeSolver($situation, $candidate, quantity('1 ha'));
+    expect($solver->carrier())->toBe('oil')->and($solver->solve(null, [], 'water')->carrier)->toBe('water')->and($solver->solve(null)->carrier)->toBe('oil');
+    $at = new DateTimeImmutable('2026-08-15T08:00:00Z');
+    $left = static fn (string $mix): Thicket\Mix\Leftover => new Thicket\Mix\Leftover(quantity('1 L'), $mix, 'oil', Strength::parse('25 %'), $at, $at, null);
+    $plan = new Thicket\Mix\Advice\MixPlan($situation, $candidate, 'oil');
+    // 14.98 L wanted: a litre of it is there
+    expect($solver->advised($plan, quantity('4 L'), $left('ester'))->plan?->loads[0]['carried']->in(Unit::Litre)->__toString())->toBe('1')
+        ->and($solver->advised($plan, quantity('4 L'), $left('other'))->plan?->loads[0]['carried']->isZero())->toBeTrue()
+        ->and($solver->advised($plan, quantity('4 L'))->plan?->people)->toBe(1)
+        ->and($solver->advised($plan, null)->plan)->toBeNull();
+    // 3.745 L of product x 480 = 1797 g on the hectare: too much in a kilogram's year; on two hectares 899 g, with 100 g before 999 g, with 102 g too much
+    $on = static fn (?string $before): array => (new RecipeSolver($situation, $candidate, quantity('2 ha'), $before === null ? [] : ['triclopyr-ester' => putThere($before)]))->solve(null)->blocks;
+    expect($solver->solve(null)->blocks)->toBe(['ceiling'])->and($on(null))->toBe([])->and($on('100 g ae/ha'))->toBe([])->and($on('102 g ae/ha'))->toBe(['ceiling']);
+    expect((new RecipeSolver(...[...situated(stand(['species' => 'quackgrass', 'stems' => [], 'facts' => [['fact' => 'setting', 'value' => 'orchard']]]), 'strip-spray/glyphosate'), null]))->carrier())->toBe('water');
+});

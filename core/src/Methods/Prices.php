@@ -67,6 +67,36 @@ final readonly class Prices
         return $on === null || $on->modify('+' . self::STALE_MONTHS . ' months') < $today;
     }
 
+    /**
+     * With the prices of pack sizes for what has no price of its own: of an active the pack that is cheapest for its content, one with a fresh price before one with an old.
+     *
+     * @param list<array{active: string, size: Quantity, price: BigRational, on: \DateTimeImmutable|null}> $packs
+     */
+    public function withPacks(array $packs, \DateTimeImmutable $today): self
+    {
+        $products = [];
+        foreach ($packs as $pack) {
+            $one = ['amount' => $pack['price'], 'per' => $pack['size'], 'on' => $pack['on']];
+            $held = $products[$pack['active']] ?? null;
+            if ($held === null || $held['per']->dimension() === $one['per']->dimension() && self::isBetter($one, $held, $today)) {
+                $products[$pack['active']] = $one;
+            }
+        }
+
+        return new self($this->currency, $this->wage, $this->products + $products);
+    }
+
+    /**
+     * @param array{amount: BigRational, per: Quantity, on: \DateTimeImmutable|null} $one
+     * @param array{amount: BigRational, per: Quantity, on: \DateTimeImmutable|null} $held
+     */
+    private static function isBetter(array $one, array $held, \DateTimeImmutable $today): bool
+    {
+        $stale = self::isStale($one['on'], $today) <=> self::isStale($held['on'], $today);
+
+        return $stale !== 0 ? $stale < 0 : $one['amount']->isLessThan($held['amount']->multipliedBy($one['per']->per($held['per'])));
+    }
+
     /** What that much product costs; null where nobody priced it, or priced it by another measure. */
     public function ofProduct(string $active, Quantity $amount): ?BigRational
     {

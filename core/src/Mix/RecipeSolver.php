@@ -410,7 +410,8 @@ final readonly class RecipeSolver
         [$working, $why] = $this->workingStrength();
         $least = $line?->min;
         $most = $line?->max;
-        if ($working === null && ($most ?? $least) === null) {
+        // a school that asks for the bark is not answered by a card's range: unknown stays unknown
+        if ($working === null && ($why === 'strength.texture' || ($most ?? $least) === null)) {
             $missing[] = $why === 'strength.texture' ? 'bark-texture' : 'card-strength';
 
             return [null, $why];
