@@ -4,7 +4,7 @@
 @font-face { font-family: Hyper; src: url("file://{{ $fonts }}/atkinson-hyperlegible-next-latin-wght-normal.woff2"); font-weight: 200 800; }
 @page { size: A5 landscape; margin: 9mm 10mm 11mm; @bottom-left { content: "The label and local rules decide. Licensed work is for licensed people."; font: 7.5pt Hyper; color: #44524a; } @bottom-right { content: counter(page) " / " counter(pages); font: 7.5pt Hyper; color: #44524a; } }
 body { font: 10.5pt/1.35 Hyper, sans-serif; color: #10201a; margin: 0; } h1 { font-size: 13pt; margin: 0; } .load { break-after: page; } .load:last-child { break-after: auto; }
-.pour { font-size: 30pt; font-weight: 800; line-height: 1.1; margin: 1mm 0; } .two { display: flex; gap: 7mm; } .grow { flex: 1; } ol { list-style: none; padding: 0; margin: 0; } li { border-top: .3mm solid #10201a; padding: 1.6mm 0; font-size: 12.5pt; }
+.pour { font-size: 30pt; font-weight: 800; line-height: 1.1; margin: 1mm 0; } .each { font-size: 19pt; font-weight: 800; line-height: 1.15; } .two { display: flex; gap: 7mm; } .grow { flex: 1; } ol { list-style: none; padding: 0; margin: 0; } li { border-top: .3mm solid #10201a; padding: 1.3mm 0; font-size: 12pt; }
 .box { display: inline-block; width: 5mm; height: 5mm; border: .5mm solid #10201a; margin-right: 3mm; vertical-align: -1mm; } .soft { color: #44524a; font-size: 8.5pt; } .amount { font-weight: 750; } .warn { border-left: 1.4mm solid #7c1d22; padding: 0 2.5mm; margin: 1.5mm 0; font-size: 9pt; }
 </style></head><body>
 @foreach ($r['loads'] as $i => $load)
@@ -12,18 +12,26 @@ body { font: 10.5pt/1.35 Hyper, sans-serif; color: #10201a; margin: 0; } h1 { fo
 <div class="two"><div class="grow"><h1>{{ $patch }}, {{ $ground }}: {{ $r['method']['name'] }}</h1>@foreach ($cards as $one)<div class="soft">{{ $one->product }}, {{ $one->registration }}, card version {{ $one->version }}</div>@endforeach</div>
 <div style="text-align:right"><b>{{ $load['times'] }} × {{ $load['part'] ? 'part-load' : 'full load' }}</b><br><span class="soft">{{ $load['finished']['shown'][$units] }} each</span></div></div>
 <div class="two"><div class="grow">
-@foreach ($load['products'] as $n => $one)<div class="pour" style="{{ count($load['products']) > 1 ? 'font-size: 21pt' : '' }}">{{ $one['amount']['shown'][$units] ?? '' }}</div><div class="soft">{{ count($load['products']) > 1 ? $one['product'] : 'product' }}, {{ $r['products'][$n]['strength']['percent']['shown'][$units] ?? 'by weight' }}, to {{ $load['finished']['shown'][$units] }}</div>@endforeach
+@if (count($load['products']) > 1)
+@foreach ($load['products'] as $n => $one)<div><span class="each">{{ $one['amount']['shown'][$units] ?? '' }}</span> {{ $one['product'] }} <span class="soft">{{ $r['products'][$n]['strength']['percent']['shown'][$units] ?? 'by weight' }}</span></div>@endforeach
+@else
+<div class="pour">{{ $load['product']['shown'][$units] ?? '' }}</div><div class="soft">product, {{ $r['strength']['percent']['shown'][$units] ?? 'by weight' }}, to {{ $load['finished']['shown'][$units] }}</div>
+@endif
 <ol>@foreach ($load['steps'] as $step)<li><span class="box"></span><span class="amount">{{ $step['amount']['shown'][$units] ?? '?' }}</span> {{ $step['name'] }} <span class="soft">to the {{ $step['mark']['shown'][$units] }} mark</span></li>@endforeach</ol>
-@foreach ($r['measure'] as $m) @if ($m['system'] === $units) <div class="soft">{{ count($load['products']) > 1 ? $m['product'] . ': measure' : 'Measure' }} with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full, then ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }}, never over the label).</div> @endif @endforeach
+@foreach ($load['measure'] as $m) @if ($m['system'] === $units) <div class="soft">{{ count($load['products']) > 1 ? $m['product'] . ': measure' : 'Measure' }} with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full, then ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }}, never over the label).</div> @endif @endforeach
 </div>
 <svg width="34mm" height="64mm" viewBox="0 0 110 200" style="flex: none"><rect x="6" y="26" width="62" height="160" fill="#cfe0e6"/><path d="M6 14V186H68V14" fill="none" stroke="#10201a" stroke-width="3"/>
-@foreach ($load['steps'] as $k => $step)<path d="M6 {{ 186 - (float) $step['markShare'] * 160 }}H74" stroke="#10201a" stroke-width="1.6"/><text x="{{ 78 + ($k % 2) * 14 }}" y="{{ min(196, 191 - (float) $step['markShare'] * 160) }}" font-family="Hyper" font-size="14" font-weight="700">{{ $k + 1 }}</text>@endforeach</svg>
-@foreach ($r['measure'] as $m) @if ($m['system'] === $units && $i === 0 && ($m['what'] === 'product'))
+@php($marks = [])
+@foreach ($load['steps'] as $k => $step)@php($marks[(int) round((float) $step['markShare'] * 16)][] = $k + 1)<path d="M6 {{ 186 - (float) $step['markShare'] * 160 }}H74" stroke="#10201a" stroke-width="1.6"/>@endforeach
+@foreach ($marks as $height => $numbers)<text x="78" y="{{ min(196, 191 - $height * 10) }}" font-family="Hyper" font-size="14" font-weight="700">{{ implode(' ', $numbers) }}</text>@endforeach</svg>
+@php($cups = array_values(array_filter($load['measure'], fn ($m) => $m['system'] === $units)))
+<div style="flex: none">@foreach ($cups as $m)
 @php($half = ['cylinder' => 22, 'syringe' => 14, 'spoons' => 46, 'jug' => 50][$m['kind']] ?? 42)
-<svg width="30mm" height="50mm" viewBox="0 0 150 184" style="flex: none"><rect x="{{ 75 - $half }}" y="{{ 170 - (float) $m['lastShare'] * 150 }}" width="{{ 2 * $half }}" height="{{ (float) $m['lastShare'] * 150 }}" fill="#f2d878"/><path d="M{{ 75 - $half }} 14V170H{{ 75 + $half }}V14" fill="none" stroke="#10201a" stroke-width="3"/><path d="M14 {{ 170 - (float) $m['lastShare'] * 150 }}H126" stroke="#3b4a8c" stroke-width="3"/><text x="75" y="{{ max(14, 164 - (float) $m['lastShare'] * 150) }}" text-anchor="middle" font-family="Hyper" font-size="15" font-weight="700">{{ $m['lastFill'] }}</text></svg>
-@endif @endforeach
+@if (count($cups) > 1)<div class="soft" style="width: 30mm">{{ $m['product'] }}</div>@endif
+<svg width="{{ count($cups) > 1 ? 22 : 30 }}mm" height="{{ count($cups) > 1 ? 27 : 50 }}mm" viewBox="0 0 180 184"><rect x="{{ 75 - $half }}" y="{{ 170 - (float) $m['lastShare'] * 150 }}" width="{{ 2 * $half }}" height="{{ (float) $m['lastShare'] * 150 }}" fill="#f2d878"/><path d="M{{ 75 - $half }} 14V170H{{ 75 + $half }}V14" fill="none" stroke="#10201a" stroke-width="3"/><path d="M14 {{ 170 - (float) $m['lastShare'] * 150 }}H126" stroke="#3b4a8c" stroke-width="3"/><text x="{{ 75 + $half + 4 }}" y="{{ max(22, 164 - (float) $m['lastShare'] * 150) }}" font-family="Hyper" font-size="{{ count($cups) > 1 ? 24 : 17 }}" font-weight="700">{{ $m['lastFill'] }}</text></svg>
+@endforeach</div>
 </div>
-<div class="warn">{{ $care }} @foreach ($cards as $one) {{ $one->wearing }} @endforeach</div>
+<div class="warn">{{ $care }} {{ implode(' ', array_unique(array_filter(array_map(fn ($one) => $one->wearing, $cards)))) }}</div>
 @if ($cautions)<div class="soft">{{ implode(' ', $cautions) }}</div>@endif
 <div class="soft">{{ $keep }}</div>
 </div>

@@ -29,7 +29,7 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; } .warn { border-left: 1.4mm solid #7
 <tr><td>{{ $load['times'] }} × {{ $load['part'] ? 'part' : 'full' }}</td><td>{{ $load['finished']['shown'][$units] }}</td><td>@foreach ($load['steps'] as $step)<span class="box"></span>{{ $step['name'] }} {{ $step['amount']['shown'][$units] ?? '' }}&emsp;@endforeach</td></tr>
 @endforeach
 </table>
-<div>@foreach ($s['recipe']['measure'] as $m) @if ($m['system'] === $units) {{ count($mixed) > 1 ? ($m['product'] ?? '') . ': measure' : 'Measure' }} one load with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full and ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }} the recipe, never over the label). @endif @endforeach</div>
+<div>@foreach ($s['recipe']['loads'] as $load) @foreach ($load['measure'] ?? ($loop->first ? $s['recipe']['measure'] : []) as $m) @if ($m['system'] === $units) {{ count($mixed) > 1 ? ($m['product'] ?? '') . ': measure' : 'Measure' }} one {{ $load['part'] ? 'part-load' : 'full load' }} with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full and ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }} the recipe, never over the label). @endif @endforeach @endforeach</div>
 @endif
 @if ($s['startOnlyIf'])<h2>Start only if</h2><div class="two">@foreach ($s['startOnlyIf'] as $limit)<div><span class="box"></span>{{ $limit['text'][$units] }}</div>@endforeach</div>@endif
 @if ($s['clock'])<div class="warn"><b>{{ $s['clock'][$units] }}</b></div>@endif

@@ -116,13 +116,13 @@ final readonly class MixWire
             return null;
         }
         $fitting = array_values(array_filter($tools, static fn (MeasuringTool $t): bool => $t->holds->dimension() === $amount->dimension()));
-        $tool = MeasuringTool::bestFor($amount, $fitting);
-        if ($tool === null) {
-            return null;
-        }
         $most = $solved->value('labelMost');
         $finished = $solved->value('finished');
         $cap = $most?->dimension() === Dimension::ProductShare && $finished !== null ? Strength::ofQuantity($most)->productIn($finished) : $amount;
+        $tool = MeasuringTool::bestFor($amount, $fitting, $cap);
+        if ($tool === null) {
+            return null;
+        }
         $read = $tool->measure($amount, $cap);
 
         return ['name' => $tool->name, 'fillings' => $read['fillings'], 'measured' => Wire::quantity($read['measured']), 'text' => $this->sentences->in('sum.measure', ['tool' => $tool->name, 'measured' => Shown::withUnit($read['measured']->to($tool->graduation->unit)->amount, $tool->graduation->unit), 'fillings' => $read['fillings']], System::Us)];

@@ -49,8 +49,9 @@ final readonly class RecipeWire
             'carrier' => ['id' => $recipe->carrier, 'name' => $this->sentences->name("carrier.{$recipe->carrier}")],
             'product' => Wire::quantity($recipe->product()),
             'carrierAmount' => Wire::quantity($recipe->mix?->carrierAmount),
-            'loads' => $this->loads($recipe),
-            'measure' => $this->measures($recipe, $tools),
+            'loads' => $loads = $this->loads($recipe, $tools),
+            // of the first load; each load has its own
+            'measure' => $loads[0]['measure'] ?? [],
             'products' => array_map(fn (MixedProduct $one): array => $this->product($one), $recipe->products),
             'ways' => $this->ways($recipe->strength, $content),
             'plan' => $this->plan($recipe),
@@ -117,14 +118,18 @@ final readonly class RecipeWire
         ];
     }
 
-    /** @return list<array<string, mixed>> each kind of load once, in the order in which they are filled */
-    private function loads(Recipe $recipe): array
+    /**
+     * @param list<MeasuringTool> $tools of the crew
+     *
+     * @return list<array<string, mixed>> each kind of load once, in the order in which they are filled
+     */
+    private function loads(Recipe $recipe, array $tools): array
     {
         if ($recipe->mix === null) {
             return [];
         }
         if ($recipe->plan === null) {
-            return [$this->load($recipe, $recipe->mix, 1, true, null)];
+            return [$this->load($recipe, $recipe->mix, 1, true, null, $tools)];
         }
         $kinds = [];
         foreach ($recipe->plan->loads as $load) {
@@ -134,15 +139,19 @@ final readonly class RecipeWire
         $out = [];
         foreach ($kinds as ['load' => $load, 'times' => $times]) {
             if (!$load['fresh']->isZero()) {
-                $out[] = $this->load($recipe, $recipe->mix->inVolume($load['fresh']), $times, $load['finished']->isLessThan($recipe->plan->tank), $load['carried']->isZero() ? null : $load['carried']);
+                $out[] = $this->load($recipe, $recipe->mix->inVolume($load['fresh']), $times, $load['finished']->isLessThan($recipe->plan->tank), $load['carried']->isZero() ? null : $load['carried'], $tools);
             }
         }
 
         return $out;
     }
 
-    /** @return array<string, mixed> */
-    private function load(Recipe $recipe, FinishedMix $mix, int $times, bool $part, ?Quantity $carried): array
+    /**
+     * @param list<MeasuringTool> $tools
+     *
+     * @return array<string, mixed>
+     */
+    private function load(Recipe $recipe, FinishedMix $mix, int $times, bool $part, ?Quantity $carried, array $tools): array
     {
         $in = $carried?->to($mix->finished->unit) ?? Quantity::zero($mix->finished->unit);
         $full = $mix->finished->plus($in);
@@ -160,6 +169,7 @@ final readonly class RecipeWire
         }
 
         return ['times' => $times, 'part' => $part, 'finished' => Wire::quantity($full), 'fresh' => Wire::quantity($mix->finished), 'product' => Wire::quantity($mix->amountOf('product')), 'steps' => $steps,
+            'measure' => array_merge(...array_map(fn (MixedProduct $one): array => $this->measured($one, $mix, $tools), $recipe->products)),
             'products' => array_map(static fn (MixedProduct $one): array => ['what' => $one->name, 'product' => self::nameOf($one), 'versionId' => $one->candidate->card?->id, 'amount' => Wire::quantity($mix->amountOf($one->name))], $recipe->products),
         ];
     }
@@ -209,21 +219,6 @@ final readonly class RecipeWire
     }
 
     /**
-     * The product of one load on the crew's own tools, or on the usual ones in each unit system.
-     *
-     * @param list<MeasuringTool> $own
-     *
-     * @return list<array<string, mixed>>
-     */
-    private function measures(Recipe $recipe, array $own): array
-    {
-        $first = $recipe->plan->loads[0]['fresh'] ?? null;
-        $one = $recipe->mix === null || $first === null || $first->isZero() ? $recipe->mix : $recipe->mix->inVolume($first);
-
-        return $one === null ? [] : array_merge(...array_map(fn (MixedProduct $product): array => $this->measured($product, $one, $own), $recipe->products));
-    }
-
-    /**
      * @param list<MeasuringTool> $own
      *
      * @return list<array<string, mixed>> one product of a load, on the best tool of each unit system
@@ -234,12 +229,13 @@ final readonly class RecipeWire
         $out = [];
         foreach ($amount === null ? [] : self::tools($amount->dimension()) as $system => $usual) {
             $fitting = array_values(array_filter($own, static fn (MeasuringTool $t): bool => $t->holds->dimension() === $amount->dimension()));
-            $tool = MeasuringTool::bestFor($amount, $fitting === [] ? $usual : $fitting);
+            // to the nearest mark, but never above what the label allows; without a label maximum never above the recipe
+            $most = $amount->dimension() === Dimension::Volume ? ($product->most?->productIn($one->finished) ?? $amount) : $amount;
+            $tool = MeasuringTool::bestFor($amount, $fitting === [] ? $usual : $fitting, $most);
             if ($tool === null) {
                 continue;
             }
-            // to the nearest mark, but never above what the label allows; without a label maximum never above the recipe
-            $read = $tool->measure($amount, $amount->dimension() === Dimension::Volume ? ($product->most?->productIn($one->finished) ?? $amount) : $amount);
+            $read = $tool->measure($amount, $most);
             $last = $read['fillings'] === 0 ? Quantity::zero($tool->holds->unit) : $read['measured']->minus($tool->holds->times($read['fillings'] - 1)->to($read['measured']->unit));
             $out[] = [
                 'system' => $system, 'what' => $product->name, 'product' => self::nameOf($product), 'tool' => $tool->name, 'kind' => $tool->kind, 'own' => $fitting !== [],

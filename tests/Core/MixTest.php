@@ -116,6 +116,23 @@ it('counts what was already put there this year', function () {
     expect([$check(null), $check('520 g ae/ha'), $check('521 g ae/ha')])->toBe([true, true, false]);
 });
 
+it('measures with the tool that reads best under what the label allows', function (string $amount, ?string $most, array $tools, ?string $tool, string $measured) {
+    $all = array_map(static fn (array $t): MeasuringTool => new MeasuringTool($t[0], quantity($t[1]), quantity($t[2])), $tools);
+    $best = MeasuringTool::bestFor(quantity($amount), $all, $most === null ? null : quantity($most));
+    expect($best?->name)->toBe($tool)->and($best === null ? '' : (string) $best->measure(quantity($amount), $most === null ? null : quantity($most))['measured']->in(Unit::Millilitre))->toBe($measured);
+})->with([
+    // 16 mL by the cylinder, 15 by the syringe
+    'the nearer' => ['15.97 mL', null, [['cylinder', '2 mL', '100 mL'], ['syringe', '5 mL', '10 mL']], 'cylinder', '16'],
+    // sixteen would be too much: fourteen by the cylinder, fifteen by the syringe
+    'the nearer that is not too much' => ['15.97 mL', '15.97 mL', [['cylinder', '2 mL', '100 mL'], ['syringe', '5 mL', '10 mL']], 'syringe', '15'],
+    'fewer fillings where they read alike' => ['20 mL', null, [['syringe', '1 mL', '10 mL'], ['cylinder', '1 mL', '100 mL']], 'cylinder', '20'],
+    'more than four fillings only where nothing else reads it' => ['200 mL', null, [['syringe', '1 mL', '10 mL'], ['jug', '30 mL', '1 L']], 'jug', '210'],
+    'four are still well' => ['40 mL', null, [['syringe', '1 mL', '10 mL'], ['jug', '30 mL', '1 L']], 'syringe', '40'],
+    'five are too many' => ['50 mL', null, [['syringe', '1 mL', '10 mL'], ['jug', '30 mL', '1 L']], 'jug', '60'],
+    'too small for the jug to read' => ['10 mL', null, [['jug', '30 mL', '1 L'], ['spoon', '15 mL', '15 mL']], 'spoon', '15'],
+    'no tool' => ['10 mL', null, [], null, ''],
+]);
+
 it('goes on past a part without a figure, says how much more than the whole it would be, and mixes volumes only', function () {
     $mix = FinishedMix::of(quantity('10 L'), 'water', [new Component('emulsifier', 'emulsifier', null), new Component('dye', 'dye', Thicket\Measure\Strength::parse('1 %')), new Component('salt', 'dry-flowable', null, quantity('3 g/L'))]);
     expect($mix->missing)->toBe(['emulsifier'])->and((string) $mix->amountOf('dye')?->in(Unit::Millilitre))->toBe('100')->and((string) $mix->amountOf('salt')?->in(Unit::Gram))->toBe('30')->and($mix->carrierAmount)->toBeNull()

@@ -35,16 +35,17 @@ final readonly class MeasuringTool
     }
 
     /**
-     * The tool that reads an amount best: fewest fillings up to four, then least error.
+     * The tool that reads an amount best: fewest fillings up to four, then least error, as it is read under what the label allows.
      *
      * @param list<self> $tools
+     * @param Quantity|null $most the largest amount allowed
      */
-    public static function bestFor(Quantity $amount, array $tools): ?self
+    public static function bestFor(Quantity $amount, array $tools, ?Quantity $most = null): ?self
     {
         $best = null;
         $bestKey = null;
         foreach ($tools as $tool) {
-            $reading = $tool->measure($amount);
+            $reading = $tool->measure($amount, $most);
             $key = [$reading['measured']->isZero() ? 1 : 0, $reading['fillings'] > 4 ? 1 : 0, abs($reading['errorPercent']->toFloat()), $reading['fillings']];
             if ($bestKey === null || $key < $bestKey) {
                 $best = $tool;

@@ -8,7 +8,8 @@ import { useSession } from '@/composables/useSession';
 const props = defineProps<{ sheet: Schemas['Sheet'] }>();
 const { t } = useI18n();
 const { say, units } = useSession();
-const cups = computed(() => props.sheet.snapshot.recipe?.measure.filter((m) => m.system === units.value) ?? []);
+/** What to measure for each load; sheets of before tell the first alone. */
+const cupsOf = (load: Schemas['Load'], i: number): Schemas['Measure'][] => (load.measure ?? (i === 0 ? (props.sheet.snapshot.recipe?.measure ?? []) : [])).filter((m) => m.system === units.value);
 /** Every product of the tank; sheets of before name one. */
 const products = computed(() => {
   const s = props.sheet.snapshot;
@@ -46,13 +47,13 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
       </p>
     </div>
     <template v-if="sheet.snapshot.recipe">
-      <p v-for="cup in cups" :key="cup.what ?? cup.tool">
-        <template v-if="several">{{ cup.product }}: </template>{{ t('field.measure', { tool: cup.tool }) }}
-        <template v-if="cup.fullCups">{{ t('mix.fullCups', { n: cup.fullCups, holds: cup.holds }) }}</template> <b>{{ cup.lastFill }}</b>
-      </p>
       <div v-for="(load, i) in sheet.snapshot.recipe.loads" :key="i">
         <p>
           <b>{{ load.part ? t('mix.partLoad') : t('mix.fullLoads', { n: load.times }) }}</b> {{ say(load.finished) }}
+        </p>
+        <p v-for="cup in cupsOf(load, i)" :key="cup.what ?? cup.tool">
+          <template v-if="several">{{ cup.product }}: </template>{{ t('field.measure', { tool: cup.tool }) }}
+          <template v-if="cup.fullCups">{{ t('mix.fullCups', { n: cup.fullCups, holds: cup.holds }) }}</template> <b>{{ cup.lastFill }}</b>
         </p>
         <ol>
           <li v-for="step in load.steps" :key="step.what">

@@ -7,6 +7,7 @@ import { batchesQuery, shedQuery } from '@/api/queries';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 import BatchLabel from './BatchLabel.vue';
+import MeasureDrawing from './MeasureDrawing.vue';
 import { loadName } from './loadName';
 import TankDrawing from './TankDrawing.vue';
 
@@ -29,6 +30,13 @@ const restart = (): void => {
 watch([at, () => props.recipe.stepId], restart);
 const steps = computed(() => load.value?.steps ?? []);
 const current = computed(() => steps.value[done.value] ?? null);
+/** How an addition is measured, in words that stand beside it. */
+const cupOf = (what: string): string => {
+  const c = (load.value?.measure ?? []).find((m) => m.system === props.units && m.what === what);
+  return c ? t(c.fullCups ? 'mixing.cups' : 'mixing.cup', { n: c.fullCups, holds: c.holds, last: c.lastFill, tool: c.tool }) : '';
+};
+/** The product at hand on the crew's own tool, for this very load. */
+const cups = computed(() => (load.value?.measure ?? []).filter((m) => m.system === props.units && (!current.value || current.value.what === m.what)));
 const all = computed(() => steps.value.length > 0 && done.value >= steps.value.length);
 /** For each product of the load the jugs that something is left in, the one that is open first. */
 const products = computed(() => (load.value?.products ?? []).map((p) => ({ ...p, jugs: props.stock.filter((c) => c.product === p.product && c.left.value !== '0') })));
@@ -78,7 +86,9 @@ const write = async (): Promise<void> => {
         <li v-for="(s, i) in steps" :key="s.what" :class="{ done: i < done, now: i === done && !batch, later: i > done }" :aria-current="i === done ? 'step' : undefined">
           <span class="n">{{ i < done ? '✓' : i + 1 }}</span>
           <span
-            ><b class="amount">{{ say(s.amount) }}</b> {{ s.name }}<br /><span class="small soft">{{ t('mix.mark', { mark: say(s.mark) }) }}</span></span
+            ><b class="amount">{{ say(s.amount) }}</b> {{ s.name }}<br /><template v-if="cupOf(s.what)"
+              ><b>{{ cupOf(s.what) }}</b> · </template
+            ><span class="small soft">{{ t('mix.mark', { mark: say(s.mark) }) }}</span></span
           >
         </li>
       </ol>
@@ -108,6 +118,7 @@ const write = async (): Promise<void> => {
       </template>
     </section>
     <section class="stack why">
+      <MeasureDrawing v-for="c in cups" :key="c.what" :cup="c" />
       <TankDrawing v-if="load" :load="load" :say="say" large />
       <a class="btn small quiet" :href="`/api/v1/steps/${recipe.stepId}/mixing-card.pdf`" target="_blank">{{ t('mix.card') }}</a>
       <template v-if="before?.data.length">
