@@ -162,3 +162,42 @@ it('holds one line stricter than another by strength, then rate, then mix a stem
     'as much an area, less a stem' => [['rateMost' => '1 L/ha', 'perStem' => '5 mL'], ['rateMost' => '1 L/ha', 'perStem' => '6 mL'], true],
     'the same' => [['max' => '1%'], ['max' => '1%'], false],
 ]);
+
+it('takes the last that may be typed and refuses the next', function (array $last, array $next, string $pointer) {
+    expect(readCard($last))->not->toBeNull()
+        ->and(static fn () => readCard($next))->toThrow(static function (Refused $e) use ($pointer): void {
+            expect(array_column($e->faults, 'pointer'))->toContain($pointer);
+        });
+})->with(function () {
+    $text = static fn (string $name, int $longest): array => [[$name => str_repeat('a', $longest)], [$name => str_repeat('a', $longest + 1)], "/{$name}"];
+    $number = static fn (string $name, int $most): array => [[$name => $most], [$name => $most + 1], "/{$name}"];
+    $least = static fn (string $name, int $least): array => [[$name => $least], [$name => $least - 1], "/{$name}"];
+    $actives = static fn (int $n): array => ['actives' => array_fill(0, $n, ['active' => 'triclopyr-ester', 'amount' => '480 g ae/L'])];
+    $uses = static fn (int $n): array => ['methods' => array_map(static fn (int $i): array => ['method' => 'basal-bark', 'from' => sprintf('%02d-%02d', 1 + intdiv($i, 28), 1 + $i % 28), 'to' => '12-31'], range(0, $n - 1))];
+    $limits = static fn (int $n): array => ['siteLimits' => array_fill(0, $n, ['sites' => ['woods'], 'intervalDays' => 1])];
+
+    return [
+        'product' => $text('product', 120), 'registration' => $text('registration', 60), 'wearing' => $text('wearing', 1000), 'first aid' => $text('firstAid', 2000), 'storage' => $text('storage', 1000),
+        'version' => $number('version', 9999), 'first version' => $least('version', 1),
+        'rainfast' => $number('rainfastHours', 240), 'rainfast at once' => $least('rainfastHours', 0), 're-entry' => $number('reentryHours', 2000), 're-entry at once' => $least('reentryHours', 0),
+        'lead' => $number('leadDays', 2000), 'no lead' => $least('leadDays', 0), 'holding' => $number('holdingHours', 5000), 'no holding' => $least('holdingHours', 0), 'replant' => $number('replantDays', 5000),
+        'year of the law' => $number('lawCheckedYear', 2100), 'first year of the law' => $least('lawCheckedYear', 1990),
+        'actives' => [$actives(6), $actives(7), '/actives'], 'uses' => [$uses(80), $uses(81), '/methods'], 'limits of sites' => [$limits(20), $limits(21), '/siteLimits'],
+        'former names' => [['formerNames' => array_map(strval(...), range(1, 12))], ['formerNames' => array_map(strval(...), range(1, 13))], '/formerNames'],
+        'all of it active' => [['actives' => [['active' => 'triclopyr-ester', 'amount' => '100 % w/w']]], ['actives' => [['active' => 'triclopyr-ester', 'amount' => '100.01 % w/w']]], '/actives/0/amount'],
+        'light' => [['density' => '300 g/L'], ['density' => '299.9 g/L'], '/density'], 'heavy' => [['density' => '3000 g/L'], ['density' => '3000.1 g/L'], '/density'],
+        'as hot as cold' => [['coldest' => '15 C', 'hottest' => '59 F'], ['coldest' => '15 C', 'hottest' => '58.9 F'], '/hottest'],
+        'no stray field of an active' => [[], ['actives' => [['active' => 'triclopyr-ester', 'amount' => '480 g ae/L', 'colour' => 'red']]], '/actives/0/colour'],
+        'uses at all' => [[], ['methods' => null], '/methods'],
+    ];
+});
+
+it('takes what is not said for no, and a card that nobody confirmed for unconfirmed', function () {
+    $bare = LabelCard::read(Fields::of(array_intersect_key(esterCard(), array_flip(['product', 'registration', 'formulation', 'actives', 'methods'])), $faults = new Faults()), catalogue());
+    expect($faults->any())->toBeFalse()->and([$bare?->id, $bare?->version, $bare?->confirmed, $bare?->aquaticAllowed, $bare?->licensedOnly, $bare?->soilActive, $bare?->wearing, $bare?->firstAid])->toBe(['', 1, false, false, false, false, '', ''])
+        ->and([$bare?->leadDays, $bare?->lastingDays, $bare?->grazingDays, $bare?->hayDays, $bare?->details?->density, $bare?->details?->holdingHours(), $bare?->details?->buyers, $bare?->details?->texts, $bare?->details?->numbers, $bare?->details?->answers])->toBe([null, null, null, null, null, null, null, [], [], []]);
+    $told = readCard(['wearing' => 'Boots.', 'firstAid' => 'Water.', 'drift' => 'Coarse drops.', 'dairyDays' => 3, 'waterInHours' => 24, 'forageAllowed' => false, 'tankMixAllowed' => true, 'buyers' => 'farm', 'exclusionDistance' => '8 m', 'leadDays' => 30, 'lastingDays' => 90, 'grazingDays' => 7, 'hayDays' => 14]);
+    expect([$told?->wearing, $told?->firstAid, $told?->details?->texts, $told?->details?->numbers, $told?->details?->answers, $told?->details?->buyers, (string) $told?->details?->exclusion?->amount])
+        ->toBe(['Boots.', 'Water.', ['drift' => 'Coarse drops.'], ['dairyDays' => 3, 'waterInHours' => 24], ['forageAllowed' => false, 'tankMixAllowed' => true], 'farm', '8'])
+        ->and([$told?->leadDays, $told?->lastingDays, $told?->grazingDays, $told?->hayDays])->toBe([30, 90, 7, 14]);
+});

@@ -116,6 +116,32 @@ it('counts what was already put there this year', function () {
     expect([$check(null), $check('520 g ae/ha'), $check('521 g ae/ha')])->toBe([true, true, false]);
 });
 
+it('reads an amount on its marks, with the fillings and the error', function (string $amount, ?string $most, string $measured, int $fillings, string $error) {
+    $read = (new MeasuringTool('cup', quantity('0.25 fl oz'), quantity('1 fl oz')))->measure(quantity($amount), $most === null ? null : quantity($most));
+    expect([(string) $read['measured']->in(Unit::UsFluidOunce), $read['fillings'], (string) $read['errorPercent']->toScale(2, Brick\Math\RoundingMode::HALF_UP)])->toBe([$measured, $fillings, $error]);
+})->with([
+    'on a mark' => ['1 fl oz', null, '1', 1, '0.00'],
+    // 1.1 lies nearer to 1 than to 1.25
+    'down to the nearest' => ['1.1 fl oz', null, '1', 1, '-9.09'],
+    'up to the nearest, a second filling' => ['1.15 fl oz', null, '5/4', 2, '8.70'],
+    'half way goes up' => ['1.125 fl oz', null, '5/4', 2, '11.11'],
+    'not above the label' => ['1.15 fl oz', '1.2 fl oz', '1', 1, '-13.04'],
+    'just at the label' => ['1.15 fl oz', '1.25 fl oz', '5/4', 2, '8.70'],
+    'in another unit' => ['59.147059125 mL', null, '2', 2, '0.00'],
+    'nothing' => ['0 fl oz', null, '0', 0, '0.00'],
+]);
+
+it('cuts at least once, leaves out what is beyond the limit and not what is at it', function () {
+    $stem = static fn (string $d, int $n): Thicket\Methods\StemGroup => situationOf(['stems' => [['diameter' => $d, 'count' => $n]]])->stems[0];
+    $result = Thicket\Mix\Injection::of([$stem('0.2 in', 2), $stem('10 in', 3), $stem('10.1 in', 4)], quantity('1 in'), 'diameter', quantity('1 mL'), quantity('10 in'));
+    // one cut each for the thin ones, ten for those of 10 in
+    expect([$result->cuts, $result->treated, $result->skipped, $result->cappedByLabel, (string) $result->mix->in(Unit::Millilitre)])->toBe([32, 5, 4, false, '32'])
+        ->and(Thicket\Mix\Injection::cutsPerTree(quantity('0 in'), quantity('1 in'), 'diameter'))->toBe(1);
+    $band = Thicket\Mix\StemBand::of([$stem('8 in', 1), $stem('6 in', 2), $stem('4 in', 3)], quantity('14 in'), quantity('6 in'));
+    expect([$band->treated, $band->skipped])->toBe([3, 3])->and(Thicket\Mix\StemBand::of([$stem('6 in', 2)], quantity('14 in'), quantity('6 in'), true)->treated)->toBe(2)
+        ->and((string) Thicket\Mix\StumpFace::usualSides()->in(Unit::Inch))->toBe('4');
+});
+
 it('measures with the tool that reads best under what the label allows', function (string $amount, ?string $most, array $tools, ?string $tool, string $measured) {
     $all = array_map(static fn (array $t): MeasuringTool => new MeasuringTool($t[0], quantity($t[1]), quantity($t[2])), $tools);
     $best = MeasuringTool::bestFor(quantity($amount), $all, $most === null ? null : quantity($most));

@@ -88,6 +88,15 @@ it('mixes the leaf mix of the handbook', function () {
         ->and([$recipe->products[1]->name, (string) $recipe->products[1]->strength?->percent()->amount, $recipe->products[1]->ceiling?->kept])->toBe(['product-2', '1/2', true]);
 });
 
+it('names a mix by its cards and the strengths of what was added, in whatever order', function () {
+    expect(tankMix()->mixId())->toBe('one+two@1/200');
+    [$situation, $one, $two] = tankPair();
+    $id = static fn (array $partners): ?string => (new RecipeSolver($situation, $one, quantity('1000 m2'), [], null, $partners))->solve(null)->mixId();
+    $three = product(stand(['cards' => [leafCard('also', 'dichlorprop')]]), 'foliar-spot', 'dichlorprop', 0);
+    expect($id([]))->toBe('one')->and($id([$two, $three]))->toBe('one+also@1/200+two@1/200')->and($id([$three, $two]))->toBe($id([$two, $three]))
+        ->and((new Recipe(null, null, '', null, null, null, [], [], [], 'water'))->mixId())->toBeNull()->and((new Recipe(null, null, '', null, null, null, [], [], [], 'water'))->product())->toBeNull();
+});
+
 it('turns the order round where the partner makes the emulsion', function () {
     expect(array_column(tankMix([], ['formulation' => 'emulsifiable'])->mix?->loadingOrder() ?? [], 'what'))->toBe(['water', 'product-2', 'product', 'water-to-mark']);
 });
@@ -167,7 +176,7 @@ it('mixes two rates over an area, one of them dry, by the larger spray volume', 
         // 10 pt and a tenth are 11 pt = 176 fl oz; 5 oz and a tenth
         ->and((string) $recipe->product()?->decimal(Unit::UsFluidOunce, 2, RoundingMode::HALF_UP))->toBe('176.00')
         ->and((string) $recipe->products[1]->amount?->decimal(Unit::OunceWeight, 3, RoundingMode::HALF_UP))->toBe('5.500')
-        ->and($recipe->loads?->loads())->toBe(7)
+        ->and($recipe->loads?->loads())->toBe(7)->and($recipe->mixId())->toBe('wet+dry@dry')
         ->and(array_column($recipe->mix?->loadingOrder() ?? [], 'what'))->toBe(['water', 'product-2', 'product', 'water-to-mark'])
         ->and($recipe->products[1]->ceiling?->kept)->toBeTrue();
 });
