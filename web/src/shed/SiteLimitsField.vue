@@ -20,13 +20,13 @@ const TEXTS = [
 </script>
 
 <template>
-  <fieldset class="stack">
+  <fieldset class="bare stack">
     <legend class="label">{{ t('shed.siteLimits') }}</legend>
     <p class="small soft">{{ t('shed.siteLimitsHelp') }}</p>
-    <div v-for="(l, n) in limits" :key="n" class="stack line">
-      <fieldset class="row">
+    <div v-for="(l, n) in limits" :key="n" class="stack under line">
+      <fieldset class="bare row">
         <legend class="visually-hidden">{{ t('shed.sites') }}</legend>
-        <label v-for="x in sites" :key="x.id" class="tick"><input v-model="l.sites" type="checkbox" :value="x.id" /> {{ x.name }}</label>
+        <label v-for="x in sites" :key="x.id" class="ticked"><input v-model="l.sites" type="checkbox" :value="x.id" /> {{ x.name }}</label>
       </fieldset>
       <div class="row">
         <label v-for="a in TEXTS" :key="a.key" class="label"
@@ -48,23 +48,7 @@ const TEXTS = [
 </template>
 
 <style scoped>
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
 .line {
-  border-left: 1px solid var(--rule);
-  padding-left: 12px;
   gap: 4px;
-}
-.start {
-  justify-self: start;
-}
-.tick {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 32px;
 }
 </style>

@@ -38,23 +38,23 @@ const parts = (method: string, n: number): boolean => {
 </script>
 
 <template>
-  <fieldset class="stack uses">
+  <fieldset class="bare stack uses">
     <legend class="label">{{ t('shed.uses') }}</legend>
     <div v-for="m in methods" :key="m.id" class="stack use">
-      <label class="tick"><input v-model="use(m.id).on" type="checkbox" /> {{ m.name }}</label>
+      <label class="ticked"><input v-model="use(m.id).on" type="checkbox" /> {{ m.name }}</label>
       <template v-if="use(m.id).on">
-        <div v-for="(line, n) in use(m.id).lines" :key="n" class="stack line">
+        <div v-for="(line, n) in use(m.id).lines" :key="n" class="stack under line">
           <div class="row">
             <label v-for="a in amounts(m.product)" :key="a.key" class="label"
               >{{ t(a.label) }}<input v-model="line[a.key]" class="field" :style="{ width: a.width }" :placeholder="a.sample" :aria-invalid="held(m.id, n) !== ''"
             /></label>
-            <label v-if="m.product === 'strength' && /\//.test(line.min + line.max)" class="tick"><input v-model="line.toWater" type="checkbox" /> {{ t('shed.toWater') }}</label>
+            <label v-if="m.product === 'strength' && /\//.test(line.min + line.max)" class="ticked"><input v-model="line.toWater" type="checkbox" /> {{ t('shed.toWater') }}</label>
           </div>
           <details v-if="parts(m.id, n)" :open="holdsFor(line) === '' && n > 0">
             <summary>{{ holdsFor(line) === '' ? t('shed.holdsAlways') : t('shed.holdsFor', { when: holdsFor(line) }) }}</summary>
-            <fieldset class="row stages">
+            <fieldset class="bare row stages">
               <legend class="label">{{ t('shed.lineStages') }}</legend>
-              <label v-for="s in STAGES" :key="s" class="tick"><input v-model="line.stages" type="checkbox" :value="s" /> {{ t(`value.${s}`) }}</label>
+              <label v-for="s in STAGES" :key="s" class="ticked"><input v-model="line.stages" type="checkbox" :value="s" /> {{ t(`value.${s}`) }}</label>
             </fieldset>
             <div class="row">
               <label class="label">{{ t('shed.lineFrom') }}<input v-model="line.from" class="field" style="width: 6em" placeholder="03-01" /></label>
@@ -71,19 +71,10 @@ const parts = (method: string, n: number): boolean => {
 </template>
 
 <style scoped>
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
 .uses,
 .use,
 .line {
   gap: 4px;
-}
-.line {
-  border-left: 1px solid var(--rule);
-  padding-left: 12px;
 }
 .line + .line {
   margin-top: 12px;
@@ -94,14 +85,5 @@ details > summary {
 }
 .stages {
   gap: 0 14px;
-}
-.start {
-  justify-self: start;
-}
-.tick {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 32px;
 }
 </style>

@@ -40,7 +40,9 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
         <option v-for="s in STANCES" :key="s" :value="s">{{ t(`shed.stances.${s}`) }}</option>
       </select></label
     >
-    <label class="tick"><input type="checkbox" :disabled="!isLead" :checked="shed.fuelOil" @change="choose({ fuelOil: ($event.target as HTMLInputElement).checked })" /> {{ t('shed.fuelOil') }}</label>
+    <label class="ticked"
+      ><input type="checkbox" :disabled="!isLead" :checked="shed.fuelOil" @change="choose({ fuelOil: ($event.target as HTMLInputElement).checked })" /> {{ t('shed.fuelOil') }}</label
+    >
     <details v-for="g in GROUPS" :key="g.key">
       <summary>{{ t(`shed.groups.${g.key}`) }}</summary>
       <div class="stack folded">
@@ -64,12 +66,6 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
 <style scoped>
 .narrow {
   max-width: 760px;
-}
-.tick {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 36px;
 }
 summary {
   min-height: 36px;

@@ -16,7 +16,7 @@ use Thicket\Methods\Situation;
 final readonly class WaterEdge implements Rule
 {
     /** Within this distance water always matters, whatever the card's buffer (mixing distance of rulings J15). */
-    private const NEAR_METRES = 30;
+    public const NEAR_METRES = 30;
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {

@@ -7,16 +7,15 @@ namespace Thicket\Mix\Advice;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Methods\FactName;
+use Thicket\Methods\Rules\WaterEdge;
 
 /** At the water's edge surfactant and dye have to be permitted for water too, and oil is out (rulings J15). */
 final readonly class AdditivesByWater implements MixRule
 {
-    private const NEAR_METRES = 30;
-
     public function judge(MixPlan $plan): ?MixWord
     {
         $distance = $plan->situation->waterDistance();
-        $near = $plan->situation->word(FactName::Setting) === 'water-edge' || ($distance !== null && $distance->isLessThan(Quantity::of(self::NEAR_METRES, Unit::Metre)));
+        $near = $plan->situation->word(FactName::Setting) === 'water-edge' || ($distance !== null && $distance->isLessThan(Quantity::of(WaterEdge::NEAR_METRES, Unit::Metre)));
         if (!$near || $plan->extras === []) {
             return null;
         }

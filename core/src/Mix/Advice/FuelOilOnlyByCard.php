@@ -8,14 +8,12 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
+use Thicket\Methods\Rules\WaterEdge;
 use Thicket\Mix\Carrier;
 
 /** Fuel oil only by a confirmed card that lists it and where the crew's law does not forbid it; never by water, wells or on saturated ground (rulings J18). */
 final readonly class FuelOilOnlyByCard implements MixRule
 {
-    /** Where a card names no strip of its own, mixing keeps this far from water too (rulings J15). */
-    private const NEAR_METRES = 30;
-
     public function judge(MixPlan $plan): ?MixWord
     {
         if ($plan->carrier !== Carrier::FUEL_OIL) {
@@ -23,7 +21,8 @@ final readonly class FuelOilOnlyByCard implements MixRule
         }
         $distance = $plan->situation->waterDistance();
         $strips = array_filter(array_map(static fn (Candidate $one): ?Quantity => $one->card?->waterBuffer, $plan->products()));
-        $near = array_reduce($strips, static fn (Quantity $widest, Quantity $one): Quantity => $one->isGreaterThan($widest) ? $one : $widest, Quantity::of(self::NEAR_METRES, Unit::Metre));
+        // where a card names no wider strip, as far as mixing keeps from water
+        $near = array_reduce($strips, static fn (Quantity $widest, Quantity $one): Quantity => $one->isGreaterThan($widest) ? $one : $widest, Quantity::of(WaterEdge::NEAR_METRES, Unit::Metre));
 
         return match (true) {
             $plan->any(static fn (Candidate $one): bool => $one->card === null || !$one->card->confirmed || !in_array(Carrier::FUEL_OIL, $one->card->carriers, true)) => MixWord::blocks('mix.fuel-oil-not-on-card', 'rulings-J18'),
