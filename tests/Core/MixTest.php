@@ -10,6 +10,7 @@ use Thicket\Mix\Ceiling;
 use Thicket\Mix\Component;
 use Thicket\Mix\FinishedMix;
 use Thicket\Mix\MeasuringTool;
+use Thicket\Mix\MixNeed;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
 
@@ -172,8 +173,8 @@ it('asks for what the recipe lacks instead of guessing', function () {
 });
 
 it('spaces cuts by the active at hand', function () {
-    [$imazapyr] = RecipeSolver::spacing(row(stand(), 'hack-and-squirt/imazapyr')->candidate);
-    [$glyphosate, $per] = RecipeSolver::spacing(row(stand(), 'hack-and-squirt/glyphosate')->candidate);
+    [$imazapyr] = MixNeed::spacing(row(stand(), 'hack-and-squirt/imazapyr')->candidate);
+    [$glyphosate, $per] = MixNeed::spacing(row(stand(), 'hack-and-squirt/glyphosate')->candidate);
     expect($imazapyr->equals(quantity('3.5 in')))->toBeTrue()->and($glyphosate->equals(quantity('1 in')))->toBeTrue()->and($per)->toBe('diameter');
 });
 

@@ -11,7 +11,7 @@ use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Mix\Injection;
-use Thicket\Mix\RecipeSolver;
+use Thicket\Mix\MixNeed;
 use Thicket\Mix\TreatedArea;
 
 /**
@@ -104,7 +104,7 @@ final readonly class Labour
     private static function byCuts(Situation $situation, Candidate $candidate, Node $table): array
     {
         $row = $table->node('minutesPerCut')->node('hack-and-squirt');
-        [$spacing, $per] = RecipeSolver::spacing($candidate);
+        [$spacing, $per] = MixNeed::spacing($candidate);
         $cuts = 0;
         foreach ($situation->stems as $group) {
             $cuts += $group->count * Injection::cutsPerTree($group->forCeilings(), $spacing, $per);

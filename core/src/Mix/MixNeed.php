@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Brick\Math\BigRational;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Methods\Candidate;
+use Thicket\Methods\FactName;
+use Thicket\Methods\Situation;
+use Thicket\Methods\StemGroup;
+
+/**
+ * How much mix a way of working takes on a stand, before the allowance (handbook 2 "Consumes"): surface x film, cuts x mL, girth or plants x mL, or area x mL.
+ */
+final readonly class MixNeed
+{
+    /** @param Quantity|null $area of the patch; a spray on leaves needs it */
+    public function __construct(private Situation $situation, private Candidate $candidate, private ?Quantity $area)
+    {
+    }
+
+    /** Every plan gets this much more (handbook 9), as a factor. */
+    public static function withAllowance(Candidate $candidate): BigRational
+    {
+        return BigRational::of($candidate->coefficients()->string('allowancePercent'))->dividedBy(100)->plus(1);
+    }
+
+    /**
+     * @param array<string, Quantity|string|int> $working
+     * @param list<string> $missing
+     */
+    public function mix(array &$working, array &$missing): ?Quantity
+    {
+        $stems = $this->situation->stems;
+        $perStem = $this->candidate->goesOn('bark', 'wood', 'stump') || $this->candidate->is('wick');
+        if ($perStem && $stems === []) {
+            $missing[] = 'stem-diameter';
+
+            return null;
+        }
+
+        return match (true) {
+            $this->candidate->goesOn('bark') => $this->basalNeed($stems, $working),
+            $this->candidate->goesOn('stump') => $this->stumpNeed($stems, $working),
+            $this->candidate->is('girdle-spray') => $this->kerfNeed($working),
+            $this->candidate->goesOn('wood') => $this->injectionNeed($stems, $working),
+            $this->candidate->is('wick') => $this->wickNeed($working),
+            $this->candidate->goesOn('leaf') => $this->foliarNeed($working, $missing),
+            default => null,
+        };
+    }
+
+    /**
+     * Herbicide sprayed into a saw kerf all round: mL by girth (handbook 9), held under the label's mL per tree.
+     *
+     * @param array<string, Quantity|string|int> $working
+     */
+    private function kerfNeed(array &$working): Quantity
+    {
+        $perTenCentimetres = $this->candidate->coefficients()->node('kerfPerTenCentimetres')->quantity('use') ?? throw new \LogicException('no mL per kerf.');
+        $perStem = $this->line()?->perStem;
+        $girth = Quantity::zero(Unit::Centimetre);
+        $mix = Quantity::zero(Unit::Millilitre);
+        $trees = $capped = 0;
+        foreach ($this->treated() as $group) {
+            $round = $group->forSums()->to(Unit::Centimetre)->times(\Thicket\Measure\Pi::value());
+            $each = $perTenCentimetres->times($round->in(Unit::Centimetre)->dividedBy(10));
+            $over = $perStem !== null && $each->isGreaterThan($perStem);
+            $capped = $over ? 1 : $capped;
+            $girth = $girth->plus($round->times($group->count));
+            $mix = $mix->plus(($over ? $perStem : $each)->times($group->count));
+            $trees += $group->count;
+        }
+        $working += ['girth' => $girth, 'perTenCentimetres' => $perTenCentimetres, 'treated' => $trees, 'skipped' => $this->situation->stemCount() - $trees, 'capped' => $capped];
+
+        return $mix;
+    }
+
+    /** @param array<string, Quantity|string|int> $working */
+    private function wickNeed(array &$working): Quantity
+    {
+        $perPlant = $this->candidate->coefficients()->node('wick')->quantity('use') ?? throw new \LogicException('no mL per plant.');
+        $working += ['perPlant' => $perPlant, 'treated' => $this->situation->stemCount(), 'skipped' => 0];
+
+        return $perPlant->times($this->situation->stemCount());
+    }
+
+    /**
+     * @param list<StemGroup> $stems
+     * @param array<string, Quantity|string|int> $working
+     */
+    private function basalNeed(array $stems, array &$working): Quantity
+    {
+        $band = $this->candidate->schools->values('basal-band')->quantity('band') ?? throw new \LogicException('basal-band has no band.');
+        $limit = $this->candidate->method->limit('stemMost');
+        $result = StemBand::of($stems, $band, $limit, $this->candidate->schools->choice('basal-size') === 'six-or-less');
+        $film = $this->film('basal');
+        $working += ['band' => $band, 'surface' => $result->area, 'film' => $film, 'treated' => $result->treated, 'skipped' => $result->skipped];
+
+        return StemBand::volume($result->area, $film);
+    }
+
+    /**
+     * @param list<StemGroup> $stems
+     * @param array<string, Quantity|string|int> $working
+     */
+    private function stumpNeed(array $stems, array &$working): Quantity
+    {
+        $ring = $this->candidate->catalogue->method('cut-stump')->data->node('ring');
+        $from = $ring->quantity('from') ?? throw new \LogicException('ring has no from.');
+        $width = $ring->quantity('width') ?? throw new \LogicException('ring has no width.');
+        $sides = $this->candidate->carrier() === 'oil' ? StumpFace::usualSides() : null;
+        $area = StumpFace::total($stems, $from, $width, $sides);
+        $film = $this->film('stump');
+        $working += ['ring' => $width, 'surface' => $area, 'film' => $film, 'treated' => $this->situation->stemCount(), 'skipped' => 0] + ($sides === null ? [] : ['sides' => $sides]);
+
+        return StemBand::volume($area, $film);
+    }
+
+    /**
+     * @param list<StemGroup> $stems
+     * @param array<string, Quantity|string|int> $working
+     */
+    private function injectionNeed(array $stems, array &$working): Quantity
+    {
+        [$spacing, $per] = self::spacing($this->candidate);
+        $perCut = $this->candidate->coefficients()->node('cut')->quantity('use') ?? throw new \LogicException('no mL per cut.');
+        $result = Injection::of($stems, $spacing, $per, $perCut, $this->candidate->method->limit('stemMost'), $this->candidate->method->limit('stemLeast'), $this->line()?->perStem);
+        $working += ['spacing' => $spacing, 'per' => $per, 'cuts' => $result->cuts, 'perCut' => $perCut, 'treated' => $result->treated, 'skipped' => $result->skipped, 'capped' => $result->cappedByLabel ? 1 : 0];
+
+        return $result->mix;
+    }
+
+    /**
+     * @param array<string, Quantity|string|int> $working
+     * @param list<string> $missing
+     */
+    private function foliarNeed(array &$working, array &$missing): ?Quantity
+    {
+        if ($this->area === null) {
+            $missing[] = 'treated-area';
+
+            return null;
+        }
+        $height = $this->situation->quantity(FactName::Height) ?? $this->situation->tallestTallied();
+        $low = Quantity::of('0.5', Unit::Metre);
+        $shrub = Quantity::of(1, Unit::Metre);
+        $class = match (true) {
+            $height === null || $height->isLessThan($low) => 'low-carpet',
+            $height->isLessThan($shrub) => 'shrub-under-1m',
+            default => 'shrub-to-1-8m',
+        };
+        $perArea = $this->candidate->coefficients()->node('foliar')->node($class)->quantity('use') ?? throw new \LogicException('no foliar volume.');
+        $working += ['area' => $this->area, 'perArea' => $perArea];
+
+        return AreaRate::over($perArea, $this->area);
+    }
+
+    /** @return list<StemGroup> without those beyond the reach of the method; they neither set the strength nor the drawing */
+    public function treated(): array
+    {
+        $most = $this->candidate->method->limit('stemMost');
+        $least = $this->candidate->method->limit('stemLeast');
+        $inclusive = $this->candidate->is('basal-bark') ? $this->candidate->schools->choice('basal-size') === 'six-or-less' : true;
+
+        return array_values(array_filter(
+            $this->situation->stems,
+            static fn (StemGroup $g): bool => ($most === null || $g->against($most, $inclusive) !== 'beyond') && ($least === null || !$g->forCeilings()->isLessThan($least)),
+        ));
+    }
+
+    /**
+     * Spacing of cuts for the active at hand (handbook 8 injection-spacing).
+     *
+     * @return array{Quantity, string}
+     */
+    public static function spacing(Candidate $candidate): array
+    {
+        $school = $candidate->catalogue->school('injection-spacing');
+        $choice = $candidate->schools->choice('injection-spacing');
+        if ($choice === 'by-active') {
+            $byActive = $school->data->stringMap('byActive');
+            $choice = $byActive[$candidate->active?->id() ?? ''] ?? 'per-inch-of-diameter';
+        }
+        $values = $school->choice($choice);
+
+        return [$values->quantity('spacing') ?? throw new \LogicException('no spacing.'), $values->string('per')];
+    }
+
+    private function film(string $use): Quantity
+    {
+        return $this->candidate->coefficients()->node('film')->node($use)->quantity('use') ?? throw new \LogicException("no film for {$use}.");
+    }
+
+    private function line(): ?CardUse
+    {
+        return $this->candidate->lineOfCard($this->situation);
+    }
+}
