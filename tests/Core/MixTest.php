@@ -251,3 +251,50 @@ it('refuses a bad sum with the field named', function (array $document, string $
     ],
     'stray field' => [['sum' => 'loads', 'total' => '3 gal', 'tank' => '1 gal', 'glug' => 1], '/glug'],
 ]);
+
+it('classes every soil that a card may, and leaves three to the card', function () {
+    $classes = array_map(static fn (string $soil): ?string => Thicket\Mix\SoilTexture::ofSoil($soil)?->value, array_combine(Thicket\Mix\SoilTexture::names(), Thicket\Mix\SoilTexture::names()));
+    expect($classes)->toBe([
+        'sand' => 'coarse', 'loamy sand' => 'coarse', 'sandy loam' => 'coarse', 'silt' => 'medium', 'loam' => 'medium', 'clay' => 'fine', 'clay loam' => 'fine', 'silty clay loam' => 'fine', 'silty clay' => 'fine',
+        'silt loam' => null, 'sandy clay loam' => null, 'sandy clay' => null,
+    ])->and(Thicket\Mix\SoilTexture::ofSoil('peat'))->toBeNull();
+});
+
+it('matches by active up to pure product, and not beyond', function () {
+    $match = static fn (string $strength, string $first, string $second): string => (string) Thicket\Mix\EqualActive::of(Thicket\Measure\Strength::parse($strength), quantity($first), quantity($second))->percent->amount;
+    expect($match('50 %', '480 g ae/L', '240 g ae/L'))->toBe('100')->and($match('25 %', '480 g ae/L', '240 g ae/L'))->toBe('50')
+        ->and(static fn () => $match('50.1 %', '480 g ae/L', '240 g ae/L'))->toThrow(Thicket\Mix\Exception\Unmixable::class)
+        ->and(static fn () => $match('10 %', '480 g ae/L', '240 g ai/L'))->toThrow(Thicket\Mix\Exception\Unmixable::class)
+        ->and(static fn () => $match('10 %', '480 g ae/L', '0 g ae/L'))->toThrow(Thicket\Mix\Exception\Unmixable::class)
+        ->and(Thicket\Mix\EqualActive::of(Thicket\Measure\Strength::parse('10 %'), quantity('41 %w/w'), quantity('53.8 %w/w'))->nominal)->toBeTrue();
+});
+
+it('reckons a rate once unless told otherwise, and loads only with both spray and tank', function () {
+    $one = Thicket\Mix\AreaRate::of(quantity('2 L/ha'), quantity('3 ha'));
+    expect([(string) $one->product->in(Unit::Litre), $one->loads, $one->productPerLoad])->toBe(['6', null, null])
+        ->and(Thicket\Mix\AreaRate::of(quantity('2 L/ha'), quantity('3 ha'), null, quantity('100 L'))->loads)->toBeNull()
+        ->and(Thicket\Mix\AreaRate::of(quantity('2 L/ha'), quantity('3 ha'), quantity('200 L/ha'))->loads)->toBeNull()
+        ->and((string) Thicket\Mix\AreaRate::of(quantity('2 L/ha'), quantity('3 ha'), quantity('200 L/ha'), quantity('100 L'))->productPerLoad?->in(Unit::Litre))->toBe('1')
+        ->and((string) Thicket\Mix\AreaRate::of(quantity('2 L/ha'), quantity('3 ha'), null, null, 2)->product->in(Unit::Litre))->toBe('12')
+        ->and(static fn () => Thicket\Mix\AreaRate::of(quantity('2 L/ha'), quantity('3 L')))->toThrow(Thicket\Measure\Exception\UnitMismatch::class);
+});
+
+it('takes the ground that somebody measured, the share of the rows, or the patch', function (string $row, array $facts, ?string $squareMetres) {
+    [$situation, $candidate] = situated(stand(['species' => 'large-crabgrass', 'date' => '2026-03-01', 'stems' => [], 'facts' => $facts, 'cards' => [preventerCard()]]), $row);
+    $area = Thicket\Mix\TreatedArea::of($situation, $candidate, quantity('1 ha'));
+    expect($area === null ? null : (string) $area->in(Unit::SquareMetre))->toBe($squareMetres);
+})->with(function () {
+    $at = static fn (string $site, array $more = []): array => [['fact' => 'setting', 'value' => $site], ...array_map(static fn (string $name): array => ['fact' => $name, 'value' => $more[$name]], array_keys($more))];
+    $preventer = 'pre-emergent/pendimethalin/preventer';
+
+    return [
+        'measured' => [$preventer, $at('orchard', ['treated-area' => '700 m2', 'row-spacing' => '5 m', 'strip-side' => '1 m']), '700'],
+        // 2 x 1 m of every 5
+        'of the rows' => [$preventer, $at('orchard', ['row-spacing' => '5 m', 'strip-side' => '1 m']), '4000'],
+        'strips that meet are the whole' => [$preventer, $at('orchard', ['row-spacing' => '5 m', 'strip-side' => '3 m']), '10000'],
+        'strips that just meet' => [$preventer, $at('orchard', ['row-spacing' => '5 m', 'strip-side' => '2.5 m']), '10000'],
+        'rows, but not how wide' => [$preventer, $at('orchard', ['row-spacing' => '5 m']), null],
+        'strips, but not how far apart' => [$preventer, $at('orchard', ['strip-side' => '1 m']), null],
+        'in a bed there are no rows' => [$preventer, $at('bed-lawn-paving', ['row-spacing' => '5 m', 'strip-side' => '1 m']), '10000'],
+    ];
+});

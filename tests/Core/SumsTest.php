@@ -344,3 +344,53 @@ it('answers in the unit that was asked in, and keeps what was typed as it was', 
     // two ways lack one figure each: the one that is nearer stands first
     expect(array_column(direction('on-hand', ['onHand' => '1 qt'])->next(), 'missing')[0])->toHaveCount(1);
 });
+
+it('reads what is to be bought, and names what cannot be', function (array $document, ?string $pointer) {
+    $in = Fields::of($document, $faults = new Faults());
+    [$need, $onShelf, $packs] = (new SumReader(catalogue()))->purchase($in);
+    $in->noOthers();
+    if ($pointer === null) {
+        expect($faults->any())->toBeFalse()->and($need?->unit)->toBe(Unit::Litre)->and((string) $onShelf?->amount)->toBe('1/2')
+            ->and(array_map(static fn (array $p): string => $p['size']->amount . ' ' . $p['size']->unit->value . ' ' . $p['price']->simplified(), $packs))->toBe(['1 L 20', '5 L 163/2']);
+
+        return;
+    }
+    expect(static fn () => $faults->throwIfAny())->toThrow(static function (Refused $e) use ($pointer): void {
+        expect(array_column($e->faults, 'pointer'))->toBe([$pointer]);
+    });
+})->with([
+    'read' => [['need' => '3 L', 'onShelf' => '0.5 L', 'packs' => [['size' => '1 L', 'price' => '20'], ['size' => '5 L', 'price' => '81.50']]], null],
+    'no need' => [['packs' => [['size' => '1 L', 'price' => '20']]], '/need'],
+    'a need in acres' => [['need' => '3 ac'], '/need'],
+    'a need below nought' => [['need' => ['value' => '-3', 'unit' => 'L']], '/need'],
+    'poured and weighed' => [['need' => '3 L', 'onShelf' => '200 g'], '/onShelf'],
+    'a pack that is weighed' => [['need' => '3 L', 'packs' => [['size' => '200 g', 'price' => '20']]], '/packs/0/size'],
+    'a price below nothing' => [['need' => '3 L', 'packs' => [['size' => '1 L', 'price' => '-1']]], '/packs/0/price'],
+    'the dearest there is' => [['need' => '3 L', 'packs' => [['size' => '1 L', 'price' => '1000000.01']]], '/packs/0/price'],
+    'a stray field of a pack' => [['need' => '3 L', 'packs' => [['size' => '1 L', 'price' => '1', 'colour' => 'red']]], '/packs/0/colour'],
+    'a size without a unit' => [['need' => '3 L', 'packs' => [['size' => '1', 'price' => '1']]], '/packs/0/size'],
+]);
+
+it('says of what kind a figure is wanted, reads parts however they are sent, and takes nothing for what is not said', function () {
+    $in = Fields::of(['sum' => 'yearly-limit', 'known' => ['most' => '3 L']], $faults = new Faults());
+    (new SumReader(catalogue()))->read($in);
+    expect(static fn () => $faults->throwIfAny())->toThrow(static function (Refused $e): void {
+        expect($e->faults[0]['message'])->toBe('Give this as equivalent per area or ingredient per area or volume per area or mass per area.');
+    });
+    [$table, $given] = (new SumReader(catalogue()))->read($in = Fields::of(['sum' => 'make-up', 'known' => ['strength' => ['typed' => '1:4'], 'finished' => '10 L', 'product' => null]], $faults = new Faults()));
+    $in->noOthers();
+    expect($faults->any())->toBeFalse()->and($table?->id())->toBe('make-up')->and(array_keys($given))->toEqualCanonicalizing(['strength', 'finished'])->and((string) $given['strength']->amount)->toBe('20');
+    // a soil that is named by its class, and none at all
+    foreach (['coarse' => '2.25', 'medium' => '3.5', 'fine' => '4.5'] as $soil => $teaspoons) {
+        [, $given] = (new SumReader(catalogue()))->read(Fields::of(['sum' => 'by-soil', 'known' => ['soil' => $soil, 'coarse' => '2.25 tsp/gal', 'medium' => '3.5 tsp/gal', 'fine' => '4.5 tsp/gal']], $faults = new Faults()));
+        expect($faults->any())->toBeFalse()->and($given['strength']->to(Unit::UsTeaspoonPerUsGallon)->equals(quantity("{$teaspoons} tsp/gal")))->toBeTrue();
+    }
+    [, $given] = (new SumReader(catalogue()))->read(Fields::of(['sum' => 'by-soil', 'known' => ['coarse' => '2.25 tsp/gal', 'finished' => '1 gal']], new Faults()));
+    expect(array_keys($given))->toBe(['finished']);
+});
+
+it('solves a yearly limit in active ingredient too', function () {
+    // 2 L of 400 g ai/L on half a hectare are 1600 g ai/ha; a year's 3 kg are 7.5 L a hectare, 3.75 L here
+    $solved = direction('yearly-limit', ['product' => '2 L', 'area' => '0.5 ha', 'content' => '400 g ai/L', 'most' => '3 kg ai/ha']);
+    expect($solved->faults)->toBe([])->and((string) $solved->value('planned')?->in(Unit::GramIngredientPerHectare))->toBe('1600')->and((string) $solved->value('allowed')?->in(Unit::Litre))->toBe('15/4');
+});
