@@ -394,3 +394,72 @@ it('solves a yearly limit in active ingredient too', function () {
     $solved = direction('yearly-limit', ['product' => '2 L', 'area' => '0.5 ha', 'content' => '400 g ai/L', 'most' => '3 kg ai/ha']);
     expect($solved->faults)->toBe([])->and((string) $solved->value('planned')?->in(Unit::GramIngredientPerHectare))->toBe('1600')->and((string) $solved->value('allowed')?->in(Unit::Litre))->toBe('15/4');
 });
+
+/** Quantities as a person reads them, all the way down. */
+function readable(mixed $value): mixed
+{
+    return match (true) {
+        $value instanceof Quantity => Thicket\Measure\Shown::withUnit($value->amount, $value->unit), is_array($value) => array_map(readable(...), $value), default => $value,
+    };
+}
+
+it('answers a single sum whole', function (array $document, array $values, array $missing = []) {
+    $solved = sum($document);
+    expect(readable($solved['values']))->toBe($values)->and($solved['missing'])->toBe($missing);
+})->with([
+    // half a percent of 25 gal; the emulsifier's dose nobody gave
+    'a mix' => [
+        ['sum' => 'finished-mix', 'finished' => '25 gal', 'carrier' => 'water', 'tank' => '10 gal', 'components' => [['name' => 'one', 'role' => 'solution', 'strength' => '0.5 %'], ['name' => 'oil', 'role' => 'oil', 'strength' => '5 %']]],
+        ['finished' => '25 US gal', 'one' => '0.125 US gal', 'one-percent' => '0.5 % v/v', 'oil' => '1.25 US gal', 'oil-percent' => '5 % v/v', 'carrier-first' => '12.5 US gal', 'order' => [['what' => 'water', 'amount' => '12.5 US gal'], ['what' => 'one', 'amount' => '0.125 US gal'], ['what' => 'oil', 'amount' => '1.25 US gal'], ['what' => 'emulsifier'], ['what' => 'water-to-mark']], 'loads' => 3, 'whole-loads' => 2, 'last-part' => '5 US gal'],
+        ['strength of emulsifier'],
+    ],
+    // 50 x 41 / 53.8
+    'another product, by label percent' => [['sum' => 'equal-active', 'used' => '50 %', 'strengthOfUsed' => '41 %w/w', 'strengthOfOther' => '53.8 %w/w'], ['percent' => '38.1 % v/v', 'nominal' => true]],
+    'another product, by what a litre holds' => [['sum' => 'equal-active', 'used' => '50 %', 'strengthOfUsed' => '360 g ae/L', 'strengthOfOther' => '480 g ae/L'], ['percent' => '37.5 % v/v', 'nominal' => false]],
+    // a quart an acre over two acres twice is a gallon; 200 gal of spray in eight tanks, half a quart each
+    'a rate' => [['sum' => 'area-rate', 'rate' => '1 qt/ac', 'area' => '2 ac', 'sprayVolume' => '50 gal/ac', 'tank' => '25 gal', 'passes' => 2], ['product' => '3.785 L', 'per-pass' => '1.893 L', 'spray' => '757.1 L', 'product-per-load' => '0.4732 L', 'loads' => 8, 'whole-loads' => 8]],
+    'a rate alone' => [['sum' => 'area-rate', 'rate' => '1 L/ha', 'area' => '2 ha'], ['product' => '2 L', 'per-pass' => '2 L']],
+    'a tank without a spray volume' => [['sum' => 'area-rate', 'rate' => '1 L/ha', 'area' => '2 ha', 'tank' => '25 gal'], ['product' => '2 L', 'per-pass' => '2 L'], ['sprayVolume']],
+    // 7 tsp in two gallons; 768 to the gallon
+    'by soil' => [['sum' => 'texture-rate', 'soil' => 'loam', 'finished' => '2 gal', 'rates' => ['coarse' => '2.25 tsp/gal', 'medium' => '3.5 tsp/gal', 'fine' => '4.5 tsp/gal']], ['class' => 'medium', 'product' => '0.009115 US gal']],
+    'by class of soil' => [['sum' => 'texture-rate', 'soil' => 'coarse', 'finished' => '2 gal', 'rates' => ['coarse' => '3.5 tsp/gal', 'medium' => '3.5 tsp/gal', 'fine' => '4.5 tsp/gal']], ['class' => 'coarse', 'product' => '0.009115 US gal']],
+    'a soil that the card must class' => [['sum' => 'texture-rate', 'soil' => 'silt loam', 'finished' => '2 gal', 'rates' => ['coarse' => '2.25 tsp/gal', 'medium' => '3.5 tsp/gal', 'fine' => '4.5 tsp/gal']], [], ['texture class of silt loam: the card must say']],
+    'cuts' => [['sum' => 'injection', 'spacing' => '1 in', 'per' => 'diameter', 'perCut' => '1 mL', 'stems' => [['diameter' => '4 in', 'count' => 3]]], ['cuts' => 12, 'treated' => 3, 'skipped' => 0, 'mix' => '12 mL', 'capped-by-label' => false, 'girth' => '12.6 in', 'cuts-per-stem' => 4, 'round-spacing' => '3.14 in']],
+    'cuts of two sizes' => [['sum' => 'injection', 'spacing' => '1 in', 'per' => 'diameter', 'perCut' => '1 mL', 'stems' => [['diameter' => '4 in', 'count' => 3], ['diameter' => '2 in', 'count' => 1]]], ['cuts' => 14, 'treated' => 4, 'skipped' => 0, 'mix' => '14 mL', 'capped-by-label' => false]],
+    'a band' => [['sum' => 'basal-band', 'band' => '14 in', 'film' => '0.3 L/m2', 'stems' => [['diameter' => '4 in', 'count' => 10]]], ['band-area' => '1.135 m²', 'band' => '14 in', 'film' => '0.3 L/m²', 'mix' => '0.3405 L', 'treated' => 10]],
+    // pi x 4 = 12.57 sq in of face; with 4 in of side another 50.27
+    'a face' => [['sum' => 'stump-face', 'film' => '0.5 L/m2', 'stems' => [['diameter' => '4 in', 'count' => 1]]], ['treated-area' => '0.008107 m²', 'mix' => '0.004054 L', 'film' => '0.5 L/m²', 'whole' => true]],
+    'a face and its sides' => [['sum' => 'stump-face', 'film' => '0.5 L/m2', 'carrier' => 'oil', 'stems' => [['diameter' => '4 in', 'count' => 1]]], ['treated-area' => '0.04054 m²', 'mix' => '0.02027 L', 'film' => '0.5 L/m²', 'whole' => true]],
+    'a face with a low side' => [['sum' => 'stump-face', 'film' => '0.5 L/m2', 'carrier' => 'oil', 'stumpHeight' => '2 in', 'stems' => [['diameter' => '4 in', 'count' => 2]]], ['treated-area' => '0.04864 m²', 'mix' => '0.02432 L', 'film' => '0.5 L/m²', 'whole' => true]],
+    'loads' => [['sum' => 'loads', 'total' => '25 gal', 'tank' => '10 gal'], ['loads' => 3, 'whole-loads' => 2, 'last-part' => '5 US gal']],
+    'measuring' => [['sum' => 'measure', 'amount' => '1.1 fl oz', 'graduation' => '0.25 fl oz', 'holds' => '1 fl oz'], ['measured' => '1 fl oz', 'fillings' => 1, 'error-percent' => '-9.091']],
+    'measuring under the label' => [['sum' => 'measure', 'amount' => '1.15 fl oz', 'graduation' => '0.25 fl oz', 'holds' => '1 fl oz', 'labelMost' => '1.2 fl oz'], ['measured' => '1 fl oz', 'fillings' => 1, 'error-percent' => '-13.04']],
+    'bark' => [['sum' => 'basal-strength', 'diameter' => '1 in', 'texture' => 'smooth'], ['percent' => '15 % v/v']],
+    'bark nobody knows' => [['sum' => 'basal-strength', 'diameter' => '1 in'], [], ['bark-texture']],
+]);
+
+it('refuses a single sum at the figure that is missing or cannot be', function (array $document, array $pointers) {
+    expect(static fn () => sum($document))->toThrow(static function (Refused $e) use ($pointers): void {
+        expect(array_column($e->faults, 'pointer'))->toBe($pointers);
+    });
+})->with([
+    'a mix of nothing' => [['sum' => 'finished-mix', 'finished' => '3 gal', 'carrier' => 'water'], ['/components']],
+    'a mix without volume' => [['sum' => 'finished-mix', 'carrier' => 'water', 'components' => [['name' => 'a', 'role' => 'dye', 'strength' => '1 %']]], ['/finished']],
+    'a mix in soup' => [['sum' => 'finished-mix', 'finished' => '3 gal', 'carrier' => 'soup', 'components' => [['name' => 'a', 'role' => 'dye', 'strength' => '1 %']]], ['/carrier']],
+    'a stray field of a part' => [['sum' => 'finished-mix', 'finished' => '3 gal', 'carrier' => 'water', 'components' => [['name' => 'a', 'role' => 'dye', 'strength' => '1 %', 'colour' => 'red']]], ['/components/0/colour']],
+    'a part of no role' => [['sum' => 'finished-mix', 'finished' => '3 gal', 'carrier' => 'water', 'components' => [['name' => 'a', 'role' => 'magic', 'strength' => '1 %']]], ['/components/0/role']],
+    'a strength without its basis' => [['sum' => 'equal-active', 'used' => '50 %', 'strengthOfUsed' => '41 %', 'strengthOfOther' => '53.8 %w/w'], ['/strengthOfUsed']],
+    'nothing to match' => [['sum' => 'equal-active', 'used' => '50 %', 'strengthOfOther' => '53.8 %w/w'], ['/strengthOfUsed']],
+    'a rate without ground' => [['sum' => 'area-rate', 'rate' => '1 qt/ac'], ['/area']],
+    'no passes' => [['sum' => 'area-rate', 'rate' => '1 qt/ac', 'area' => '1 ac', 'passes' => 0], ['/passes']],
+    'too many passes' => [['sum' => 'area-rate', 'rate' => '1 qt/ac', 'area' => '1 ac', 'passes' => 21], ['/passes']],
+    'soil of nowhere' => [['sum' => 'texture-rate', 'soil' => 'moondust', 'finished' => '2 gal', 'rates' => ['coarse' => '2 tsp/gal', 'medium' => '3 tsp/gal', 'fine' => '4 tsp/gal']], ['/soil']],
+    'a direction for peat' => [['sum' => 'texture-rate', 'soil' => 'loam', 'finished' => '2 gal', 'rates' => ['coarse' => '2 tsp/gal', 'medium' => '3 tsp/gal', 'fine' => '4 tsp/gal', 'peat' => '9 tsp/gal']], ['/rates/peat']],
+    'cuts without stems' => [['sum' => 'injection', 'spacing' => '1 in', 'per' => 'diameter', 'perCut' => '1 mL'], ['/stems']],
+    'cuts without dose' => [['sum' => 'injection', 'spacing' => '1 in', 'per' => 'diameter', 'stems' => [['diameter' => '4 in', 'count' => 3]], 'perCut' => '0 mL'], ['/perCut']],
+    'a band without stems' => [['sum' => 'basal-band', 'band' => '14 in'], ['/stems']],
+    'a face without stems' => [['sum' => 'stump-face'], ['/stems']],
+    'strength without a stem' => [['sum' => 'basal-strength'], ['/diameter']],
+    'loads of no tank' => [['sum' => 'loads', 'total' => '25 gal', 'tank' => '0 gal'], ['/tank']],
+    'measuring without marks' => [['sum' => 'measure', 'amount' => '1 fl oz', 'holds' => '1 fl oz'], ['/graduation']],
+]);
