@@ -135,6 +135,13 @@ it('fills what a site does not say from the limits for all', function () {
         ->and([$woods->intervalDays, $woods->year])->toBe([30, 'season']);
 });
 
+it('holds a card to the limits of each of its actives', function (string $second, array $blocks) {
+    // 93.64 mL of product on 500 m2 are 1.8728 L/ha: 898.9 g of the ester and 187.3 g of the second
+    $card = esterCard(['actives' => [['active' => 'triclopyr-ester', 'amount' => '480 g ae/L'], ['active' => 'fluroxypyr', 'amount' => '100 g ae/L']], 'siteLimits' => [['sites' => ['woods'], 'active' => 'fluroxypyr', 'perYear' => $second]]]);
+    [$situation, $candidate] = situated(stand(['facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'smooth']], 'cards' => [$card]]), 'basal-bark/triclopyr-ester/ester');
+    expect((new RecipeSolver($situation, $candidate, quantity('500 m2')))->solve(null)->blocks)->toBe($blocks);
+})->with([['188 g ae/ha', []], ['187 g ae/ha', ['ceiling']]]);
+
 it('lets the densest zone of a tenth of a hectare decide for work on stems', function (string $zone, array $blocks) {
     // 4 in stems: 0.112 L of mix for ten, a quarter of it product: on the hectare 13.5 g, on the zone all of it
     $document = stand(['area' => '1 ha', 'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'smooth']], 'cards' => [esterCard(['yearlyMaximum' => '400 g ae/ha'])]]);

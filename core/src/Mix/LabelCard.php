@@ -185,6 +185,18 @@ final readonly class LabelCard
     }
 
     /**
+     * Actives of the card that have limits of their own on a site, besides the one asked for.
+     *
+     * @return list<string>
+     */
+    public function limitedBesides(?string $site, string $activeId): array
+    {
+        $named = array_filter(array_slice($this->ceilings, 1), static fn (CardCeiling $c): bool => $c->active !== null && $c->active !== $activeId && $c->holdsFor($site, $c->active));
+
+        return array_values(array_unique(array_map(static fn (CardCeiling $c): string => (string) $c->active, $named)));
+    }
+
+    /**
      * Active in a rate of product: grams of acid equivalent or of active ingredient per hectare, by what the label prints.
      *
      * @return Quantity|null null where the card names no such basis; a weight share of a liquid wants its weight a litre too

@@ -188,8 +188,9 @@ final readonly class RecipeSolver
         if ($card === null || $active === null || $one->amount === null) {
             return $one;
         }
-        $others = array_filter($all, static fn (MixedProduct $other): bool => $other->name !== $one->name && $other->candidate->card?->holds($active) === true);
-        $on = function (?Quantity $ground, BigRational $share) use ($card, $active, $one, $others): Ceiling {
+        $site = $this->situation->word(FactName::Setting);
+        $of = function (string $active, ?Quantity $ground, BigRational $share) use ($card, $site, $one, $all): Ceiling {
+            $others = array_filter($all, static fn (MixedProduct $other): bool => $other->name !== $one->name && $other->candidate->card?->holds($active) === true);
             $together = [];
             foreach ($others as $other) {
                 $load = $ground === null ? null : $other->activeOn($active, $ground, $share);
@@ -197,8 +198,10 @@ final readonly class RecipeSolver
                 $together[] = $load ?? Quantity::of(1, Unit::One);
             }
 
-            return Ceiling::check($card, $active, $this->situation->word(FactName::Setting), $one->amount->times($share), $ground, $this->before[$active] ?? null, $together);
+            return Ceiling::check($card, $active, $site, $one->amount->times($share), $ground, $this->before[$active] ?? null, $together);
         };
+        // a card with limits for each of its actives is held to all of them
+        $on = static fn (?Quantity $ground, BigRational $share): Ceiling => array_reduce($card->limitedBesides($site, $active), static fn (Ceiling $worst, string $other): Ceiling => $worst->orWorse($of($other, $ground, $share)), $of($active, $ground, $share));
         $ceiling = $on($ground, BigRational::one());
         foreach ($this->candidate->goesOn('bark', 'wood', 'stump') ? $this->zones : [] as $zone) {
             $working = $missing = [];

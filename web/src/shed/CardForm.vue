@@ -96,7 +96,13 @@ const id = (field: string): string => `card-${field}`;
             <label v-for="x in book?.settings ?? []" :key="x.id"><input v-model="form.sites" type="checkbox" :value="x.id" /> {{ x.name }}</label>
           </fieldset>
           <UsesField v-else-if="f.kind === 'uses'" v-model="form.uses" :methods="uses" :fault="useFault" />
-          <SiteLimitsField v-else-if="f.kind === 'siteLimits'" v-model="form.siteLimits" :sites="book?.settings ?? []" :fault="(n) => at(`/card/siteLimits/${n}`)" />
+          <SiteLimitsField
+            v-else-if="f.kind === 'siteLimits'"
+            v-model="form.siteLimits"
+            :actives="form.actives.map((a) => ({ id: a.active, name: book?.actives.find((x) => x.id === a.active)?.name ?? a.active }))"
+            :sites="book?.settings ?? []"
+            :fault="(n) => at(`/card/siteLimits/${n}`)"
+          />
           <label v-else-if="f.kind === 'tick'" class="tick"
             ><input :id="id(f.id)" type="checkbox" :checked="form.texts[f.id] === 'yes'" @change="form.texts[f.id] = ($event.target as HTMLInputElement).checked ? 'yes' : ''" />
             {{ t(`shed.field.${f.id}`) }}</label

@@ -4,6 +4,8 @@ import { blankLimit, type SiteLimit } from './cardFields';
 
 /** Limits of a label that hold on some sites only: how much once, in a year, how often, how far apart. */
 defineProps<{
+  /** Of the card; where there are several a limit may be for one of them. */
+  actives: readonly { id: string; name: string }[];
   sites: readonly { id: string; name: string }[];
   /** What the server found wrong with a line. */
   fault: (line: number) => string | null;
@@ -37,6 +39,13 @@ const TEXTS = [
           <select v-model="l.yearCounted" class="field">
             <option value="">{{ t('shed.notRead') }}</option>
             <option v-for="y in YEARS" :key="y" :value="y">{{ t(`shed.word.${y}`) }}</option>
+          </select></label
+        >
+        <label v-if="actives.length > 1" class="label"
+          >{{ t('shed.siteLimit.active') }}
+          <select v-model="l.active" class="field">
+            <option value="">{{ t('shed.siteLimit.each') }}</option>
+            <option v-for="a in actives" :key="a.id" :value="a.id">{{ a.name }}</option>
           </select></label
         >
         <button class="btn small quiet" type="button" @click="limits.splice(n, 1)">{{ t('shed.lessSites') }}</button>

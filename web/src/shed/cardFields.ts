@@ -146,14 +146,16 @@ export function placeOf(draft: CardDraft, method: string, line: number): number 
 /** Limits that hold on some sites only; an empty one is taken from the limits for all. */
 export interface SiteLimit {
   sites: string[];
+  /** Of a card with several actives the one that is limited; empty for each. */
+  active: string;
   perYear: string;
   perApplication: string;
   applications: string;
   intervalDays: string;
   yearCounted: string;
 }
-export const TEXTS_OF_LIMIT = ['perYear', 'perApplication', 'applications', 'intervalDays', 'yearCounted'] as const;
-export const blankLimit = (): SiteLimit => ({ sites: [], perYear: '', perApplication: '', applications: '', intervalDays: '', yearCounted: '' });
+export const TEXTS_OF_LIMIT = ['active', 'perYear', 'perApplication', 'applications', 'intervalDays', 'yearCounted'] as const;
+export const blankLimit = (): SiteLimit => ({ sites: [], active: '', perYear: '', perApplication: '', applications: '', intervalDays: '', yearCounted: '' });
 /** Fields that are more than a text; each is read and sent in its own way. */
 const OWN_WAY = ['actives', 'carriers', 'sites', 'uses', 'siteLimits'];
 const asNumber = (text: string): number | string => (/^\d+$/.test(text) ? Number(text) : text);
