@@ -256,9 +256,12 @@ final class Assembler
         foreach ($stand->steps as $step) {
             foreach ($step->records as $record) {
                 $scored = $record->lookBacks->first(fn ($look): bool => $look->scored);
-                $past = new PastWork(\Thicket\Timing\Day::parse($record->worked_on->format('Y-m-d')), $step->method, $step->active, $step->active === null ? null : $this->catalogue->active($step->active)->group());
                 [$counted, $dead] = [$scored->body['counted'] ?? null, $scored->body['dead'] ?? null];
-                $out[] = is_int($counted) && is_int($dead) ? $past->judged($counted, $dead) : $past;
+                // of several products in the tank each was put there
+                foreach ([$step->active, ...array_map(fn (LabelCardVersion $v): string => $this->card($v)->actives[0]['active'], $step->partners())] as $active) {
+                    $past = new PastWork(\Thicket\Timing\Day::parse($record->worked_on->format('Y-m-d')), $step->method, $active, $active === null ? null : $this->catalogue->active($active)->group());
+                    $out[] = is_int($counted) && is_int($dead) ? $past->judged($counted, $dead) : $past;
+                }
             }
         }
 

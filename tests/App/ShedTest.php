@@ -20,23 +20,6 @@ use Symfony\Component\Process\Process;
 
 /* The Shed and the mixing through the API: stock that never falls below nought, sprayers, tools, people, batches and what is bought. */
 
-/** @return array<string, mixed> */
-function shelf(Tests\AppTestCase $t, string $lot): array
-{
-    return collect($t->api('GET', '/shed')->json('stock'))->firstWhere('lot', $lot) ?? [];
-}
-
-/** The Norway maples of the demo with a recipe saved: basal bark in oil. */
-function maples(Tests\AppTestCase $t): Step
-{
-    $t->as();
-    $step = Stand::query()->findOrFail($t->standId('norway-maple'))->steps()->firstOrFail();
-    $recipe = $t->api('GET', "/steps/{$step->id}/recipe?dye=0.25 fl oz/gal")->assertOk();
-    $t->api('PUT', "/steps/{$step->id}/recipe", ['dye' => '0.25 fl oz/gal'], ['If-Match' => $recipe->headers->get('ETag')])->assertOk()->assertJsonPath('saved', true);
-
-    return $step;
-}
-
 it('keeps containers: put on the shelf, moved, measured, weighed, spilled, and handed in only when empty', function () {
     $this->as();
     $card = LabelCard::query()->where('product', 'like', 'Glyphosate%')->firstOrFail();
