@@ -150,3 +150,14 @@ it('keeps a strength as it was written, and knows no part of nothing', function 
         ->and(static fn () => Strength::parse('5 % w/w'))->toThrow(UnitMismatch::class)
         ->and(static fn () => Strength::parse('20 %')->productIn(Quantity::of(1, Unit::Acre)))->toThrow(UnitMismatch::class);
 });
+
+it('says which strength is more than pure product, keeps what was typed, and takes shares of product only', function () {
+    $of = static fn (string $value, Unit $unit, string $typed = ''): Strength => Strength::ofQuantity(Quantity::of($value, $unit), $typed);
+    expect(static fn () => $of('101', Unit::PercentProduct))->toThrow(UnreadableQuantity::class, '101 % v/v')
+        ->and(static fn () => $of('101', Unit::PercentProduct, 'a lot'))->toThrow(UnreadableQuantity::class, 'a lot')
+        ->and(static fn () => $of('-1', Unit::PercentProduct))->toThrow(UnreadableQuantity::class)
+        ->and(static fn () => $of('5', Unit::PercentActive))->toThrow(UnitMismatch::class)
+        ->and($of('5', Unit::PercentProduct)->typed)->toBe('')->and(Strength::parse(' 15 % ')->typed)->toBe('15 %')
+        ->and(Strength::parse('2 fl oz/gal')->saidToCarrier()?->isParts)->toBeFalse()->and(Strength::parse('1:4')->saidToCarrier())->toBeNull()
+        ->and((string) $of('100', Unit::PercentProduct)->share)->toBe('1');
+});

@@ -50,7 +50,27 @@ it('writes each kind of amount in a crew\'s own unit', function (string $typed, 
     'strong mix' => ['15 %', '15 % v/v', '15 % v/v'],
     'weak mix still in percent' => ['0.1 %', '0.1 % v/v', '0.1 % v/v'],
     'weaker by volume' => ['0.05 %', '0.064 fl oz/US gal', '0.5 mL/L'],
+    'ingredient a hectare, under a kilogram' => ['999 g ai/ha', '0.8913 lb a.i./ac', '999 g a.i./ha'],
+    'ingredient a hectare, a kilogram' => ['1 kg ai/ha', '0.8922 lb a.i./ac', '1 kg a.i./ha'],
+    'weight of a litre' => ['1080 g/L', '9.013 lb/US gal', '1,080 g/L'],
+    'halves' => ['1 1/2 in', '1 1/2 in', '3.81 cm'],
+    'eighths' => ['5/8 in', '5/8 in', '1.59 cm'],
+    'thirty-seconds are no mark of a rule' => ['1/32 in', '0.0313 in', '0.794 mm'],
+    'twelfths neither' => ['1/12 in', '0.0833 in', '2.12 mm'],
+    'whole inches' => ['3 in', '3 in', '7.62 cm'],
+    'millions, whole' => ['1234567.891 L', '326,138 US gal', '1,234,568 L'],
+    'next to nothing' => ['0.000001234 mL', '0.00000025 tsp', '0.000001234 mL'],
+    'nothing that anybody sees' => ['0.0000000000001 L', '0 tsp', '0 mL'],
     'label percent' => ['41 % w/w', '41 % w/w', '41 % w/w'],
+]);
+
+it('writes counts by the square metre or foot where they are many, else by the hectare or acre', function (string $amount, Unit $unit, string $us, string $metric) {
+    expect(Shown::both(Thicket\Measure\Quantity::of($amount, $unit)))->toBe(['us' => $us, 'metric' => $metric]);
+})->with([
+    'many' => ['2', Unit::OnePerSquareMetre, '0.1858 per sq ft', '2 per m²'],
+    'one to a square metre' => ['1', Unit::OnePerSquareMetre, '0.0929 per sq ft', '1 per m²'],
+    'just less' => ['9999', Unit::OnePerHectare, '4,046 per ac', '9,999 per ha'],
+    'below nought' => ['-0.5', Unit::Inch, '-0.5 in', '-12.7 mm'],
 ]);
 
 it('never writes an ounce, a gallon or a percentage without its kind', function () {
