@@ -64,13 +64,17 @@ final readonly class CardChanges
         }
         $parts = [];
         foreach ($line as $name => $value) {
+            if ($value === false) {
+                continue;
+            }
             $said = match (true) {
-                $name === 'stages' && is_array($value) => implode(', ', array_map(fn (mixed $s): string => $this->known('stage', $s), $value)),
+                ($name === 'stages' || $name === 'sites') && is_array($value) => implode(', ', array_map(fn (mixed $s): string => $this->known(rtrim($name, 's'), $s), $value)),
+                $value === true => '',
                 $name === 'method' => $this->known('method', $value),
                 $name === 'active' => is_string($value) ? $value : '',
                 default => $this->plain($value),
             };
-            $parts[] = in_array($name, ['method', 'active', 'amount', 'stages'], true) ? $said : $this->known('card-line', $name) . ' ' . $said;
+            $parts[] = in_array($name, ['method', 'active', 'amount', 'stages', 'sites'], true) ? $said : trim($this->known('card-line', $name) . ' ' . $said);
         }
 
         return implode(', ', $parts);

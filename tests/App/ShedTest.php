@@ -269,10 +269,10 @@ it('hands a card on as a document that its schema knows, and takes it in unconfi
     $this->api('POST', '/shed/cards', ['card' => ['product' => 'Taken in'] + $document['card']])->assertCreated();
     $taken = collect($this->api('GET', '/shed')->json('cards'))->firstWhere('product', 'Taken in');
     expect($taken['versions'][0]['confirmed'])->toBeFalse();
-    $this->api('POST', '/shed/cards', ['cardId' => $taken['id'], 'card' => ['product' => 'Taken in', 'rainfastHours' => 2, 'methods' => [['method' => 'foliar-spot', 'max' => '1%', 'stages' => ['rosette'], 'from' => '03-01', 'to' => '05-31'], ...$document['card']['methods']]] + $document['card']])->assertCreated();
+    $this->api('POST', '/shed/cards', ['cardId' => $taken['id'], 'card' => ['product' => 'Taken in', 'rainfastHours' => 2, 'methods' => [['method' => 'foliar-spot', 'max' => '1%', 'stages' => ['rosette'], 'from' => '03-01', 'to' => '05-31', 'toWater' => false], ...$document['card']['methods']], 'siteLimits' => [['sites' => ['pasture'], 'perYear' => '2 kg ae/ha', 'applications' => 2]]] + $document['card']])->assertCreated();
     $taken = collect($this->api('GET', '/shed')->json('cards'))->firstWhere('product', 'Taken in');
     expect($taken['versions'])->toHaveCount(2)->and(collect($taken['versions'][0]['changes'])->sortBy('field')->values()->all())->toBe([
-        ['field' => 'methods', 'was' => '', 'now' => 'Foliar spot spray, most 1%, rosette, from 03-01, to 05-31'], ['field' => 'rainfastHours', 'was' => '6', 'now' => '2'],
+        ['field' => 'methods', 'was' => '', 'now' => 'Foliar spot spray, most 1%, rosette, from 03-01, to 05-31'], ['field' => 'rainfastHours', 'was' => '6', 'now' => '2'], ['field' => 'siteLimits', 'was' => '', 'now' => 'pasture, most in a year 2 kg ae/ha, times in a year 2'],
     ])->and($taken['versions'][0]['methods'][0])->toMatchArray(['stages' => ['rosette'], 'from' => '03-01', 'to' => '05-31']);
 });
 

@@ -119,3 +119,31 @@ test('weighs the board: the order moves with the sliders, says why, and stays wh
   await expect(page.getByRole('row', { name: /^Hours/ })).toContainText('100 %');
   expect((await order())[0]).toContain('Cut stump');
 });
+
+test('a label that parts its amounts by stage and its limits by site', async ({ page }) => {
+  await signIn(page);
+  await station(page, 'Shed');
+  const card = page.getByRole('article').filter({ hasText: 'Clopyralid 360 g/L' });
+  await card.getByRole('button', { name: 'New version' }).click();
+  await page.locator('summary', { hasText: '3. Directions for use' }).click();
+  await page.getByRole('button', { name: 'Other amounts at a stage or time of year' }).click();
+  await page.getByLabel('Most', { exact: true }).last().fill('2 fl oz/gal');
+  await page.getByLabel('to a volume of water, not of mix').check();
+  // a second line says when it holds
+  await page.getByRole('button', { name: 'Save, to be confirmed' }).click();
+  await expect(page.getByText('a second line of it needs the growth stages or the dates')).toBeVisible();
+  await page.getByLabel('rosette', { exact: true }).last().check();
+  await expect(page.getByText('Holds for: rosette')).toBeVisible();
+
+  await page.locator('summary', { hasText: '4. Limits and weather' }).click();
+  await page.getByRole('button', { name: 'Limits on some sites' }).click();
+  await page.getByLabel('Most at once', { exact: true }).fill('9 kg ae/ha');
+  await page.getByRole('button', { name: 'Save, to be confirmed' }).click();
+  await expect(page.getByText('Say on which sites this limit holds.')).toBeVisible();
+  await page.getByLabel('pasture', { exact: true }).last().check();
+  await page.getByLabel('Most at once', { exact: true }).fill('0.28 kg ae/ha');
+  await isAccessible(page);
+  await page.getByRole('button', { name: 'Save, to be confirmed' }).click();
+  await expect(card.getByText(/now Foliar spot spray, most 2 fl oz\/gal, rosette/)).toBeVisible();
+  await expect(card.getByRole('row', { name: /Foliar spot spray rosette/ })).toContainText('1.538 % v/v');
+});
