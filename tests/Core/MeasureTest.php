@@ -161,3 +161,49 @@ it('says which strength is more than pure product, keeps what was typed, and tak
         ->and(Strength::parse('2 fl oz/gal')->saidToCarrier()?->isParts)->toBeFalse()->and(Strength::parse('1:4')->saidToCarrier())->toBeNull()
         ->and((string) $of('100', Unit::PercentProduct)->share)->toBe('1');
 });
+
+it('reads one amount in whatever way people write it, and knows whether the kind was said', function (string $typed, string $amount, Unit $unit, bool $assumed, ?Dimension $expected = null) {
+    $reading = Reading::parse($typed, $expected);
+    expect([(string) $reading->quantity->amount->simplified(), $reading->quantity->unit, $reading->kindAssumed, $reading->typed])->toBe([$amount, $unit, $assumed, trim($typed)]);
+})->with([
+    'acid equivalent with points' => ['480 g a.e./L', '480', Unit::GramEquivalentPerLitre, false],
+    'ingredient with points' => ['4 lb a.i./US gal', '4', Unit::PoundIngredientPerUsGallon, false],
+    'kind in brackets' => ['3 gal (US)', '3', Unit::UsGallon, false],
+    'kind before' => ['3 US gal', '3', Unit::UsGallon, false],
+    'kind before with a point' => ['3 us. gal', '3', Unit::UsGallon, false],
+    'kind after' => ['3 gal us', '3', Unit::UsGallon, false],
+    'imperial before' => ['3 imperial gal', '3', Unit::ImperialGallon, false],
+    'imperial after' => ['3 gal imp', '3', Unit::ImperialGallon, false],
+    'imperial with a line' => ['3 gal_imp', '3', Unit::ImperialGallon, false],
+    'imperial word after' => ['3 gal imperial', '3', Unit::ImperialGallon, false],
+    'kind not said' => ['3 gal', '3', Unit::UsGallon, true],
+    'kind not said in a rate' => ['2 qt per ac', '2', Unit::UsQuartPerAcre, true],
+    'ounces with points' => ['2 fl. oz.', '2', Unit::UsFluidOunce, true],
+    'ounces with a line' => ['2 fl_oz', '2', Unit::UsFluidOunce, true],
+    'a part of one' => ['.5 in', '1/2', Unit::Inch, false],
+    'room around and within' => ["  3 \t 1/2   cm ", '7/2', Unit::Centimetre, false],
+    'a fraction sign' => ['2½ cm', '5/2', Unit::Centimetre, false],
+    'square metres raised' => ['5 m²', '5', Unit::SquareMetre, false],
+    'per cent' => ['15 %', '15', Unit::PercentProduct, false],
+    'per cent of the active' => ['15 %', '15', Unit::PercentActive, false, Dimension::ActiveShare],
+    'per cent by weight' => ['15 %', '15', Unit::PercentByWeight, false, Dimension::MassShare],
+    'a metric spoon' => ['2 metric tsp', '2', Unit::MetricTeaspoon, false],
+    'speed' => ['5 km/h', '5', Unit::KilometrePerHour, false],
+    'a dry ounce where a weight is wanted' => ['5 oz', '5', Unit::OunceWeight, false, Dimension::Mass],
+    'several' => ['5 pounds', '5', Unit::Pound, false],
+    'several that end in s' => ['3 gals', '3', Unit::UsGallon, true],
+    'a code of ours' => ['3 gal_us', '3', Unit::UsGallon, false],
+    'a thousand with a comma' => ['1,250 L', '1250', Unit::Litre, false],
+]);
+
+it('reads up to sixty-four signs, a bare number only where its unit is plain, and one rate at a time', function () {
+    $long = str_pad('3', 63, ' ') . 'L';
+    expect((string) Reading::parse($long)->quantity->amount)->toBe('3')
+        ->and(static fn () => Reading::parse('3' . str_pad('', 63, ' ') . 'L'))->toThrow(UnreadableQuantity::class)
+        ->and(Reading::parse('5', Dimension::Length, bareUnit: Unit::Centimetre)->kindAssumed)->toBeFalse()
+        ->and(static fn () => Reading::parse('5', Dimension::Length))->toThrow(UnreadableQuantity::class)
+        ->and(static fn () => Reading::parse('5 L/ha/d'))->toThrow(UnreadableQuantity::class)
+        ->and(static fn () => Reading::parse('5 oz'))->toThrow(UnreadableQuantity::class)
+        ->and(static fn () => Reading::parse('1/0 L'))->toThrow(UnreadableQuantity::class)
+        ->and(static fn () => Reading::parse('3.5 1/2 L'))->toThrow(UnreadableQuantity::class);
+});
