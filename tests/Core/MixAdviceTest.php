@@ -30,18 +30,23 @@ use Thicket\Survey\Overlap;
  * @param array<string, mixed> $document changes of the stand
  * @param array<string, mixed> $plan changes of the plan
  *
- * @return list<string> "level code"
+ * @return list<MixWord>
  */
-function words(string $row, array $document = [], array $plan = []): array
+function advice(string $row, array $document = [], array $plan = []): array
 {
     $document = stand($document + ['cards' => [waterCard(), esterCard()], 'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'smooth']]]);
     $situation = (new SituationReader(catalogue()))->situation(Fields::of($document, new Faults()));
     $candidate = row($document, $row)->candidate;
     $extras = array_map(static fn (string $role): Component => new Component($role, $role, Strength::parse('0.5 %')), $plan['extras'] ?? []);
     unset($plan['extras']);
-    $all = MixRules::judge(new MixPlan(...$plan + ['situation' => $situation, 'candidate' => $candidate, 'carrier' => $candidate->carrier() ?? 'water', 'extras' => $extras]));
 
-    return array_map(static fn (MixWord $w): string => "{$w->level} {$w->code}", $all);
+    return MixRules::judge(new MixPlan(...$plan + ['situation' => $situation, 'candidate' => $candidate, 'carrier' => $candidate->carrier() ?? 'water', 'extras' => $extras]));
+}
+
+/** @return list<string> "level code" */
+function words(string $row, array $document = [], array $plan = []): array
+{
+    return array_map(static fn (MixWord $w): string => "{$w->level} {$w->code}", advice($row, $document, $plan));
 }
 
 /** @return array<string, mixed> */
@@ -186,7 +191,31 @@ it('says of a mix', function (string $row, array $document, array $plan, string 
     'to be watered in' => ['foliar-spot/glyphosate/water', ['cards' => [waterCard(['waterInHours' => 24])]], [], 'care mix.water-in', true],
     'not to be watered in' => ['foliar-spot/glyphosate/water', [], [], 'care mix.water-in', false],
     'no dye in cuts' => ['hack-and-squirt/glyphosate/water', [], [], 'care mix.dye', false],
+    'a steel can' => ['cut-stump/glyphosate/water', [], ['material' => 'steel'], 'blocks mix.tank-metal', true],
+    'hard water the active does not mind' => ['foliar-spot/triclopyr-amine/amine', ['cards' => [amineCard()]], ['water' => 'hard'], 'care mix.hard-water', false],
+    'oil in oil makes no emulsion to spoil' => ['basal-bark/triclopyr-ester/ester', [], ['extras' => ['oil', 'surfactant']], 'blocks mix.emulsifier-with-surfactant', false],
+    'oil in water with surfactant' => ['foliar-spot/glyphosate/water', [], ['extras' => ['oil', 'surfactant']], 'blocks mix.emulsifier-with-surfactant', true],
+    'granules in oil' => ['cut-stump/glyphosate/water', ['cards' => [waterCard(['formulation' => 'water-dispersible-granule'])]], ['carrier' => 'oil'], 'blocks mix.water-borne-in-oil', true],
+    'an emulsifiable in oil' => ['cut-stump/glyphosate/water', ['cards' => [waterCard(['formulation' => 'emulsifiable'])]], ['carrier' => 'oil'], 'blocks mix.water-borne-in-oil', false],
+    'a salt in the heat' => ['foliar-spot/glyphosate/water', ['cards' => [waterCard(['hottest' => '80 F'])]], ['air' => Quantity::of(40, Unit::Celsius)], 'blocks mix.vapour', false],
+    'an ester in the cold' => ['basal-bark/triclopyr-ester/ester', ['cards' => [esterCard(['coldest' => '50 F'])]], ['air' => Quantity::of(2, Unit::Celsius)], 'blocks mix.vapour', false],
 ]);
+
+it('names in a word what it is about', function (string $row, array $document, array $plan, string $code, array $values) {
+    $found = array_values(array_filter(advice($row, $document, $plan), static fn (MixWord $w): bool => $w->code === $code));
+    $shown = static fn (mixed $value): string => $value instanceof Quantity ? "{$value->amount} {$value->unit->value}" : (string) $value;
+    expect(array_map($shown, $found[0]->values))->toBe($values);
+})->with([
+    'the can' => ['cut-stump/glyphosate/water', [], ['material' => 'steel'], 'mix.tank-metal', ['material' => 'steel']],
+    'the stage of the line' => ['foliar-spot/glyphosate/water', parted('full-leaf'), [], 'mix.line-of-stage', ['stage' => 'full-leaf']],
+    'the days of the line' => ['foliar-spot/glyphosate/water', ['cards' => [waterCard(['methods' => [['method' => 'foliar-spot', 'max' => '2%', 'from' => '08-15', 'to' => '10-31']]])]], [], 'mix.line-of-dates', ['from' => '08-15', 'to' => '10-31']],
+    'the reading and the limit' => ['basal-bark/triclopyr-ester/ester', ['cards' => [esterCard(['hottest' => '80 F'])]], ['air' => Quantity::of(90, Unit::Fahrenheit)], 'mix.vapour', ['reading' => '90 degF', 'limit' => '80 degF']],
+]);
+
+it('tells what blocks before what asks before what is to be minded', function () {
+    $levels = array_map(static fn (MixWord $w): string => $w->level, advice('foliar-spot/glyphosate/water', ['date' => '2026-05-10', 'cards' => [waterCard(['surfactantInside' => null])]], ['extras' => ['surfactant'], 'firstTime' => true, 'material' => 'steel', 'water' => 'muddy']));
+    expect(array_values(array_unique($levels)))->toBe(['blocks', 'asks', 'care'])->and($levels)->toBe([...array_filter($levels, static fn ($l) => $l === 'blocks'), ...array_filter($levels, static fn ($l) => $l === 'asks'), ...array_filter($levels, static fn ($l) => $l === 'care')]);
+});
 
 it('keeps an ester out of heat, at the stricter of card and typical limit', function (string $air, bool $blocks) {
     $said = words('basal-bark/triclopyr-ester/ester', ['cards' => [['hottest' => '85 F'] + esterCard()]], ['air' => quantity($air)]);

@@ -134,6 +134,8 @@ it('says of a mix of two', function (array $first, array $second, array $plan, a
         'neither is silent' => [[], [], [], [], 'asks mix.mixing-not-on-card', false],
         'the partner not for this site' => [[], ['sites' => ['woods']], [], [], 'blocks mix.partner-not-for-this', true],
         'the partner not for this use' => [[], ['methods' => [['method' => 'cut-stump', 'max' => '50%']]], [], [], 'blocks mix.partner-not-for-this', true],
+        'the partner not these days' => [[], ['methods' => [['method' => 'foliar-spot', 'max' => '0.5%', 'from' => '09-01', 'to' => '10-01']]], [], [], 'blocks mix.partner-not-for-this', true],
+        'the partner in the heat, not volatile' => [[], ['hottest' => '80 F'], ['air' => quantity('90 F')], [], 'blocks mix.vapour', false],
         'the partner for this' => [[], [], [], [], 'blocks mix.partner-not-for-this', false],
         'two actives' => [[], [], [], [], 'care mix.active-twice', false],
         'never mixed together' => [[], [], ['firstTogether' => true], [], 'care mix.jar-test', true],
@@ -147,6 +149,14 @@ it('says of a mix of two', function (array $first, array $second, array $plan, a
         'partner silent on surfactant' => [[], ['surfactantInside' => null], [], $surfactant, 'asks mix.surfactant-inside', true],
         'the partner wants oil only' => [[], ['carriers' => ['oil']], [], [], 'blocks mix.carrier-not-on-card', true],
     ];
+});
+
+it('counts no active twice that one card alone lists twice, and names the product and the active it means', function () {
+    $value = static fn (Recipe $recipe, string $code): array => array_merge(...array_map(static fn (MixWord $w): array => $w->code === $code ? $w->values : [], $recipe->words));
+    $twice = [['active' => 'triclopyr-choline', 'amount' => '100 g ae/L'], ['active' => 'triclopyr-choline', 'amount' => '50 g ae/L']];
+    expect(said(tankMix(['actives' => $twice])))->not->toContain('care mix.active-twice')
+        ->and($value(tankMix(partner: 'triclopyr-choline'), 'mix.active-twice'))->toBe(['active' => 'triclopyr choline'])
+        ->and($value(tankMix([], ['sites' => ['woods']]), 'mix.partner-not-for-this'))->toBe(['product' => 'clopyralid product']);
 });
 
 it('asks nothing of mixing where there is one product', function () {
