@@ -229,8 +229,8 @@ final readonly class RecipeWire
         $out = [];
         foreach ($amount === null ? [] : self::tools($amount->dimension()) as $system => $usual) {
             $fitting = array_values(array_filter($own, static fn (MeasuringTool $t): bool => $t->holds->dimension() === $amount->dimension()));
-            // to the nearest mark, but never above what the label allows; without a label maximum never above the recipe
-            $most = $amount->dimension() === Dimension::Volume ? ($product->most?->productIn($one->finished) ?? $amount) : $amount;
+            // to the nearest mark, but never above what the card allows; without a card never above the recipe
+            $most = $product->mostIn($one) ?? $amount;
             $tool = MeasuringTool::bestFor($amount, $fitting === [] ? $usual : $fitting, $most);
             if ($tool === null) {
                 continue;

@@ -238,6 +238,9 @@ it('rates an area between the least and the most of the card, and by what the sp
     'held by the most' => [['rateMost' => '1 L/ha'], null, '1 L/ha', 'strength.card-most', '220'],
     'lifted to the least' => [['rateLeast' => '2 L/ha', 'rateMost' => '3 L/ha'], null, '2 L/ha', 'strength.card-least', '220'],
     'the card weighs what is poured here' => [['rateMost' => '2 oz wt/ac'], null, '2 oz (dry)/ac', 'strength.card-most', '220'],
+    // half a percent of 200 L/ha is a litre
+    'held by the most of the mix' => [['max' => '0.5%', 'rateMost' => '3 L/ha'], null, '1 L/ha', 'strength.card-most', '220'],
+    'within the most of the mix' => [['max' => '0.6%', 'rateMost' => '3 L/ha'], null, '1 US pt/ac', 'strength.typical', '220'],
     'a sprayer that gives more' => [['rateMost' => '3 L/ha'], '300 L/ha', '1 US pt/ac', 'strength.typical', '330'],
 ]);
 
@@ -248,6 +251,43 @@ it('weighs a dry product also where nobody knows the spray, and blocks a use tha
     $later = esterCard(['sites' => ['pasture'], 'carriers' => ['water'], 'methods' => [['method' => 'pasture-broadcast', 'rateMost' => '2 L/ha', 'spray' => '200 L/ha', 'from' => '10-01', 'to' => '10-31']]]);
     expect(recipeOf(['cards' => [$later]] + $pasture, 'pasture-broadcast/triclopyr-ester/ester')->blocks)->toBe(['card-no-line']);
 });
+
+it('holds a use to every amount that its line names', function (string $row, array $line, array $blocks, array $stand = [], array $card = []) {
+    $recipe = recipeOf(stand($stand + ['area' => '1 ha', 'cards' => [esterCard($card + ['methods' => [$line]])], 'stems' => [['diameter' => '4 in', 'count' => 400]]]), $row);
+    expect($recipe->blocks)->toBe($blocks);
+})->with(function () {
+    [$basal, $broadcast] = [['method' => 'basal-bark', 'max' => '30%'], ['method' => 'pasture-broadcast', 'rateMost' => '3 L/ha', 'spray' => '200 L/ha']];
+    $row = 'basal-bark/triclopyr-ester/ester';
+    $pasture = ['species' => 'common-blackberry', 'date' => '2026-09-20', 'stems' => [], 'facts' => [['fact' => 'setting', 'value' => 'pasture']]];
+    $wet = ['sites' => ['pasture'], 'carriers' => ['water']];
+
+    return [
+        // 3.745 L of product on the hectare, mixed by strength
+        'product per area, kept' => [$row, ['rateMost' => '3.75 L/ha'] + $basal, []],
+        'product per area, passed' => [$row, ['rateMost' => '3.74 L/ha'] + $basal, ['ceiling']],
+        // 14.98 L less the tenth on 400 stems: 34.05 mL each
+        'mix per stem, kept' => [$row, ['perStem' => '34.1 mL'] + $basal, []],
+        'mix per stem, passed' => [$row, ['perStem' => '34 mL'] + $basal, ['card-per-stem']],
+        // a litre is half a percent of 200 L
+        'least per area just within the most of the mix' => ['pasture-broadcast/triclopyr-ester/ester', ['max' => '0.5%', 'rateLeast' => '1 L/ha'] + $broadcast, [], $pasture, $wet],
+        'least per area above the most of the mix' => ['pasture-broadcast/triclopyr-ester/ester', ['max' => '0.5%', 'rateLeast' => '1.01 L/ha'] + $broadcast, ['card-spray-too-small'], $pasture, $wet],
+        'ready to use' => ['pasture-broadcast/triclopyr-ester/ester', $broadcast, ['ready-to-use'], $pasture, $wet + ['formulation' => 'ready-to-use']],
+    ];
+});
+
+it('measures up to the nearest mark only as far as strength and ceilings leave room', function (array $card, string $most) {
+    $recipe = recipeOf(stand(['area' => '1 ha', 'cards' => [esterCard($card)], 'stems' => [['diameter' => '4 in', 'count' => 400]]]), 'basal-bark/triclopyr-ester/ester');
+    $mix = $recipe->mix ?? throw new LogicException('no mix');
+    expect((string) $recipe->products[0]->mostIn($mix)?->decimal(Unit::Litre, 2, RoundingMode::HALF_UP))->toBe($most)
+        ->and((string) $recipe->products[0]->mostIn($mix->inVolume($mix->finished->dividedBy(2)))?->times(2)->decimal(Unit::Litre, 2, RoundingMode::HALF_UP))->toBe($most);
+})->with([
+    // 3.745 L of product in 14.98 L; 30 % of them are 4.49 L
+    'as strong as the label lets it be' => [[], '4.49'],
+    // 2000 g / 480 g/L = 4.17 L
+    'as the year leaves room' => [['yearlyMaximum' => '2 kg ae/ha'], '4.17'],
+    'as one time leaves room' => [['applicationMaximum' => '1.9 kg ae/ha'], '3.96'],
+    'a year that is passed already leaves none' => [['yearlyMaximum' => '1 kg ae/ha'], '3.75'],
+]);
 
 it('carries a leftover in only where it joins, mixes in the carrier asked for, and counts what lies there', function () {
     [$situation, $candidate] = situated(stand(['area' => '1 ha', 'cards' => [esterCard(['yearlyMaximum' => '1 kg ae/ha'])], 'stems' => [['diameter' => '4 in', 'count' => 400]]]), 'basal-bark/triclopyr-ester/ester');

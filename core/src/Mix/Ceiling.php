@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix;
 
+use Brick\Math\BigRational;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
@@ -21,8 +22,9 @@ final readonly class Ceiling
      * @param string|null $missing fact without which it cannot be told
      * @param string $by year, application or times: what decides
      * @param Quantity|null $left product that the year's limit still leaves for this ground; null where that cannot be told
+     * @param BigRational|null $room factor by which the job's product may grow before any of its limits is passed; null where that cannot be told
      */
-    private function __construct(public ?Quantity $planned, public ?Quantity $most, public ?bool $kept, public ?string $missing, public string $by = 'year', public ?Quantity $left = null)
+    private function __construct(public ?Quantity $planned, public ?Quantity $most, public ?bool $kept, public ?string $missing, public string $by = 'year', public ?Quantity $left = null, public ?BigRational $room = null)
     {
     }
 
@@ -32,8 +34,9 @@ final readonly class Ceiling
      * @param Quantity|null $area treated, or the outline of the stand
      * @param PutThere|null $before null where nothing was put there
      * @param list<Quantity> $together the same active per area from other products of the same tank
+     * @param Quantity|null $ofUse most product per area that the card's line of this use allows, where the mix is not made by it
      */
-    public static function check(LabelCard $card, string $activeId, ?string $site, Quantity $product, ?Quantity $area, ?PutThere $before = null, array $together = []): self
+    public static function check(LabelCard $card, string $activeId, ?string $site, Quantity $product, ?Quantity $area, ?PutThere $before = null, array $together = [], ?Quantity $ofUse = null): self
     {
         $limits = $card->limits($site, $activeId);
         if (array_filter($limits, static fn (CardCeiling $l): bool => $l->perYear === null) !== []) {
@@ -45,6 +48,7 @@ final readonly class Ceiling
         $rate = self::productPerArea($product, $area);
         $before ??= new PutThere();
         $all = array_merge(...array_map(static fn (CardCeiling $limit): array => self::held($limit, $card, $activeId, $rate, $product, $before, $together), $limits));
+        $ofUse === null || $all[] = self::against($ofUse, 'application', $card, $activeId, $rate, $product, []);
 
         return array_reduce(array_slice($all, 1), static fn (self $worst, self $one): self => $worst->orWorse($one), $all[0]);
     }
@@ -52,15 +56,15 @@ final readonly class Ceiling
     /** The one that decides: what is passed, then what cannot be told, then the year; of the same kind the fuller. */
     public function orWorse(self $other): self
     {
-        if ($this->rank() !== $other->rank()) {
-            return $other->rank() < $this->rank() ? $other : $this;
-        }
+        $worse = $this->rank() === $other->rank() ? $other->fullness()?->isGreaterThan($this->fullness() ?? 0) === true : $other->rank() < $this->rank();
+        $one = $worse ? $other : $this;
+        $rooms = array_filter([$this->room, $other->room]);
 
-        return $other->fullness()?->isGreaterThan($this->fullness() ?? 0) === true ? $other : $this;
+        return new self($one->planned, $one->most, $one->kept, $one->missing, $one->by, $one->left, $rooms === [] ? null : BigRational::min(...$rooms));
     }
 
     /** Share of the limit that is used up; null where there is none to be told. */
-    private function fullness(): ?\Brick\Math\BigRational
+    private function fullness(): ?BigRational
     {
         return $this->planned === null || $this->most === null || $this->most->isZero() ? null : $this->planned->per($this->most);
     }
@@ -116,7 +120,8 @@ final readonly class Ceiling
             !$rest->amount->isPositive() => Quantity::zero($product->unit), $own->isZero() => null, default => $product->times($rest->per($own)),
         };
 
-        return new self($planned, $limit, !$planned->isGreaterThan($limit), null, $by, $by === 'year' ? $left : null);
+        // with what is there already in the sum too, the factor is on the safe side
+        return new self($planned, $limit, !$planned->isGreaterThan($limit), null, $by, $by === 'year' ? $left : null, $planned->isZero() ? null : $limit->per($planned));
     }
 
     /** Product per area: litres or grams per hectare. */

@@ -6,6 +6,7 @@ namespace Thicket\Mix;
 
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
+use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\Situation;
 
@@ -29,11 +30,18 @@ final readonly class Dosing
         return new Dose($strength, $why, null, $missing, $blocks, $this->line()?->max);
     }
 
-    /** Product per area: the card's most, or the typical rate held below it. */
-    public function byArea(): Dose
+    /**
+     * Product per area: the card's most, or the typical rate held below it.
+     *
+     * @param Quantity|null $spray mix per area: a card that names a most of the mix as well is held to both
+     */
+    public function byArea(?Quantity $spray): Dose
     {
         $missing = $blocks = [];
         $card = $this->candidate->card;
+        if ($card !== null && $card->isReadyToUse()) {
+            return new Dose(null, 'strength.ready-to-use', null, [], ['ready-to-use']);
+        }
         $line = $this->line();
         $rate = $this->candidate->active?->typicalRate($this->candidate->cardUse());
         $why = 'strength.typical';
@@ -49,6 +57,11 @@ final readonly class Dosing
         $least = $line?->rateLeast;
         if ($least !== null && $rate !== null && $rate->dimension() === $least->dimension() && $rate->isLessThan($least)) {
             [$rate, $why] = [$least, 'strength.card-least'];
+        }
+        $held = $spray === null || $line?->max === null ? null : Quantity::of($line->max->share->multipliedBy($spray->in(Unit::LitrePerHectare)), Unit::LitrePerHectare);
+        if ($held !== null && $rate !== null && $rate->dimension() === $held->dimension() && $rate->isGreaterThan($held)) {
+            [$rate, $why] = [$held, 'strength.card-most'];
+            $least !== null && $rate->isLessThan($least) && $blocks[] = 'card-spray-too-small';
         }
         $rate === null && $missing[] = 'card-rate';
 

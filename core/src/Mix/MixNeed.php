@@ -159,6 +159,24 @@ final readonly class MixNeed
         return AreaRate::over($perArea, $this->area);
     }
 
+    /** Whether any stem takes more mix than the card's line allows for one; cuts and kerfs are held to it already. */
+    public function passesMostPerStem(): bool
+    {
+        $most = $this->line()?->perStem;
+        if ($most === null) {
+            return false;
+        }
+        foreach ($this->treated() as $group) {
+            $working = $missing = [];
+            $mix = (new self($this->situation->withStems([$group]), $this->candidate, null))->mix($working, $missing);
+            if ($mix?->dividedBy($group->count)->isGreaterThan($most) === true) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<StemGroup> without those beyond the reach of the method; they neither set the strength nor the drawing */
     public function treated(): array
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
+use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
 use Thicket\Methods\Candidate;
@@ -21,6 +22,23 @@ final readonly class MixedProduct
      */
     public function __construct(public string $name, public Candidate $candidate, public ?Strength $strength, public string $why, public ?Quantity $amount, public ?Strength $most, public ?Ceiling $ceiling)
     {
+    }
+
+    /**
+     * The most that measuring for a load may come to: what the label allows of the mix, and no further than the card's ceilings leave room; else the amount itself.
+     *
+     * @return Quantity|null null where the load holds none of it
+     */
+    public function mostIn(FinishedMix $load): ?Quantity
+    {
+        $amount = $load->amountOf($this->name);
+        if ($amount === null || $this->most === null || $amount->dimension() !== Dimension::Volume) {
+            return $amount;
+        }
+        $most = $this->most->productIn($load->finished);
+        $room = $this->ceiling?->room === null ? $most : $amount->times(BigRational::max(1, $this->ceiling->room));
+
+        return $most->isGreaterThan($room) ? $room : $most;
     }
 
     /**

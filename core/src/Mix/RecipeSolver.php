@@ -119,6 +119,9 @@ final readonly class RecipeSolver
         if ($mix !== null) {
             $products = array_map(fn (MixedProduct $one): MixedProduct => $this->underCeiling($one, $products, $ground, $mix->finished), $products);
         }
+        foreach ($candidates as $one) {
+            (new MixNeed($this->situation, $one, $this->area))->passesMostPerStem() && $blocks[] = 'card-per-stem';
+        }
         foreach ($products as $one) {
             $one->ceiling?->missing !== null && $missing[] = $one->ceiling->missing;
             $one->ceiling?->kept === false && $blocks[] = 'ceiling';
@@ -150,7 +153,7 @@ final readonly class RecipeSolver
         $missing = $working = [];
         $spray = $this->spray();
         $area = TreatedArea::of($this->situation, $this->candidate, $this->area);
-        $doses = array_map(fn (Candidate $one): Dose => (new Dosing($this->situation, $one, []))->byArea(), [$this->candidate, ...$this->partners]);
+        $doses = array_map(fn (Candidate $one): Dose => (new Dosing($this->situation, $one, []))->byArea($spray), [$this->candidate, ...$this->partners]);
         $area === null && $missing[] = 'treated-area';
         $spray === null && $missing[] = 'spray-per-area';
         $need = null;
@@ -198,7 +201,10 @@ final readonly class RecipeSolver
                 $together[] = $load ?? Quantity::of(1, Unit::One);
             }
 
-            return Ceiling::check($card, $active, $site, $one->amount->times($share), $ground, $this->before[$active] ?? null, $together);
+            // what is dosed by the area keeps the line's rate already; what is dosed by strength must be held against it
+            $ofUse = $this->candidate->method->isOfArea() ? null : $one->candidate->lineOfCard($this->situation)?->rateMost;
+
+            return Ceiling::check($card, $active, $site, $one->amount->times($share), $ground, $this->before[$active] ?? null, $together, $ofUse);
         };
         // a card with limits for each of its actives is held to all of them
         $on = static fn (?Quantity $ground, BigRational $share): Ceiling => array_reduce($card->limitedBesides($site, $active), static fn (Ceiling $worst, string $other): Ceiling => $worst->orWorse($of($other, $ground, $share)), $of($active, $ground, $share));
