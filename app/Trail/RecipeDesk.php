@@ -18,6 +18,7 @@ use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
 use Thicket\Mix\Advice\MixPlan;
+use Thicket\Mix\Advice\MixWord;
 use Thicket\Mix\Component;
 use Thicket\Mix\Leftover;
 use Thicket\Mix\MixedProduct;
@@ -105,13 +106,15 @@ final readonly class RecipeDesk
         return $batches;
     }
 
-    /** Hash of every figure of the recipe: it changes when tally, card, school, sprayer or calibration change it. */
+    /** Hash of every figure of the recipe and of what stands against it: it changes when tally, card, school, sprayer, calibration or a fact of the ground change it. */
     public function basis(Recipe $recipe): string
     {
         return hash('sha256', json_encode([
             Wire::quantity($recipe->need), $recipe->strength?->share->__toString(), Wire::quantity($recipe->product()),
             ...array_map(static fn (MixedProduct $one): array => [$one->candidate->card?->id, Wire::quantity($one->amount)], $recipe->others()),
             $recipe->loads?->loads(), Wire::quantity($recipe->loads?->lastPart), $recipe->missing, $recipe->blocks,
+            // a word that blocks or asks today, though nothing did when it was saved: water nearer than thought, a card that changed
+            ...array_values(array_map(static fn (MixWord $w): string => $w->code, array_filter($recipe->words, static fn (MixWord $w): bool => $w->level !== MixWord::CARE))),
         ], JSON_THROW_ON_ERROR));
     }
 

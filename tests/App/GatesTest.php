@@ -61,6 +61,11 @@ it('shuts a gate, says whether a lead may pass it, and refuses the sheet', funct
         'recipe',
         false,
     ],
+    'seals that turn out not to stand oil' => [
+        fn ($t) => $t->step->sprayer->update(['details' => ['solventProof' => false]]),
+        'recipe',
+        false,
+    ],
     'all stems too thick' => [
         fn ($t) => $t->api('PUT', "/stands/{$t->stand}/tally", ['rows' => [['diameter' => '9 in', 'count' => 2]]]),
         'does-not-suit',
