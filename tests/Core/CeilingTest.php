@@ -112,7 +112,9 @@ it('lets the limit decide that is passed, then that cannot be told, then that is
 
 it('says which application it would be', function () {
     $ceiling = held(['applications' => 2], '1 L', '1 ha', putThere('100 g ae/ha', 2));
-    expect([(string) $ceiling->planned?->amount, (string) $ceiling->most?->amount, $ceiling->left])->toBe(['3', '2', null]);
+    expect([(string) $ceiling->planned?->amount, (string) $ceiling->most?->amount, $ceiling->left])->toBe(['3', '2', null])
+        ->and(held(['applications' => 1], '1 L', '1 ha')->kept)->toBeTrue()
+        ->and(held(['applications' => 1], '1 L', '1 ha', putThere('100 g ae/ha', 1))->kept)->toBeFalse();
 });
 
 it('begins the year as the card counts it', function (string $year, string $day, bool $south, string $begins) {

@@ -133,6 +133,11 @@ it('takes the line of the stage and the day, and the strictest where nobody look
     'both stage and dates: the stricter' => ['seedling', '2026-12-01', '1.5'],
 ]);
 
+it('takes the line of the very stage also where it allows more than the line for all', function (?string $stage, string $most) {
+    $line = readCard(['methods' => [['method' => 'foliar-spot', 'max' => '3%', 'stages' => ['rosette']], ['method' => 'foliar-spot', 'max' => '1%']]])?->use('foliar-spot', $stage, new DateTimeImmutable('2026-06-01'));
+    expect(Thicket\Measure\Shown::number($line?->max?->percent()->amount ?? Brick\Math\BigRational::zero()))->toBe($most);
+})->with(['seen' => ['rosette', '3'], 'another seen' => ['flower', '1'], 'nobody looked' => [null, '1']]);
+
 it('lists no use outside its dates and stages, and says when the dates open', function () {
     $card = readCard(['methods' => [['method' => 'foliar-spot', 'max' => '2%', 'from' => '03-01', 'to' => '05-31'], ['method' => 'basal-bark', 'max' => '20%', 'stages' => ['dormant']]]]);
     $day = new DateTimeImmutable('2026-06-01');

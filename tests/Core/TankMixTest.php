@@ -98,7 +98,8 @@ it('names a mix by its cards and the strengths of what was added, in whatever or
 });
 
 it('turns the order round where the partner makes the emulsion', function () {
-    expect(array_column(tankMix([], ['formulation' => 'emulsifiable'])->mix?->loadingOrder() ?? [], 'what'))->toBe(['water', 'product-2', 'product', 'water-to-mark']);
+    expect(array_column(tankMix([], ['formulation' => 'emulsifiable'])->mix?->loadingOrder() ?? [], 'what'))->toBe(['water', 'product-2', 'product', 'water-to-mark'])
+        ->and(array_column(tankMix([], ['formulation' => 'oil-soluble-ester'])->mix?->loadingOrder() ?? [], 'what'))->toBe(['water', 'product-2', 'product', 'water-to-mark']);
 });
 
 it('holds each product under its own card, and under both ceilings', function (array $first, array $second, array $blocks, array $missing) {
@@ -110,6 +111,7 @@ it('holds each product under its own card, and under both ceilings', function (a
     'the partner over its year' => [[], ['yearlyMaximum' => '1583 g ae/ha'], ['ceiling'], []],
     'the partner at its year' => [[], ['yearlyMaximum' => '1584 g ae/ha'], [], []],
     'the partner names no year' => [[], ['yearlyMaximum' => null], [], ['card-yearly-maximum']],
+    'the first is ready to use' => [['formulation' => 'ready-to-use'], [], ['ready-to-use'], []],
     'the partner is ready to use' => [[], ['formulation' => 'ready-to-use'], ['ready-to-use'], []],
     'the partner not at this stage' => [[], ['methods' => [['method' => 'foliar-spot', 'max' => '0.5%', 'from' => '09-01', 'to' => '10-01']]], ['card-no-line'], []],
 ]);
@@ -183,6 +185,9 @@ it('mixes two rates over an area, one of them dry, by the larger spray volume', 
     [$candidate, $partner] = [product($document, 'pasture-broadcast', '2-4-d', 1), product($document, 'pasture-broadcast', 'metsulfuron', 0)];
     $recipe = (new RecipeSolver($situation, $candidate, $situation->area, [], null, [$partner]))->solve(quantity('50 gal'));
     expect((string) $recipe->need?->in(Unit::UsGallon))->toBe('330')
+        ->and((string) ($recipe->working['perArea'] ?? throw new LogicException('no spray'))->amount)->toBe('30')
+        // the other way about it is the first card that asks for more
+        ->and((string) (new RecipeSolver($situation, $partner, $situation->area, [], null, [$candidate]))->solve(null)->need?->in(Unit::UsGallon))->toBe('330')
         // 10 pt and a tenth are 11 pt = 176 fl oz; 5 oz and a tenth
         ->and((string) $recipe->product()?->decimal(Unit::UsFluidOunce, 2, RoundingMode::HALF_UP))->toBe('176.00')
         ->and((string) $recipe->products[1]->amount?->decimal(Unit::OunceWeight, 3, RoundingMode::HALF_UP))->toBe('5.500')
