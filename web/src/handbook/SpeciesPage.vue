@@ -18,8 +18,11 @@ const { data: s, error } = useQuery(computed(() => speciesQuery(props.id)));
 const { data: shed } = useQuery(shedQuery());
 const event = (name: string): string => (te(`handbook.event.${name}`) ? t(`handbook.event.${name}`) : name);
 const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> => {
-  const done = await run(() => unwrap(api.PUT('/handbook/species/{id}/listing', { params: { path: { id: props.id }, header: { 'If-Match': `"${shed.value?.revision ?? 0}"` } }, body: { listing } })));
-  if (done) await client.invalidateQueries();
+  // until the Shed's new revision is here too, a second press would be taken for somebody else's change
+  await run(async () => {
+    await unwrap(api.PUT('/handbook/species/{id}/listing', { params: { path: { id: props.id }, header: { 'If-Match': `"${shed.value?.revision ?? 0}"` } }, body: { listing } }));
+    await client.invalidateQueries();
+  });
 };
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query';
+import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
@@ -23,6 +23,7 @@ const { user, mayWrite } = useSession();
 const { stand, took, ifMatch } = useStand(() => props.stand);
 const { busy, refusal, run } = useAct();
 const router = useRouter();
+const client = useQueryClient();
 
 const schools = ref<Record<string, string>>({});
 /** Weights tried on here; all nought orders nothing, so the last one stays. */
@@ -74,6 +75,8 @@ const keepWeights = async (): Promise<void> => {
   if (!weights || !shed.value) return;
   const done = await run(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${shed.value?.revision ?? 0}"` } }, body: { weights } })));
   if (!done) return;
+  // the new revision at once: whoever moves a slider next must not be told that somebody else did
+  client.setQueryData(shedQuery().queryKey, done);
   tried.value = null;
   await took();
 };

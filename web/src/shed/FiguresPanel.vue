@@ -2,15 +2,14 @@
 import { computed, ref, watchEffect } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
-import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
+import { useShed } from '@/composables/useShed';
 
 /** Coefficients: as they ship, and as this crew has found them; only what differs is kept. */
 const props = defineProps<{ shed: Schemas['Shed']; mayChange: boolean }>();
-const emit = defineEmits<{ took: [] }>();
 const { t } = useI18n();
 const { say } = useSession();
-const { busy, refusal, run, at } = useAct();
+const { busy, refusal, keep, at } = useShed();
 type Figure = Schemas['Figure'];
 const GROUPS: readonly { key: string; of: readonly string[] }[] = [
   { key: 'hands', of: ['minutesPerStem', 'minutesPerCut'] },
@@ -27,7 +26,7 @@ const own = computed(() => Object.fromEntries(props.shed.figures.filter(differs)
 const changed = computed(() => JSON.stringify(own.value) !== JSON.stringify(Object.fromEntries(props.shed.figures.filter((f) => f.own).map((f) => [f.path, f.own]))));
 const faultAt = (path: string): boolean => at(`/figures/${path}`) !== null;
 const save = async (): Promise<void> => {
-  if (await run(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body: { figures: own.value } })))) emit('took');
+  await keep(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body: { figures: own.value } })));
 };
 const PLACES = ['low', 'use', 'high'] as const;
 </script>

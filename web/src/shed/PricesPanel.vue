@@ -2,14 +2,13 @@
 import { computed, ref, watchEffect } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, jobNow, unwrap, type Schemas } from '@/api/client';
-import { useAct } from '@/composables/useAct';
+import { useShed } from '@/composables/useShed';
 import { dayText } from '@/components/dates';
 
 /** What an hour and a product cost this crew, each with its day; a price older than 18 months says so. */
 const props = defineProps<{ shed: Schemas['Shed']; mayChange: boolean }>();
-const emit = defineEmits<{ took: [] }>();
 const { t } = useI18n();
-const { busy, refusal, run, at } = useAct();
+const { busy, refusal, keep, at } = useShed();
 interface Line {
   active: string;
   amount: string;
@@ -35,7 +34,7 @@ const today = (): string => jobNow().toISOString().slice(0, 10);
 const save = async (): Promise<void> => {
   const products = lines.value.filter((l) => l.amount !== '').map((l) => ({ active: l.active, amount: l.amount, per: { typed: l.per }, on: l.on || today() }));
   const prices = { currency: currency.value, ...(wage.value.amount ? { wage: { amount: wage.value.amount, on: wage.value.on || today() } } : {}), products };
-  if (await run(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body: { prices } })))) emit('took');
+  await keep(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body: { prices } })));
 };
 </script>
 

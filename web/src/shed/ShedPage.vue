@@ -14,12 +14,10 @@ import SprayersPanel from './SprayersPanel.vue';
 import StockPanel from './StockPanel.vue';
 import ToolsPanel from './ToolsPanel.vue';
 import WaysPanel from './WaysPanel.vue';
-import { useQueryClient } from '@tanstack/vue-query';
 import { useSession } from '@/composables/useSession';
 
 const { t } = useI18n();
 const { isLead } = useSession();
-const client = useQueryClient();
 const { data: shed, error } = useQuery(shedQuery());
 const VIEWS = ['cards', 'stock', 'sprayers', 'tools', 'people', 'buying', 'figures', 'ways'] as const;
 type View = (typeof VIEWS)[number];
@@ -49,8 +47,8 @@ const views = computed(() => VIEWS.map((id) => ({ id, name: t(`shed.view.${id}`)
       <PeoplePanel v-else-if="view === 'people'" :shed="shed" />
       <BuyingPanel v-else-if="view === 'buying'" :shed="shed" />
       <div v-else-if="view === 'figures'" class="bench">
-        <FiguresPanel :shed="shed" :may-change="isLead" @took="client.invalidateQueries()" />
-        <PricesPanel class="why" :shed="shed" :may-change="isLead" @took="client.invalidateQueries()" />
+        <FiguresPanel :shed="shed" :may-change="isLead" />
+        <PricesPanel class="why" :shed="shed" :may-change="isLead" />
       </div>
       <WaysPanel v-else :shed="shed" />
     </template>
