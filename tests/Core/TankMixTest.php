@@ -158,7 +158,14 @@ it('counts no active twice that one card alone lists twice, and names the produc
     $twice = [['active' => 'triclopyr-choline', 'amount' => '100 g ae/L'], ['active' => 'triclopyr-choline', 'amount' => '50 g ae/L']];
     expect(said(tankMix(['actives' => $twice])))->not->toContain('care mix.active-twice')
         ->and($value(tankMix(partner: 'triclopyr-choline'), 'mix.active-twice'))->toBe(['active' => 'triclopyr choline'])
-        ->and($value(tankMix([], ['sites' => ['woods']]), 'mix.partner-not-for-this'))->toBe(['product' => 'clopyralid product']);
+        ->and($value(tankMix([], ['sites' => ['woods']]), 'mix.partner-not-for-this'))->toBe(['product' => 'clopyralid product'])
+        ->and($value(tankMix([], ['tankMixAllowed' => false]), 'mix.card-forbids-mixing'))->toBe(['product' => 'clopyralid product'])
+        ->and($value(tankMix(['tankMixAllowed' => null]), 'mix.mixing-not-on-card'))->toBe(['product' => 'triclopyr-choline product']);
+    // the shorter time to watering-in holds for both; what is watered in has no leaf to dry on
+    $hours = static fn (string $code, array $first, array $second): array => array_map(static fn (mixed $q): string => $q instanceof Quantity ? (string) $q->in(Unit::Hour) : '', $value(tankMix($first, $second), $code));
+    expect($hours('mix.water-in', ['waterInHours' => 48], ['waterInHours' => 24]))->toBe(['water' => '24'])
+        ->and($hours('mix.water-in-between', ['rainfastHours' => 6], ['waterInHours' => 24]))->toBe(['water' => '24', 'rain' => '6'])
+        ->and($hours('mix.water-in-collides', ['rainfastHours' => 25], ['waterInHours' => 24]))->toBe(['water' => '24', 'rain' => '25']);
 });
 
 it('asks nothing of mixing where there is one product', function () {
@@ -194,4 +201,8 @@ it('mixes two rates over an area, one of them dry, by the larger spray volume', 
         ->and($recipe->loads?->loads())->toBe(7)->and($recipe->mixId())->toBe('wet+dry@dry')
         ->and(array_column($recipe->mix?->loadingOrder() ?? [], 'what'))->toBe(['water', 'product-2', 'product', 'water-to-mark'])
         ->and($recipe->products[1]->ceiling?->kept)->toBeTrue();
+    // rates are measured up to themselves and no further, dry or wet
+    $mix = $recipe->mix ?? throw new LogicException('no mix');
+    expect((string) $recipe->products[0]->mostIn($mix)?->decimal(Unit::UsFluidOunce, 2, RoundingMode::HALF_UP))->toBe('176.00')
+        ->and((string) $recipe->products[1]->mostIn($mix)?->decimal(Unit::OunceWeight, 2, RoundingMode::HALF_UP))->toBe('5.50');
 });
