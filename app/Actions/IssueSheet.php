@@ -26,6 +26,7 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
 use Thicket\Mix\LabelCard;
 use Thicket\Mix\Recipe;
+use Thicket\Mix\TankTerms;
 use Thicket\Safety\Cautions;
 use Thicket\Safety\StartLimit;
 use Thicket\Safety\StartLimits;
@@ -106,7 +107,7 @@ final readonly class IssueSheet
     }
 
     /**
-     * Of several products the longest wait and the widest strip hold (rulings J16); one card that is silent leaves the wait unknown.
+     * What the cards of the tank ask together.
      *
      * @param non-empty-list<Candidate> $products
      *
@@ -114,14 +115,9 @@ final readonly class IssueSheet
      */
     private function strictest(array $products): array
     {
-        $cards = array_values(array_filter(array_map(static fn (Candidate $one): ?LabelCard => $one->card, $products)));
-        $longest = static fn (array $hours): ?int => in_array(null, $hours, true) || $hours === [] ? null : max($hours);
-        $buffer = array_reduce($cards, static fn (?Quantity $widest, LabelCard $card): ?Quantity => $card->waterBuffer !== null && ($widest === null || $card->waterBuffer->isGreaterThan($widest)) ? $card->waterBuffer : $widest);
+        $terms = new TankTerms(array_values(array_filter(array_map(static fn (Candidate $one): ?LabelCard => $one->card, $products))));
 
-        return [
-            'reentryHours' => $longest(array_map(static fn (LabelCard $card): ?int => $card->reentryHours, $cards)), 'rainfastHours' => $longest(array_map(static fn (LabelCard $card): ?int => $card->rainfastHours, $cards)),
-            'waterBuffer' => Wire::quantity($buffer), 'licensedOnly' => array_filter($cards, static fn (LabelCard $card): bool => $card->licensedOnly) !== [],
-        ];
+        return ['reentryHours' => $terms->reentryHours(), 'rainfastHours' => $terms->rainfastHours(), 'waterBuffer' => Wire::quantity($terms->waterBuffer()), 'licensedOnly' => $terms->licensedOnly()];
     }
 
     /** @return list<array{active: string, value: string, unit: string}> planned by the sheet: counts for the ceilings of other work until its record is signed (rulings J7) */

@@ -22,6 +22,7 @@ use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Methods\FactName;
+use Thicket\Mix\MixedProduct;
 use Thicket\Safety\StartLimit;
 use Thicket\Timing\Day;
 use Thicket\Timing\JudgeAfter;
@@ -134,14 +135,7 @@ final readonly class SignRecord
         // sheets issued before several products went into one tank name one
         $products = $recipe['products'] ?? [['strength' => $recipe['strength'] ?? null, 'amount' => $recipe['product'], 'product' => $sheet->snapshot['product']['name'] ?? '']];
         foreach (is_array($products) ? array_values($products) : [] as $n => $one) {
-            $percent = $one['strength']['percent']['value'] ?? null;
-            $whole = $amount($one['amount'] ?? null);
-            // a dry product has no share of the mix: it is used as the mix is used
-            $product = match (true) {
-                is_string($percent) => $used->times(Quantity::of($percent, Unit::One)->amount)->dividedBy(100),
-                $whole !== null && $need !== null && !$need->isZero() => $whole->times($used->per($need)),
-                default => null,
-            };
+            $product = MixedProduct::usedIn($used, $amount($one['strength']['percent'] ?? null), $amount($one['amount'] ?? null), $need);
             $out['productsUsed'][] = ['product' => $one['product'], 'used' => Wire::quantity($product)];
             $n === 0 && $out['productUsed'] = Wire::quantity($product);
             $version = $cards[$n] ?? null;

@@ -19,6 +19,7 @@ use Thicket\Methods\Outcome;
 use Thicket\Methods\StemGroup;
 use Thicket\Mix\LabelCard;
 use Thicket\Mix\MixedProduct;
+use Thicket\Mix\TankTerms;
 
 /**
  * What stops a job sheet (rulings B2), each with what opens it. Label, law, licence, look-alike and cannot-tell are
@@ -102,10 +103,11 @@ final readonly class Gates
         }
         $shut = array_values($shut);
         $cards = array_map($this->assembler->card(...), $versions);
-        $interval = $this->interval($stand, $cards);
+        $terms = new TankTerms($cards);
+        $interval = $this->interval($stand, $cards, $terms);
         $interval === null || $shut[] = $interval;
         $licensed = $stand->patch->ground->crew->people->contains(fn (Person $p): bool => $p->isLicensedOn($this->clock->now()));
-        if (array_filter($cards, static fn (LabelCard $card): bool => $card->licensedOnly) !== [] && !$licensed) {
+        if ($terms->licensedOnly() && !$licensed) {
             $shut[] = $this->gate('licence', 'shed');
         }
         $due = $step->sprayer?->dueOn();
@@ -132,28 +134,21 @@ final readonly class Gates
     }
 
     /**
-     * The longest wait that any card of the tank asks for. A card that is silent while the ground was treated within the year cannot tell, which blocks (rulings J7).
+     * The wait that the cards of the tank ask for, or that one of them cannot tell.
      *
      * @param list<LabelCard> $cards
      *
      * @return array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}|null
      */
-    private function interval(Stand $stand, array $cards): ?array
+    private function interval(Stand $stand, array $cards, TankTerms $terms): ?array
     {
-        $today = $this->clock->today($stand->patch->ground->time_zone);
-        $setting = $stand->patch->setting;
-        $opens = null;
-        foreach ($cards as $card) {
-            foreach (array_column($card->actives, 'active') as $active) {
-                $last = $this->ceilings->lastDay($stand, $active);
-                foreach ($last === null ? [] : $card->limits($setting, $active) as $limit) {
-                    if ($limit->intervalDays === null && $last > $today->modify('-365 days')) {
-                        return $this->gate('interval-unknown', 'shed', ['product' => $card->product, 'last' => $this->sentences->day($last)]);
-                    }
-                    $again = $last->modify('+' . ($limit->intervalDays ?? 0) . ' days');
-                    $opens = $again > $today && ($opens === null || $again > $opens) ? $again : $opens;
-                }
-            }
+        $last = [];
+        foreach (array_unique(array_merge(...array_map(static fn (LabelCard $card): array => array_column($card->actives, 'active'), $cards))) as $active) {
+            $last[$active] = $this->ceilings->lastDay($stand, $active);
+        }
+        ['opens' => $opens, 'silent' => $silent, 'since' => $since] = $terms->wait(array_filter($last), $stand->patch->setting, $this->clock->today($stand->patch->ground->time_zone));
+        if ($silent !== null && $since !== null) {
+            return $this->gate('interval-unknown', 'shed', ['product' => $silent->product, 'last' => $this->sentences->day($since)]);
         }
 
         return $opens === null ? null : $this->gate('interval', 'when', ['opens' => $this->sentences->day($opens)]);

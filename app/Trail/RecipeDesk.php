@@ -24,15 +24,13 @@ use Thicket\Mix\Leftover;
 use Thicket\Mix\MixedProduct;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
+use Thicket\Mix\TankTerms;
 
 /** Solves a step's recipe from what is stored now, and tells whether the saved one still stands. */
 final readonly class RecipeDesk
 {
     /** What may go in besides product and carrier, by the role it has. */
     public const EXTRAS = ['conditioner', 'oil', 'emulsifier', 'surfactant', 'dye'];
-
-    /** What several products may be put on together: rulings J16 and the mixes of handbook 3 are sprays. */
-    public const MIXED_ON = ['leaf', 'soil'];
 
     private const MOST_LEFT_OVER = 20;
 
@@ -129,12 +127,10 @@ final readonly class RecipeDesk
         return array_values(array_unique(array_merge(...array_map(static fn (Candidate $one): array => $one->card === null ? array_filter([$one->active?->id()]) : array_column($one->card->actives, 'active'), $products))));
     }
 
-    /** Hours that the finished mix may stand: the fewest of any card, and the same day as soon as one is silent (rulings J10, J16). */
+    /** Hours that the finished mix of a step may stand; null where it must be used up on the same day. */
     public function holdingHours(Step $step): ?int
     {
-        $hours = array_map(fn (LabelCardVersion $version): ?int => $this->assembler->card($version)->details?->holdingHours(), $step->cardVersions());
-
-        return $hours === [] || in_array(null, $hours, true) ? null : min($hours);
+        return (new TankTerms(array_map($this->assembler->card(...), $step->cardVersions())))->holdingHours();
     }
 
     /** Whether the crew has not mixed these products together yet. */

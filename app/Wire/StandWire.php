@@ -23,6 +23,7 @@ use Thicket\Methods\FactName;
 use Thicket\Methods\Situation;
 use Thicket\Mix\Carrier;
 use Thicket\Mix\Recipe;
+use Thicket\Mix\TankTerms;
 
 /** A stand with its trail: where it is, what is next, and all that the stations show of it. */
 final readonly class StandWire
@@ -139,7 +140,7 @@ final readonly class StandWire
     {
         $method = $this->catalogue->method($step->method);
         $out = [];
-        foreach ($step->cardVersion !== null && in_array($method->onto(), RecipeDesk::MIXED_ON, true) ? $stand->patch->ground->crew->labelCards()->with('versions')->orderBy('product')->get() : [] as $card) {
+        foreach ($step->cardVersion !== null && TankTerms::mayMix($method) ? $stand->patch->ground->crew->labelCards()->with('versions')->orderBy('product')->get() : [] as $card) {
             $version = $card->versions->first(static fn (LabelCardVersion $v): bool => $v->confirmed_at !== null);
             $read = $version === null || $card->id === $step->cardVersion?->label_card_id ? null : $this->assembler->card($version);
             if ($version !== null && $read !== null && ($read->allowsMethod($method->id()) || $read->allowsMethod($method->like()))) {

@@ -14,8 +14,11 @@ use Thicket\Methods\SituationReader;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Advice\MixWord;
 use Thicket\Mix\Component;
+use Thicket\Mix\LabelCard;
+use Thicket\Mix\MixedProduct;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
+use Thicket\Mix\TankTerms;
 use Thicket\Safety\Cautions;
 use Thicket\Safety\StartLimit;
 use Thicket\Safety\StartLimits;
@@ -206,3 +209,47 @@ it('mixes two rates over an area, one of them dry, by the larger spray volume', 
     expect((string) $recipe->products[0]->mostIn($mix)?->decimal(Unit::UsFluidOunce, 2, RoundingMode::HALF_UP))->toBe('176.00')
         ->and((string) $recipe->products[1]->mostIn($mix)?->decimal(Unit::OunceWeight, 2, RoundingMode::HALF_UP))->toBe('5.50');
 });
+
+/** @param array<string, mixed> ...$changes of the cards of one tank */
+function terms(array ...$changes): TankTerms
+{
+    return new TankTerms(array_map(static function (array $changes): LabelCard {
+        $card = LabelCard::read(Fields::of(leafCard('card', 'clopyralid', $changes), new Faults()), catalogue());
+
+        return $card ?? throw new LogicException('no card');
+    }, array_values($changes)));
+}
+
+it('takes the strictest terms of every card, and no silence for leave', function () {
+    $both = terms(['reentryHours' => 12, 'rainfastHours' => 4, 'holdingHours' => 24, 'waterBuffer' => '10 m'], ['reentryHours' => 48, 'rainfastHours' => 1, 'holdingHours' => 8, 'waterBuffer' => '50 ft', 'licensedOnly' => true]);
+    // 50 ft are 15.24 m
+    expect([$both->reentryHours(), $both->rainfastHours(), $both->holdingHours(), (string) $both->waterBuffer()?->decimal(Unit::Metre, 2, RoundingMode::HALF_UP), $both->licensedOnly()])->toBe([48, 4, 8, '15.24', true]);
+    $silent = terms(['reentryHours' => 12, 'rainfastHours' => 4, 'holdingHours' => 24, 'waterBuffer' => '10 m'], ['reentryHours' => null, 'rainfastHours' => null, 'holdingHours' => null, 'waterBuffer' => null]);
+    expect([$silent->reentryHours(), $silent->rainfastHours(), $silent->holdingHours(), (string) $silent->waterBuffer()?->in(Unit::Metre), $silent->licensedOnly()])->toBe([null, null, null, '10', false])
+        ->and([terms()->reentryHours(), terms()->holdingHours(), terms()->waterBuffer()])->toBe([null, null, null]);
+});
+
+it('waits as long as any card asks', function (array $first, array $second, array $last, ?string $opens, ?string $silent) {
+    $wait = terms($first + ['product' => 'one'], $second + ['product' => 'two'])->wait(array_map(static fn (string $day): DateTimeImmutable => new DateTimeImmutable($day), $last), 'pasture', new DateTimeImmutable('2026-09-03'));
+    expect([$wait['opens']?->format('Y-m-d'), $wait['silent']?->product, $wait['since']?->format('Y-m-d')])->toBe([$opens, $silent, $silent === null ? null : $last['clopyralid']]);
+})->with([
+    'nothing before' => [[], [], [], null, null],
+    'the longer of two' => [['intervalDays' => 30], ['intervalDays' => 60], ['clopyralid' => '2026-08-20'], '2026-10-19', null],
+    'over on this day' => [['intervalDays' => 14], ['intervalDays' => 14], ['clopyralid' => '2026-08-20'], null, null],
+    'a day to go' => [['intervalDays' => 15], ['intervalDays' => 14], ['clopyralid' => '2026-08-20'], '2026-09-04', null],
+    'one is silent' => [['intervalDays' => 30], ['intervalDays' => null], ['clopyralid' => '2026-08-20'], null, 'two'],
+    'silent, within the year' => [[], ['intervalDays' => 0], ['clopyralid' => '2025-09-04'], null, 'one'],
+    'silent, a year ago' => [[], ['intervalDays' => 0], ['clopyralid' => '2025-09-03'], null, null],
+    'another active' => [[], [], ['glyphosate' => '2026-08-20'], null, null],
+]);
+
+it('tells what was used of a product by its share, or by the mix where it is dry', function (?string $percent, ?string $whole, ?string $planned, ?string $used) {
+    $q = static fn (?string $text): ?Quantity => $text === null ? null : quantity($text);
+    $product = MixedProduct::usedIn(quantity('30 L'), $percent === null ? null : Quantity::of($percent, Unit::PercentProduct), $q($whole), $q($planned));
+    expect($product === null ? null : (string) $product->amount . ' ' . $product->unit->value)->toBe($used);
+})->with([
+    'a share of what was used' => ['1.5', '9 L', '600 L', '9/20 L'],
+    'dry: as the mix was used' => [null, '200 g', '40 L', '150 g'],
+    'dry, nothing was planned' => [null, '200 g', '0 L', null],
+    'nobody knows' => [null, null, '40 L', null],
+]);

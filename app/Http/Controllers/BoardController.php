@@ -25,6 +25,7 @@ use Thicket\Methods\Board;
 use Thicket\Methods\Weights;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Carrier;
+use Thicket\Mix\TankTerms;
 
 /** Judging and choosing: the board, the year, the chosen step and its recipe. */
 final class BoardController extends Controller
@@ -193,7 +194,7 @@ final class BoardController extends Controller
             $version = LabelCardVersion::query()->whereHas('card', fn ($card) => $card->where('crew_id', $this->user($request)->crew_id))->find($asked[$name]);
             match (true) {
                 $version === null => $in->fault($name, 'There is no such label card in your Shed.'),
-                !in_array($this->catalogue->method($step->method)->onto(), RecipeDesk::MIXED_ON, true) => $in->fault($name, 'Only sprays on leaf or soil take a second product.'),
+                !TankTerms::mayMix($this->catalogue->method($step->method)) => $in->fault($name, 'Only sprays on leaf or soil take a second product.'),
                 in_array($version->label_card_id, $taken, true) => $in->fault($name, 'This product is in the tank already.'),
                 default => $taken[] = $version->label_card_id,
             };

@@ -42,6 +42,25 @@ final readonly class MixedProduct
     }
 
     /**
+     * Product that a part of a planned mix took: by its share of the mix, or, where it has none because it is dry, as much of the whole as the mix that was used.
+     *
+     * @param Quantity $used of the mix
+     * @param Quantity|null $percent of product in the mix
+     * @param Quantity|null $whole of the product in the planned mix
+     * @param Quantity|null $planned mix
+     *
+     * @return Quantity|null null where neither is known
+     */
+    public static function usedIn(Quantity $used, ?Quantity $percent, ?Quantity $whole, ?Quantity $planned): ?Quantity
+    {
+        return match (true) {
+            $percent !== null => Strength::ofQuantity($percent)->productIn($used),
+            $whole !== null && $planned !== null && !$planned->isZero() => $whole->times($used->per($planned)),
+            default => null,
+        };
+    }
+
+    /**
      * An active that the product puts on an area, as acid equivalent or active ingredient per area.
      *
      * @param BigRational $share of the whole mix that goes there
