@@ -59,7 +59,7 @@ test('keeps prices with their days, and the money on the board follows', async (
   await page.getByRole('button', { name: 'Keep prices' }).click();
   await expect(page.getByRole('alert')).toBeVisible();
   await page.getByLabel('An hour').fill('40');
-  await page.getByRole('group', { name: 'triclopyr-ester' }).getByLabel('on').fill('2026-09-01');
+  await page.getByRole('group', { name: 'triclopyr ester' }).getByLabel('on').fill('2026-09-01');
   await page.getByRole('button', { name: 'Keep prices' }).click();
   await expect(page.getByText('old price, of')).toHaveCount(0);
   await isAccessible(page);

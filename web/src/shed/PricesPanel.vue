@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watchEffect } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, jobNow, unwrap, type Schemas } from '@/api/client';
+import { handbookQuery } from '@/api/queries';
 import { useShed } from '@/composables/useShed';
 import { dayText } from '@/components/dates';
 
@@ -9,6 +11,8 @@ import { dayText } from '@/components/dates';
 const props = defineProps<{ shed: Schemas['Shed']; mayChange: boolean }>();
 const { t } = useI18n();
 const { busy, refusal, keep, at } = useShed();
+const { data: book } = useQuery(handbookQuery());
+const activeName = (id: string): string => book.value?.actives.find((a) => a.id === id)?.name ?? id;
 interface Line {
   active: string;
   amount: string;
@@ -53,7 +57,7 @@ const save = async (): Promise<void> => {
       <span v-if="shed.prices?.wage?.stale" class="fault small">{{ t('prices.stale') }}</span>
     </div>
     <fieldset v-for="l in lines" :key="l.active" class="row line">
-      <legend>{{ l.active }}</legend>
+      <legend>{{ activeName(l.active) }}</legend>
       <label class="label">{{ t('prices.price') }}<input v-model="l.amount" class="field" style="width: 6em" inputmode="decimal" :readonly="!mayChange" /></label>
       <label class="label">{{ t('prices.per') }}<input v-model="l.per" class="field" style="width: 6em" :readonly="!mayChange" /></label>
       <label class="label">{{ t('prices.on') }}<input v-model="l.on" class="field" type="date" :readonly="!mayChange" /></label>
