@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\IdempotentWrites;
+use App\Http\Middleware\InTurn;
 use App\Http\Middleware\JobNow;
 use App\Http\Problem;
 use Illuminate\Foundation\Application;
@@ -28,7 +29,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->statefulApi();
         $middleware->remove(HandleCors::class);
-        $middleware->api(append: [JobNow::class, IdempotentWrites::class]);
+        $middleware->api(append: [JobNow::class]);
+        // a write within its crew's turn, done once however often it is sent
+        $middleware->group('writes', ['can:write', InTurn::class, IdempotentWrites::class]);
         $middleware->redirectGuestsTo(fn (): ?string => null);
     })
     ->withCommands([__DIR__ . '/../app/Console/Commands'])

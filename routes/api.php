@@ -86,7 +86,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::post('mix/purchase', [MixController::class, 'purchase']);
     Route::get('steps/{step}/batches', [MixController::class, 'batches']);
 
-    Route::middleware('can:write')->group(static function (): void {
+    Route::middleware('writes')->group(static function (): void {
         Route::post('grounds', [GroundController::class, 'store']);
         Route::post('grounds/{ground}/patches', [PatchController::class, 'store']);
         Route::post('grounds/{ground}/keepers', [KeeperController::class, 'store']);

@@ -59,18 +59,22 @@ final readonly class IssueSheet
      */
     public function __invoke(Stand $stand, User $lead, array $passes, ?string $id): Sheet
     {
-        $step = Trail::current($stand);
-        $shut = array_values(array_filter($this->gates->of($stand, $step), static fn (array $g): bool => !$g['passable'] || !isset($passes[$g['code']])));
-        if ($shut !== [] || $step === null) {
-            throw new Stopped(409, 'The sheet cannot be issued yet.', ['gates' => $shut]);
-        }
-        if ($step->issuedSheet() !== null) {
-            throw new Stopped(409, 'This step has its sheet already.');
-        }
-        $used = array_intersect_key($passes, array_flip(array_column($this->gates->of($stand, $step), 'code')));
-        $snapshot = $this->snapshot($stand, $step, $lead, $used);
-
-        return DB::transaction(function () use ($stand, $step, $lead, $id, $snapshot): Sheet {
+        return DB::transaction(function () use ($stand, $lead, $passes, $id): Sheet {
+            $step = Trail::current($stand);
+            // the step is held before anything of it is looked at: of two who issue at once the second finds the sheet of the first
+            $step !== null && Step::held($step->id);
+            $stand = Stand::query()->withTrail()->findOrFail($stand->id);
+            $step = Trail::current($stand);
+            $gates = $this->gates->of($stand, $step);
+            $shut = array_values(array_filter($gates, static fn (array $g): bool => !$g['passable'] || !isset($passes[$g['code']])));
+            if ($step?->issuedSheet() !== null) {
+                throw new Stopped(409, 'This step has its sheet already.', ['gates' => $shut]);
+            }
+            if ($shut !== [] || $step === null) {
+                throw new Stopped(409, 'The sheet cannot be issued yet.', ['gates' => $shut]);
+            }
+            $used = array_intersect_key($passes, array_flip(array_column($gates, 'code')));
+            $snapshot = $this->snapshot($stand, $step, $lead, $used);
             $crewId = $stand->patch->ground->crew_id;
             $number = 1 + (int) Sheet::query()->where('crew_id', $crewId)->lockForUpdate()->max('number');
             $sheet = Sheet::create(array_filter(['id' => $id]) + ['crew_id' => $crewId, 'number' => $number, 'snapshot' => $snapshot, 'issued_by' => $lead->id, 'issued_at' => $this->clock->now()]);

@@ -62,25 +62,27 @@ final readonly class SignRecord
     public function __invoke(Sheet $sheet, User $user, array $body, ?string $id): Record
     {
         $user->loadMissing(['person', 'crew']);
-        $step = Step::query()->with('records')->findOrFail($sheet->steps[0]->id ?? '');
-        if ($sheet->withdrawn_at !== null) {
-            throw new Stopped(409, 'This sheet was withdrawn.');
-        }
-        if ($step->records->isNotEmpty()) {
-            throw new Stopped(409, 'The record of this sheet is signed already; corrections are added to it.');
-        }
-        if ((($sheet->snapshot['strictest']['licensedOnly'] ?? $sheet->snapshot['product']['licensedOnly'] ?? false) === true) && $user->person?->isLicensedOn($this->clock->now()) !== true) {
-            throw new Stopped(403, 'This product is signed for by somebody with a valid licence.');
-        }
-        $stand = Stand::query()->withTrail()->findOrFail($sheet->snapshot['standId'] ?? '');
-        $worked = Day::parse(is_string($body['workedOn']) ? $body['workedOn'] : '');
-        $species = $this->catalogue->species((string) $stand->species);
-        $judge = JudgeAfter::day($species, $worked, $stand->patch->ground->seasonShift(), $step->method);
-        /** @var \Illuminate\Database\Eloquent\Collection<int, Batch> $batches */
-        $batches = Batch::query()->where('step_id', $step->id)->where('record_id', null)->with('draws.container')->orderBy('number')->get();
-        $body += $this->used($sheet, $stand, $body) + ['batches' => self::mixed($batches)] + ['outsideLimits' => $this->outside($sheet, $body), 'signedBy' => $user->name, 'licence' => $user->person?->licence, 'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot]];
 
-        return DB::transaction(function () use ($sheet, $step, $stand, $user, $body, $id, $worked, $judge, $batches): Record {
+        return DB::transaction(function () use ($sheet, $user, $body, $id): Record {
+            // held before anything of it is looked at: of two who sign, or of one who signs and one who withdraws, the second finds what the first did
+            $step = Step::held($sheet->steps[0]->id ?? '');
+            $sheet->refresh();
+            if ($sheet->withdrawn_at !== null) {
+                throw new Stopped(409, 'This sheet was withdrawn.');
+            }
+            if ($step->records->isNotEmpty()) {
+                throw new Stopped(409, 'The record of this sheet is signed already; corrections are added to it.');
+            }
+            if ((($sheet->snapshot['strictest']['licensedOnly'] ?? $sheet->snapshot['product']['licensedOnly'] ?? false) === true) && $user->person?->isLicensedOn($this->clock->now()) !== true) {
+                throw new Stopped(403, 'This product is signed for by somebody with a valid licence.');
+            }
+            $stand = Stand::query()->withTrail()->findOrFail($sheet->snapshot['standId'] ?? '');
+            $worked = Day::parse(is_string($body['workedOn']) ? $body['workedOn'] : '');
+            $species = $this->catalogue->species((string) $stand->species);
+            $judge = JudgeAfter::day($species, $worked, $stand->patch->ground->seasonShift(), $step->method);
+            /** @var \Illuminate\Database\Eloquent\Collection<int, Batch> $batches */
+            $batches = Batch::query()->where('step_id', $step->id)->where('record_id', null)->with('draws.container')->orderBy('number')->lockForUpdate()->get();
+            $body += $this->used($sheet, $stand, $body) + ['batches' => self::mixed($batches)] + ['outsideLimits' => $this->outside($sheet, $body), 'signedBy' => $user->name, 'licence' => $user->person?->licence, 'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot]];
             $last = Record::query()->where('crew_id', $sheet->crew_id)->orderByDesc('seq')->lockForUpdate()->first();
             $seq = ($last->seq ?? 0) + 1;
             $previous = $last->hash ?? str_repeat('0', 64);

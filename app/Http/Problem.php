@@ -7,6 +7,7 @@ namespace App\Http;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Session\TokenMismatchException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
@@ -32,6 +33,12 @@ final class Problem
         }
         if ($e instanceof ThicketRefusal) {
             return self::answer(422, null, [['pointer' => '', 'message' => $e->getMessage()]]);
+        }
+        if ($e instanceof UniqueConstraintViolationException) {
+            // an id that somebody else took between our look and our write; any other key was filled by another writer
+            return str_contains($e->getMessage(), "for key 'PRIMARY'")
+                ? self::answer(422, null, [['pointer' => '/id', 'message' => 'This id is taken; make a new one.']])
+                : self::answer(409, 'Somebody did this a moment ago; load it again and look.');
         }
         $status = match (true) {
             $e instanceof AuthenticationException => 401,

@@ -91,6 +91,15 @@ final class Step extends Model
         return $this->hasMany(Record::class)->orderByDesc('seq');
     }
 
+    /** The step as it stands, held to the end of the transaction: issuing, signing and withdrawing ask for it first. */
+    public static function held(string $id): self
+    {
+        $step = self::query()->with(['records', 'sheets']);
+        $step->lockForUpdate();
+
+        return $step->findOrFail($id);
+    }
+
     public function issuedSheet(): ?Sheet
     {
         return $this->sheets->first(fn (Sheet $sheet): bool => $sheet->withdrawn_at === null);

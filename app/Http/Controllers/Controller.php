@@ -64,7 +64,9 @@ abstract class Controller
         if ($match === null) {
             throw new Stopped(428, 'Send If-Match with the version you changed.');
         }
-        if ($match !== "\"{$revision}\"") {
+        // a server that packs the answer marks its tag weak (W/); it is the same version
+        $named = preg_replace('/^\s*W\//', '', array_map(trim(...), explode(',', $match)));
+        if (!in_array("\"{$revision}\"", $named ?? [], true)) {
             throw new Stopped(412, 'Somebody changed this meanwhile; look at both and save again.', ['current' => $current()]);
         }
     }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\IssueSheet;
 use App\Actions\SignRecord;
+use App\Actions\WithdrawSheet;
 use App\Http\Stopped;
 use App\Models\LookBack;
 use App\Models\Record;
@@ -64,17 +65,14 @@ final class FieldDayController extends Controller
     }
 
     /** A sheet that must not be worked by any longer, with the reason; the step waits for another. */
-    public function withdraw(Request $request, string $sheetId, JobClock $clock): JsonResponse
+    public function withdraw(Request $request, string $sheetId, WithdrawSheet $withdraw): JsonResponse
     {
         Gate::authorize('lead');
         $sheet = $this->findSheet($request, $sheetId);
         $in = $this->fields($request);
         $reason = $in->text('reason', 300);
         $this->done($in);
-        if ($sheet->withdrawn_at !== null || $sheet->steps->contains(static fn (Step $step): bool => $step->records->isNotEmpty())) {
-            throw new \App\Http\Stopped(409, 'This sheet is withdrawn or signed already.');
-        }
-        $sheet->update(['withdrawn_at' => $clock->now(), 'withdrawn_by' => $this->user($request)->name, 'withdrawn_why' => $reason]);
+        $sheet = $withdraw($sheet, $this->user($request), (string) $reason);
 
         return $this->json($this->sheetBody($sheet));
     }
