@@ -2,13 +2,21 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\BodyLimit;
 use App\Http\Middleware\IdempotentWrites;
 use App\Http\Middleware\InTurn;
 use App\Http\Middleware\JobNow;
 use App\Http\Problem;
+use App\Http\Stopped;
+use App\Support\SecurityLog;
+use Illuminate\Database\DeadlockException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Foundation\Http\Middleware\ConvertEmptyStringsToNull;
+use Illuminate\Foundation\Http\Middleware\TrimStrings;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 
@@ -28,7 +36,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(api: __DIR__ . '/../routes/api.php', apiPrefix: 'api/v1')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->statefulApi();
-        $middleware->remove(HandleCors::class);
+        // nothing is cleaned value by value: controllers read the body themselves, and say what is wrong with it
+        $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
+        $middleware->prepend(BodyLimit::class);
         $middleware->api(append: [JobNow::class]);
         // a write within its crew's turn, done once however often it is sent
         $middleware->group('writes', ['can:write', InTurn::class, IdempotentWrites::class]);
@@ -36,8 +46,14 @@ $app = Application::configure(basePath: dirname(__DIR__))
     })
     ->withCommands([__DIR__ . '/../app/Console/Commands'])
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->render(fn (Throwable $e, Request $request) => Problem::for($e));
-        $exceptions->dontReport([Thicket\Input\Refused::class]);
+        $exceptions->render(static function (Throwable $e, Request $request): JsonResponse {
+            $answer = Problem::for($e);
+            in_array($answer->getStatusCode(), [401, 403, 419, 429], true) && SecurityLog::note('refused', $request, ['status' => $answer->getStatusCode()]);
+
+            return $answer;
+        });
+        // what is refused as it should be is no fault of ours, and a lost race is done again
+        $exceptions->dontReport([Thicket\ThicketRefusal::class, Stopped::class, UniqueConstraintViolationException::class, DeadlockException::class]);
     })
     ->create();
 

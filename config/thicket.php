@@ -15,8 +15,19 @@ return [
     // Minutes for which a password given for signing, issuing or confirming holds (rulings B15).
     'password_grace_minutes' => 15,
 
-    // Sign-in tries a minute for one address and account.
+    // Wrong tries: a minute for one address and account, ten minutes for one address, an hour for one account.
     'sign_in_tries_per_minute' => 6,
+    'sign_in_tries_per_address' => 60,
+    'sign_in_tries_per_account' => 30,
+
+    // Bytes of a body, and the routes that take more: pictures, files of shapes, walked lines, a count as a table.
+    'body_limit_bytes' => 262_144,
+    'large_bodies' => [
+        'api/v1/sightings/[^/]+/photos' => 13_000_000,
+        'api/v1/grounds/[^/]+/imports(/preview)?' => 13_000_000,
+        'api/v1/outlines' => 13_000_000,
+        'api/v1/stands/[^/]+/tally/csv' => 500_000,
+    ],
 
     // Port of the simulated GPS receiver on loopback, in demo and test only; 0 for none.
     'gps_port' => (int) env('THICKET_GPS_PORT', 0),

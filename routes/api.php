@@ -27,8 +27,8 @@ use Illuminate\Support\Facades\Route;
 
 Route::get('health', static fn (): JsonResponse => new JsonResponse(['status' => 'ok']))->withoutMiddleware('api');
 Route::get('session', [SessionController::class, 'show']);
-Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
-Route::post('setup', [SessionController::class, 'setup'])->middleware('throttle:sign-in');
+Route::post('session', [SessionController::class, 'store']);
+Route::post('setup', [SessionController::class, 'setup']);
 
 // opened as pages of their own, so by the plain session: a browser may send no referer there
 Route::get('sheets/{sheet}/pdf', [FieldDayController::class, 'pdf'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
@@ -42,7 +42,7 @@ Route::get('photos/{photo}/{size}', [SightingController::class, 'photoFile'])->w
 
 Route::middleware('auth:sanctum')->group(static function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
-    Route::post('session/password', [SessionController::class, 'password'])->middleware('throttle:sign-in');
+    Route::post('session/password', [SessionController::class, 'password']);
     Route::patch('session', [SessionController::class, 'update']);
     Route::get('today', TodayController::class);
     Route::get('search', [CatalogueController::class, 'search']);

@@ -45,7 +45,9 @@ abstract class AppTestCase extends TestCase
         // a guard remembers who it let in, from one call of a test to the next
         $this->app?->make('auth')->forgetGuards();
 
-        return $this->actingAs(User::query()->where('email', "{$name}@alderbrook.example")->firstOrFail())->withSession(['password_given_at' => time()]);
+        $user = User::query()->where('email', "{$name}@alderbrook.example")->firstOrFail();
+
+        return $this->actingAs($user)->withSession(["password_given.{$user->id}" => time()]);
     }
 
     /**

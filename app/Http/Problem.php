@@ -19,14 +19,17 @@ final class Problem
 {
     private const TITLES = [
         400 => 'The request cannot be read.', 401 => 'Sign in first.', 403 => 'You may not do this.', 404 => 'There is nothing here.',
-        405 => 'This cannot be done here.', 409 => 'This cannot be done now.', 412 => 'Somebody changed this meanwhile.', 413 => 'This is too large.', 419 => 'The page is too old; load it again.',
+        405 => 'This cannot be done here.', 409 => 'This cannot be done now.', 412 => 'Somebody changed this meanwhile.', 413 => 'This is too large.', 415 => 'This is sent in another form than is read here.', 419 => 'The page is too old; load it again.',
         422 => 'Some of this has to be put right.', 428 => 'Say which version you changed (If-Match).', 429 => 'Too many tries; wait a minute.', 500 => 'Something broke on our side; it has been written down.',
     ];
 
     public static function for(\Throwable $e): JsonResponse
     {
         if ($e instanceof Stopped) {
-            return self::answer($e->status, $e->getMessage(), [], $e->extra);
+            $answer = self::answer($e->status, $e->getMessage(), [], $e->extra);
+            is_int($e->extra['retryAfter'] ?? null) && $answer->headers->set('Retry-After', (string) $e->extra['retryAfter']);
+
+            return $answer;
         }
         if ($e instanceof Refused) {
             return self::answer(422, null, $e->faults);

@@ -29,6 +29,9 @@ final class User extends Authenticatable
 
     protected $fillable = ['crew_id', 'role', 'name', 'email', 'password', 'units', 'light'];
 
+    /** Nobody is remembered beyond the session, so there is no such column. */
+    protected $rememberTokenName = '';
+
     protected $hidden = ['password'];
 
     protected $casts = ['password' => 'hashed'];

@@ -9,12 +9,9 @@ use App\Support\JobClock;
 use App\Text\Sentences;
 use App\Trail\Assembler;
 use Illuminate\Auth\Access\Response;
-use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Knowledge\CatalogueFiles;
@@ -34,10 +31,6 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict();
         Gate::define('write', static fn (User $user): bool => $user->mayWrite());
         Gate::define('lead', static fn (User $user): Response => $user->isLead() ? Response::allow() : Response::deny('A lead of the crew does this.'));
-        RateLimiter::for('sign-in', fn (Request $request): Limit => Limit::perMinute(config()->integer('thicket.sign_in_tries_per_minute'))
-            ->by($request->ip() . '|' . mb_substr((string) json_encode($request->input('email')), 0, 200))
-            // only wrong tries count: a crew behind one address signs in and out all day
-            ->after(static fn (\Symfony\Component\HttpFoundation\Response $response): bool => !$response->isSuccessful()));
     }
 
     /** In production bin/start and deploy compile it once; the hash of the newest compiled file is trusted there. */

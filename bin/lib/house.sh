@@ -56,6 +56,9 @@ install_debian_packages() {
   [ "$ok" = 1 ] || { tail -n 20 "$THICKET_VAR/apt.log" >&2; die "apt-get could not install them (whole log: $THICKET_VAR/apt.log)."; }
 }
 
+# A file that is its owner's alone from the moment it is there: $1 the file, $2 what it holds.
+keep_secret() { (umask 077; printf '%s' "$2" > "$1"); chmod 600 "$1"; }
+
 stamp_of() { cat "$@" 2>/dev/null | sha256sum | cut -c1-16; }
 
 install_php_packages() {
@@ -137,6 +140,12 @@ service_user() {
   else printf '%s' "$1"; fi
 }
 
+# The database's ruler: this very account of the machine, by the socket only, without a password that could be guessed.
+database_root() { # $1: socket, then arguments of the client
+  local sock="$1"; shift
+  mariadb --no-defaults -u"$(id -un)" --socket="$sock" "$@"
+}
+
 database_start() {
   local data="$THICKET_VAR/mariadb" sock="$THICKET_VAR/run/mariadb.sock" pidfile="$THICKET_VAR/run/mariadb.pid.noted"
   local user; user="$(service_user mysql)"
@@ -149,7 +158,7 @@ database_start() {
   if [ ! -d "$data" ]; then
     say "Making the database in $data."
     mkdir -p "$data"; [ "$(id -u)" = 0 ] && chown mysql:mysql "$data"
-    mariadb-install-db --no-defaults --datadir="$data" ${user:+--user="$user"} --auth-root-authentication-method=normal \
+    mariadb-install-db --no-defaults --datadir="$data" ${user:+--user="$user"} --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" \
       --skip-test-db >"$THICKET_VAR/log/mariadb-install.log" 2>&1 || die "MariaDB could not make its data directory (see $THICKET_VAR/log/mariadb-install.log)."
     touch "$data/.complete"
   fi
@@ -160,17 +169,21 @@ database_start() {
     --innodb-flush-log-at-trx-commit=1 --skip-name-resolve >"$THICKET_VAR/log/mariadb.log" 2>&1 9>&- &
   note_pid "$pidfile" "$!"
   for _ in $(seq 1 300); do
-    mariadb --no-defaults -uroot --socket="$sock" -e 'SELECT 1' >/dev/null 2>&1 && break
+    database_root "$sock" -e 'SELECT 1' >/dev/null 2>&1 && break
     pid_if_ours "$pidfile" >/dev/null || { tail -n 8 "$THICKET_VAR/log/mariadb.log" >&2; die "MariaDB did not start (log: $THICKET_VAR/log/mariadb.log)."; }
     sleep 0.1
   done
-  [ -s "$THICKET_VAR/run/db-password" ] || { head -c 24 /dev/urandom | base64 | tr -dc 'A-Za-z0-9' > "$THICKET_VAR/run/db-password"; chmod 600 "$THICKET_VAR/run/db-password"; }
+  [ -s "$THICKET_VAR/run/db-password" ] || keep_secret "$THICKET_VAR/run/db-password" "$(head -c 24 /dev/urandom | base64 | tr -dc 'A-Za-z0-9')"
   DB_PASSWORD="$(cat "$THICKET_VAR/run/db-password")"
-  mariadb --no-defaults -uroot --socket="$sock" <<SQL || die "MariaDB answered but refused to make the database 'thicket'."
+  database_root "$sock" <<SQL || die "MariaDB answered but refused to make the database 'thicket'."
 CREATE DATABASE IF NOT EXISTS thicket;
 CREATE USER IF NOT EXISTS 'thicket'@'127.0.0.1';
 ALTER USER 'thicket'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD';
 GRANT ALL ON thicket.* TO 'thicket'@'127.0.0.1';
+-- nobody rules this database from a network address, however it was made
+DELETE FROM mysql.global_priv WHERE User = 'root' AND Host <> 'localhost';
+ALTER USER IF EXISTS 'root'@'localhost' IDENTIFIED VIA unix_socket;
+FLUSH PRIVILEGES;
 SQL
 }
 database_stop() { stop_noted "$THICKET_VAR/run/mariadb.pid.noted"; }
@@ -186,11 +199,12 @@ clock_offset() {
 
 # The application's settings for this run, read by bootstrap/app.php from \$THICKET_VAR/.env.
 write_environment() { # $1: environment name, $2: address
-  [ -s "$THICKET_VAR/run/app-key" ] || printf 'base64:%s' "$(head -c 32 /dev/urandom | base64)" > "$THICKET_VAR/run/app-key"
+  [ -s "$THICKET_VAR/run/app-key" ] || keep_secret "$THICKET_VAR/run/app-key" "base64:$(head -c 32 /dev/urandom | base64)"
+  chmod 600 "$THICKET_VAR/run/app-key" "$THICKET_VAR/run/db-password"
   local host="${2#http://}" offset
   # taken apart: a failure inside the text below would go unnoticed
   offset="$(clock_offset)" || exit 1
-  cat > "$THICKET_VAR/.env" <<ENV
+  (umask 077; cat > "$THICKET_VAR/.env") <<ENV
 APP_NAME="Gallant Thicket"
 APP_ENV=$1
 APP_KEY=$(cat "$THICKET_VAR/run/app-key")
@@ -204,18 +218,22 @@ DB_DATABASE=thicket
 DB_USERNAME=thicket
 DB_PASSWORD=$DB_PASSWORD
 SESSION_DRIVER=database
+SESSION_SECURE_COOKIE=${THICKET_SECURE_COOKIE:-false}
+THICKET_TRUSTED_PROXIES=${THICKET_TRUSTED_PROXIES:-}
 CACHE_STORE=database
 QUEUE_CONNECTION=sync
-LOG_CHANNEL=single
+LOG_CHANNEL=daily
+LOG_LEVEL=info
 THICKET_CLOCK_OFFSET_SECONDS=$offset
 THICKET_CLOCK_FROZEN=${THICKET_FREEZE:-0}
 THICKET_DEMO=${THICKET_DEMO:-1}
 THICKET_GPS_PORT=${THICKET_GPS_PORT:-0}
 ENV
-  chmod 640 "$THICKET_VAR/.env"
+  chmod 600 "$THICKET_VAR/.env"
   if [ "$(id -u)" = 0 ]; then
+    # the web server's account alone reads it (root does anyway)
     local web; web="$(service_user www-data)"
-    chgrp "$web" "$THICKET_VAR/.env"; chown -R "$web:$web" "$THICKET_VAR/storage" "$THICKET_VAR/cache"
+    chown "$web:$web" "$THICKET_VAR/.env"; chown -R "$web:$web" "$THICKET_VAR/storage" "$THICKET_VAR/cache"
   fi
 }
 
@@ -238,7 +256,7 @@ web_start() { # $1: port wanted, $2: dist folder below web/
   stop_noted "$THICKET_VAR/run/nginx.pid.noted"; stop_noted "$THICKET_VAR/run/fpm.pid.noted"
   export THICKET_DIST_PATH="$THICKET_ROOT/web/$2" THICKET_PORT="$1" THICKET_LISTEN="127.0.0.1:$1"
   export THICKET_FPM_SOCKET="$THICKET_VAR/run/fpm.sock"
-  export THICKET_NGINX_USER_LINE="" THICKET_FPM_USER_LINES=""
+  export THICKET_NGINX_USER_LINE="" THICKET_FPM_USER_LINES="" THICKET_TLS_LINES=""
   if [ "$(id -u)" = 0 ]; then
     local web; web="$(service_user www-data)"
     [ "$web" = root ] && say "www-data cannot read this checkout; the web server runs as root on loopback."
@@ -262,7 +280,7 @@ listen.group = $web"
     pid_if_ours "$THICKET_VAR/run/fpm.pid.noted" >/dev/null || break
     sleep 0.1
   done
-  tail -n 5 "$THICKET_VAR"/log/{fpm-start,nginx-start,nginx-error,fpm}.log "$THICKET_VAR"/storage/logs/laravel.log 2>/dev/null >&2 || true
+  tail -n 5 "$THICKET_VAR"/log/{fpm-start,nginx-start,nginx-error,fpm}.log "$THICKET_VAR"/storage/logs/laravel-*.log 2>/dev/null >&2 || true
   die "the web server did not answer (logs in $THICKET_VAR/log)."
 }
 web_stop() { stop_noted "$THICKET_VAR/run/nginx.pid.noted"; stop_noted "$THICKET_VAR/run/fpm.pid.noted"; }

@@ -244,7 +244,7 @@ it('keeps other crews out of every new door', function () {
     $ground = (string) Ground::query()->value('id');
     $crew = App\Models\Crew::create(['name' => 'Others', 'settings' => []]);
     $user = App\Models\User::create(['crew_id' => $crew->id, 'role' => 'lead', 'name' => 'O', 'email' => 'o@others.example', 'password' => 'thicket-demo', 'units' => 'us']);
-    $this->actingAs($user)->withSession(['password_given_at' => time()]);
+    $this->actingAs($user)->withSession(["password_given.{$user->id}" => time()]);
     foreach (["/grounds/{$ground}/map", "/grounds/{$ground}/patches", "/grounds/{$ground}/keepers", "/grounds/{$ground}/export?format=csv", "/patches/{$patch}/outlines", "/stands/{$this->standId('tree-of-heaven')}/count"] as $path) {
         $this->api('GET', $path)->assertNotFound();
     }

@@ -141,7 +141,7 @@ it('shows another crew nothing at all', function () {
     $patch = Stand::query()->findOrFail($stand)->patch_id;
     $step = DB::table('stand_step')->where('stand_id', $stand)->value('step_id');
     $version = App\Models\LabelCardVersion::query()->value('id');
-    $this->actingAs($user)->withSession(['password_given_at' => time()]);
+    $this->actingAs($user)->withSession(["password_given.{$user->id}" => time()]);
     $paths = ["/stands/{$stand}", "/stands/{$stand}/board", "/stands/{$stand}/year", "/stands/{$stand}/gates", "/patches/{$patch}", "/steps/{$step}/recipe", "/sheets/{$sheet}", "/sheets/{$sheet}/pdf", "/records/{$record}"];
     foreach ($paths as $path) {
         $this->api('GET', $path)->assertNotFound();

@@ -82,9 +82,15 @@ abstract class Controller
     /** Signing, issuing and confirming ask the password again, with fifteen minutes of grace (rulings B15). */
     protected function passwordAgain(Request $request): void
     {
-        $at = $request->hasSession() ? $request->session()->get('password_given_at') : null;
+        // kept under whose password it was: a confirmation is nobody else's, whoever signs in next on this browser
+        $at = $request->hasSession() ? $request->session()->get(self::passwordKey($this->user($request))) : null;
         if (!is_int($at) || time() - $at > 60 * config()->integer('thicket.password_grace_minutes')) {
             throw new Stopped(403, 'Give your password again to sign this.', ['needs' => 'password']);
         }
+    }
+
+    protected static function passwordKey(User $user): string
+    {
+        return "password_given.{$user->id}";
     }
 }

@@ -119,7 +119,7 @@ final class SightingController extends Controller
         $photo = $this->photo($id);
         Gate::authorize('view', $photo);
 
-        return new BinaryFileResponse($store->path($photo->file, $size), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400', 'Content-Security-Policy' => "default-src 'none'"]);
+        return new BinaryFileResponse($store->path($photo->file, $size), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400', 'Content-Security-Policy' => "default-src 'none'"], false);
     }
 
     /** @return Response Darwin Core occurrences */

@@ -67,6 +67,14 @@ final class Fields
         return mb_strlen($value) <= min($longest, self::LONGEST_TEXT) ? trim($value) : $this->fault($name, "Keep it to {$longest} letters.");
     }
 
+    /** A password, as it was typed: nothing is cut off it. */
+    public function secret(string $name, int $longest = 1000): ?string
+    {
+        $value = $this->take($name);
+
+        return is_string($value) && $value !== '' && mb_check_encoding($value, 'UTF-8') && strlen($value) <= $longest ? $value : $this->fault($name, $value === null || $value === '' ? 'Give the password.' : "Give the password as a text of at most {$longest} letters.");
+    }
+
     public function textOrNull(string $name, int $longest = 200): ?string
     {
         return $this->has($name) && $this->data[$name] !== '' ? $this->text($name, $longest) : $this->absent($name);

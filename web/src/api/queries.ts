@@ -1,8 +1,9 @@
+import { whoIsHere } from '@/session/leaving';
 import { queryOptions } from '@tanstack/vue-query';
 import { api, unwrap } from './client';
 
 /* One factory an endpoint: it owns key and fetcher. */
-export const sessionQuery = () => queryOptions({ queryKey: ['session'], queryFn: () => unwrap(api.GET('/session')), staleTime: 60_000 });
+export const sessionQuery = () => queryOptions({ queryKey: ['session'], queryFn: whoIsHere, staleTime: 60_000 });
 export const todayQuery = () => queryOptions({ queryKey: ['today'], queryFn: () => unwrap(api.GET('/today')) });
 export const groundsQuery = () => queryOptions({ queryKey: ['grounds'], queryFn: () => unwrap(api.GET('/grounds')) });
 export const patchQuery = (patch: string) => queryOptions({ queryKey: ['patch', patch], queryFn: () => unwrap(api.GET('/patches/{patch}', { params: { path: { patch } } })) });

@@ -2,9 +2,10 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
-import { api, unwrap, type Schemas } from '@/api/client';
+import type { Schemas } from '@/api/client';
 import { clearDrafts, countDrafts } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
+import { leave } from '@/session/leaving';
 import { dayText } from '@/components/dates';
 
 defineProps<{ stand: Schemas['Stand'] | null }>();
@@ -21,7 +22,7 @@ const signOut = async (): Promise<void> => {
     if (!window.confirm(t('frame.unsent'))) return;
     await clearDrafts(id);
   }
-  const out = await unwrap(api.DELETE('/session'));
+  const out = await leave();
   client.clear();
   set(out);
   await router.push({ name: 'sign-in' });

@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { api, unwrap } from '@/api/client';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
+import { entered } from './leaving';
 
 const { t } = useI18n();
 const { session, set } = useSession();
@@ -19,6 +20,7 @@ const go = async (): Promise<void> => {
   const { code, crew, name, email, password } = form.value;
   const who = await run(() => unwrap(setup.value ? api.POST('/setup', { body: { code, crew, name, email, password } }) : api.POST('/session', { body: { email, password } })));
   if (!who) return;
+  entered();
   set(who);
   const to = route.query.to;
   await router.push(typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : { name: 'today' });
@@ -42,6 +44,7 @@ const go = async (): Promise<void> => {
           :aria-invalid="at(`/${field}`) !== null"
           :aria-describedby="`${field}-fault`"
         />
+        <p v-if="setup && field === 'password'" class="small soft">{{ t('door.strong') }}</p>
         <p :id="`${field}-fault`" class="fault">{{ at(`/${field}`) }}</p>
       </div>
       <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Http\Stopped;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\RateLimiter;
+
+/**
+ * Counts wrong tries at a secret. A try counts before it is judged, so that many at once are counted too, and is given
+ * back when it was right: a crew behind one address signs in and out all day. Counted are what was read from the body
+ * and the address it came from, never what stands beside the body.
+ */
+final readonly class Tries
+{
+    private const MINUTE = 60;
+    private const HOUR = 3600;
+
+    /** Days for which an address that signed in to an account is not shut out by what others try on that account. */
+    private const KNOWN_DAYS = 30;
+
+    /**
+     * @template T
+     *
+     * @param \Closure(): (T|null) $attempt null where the secret was wrong
+     *
+     * @return T|null
+     *
+     * @throws Stopped 429 with the seconds to wait
+     */
+    public function signIn(string $account, string $from, \Closure $attempt): mixed
+    {
+        $known = 'signed-in-from.' . hash('sha256', "{$account}|{$from}");
+        $limits = ["sign-in.{$from}|{$account}" => [config()->integer('thicket.sign_in_tries_per_minute'), self::MINUTE], "sign-in.{$from}" => [config()->integer('thicket.sign_in_tries_per_address'), self::MINUTE * 10]];
+        if (!Cache::has($known)) {
+            $limits["sign-in.{$account}"] = [config()->integer('thicket.sign_in_tries_per_account'), self::HOUR];
+        }
+        $found = self::counted($limits, $attempt);
+        $found === null || Cache::put($known, true, now()->addDays(self::KNOWN_DAYS));
+
+        return $found;
+    }
+
+    /**
+     * The password again, by somebody who is signed in: nobody else's tries count.
+     *
+     * @param \Closure(): (true|null) $attempt
+     */
+    public function confirm(string $userId, \Closure $attempt): bool
+    {
+        return self::counted(["confirm.{$userId}" => [config()->integer('thicket.sign_in_tries_per_minute'), self::MINUTE]], $attempt) !== null;
+    }
+
+    /**
+     * @template T
+     *
+     * @param \Closure(): (T|null) $attempt
+     *
+     * @return T|null
+     */
+    public function setup(string $from, \Closure $attempt): mixed
+    {
+        return self::counted(["setup.{$from}" => [config()->integer('thicket.sign_in_tries_per_minute'), self::MINUTE], 'setup' => [config()->integer('thicket.sign_in_tries_per_address'), self::HOUR]], $attempt);
+    }
+
+    /**
+     * @template T
+     *
+     * @param array<string, array{int, int}> $limits by key: most wrong tries, in how many seconds
+     * @param \Closure(): (T|null) $attempt
+     *
+     * @return T|null
+     */
+    private static function counted(array $limits, \Closure $attempt): mixed
+    {
+        $keys = [];
+        foreach ($limits as $name => [$most, $seconds]) {
+            // hashed: a key of the store is short, and an address may be as long as it likes
+            $key = hash('sha256', $name);
+            if (RateLimiter::increment($key, $seconds) > $most) {
+                throw new Stopped(429, 'Too many wrong tries; wait a little and try again.', ['retryAfter' => max(1, RateLimiter::availableIn($key))]);
+            }
+            $keys[$key] = $seconds;
+        }
+        $found = $attempt();
+        if ($found !== null) {
+            foreach ($keys as $key => $seconds) {
+                RateLimiter::decrement($key, $seconds);
+            }
+        }
+
+        return $found;
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'driver' => env('SESSION_DRIVER', 'database'),
+    // minutes without a request after which a session is over
+    'lifetime' => (int) env('SESSION_LIFETIME', 720),
+    'cookie' => 'thicket_session',
+    'http_only' => true,
+    'same_site' => 'lax',
+    // over TLS only, unless bin/start says that this is loopback
+    'secure' => (bool) env('SESSION_SECURE_COOKIE', true),
+];
