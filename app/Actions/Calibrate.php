@@ -57,7 +57,7 @@ final readonly class Calibrate
     public function keep(Sprayer $sprayer, array $measured, User $user): array
     {
         $gives = $measured['gives'] ?? throw new \LogicException('refused before');
-        $today = $this->clock->now();
+        $today = $this->clock->today($user->crew->timeZone());
         $before = $this->freshPlans($sprayer);
         $worn = $measured['check'] === null ? null : count(array_filter(array_column($measured['check']->nozzles, 'worn')));
         // far finer than anybody catches, and the same number wherever it is read again

@@ -82,7 +82,7 @@ final readonly class DrawStock
             'typed' => Shown::withUnit($typed->amount, $typed->unit), 'reason' => $reason, 'drawn_by' => $user->id, 'drawn_at' => $this->clock->now(),
         ]);
         $container->remaining = $decimal($left);
-        $container->opened_on ??= \Illuminate\Support\Carbon::instance($this->clock->now());
+        $container->opened_on ??= \Illuminate\Support\Carbon::instance($this->clock->today($user->crew->timeZone()));
         $container->revision++;
         $container->save();
 

@@ -54,7 +54,7 @@ final class KeepSighting
             $in->fault('species', 'Name the species, or say that it stays unknown.');
         }
         $tests = $this->tests($in, $species);
-        $row = $this->told($in) + $place;
+        $row = $this->told($in, $ground) + $place;
         $founds = $stand === null && $in->bool('foundStand', false);
         $founds && $patch === null && $in->fault('foundStand', 'A stand needs a patch; choose one.');
         $in->noOthers();
@@ -79,7 +79,7 @@ final class KeepSighting
             return $last;
         }
         $row['seen_at'] ??= $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
-        $day = \Thicket\Timing\Day::parse(\DateTimeImmutable::createFromInterface($row['seen_at'])->setTimezone(new \DateTimeZone($ground->time_zone))->format('Y-m-d'));
+        $day = JobClock::dayOf($row['seen_at'], $ground->time_zone);
         $ranked = $this->keyWire->candidates((new Key($this->catalogue))->rank($sight, new Showing($ground->seasonShift(), $day)));
 
         return DB::transaction(function () use ($id, $user, $stand, $founds, $patch, $ground, $sight, $species, $unknown, $tests, $row, $ranked): Sighting {
@@ -101,7 +101,7 @@ final class KeepSighting
      *
      * @return array<string, mixed>
      */
-    public function told(Fields $in): array
+    public function told(Fields $in, ?Ground $ground): array
     {
         $at = $in->momentOrNull('at');
         if ($at !== null && $at > $this->clock->now()->modify('+' . self::AHEAD_MINUTES . ' minutes')) {
@@ -111,7 +111,7 @@ final class KeepSighting
 
         return array_filter(['seen_at' => $at?->setTimezone(new \DateTimeZone('UTC'))], static fn ($v): bool => $v !== null) + [
             'confidence' => $in->choiceOrNull('confidence', Sighting::CONFIDENCE) ?? 'likely', 'observer' => $in->textOrNull('observer', 120),
-            'confirmer' => $confirmer, 'confirmed_on' => $confirmer === null ? null : ($in->dayOrNull('confirmedOn') ?? $this->clock->now()), 'remarks' => $in->textOrNull('remarks', 2000),
+            'confirmer' => $confirmer, 'confirmed_on' => $confirmer === null ? null : ($in->dayOrNull('confirmedOn') ?? $this->clock->today($ground->time_zone ?? 'UTC')), 'remarks' => $in->textOrNull('remarks', 2000),
         ];
     }
 

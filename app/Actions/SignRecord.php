@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Http\Stopped;
 use App\Models\Batch;
 use App\Models\Draw;
+use App\Models\Ground;
 use App\Models\Record;
 use App\Models\Sheet;
 use App\Models\Stand;
@@ -38,8 +39,11 @@ final readonly class SignRecord
     public function read(Fields $in, Sheet $sheet): array
     {
         $worked = $in->day('workedOn');
-        if ($worked !== null && $worked->format('Y-m-d') > $this->clock->now()->modify('+14 hours')->format('Y-m-d')) {
+        $issued = is_string($sheet->snapshot['day'] ?? null) ? $sheet->snapshot['day'] : '';
+        if ($worked !== null && $worked > $this->clock->today(self::ground($sheet)->time_zone)) {
             $in->fault('workedOn', 'This day is still to come.');
+        } elseif ($worked !== null && $worked->format('Y-m-d') < $issued) {
+            $in->fault('workedOn', "The sheet was issued on {$issued}; work is signed for from that day on.");
         }
         $usesProduct = ($sheet->snapshot['product'] ?? null) !== null;
         $start = $this->time($in, 'start');
@@ -64,6 +68,7 @@ final readonly class SignRecord
         $user->loadMissing(['person', 'crew']);
 
         return DB::transaction(function () use ($sheet, $user, $body, $id): Record {
+            $worked = Day::parse(is_string($body['workedOn']) ? $body['workedOn'] : '');
             // held before anything of it is looked at: of two who sign, or of one who signs and one who withdraws, the second finds what the first did
             $step = Step::held($sheet->steps[0]->id ?? '');
             $sheet->refresh();
@@ -73,16 +78,15 @@ final readonly class SignRecord
             if ($step->records->isNotEmpty()) {
                 throw new Stopped(409, 'The record of this sheet is signed already; corrections are added to it.');
             }
-            if ((($sheet->snapshot['strictest']['licensedOnly'] ?? $sheet->snapshot['product']['licensedOnly'] ?? false) === true) && $user->person?->isLicensedOn($this->clock->now()) !== true) {
+            if ((($sheet->snapshot['strictest']['licensedOnly'] ?? $sheet->snapshot['product']['licensedOnly'] ?? false) === true) && $user->person?->isLicensedOn($worked) !== true) {
                 throw new Stopped(403, 'This product is signed for by somebody with a valid licence.');
             }
             $stand = Stand::query()->withTrail()->findOrFail($sheet->snapshot['standId'] ?? '');
-            $worked = Day::parse(is_string($body['workedOn']) ? $body['workedOn'] : '');
             $species = $this->catalogue->species((string) $stand->species);
             $judge = JudgeAfter::day($species, $worked, $stand->patch->ground->seasonShift(), $step->method);
             /** @var \Illuminate\Database\Eloquent\Collection<int, Batch> $batches */
             $batches = Batch::query()->where('step_id', $step->id)->where('record_id', null)->with('draws.container')->orderBy('number')->lockForUpdate()->get();
-            $body += $this->used($sheet, $stand, $body) + ['batches' => self::mixed($batches)] + ['outsideLimits' => $this->outside($sheet, $body), 'signedBy' => $user->name, 'licence' => $user->person?->licence, 'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot]];
+            $body += $this->used($sheet, $stand, $body) + ['batches' => self::mixed($batches, $stand->patch->ground->time_zone)] + ['outsideLimits' => $this->outside($sheet, $body), 'signedBy' => $user->name, 'licence' => $user->person?->licence, 'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot]];
             $last = Record::query()->where('crew_id', $sheet->crew_id)->orderByDesc('seq')->lockForUpdate()->first();
             $seq = ($last->seq ?? 0) + 1;
             $previous = $last->hash ?? str_repeat('0', 64);
@@ -99,6 +103,11 @@ final readonly class SignRecord
         });
     }
 
+    private static function ground(Sheet $sheet): Ground
+    {
+        return $sheet->steps[0]->patch->ground ?? throw new \LogicException('A sheet without a step.');
+    }
+
     /**
      * What was mixed for this work, with the containers it came from.
      *
@@ -106,10 +115,10 @@ final readonly class SignRecord
      *
      * @return list<array<string, mixed>>
      */
-    private static function mixed(\Illuminate\Database\Eloquent\Collection $batches): array
+    private static function mixed(\Illuminate\Database\Eloquent\Collection $batches, string $zone): array
     {
         return array_values($batches->map(static fn (Batch $batch): array => [
-            'number' => $batch->number, 'mixedAt' => Wire::moment($batch->mixed_at), 'finished' => $batch->body['finished'] ?? null, 'product' => $batch->body['product'] ?? null, 'cardVersion' => $batch->body['cardVersion'] ?? null,
+            'number' => $batch->number, 'mixedAt' => Wire::moment($batch->mixed_at, $zone), 'finished' => $batch->body['finished'] ?? null, 'product' => $batch->body['product'] ?? null, 'cardVersion' => $batch->body['cardVersion'] ?? null,
             'drawn' => array_values($batch->draws->map(static fn (Draw $draw): array => ['amount' => $draw->typed, 'lot' => $draw->container->lot])->all()),
         ])->all());
     }

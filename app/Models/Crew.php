@@ -25,6 +25,12 @@ final class Crew extends Model
 
     protected $casts = ['settings' => 'array', 'revision' => 'integer'];
 
+    /** Where the Shed is: the zone of the crew's first ground. */
+    public function timeZone(): string
+    {
+        return once(fn (): string => (string) ($this->grounds()->reorder('created_at')->orderBy('id')->value('time_zone') ?? 'UTC'));
+    }
+
     /** @return HasMany<Ground, $this> */
     public function grounds(): HasMany
     {

@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -24,6 +25,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $prev_hash
  * @property string $hash
  * @property \Illuminate\Support\Carbon $signed_at
+ * @property Patch $patch
  * @property \Illuminate\Database\Eloquent\Collection<int, LookBack> $lookBacks
  */
 final class Record extends Model
@@ -33,6 +35,12 @@ final class Record extends Model
     protected $fillable = ['id', 'crew_id', 'seq', 'sheet_id', 'step_id', 'patch_id', 'worked_on', 'judge_after', 'body', 'prev_hash', 'hash', 'signed_by', 'signed_at'];
 
     protected $casts = ['worked_on' => 'date', 'judge_after' => 'date', 'signed_at' => 'datetime', 'seq' => 'integer'];
+
+    /** @return BelongsTo<Patch, $this> */
+    public function patch(): BelongsTo
+    {
+        return $this->belongsTo(Patch::class);
+    }
 
     /** @return HasMany<LookBack, $this> */
     public function lookBacks(): HasMany

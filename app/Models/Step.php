@@ -27,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $note
  * @property \Illuminate\Support\Carbon|null $due_from
  * @property \Illuminate\Support\Carbon|null $due_to
+ * @property Patch $patch
  * @property LabelCardVersion|null $cardVersion
  * @property Sprayer|null $sprayer
  * @property \Illuminate\Database\Eloquent\Collection<int, Record> $records
@@ -44,6 +45,12 @@ final class Step extends Model
     public function stands(): BelongsToMany
     {
         return $this->belongsToMany(Stand::class);
+    }
+
+    /** @return BelongsTo<Patch, $this> */
+    public function patch(): BelongsTo
+    {
+        return $this->belongsTo(Patch::class);
     }
 
     /** @return BelongsTo<LabelCardVersion, $this> */

@@ -25,9 +25,16 @@ final class JobClock
         return $this->frozenAt ?? new \DateTimeImmutable('@' . (time() + $this->offsetSeconds));
     }
 
+    /** The day where the work is: no day is ever taken from the clock without saying where (a test reads the code for it). */
     public function today(string $timeZone): \DateTimeImmutable
     {
-        return Day::parse($this->now()->setTimezone(new \DateTimeZone($timeZone))->format('Y-m-d'));
+        return self::dayOf($this->now(), $timeZone);
+    }
+
+    /** The day that a moment belongs to there. */
+    public static function dayOf(\DateTimeInterface $moment, string $timeZone): \DateTimeImmutable
+    {
+        return Day::parse(\DateTimeImmutable::createFromInterface($moment)->setTimezone(new \DateTimeZone($timeZone))->format('Y-m-d'));
     }
 
     public function thaw(): void

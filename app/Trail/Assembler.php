@@ -157,7 +157,7 @@ final class Assembler
             $version !== null && $cards[] = $this->card($version);
         }
         $people = $crew->people()->get();
-        $day = $this->clock->now();
+        $day = $this->clock->today($crew->timeZone());
         $tools = $crew->tools()->with('loans')->get();
         $hand = $tools->filter(static fn (Tool $tool): bool => !isset($tool->details['graduation']));
         $jaws = $hand->map(static fn (Tool $tool): ?string => $tool->isLent() ? null : ($tool->details['jaw'] ?? null))->filter()->map(static fn (string $jaw): Quantity => \Thicket\Measure\Reading::parse($jaw, Dimension::Length)->quantity);
@@ -218,7 +218,7 @@ final class Assembler
         $prices = Prices::read(Fields::of($kept, $faults), $this->catalogue);
         $faults->throwIfAny();
 
-        return $prices->withPacks($this->packs($crew), $this->clock->now());
+        return $prices->withPacks($this->packs($crew), $this->clock->today($crew->timeZone()));
     }
 
     /** @return list<array{active: string, size: Quantity, price: \Brick\Math\BigRational, on: \DateTimeImmutable|null}> sizes that products of one active are sold in */

@@ -176,7 +176,7 @@ final class Ceilings
             $step = $sheet->steps->first();
             $puts = $sheet->snapshot['puts'] ?? [];
             if ($step !== null && is_array($puts)) {
-                $out[] = ['patch' => $step->patch_id, 'day' => $sheet->issued_at->format('Y-m-d'), 'step' => $step->id, 'puts' => array_values(array_filter($puts, is_array(...)))];
+                $out[] = ['patch' => $step->patch_id, 'day' => is_string($day = $sheet->snapshot['day'] ?? null) ? $day : '', 'step' => $step->id, 'puts' => array_values(array_filter($puts, is_array(...)))];
             }
         }
 

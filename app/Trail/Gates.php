@@ -106,12 +106,13 @@ final readonly class Gates
         $terms = new TankTerms($cards);
         $interval = $this->interval($stand, $cards, $terms);
         $interval === null || $shut[] = $interval;
-        $licensed = $stand->patch->ground->crew->people->contains(fn (Person $p): bool => $p->isLicensedOn($this->clock->now()));
+        $today = $this->clock->today($stand->patch->ground->time_zone);
+        $licensed = $stand->patch->ground->crew->people->contains(static fn (Person $p): bool => $p->isLicensedOn($today));
         if ($terms->licensedOnly() && !$licensed) {
             $shut[] = $this->gate('licence', 'shed');
         }
         $due = $step->sprayer?->dueOn();
-        if ($step->sprayer !== null && ($due === null || $due->format('Y-m-d') < $this->clock->now()->format('Y-m-d'))) {
+        if ($step->sprayer !== null && ($due === null || $due->format('Y-m-d') < $today->format('Y-m-d'))) {
             $shut[] = $this->gate('calibration', 'shed');
         }
 

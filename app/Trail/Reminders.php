@@ -21,7 +21,8 @@ final readonly class Reminders
     /** @return list<array{code: string, text: string, view: string, day: string|null}> the longest due first */
     public function of(Crew $crew): array
     {
-        $today = $this->clock->now()->format('Y-m-d');
+        $day = $this->clock->today($crew->timeZone());
+        $today = $day->format('Y-m-d');
         $out = [];
         foreach ($crew->sprayers()->get() as $sprayer) {
             if ($sprayer->dueOn() === null || $sprayer->dueOn()->format('Y-m-d') < $today) {
@@ -37,7 +38,7 @@ final readonly class Reminders
             $out[] = $this->one('loan', $loan->tool->name, 'tools', $loan->due_on);
         }
         foreach ($crew->people()->get() as $person) {
-            if ($person->licence !== null && !$person->isLicensedOn($this->clock->now())) {
+            if ($person->licence !== null && !$person->isLicensedOn($day)) {
                 $out[] = $this->one('licence', $person->name, 'people', $person->licence_until);
             }
         }

@@ -24,7 +24,7 @@ final class Shelf
     public function left(Crew $crew, string $labelCardId, Quantity $like): Quantity
     {
         $sum = Quantity::zero($like->unit);
-        $today = $this->clock->now()->format('Y-m-d');
+        $today = $this->clock->today($crew->timeZone())->format('Y-m-d');
         foreach (($this->containers[$crew] ??= $crew->containers()->get())->where('label_card_id', $labelCardId) as $container) {
             $expired = $container->expires_on !== null && $container->expires_on->format('Y-m-d') < $today;
             if (!$expired && $container->size()->dimension() === $like->dimension()) {

@@ -29,7 +29,7 @@ final readonly class Shopping
     /** @return array<string, mixed> */
     public function list(Crew $crew): array
     {
-        $today = $this->clock->now();
+        $today = $this->clock->today($crew->timeZone());
         $total = BigRational::zero();
         $lines = [];
         foreach ($this->needs($crew) as ['card' => $card, 'need' => $need, 'jobs' => $jobs]) {

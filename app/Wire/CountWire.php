@@ -44,7 +44,7 @@ final readonly class CountWire
             'cover' => $this->cover($stand),
             'coverClasses' => array_map(fn ($c): array => ['id' => $c->string('id'), 'name' => $this->sentences->name('cover.' . $c->string('id')), 'range' => $c->string('from') . '–' . $c->string('below') . ' %'], array_values($this->catalogue->coefficients()->node('cover')->nodes('classes'))),
             'plans' => $plans->map($this->plan(...))->values()->all(),
-            'history' => $history->map(fn (Tally $t): array => $this->tally($t) + ['by' => $t->maker->name, 'at' => Wire::moment($t->created_at)])->values()->all(),
+            'history' => $history->map(fn (Tally $t): array => $this->tally($t) + ['by' => $t->maker->name, 'at' => Wire::moment($t->created_at, $stand->patch->ground->time_zone)])->values()->all(),
         ];
     }
 

@@ -28,14 +28,14 @@ final readonly class ShedWire
     /** @return array<string, mixed> */
     public function shed(Crew $crew): array
     {
-        $today = $this->clock->now();
+        $today = $this->clock->today($crew->timeZone());
         $names = User::query()->where('crew_id', $crew->id)->pluck('name', 'id');
 
         return [
             'revision' => $crew->revision,
             'cards' => $crew->labelCards()->with('versions')->get()->map(fn ($card): array => [
                 'id' => $card->id, 'product' => $card->product, 'packs' => array_map(static fn (array $p): array => ['size' => Wire::quantity($size = Reading::parse($p['size'], null)->quantity), 'sold' => Wire::asSold($size), 'price' => $p['price'], 'on' => $p['on'], 'stale' => Prices::isStale($p['on'] === null ? null : new \DateTimeImmutable($p['on']), $today)], $card->packs ?? []),
-                'versions' => $card->versions->map(fn (LabelCardVersion $v, int $i): array => $this->version($v, $this->assembler->card($v), $card->versions[$i + 1] ?? null) + ['enteredBy' => $names[$v->entered_by] ?? '', 'confirmedBy' => $v->confirmed_by === null ? null : ($names[$v->confirmed_by] ?? ''), 'confirmedOn' => Wire::day($v->confirmed_at)])->values()->all(),
+                'versions' => $card->versions->map(fn (LabelCardVersion $v, int $i): array => $this->version($v, $this->assembler->card($v), $card->versions[$i + 1] ?? null) + ['enteredBy' => $names[$v->entered_by] ?? '', 'confirmedBy' => $v->confirmed_by === null ? null : ($names[$v->confirmed_by] ?? ''), 'confirmedOn' => $v->confirmed_at === null ? null : Wire::day(JobClock::dayOf($v->confirmed_at, $crew->timeZone()))])->values()->all(),
             ])->values()->all(),
             'sprayers' => $this->stock->sprayers($crew, $names),
             'stock' => $this->stock->containers($crew, $names),
@@ -73,7 +73,7 @@ final readonly class ShedWire
         if ($prices === null) {
             return null;
         }
-        $today = $this->clock->now();
+        $today = $this->clock->today($crew->timeZone());
 
         return [
             'currency' => $prices->currency,

@@ -73,7 +73,7 @@ final readonly class StandWire
 
         return $this->line($stand, $trail) + [
             'revision' => $stand->revision,
-            'season' => ['shiftDays' => $situation->shift->springDays->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), 'trusted' => $situation->shift->isTrusted, 'day' => Wire::day($situation->day)],
+            'season' => ['shiftDays' => $situation->shift->springDays->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), 'trusted' => $situation->shift->isTrusted, 'day' => Wire::day($situation->day), 'timeZone' => $stand->patch->ground->time_zone],
             'stations' => $this->stations($trail, array_column($gates, 'station')),
             'gates' => $gates,
             'setting' => $stand->patch->setting,
@@ -241,7 +241,7 @@ final readonly class StandWire
         $out = [];
         foreach ($this->assembler->newest($stand->patch) as $fact => $observation) {
             $name = FactName::from($fact);
-            $out[] = ['fact' => $fact, 'name' => $this->sentences->in("fact.{$fact}", ['keeper' => ''], \Thicket\Measure\System::Us), 'value' => $observation->body['value'] ?? null, 'at' => Wire::moment($observation->at), 'stale' => $situation->fact($name) === null];
+            $out[] = ['fact' => $fact, 'name' => $this->sentences->in("fact.{$fact}", ['keeper' => ''], \Thicket\Measure\System::Us), 'value' => $observation->body['value'] ?? null, 'at' => Wire::moment($observation->at, $stand->patch->ground->time_zone), 'stale' => $situation->fact($name) === null];
         }
 
         return $out;

@@ -35,20 +35,22 @@ final readonly class StockWire
      */
     public function containers(Crew $crew, Collection $names): array
     {
+        $zone = $crew->timeZone();
+        $today = $this->clock->today($zone);
+
         return $crew->containers()->with(['card', 'draws.batch'])->get()->map(fn (Container $c): array => [
             'id' => $c->id, 'revision' => $c->revision, 'cardId' => $c->label_card_id, 'product' => $c->card->product, 'size' => Wire::quantity($c->size()), 'sold' => Wire::asSold($c->size()), 'left' => Wire::quantity($c->left()),
             'share' => (string) $c->left()->per($c->size())->toScale(4, RoundingMode::HALF_UP), 'lot' => $c->lot, 'place' => $c->place, 'openedOn' => Wire::day($c->opened_on), 'expiresOn' => Wire::day($c->expires_on), 'tare' => Wire::quantity($c->tare()),
-            'advice' => $this->advice($c),
+            'advice' => $this->advice($c, $today),
             'draws' => $c->draws->take(self::MOST_DRAWS)->map(static fn (Draw $d): array => [
-                'id' => $d->id, 'kind' => $d->kind, 'typed' => $d->typed, 'on' => Wire::day($d->drawn_at), 'by' => $names[$d->drawn_by] ?? '', 'reason' => $d->reason, 'batch' => $d->batch?->number, 'recordId' => $d->batch?->record_id,
+                'id' => $d->id, 'kind' => $d->kind, 'typed' => $d->typed, 'on' => Wire::day(JobClock::dayOf($d->drawn_at, $zone)), 'by' => $names[$d->drawn_by] ?? '', 'reason' => $d->reason, 'batch' => $d->batch?->number, 'recordId' => $d->batch?->record_id,
             ])->values()->all(),
         ])->values()->all();
     }
 
     /** @return array{code: string, text: string}|null what to do with a container as it is (rulings J10) */
-    private function advice(Container $container): ?array
+    private function advice(Container $container, \DateTimeImmutable $today): ?array
     {
-        $today = $this->clock->now();
         $code = match (true) {
             $container->left()->isZero() => 'stock.empty',
             $container->expires_on !== null && $container->expires_on->format('Y-m-d') < $today->format('Y-m-d') => 'stock.expired',
@@ -67,7 +69,7 @@ final readonly class StockWire
      */
     public function sprayers(Crew $crew, Collection $names): array
     {
-        $today = $this->clock->now()->format('Y-m-d');
+        $today = $this->clock->today($crew->timeZone())->format('Y-m-d');
 
         return $crew->sprayers()->with('calibrations')->get()->map(static fn (Sprayer $s): array => [
             'id' => $s->id, 'revision' => $s->revision, 'name' => $s->name, 'kind' => $s->kind, 'tank' => Wire::quantity($s->tank()), 'gives' => Wire::quantity($s->gives()),
@@ -80,7 +82,7 @@ final readonly class StockWire
     /** @return list<array<string, mixed>> */
     public function tools(Crew $crew): array
     {
-        $today = $this->clock->now()->format('Y-m-d');
+        $today = $this->clock->today($crew->timeZone())->format('Y-m-d');
 
         return $crew->tools()->with('loans')->get()->map(function (Tool $tool) use ($today): array {
             $out = $tool->loans->first(static fn (Loan $l): bool => $l->returned_on === null);

@@ -63,9 +63,10 @@ final class Wire
         return $day?->format('Y-m-d');
     }
 
-    public static function moment(?\DateTimeInterface $moment): ?string
+    /** @param string|null $timeZone of the ground it belongs to: its day is read off as it was there */
+    public static function moment(?\DateTimeInterface $moment, ?string $timeZone = null): ?string
     {
-        return $moment?->format(\DATE_RFC3339);
+        return $moment === null ? null : \DateTimeImmutable::createFromInterface($moment)->setTimezone(new \DateTimeZone($timeZone ?? 'UTC'))->format(\DATE_RFC3339);
     }
 
     /**

@@ -110,7 +110,7 @@ final class EquipmentController extends Controller
         $in = $this->fields($request);
         $to = $in->text('to', 120);
         $due = $in->dayOrNull('dueOn');
-        $today = $this->clock->now()->format('Y-m-d');
+        $today = $this->clock->today($user->crew->timeZone())->format('Y-m-d');
         if ($due !== null && $due->format('Y-m-d') < $today) {
             $in->fault('dueOn', 'This day is over.');
         }
@@ -131,7 +131,7 @@ final class EquipmentController extends Controller
         if ($loan->returned_on !== null) {
             throw new Stopped(409, 'This tool is back already.');
         }
-        $loan->update(['returned_on' => $this->clock->now()->format('Y-m-d')]);
+        $loan->update(['returned_on' => $this->clock->today($user->crew->timeZone())->format('Y-m-d')]);
 
         return $this->json($this->wire->shed($user->crew));
     }

@@ -19,6 +19,7 @@ use App\Text\SheetPdf;
 use App\Trail\Gates;
 use App\Trail\Trail;
 use App\Wire\RecordWire;
+use App\Wire\Wire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -118,7 +119,7 @@ final class FieldDayController extends Controller
         if ($counted !== null && ($dead ?? 0) + ($resprouted ?? 0) > $counted) {
             $in->fault('dead', 'Dead and resprouted together are more than were counted.');
         }
-        if ($looked !== null && $looked->format('Y-m-d') > $clock->now()->format('Y-m-d')) {
+        if ($looked !== null && $looked > $clock->today($record->patch->ground->time_zone)) {
             $in->fault('lookedOn', 'This day is still to come.');
         }
         if ($looked !== null && $looked->format('Y-m-d') < $record->worked_on->format('Y-m-d')) {
@@ -137,7 +138,7 @@ final class FieldDayController extends Controller
     /** @return array<string, mixed> */
     private function sheetBody(Sheet $sheet): array
     {
-        return ['id' => $sheet->id, 'number' => $sheet->number, 'issuedAt' => $sheet->issued_at->format(\DATE_RFC3339), 'withdrawn' => $sheet->withdrawn_at !== null, 'withdrawal' => $sheet->withdrawn_why === null ? null : ['by' => $sheet->withdrawn_by, 'reason' => $sheet->withdrawn_why], 'cardChanges' => $this->cardChanges($sheet), 'snapshot' => $sheet->snapshot];
+        return ['id' => $sheet->id, 'number' => $sheet->number, 'issuedAt' => Wire::moment($sheet->issued_at, $sheet->steps->first()?->patch->ground->time_zone), 'withdrawn' => $sheet->withdrawn_at !== null, 'withdrawal' => $sheet->withdrawn_why === null ? null : ['by' => $sheet->withdrawn_by, 'reason' => $sheet->withdrawn_why], 'cardChanges' => $this->cardChanges($sheet), 'snapshot' => $sheet->snapshot];
     }
 
     private function stand(Request $request, string $id): Stand
@@ -147,12 +148,12 @@ final class FieldDayController extends Controller
 
     private function findSheet(Request $request, string $id): Sheet
     {
-        return Sheet::query()->ofCrew($this->user($request))->with('steps')->findOrFail($id);
+        return Sheet::query()->ofCrew($this->user($request))->with(['steps.patch.ground', 'steps.records'])->findOrFail($id);
     }
 
     private function findRecord(Request $request, string $id): Record
     {
-        return Record::query()->ofCrew($this->user($request))->with('lookBacks')->findOrFail($id);
+        return Record::query()->ofCrew($this->user($request))->with(['lookBacks', 'patch.ground'])->findOrFail($id);
     }
 
     /** @return list<array{field: string, was: string, now: string}> what a newer card says otherwise than the sheet that is out; until a signed record closes it (rulings B8) */

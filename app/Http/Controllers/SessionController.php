@@ -164,7 +164,7 @@ final class SessionController extends Controller
 
         return [
             'user' => $user === null ? null : ['id' => $user->id, 'name' => $user->name, 'email' => $user->email, 'role' => $user->role, 'units' => $user->units, 'light' => $user->light, 'mayWrite' => $user->mayWrite(), 'isLead' => $user->isLead()],
-            'crew' => $user === null ? null : ['id' => $user->crew->id, 'name' => $user->crew->name],
+            'crew' => $user === null ? null : ['id' => $user->crew->id, 'name' => $user->crew->name, 'timeZone' => $user->crew->timeZone()],
             'demo' => DB::table('installation')->where('key', 'demo')->exists(),
             'setupNeeded' => DB::table('installation')->where('key', 'setup_code')->exists(),
         ];

@@ -70,7 +70,7 @@ final class SightingController extends Controller
     {
         $sighting = $this->find($request, $id);
         $in = $this->fields($request);
-        $row = $keep->told($in) + $keep->point($in, $sighting->ground);
+        $row = $keep->told($in, $sighting->ground) + $keep->point($in, $sighting->ground);
         $this->done($in);
         $this->mustMatch($request, $sighting->revision, fn (): array => $this->wire->sighting($sighting));
         $sighting->forceFill($row + ['revision' => $sighting->revision + 1])->save();

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Models\Ground;
 use App\Models\Stand;
 use App\Support\JobClock;
 use App\Trail\LookAlikes;
@@ -24,7 +23,6 @@ final class TodayController extends Controller
     public function __invoke(Request $request, StandWire $wire, Catalogue $catalogue, JobClock $clock, LookAlikes $lookAlikes, Reminders $reminders): JsonResponse
     {
         $user = $this->user($request);
-        $zone = Ground::query()->ofCrew($user)->orderBy('name')->value('time_zone') ?? 'UTC';
         $lines = [];
         $due = [];
         $open = fn (): Builder => Stand::query()->ofCrew($user)->withLine()->where('closed_at', null)->whereHas('patch', fn (Builder $patch) => $patch->where('archived_at', null));
@@ -43,6 +41,6 @@ final class TodayController extends Controller
         }
         usort($lines, static fn (array $a, array $b): int => [$a['position'], $a['ground'], $a['patch'], $a['name']] <=> [$b['position'], $b['ground'], $b['patch'], $b['name']]);
 
-        return $this->json(['day' => $clock->today($zone)->format('Y-m-d'), 'lines' => $lines, 'lookBacks' => $due, 'shed' => $reminders->of($user->crew), 'more' => $more]);
+        return $this->json(['day' => $clock->today($user->crew->timeZone())->format('Y-m-d'), 'lines' => $lines, 'lookBacks' => $due, 'shed' => $reminders->of($user->crew), 'more' => $more]);
     }
 }

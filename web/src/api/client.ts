@@ -28,6 +28,9 @@ const readCookie = (name: string): string | null => {
 let jobAtLoad: { job: number; at: number } | null = null;
 export const jobNow = (): Date => new Date(jobAtLoad ? jobAtLoad.job + (performance.now() - jobAtLoad.at) : Date.now());
 
+/** Today at a place, by the job clock (YYYY-MM-DD): the ground's day, never this device's. */
+export const jobDay = (timeZone: string): string => new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(jobNow());
+
 const guard: Middleware = {
   async onRequest({ request }) {
     request.headers.set('Accept', 'application/json');

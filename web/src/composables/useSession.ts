@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import { api, unwrap, type Schemas } from '@/api/client';
+import { api, jobDay, unwrap, type Schemas } from '@/api/client';
 import { sessionQuery } from '@/api/queries';
 
 export type Units = 'us' | 'metric';
@@ -34,5 +34,7 @@ export function useSession() {
     const answer = await sent;
     if (mine === changes) set(answer);
   };
-  return { session: data, user, units, say, set, change, mayWrite: computed(() => user.value?.mayWrite ?? false), isLead: computed(() => user.value?.isLead ?? false) };
+  /** Today where the Shed is. */
+  const today = (): string => jobDay(data.value?.crew?.timeZone ?? 'UTC');
+  return { session: data, today, user, units, say, set, change, mayWrite: computed(() => user.value?.mayWrite ?? false), isLead: computed(() => user.value?.isLead ?? false) };
 }

@@ -85,7 +85,7 @@ const withdraw = async (): Promise<void> => {
       </form>
       <div class="bench">
         <SheetView :sheet="sheet" />
-        <RecordForm v-if="!stand.recordId && mayWrite" class="why" :sheet="sheet" @signed="took()" />
+        <RecordForm v-if="!stand.recordId && mayWrite" class="why" :sheet="sheet" :time-zone="stand.season.timeZone" @signed="took()" />
         <p v-else-if="stand.recordId" class="why soft">{{ t('field.signedHelp') }}</p>
       </div>
     </template>

@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { api, jobNow, unwrap, type Schemas } from '@/api/client';
+import { api, jobDay, unwrap, type Schemas } from '@/api/client';
 import { useAct } from '@/composables/useAct';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 
-const props = defineProps<{ sheet: Schemas['Sheet'] }>();
+const props = defineProps<{ sheet: Schemas['Sheet']; timeZone: string }>();
 const emit = defineEmits<{ signed: [] }>();
 const { t } = useI18n();
 const { user, say } = useSession();
 const { busy, refusal, run, at } = useAct();
 
 const form = ref({
-  workedOn: jobNow().toISOString().slice(0, 10),
+  workedOn: jobDay(props.timeZone),
   start: '',
   stop: '',
   people: user.value?.name ?? '',

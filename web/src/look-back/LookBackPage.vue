@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
+import { until } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { api, jobNow, unwrap, type Schemas } from '@/api/client';
+import { api, jobDay, unwrap, type Schemas } from '@/api/client';
 import { recordQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import { useAct } from '@/composables/useAct';
@@ -33,7 +34,10 @@ type Body = {
 const body = computed(() => (record.value?.body ?? {}) as Body);
 /** Where several products were in the tank each has its line. */
 const severalUsed = computed(() => ((body.value.productsUsed?.length ?? 0) > 1 ? (body.value.productsUsed ?? []) : []));
-const form = ref({ lookedOn: jobNow().toISOString().slice(0, 10), counted: '', dead: '', resprouted: '0', remarks: '' });
+const form = ref({ lookedOn: '', counted: '', dead: '', resprouted: '0', remarks: '' });
+void until(stand)
+  .not.toBeNull()
+  .then((s) => (form.value.lookedOn ||= jobDay(s.season.timeZone)));
 const { drop } = useDraft(() => (user.value && record.value ? draftKey(user.value.id, 'look', record.value.id) : ''), form);
 const FIELDS = ['lookedOn', 'counted', 'dead', 'resprouted', 'remarks'] as const;
 const number = (text: string): number => (/^\d+$/.test(text.trim()) ? Number(text) : -1);

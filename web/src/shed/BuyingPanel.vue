@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { ref, watchEffect } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { api, jobNow, unwrap, type Schemas } from '@/api/client';
+import { api, unwrap, type Schemas } from '@/api/client';
 import { shoppingQuery } from '@/api/queries';
 import { useSession } from '@/composables/useSession';
 import { useShed } from '@/composables/useShed';
@@ -10,7 +10,7 @@ import { useShed } from '@/composables/useShed';
 /** What the saved recipes need beyond the shelf, bought the cheapest way; the sizes a product is sold in; and the kit. */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t } = useI18n();
-const { say, isLead } = useSession();
+const { say, isLead, today } = useSession();
 const { busy, refusal, keep, at } = useShed();
 const { data: list, error } = useQuery(shoppingQuery());
 interface Pack {
@@ -24,7 +24,6 @@ watchEffect(() => {
   packs.value = Object.fromEntries(props.shed.cards.map((c) => [c.id, [...c.packs.map((p) => ({ size: p.sold, price: p.price, on: p.on ?? '' })), { size: '', price: '', on: '' }]]));
   kit.value = [...props.shed.kit.map((k) => ({ item: k.item, amount: k.amount, on: k.on ?? '' })), { item: '', amount: '', on: '' }];
 });
-const today = (): string => jobNow().toISOString().slice(0, 10);
 const savePacks = (card: string): Promise<boolean> =>
   keep(() =>
     unwrap(

@@ -2,14 +2,16 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watchEffect } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { api, jobNow, unwrap, type Schemas } from '@/api/client';
+import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
+import { useSession } from '@/composables/useSession';
 import { useShed } from '@/composables/useShed';
 import { dayText } from '@/components/dates';
 
 /** What an hour and a product cost this crew, each with its day; a price older than 18 months says so. */
 const props = defineProps<{ shed: Schemas['Shed']; mayChange: boolean }>();
 const { t } = useI18n();
+const { today } = useSession();
 const { busy, refusal, keep, at } = useShed();
 const { data: book } = useQuery(handbookQuery());
 const activeName = (id: string): string => book.value?.actives.find((a) => a.id === id)?.name ?? id;
@@ -34,7 +36,6 @@ watchEffect(() => {
     return { active, amount: kept?.amount ?? '', per: kept ? `${kept.per.value} ${UNITS[kept.per.unit] ?? kept.per.unit}` : '1 gal', on: kept?.on ?? '', stale: kept?.stale ?? false };
   });
 });
-const today = (): string => jobNow().toISOString().slice(0, 10);
 const save = async (): Promise<void> => {
   const products = lines.value.filter((l) => l.amount !== '').map((l) => ({ active: l.active, amount: l.amount, per: { typed: l.per }, on: l.on || today() }));
   const prices = { currency: currency.value, ...(wage.value.amount ? { wage: { amount: wage.value.amount, on: wage.value.on || today() } } : {}), products };
