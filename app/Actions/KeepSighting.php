@@ -108,10 +108,11 @@ final class KeepSighting
             $in->fault('at', 'This is still to come; say when it was seen.');
         }
         $confirmer = $in->textOrNull('confirmer', 160);
+        $today = $this->clock->today($ground->time_zone ?? 'UTC');
 
         return array_filter(['seen_at' => $at?->setTimezone(new \DateTimeZone('UTC'))], static fn ($v): bool => $v !== null) + [
             'confidence' => $in->choiceOrNull('confidence', Sighting::CONFIDENCE) ?? 'likely', 'observer' => $in->textOrNull('observer', 120),
-            'confirmer' => $confirmer, 'confirmed_on' => $confirmer === null ? null : ($in->dayOrNull('confirmedOn') ?? $this->clock->today($ground->time_zone ?? 'UTC')), 'remarks' => $in->textOrNull('remarks', 2000),
+            'confirmer' => $confirmer, 'confirmed_on' => $confirmer === null ? null : ($in->pastDayOrNull('confirmedOn', $today) ?? $today), 'remarks' => $in->textOrNull('remarks', 2000),
         ];
     }
 

@@ -38,11 +38,9 @@ final readonly class SignRecord
     /** @return array<string, mixed> the record as typed, read and checked */
     public function read(Fields $in, Sheet $sheet): array
     {
-        $worked = $in->day('workedOn');
+        $worked = $in->pastDay('workedOn', $this->clock->today(self::ground($sheet)->time_zone));
         $issued = is_string($sheet->snapshot['day'] ?? null) ? $sheet->snapshot['day'] : '';
-        if ($worked !== null && $worked > $this->clock->today(self::ground($sheet)->time_zone)) {
-            $in->fault('workedOn', 'This day is still to come.');
-        } elseif ($worked !== null && $worked->format('Y-m-d') < $issued) {
+        if ($worked !== null && $worked->format('Y-m-d') < $issued) {
             $in->fault('workedOn', "The sheet was issued on {$issued}; work is signed for from that day on.");
         }
         $usesProduct = ($sheet->snapshot['product'] ?? null) !== null;
@@ -54,7 +52,7 @@ final readonly class SignRecord
 
         return [
             'workedOn' => Wire::day($worked), 'start' => $start, 'stop' => $stop,
-            'people' => $in->strings('people') ?: $in->fault('people', 'Name everybody who worked.'),
+            'people' => $in->strings('people', null, 60, 120) ?: $in->fault('people', 'Name everybody who worked.'),
             'treated' => $in->int('treated', 0, 1000000), 'skipped' => $in->int('skipped', 0, 1000000, 0),
             'mixUsed' => $usesProduct ? Wire::quantity($in->quantity('mixUsed', Dimension::Volume)) : $this->none($in, 'mixUsed'),
             'weather' => $in->text('weather', 300), 'wind' => Wire::quantity($in->quantity('wind', Dimension::Speed)), 'temperature' => Wire::quantity($in->quantity('temperature', Dimension::Temperature)),
@@ -185,7 +183,7 @@ final readonly class SignRecord
     {
         $time = $in->text($name, 5);
 
-        return $time !== null && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/', $time) !== 1 ? $in->fault($name, 'Write the time as 09:30.') : $time;
+        return $time !== null && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/D', $time) !== 1 ? $in->fault($name, 'Write the time as 09:30.') : $time;
     }
 
     private function none(Fields $in, string $name): null

@@ -26,7 +26,7 @@ final class Person extends Model
 
     protected $table = 'people';
 
-    protected $fillable = ['crew_id', 'user_id', 'name', 'licence', 'licence_class', 'licence_until', 'clearances'];
+    protected $fillable = ['id', 'crew_id', 'user_id', 'name', 'licence', 'licence_class', 'licence_until', 'clearances'];
 
     protected $casts = ['clearances' => 'array', 'licence_until' => 'date', 'revision' => 'integer'];
 

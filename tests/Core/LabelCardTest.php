@@ -72,8 +72,8 @@ it('names the field that cannot be right', function (array $changes, string $poi
     }
     $this->fail("nothing refused at {$pointer}");
 })->with([
-    'no product' => [['product' => ''], '/product', 'Write a text'],
-    'no registration' => [['registration' => null], '/registration', 'This is needed'],
+    'no product' => [['product' => ''], '/product', 'Product is needed'],
+    'no registration' => [['registration' => null], '/registration', 'Registration is needed'],
     'formulation unknown' => [['formulation' => 'jelly'], '/formulation', 'not one of the choices'],
     'no active' => [['actives' => []], '/actives', 'at least one'],
     'brand instead of active' => [['actives' => [['active' => 'weed-be-gone', 'amount' => '1 %w/w']]], '/actives/0/active', 'common chemical name'],

@@ -46,7 +46,7 @@ final class CatalogueController extends Controller
         $month = $in->has('month') ? $in->decimal('month', '1', '12') : null;
         $showing = $in->choiceOrNull('showing', SpeciesFilter::SHOWING) ?? 'flower';
         $groundId = $in->uuidOrNull('ground');
-        if ($month !== null && preg_match('/^\d+$/', $month) !== 1) {
+        if ($month !== null && preg_match('/^\d+$/D', $month) !== 1) {
             $in->fault('month', 'Give a month from 1 to 12.');
         }
         $this->done($in);

@@ -72,10 +72,10 @@ abstract class Controller
     }
 
     /** A client may make its ids; one that exists already is refused (rulings B7). */
-    protected function mustBeNew(?string $id, Model $model): void
+    protected function mustBeNew(?string $id, Model $model, string $field = 'id'): void
     {
         if ($id !== null && $model->newQuery()->whereKey($id)->exists()) {
-            throw new Stopped(422, 'This id is taken.', ['errors' => [['pointer' => '/id', 'message' => 'This id is taken; make a new one.']]]);
+            throw new Stopped(422, 'This id is taken.', ['errors' => [['pointer' => "/{$field}", 'message' => 'This id is taken; make a new one.']]]);
         }
     }
 

@@ -116,17 +116,11 @@ final class ExchangeController extends Controller
     /** @return array{FileFormat|null, string|null, array<string, string>} */
     private function file(Fields $in): array
     {
-        $text = $in->raw('text');
-        if (!is_string($text) || trim($text) === '') {
-            $text = $in->fault('text', 'Bring a file: GeoJSON, GPX, KML or CSV.');
-        }
+        $text = $in->document('text', FileFormat::MOST_BYTES);
         $named = $in->choiceOrNull('format', array_column(FileFormat::cases(), 'value'));
         $format = $named !== null ? FileFormat::from($named) : ($text === null ? null : FileFormat::detect($text));
         if ($text !== null && $format === null) {
             $in->fault('text', 'This is neither GeoJSON, GPX, KML nor a CSV table with a header.');
-        }
-        if ($text !== null && strlen($text) > FileFormat::MOST_BYTES) {
-            $in->fault('text', 'This file is larger than ' . FileFormat::MOST_BYTES / 1_000_000 . ' MB; split it.');
         }
 
         return [$format, $text, array_filter($in->map('columns'))];

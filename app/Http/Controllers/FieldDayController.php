@@ -110,7 +110,7 @@ final class FieldDayController extends Controller
         Gate::authorize('write');
         $in = $this->fields($request);
         $id = $in->uuidOrNull('id');
-        $looked = $in->day('lookedOn');
+        $looked = $in->pastDay('lookedOn', $clock->today($record->patch->ground->time_zone));
         $scored = $in->bool('scored', false);
         $counted = $in->int('counted', 1, 1000000);
         $dead = $in->int('dead', 0, 1000000);
@@ -118,9 +118,6 @@ final class FieldDayController extends Controller
         $remarks = $in->textOrNull('remarks', 2000);
         if ($counted !== null && ($dead ?? 0) + ($resprouted ?? 0) > $counted) {
             $in->fault('dead', 'Dead and resprouted together are more than were counted.');
-        }
-        if ($looked !== null && $looked > $clock->today($record->patch->ground->time_zone)) {
-            $in->fault('lookedOn', 'This day is still to come.');
         }
         if ($looked !== null && $looked->format('Y-m-d') < $record->worked_on->format('Y-m-d')) {
             $in->fault('lookedOn', 'This day lies before the work.');

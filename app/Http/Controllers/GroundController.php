@@ -48,9 +48,6 @@ final class GroundController extends Controller
         if ($zone !== null && !in_array($zone, \DateTimeZone::listIdentifiers(), true) && preg_match('#^Etc/GMT[+-]\d{1,2}$#', $zone) !== 1) {
             $in->fault('timeZone', 'Give a time zone such as Etc/GMT+5.');
         }
-        if ($elevation !== null && $elevation->in(Unit::Metre)->isGreaterThan(6000)) {
-            $in->fault('elevation', 'No work is done above 6000 m.');
-        }
         $this->done($in);
         $this->mustBeNew($id, new Ground());
         $ground = Ground::create(array_filter(['id' => $id]) + [
@@ -97,7 +94,7 @@ final class GroundController extends Controller
         $in = $this->query($request);
         $box = $in->textOrNull('box', 80);
         $sides = $box === null ? null : array_map(floatval(...), explode(',', $box));
-        if ($box !== null && preg_match('/^-?[\d.]{1,15}(,-?[\d.]{1,15}){3}$/', $box) !== 1) {
+        if ($box !== null && preg_match('/^-?[\d.]{1,15}(,-?[\d.]{1,15}){3}$/D', $box) !== 1) {
             $in->fault('box', 'Give west,south,east,north in degrees.');
         }
         $this->done($in);

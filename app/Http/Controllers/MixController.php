@@ -11,6 +11,7 @@ use App\Models\LabelCard;
 use App\Models\LabelCardVersion;
 use App\Models\Stand;
 use App\Models\Step;
+use App\Support\JobClock;
 use App\Text\MixingCardPdf;
 use App\Trail\Assembler;
 use App\Trail\RecipeDesk;
@@ -82,7 +83,7 @@ final class MixController extends Controller
     }
 
     /** Sizes that a product is sold in, each with its price and the day of the price. */
-    public function putPacks(Request $request, string $cardId, ShedWire $shed): JsonResponse
+    public function putPacks(Request $request, string $cardId, ShedWire $shed, JobClock $clock): JsonResponse
     {
         Gate::authorize('lead');
         $user = $this->user($request);
@@ -95,7 +96,7 @@ final class MixController extends Controller
                 $item->fault('size', 'Give a volume such as 2.5 gal or 5 L, or a weight of a dry product such as 8 oz wt.');
             }
             $price = $item->decimal('price', '0', '1000000');
-            $on = $item->dayOrNull('on');
+            $on = $item->pastDayOrNull('on', $clock->today($user->crew->timeZone()));
             $item->noOthers();
             if ($size !== null && $price !== null) {
                 $packs[] = ['size' => $size->toWire()['value'] . ' ' . $size->unit->value, 'price' => $price, 'on' => $on?->format('Y-m-d')];

@@ -158,7 +158,7 @@ final class OutlineController extends Controller
     /** @return list<Fix> the first track of a GPX file, as if walked one metre a second */
     private function track(Fields $in): array
     {
-        $text = $in->text('gpx', FileFormat::MOST_BYTES) ?? '';
+        $text = $in->document('gpx', FileFormat::MOST_BYTES) ?? '';
         $in->faults->throwIfAny();
         foreach (FileFormat::Gpx->read($text) as $entry) {
             if ($entry->shape !== null && $entry->shape->type !== 'Point') {

@@ -73,11 +73,8 @@ final class PatchController extends Controller
         $name = $in->textOrNull('name', 120);
         $setting = $in->choiceOrNull('setting', $this->catalogue->sites());
         $outline = $this->outlineOf($in, 'outline', $patch->ground);
-        $from = $in->dayOrNull('validFrom') ?? $this->today($patch->ground);
+        $from = $in->pastDayOrNull('validFrom', $this->today($patch->ground)) ?? $this->today($patch->ground);
         $how = $this->how($in);
-        if ($from > $this->today($patch->ground)) {
-            $in->fault('validFrom', 'This day is still to come.');
-        }
         $this->done($in);
         $this->mustMatch($request, $patch->revision, fn (): array => $this->wire->patch($patch));
         $this->change($patch, function () use ($request, $patch, $name, $setting, $outline, $from, $how): void {
@@ -138,7 +135,7 @@ final class PatchController extends Controller
     {
         $patch = $this->findWithOutline($request, $patchId);
         $in = $this->fields($request);
-        $ids = $in->strings('patches', null, 20);
+        $ids = $in->strings('patches', null, 20, 36);
         /** @var \Illuminate\Database\Eloquent\Collection<int, Patch> $others */
         $others = Patch::query()->with(['outline', 'stands.steps.sheets'])->where('ground_id', $patch->ground_id)->where('archived_at', null)->where('id', '!=', $patch->id)->whereIn('id', $ids)->get();
         if ($ids === [] || $others->count() !== count(array_unique($ids))) {

@@ -50,7 +50,9 @@ final class ShedController extends Controller
         $this->done($in);
         $user = $this->user($request);
         DB::transaction(function () use ($id, $body, $card, $user): void {
-            $row = LabelCard::query()->where('crew_id', $user->crew_id)->lockForUpdate()->find($id ?? '') ?? LabelCard::create(array_filter(['id' => $id]) + ['crew_id' => $user->crew_id, 'product' => $card->product ?? '']);
+            $row = LabelCard::query()->where('crew_id', $user->crew_id)->lockForUpdate()->find($id ?? '');
+            $row === null && $this->mustBeNew($id, new LabelCard(), 'cardId');
+            $row ??= LabelCard::create(array_filter(['id' => $id]) + ['crew_id' => $user->crew_id, 'product' => $card->product ?? '']);
             LabelCardVersion::create(['label_card_id' => $row->id, 'version' => 1 + (int) LabelCardVersion::query()->where('label_card_id', $row->id)->max('version'), 'body' => $body, 'entered_by' => $user->id]);
         });
 
@@ -83,11 +85,12 @@ final class ShedController extends Controller
         return $this->json($this->wire->shed($user->crew));
     }
 
-    public function updateChoices(Request $request): JsonResponse
+    public function updateChoices(Request $request, JobClock $clock): JsonResponse
     {
         Gate::authorize('lead');
         $crew = $this->user($request)->crew;
         $in = $this->fields($request);
+        $today = $clock->today($crew->timeZone());
         $schools = (new SituationReader($this->catalogue))->schools($in)->chosen;
         $stance = $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']);
         $fuelOil = $in->has('fuelOil') ? $in->bool('fuelOil', false) : null;
@@ -95,11 +98,11 @@ final class ShedController extends Controller
         $weights = $in->has('weights') ? Weights::read($in) : null;
         $prices = $in->has('prices') ? $in->raw('prices') : null;
         if ($in->has('prices')) {
-            Prices::read(is_array($prices) ? Fields::of($prices, $in->faults, pointer: '/prices') : $in->object('prices'), $this->catalogue);
+            Prices::read(is_array($prices) ? Fields::of($prices, $in->faults, pointer: '/prices') : $in->object('prices'), $this->catalogue, $today);
         }
         $kit = [];
         foreach ($in->objects('kit', 40) as $item) {
-            $kit[] = ['item' => $item->text('item', 80) ?? '', 'amount' => $item->decimal('amount', '0', '1000000') ?? '0', 'on' => $item->dayOrNull('on')?->format('Y-m-d')];
+            $kit[] = ['item' => $item->text('item', 80) ?? '', 'amount' => $item->decimal('amount', '0', '1000000') ?? '0', 'on' => $item->pastDayOrNull('on', $today)?->format('Y-m-d')];
             $item->noOthers();
         }
         $figures = $in->has('figures') ? OwnFigures::read($in, 'figures', $this->catalogue->coefficients()) : null;

@@ -23,7 +23,7 @@ use Thicket\Mix\LabelCard as Card;
 /** Containers on the shelf and what is taken out of them. */
 final class StockController extends Controller
 {
-    public function __construct(private readonly ShedWire $wire, private readonly DrawStock $draw, private readonly Catalogue $catalogue)
+    public function __construct(private readonly ShedWire $wire, private readonly DrawStock $draw, private readonly Catalogue $catalogue, private readonly JobClock $clock)
     {
     }
 
@@ -45,7 +45,7 @@ final class StockController extends Controller
         if ($size !== null && $left !== null && ($size->dimension() !== $left->dimension() || $left->isGreaterThan($size))) {
             $in->fault('left', 'What is left is measured like the size, and is not more than it.');
         }
-        [$lot, $place, $opened, $expires] = [$in->textOrNull('lot', 60), $in->textOrNull('place', 120), $in->dayOrNull('openedOn'), $in->dayOrNull('expiresOn')];
+        [$lot, $place, $opened, $expires] = [$in->textOrNull('lot', 60), $in->textOrNull('place', 120), $in->pastDayOrNull('openedOn', $this->clock->today($user->crew->timeZone())), $in->dayOrNull('expiresOn')];
         $this->done($in);
         $this->mustBeNew($id, new Container());
         if ($size === null || $card === null) {
@@ -106,7 +106,7 @@ final class StockController extends Controller
     }
 
     /** Empty, rinsed three times and handed in, or taken to a collection; its draws stay on record. */
-    public function drop(Request $request, string $containerId, JobClock $clock): JsonResponse
+    public function drop(Request $request, string $containerId): JsonResponse
     {
         $user = $this->user($request);
         $container = $this->find($request, $containerId);
@@ -114,7 +114,7 @@ final class StockController extends Controller
         if (!$container->left()->isZero()) {
             throw new Stopped(409, 'There is still some in it: say first what became of the rest.');
         }
-        $container->gone_at = \Illuminate\Support\Carbon::instance($clock->now());
+        $container->gone_at = \Illuminate\Support\Carbon::instance($this->clock->now());
         $container->save();
 
         return $this->json($this->wire->shed($user->crew));

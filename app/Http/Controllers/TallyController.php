@@ -43,10 +43,7 @@ final class TallyController extends Controller
         $in = $this->fields($request);
         $id = $in->uuidOrNull('id');
         $today = $this->clock->today($stand->patch->ground->time_zone);
-        $visited = $in->dayOrNull('visitedOn') ?? $today;
-        if ($visited > $today) {
-            $in->fault('visitedOn', 'This day is still to come.');
-        }
+        $visited = $in->pastDayOrNull('visitedOn', $today) ?? $today;
         $kind = $in->choiceOrNull('kind', ['stems', 'plots', 'seedlings', 'cover']) ?? 'stems';
         $zone = $this->zone($in, $stand);
         $at = $in->choiceOrNull('diameterAt', ['base', 'breast-height']);

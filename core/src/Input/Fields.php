@@ -10,6 +10,7 @@ use Thicket\Measure\Exception\UnreadableQuantity;
 use Thicket\Measure\Gallon;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Reading;
+use Thicket\Measure\Shown;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
 use Thicket\Timing\Day;
@@ -23,6 +24,13 @@ use Thicket\Timing\Exception\UnreadableDate;
 final class Fields
 {
     private const LONGEST_TEXT = 5000;
+    private const USUAL_TEXT = 200;
+
+    /** Signs that no text of people holds: control characters, and such as turn the direction of what follows. */
+    private const UNSEEN = '/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]|\xE2\x80[\xAA-\xAE]|\xE2\x81[\xA6-\xA9]/';
+
+    /** What people call a field whose name says little. */
+    private const CALLED = ['q' => 'The search', 'to' => 'The borrower', 'on' => 'The day', 'at' => 'The time', 'id' => 'The id', 'as' => 'What it becomes', 'from' => 'The lower limit', 'below' => 'The upper limit', 'how' => 'How it was made'];
 
     /** @var array<string, true> */
     private array $seen = [];
@@ -54,17 +62,20 @@ final class Fields
         return null;
     }
 
-    public function text(string $name, int $longest = 200): ?string
+    public function text(string $name, int $longest = self::USUAL_TEXT): ?string
+    {
+        return $this->written($name, $this->take($name), $longest);
+    }
+
+    /** A file that came as a text: only its size is looked at here. */
+    public function document(string $name, int $mostBytes): ?string
     {
         $value = $this->take($name);
-        if ($value === null) {
-            return $this->fault($name, 'This is needed.');
-        }
-        if (!is_string($value) || trim($value) === '' || !mb_check_encoding($value, 'UTF-8') || preg_match('/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]/', $value) === 1) {
-            return $this->fault($name, 'Write a text.');
+        if (!is_string($value) || trim($value) === '') {
+            return $this->fault($name, 'Bring the file as a text.');
         }
 
-        return mb_strlen($value) <= min($longest, self::LONGEST_TEXT) ? trim($value) : $this->fault($name, "Keep it to {$longest} letters.");
+        return strlen($value) <= $mostBytes ? $value : $this->fault($name, 'This file is larger than ' . $mostBytes / 1_000_000 . ' MB; split it.');
     }
 
     /** A password, as it was typed: nothing is cut off it. */
@@ -85,7 +96,7 @@ final class Fields
     {
         $value = $this->take($name);
         if (!is_string($value) || !in_array($value, $choices, true)) {
-            return $this->fault($name, ($value === null ? 'This is needed' : 'This is not one of the choices') . ': ' . implode(', ', $choices) . '.');
+            return $this->fault($name, self::called($name) . ($value === null ? ' is needed' : ' is not one of the choices') . ': ' . implode(', ', $choices) . '.');
         }
 
         return $value;
@@ -101,7 +112,7 @@ final class Fields
     {
         $value = $this->take($name) ?? $default;
         if (!is_bool($value)) {
-            $this->fault($name, 'Say true or false.');
+            $this->fault($name, self::called($name) . ': say true or false.');
 
             return $default;
         }
@@ -112,19 +123,19 @@ final class Fields
     public function int(string $name, int $least, int $most, ?int $default = null): ?int
     {
         $value = $this->take($name) ?? $default;
-        if (is_string($value) && preg_match('/^\d{1,9}$/', $value) === 1) {
+        if (is_string($value) && preg_match('/^\d{1,9}$/D', $value) === 1) {
             $value = (int) $value;
         }
 
-        return is_int($value) && $value >= $least && $value <= $most ? $value : $this->fault($name, "Give a whole number from {$least} to {$most}.");
+        return is_int($value) && $value >= $least && $value <= $most ? $value : $this->fault($name, self::called($name) . ": give a whole number from {$least} to {$most}.");
     }
 
     public function uuid(string $name): ?string
     {
         $value = $this->take($name);
 
-        return is_string($value) && preg_match('/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/', $value) === 1
-            ? $value : $this->fault($name, 'Give an id such as 0198c1d2-7e4a-7b3c-8f10-2a9b6d5e4c31.');
+        return is_string($value) && preg_match('/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/D', $value) === 1
+            ? $value : $this->fault($name, self::called($name) . ': give an id such as 0198c1d2-7e4a-7b3c-8f10-2a9b6d5e4c31.');
     }
 
     public function uuidOrNull(string $name): ?string
@@ -137,11 +148,11 @@ final class Fields
     {
         $value = $this->take($name);
         $value = is_int($value) ? (string) $value : $value;
-        if (!is_string($value) || preg_match('/^-?\d{1,12}(\.\d{1,12})?$/', $value) !== 1) {
-            return $this->fault($name, 'Give a decimal as a quoted text, such as "44.1".');
+        if (!is_string($value) || preg_match('/^-?\d{1,12}(\.\d{1,12})?$/D', $value) !== 1) {
+            return $this->fault($name, self::called($name) . ': give a decimal as a quoted text, such as "44.1".');
         }
 
-        return (float) $value >= (float) $least && (float) $value <= (float) $most ? $value : $this->fault($name, "Give a number from {$least} to {$most}.");
+        return (float) $value >= (float) $least && (float) $value <= (float) $most ? $value : $this->fault($name, self::called($name) . ": give a number from {$least} to {$most}.");
     }
 
     public function day(string $name): ?\DateTimeImmutable
@@ -150,8 +161,21 @@ final class Fields
         try {
             return is_string($value) ? Day::parse($value) : throw UnreadableDate::day('');
         } catch (UnreadableDate $e) {
-            return $this->fault($name, $e->getMessage());
+            return $this->fault($name, ($value === null ? self::called($name) . ' is needed. ' : '') . $e->getMessage());
         }
+    }
+
+    /** A day that is over or goes on: what people say was done, seen or bought. */
+    public function pastDay(string $name, \DateTimeImmutable $today): ?\DateTimeImmutable
+    {
+        $day = $this->day($name);
+
+        return $day !== null && $day > $today ? $this->fault($name, 'This day is still to come; give one up to ' . $today->format('Y-m-d') . '.') : $day;
+    }
+
+    public function pastDayOrNull(string $name, \DateTimeImmutable $today): ?\DateTimeImmutable
+    {
+        return $this->has($name) ? $this->pastDay($name, $today) : $this->absent($name);
     }
 
     public function dayOrNull(string $name): ?\DateTimeImmutable
@@ -163,7 +187,7 @@ final class Fields
     public function moment(string $name): ?\DateTimeImmutable
     {
         $value = $this->take($name);
-        $ok = is_string($value) && preg_match('/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d{1,6})?)?(Z|[+-]\d{2}:\d{2})$/', $value) === 1;
+        $ok = is_string($value) && preg_match('/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d{1,6})?)?(Z|[+-]\d{2}:\d{2})$/D', $value) === 1;
         $moment = $ok && is_string($value) ? date_create_immutable($value) : false;
 
         return $moment !== false ? $moment : $this->fault($name, UnreadableDate::time(is_string($value) ? $value : '')->getMessage());
@@ -192,10 +216,16 @@ final class Fields
             return null;
         }
         try {
-            return Reading::parse($typed, $dimension, $this->gallon, $bareUnit);
+            $reading = Reading::parse($typed, $dimension, $this->gallon, $bareUnit);
         } catch (UnreadableQuantity|UnitMismatch $e) {
             return $this->fault($name, $e->getMessage());
         }
+        [$least, $most] = Bounds::of($name, $reading->quantity->dimension()) ?? [null, null];
+        if ($least !== null && $most !== null && ($reading->quantity->isLessThan($least) || $reading->quantity->isGreaterThan($most))) {
+            return $this->fault($name, self::called($name) . ' can be from ' . Shown::withUnit($least->amount, $least->unit) . ' to ' . Shown::withUnit($most->amount, $most->unit) . '; look at the unit.');
+        }
+
+        return $reading;
     }
 
     public function strength(string $name): ?Strength
@@ -220,7 +250,7 @@ final class Fields
     {
         $value = $this->take($name);
         if ($value === null) {
-            $this->fault($name, 'This is needed.');
+            $this->fault($name, self::called($name) . ' is needed: an object with named fields.');
             $value = [];
         }
 
@@ -240,18 +270,22 @@ final class Fields
 
     /**
      * @param list<string>|null $choices
+     * @param int $longest letters of one of them
      *
      * @return list<string>
      */
-    public function strings(string $name, ?array $choices = null, int $most = 200): array
+    public function strings(string $name, ?array $choices = null, int $most = 200, int $longest = self::USUAL_TEXT): array
     {
         $out = [];
         foreach ($this->items($name, $most, false) as $i => $item) {
-            if (!is_string($item) || ($choices !== null && !in_array($item, $choices, true))) {
-                $this->fault("{$name}/{$i}", $choices === null ? 'Write a text.' : 'This is not one of the choices: ' . implode(', ', $choices) . '.');
-                continue;
+            if ($choices === null) {
+                $text = $this->written("{$name}/{$i}", $item, $longest);
+                $text === null || $out[] = $text;
+            } elseif (is_string($item) && in_array($item, $choices, true)) {
+                $out[] = $item;
+            } else {
+                $this->fault("{$name}/{$i}", 'This is not one of the choices: ' . implode(', ', $choices) . '.');
             }
-            $out[] = $item;
         }
 
         return $out;
@@ -263,10 +297,14 @@ final class Fields
         $value = $this->take($name) ?? [];
         $out = [];
         foreach (is_array($value) ? $value : [] as $key => $item) {
-            is_string($item) ? $out[(string) $key] = $item : $this->fault("{$name}/{$key}", 'Write a text.');
+            // the key is part of the pointer: one that cannot be shown is not
+            $at = mb_strimwidth(mb_scrub((string) $key), 0, 60);
+            is_string($item) && strlen((string) $key) <= self::USUAL_TEXT && mb_strlen($item) <= self::USUAL_TEXT ? $out[(string) $key] = $item : $this->fault("{$name}/{$at}", 'Give a text of at most ' . self::USUAL_TEXT . ' letters.');
         }
         if (!is_array($value) || ($value !== [] && array_is_list($value))) {
-            $this->fault($name, 'Give an object with named fields.');
+            $this->fault($name, self::called($name) . ': give an object with named fields.');
+
+            return [];
         }
 
         return $out;
@@ -288,6 +326,32 @@ final class Fields
         }
     }
 
+    /** @param string $name may be a path within this object */
+    private function written(string $name, mixed $value, int $longest): ?string
+    {
+        $longest = min($longest, self::LONGEST_TEXT);
+        $called = self::called($name);
+        if ($value === null || (is_string($value) && trim($value) === '')) {
+            return $this->fault($name, "{$called} is needed: write 1 to {$longest} letters.");
+        }
+        if (!is_string($value)) {
+            return $this->fault($name, "{$called} is a text: write 1 to {$longest} letters.");
+        }
+        if (!mb_check_encoding($value, 'UTF-8') || preg_match(self::UNSEEN, $value) === 1) {
+            return $this->fault($name, "{$called} holds signs that cannot be shown; write letters, figures and marks.");
+        }
+
+        return mb_strlen($value) <= $longest ? trim($value) : $this->fault($name, "{$called} has " . mb_strlen($value) . " letters; keep it to {$longest}.");
+    }
+
+    /** The field as a person would call it: licenceUntil is "Licence until". */
+    private static function called(string $name): string
+    {
+        $last = explode('/', $name)[0];
+
+        return self::CALLED[$last] ?? ucfirst(strtolower((string) preg_replace('/(?<=[a-z])(?=[A-Z])/', ' ', $last)));
+    }
+
     private function typed(string $name): ?string
     {
         $value = $this->take($name);
@@ -301,7 +365,7 @@ final class Fields
 
                 return null;
             }
-            if (preg_match('/^-?\d{1,15}(\.\d{1,9})?$/', $value['value']) !== 1) {
+            if (preg_match('/^-?\d{1,15}(\.\d{1,9})?$/D', $value['value']) !== 1) {
                 $this->faults->add("{$this->pointer}/{$name}/value", 'Give a decimal as a quoted text, such as "1.5".');
 
                 return null;
@@ -313,7 +377,7 @@ final class Fields
             return $value;
         }
 
-        return $this->fault($name, $value === null ? 'This is needed.' : 'Give {"typed": "2 qt/ac"} or {"value": "2", "unit": "qt_us/ac"}.');
+        return $this->fault($name, $value === null ? self::called($name) . ' is needed, with its unit: {"typed": "2 qt/ac"} or {"value": "2", "unit": "qt_us/ac"}.' : 'Give {"typed": "2 qt/ac"} or {"value": "2", "unit": "qt_us/ac"}.');
     }
 
     /** @return list<mixed> */
@@ -324,12 +388,12 @@ final class Fields
             return [];
         }
         if (!is_array($value) || !array_is_list($value) || ($needed && $value === [])) {
-            $this->fault($name, 'Give a list' . ($needed ? ' of at least one.' : '.'));
+            $this->fault($name, self::called($name) . ': give a list' . ($needed ? ' of at least one.' : '.'));
 
             return [];
         }
         if (count($value) > $most) {
-            $this->fault($name, "Give at most {$most}.");
+            $this->fault($name, self::called($name) . ": give at most {$most}.");
 
             return [];
         }

@@ -72,7 +72,7 @@ final readonly class Reading
             $text = str_replace($sign, ' ' . $fraction, $text);
         }
         $text = trim((string) preg_replace('/\s+/u', ' ', $text));
-        if (preg_match('/^(-?)((?:\d{1,3}(?:,\d{3})+|\d+)?(?:\.\d+)?)(?: ?(?<![\d.])(\d+)\/(\d+)|(?<=\d) (\d+)\/(\d+)|(?<=\d)\/(\d+))?(?![\d,.])\s*(.*)$/u', $text, $found) !== 1) {
+        if (preg_match('/^(-?)((?:[0-9]{1,3}(?:,[0-9]{3})+|[0-9]+)?(?:\.[0-9]+)?)(?: ?(?<![0-9.])([0-9]+)\/([0-9]+)|(?<=[0-9]) ([0-9]+)\/([0-9]+)|(?<=[0-9])\/([0-9]+))?(?![0-9,.])\s*(.*)$/u', $text, $found) !== 1) {
             throw preg_match('/\d,\d/', $text) === 1 ? UnreadableQuantity::decimalComma($typed) : UnreadableQuantity::notANumber($typed);
         }
         [, $sign, $whole] = $found;

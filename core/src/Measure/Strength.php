@@ -56,7 +56,7 @@ final readonly class Strength
      */
     public static function parse(string $typed, Gallon $gallon = Gallon::Us): self
     {
-        if (preg_match('/^\s*(\d{1,6}(?:\.\d{1,9})?)\s*:\s*(\d{1,6}(?:\.\d{1,9})?)\s*$/', $typed, $found) === 1) {
+        if (preg_match('/^\s*(\d{1,6}(?:\.\d{1,9})?)\s*:\s*(\d{1,6}(?:\.\d{1,9})?)\s*$/D', $typed, $found) === 1) {
             return self::parts($found[1], $found[2], trim($typed));
         }
 

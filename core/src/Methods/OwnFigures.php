@@ -68,7 +68,7 @@ final readonly class OwnFigures
                 continue;
             }
             $three = is_array($three) ? array_values($three) : [];
-            $numbers = array_filter($three, static fn (mixed $n): bool => is_string($n) && preg_match('/^\d{1,6}(\.\d{1,4})?$/', $n) === 1 && (float) $n > 0 && (float) $n <= (float) self::MOST);
+            $numbers = array_filter($three, static fn (mixed $n): bool => is_string($n) && preg_match('/^\d{1,6}(\.\d{1,4})?$/D', $n) === 1 && (float) $n > 0 && (float) $n <= (float) self::MOST);
             if (count($three) !== 3 || count($numbers) !== 3) {
                 $in->fault("{$field}/{$path}", 'Give three decimals above nought as quoted texts: low, use, high.');
                 continue;

@@ -24,16 +24,16 @@ final readonly class Prices
     {
     }
 
-    /** {currency, wage: {amount, on?}, products: {active: {amount, per, on?}}}; faults are noted at their fields. */
-    public static function read(Fields $in, \Thicket\Knowledge\Catalogue $catalogue): self
+    /** {currency, wage: {amount, on?}, products: {active: {amount, per, on?}}}; faults are noted at their fields; with a day given as today no price is of a later one. */
+    public static function read(Fields $in, \Thicket\Knowledge\Catalogue $catalogue, ?\DateTimeImmutable $today = null): self
     {
         $currency = $in->text('currency', 3) ?? 'USD';
-        preg_match('/^[A-Z]{3}$/', $currency) === 1 || $in->fault('currency', 'Give the three letters of the currency, such as USD or EUR.');
+        preg_match('/^[A-Z]{3}$/D', $currency) === 1 || $in->fault('currency', 'Give the three letters of the currency, such as USD or EUR.');
         $wage = null;
         if ($in->has('wage')) {
             $item = $in->object('wage');
             $amount = $item->decimal('amount', '0', '100000');
-            $wage = $amount === null ? null : ['amount' => BigRational::of($amount), 'on' => $item->dayOrNull('on')];
+            $wage = $amount === null ? null : ['amount' => BigRational::of($amount), 'on' => self::paidOn($item, $today)];
             $item->noOthers();
         } else {
             $in->raw('wage');
@@ -50,7 +50,7 @@ final readonly class Prices
                 $item->fault('per', 'Give what the price is for, such as 1 L, 2.5 gal or 8 oz.');
                 $per = null;
             }
-            $on = $item->dayOrNull('on');
+            $on = self::paidOn($item, $today);
             $item->noOthers();
             if ($active !== null && $amount !== null && $per !== null) {
                 $products[$active] = ['amount' => BigRational::of($amount), 'per' => $per, 'on' => $on];
@@ -59,6 +59,11 @@ final readonly class Prices
         $in->noOthers();
 
         return new self($currency, $wage, $products);
+    }
+
+    private static function paidOn(Fields $item, ?\DateTimeImmutable $today): ?\DateTimeImmutable
+    {
+        return $today === null ? $item->dayOrNull('on') : $item->pastDayOrNull('on', $today);
     }
 
     /** Without a day, or older than 18 months (rulings B37). */

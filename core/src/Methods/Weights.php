@@ -67,7 +67,7 @@ final readonly class Weights
         $wanted = [];
         foreach ($given as $measure => $weight) {
             // a query string has no numbers, only digits
-            if (!(is_int($weight) || is_string($weight)) || preg_match('/^\d{1,4}$/', (string) $weight) !== 1) {
+            if (!(is_int($weight) || is_string($weight)) || preg_match('/^\d{1,4}$/D', (string) $weight) !== 1) {
                 $in->fault("weights/{$measure}", 'Give a whole number from 0 to ' . self::MOST . '.');
                 continue;
             }

@@ -29,7 +29,7 @@ final class Tracing
     /** What somebody typed as a number of paces ("40", "40 paces"), as a length; null where it reads otherwise. */
     public static function paced(string $typed, Quantity $pace): ?Quantity
     {
-        return preg_match('/^\s*(\d{1,5}(?:\.\d{1,2})?)\s*(paces?)?\s*$/', $typed, $paces) === 1 ? $pace->times($paces[1]) : null;
+        return preg_match('/^\s*(\d{1,5}(?:\.\d{1,2})?)\s*(paces?)?\s*$/D', $typed, $paces) === 1 ? $pace->times($paces[1]) : null;
     }
 
     /**

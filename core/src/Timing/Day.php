@@ -21,7 +21,7 @@ final class Day
      */
     public static function parse(string $text): \DateTimeImmutable
     {
-        if (preg_match('/^(\d{4})-(\d{2})-(\d{2})$/', $text, $found) !== 1 || !checkdate((int) $found[2], (int) $found[3], (int) $found[1])
+        if (preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $text, $found) !== 1 || !checkdate((int) $found[2], (int) $found[3], (int) $found[1])
             || $found[1] < 1900 || $found[1] > 2200) {
             throw UnreadableDate::day($text);
         }

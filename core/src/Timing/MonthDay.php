@@ -20,7 +20,7 @@ final readonly class MonthDay
     /** @return self|null null where the text is no MM-DD */
     public static function tryParse(string $text): ?self
     {
-        return preg_match('/^(\d\d)-(\d\d)$/', $text, $found) === 1 && checkdate((int) $found[1], (int) $found[2], 2000) ? new self((int) $found[1], (int) $found[2]) : null;
+        return preg_match('/^(\d\d)-(\d\d)$/D', $text, $found) === 1 && checkdate((int) $found[1], (int) $found[2], 2000) ? new self((int) $found[1], (int) $found[2]) : null;
     }
 
     public function __toString(): string
