@@ -24,8 +24,8 @@ return [
     'body_limit_bytes' => 262_144,
     'large_bodies' => [
         'api/v1/sightings/[^/]+/photos' => 13_000_000,
-        'api/v1/grounds/[^/]+/imports(/preview)?' => 13_000_000,
-        'api/v1/outlines' => 13_000_000,
+        'api/v1/grounds/[^/]+/imports(/preview)?' => 14_000_000,
+        'api/v1/outlines' => 14_000_000,
         'api/v1/stands/[^/]+/tally/csv' => 500_000,
     ],
 

@@ -55,12 +55,13 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('grounds/{ground}/patches', [GroundController::class, 'patches']);
     Route::get('grounds/{ground}/map', [GroundController::class, 'map']);
     Route::get('grounds/{ground}/keepers', [KeeperController::class, 'index']);
-    Route::post('grounds/{ground}/imports/preview', [ExchangeController::class, 'preview']);
+    // looks into files for those who may keep what is in them
+    Route::post('grounds/{ground}/imports/preview', [ExchangeController::class, 'preview'])->middleware('can:write');
     Route::post('outlines', [OutlineController::class, 'trace']);
     Route::get('patches/{patch}', [PatchController::class, 'show']);
     Route::get('patches/{patch}/outlines', [PatchController::class, 'outlines']);
     Route::get('stands/{stand}/count', [TallyController::class, 'count']);
-    Route::post('stands/{stand}/tally/csv', [TallyController::class, 'readCsv']);
+    Route::post('stands/{stand}/tally/csv', [TallyController::class, 'readCsv'])->middleware('can:write');
     if (app()->environment('demo', 'testing')) {
         Route::get('stand-ins/gps', [StandInController::class, 'gps']);
     }

@@ -28,15 +28,13 @@ final readonly class DarwinCore
     /** @param Collection<int, Sighting> $sightings */
     public function of(Collection $sightings): string
     {
-        $handle = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No memory for the table.');
-        fputcsv($handle, self::TERMS, ',', '"', '');
+        $rows = [self::TERMS];
         foreach ($sightings as $sighting) {
             $row = $this->row($sighting);
-            fputcsv($handle, array_map(static fn (string $term): string => $row[$term] ?? '', self::TERMS), ',', '"', '');
+            $rows[] = array_map(static fn (string $term): string => $row[$term] ?? '', self::TERMS);
         }
-        rewind($handle);
 
-        return (string) stream_get_contents($handle);
+        return CsvFile::written($rows);
     }
 
     /** @return array<string, string> term => value */
@@ -47,14 +45,14 @@ final readonly class DarwinCore
         foreach ($sighting->seen as $character => $states) {
             $seen[] = "{$character}: " . implode(' + ', (array) $states);
         }
-        $text = array_map(CsvFile::guarded(...), [
+        $text = [
             'recordedBy' => $sighting->observer ?? $sighting->maker->name,
             'identifiedBy' => $species === null ? '' : ($sighting->confirmer ?? $sighting->maker->name),
             'identificationRemarks' => implode('; ', $seen),
             'locality' => ($sighting->patch === null ? '' : "{$sighting->patch->name}, ") . $sighting->ground->name,
             'habitat' => $sighting->patch === null ? '' : $this->sentences->name("site.{$sighting->patch->setting}"),
             'occurrenceRemarks' => (string) $sighting->remarks,
-        ]);
+        ];
 
         return $text + $this->place($sighting) + [
             'occurrenceID' => "urn:uuid:{$sighting->id}", 'basisOfRecord' => 'HumanObservation', 'kingdom' => 'Plantae', 'occurrenceStatus' => 'present', 'geodeticDatum' => 'EPSG:4326',

@@ -18,6 +18,7 @@ use Thicket\Measure\System;
 use Thicket\Methods\Prices;
 use Thicket\Mix\Exception\Unmixable;
 use Thicket\Mix\Purchase;
+use Thicket\Survey\Exchange\CsvFile;
 
 /** What the saved recipes of all open work need, less what is on the shelf: bought the cheapest way, with the kit beside it. */
 final readonly class Shopping
@@ -58,28 +59,22 @@ final readonly class Shopping
     public function csv(Crew $crew): string
     {
         $list = $this->list($crew);
-        $out = fopen('php://temp', 'r+');
-        if ($out === false) {
-            throw new \RuntimeException('no memory for a list.');
-        }
-        $put = static fn (array $row) => fputcsv($out, array_map(static fn (mixed $v): string => self::safe((string) $v), $row), escape: '');
-        $put(['item', 'needed', 'on_shelf', 'buy_count', 'size', "price_{$list['currency']}", "cost_{$list['currency']}", 'price_is_stale']);
+        $rows = [['item', 'needed', 'on_shelf', 'buy_count', 'size', "price_{$list['currency']}", "cost_{$list['currency']}", 'price_is_stale']];
         foreach ($list['lines'] as $line) {
             $row = [$line['product'], self::plain($line['need']), self::plain($line['onShelf'])];
             $bought = $line['purchase']['bought'] ?? null;
             if ($bought === null) {
-                $put([...$row, '', '', '', '', 'no size known']);
+                $rows[] = [...$row, '', '', '', '', 'no size known'];
             }
             foreach ($bought ?? [] as $pack) {
-                $put([...$row, $pack['count'], self::plain($pack['size']), $pack['price'], Wire::money(BigRational::of($pack['price'])->multipliedBy($pack['count'])), $line['stale'] ? 'yes' : 'no']);
+                $rows[] = [...$row, $pack['count'], self::plain($pack['size']), $pack['price'], Wire::money(BigRational::of($pack['price'])->multipliedBy($pack['count'])), $line['stale'] ? 'yes' : 'no'];
             }
         }
         foreach ($list['kit'] as $item) {
-            $put([$item['item'], '', '', 1, '', $item['amount'], $item['amount'], $item['stale'] ? 'yes' : 'no']);
+            $rows[] = [$item['item'], '', '', 1, '', $item['amount'], $item['amount'], $item['stale'] ? 'yes' : 'no'];
         }
-        rewind($out);
 
-        return (string) stream_get_contents($out);
+        return CsvFile::written($rows);
     }
 
     /** @return list<array{card: LabelCard, need: Quantity, jobs: int}> by card, in order of product */
@@ -120,12 +115,6 @@ final readonly class Shopping
         }
 
         return false;
-    }
-
-    /** A cell that a spreadsheet would take for a formula is given as text. */
-    private static function safe(string $cell): string
-    {
-        return preg_match('/^[=+\-@\t\r]/', $cell) === 1 ? "'{$cell}" : $cell;
     }
 
     /** @param array<string, mixed>|null $quantity as it crosses the wire */

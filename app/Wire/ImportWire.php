@@ -61,7 +61,7 @@ final readonly class ImportWire
         $kind = $entry->ours['kind'] ?? null;
 
         return [
-            'entry' => $i, 'row' => $entry->row, 'name' => $name, 'type' => $shape?->type, 'fault' => $fault, 'same' => $same,
+            'entry' => $i, 'row' => $entry->row, 'name' => $name, 'type' => $shape?->type, 'fault' => $fault, 'note' => $entry->note, 'same' => $same,
             'as' => in_array($as, ['patch', 'keeper', 'leave'], true) ? $as : 'leave',
             'kind' => in_array($kind, KeeperKind::KINDS, true) ? $kind : null, 'setting' => $entry->ours['setting'] ?? null,
             'size' => $shape === null || $shape->type === 'Point' ? null : Wire::quantity($shape->type === 'Polygon' ? Outline::trusted($shape->parts)->area() : $shape->length()),

@@ -182,6 +182,17 @@ it('matches the columns of a table', function () {
     $this->api('POST', "/grounds/{$ground}/imports/preview", ['text' => $text, 'columns' => ['name' => 'baum', 'longitude' => 'ost', 'latitude' => 'nord']])->assertOk()->assertJsonPath('rows.0.name', 'old oak')->assertJsonPath('rows.0.type', 'Point');
 });
 
+it('reads what a file says of a kept thing like what people type', function () {
+    $this->as();
+    $ground = App\Models\Ground::query()->firstOrFail();
+    $oak = fn (array $properties): array => ['text' => json_encode(['type' => 'Feature', 'properties' => ['name' => 'old oak'] + $properties, 'geometry' => ['type' => 'Point', 'coordinates' => [(float) $ground->longitude, (float) $ground->latitude]]]), 'rows' => [['entry' => 0, 'as' => 'keeper', 'name' => 'old oak', 'kind' => 'tree']]];
+    foreach (['thicket_height' => 'a glug', 'thicket_crown_radius' => '900 m', 'thicket_species' => 'dragon'] as $property => $value) {
+        $this->api('POST', "/grounds/{$ground->id}/imports", $oak([$property => $value]))->assertStatus(422)->assertJsonPath('errors.0.pointer', '/rows/0/entry');
+    }
+    $this->api('POST', "/grounds/{$ground->id}/imports", $oak(['thicket_height' => '40 ft']))->assertCreated();
+    $this->api('GET', "/grounds/{$ground->id}/map")->assertOk();
+});
+
 it('counts in plots by zone, adds them up, and a newer whole count sets them aside', function () {
     $this->as();
     ['patch' => $id] = field($this);

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Ground;
 use App\Models\Stand;
+use App\Support\SecurityLog;
 use App\Wire\HandbookWire;
 use App\Wire\StandWire;
 use Illuminate\Database\Eloquent\Builder;
@@ -75,6 +76,7 @@ final class CatalogueController extends Controller
         $listing = $in->choice('listing', ['protected', 'regulated', 'none']);
         $this->done($in);
         $this->mustMatch($request, $crew->revision, fn (): array => ['listing' => $crew->settings['listed'][$id] ?? null]);
+        SecurityLog::note('listing changed', $request, ['species' => $id, 'listing' => $listing]);
         $settings = $crew->settings;
         $settings['listed'] = array_filter([$id => $listing === 'none' ? null : (string) $listing] + ($settings['listed'] ?? []));
         $crew->forceFill(['settings' => $settings, 'revision' => $crew->revision + 1])->save();

@@ -11,6 +11,7 @@ use App\Models\Person;
 use App\Models\Sprayer;
 use App\Models\Tool;
 use App\Support\JobClock;
+use App\Support\SecurityLog;
 use App\Wire\ShedWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -145,6 +146,7 @@ final class EquipmentController extends Controller
         $person = $this->person($in);
         $this->done($in);
         $this->mustBeNew($id, new Person());
+        SecurityLog::note('person added', $request);
         Person::create(array_filter(['id' => $id]) + $person + ['crew_id' => $user->crew_id]);
 
         return $this->json($this->wire->shed($user->crew), 201);
@@ -159,6 +161,7 @@ final class EquipmentController extends Controller
         $person = $this->person($in);
         $this->done($in);
         $this->mustMatch($request, $row->revision, fn (): array => $this->wire->shed($user->crew));
+        SecurityLog::note('licence or clearance changed', $request, ['person' => $row->id]);
         $row->fill($person);
         $row->revision++;
         $row->save();

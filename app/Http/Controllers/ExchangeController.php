@@ -8,6 +8,7 @@ use App\Actions\ImportShapes;
 use App\Models\Ground;
 use App\Models\Keeper;
 use App\Models\Patch;
+use App\Support\SecurityLog;
 use App\Wire\ImportWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -91,6 +92,7 @@ final class ExchangeController extends Controller
         foreach ($ground->keepers as $keeper) {
             $entries[] = $this->keeperEntry(count($entries) + 1, $keeper);
         }
+        SecurityLog::note('exported', $request, ['what' => 'ground', 'format' => $format->value]);
         $name = Str::slug($ground->name) . '.' . $format->value;
 
         return new Response($format->write($entries), 200, ['Content-Type' => $format->mediaType(), 'Content-Disposition' => "attachment; filename=\"{$name}\""]);

@@ -14,6 +14,7 @@ use App\Models\Sheet;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Support\JobClock;
+use App\Support\SecurityLog;
 use App\Text\CardChanges;
 use App\Text\SheetPdf;
 use App\Trail\Gates;
@@ -81,6 +82,8 @@ final class FieldDayController extends Controller
     public function pdf(Request $request, string $sheetId, SheetPdf $pdf): Response
     {
         $sheet = $this->findSheet($request, $sheetId);
+
+        SecurityLog::note('exported', $request, ['what' => 'sheet']);
 
         return new Response($pdf->render($sheet, $this->user($request)->units), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"job-sheet-{$sheet->number}.pdf\""]);
     }

@@ -12,6 +12,7 @@ use App\Models\LabelCardVersion;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Support\JobClock;
+use App\Support\SecurityLog;
 use App\Text\MixingCardPdf;
 use App\Trail\Assembler;
 use App\Trail\RecipeDesk;
@@ -79,6 +80,8 @@ final class MixController extends Controller
 
     public function shoppingCsv(Request $request, Shopping $shopping): Response
     {
+        SecurityLog::note('exported', $request, ['what' => 'shopping']);
+
         return new Response($shopping->csv($this->user($request)->crew), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="shopping.csv"']);
     }
 

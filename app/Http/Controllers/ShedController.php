@@ -8,6 +8,7 @@ use App\Http\Stopped;
 use App\Models\LabelCard;
 use App\Models\LabelCardVersion;
 use App\Support\JobClock;
+use App\Support\SecurityLog;
 use App\Wire\ShedWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -49,6 +50,7 @@ final class ShedController extends Controller
         $card = Card::read(Fields::of($body, $in->faults, pointer: '/card'), $this->catalogue);
         $this->done($in);
         $user = $this->user($request);
+        SecurityLog::note('card entered', $request, ['product' => $card->product]);
         DB::transaction(function () use ($id, $body, $card, $user): void {
             $row = LabelCard::query()->where('crew_id', $user->crew_id)->lockForUpdate()->find($id ?? '');
             $row === null && $this->mustBeNew($id, new LabelCard(), 'cardId');
@@ -66,6 +68,8 @@ final class ShedController extends Controller
         $this->done($this->query($request));
         $version = $card->versions->first() ?? throw new Stopped(409, 'This card has no version yet.');
 
+        SecurityLog::note('exported', $request, ['what' => 'label card']);
+
         return $this->json(['format' => 'gallant-thicket-label-card', 'formatVersion' => 1, 'card' => $version->body]);
     }
 
@@ -80,6 +84,7 @@ final class ShedController extends Controller
         if ($version->confirmed_at !== null) {
             throw new Stopped(409, 'This version is confirmed already.');
         }
+        SecurityLog::note('card confirmed', $request, ['version' => $version->id]);
         $version->update(['confirmed_by' => $user->id, 'confirmed_at' => $clock->now()]);
 
         return $this->json($this->wire->shed($user->crew));
@@ -127,6 +132,7 @@ final class ShedController extends Controller
         if ($figures !== null) {
             $settings['figures'] = $figures->own;
         }
+        SecurityLog::note('settings changed', $request);
         $crew->settings = $settings;
         $crew->revision++;
         $crew->save();

@@ -9,6 +9,7 @@ use App\Models\Ground;
 use App\Models\Photo;
 use App\Models\Sighting;
 use App\Photos\PhotoStore;
+use App\Support\SecurityLog;
 use App\Text\DarwinCore;
 use App\Wire\SightingWire;
 use Illuminate\Http\JsonResponse;
@@ -131,6 +132,8 @@ final class SightingController extends Controller
         $ground = $groundId === null ? null : Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
         $query = Sighting::query()->ofCrew($this->user($request))->shown();
         $ground === null || $query->where('ground_id', $ground->id);
+
+        SecurityLog::note('exported', $request, ['what' => 'sightings']);
 
         return new Response($file->of($query->orderBy('seen_at')->orderBy('id')->get()), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="sightings-' . Str::slug($ground->name ?? 'all') . '.csv"']);
     }

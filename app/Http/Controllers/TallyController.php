@@ -10,6 +10,7 @@ use App\Models\Stand;
 use App\Models\Tally;
 use App\Models\Zone;
 use App\Support\JobClock;
+use App\Support\SecurityLog;
 use App\Trail\Counts;
 use App\Wire\CountWire;
 use App\Wire\StandWire;
@@ -32,6 +33,7 @@ final class TallyController extends Controller
     /** Columns of a tally as a table, and the field each fills. */
     private const CSV = ['from' => 'from', 'below' => 'below', 'diameter' => 'diameter', 'girth' => 'girth', 'count' => 'count', 'stems per clump' => 'stemsPerClump', 'bark' => 'bark', 'height' => 'height', 'estimated' => 'estimated'];
     private const MOST_CSV_BYTES = 200_000;
+    private const MOST_CSV_ROWS = 200;
 
     public function __construct(private readonly Catalogue $catalogue, private readonly JobClock $clock, private readonly CountWire $wire)
     {
@@ -122,22 +124,21 @@ final class TallyController extends Controller
     public function csv(Request $request, string $standId, Counts $counts): Response
     {
         $stand = $this->find($request, $standId);
-        $handle = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No memory for a table.');
-        fputcsv($handle, ['zone', 'visited', ...array_keys(self::CSV)], ',', '"', '');
+        $rows = [['zone', 'visited', ...array_keys(self::CSV)]];
         foreach ($counts->current($stand, ['stems']) as $tally) {
             foreach ($tally->rows as $row) {
                 $cells = [$tally->zone->name ?? '', $tally->visited_on->format('Y-m-d')];
                 foreach (self::CSV as $field) {
                     $value = $row[$field] ?? '';
                     $value = is_array($value) ? ($value['typed'] ?? (($value['value'] ?? '') . ' ' . ($value['unit'] ?? ''))) : $value;
-                    $cells[] = CsvFile::guarded(is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : ''));
+                    $cells[] = is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '');
                 }
-                fputcsv($handle, $cells, ',', '"', '');
+                $rows[] = $cells;
             }
         }
-        rewind($handle);
+        SecurityLog::note('exported', $request, ['what' => 'tally']);
 
-        return new Response((string) stream_get_contents($handle), 200, ['Content-Type' => 'text/csv', 'Content-Disposition' => 'attachment; filename="tally-' . Str::slug($stand->patch->name) . '.csv"']);
+        return new Response(CsvFile::written($rows), 200, ['Content-Type' => 'text/csv', 'Content-Disposition' => 'attachment; filename="tally-' . Str::slug($stand->patch->name) . '.csv"']);
     }
 
     /** Reads a table into rows of the grid; nothing is kept, each bad row is named. */
@@ -150,7 +151,12 @@ final class TallyController extends Controller
             throw Refused::at('/text', 'Bring a CSV table of at most 200 kB, saved as UTF-8.');
         }
         $this->done($in);
-        $table = CsvFile::table((string) preg_replace('/^\xEF\xBB\xBF/', '', $text));
+        $text = (string) preg_replace('/^\xEF\xBB\xBF/', '', $text);
+        $decimalComma = CsvFile::delimiter($text) !== ',';
+        $table = CsvFile::table($text, self::MOST_CSV_ROWS);
+        if (count($table) > self::MOST_CSV_ROWS + 1) {
+            throw Refused::at('/text', 'A count has at most ' . self::MOST_CSV_ROWS . ' rows; add up stems of one size.');
+        }
         $headers = array_map(static fn (string $h): string => strtolower(trim($h)), array_shift($table) ?? []);
         if (!in_array('count', $headers, true) || array_intersect(['from', 'diameter', 'girth'], $headers) === []) {
             throw Refused::at('/text', 'The header needs count, and diameter, girth, or from and below.');
@@ -158,7 +164,7 @@ final class TallyController extends Controller
         $rows = [];
         $faults = [];
         foreach ($table as $i => $cells) {
-            $rows[] = $row = self::rowOf($headers, $cells);
+            $rows[] = $row = self::rowOf($headers, array_map(static fn (string $cell): string => CsvFile::number($cell, $decimalComma), $cells));
             $item = Fields::of($row, $own = new \Thicket\Input\Faults());
             (new SituationReader($this->catalogue))->stems($item);
             try {

@@ -49,6 +49,18 @@ final class Geos
     }
 
     /**
+     * A line without the positions that lie nearer than so much to what is left (Douglas and Peucker).
+     *
+     * @param list<array{float, float}> $points
+     *
+     * @return list<array{float, float}>
+     */
+    public static function thinned(array $points, float $tolerance): array
+    {
+        return self::points(self::line($points)->simplify($tolerance));
+    }
+
+    /**
      * Where and why a polygon is broken; null where it is sound.
      *
      * @return array{reason: string, at: array{float, float}|null}|null

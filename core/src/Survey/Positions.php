@@ -11,6 +11,9 @@ final class Positions
 {
     public const MOST_LATITUDE = 85;
 
+    /** No slip of a degree is that large. */
+    private const NO_DEGREES = 1000;
+
     private function __construct()
     {
     }
@@ -28,6 +31,9 @@ final class Positions
         [$lon, $lat] = [(float) $position[0], (float) $position[1]];
         if (abs($lat) > self::MOST_LATITUDE && abs($lat) <= 180 && abs($lon) <= self::MOST_LATITUDE) {
             throw Refused::at($pointer, 'Latitude and longitude look swapped: longitude comes first.');
+        }
+        if (is_finite($lon) && is_finite($lat) && max(abs($lon), abs($lat)) > self::NO_DEGREES) {
+            throw Refused::at($pointer, 'These are metres of a flat map (' . number_format($lon, 0, '.', '') . ', ' . number_format($lat, 0, '.', '') . '), such as UTM or EPSG:3857; export the file in WGS 84 (EPSG:4326), as longitude and latitude in degrees.');
         }
         if (!is_finite($lon) || !is_finite($lat) || abs($lon) > 180 || abs($lat) > self::MOST_LATITUDE) {
             throw Refused::at($pointer, 'Longitude runs from -180 to 180, latitude from -85 to 85.');

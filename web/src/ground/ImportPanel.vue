@@ -16,7 +16,7 @@ const client = useQueryClient();
 const { data: book } = useQuery(handbookQuery());
 const { busy, refusal, run } = useAct();
 
-const MOST_BYTES = 8_000_000;
+const MOST_BYTES = 12_000_000;
 const FIELDS = ['name', 'longitude', 'latitude', 'geometry', 'corner'] as const;
 const text = ref('');
 const fileName = ref('');
@@ -137,6 +137,7 @@ const take = async (): Promise<void> => {
                     >{{ r.name || '—' }}</template
                   >
                   <span v-if="r.fault || faultOf(r.entry)" class="fault block">{{ r.fault ?? faultOf(r.entry) }}</span>
+                  <span v-if="r.note" class="small soft block">{{ r.note }}</span>
                   <span v-if="r.same !== null" class="small soft block">{{ t('ground.import.same', { name: r.same || '—' }) }}</span>
                 </td>
                 <td>

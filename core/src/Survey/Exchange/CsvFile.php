@@ -32,7 +32,7 @@ final class CsvFile
     /** @return list<string> headers of the file, for matching */
     public static function headers(string $text): array
     {
-        return self::table($text)[0] ?? [];
+        return self::table($text, 1)[0] ?? [];
     }
 
     /**
@@ -57,11 +57,15 @@ final class CsvFile
     /**
      * @param array<string, string> $columns our field => header; guessed where empty
      *
-     * @return list<Entry>
+     * @return \Generator<int, Entry>
      */
-    public static function read(string $text, array $columns): array
+    public static function read(string $text, array $columns, FileBudget $budget): \Generator
     {
-        $table = self::table($text);
+        // a table of corners has a row a position, so it may hold as many
+        $table = self::table($text, FileFormat::MOST_POSITIONS + 1);
+        if (count($table) > FileFormat::MOST_POSITIONS + 1) {
+            $budget->positions(FileFormat::MOST_POSITIONS + 1);
+        }
         $headers = array_shift($table) ?? [];
         if (count($headers) !== count(array_unique($headers))) {
             throw Refused::at('/text', 'Two columns have the same header; name them apart.');
@@ -80,23 +84,33 @@ final class CsvFile
             throw Refused::at('/columns/name', 'Corners belong to an outline by its name; say which column that is.');
         }
 
-        return isset($columns['corner']) ? self::outlines($table, $headers, $columns) : self::rows($table, $headers, $columns);
+        $decimalComma = self::delimiter($text) !== ',';
+        yield from isset($columns['corner']) ? self::outlines($table, $headers, $columns, $decimalComma, $budget) : self::rows($table, $headers, $columns, $decimalComma, $budget);
     }
 
     /** @param list<Entry> $entries */
     public static function write(array $entries): string
     {
         $keys = array_values(array_unique(array_merge([], ...array_map(static fn (Entry $e): array => array_map(strval(...), array_keys($e->all())), $entries))));
-        $handle = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No memory for a table.');
-        fputcsv($handle, ['name', 'geometry', ...$keys], ',', '"', '');
+        $rows = [['name', 'geometry', ...$keys]];
         foreach ($entries as $entry) {
             $all = $entry->all();
-            $cells = [$entry->name, $entry->shape === null ? '' : self::wellKnownText($entry->shape)];
-            foreach ($keys as $key) {
-                $value = $all[$key] ?? '';
-                $cells[] = is_string($value) ? $value : XmlFile::carried($value);
-            }
-            fputcsv($handle, array_map(self::guarded(...), $cells), ',', '"', '');
+            $rows[] = [$entry->name, $entry->shape === null ? '' : self::wellKnownText($entry->shape), ...array_map(static fn (string $key): string => is_string($all[$key] ?? '') ? (string) ($all[$key] ?? '') : XmlFile::carried($all[$key]), $keys)];
+        }
+
+        return self::written($rows);
+    }
+
+    /**
+     * Rows as CSV (RFC 4180): every cell, those of the header too, guarded against spreadsheets that run what looks like a formula.
+     *
+     * @param iterable<array<string|int|null>> $rows
+     */
+    public static function written(iterable $rows): string
+    {
+        $handle = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No memory for a table.');
+        foreach ($rows as $cells) {
+            fputcsv($handle, array_map(static fn (string|int|null $cell): string => self::guarded((string) $cell), $cells), ',', '"', '');
         }
         rewind($handle);
 
@@ -108,40 +122,41 @@ final class CsvFile
         return preg_match(self::FORMULA, $cell) === 1 && !is_numeric($cell) ? "'{$cell}" : $cell;
     }
 
-    /** @return list<list<string>> rows of cells, empty lines left out */
-    public static function table(string $text): array
+    /**
+     * A number as a table writes it: where cells are parted by something else, a comma is the decimal point. Other texts stay.
+     */
+    public static function number(string $cell, bool $decimalComma): string
+    {
+        return $decimalComma && preg_match('/^(-?[0-9]+),([0-9]+)(?![0-9,.])/', $cell) === 1 ? (string) preg_replace('/,/', '.', $cell, 1) : $cell;
+    }
+
+    /** What parts the cells, read off the first line: a comma, a semicolon or a tab. */
+    public static function delimiter(string $text): string
     {
         $first = strtok($text, "\r\n");
-        $delimiter = $first === false ? ',' : array_search(max($counts = [',' => substr_count($first, ','), ';' => substr_count($first, ';'), "\t" => substr_count($first, "\t")]), $counts, true);
+        $counts = array_map(static fn (string $d): int => substr_count((string) $first, $d), [',' => ',', ';' => ';', "\t" => "\t"]);
+
+        return (string) array_search(max($counts), $counts, true);
+    }
+
+    /**
+     * @param int|null $most rows after the header that are read; what follows is not looked at
+     *
+     * @return list<list<string>> rows of cells, empty lines left out
+     */
+    public static function table(string $text, ?int $most = null): array
+    {
+        $delimiter = self::delimiter($text);
         $handle = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No memory for a table.');
         fwrite($handle, $text);
         rewind($handle);
         $out = [];
-        while (($cells = fgetcsv($handle, null, (string) $delimiter, '"', '')) !== false) {
+        while (($cells = fgetcsv($handle, null, $delimiter, '"', '')) !== false) {
             if ($cells !== [null]) {
                 $out[] = array_map(static fn (?string $c): string => (string) preg_replace("/^'(?=[=+@\\-\\t\\r])/", '', trim((string) $c, ' ')), $cells);
             }
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param list<list<string>> $table
-     * @param list<string> $headers
-     * @param array<string, string> $columns
-     *
-     * @return list<Entry>
-     */
-    private static function rows(array $table, array $headers, array $columns): array
-    {
-        $out = [];
-        foreach ($table as $i => $cells) {
-            [$given, $properties] = self::parted($cells, $headers, $columns);
-            try {
-                $out[] = Entry::of($i + 2, $given['name'] ?? '', self::place($given), $properties);
-            } catch (Refused $e) {
-                $out[] = Entry::bad($i + 2, $given['name'] ?? '', $e->faults[0]['message'], $properties);
+            if ($most !== null && count($out) > $most + 1) {
+                break;
             }
         }
 
@@ -153,32 +168,55 @@ final class CsvFile
      * @param list<string> $headers
      * @param array<string, string> $columns
      *
-     * @return list<Entry> by the row where each outline begins
+     * @return \Generator<int, Entry>
      */
-    private static function outlines(array $table, array $headers, array $columns): array
+    private static function rows(array $table, array $headers, array $columns, bool $decimalComma, FileBudget $budget): \Generator
+    {
+        foreach ($table as $i => $cells) {
+            [$given, $properties] = self::parted($cells, $headers, $columns);
+            $name = $given['name'] ?? '';
+            try {
+                $pieces = self::place($given, $decimalComma, $budget);
+            } catch (Refused $e) {
+                yield $e->faults[0]['pointer'] === '' ? Entry::bad($i + 2, $name, $e->faults[0]['message'], $properties) : throw $e;
+                continue;
+            }
+            foreach ($pieces as $n => $piece) {
+                yield Entry::read($i + 2, count($pieces) > 1 ? trim($name . ' ' . ($n + 1)) : $name, $piece, $properties);
+            }
+        }
+    }
+
+    /**
+     * @param list<list<string>> $table
+     * @param list<string> $headers
+     * @param array<string, string> $columns
+     *
+     * @return \Generator<int, Entry> by the row where each outline begins
+     */
+    private static function outlines(array $table, array $headers, array $columns, bool $decimalComma, FileBudget $budget): \Generator
     {
         $groups = [];
         foreach ($table as $i => $cells) {
             [$given, $properties] = self::parted($cells, $headers, $columns);
             $groups[$given['name'] ?? ''][] = ['row' => $i + 2, 'given' => $given, 'properties' => $properties];
         }
-        $out = [];
         foreach ($groups as $name => $corners) {
+            $budget->positions(count($corners));
             usort($corners, static fn (array $a, array $b): int => [(float) ($a['given']['corner'] ?? 0), $a['row']] <=> [(float) ($b['given']['corner'] ?? 0), $b['row']]);
             $row = min(array_column($corners, 'row'));
             $properties = $corners[0]['properties'];
             try {
                 $ring = [];
                 foreach ($corners as $corner) {
-                    $ring[] = self::position($corner['given'], $corner['row']);
+                    $ring[] = self::position($corner['given'], $corner['row'], $decimalComma);
                 }
-                $out[] = Entry::of($row, (string) $name, Shape::fromGeoJson(['type' => 'Polygon', 'coordinates' => [$ring]]), $properties);
             } catch (Refused $e) {
-                $out[] = Entry::bad($row, (string) $name, $e->faults[0]['message'], $properties);
+                yield Entry::bad($row, (string) $name, $e->faults[0]['message'], $properties);
+                continue;
             }
+            yield Entry::read($row, (string) $name, ['type' => 'Polygon', 'coordinates' => [$ring]], $properties);
         }
-
-        return $out;
     }
 
     /**
@@ -204,24 +242,59 @@ final class CsvFile
         return [$given, $properties];
     }
 
-    /** @param array<string, string> $given */
-    private static function place(array $given): Shape
+    /**
+     * @param array<string, string> $given
+     *
+     * @return list<array{type: string, coordinates: mixed}> GeoJSON geometries; the pieces of a Multi geometry or a collection come one by one
+     */
+    private static function place(array $given, bool $decimalComma, FileBudget $budget): array
     {
-        if (($given['geometry'] ?? '') === '') {
-            return Shape::fromGeoJson(['type' => 'Point', 'coordinates' => self::position($given, null)]);
+        $text = $given['geometry'] ?? '';
+        if ($text === '') {
+            $budget->positions(1);
+
+            return [['type' => 'Point', 'coordinates' => self::position($given, null, $decimalComma)]];
         }
+        if (preg_match('/^\s*SRID=(\d{1,6});/i', $text, $found) === 1) {
+            $text = substr($text, strlen($found[0]));
+            if ($found[1] !== '4326') {
+                throw Refused::at('', "This geometry is in the coordinate system EPSG:{$found[1]}; export it in WGS 84 (EPSG:4326), as longitude and latitude in degrees.");
+            }
+        }
+        // every position but the first of a list stands behind a comma
+        $budget->positions(substr_count($text, ',') + 1);
         try {
-            $shape = Geos::read($given['geometry']);
+            $pieces = self::pieces(Geos::read($text));
+        } catch (Refused $e) {
+            throw $e;
         } catch (\Exception) {
-            throw Refused::at('', "The geometry '" . mb_strimwidth($given['geometry'], 0, 40, '...') . "' cannot be read; it must be well-known text such as POINT (-71.4 44.05).");
+            throw Refused::at('', "The geometry '" . mb_strimwidth($text, 0, 40, '...') . "' cannot be read; it must be well-known text such as POINT (-71.4 44.05).");
         }
 
-        return match ($shape->typeName()) {
-            'Point' => Shape::fromGeoJson(['type' => 'Point', 'coordinates' => $shape->isEmpty() ? null : [$shape->getX(), $shape->getY()]]),
-            'LineString' => Shape::fromGeoJson(['type' => 'LineString', 'coordinates' => Geos::points($shape)]),
-            'Polygon' => Shape::fromGeoJson(['type' => 'Polygon', 'coordinates' => Geos::polygons($shape)[0] ?? []]),
-            default => throw Refused::at('', 'Give a point, a line or a polygon; this is a ' . $shape->typeName() . '.'),
-        };
+        return $pieces === [] ? throw Refused::at('', 'Its geometry is empty.') : $pieces;
+    }
+
+    /** @return list<array{type: string, coordinates: mixed}> */
+    private static function pieces(\GEOSGeometry $shape): array
+    {
+        if ($shape->isEmpty()) {
+            return [];
+        }
+        if (str_starts_with($shape->typeName(), 'Multi') || $shape->typeName() === 'GeometryCollection') {
+            $out = [];
+            for ($i = 0; $i < $shape->numGeometries(); ++$i) {
+                array_push($out, ...self::pieces($shape->geometryN($i)));
+            }
+
+            return $out;
+        }
+
+        return [match ($shape->typeName()) {
+            'Point' => ['type' => 'Point', 'coordinates' => [$shape->getX(), $shape->getY()]],
+            'LineString' => ['type' => 'LineString', 'coordinates' => Geos::points($shape)],
+            'Polygon' => ['type' => 'Polygon', 'coordinates' => Geos::polygons($shape)[0] ?? []],
+            default => throw Refused::at('', 'Give points, lines or polygons; this is a ' . $shape->typeName() . '.'),
+        }];
     }
 
     /**
@@ -229,16 +302,19 @@ final class CsvFile
      *
      * @return array{float, float}
      */
-    private static function position(array $given, ?int $row): array
+    private static function position(array $given, ?int $row, bool $decimalComma): array
     {
         $at = $row === null ? '' : " (row {$row})";
+        $read = [];
         foreach (['longitude', 'latitude'] as $axis) {
-            if (!is_numeric($given[$axis] ?? null)) {
+            $number = self::number($given[$axis] ?? '', $decimalComma);
+            if (!is_numeric($number)) {
                 throw Refused::at('', ucfirst($axis) . " reads '" . mb_strimwidth($given[$axis] ?? '', 0, 30, '...') . "'{$at}; give decimal degrees with a point.");
             }
+            $read[] = (float) $number;
         }
 
-        return [(float) $given['longitude'], (float) $given['latitude']];
+        return $read;
     }
 
     private static function wellKnownText(Shape $shape): string

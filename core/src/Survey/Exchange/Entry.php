@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Survey\Exchange;
 
+use Thicket\Input\Refused;
+use Thicket\Survey\Positions;
 use Thicket\Survey\Shape;
+use Thicket\Survey\Thinning;
 
 /**
  * One thing of a file of shapes: a placemark, waypoint, track, feature or table row. What the file says beyond name and
@@ -27,6 +30,8 @@ final readonly class Entry
         public array $ours,
         /** What is wrong with it and how to mend it; null where it can be taken. */
         public ?string $fault,
+        /** What was done to it so that it can be taken; null where it is as it came. */
+        public ?string $note = null,
     ) {
     }
 
@@ -36,6 +41,25 @@ final readonly class Entry
         [$own, $ours] = self::parted($properties);
 
         return new self($row, self::plain($name), $shape, $own, $ours, null);
+    }
+
+    /**
+     * From a GeoJSON geometry; a line with more positions than a line may have is thinned, which the entry tells.
+     *
+     * @param array<array-key, mixed> $geometry
+     * @param array<string, mixed> $properties
+     */
+    public static function read(int $row, string $name, array $geometry, array $properties = []): self
+    {
+        try {
+            $count = ($geometry['type'] ?? null) === 'LineString' && is_array($geometry['coordinates'] ?? null) ? count($geometry['coordinates']) : 0;
+            $thinned = $count > Shape::MOST_POSITIONS ? Thinning::line(Positions::line($geometry['coordinates'], '/coordinates')) : null;
+            $entry = self::of($row, $name, Shape::fromGeoJson($thinned === null ? $geometry : ['coordinates' => $thinned['line']] + $geometry), $properties);
+
+            return $thinned === null ? $entry : new self($row, $entry->name, $entry->shape, $entry->properties, $entry->ours, null, 'Thinned from ' . number_format($count) . ' to ' . number_format(count($thinned['line'])) . " positions; none that was left out lies more than {$thinned['metres']} m off the line.");
+        } catch (Refused $e) {
+            return self::bad($row, $name, $e->faults[0]['message'], $properties);
+        }
     }
 
     /** @param array<string, mixed> $properties */

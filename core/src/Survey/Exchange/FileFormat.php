@@ -14,8 +14,10 @@ enum FileFormat: string
     case Kml = 'kml';
     case Csv = 'csv';
 
-    public const MOST_BYTES = 8_000_000;
+    public const MOST_BYTES = 12_000_000;
     public const MOST_ENTRIES = 3000;
+    /** Positions of all things of a file together: a receiver's whole day, once a second, is 28,800. */
+    public const MOST_POSITIONS = 100_000;
 
     /**
      * @param array<string, string> $columns for CSV: our field => header of the file
@@ -28,17 +30,20 @@ enum FileFormat: string
     {
         self::mustBeReadable($text);
         $text = (string) preg_replace('/^\xEF\xBB\xBF/', '', $text);
-        $entries = match ($this) {
-            self::GeoJson => GeoJsonFile::read($text),
-            self::Gpx => GpxFile::read($text),
-            self::Kml => KmlFile::read($text),
-            self::Csv => CsvFile::read($text, $columns),
+        $budget = new FileBudget();
+        $found = match ($this) {
+            self::GeoJson => GeoJsonFile::read($text, $budget),
+            self::Gpx => GpxFile::read($text, $budget),
+            self::Kml => KmlFile::read($text, $budget),
+            self::Csv => CsvFile::read($text, $columns, $budget),
         };
+        $entries = [];
+        foreach ($found as $entry) {
+            $budget->entry();
+            $entries[] = $entry;
+        }
         if ($entries === []) {
             throw Refused::at('/text', 'There is nothing with a place in this file.');
-        }
-        if (count($entries) > self::MOST_ENTRIES) {
-            throw Refused::at('/text', 'This file holds ' . count($entries) . ' things; at most ' . self::MOST_ENTRIES . ' are taken at once.');
         }
 
         return $entries;
@@ -58,7 +63,7 @@ enum FileFormat: string
     public function mediaType(): string
     {
         return match ($this) {
-            self::GeoJson => 'application/geo+json', self::Gpx, self::Kml => 'application/xml', self::Csv => 'text/csv',
+            self::GeoJson => 'application/geo+json', self::Gpx => 'application/gpx+xml', self::Kml => 'application/vnd.google-earth.kml+xml', self::Csv => 'text/csv',
         };
     }
 
@@ -68,7 +73,8 @@ enum FileFormat: string
         $start = ltrim((string) preg_replace('/^\xEF\xBB\xBF/', '', substr($text, 0, 4000)));
 
         return match (true) {
-            str_starts_with($start, '{') => self::GeoJson,
+            // a record separator begins each document of a sequence (RFC 8142)
+            str_starts_with($start, '{'), str_starts_with($start, "\x1E") => self::GeoJson,
             str_starts_with($start, '<') => match (1) {
                 preg_match('/<(\w+:)?kml\b/', $start) => self::Kml, preg_match('/<(\w+:)?gpx\b/', $start) => self::Gpx, default => null
             },

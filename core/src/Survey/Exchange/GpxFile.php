@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Thicket\Survey\Exchange;
 
-use Thicket\Input\Refused;
 use Thicket\Survey\Shape;
 
 /**
@@ -14,22 +13,34 @@ use Thicket\Survey\Shape;
 final class GpxFile
 {
     private const PROPERTY_NAMESPACE = 'https://gallant-thicket.example/gpx/1';
-    private const PLAIN = ['cmt', 'desc', 'src', 'type', 'sym', 'time', 'ele'];
+    public const PLAIN = ['cmt', 'desc', 'src', 'type', 'sym', 'time', 'ele'];
 
     private function __construct()
     {
     }
 
-    /** @return list<Entry> */
-    public static function read(string $text): array
+    /**
+     * Read node by node: a track of a whole day is never unfolded as a tree.
+     *
+     * @return \Generator<int, Entry>
+     */
+    public static function read(string $text, FileBudget $budget): \Generator
     {
-        $out = [];
         $row = 0;
-        foreach (XmlFile::elements($text, 'gpx', ['wpt', 'rte', 'trk']) as $element) {
-            $out = [...$out, ...self::element(++$row, $element)];
+        $mark = null;
+        foreach (XmlFile::nodes($text, 'gpx') as $node) {
+            if ($node->nodeType === \XMLReader::ELEMENT && $mark === null && in_array($node->localName, ['wpt', 'rte', 'trk'], true)) {
+                $mark = new GpxMark(++$row, $node->localName, $node->depth);
+                $mark->begin($node, $budget);
+            } elseif ($node->nodeType === \XMLReader::ELEMENT) {
+                $mark?->take($node, $budget);
+            }
+            $ends = $node->nodeType === \XMLReader::END_ELEMENT || ($node->nodeType === \XMLReader::ELEMENT && $node->isEmptyElement);
+            if ($mark !== null && $ends && $node->depth === $mark->depth) {
+                yield from $mark->entries();
+                $mark = null;
+            }
         }
-
-        return $out;
     }
 
     /** @param list<Entry> $entries */
@@ -89,82 +100,5 @@ final class GpxFile
     {
         $xml->writeAttribute('lat', (string) json_encode($position[1]));
         $xml->writeAttribute('lon', (string) json_encode($position[0]));
-    }
-
-    /** @return list<Entry> */
-    private static function element(int $row, \DOMElement $element): array
-    {
-        $name = XmlFile::textOf($element, 'name') ?? '';
-        $properties = [];
-        foreach (self::PLAIN as $plain) {
-            $text = XmlFile::textOf($element, $plain);
-            $text === null || $properties[$plain] = $text;
-        }
-        foreach (XmlFile::all($element, 'property') as $property) {
-            $properties[$property->getAttribute('name')] = $property->textContent;
-        }
-        try {
-            $lines = match ($element->localName) {
-                'wpt' => [[self::read1($element, 1)]],
-                'rte' => [self::line(XmlFile::all($element, 'rtept'))],
-                default => array_map(static fn (\DOMElement $segment): array => self::line(XmlFile::all($segment, 'trkpt')), XmlFile::all($element, 'trkseg')),
-            };
-
-            return self::entries($row, $name, $element->localName === 'wpt', $lines, $properties);
-        } catch (Refused $e) {
-            return [Entry::bad($row, $name, $e->faults[0]['message'], $properties)];
-        }
-    }
-
-    /**
-     * @param list<list<array{float, float}>> $lines
-     * @param array<string, string> $properties
-     *
-     * @return list<Entry>
-     */
-    private static function entries(int $row, string $name, bool $point, array $lines, array $properties): array
-    {
-        $lines = array_values(array_filter($lines));
-        if ($lines === []) {
-            return [Entry::bad($row, $name, 'It has no positions.', $properties)];
-        }
-        if ($point) {
-            return [Entry::of($row, $name, Shape::fromGeoJson(['type' => 'Point', 'coordinates' => $lines[0][0]]), $properties)];
-        }
-        if (array_filter($lines, static fn (array $l): bool => count($l) < 4 || $l[0] !== $l[count($l) - 1]) === []) {
-            return [Entry::of($row, $name, Shape::fromGeoJson(['type' => 'Polygon', 'coordinates' => $lines]), $properties)];
-        }
-        $out = [];
-        foreach ($lines as $i => $line) {
-            $out[] = Entry::of($row, count($lines) > 1 ? trim($name . ' ' . ($i + 1)) : $name, Shape::fromGeoJson(['type' => 'LineString', 'coordinates' => $line]), $properties);
-        }
-
-        return $out;
-    }
-
-    /**
-     * @param list<\DOMElement> $points
-     *
-     * @return list<array{float, float}>
-     */
-    private static function line(array $points): array
-    {
-        $out = [];
-        foreach ($points as $i => $point) {
-            $out[] = self::read1($point, $i + 1);
-        }
-
-        return $out;
-    }
-
-    /** @return array{float, float} */
-    private static function read1(\DOMElement $point, int $n): array
-    {
-        [$lat, $lon] = [$point->getAttribute('lat'), $point->getAttribute('lon')];
-        if (!is_numeric($lat) || !is_numeric($lon)) {
-            throw Refused::at('', "Position {$n} has no readable lat and lon.");
-        }
-
-        return [(float) $lon, (float) $lat];
     }
 }

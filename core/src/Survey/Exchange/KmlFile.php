@@ -14,16 +14,13 @@ final class KmlFile
     {
     }
 
-    /** @return list<Entry> */
-    public static function read(string $text): array
+    /** @return \Generator<int, Entry> */
+    public static function read(string $text, FileBudget $budget): \Generator
     {
-        $out = [];
         $row = 0;
         foreach (XmlFile::elements($text, 'kml', ['Placemark']) as $mark) {
-            $out = [...$out, ...self::placemark(++$row, $mark)];
+            yield from self::placemark(++$row, $mark, $budget);
         }
-
-        return $out;
     }
 
     /** @param list<Entry> $entries */
@@ -55,55 +52,54 @@ final class KmlFile
         return $xml->outputMemory();
     }
 
-    /** @return list<Entry> */
-    private static function placemark(int $row, \DOMElement $mark): array
+    /** @return \Generator<int, Entry> */
+    private static function placemark(int $row, \DOMElement $mark, FileBudget $budget): \Generator
     {
         $name = XmlFile::textOf($mark, 'name') ?? '';
         $properties = self::properties($mark);
-        $pieces = [];
-        foreach (['Point', 'LineString', 'Polygon'] as $type) {
-            foreach (XmlFile::all($mark, $type) as $found) {
-                $pieces[] = $found;
-            }
-        }
+        $pieces = XmlFile::all($mark, 'Point', 'LineString', 'Polygon');
         if ($pieces === []) {
-            return [Entry::bad($row, $name, 'It has no point, line or polygon.', $properties)];
+            yield Entry::bad($row, $name, 'It has no point, line or polygon.', $properties);
         }
-        $out = [];
         foreach ($pieces as $i => $piece) {
             $called = count($pieces) > 1 ? trim($name . ' ' . ($i + 1)) : $name;
             try {
-                $out[] = Entry::of($row, $called, self::read1($piece), $properties);
+                $geometry = self::geometry($piece, $budget);
             } catch (Refused $e) {
-                $out[] = Entry::bad($row, $called, $e->faults[0]['message'], $properties);
+                // too much for the whole file is no fault of this placemark
+                yield $e->faults[0]['pointer'] === '' ? Entry::bad($row, $called, $e->faults[0]['message'], $properties) : throw $e;
+                continue;
             }
+            yield Entry::read($row, $called, $geometry, $properties);
         }
-
-        return $out;
     }
 
-    private static function read1(\DOMElement $piece): Shape
+    /** @return array{type: string, coordinates: mixed} GeoJSON */
+    private static function geometry(\DOMElement $piece, FileBudget $budget): array
     {
         if ($piece->localName === 'Polygon') {
             $rings = [];
             foreach (['outerBoundaryIs', 'innerBoundaryIs'] as $side) {
                 foreach (XmlFile::all($piece, $side) as $boundary) {
-                    $rings[] = self::coordinates($boundary);
+                    $rings[] = self::coordinates($boundary, $budget);
                 }
             }
 
-            return Shape::fromGeoJson(['type' => 'Polygon', 'coordinates' => $rings]);
+            return ['type' => 'Polygon', 'coordinates' => $rings];
         }
-        $line = self::coordinates($piece);
+        $line = self::coordinates($piece, $budget);
 
-        return Shape::fromGeoJson(['type' => $piece->localName, 'coordinates' => $piece->localName === 'Point' ? ($line[0] ?? null) : $line]);
+        return ['type' => (string) $piece->localName, 'coordinates' => $piece->localName === 'Point' ? ($line[0] ?? null) : $line];
     }
 
     /** @return list<array{float, float}> */
-    private static function coordinates(\DOMElement $parent): array
+    private static function coordinates(\DOMElement $parent, FileBudget $budget): array
     {
+        $text = XmlFile::all($parent, 'coordinates')[0]->textContent ?? '';
+        // counted before it is taken apart
+        $budget->positions((int) preg_match_all('/\S+/', $text));
         $out = [];
-        foreach (preg_split('/\s+/', trim(XmlFile::all($parent, 'coordinates')[0]->textContent ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $i => $tuple) {
+        foreach (preg_split('/\s+/', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $i => $tuple) {
             $parts = explode(',', $tuple);
             if (!is_numeric($parts[0]) || !is_numeric($parts[1] ?? null)) {
                 throw Refused::at('', 'Position ' . ($i + 1) . " reads '" . mb_strimwidth($tuple, 0, 40, '...') . "'; it must read longitude,latitude.");

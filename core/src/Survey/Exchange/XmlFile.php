@@ -29,19 +29,43 @@ final class XmlFile
      */
     public static function elements(string $text, string $root, array $wanted): \Generator
     {
+        $within = -1;
+        foreach (self::nodes($text, $root) as $reader) {
+            if ($within >= 0 && $reader->depth > $within) {
+                continue;
+            }
+            $within = -1;
+            if ($reader->nodeType === \XMLReader::ELEMENT && in_array($reader->localName, $wanted, true)) {
+                $within = $reader->depth;
+                $element = $reader->expand(new \DOMDocument());
+                if ($element instanceof \DOMElement) {
+                    yield $element;
+                }
+            }
+        }
+    }
+
+    /**
+     * The file node by node, never as a whole.
+     *
+     * @return \Generator<int, \XMLReader> the reader, standing on the next node
+     *
+     * @throws Refused where it is not well-formed, declares a document type or nests too deep
+     */
+    public static function nodes(string $text, string $root): \Generator
+    {
         // looked for before any parser sees the text
         if (stripos($text, '<!DOCTYPE') !== false || stripos($text, '<!ENTITY') !== false) {
             throw Refused::at('/text', 'This file declares a document type or entities; such files are not read.');
         }
         $before = libxml_use_internal_errors(true);
         try {
-            $reader = \XMLReader::XML($text, 'UTF-8', LIBXML_NONET | LIBXML_COMPACT);
+            $reader = \XMLReader::XML($text, 'UTF-8', LIBXML_NONET | LIBXML_COMPACT | LIBXML_PARSEHUGE);
             if (!$reader instanceof \XMLReader) {
                 throw Refused::at('/text', 'This is not readable XML.');
             }
             $first = true;
-            $more = $reader->read();
-            while ($more) {
+            while ($reader->read()) {
                 if ($reader->depth > self::DEEPEST) {
                     throw Refused::at('/text', 'This file nests deeper than any map does.');
                 }
@@ -51,15 +75,7 @@ final class XmlFile
                         throw Refused::at('/text', "This file begins with <{$reader->localName}>, not with <{$root}>.");
                     }
                 }
-                if ($reader->nodeType === \XMLReader::ELEMENT && in_array($reader->localName, $wanted, true)) {
-                    $element = $reader->expand(new \DOMDocument());
-                    if ($element instanceof \DOMElement) {
-                        yield $element;
-                    }
-                    $more = $reader->next();
-                    continue;
-                }
-                $more = $reader->read();
+                yield $reader;
             }
             $fault = libxml_get_last_error();
             if ($fault !== false || $first) {
@@ -82,15 +98,28 @@ final class XmlFile
         return null;
     }
 
-    /** @return list<\DOMElement> children of that name, at any depth */
-    public static function all(\DOMElement $parent, string $localName): array
+    /**
+     * Elements below the parent with one of the names, in the order of the names, then of the file; walked node by node, since
+     * the library's own lists are counted anew at every step.
+     *
+     * @return list<\DOMElement>
+     */
+    public static function all(\DOMElement $parent, string ...$localNames): array
     {
-        $out = [];
-        foreach ($parent->getElementsByTagNameNS('*', $localName) as $found) {
-            $out[] = $found;
+        $found = array_fill_keys($localNames, []);
+        $node = $parent->firstChild;
+        while ($node !== null) {
+            if ($node instanceof \DOMElement && isset($found[$node->localName])) {
+                $found[$node->localName][] = $node;
+            }
+            $next = $node->firstChild ?? $node->nextSibling;
+            while ($next === null && ($node = $node->parentNode) !== null && $node !== $parent) {
+                $next = $node->nextSibling;
+            }
+            $node = $next;
         }
 
-        return $out;
+        return array_merge(...array_values($found));
     }
 
     /** Characters that XML cannot carry are left out. */
