@@ -35,6 +35,7 @@ Route::get('sheets/{sheet}/pdf', [FieldDayController::class, 'pdf'])->withoutMid
 Route::get('grounds/{ground}/export', [ExchangeController::class, 'export'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 Route::get('stands/{stand}/tally.csv', [TallyController::class, 'csv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 
+Route::get('seal', [FieldDayController::class, 'head'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 Route::get('steps/{step}/mixing-card.pdf', [MixController::class, 'card'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 Route::get('shed/shopping.csv', [MixController::class, 'shoppingCsv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 Route::get('sightings.csv', [SightingController::class, 'csv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);

@@ -10,6 +10,8 @@ use App\Models\Sheet;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Models\User;
+use App\Seal\Chain;
+use App\Seal\Sealed;
 use App\Support\JobClock;
 use App\Text\Sentences;
 use App\Trail\Assembler;
@@ -49,6 +51,7 @@ final readonly class IssueSheet
         private Sentences $sentences,
         private JobClock $clock,
         private Puts $puts,
+        private Chain $chain,
     ) {
     }
 
@@ -79,6 +82,7 @@ final readonly class IssueSheet
             $number = 1 + (int) Sheet::query()->where('crew_id', $crewId)->lockForUpdate()->max('number');
             $sheet = Sheet::create(array_filter(['id' => $id]) + ['crew_id' => $crewId, 'number' => $number, 'snapshot' => $snapshot, 'issued_by' => $lead->id, 'issued_at' => $this->clock->now()]);
             $sheet->steps()->attach($step->id);
+            $this->chain->add($crewId, Sealed::Sheet, $sheet->id);
 
             return $sheet->load('steps');
         });

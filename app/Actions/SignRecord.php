@@ -13,6 +13,8 @@ use App\Models\Sheet;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Models\User;
+use App\Seal\Chain;
+use App\Seal\Sealed;
 use App\Support\CanonicalJson;
 use App\Support\JobClock;
 use App\Wire\Wire;
@@ -28,10 +30,10 @@ use Thicket\Safety\StartLimit;
 use Thicket\Timing\Day;
 use Thicket\Timing\JudgeAfter;
 
-/** Reads, seals and signs a work record: a new link of the crew's chain (rulings B17, J29). Signed once, then only added to. */
+/** Reads, signs and seals a work record: a new link of the crew's chain (rulings B17, J29). Signed once, then only added to. */
 final readonly class SignRecord
 {
-    public function __construct(private Catalogue $catalogue, private JobClock $clock, private \App\Trail\Assembler $assembler, private Puts $puts)
+    public function __construct(private Catalogue $catalogue, private JobClock $clock, private \App\Trail\Assembler $assembler, private Puts $puts, private Chain $chain)
     {
     }
 
@@ -87,17 +89,16 @@ final readonly class SignRecord
             $body += $this->used($sheet, $stand, $body) + ['batches' => self::mixed($batches, $stand->patch->ground->time_zone)] + ['outsideLimits' => $this->outside($sheet, $body), 'signedBy' => $user->name, 'licence' => $user->person?->licence, 'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot]];
             $last = Record::query()->where('crew_id', $sheet->crew_id)->orderByDesc('seq')->lockForUpdate()->first();
             $seq = ($last->seq ?? 0) + 1;
-            $previous = $last->hash ?? str_repeat('0', 64);
-            $canonical = CanonicalJson::of($body);
             $record = Record::create(array_filter(['id' => $id]) + [
                 'crew_id' => $sheet->crew_id, 'seq' => $seq, 'sheet_id' => $sheet->id, 'step_id' => $step->id, 'patch_id' => $stand->patch_id,
-                'worked_on' => $worked->format('Y-m-d'), 'judge_after' => $judge->format('Y-m-d'), 'body' => $canonical,
-                'prev_hash' => $previous, 'hash' => hash('sha256', $previous . $canonical), 'signed_by' => $user->id, 'signed_at' => now(),
+                'worked_on' => $worked->format('Y-m-d'), 'judge_after' => $judge->format('Y-m-d'), 'body' => CanonicalJson::of($body), 'signed_by' => $user->id, 'signed_at' => now(),
             ]);
             // a draw is linked to its record by way of its batch
             $batches->each(static fn (Batch $batch) => $batch->update(['record_id' => $record->id]));
 
-            return $record->load('lookBacks');
+            $this->chain->add($sheet->crew_id, Sealed::Record, $record->id);
+
+            return $record->load(['lookBacks', 'seal', 'patch.ground']);
         });
     }
 

@@ -8,13 +8,15 @@ use App\Http\Stopped;
 use App\Models\Sheet;
 use App\Models\Step;
 use App\Models\User;
+use App\Seal\Chain;
+use App\Seal\Sealed;
 use App\Support\JobClock;
 use Illuminate\Support\Facades\DB;
 
 /** Calls a sheet back, with the reason; its step waits for another. A sheet that was signed for stays. */
 final readonly class WithdrawSheet
 {
-    public function __construct(private JobClock $clock)
+    public function __construct(private JobClock $clock, private Chain $chain)
     {
     }
 
@@ -28,6 +30,7 @@ final readonly class WithdrawSheet
                 throw new Stopped(409, 'This sheet is withdrawn or signed already.');
             }
             $sheet->update(['withdrawn_at' => $this->clock->now(), 'withdrawn_by' => $lead->name, 'withdrawn_why' => $reason]);
+            $this->chain->add($sheet->crew_id, Sealed::Withdrawal, $sheet->id);
 
             return $sheet;
         });

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Seal\Sealed;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * A signed work record; a link of the crew's chain.
@@ -22,8 +24,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property \Illuminate\Support\Carbon $worked_on
  * @property \Illuminate\Support\Carbon $judge_after
  * @property string $body canonical JSON
- * @property string $prev_hash
- * @property string $hash
+ * @property Seal|null $seal its link of the crew's chain
  * @property \Illuminate\Support\Carbon $signed_at
  * @property Patch $patch
  * @property \Illuminate\Database\Eloquent\Collection<int, LookBack> $lookBacks
@@ -32,9 +33,23 @@ final class Record extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'crew_id', 'seq', 'sheet_id', 'step_id', 'patch_id', 'worked_on', 'judge_after', 'body', 'prev_hash', 'hash', 'signed_by', 'signed_at'];
+    protected $fillable = ['id', 'crew_id', 'seq', 'sheet_id', 'step_id', 'patch_id', 'worked_on', 'judge_after', 'body', 'signed_by', 'signed_at'];
 
     protected $casts = ['worked_on' => 'date', 'judge_after' => 'date', 'signed_at' => 'datetime', 'seq' => 'integer'];
+
+    /** @return HasOne<Seal, $this> */
+    public function seal(): HasOne
+    {
+        return $this->hasOne(Seal::class, 'subject_id')->where('kind', Sealed::Record->value);
+    }
+
+    /** @return array<array-key, mixed>|null what was signed; null where the body cannot be read any more */
+    public function content(): ?array
+    {
+        $content = json_decode($this->body, true, 64);
+
+        return is_array($content) ? $content : null;
+    }
 
     /** @return BelongsTo<Patch, $this> */
     public function patch(): BelongsTo

@@ -73,11 +73,16 @@ final readonly class PhotoStore
         ];
     }
 
-    public function path(string $file, string $size): string
+    public function find(string $file, string $size): ?string
     {
         $path = "{$this->folder}/{$file}.{$size}.jpg";
 
-        return is_file($path) ? $path : throw new Stopped(404, 'The file of this picture is gone.');
+        return is_file($path) ? $path : null;
+    }
+
+    public function path(string $file, string $size): string
+    {
+        return $this->find($file, $size) ?? throw new Stopped(404, 'The file of this picture is gone.');
     }
 
     public function drop(string $file): void

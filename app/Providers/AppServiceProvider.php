@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\User;
+use App\Seal\SealKey;
 use App\Support\JobClock;
 use App\Text\Sentences;
 use App\Trail\Assembler;
@@ -22,6 +23,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(Catalogue::class, fn (Application $app): Catalogue => self::catalogue());
         $this->app->scoped(Assembler::class);
+        $this->app->singleton(SealKey::class, static fn (): SealKey => SealKey::fromConfig());
         $this->app->singleton(JobClock::class, fn (): JobClock => JobClock::fromConfig());
         $this->app->singleton(Sentences::class, fn (): Sentences => new Sentences(base_path('lang'), 'en'));
     }

@@ -134,12 +134,15 @@ final class Ceilings
     private function read(string $crew, string $active): array
     {
         $out = [];
-        foreach (Record::query()->where('crew_id', $crew)->where('body', 'like', '%"active":"' . $active . '"%')->get() as $record) {
-            $body = json_decode($record->body, true, 64, JSON_THROW_ON_ERROR);
-            if (!is_array($body)) {
+        $holds = fn ($q) => $q->where('body', 'like', '%"active":"' . $active . '"%')->orWhereRaw('NOT JSON_VALID(body)');
+        foreach (Record::query()->where('crew_id', $crew)->where($holds)->get() as $record) {
+            $body = $record->content();
+            $day = $record->worked_on->format('Y-m-d');
+            if ($body === null) {
+                // a record that cannot be read may have put anything there: unknown, which blocks (rulings J7)
+                $out[] = ['patch' => $record->patch_id, 'day' => $day, 'load' => null];
                 continue;
             }
-            $day = $record->worked_on->format('Y-m-d');
             // records signed before several products went into one tank name one active
             $puts = $body['activesPerArea'] ?? (is_array($body['activePerArea'] ?? null) ? [$body['activePerArea']] : [['active' => $body['sheet']['snapshot']['product']['active'] ?? null]]);
             foreach (is_array($puts) ? $puts : [] as $put) {

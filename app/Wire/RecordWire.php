@@ -6,11 +6,12 @@ namespace App\Wire;
 
 use App\Models\LookBack;
 use App\Models\Record;
+use App\Seal\Verifier;
 use App\Support\JobClock;
 
 final readonly class RecordWire
 {
-    public function __construct(private JobClock $clock)
+    public function __construct(private JobClock $clock, private Verifier $verifier)
     {
     }
 
@@ -19,8 +20,10 @@ final readonly class RecordWire
     {
         return [
             'id' => $record->id, 'seq' => $record->seq, 'sheetId' => $record->sheet_id, 'workedOn' => Wire::day($record->worked_on), 'judgeAfter' => Wire::day($record->judge_after),
-            'mayScore' => $record->judge_after->format('Y-m-d') <= $this->clock->today($record->patch->ground->time_zone)->format('Y-m-d'), 'signedAt' => Wire::moment($record->signed_at, $record->patch->ground->time_zone), 'hash' => $record->hash, 'prevHash' => $record->prev_hash,
-            'body' => json_decode($record->body, true, 64, JSON_THROW_ON_ERROR),
+            'mayScore' => $record->judge_after->format('Y-m-d') <= $this->clock->today($record->patch->ground->time_zone)->format('Y-m-d'), 'signedAt' => Wire::moment($record->signed_at, $record->patch->ground->time_zone),
+            'seal' => ['state' => $this->verifier->record($record), 'seq' => $record->seal?->seq, 'hash' => $record->seal?->hash, 'at' => $record->seal === null ? null : Wire::moment(new \DateTimeImmutable($record->seal->sealed_at, new \DateTimeZone('UTC')))],
+            // a body that cannot be read is shown as broken, not guessed at
+            'body' => (object) ($record->content() ?? []),
             'lookBacks' => $record->lookBacks->map(static fn (LookBack $l): array => ['id' => $l->id, 'lookedOn' => $l->looked_on->format('Y-m-d'), 'scored' => $l->scored] + $l->body)->values()->all(),
         ];
     }

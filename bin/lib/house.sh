@@ -174,12 +174,19 @@ database_start() {
     sleep 0.1
   done
   [ -s "$THICKET_VAR/run/db-password" ] || keep_secret "$THICKET_VAR/run/db-password" "$(head -c 24 /dev/urandom | base64 | tr -dc 'A-Za-z0-9')"
+  [ -s "$THICKET_VAR/run/db-owner-password" ] || keep_secret "$THICKET_VAR/run/db-owner-password" "$(head -c 24 /dev/urandom | base64 | tr -dc 'A-Za-z0-9')"
   DB_PASSWORD="$(cat "$THICKET_VAR/run/db-password")"
   database_root "$sock" <<SQL || die "MariaDB answered but refused to make the database 'thicket'."
 CREATE DATABASE IF NOT EXISTS thicket;
 CREATE USER IF NOT EXISTS 'thicket'@'127.0.0.1';
 ALTER USER 'thicket'@'127.0.0.1' IDENTIFIED BY '$DB_PASSWORD';
-GRANT ALL ON thicket.* TO 'thicket'@'127.0.0.1';
+-- the application's account reads and writes rows; tables and the triggers that keep what is sealed are the owner's
+GRANT SELECT ON thicket.* TO 'thicket'@'127.0.0.1';
+REVOKE ALL PRIVILEGES ON thicket.* FROM 'thicket'@'127.0.0.1';
+GRANT SELECT, INSERT, UPDATE, DELETE ON thicket.* TO 'thicket'@'127.0.0.1';
+CREATE USER IF NOT EXISTS 'thicket_owner'@'127.0.0.1';
+ALTER USER 'thicket_owner'@'127.0.0.1' IDENTIFIED BY '$(cat "$THICKET_VAR/run/db-owner-password")';
+GRANT ALL ON thicket.* TO 'thicket_owner'@'127.0.0.1';
 -- nobody rules this database from a network address, however it was made
 DELETE FROM mysql.global_priv WHERE User = 'root' AND Host <> 'localhost';
 ALTER USER IF EXISTS 'root'@'localhost' IDENTIFIED VIA unix_socket;
@@ -200,7 +207,8 @@ clock_offset() {
 # The application's settings for this run, read by bootstrap/app.php from \$THICKET_VAR/.env.
 write_environment() { # $1: environment name, $2: address
   [ -s "$THICKET_VAR/run/app-key" ] || keep_secret "$THICKET_VAR/run/app-key" "base64:$(head -c 32 /dev/urandom | base64)"
-  chmod 600 "$THICKET_VAR/run/app-key" "$THICKET_VAR/run/db-password"
+  [ -s "$THICKET_VAR/run/seal-key" ] || keep_secret "$THICKET_VAR/run/seal-key" "$(head -c 32 /dev/urandom | base64)"
+  chmod 600 "$THICKET_VAR/run/app-key" "$THICKET_VAR/run/db-password" "$THICKET_VAR/run/seal-key"
   local host="${2#http://}" offset
   # taken apart: a failure inside the text below would go unnoticed
   offset="$(clock_offset)" || exit 1
@@ -227,6 +235,7 @@ LOG_LEVEL=info
 THICKET_CLOCK_OFFSET_SECONDS=$offset
 THICKET_CLOCK_FROZEN=${THICKET_FREEZE:-0}
 THICKET_DEMO=${THICKET_DEMO:-1}
+THICKET_SEAL_KEY=$(cat "$THICKET_VAR/run/seal-key")
 THICKET_GPS_PORT=${THICKET_GPS_PORT:-0}
 ENV
   chmod 600 "$THICKET_VAR/.env"
@@ -285,4 +294,6 @@ listen.group = $web"
 }
 web_stop() { stop_noted "$THICKET_VAR/run/nginx.pid.noted"; stop_noted "$THICKET_VAR/run/fpm.pid.noted"; }
 
+# As the owner of the tables: for migrations alone, never for the application.
+artisan_owner() { DB_USERNAME=thicket_owner DB_PASSWORD="$(cat "$THICKET_VAR/run/db-owner-password")" artisan "$@"; }
 artisan() { (cd "$THICKET_ROOT" && php artisan "$@"); }

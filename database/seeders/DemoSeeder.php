@@ -30,6 +30,8 @@ use App\Models\Tool;
 use App\Models\User;
 use App\Models\Zone;
 use App\Photos\PhotoStore;
+use App\Seal\Chain;
+use App\Seal\Sealed;
 use App\Support\JobClock;
 use App\Trail\RecipeDesk;
 use App\Wire\KeyWire;
@@ -57,7 +59,7 @@ final class DemoSeeder
 
     private Crew $crew;
 
-    public function __construct(private readonly KeepOutline $keepOutline, private readonly PhotoStore $photos, private readonly KeyWire $key, private readonly Catalogue $catalogue)
+    public function __construct(private readonly KeepOutline $keepOutline, private readonly PhotoStore $photos, private readonly KeyWire $key, private readonly Catalogue $catalogue, private readonly Chain $chain)
     {
     }
 
@@ -158,7 +160,8 @@ final class DemoSeeder
         $this->tally($broom, '2024-08-12', [['from' => '1 cm', 'below' => '3 cm', 'count' => 210, 'stemsPerClump' => 3]]);
         $this->mix($broom, $this->step($broom, 'cut-stump', 'triclopyr-ester', $ester, null), $desk);
         $record = $this->past($issue, $sign, $broom, $clock, '2024-08-28', ['treated' => 204, 'skipped' => 6, 'remarks' => 'Seedlings to be pulled each spring.']);
-        LookBack::create(['record_id' => $record->id, 'looked_on' => '2025-09-10', 'scored' => true, 'body' => ['counted' => 200, 'dead' => 183, 'resprouted' => 17, 'remarks' => 'Seedlings thick where the soil was stirred.'], 'made_by' => $this->lead->id]);
+        $look = LookBack::create(['record_id' => $record->id, 'looked_on' => '2025-09-10', 'scored' => true, 'body' => ['counted' => 200, 'dead' => 183, 'resprouted' => 17, 'remarks' => 'Seedlings thick where the soil was stirred.'], 'made_by' => $this->lead->id]);
+        $this->chain->add($record->crew_id, Sealed::LookBack, $look->id);
     }
 
     private function creek(Ground $creek): void
@@ -297,6 +300,7 @@ final class DemoSeeder
         $taken = $this->photos->take(__DIR__ . "/photos/{$picture}.jpg", $id);
         unset($taken['offered']);
         Photo::create(['id' => $id, 'sighting_id' => $sighting->id, 'made_by' => $this->lead->id] + $taken);
+        $this->chain->add($this->lead->crew_id, Sealed::Photo, $id);
     }
 
     /**

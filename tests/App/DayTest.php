@@ -87,10 +87,13 @@ it('dates a sheet, the record signed for it and its look-back by the ground', fu
     $this->api('POST', "/records/{$record}/look-backs", ['lookedOn' => $on($today, 1), 'counted' => 3, 'dead' => 1])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/lookedOn');
     $this->api('POST', "/records/{$record}/look-backs", ['lookedOn' => $today, 'counted' => 3, 'dead' => 1])->assertCreated();
     // judged from the very day on, as the ground has it
-    Record::query()->whereKey($record)->update(['judge_after' => $on($today, 1)]);
-    expect($this->api('GET', "/records/{$record}")->json('mayScore'))->toBeFalse();
-    Record::query()->whereKey($record)->update(['judge_after' => $today]);
-    expect($this->api('GET', "/records/{$record}")->json('mayScore'))->toBeTrue();
+    $judge = new DateTimeImmutable(Record::query()->findOrFail($record)->judge_after->format('Y-m-d'));
+    $mayScore = function (DateTimeImmutable $day) use ($moment, $today, $record): bool {
+        app(JobClock::class)->freezeAt((new DateTimeImmutable($moment))->modify((new DateTimeImmutable($today))->diff($day)->days . ' days')->format(DATE_RFC3339));
+
+        return $this->api('GET', "/records/{$record}")->json('mayScore');
+    };
+    expect($mayScore($judge->modify('-1 day')))->toBeFalse()->and($mayScore($judge))->toBeTrue();
 })->with('edges of the day');
 
 it('takes no day from the clock without saying where', function () {

@@ -60,16 +60,6 @@ it('carries a patch from an outline to a look-back that cannot be scored yet', f
     $this->api('POST', "/records/{$id}/look-backs", ['lookedOn' => '2026-09-03', 'scored' => false, 'counted' => 42, 'dead' => 0])->assertCreated()->assertJsonCount(1, 'lookBacks');
 });
 
-it('chains signed records by hash', function () {
-    $records = Record::query()->orderBy('seq')->get();
-    $previous = str_repeat('0', 64);
-    foreach ($records as $i => $record) {
-        expect([$record->seq, $record->prev_hash, $record->hash])->toBe([$i + 1, $previous, hash('sha256', $previous . $record->body)]);
-        $previous = $record->hash;
-    }
-    expect($records)->not->toBeEmpty();
-});
-
 it('keeps a look-alike gate shut until the test is made, and takes the name back when it points elsewhere', function () {
     $this->as();
     $stand = $this->standId('norway-maple');

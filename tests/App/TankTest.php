@@ -144,7 +144,7 @@ it('counts sheets that are out, how often, and what a silent card cannot tell', 
     $signed = Record::query()->firstOrFail()->replicate(['id']);
     // a record of before several products went into one tank
     $body = array_diff_key(json_decode($signed->body, true), ['activesPerArea' => 0]);
-    $signed->fill(['id' => (string) Illuminate\Support\Str::uuid7(), 'seq' => 990, 'patch_id' => $stand->patch_id, 'worked_on' => '2026-05-05', 'body' => json_encode(['activePerArea' => ['active' => 'triclopyr-ester', 'value' => '10', 'unit' => 'g_ae/ha']] + $body), 'hash' => str_repeat('b', 64)])->save();
+    $signed->fill(['id' => (string) Illuminate\Support\Str::uuid7(), 'seq' => 990, 'patch_id' => $stand->patch_id, 'worked_on' => '2026-05-05', 'body' => json_encode(['activePerArea' => ['active' => 'triclopyr-ester', 'value' => '10', 'unit' => 'g_ae/ha']] + $body)])->save();
     expect($gates(['applications' => 1])['ceiling-times'] ?? '')->toContain('1')
         ->and($gates(['applications' => 2, 'applicationMaximum' => '1 g ae/ha'])['ceiling-application'] ?? '')->toContain('at once')
         ->and($gates(['applicationMaximum' => null, 'intervalDays' => null])['interval-unknown'] ?? '')->toContain('5 May 2026')

@@ -13,6 +13,8 @@ use App\Models\Record;
 use App\Models\Sheet;
 use App\Models\Stand;
 use App\Models\Step;
+use App\Seal\Chain;
+use App\Seal\Sealed;
 use App\Support\JobClock;
 use App\Support\SecurityLog;
 use App\Text\CardChanges;
@@ -24,6 +26,7 @@ use App\Wire\Wire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 
 /** Gates, job sheet, signed record, look-back. */
@@ -102,12 +105,20 @@ final class FieldDayController extends Controller
         return $this->json($wire->record($sign($sheet, $this->user($request), $body, $id)), 201);
     }
 
+    /** The newest seal of the crew, signed: to be kept where this database is not (thicket:verify --head). */
+    public function head(Request $request, Chain $chain): JsonResponse
+    {
+        SecurityLog::note('exported', $request, ['what' => 'head of the seals']);
+
+        return $this->json($chain->head($this->user($request)->crew));
+    }
+
     public function record(Request $request, string $recordId, RecordWire $wire): JsonResponse
     {
         return $this->json($wire->record($this->findRecord($request, $recordId)));
     }
 
-    public function lookBack(Request $request, string $recordId, RecordWire $wire, JobClock $clock): JsonResponse
+    public function lookBack(Request $request, string $recordId, RecordWire $wire, JobClock $clock, Chain $chain): JsonResponse
     {
         $record = $this->findRecord($request, $recordId);
         Gate::authorize('write');
@@ -130,7 +141,10 @@ final class FieldDayController extends Controller
             throw new Stopped(409, 'It cannot be judged before ' . $record->judge_after->format('Y-m-d') . '. Keep what you saw as a sign; root kill shows later.', ['judgeAfter' => $record->judge_after->format('Y-m-d')]);
         }
         $this->mustBeNew($id, new LookBack());
-        LookBack::create(array_filter(['id' => $id]) + ['record_id' => $record->id, 'looked_on' => $looked?->format('Y-m-d'), 'scored' => $scored, 'body' => ['counted' => $counted, 'dead' => $dead, 'resprouted' => $resprouted, 'remarks' => $remarks], 'made_by' => $this->user($request)->id]);
+        DB::transaction(function () use ($chain, $id, $record, $looked, $scored, $counted, $dead, $resprouted, $remarks, $request): void {
+            $look = LookBack::create(array_filter(['id' => $id]) + ['record_id' => $record->id, 'looked_on' => $looked?->format('Y-m-d'), 'scored' => $scored, 'body' => ['counted' => $counted, 'dead' => $dead, 'resprouted' => $resprouted, 'remarks' => $remarks], 'made_by' => $this->user($request)->id]);
+            $chain->add($record->crew_id, Sealed::LookBack, $look->id);
+        });
 
         return $this->json($wire->record($this->findRecord($request, $recordId)), 201);
     }
@@ -153,7 +167,7 @@ final class FieldDayController extends Controller
 
     private function findRecord(Request $request, string $id): Record
     {
-        return Record::query()->ofCrew($this->user($request))->with(['lookBacks', 'patch.ground'])->findOrFail($id);
+        return Record::query()->ofCrew($this->user($request))->with(['lookBacks', 'patch.ground', 'seal'])->findOrFail($id);
     }
 
     /** @return list<array{field: string, was: string, now: string}> what a newer card says otherwise than the sheet that is out; until a signed record closes it (rulings B8) */

@@ -9,6 +9,8 @@ use App\Models\Ground;
 use App\Models\Photo;
 use App\Models\Sighting;
 use App\Photos\PhotoStore;
+use App\Seal\Chain;
+use App\Seal\Sealed;
 use App\Support\SecurityLog;
 use App\Text\DarwinCore;
 use App\Wire\SightingWire;
@@ -16,6 +18,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -80,7 +83,7 @@ final class SightingController extends Controller
     }
 
     /** The place that the camera wrote is told in the answer and kept nowhere; the person takes it over or not. */
-    public function storePhoto(Request $request, string $id, PhotoStore $store): JsonResponse
+    public function storePhoto(Request $request, string $id, PhotoStore $store, Chain $chain): JsonResponse
     {
         $sighting = $this->find($request, $id);
         $upload = $request->file('photo');
@@ -95,7 +98,8 @@ final class SightingController extends Controller
         $offered = $taken['offered'];
         unset($taken['offered']);
         try {
-            Photo::create(['id' => $photoId, 'sighting_id' => $sighting->id, 'made_by' => $this->user($request)->id] + $taken);
+            $photo = Photo::create(['id' => $photoId, 'sighting_id' => $sighting->id, 'made_by' => $this->user($request)->id] + $taken);
+            $chain->add($sighting->ground->crew_id, Sealed::Photo, $photo->id);
         } catch (\Throwable $e) {
             $store->drop($photoId);
             throw $e;
@@ -104,12 +108,14 @@ final class SightingController extends Controller
         return $this->json(['sighting' => $this->wire->sighting($this->find($request, $id)), 'photo' => $photoId, 'offeredPlace' => $offered], 201);
     }
 
-    public function dropPhoto(Request $request, string $id, PhotoStore $store): JsonResponse
+    public function dropPhoto(Request $request, string $id, PhotoStore $store, Chain $chain): JsonResponse
     {
         $photo = $this->photo($id);
         Gate::authorize('delete', $photo);
+        $chain->add($photo->sighting->ground->crew_id, Sealed::PhotoDropped, $photo->id);
         $photo->delete();
-        $store->drop($photo->file);
+        // the file goes once it is sure that the row is gone
+        DB::afterCommit(static fn () => $store->drop($photo->file));
 
         return $this->answer($this->find($request, $photo->sighting_id));
     }

@@ -162,7 +162,11 @@ const keep = async (scored: boolean): Promise<void> => {
             </tr>
           </tbody>
         </table>
-        <p class="small soft hash">{{ t('look.seal') }} {{ record.hash.slice(0, 16) }}…</p>
+        <p v-if="record.seal.state !== 'whole'" class="fault" role="alert">{{ t(`look.${record.seal.state}`) }}</p>
+        <p class="small soft hash">{{ t('look.seal', { n: record.seal.seq ?? '—' }) }} {{ record.seal.hash?.slice(0, 16) ?? '' }}…</p>
+        <p class="small soft">
+          <a href="/api/v1/seal" download="seal-head.json">{{ t('look.head') }}</a> {{ t('look.headHelp') }}
+        </p>
       </section>
     </div>
   </div>
