@@ -174,12 +174,12 @@ final class Ceilings
     private function readSheets(string $crew): array
     {
         $out = [];
-        $open = Sheet::query()->where('crew_id', $crew)->where('withdrawn_at', null)->whereHas('steps', fn ($steps) => $steps->whereDoesntHave('records'))->with('steps')->get();
+        $open = Sheet::query()->where('crew_id', $crew)->where('withdrawn_at', null)->whereHas('steps', fn ($steps) => $steps->whereDoesntHave('records'))->with('steps.patch.ground')->get();
         foreach ($open as $sheet) {
             $step = $sheet->steps->first();
             $puts = $sheet->snapshot['puts'] ?? [];
             if ($step !== null && is_array($puts)) {
-                $out[] = ['patch' => $step->patch_id, 'day' => is_string($day = $sheet->snapshot['day'] ?? null) ? $day : '', 'step' => $step->id, 'puts' => array_values(array_filter($puts, is_array(...)))];
+                $out[] = ['patch' => $step->patch_id, 'day' => is_string($day = $sheet->snapshot['day'] ?? null) ? $day : JobClock::dayOf($sheet->issued_at, $step->patch->ground->time_zone)->format('Y-m-d'), 'step' => $step->id, 'puts' => array_values(array_filter($puts, is_array(...)))];
             }
         }
 

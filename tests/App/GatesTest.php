@@ -218,7 +218,9 @@ it('derives the next act from what exists', function (Closure $undo, string $act
 it('keeps the pause that the card asks for since the last application', function (int $days, bool $shut) {
     $version = LabelCardVersion::query()->findOrFail($this->step->label_card_version_id);
     $version->update(['body' => ['intervalDays' => $days] + $version->body]);
+    app(App\Support\JobClock::class)->freezeAt('2026-08-24T08:00:00-05:00');
     $sheet = $this->api('POST', "/stands/{$this->stand}/sheets")->assertCreated()->json('id');
+    app(App\Support\JobClock::class)->freezeAt('2026-09-03T09:00:00-05:00');
     $work = ['workedOn' => '2026-08-24', 'start' => '09:30', 'stop' => '12:00', 'people' => ['Ada'], 'treated' => 18, 'mixUsed' => '0.5 L', 'weather' => 'dry', 'wind' => '3 mph', 'temperature' => '66 F'];
     $this->api('POST', "/sheets/{$sheet}/records", $work)->assertCreated();
     $this->api('PUT', "/stands/{$this->stand}/step", ['method' => 'basal-bark', 'active' => 'triclopyr-ester', 'cardVersionId' => $version->id], ['If-Match' => (string) $this->api('GET', "/stands/{$this->stand}")->headers->get('ETag')])->assertOk();
