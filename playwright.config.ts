@@ -6,9 +6,9 @@ export default defineConfig({
   timeout: 180_000,
   expect: { timeout: 15_000 },
   workers: 1,
-  // a slow shared machine may lose a click; a second try is shown as flaky, never hidden
+  // by hand there is no second try; CI keeps one, so that a slow machine loses no work, and names each journey that used it
   retries: process.env.CI ? 1 : 0,
-  reporter: [['list']],
+  reporter: [['list'], ['./tests/e2e/secondTries.ts']],
   use: {
     baseURL: process.env.THICKET_URL ?? 'http://127.0.0.1:8085',
     viewport: { width: 1280, height: 800 },

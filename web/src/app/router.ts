@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import { countDepartures } from './departures';
 import { useHand } from './hand';
 
 export const STATIONS = ['today', 'ground', 'scout', 'methods', 'mix', 'when', 'field-day', 'look-back', 'shed', 'handbook'] as const;
@@ -28,6 +29,7 @@ export const router = createRouter({
     { path: '/:any(.*)*', name: 'lost', component: () => import('@/app/LostPage.vue') },
   ],
 });
+countDepartures(router);
 router.afterEach((to) => {
   if (typeof to.params.stand === 'string') useHand().take(to.params.stand);
 });

@@ -2,11 +2,11 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { useRouter } from 'vue-router';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { outlinesQuery, patchesQuery, patchQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import { useAct } from '@/composables/useAct';
+import { useOnward } from '@/composables/useOnward';
 import { useSession } from '@/composables/useSession';
 import type { Shape } from './shapes';
 
@@ -20,7 +20,7 @@ const emit = defineEmits<{
 const { t } = useI18n();
 const { say, mayWrite } = useSession();
 const client = useQueryClient();
-const router = useRouter();
+const onward = useOnward();
 const { busy, refusal, run, at } = useAct();
 const { data: patch } = useQuery(computed(() => patchQuery(props.patchId)));
 const historyOpen = ref(false);
@@ -47,10 +47,11 @@ const after = async <T,>(made: T | null): Promise<T | null> => {
 const whereIs = (k: Schemas['Keeper']): string =>
   k.distance?.value === '0' ? t('ground.within') : `${say(k.distance)} ${k.bearing ? t('ground.toThe', { side: k.bearing.name, degrees: k.bearing.degrees }) : ''}`.trim();
 const newStand = async (): Promise<void> => {
+  const go = onward();
   const made = await run(() => unwrap(api.POST('/patches/{patch}/stands', { params: { path: { patch: props.patchId } }, body: {} })));
   if (made) {
     await client.invalidateQueries();
-    await router.push({ name: 'scout', params: { stand: made.id } });
+    await go({ name: 'scout', params: { stand: made.id } });
   }
 };
 const join = async (): Promise<void> => {

@@ -2,12 +2,12 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { useRouter } from 'vue-router';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { boardQuery, handbookQuery, shedQuery } from '@/api/queries';
 import VerdictMark, { type Outcome } from '@/components/VerdictMark.vue';
 import ViewTabs from '@/components/ViewTabs.vue';
 import { useAct } from '@/composables/useAct';
+import { useOnward } from '@/composables/useOnward';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
 import BoardRow from './BoardRow.vue';
@@ -22,7 +22,7 @@ const { t } = useI18n();
 const { user, mayWrite } = useSession();
 const { stand, took, ifMatch } = useStand(() => props.stand);
 const { busy, refusal, run } = useAct();
-const router = useRouter();
+const onward = useOnward();
 const client = useQueryClient();
 
 const schools = ref<Record<string, string>>({});
@@ -93,6 +93,7 @@ const count = (o: Outcome): number => board.value?.rows.filter((r) => r.outcome 
 const resting = computed(() => new Set(board.value?.rows.flatMap((r) => r.findings.flatMap((f) => (f.school ? [f.school.id] : []))) ?? []));
 const switchable = computed(() => (book.value?.schools ?? []).filter((s) => s.id !== 'herbicide-stance' && (resting.value.has(s.id) || schools.value[s.id] !== undefined)));
 const choose = async (row: Schemas['Row']): Promise<void> => {
+  const go = onward();
   const done = await run(() =>
     unwrap(
       api.PUT('/stands/{stand}/step', {
@@ -103,7 +104,7 @@ const choose = async (row: Schemas['Row']): Promise<void> => {
   );
   if (!done) return;
   await took(done);
-  await router.push({ name: row.active ? 'mix' : 'when', params: { stand: props.stand } });
+  await go({ name: row.active ? 'mix' : 'when', params: { stand: props.stand } });
 };
 const onKey = (e: KeyboardEvent): void => {
   const o = OUTCOMES[Number(e.key) - 1];

@@ -2,11 +2,11 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { useRouter } from 'vue-router';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { groundsQuery, patchesQuery, sightingsQuery } from '@/api/queries';
 import { useAct } from '@/composables/useAct';
 import { draftKey, useDraft } from '@/composables/useDraft';
+import { useOnward } from '@/composables/useOnward';
 import { useSession } from '@/composables/useSession';
 import KeyForm from './KeyForm.vue';
 import { toGiven, type Seen } from './seen';
@@ -14,7 +14,7 @@ import SightingCard from './SightingCard.vue';
 import WhereForm from './WhereForm.vue';
 
 const { t } = useI18n();
-const router = useRouter();
+const onward = useOnward();
 const client = useQueryClient();
 const { user, mayWrite } = useSession();
 const { busy, refusal, run, at } = useAct();
@@ -43,6 +43,7 @@ const { data: list, error } = useQuery(computed(() => sightingsQuery(filter.valu
 
 const keep = async (species: string | null): Promise<void> => {
   const f = form.value;
+  const go = onward();
   const done = await run(() =>
     unwrap(
       api.POST('/sightings', {
@@ -64,7 +65,7 @@ const keep = async (species: string | null): Promise<void> => {
   form.value = blank();
   naming.value = false;
   await client.invalidateQueries();
-  if (done.standId) await router.push({ name: 'scout', params: { stand: done.standId } });
+  if (done.standId) await go({ name: 'scout', params: { stand: done.standId } });
 };
 const took = (sighting: Schemas['Sighting']): void => {
   client.setQueryData(sightingsQuery(filter.value).queryKey, (old) => old && { ...old, data: old.data.map((s) => (s.id === sighting.id ? sighting : s)) });
