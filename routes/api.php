@@ -12,6 +12,7 @@ use App\Http\Controllers\GroundController;
 use App\Http\Controllers\KeeperController;
 use App\Http\Controllers\MixController;
 use App\Http\Controllers\OutlineController;
+use App\Http\Controllers\PaperController;
 use App\Http\Controllers\PatchController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShedController;
@@ -21,6 +22,7 @@ use App\Http\Controllers\StandInController;
 use App\Http\Controllers\StockController;
 use App\Http\Controllers\TallyController;
 use App\Http\Controllers\TodayController;
+use App\Http\Middleware\InTurn;
 use App\Photos\PhotoStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Route;
@@ -31,12 +33,11 @@ Route::post('session', [SessionController::class, 'store']);
 Route::post('setup', [SessionController::class, 'setup']);
 
 // opened as pages of their own, so by the plain session: a browser may send no referer there
-Route::get('sheets/{sheet}/pdf', [FieldDayController::class, 'pdf'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
+Route::get('papers/{paper}/file', [PaperController::class, 'file'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 Route::get('grounds/{ground}/export', [ExchangeController::class, 'export'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 Route::get('stands/{stand}/tally.csv', [TallyController::class, 'csv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 
 Route::get('seal', [FieldDayController::class, 'head'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
-Route::get('steps/{step}/mixing-card.pdf', [MixController::class, 'card'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 Route::get('shed/shopping.csv', [MixController::class, 'shoppingCsv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 Route::get('sightings.csv', [SightingController::class, 'csv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
 Route::get('photos/{photo}/{size}', [SightingController::class, 'photoFile'])->whereIn('size', PhotoStore::SIZES)->withoutMiddleware('api')->middleware(['web', 'auth:web']);
@@ -45,6 +46,8 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::post('session/password', [SessionController::class, 'password']);
     Route::patch('session', [SessionController::class, 'update']);
+    Route::post('papers', [PaperController::class, 'store'])->middleware(InTurn::class);
+    Route::get('papers/{paper}', [PaperController::class, 'show']);
     Route::get('today', TodayController::class);
     Route::get('search', [CatalogueController::class, 'search']);
     Route::post('readings', [CatalogueController::class, 'reading']);

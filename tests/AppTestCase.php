@@ -47,7 +47,7 @@ abstract class AppTestCase extends TestCase
 
         $user = User::query()->where('email', "{$name}@alderbrook.example")->firstOrFail();
 
-        return $this->actingAs($user)->withSession(["password_given.{$user->id}" => time()]);
+        return $this->actingAs($user, 'web')->withSession(["password_given.{$user->id}" => time()]);
     }
 
     /**

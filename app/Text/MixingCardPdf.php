@@ -14,21 +14,21 @@ use Thicket\Mix\LabelCard;
 /** The mixing card for the tailgate: a page a load, large enough to read at arm's length, with the fill lines drawn to scale. */
 final readonly class MixingCardPdf
 {
-    public function __construct(private Paper $paper, private Assembler $assembler, private Sentences $sentences)
+    public function __construct(private Assembler $assembler, private Sentences $sentences)
     {
     }
 
     /** @param array<string, mixed> $recipe as it crosses the wire, @param string $units us or metric */
-    public function render(array $recipe, Stand $stand, Step $step, string $units): string
+    public function html(array $recipe, Stand $stand, Step $step, string $units): string
     {
         $crew = $stand->patch->ground->crew;
         $products = [$this->assembler->candidate($step, $crew), ...$this->assembler->partners($step, $crew)];
         $cautions = array_values(array_unique(array_merge(...array_map(static fn (Candidate $one): array => $one->active?->data->strings('cautions') ?? [], $products))));
 
-        return $this->paper->pdf(View::file(resource_path('mixing-card.blade.php'), [
+        return View::file(resource_path('mixing-card.blade.php'), [
             'r' => $recipe, 'units' => $units, 'cards' => array_values(array_filter(array_map(static fn (Candidate $one): ?LabelCard => $one->card, $products))), 'patch' => $stand->patch->name, 'ground' => $stand->patch->ground->name, 'fonts' => Paper::fonts(),
             'cautions' => array_map(fn (string $c): string => $this->sentences->name("caution.active-{$c}"), $cautions),
             'care' => $this->sentences->name('mix.care'), 'keep' => $this->sentences->name('batch.keep'),
-        ])->render());
+        ])->render();
     }
 }

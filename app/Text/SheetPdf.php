@@ -8,18 +8,12 @@ use App\Models\Sheet;
 use Illuminate\Support\Facades\View;
 use Thicket\Measure\System;
 
-/** The job sheet on paper, by WeasyPrint from one HTML template. The snapshot alone is printed. */
+/** The job sheet on paper, from one HTML template. The snapshot alone is printed. */
 final readonly class SheetPdf
 {
-    public function __construct(private Paper $paper)
+    public function html(Sheet $sheet, string $units): string
     {
-    }
-
-    public function render(Sheet $sheet, string $units): string
-    {
-        $html = View::file(resource_path('sheet.blade.php'), ['sheet' => $sheet, 's' => $sheet->snapshot, 'units' => $units, 'map' => self::map($sheet->snapshot, $units), 'fonts' => Paper::fonts()])->render();
-
-        return $this->paper->pdf($html);
+        return View::file(resource_path('sheet.blade.php'), ['sheet' => $sheet, 's' => $sheet->snapshot, 'units' => $units, 'map' => self::map($sheet->snapshot, $units), 'fonts' => Paper::fonts()])->render();
     }
 
     /** @param array<string, mixed> $snapshot older sheets have no map */

@@ -229,7 +229,7 @@ SESSION_DRIVER=database
 SESSION_SECURE_COOKIE=${THICKET_SECURE_COOKIE:-false}
 THICKET_TRUSTED_PROXIES=${THICKET_TRUSTED_PROXIES:-}
 CACHE_STORE=database
-QUEUE_CONNECTION=sync
+QUEUE_CONNECTION=${THICKET_QUEUE:-database}
 LOG_CHANNEL=daily
 LOG_LEVEL=info
 THICKET_CLOCK_OFFSET_SECONDS=$offset
@@ -284,7 +284,7 @@ listen.group = $web"
   nginx -e "$THICKET_VAR/log/nginx-error.log" -c "$THICKET_VAR/run/nginx.conf" -g 'daemon off;' >"$THICKET_VAR/log/nginx-start.log" 2>&1 9>&- &
   note_pid "$THICKET_VAR/run/nginx.pid.noted" "$!"
   for _ in $(seq 1 100); do
-    curl -fsS -o /dev/null "http://127.0.0.1:$1/api/v1/health" 2>/dev/null && return 0
+    curl -fsS -o /dev/null "http://127.0.0.1:$1/api/v1/health" 2>/dev/null && { queue_start; return 0; }
     pid_if_ours "$THICKET_VAR/run/nginx.pid.noted" >/dev/null || break
     pid_if_ours "$THICKET_VAR/run/fpm.pid.noted" >/dev/null || break
     sleep 0.1
@@ -292,7 +292,16 @@ listen.group = $web"
   tail -n 5 "$THICKET_VAR"/log/{fpm-start,nginx-start,nginx-error,fpm}.log "$THICKET_VAR"/storage/logs/laravel-*.log 2>/dev/null >&2 || true
   die "the web server did not answer (logs in $THICKET_VAR/log)."
 }
-web_stop() { stop_noted "$THICKET_VAR/run/nginx.pid.noted"; stop_noted "$THICKET_VAR/run/fpm.pid.noted"; }
+# The one worker that makes PDFs; it runs as the web server does, on files only that account may read.
+queue_start() {
+  stop_noted "$THICKET_VAR/run/queue.pid.noted"
+  local web as=(); web="$(service_user www-data)"
+  [ "$(id -un)" = "$web" ] || as=(setpriv --reuid="$web" --regid="$web" --clear-groups)
+  (cd "$THICKET_ROOT" && exec "${as[@]}" php8.2 artisan queue:work --quiet --sleep=0.5 --tries=2 --timeout=60 --memory=256) >"$THICKET_VAR/log/queue.log" 2>&1 9>&- &
+  note_pid "$THICKET_VAR/run/queue.pid.noted" "$!"
+}
+queue_stop() { stop_noted "$THICKET_VAR/run/queue.pid.noted"; }
+web_stop() { queue_stop; stop_noted "$THICKET_VAR/run/nginx.pid.noted"; stop_noted "$THICKET_VAR/run/fpm.pid.noted"; }
 
 # As the owner of the tables: for migrations alone, never for the application.
 artisan_owner() { DB_USERNAME=thicket_owner DB_PASSWORD="$(cat "$THICKET_VAR/run/db-owner-password")" artisan "$@"; }

@@ -46,8 +46,11 @@ it('carries a patch from an outline to a look-back that cannot be scored yet', f
     $sheet = $this->api('POST', "/stands/{$stand}/sheets")->assertCreated()->assertJsonPath('snapshot.judgeAfter', '2027-09-03')->json('id');
     $this->api('POST', "/stands/{$stand}/sheets")->assertStatus(409);
     $this->api('GET', "/sheets/{$sheet}")->assertOk()->assertJsonPath('snapshot.target.name', 'Tree-of-heaven');
-    $pdf = $this->api('GET', "/sheets/{$sheet}/pdf")->assertOk();
-    expect(str_starts_with((string) $pdf->getContent(), '%PDF'))->toBeTrue();
+    $paper = $this->api('POST', '/papers', ['kind' => 'sheet', 'of' => $sheet])->assertStatus(202)->json('id');
+    $this->api('GET', "/papers/{$paper}")->assertOk()->assertExactJson(['id' => $paper, 'kind' => 'sheet', 'state' => 'ready', 'ahead' => 0]);
+    expect(file_get_contents((string) $this->api('GET', "/papers/{$paper}/file")->assertOk()->baseResponse->getFile(), false, null, 0, 4))->toBe('%PDF');
+    // the same again is not made again, and nobody else's
+    $this->api('POST', '/papers', ['kind' => 'sheet', 'of' => $sheet])->assertStatus(202)->assertJsonPath('id', $paper);
 
     // a later count raises a flag, but never moves the step back past 'issued' (rulings B1)
     $this->api('PUT', "/stands/{$stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 13]]])->assertJsonPath('act.code', 'done')->assertJsonPath('step.recipe', 'check-again');
@@ -128,11 +131,15 @@ it('shows another crew nothing at all', function () {
     $crew = App\Models\Crew::create(['name' => 'Elsewhere', 'settings' => []]);
     $user = App\Models\User::create(['crew_id' => $crew->id, 'role' => 'lead', 'name' => 'Odo Farrow', 'email' => 'odo@elsewhere.example', 'password' => 'long enough pass', 'units' => 'metric', 'light' => 'day']);
     [$stand, $sheet, $record] = [$this->standId('bush-honeysuckle'), Sheet::query()->value('id'), Record::query()->value('id')];
+    $ada = App\Models\User::query()->where('email', 'ada@alderbrook.example')->firstOrFail();
+    $paper = App\Models\Paper::create(['crew_id' => $ada->crew_id, 'asked_by' => $ada->id, 'kind' => 'sheet', 'name' => 'x.pdf', 'digest' => str_repeat('0', 64), 'state' => 'ready'])->id;
     $patch = Stand::query()->findOrFail($stand)->patch_id;
     $step = DB::table('stand_step')->where('stand_id', $stand)->value('step_id');
     $version = App\Models\LabelCardVersion::query()->value('id');
     $this->actingAs($user)->withSession(["password_given.{$user->id}" => time()]);
-    $paths = ["/stands/{$stand}", "/stands/{$stand}/board", "/stands/{$stand}/year", "/stands/{$stand}/gates", "/patches/{$patch}", "/steps/{$step}/recipe", "/sheets/{$sheet}", "/sheets/{$sheet}/pdf", "/records/{$record}"];
+    $paths = ["/stands/{$stand}", "/stands/{$stand}/board", "/stands/{$stand}/year", "/stands/{$stand}/gates", "/patches/{$patch}", "/steps/{$step}/recipe", "/sheets/{$sheet}", "/records/{$record}", "/papers/{$paper}", "/papers/{$paper}/file"];
+    $this->api('POST', '/papers', ['kind' => 'sheet', 'of' => $sheet])->assertNotFound();
+    $this->api('POST', '/papers', ['kind' => 'mixing-card', 'of' => $step])->assertNotFound();
     foreach ($paths as $path) {
         $this->api('GET', $path)->assertNotFound();
     }

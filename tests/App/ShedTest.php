@@ -145,8 +145,9 @@ it('parts the loads with leftover and helpers, and says what blocks a mix', func
 
 it('prints the mixing card as a PDF', function () {
     $step = maples($this);
-    $pdf = $this->get("/api/v1/steps/{$step->id}/mixing-card.pdf")->assertOk();
-    expect($pdf->headers->get('Content-Type'))->toBe('application/pdf')->and(substr((string) $pdf->getContent(), 0, 5))->toBe('%PDF-');
+    $paper = $this->api('POST', '/papers', ['kind' => 'mixing-card', 'of' => $step->id])->assertStatus(202)->json('id');
+    $this->api('GET', "/papers/{$paper}")->assertOk()->assertJsonPath('state', 'ready');
+    expect(file_get_contents((string) $this->api('GET', "/papers/{$paper}/file")->assertOk()->baseResponse->getFile(), false, null, 0, 5))->toBe('%PDF-');
 });
 
 it('keeps a sprayer, forgets what another nozzle gave, and finds plans that a calibration changes', function () {

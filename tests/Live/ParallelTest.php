@@ -87,3 +87,17 @@ it('makes one thing under one id', function () {
     $body = ['id' => $id, 'name' => 'Onefield', 'latitude' => '44.1', 'longitude' => '-71.2', 'elevation' => '690 ft', 'timeZone' => 'Etc/GMT+5'];
     expect(statuses($this->lead->together(fourTimes('POST', '/grounds', $body))))->toBe([201, 422, 422, 422]);
 })->with('rounds');
+
+it('makes PDFs one after the other, tells how far they are, and begins no queue that nobody would wait for', function () {
+    $sheets = array_map(fn (): string => Field::ready($this->lead)->issue(), range(1, 8));
+    $asked = $this->lead->together(array_map(static fn (string $id): array => ['POST', '/papers', ['kind' => 'sheet', 'of' => $id], []], $sheets));
+    $taken = array_values(array_filter($asked, static fn (Answer $a): bool => $a->status === 202));
+    // a fast worker may make room for one or two more meanwhile
+    expect(count($taken))->toBeBetween(5, 7)->and(array_diff(statuses($asked), [202, 429]))->toBe([])->and(max(array_map(static fn (Answer $a): int => $a->json('ahead'), $taken)))->toBeGreaterThan(1);
+    $paper = $taken[count($taken) - 1]->json('id');
+    for ($i = 0; $i < 200 && $this->lead->must(200, 'GET', "/papers/{$paper}")->json('state') !== 'ready'; ++$i) {
+        usleep(300_000);
+    }
+    $file = $this->lead->must(200, 'GET', "/papers/{$paper}/file");
+    expect(substr($file->body, 0, 5))->toBe('%PDF-')->and($file->headers['cache-control'])->toContain('private');
+});

@@ -125,7 +125,8 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await page.getByRole('button', { name: 'Issue the job sheet' }).click();
     await givePassword(page);
     await expect(page.getByText('This sheet advises. The label and local law decide.')).toBeVisible();
-    const pdf = await page.request.get((await page.getByRole('link', { name: 'Print the sheet (PDF)' }).getAttribute('href')) ?? '');
+    await page.getByRole('button', { name: 'Print the sheet (PDF)' }).click();
+    const pdf = await page.request.get((await page.getByRole('link', { name: 'Open the PDF' }).getAttribute('href')) ?? '');
     expect(pdf.headers()['content-type']).toBe('application/pdf');
     expect((await pdf.body()).subarray(0, 4).toString()).toBe('%PDF');
     await isAccessible(page);

@@ -93,7 +93,8 @@ test('from a product without a label to a confirmed card, a stepped mix with a p
     const label = page.getByRole('article', { name: /^Mix \d+/ });
     await expect(label).toContainText('Triclopyr ester 240 g/L, for bark');
     await expect(label).toContainText('Use up by 2026-09-03 23:59');
-    const pdf = await page.request.get((await page.getByRole('link', { name: 'Mixing card (PDF)' }).getAttribute('href')) ?? '');
+    await page.getByRole('button', { name: 'Mixing card (PDF)' }).first().click();
+    const pdf = await page.request.get((await page.getByRole('link', { name: 'Open the PDF' }).getAttribute('href')) ?? '');
     expect(pdf.headers()['content-type']).toBe('application/pdf');
     await station(page, 'Shed');
     await page.getByRole('button', { name: 'On the shelf' }).click();

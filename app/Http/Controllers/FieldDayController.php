@@ -18,14 +18,12 @@ use App\Seal\Sealed;
 use App\Support\JobClock;
 use App\Support\SecurityLog;
 use App\Text\CardChanges;
-use App\Text\SheetPdf;
 use App\Trail\Gates;
 use App\Trail\Trail;
 use App\Wire\RecordWire;
 use App\Wire\Wire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 
@@ -80,15 +78,6 @@ final class FieldDayController extends Controller
         $sheet = $withdraw($sheet, $this->user($request), (string) $reason);
 
         return $this->json($this->sheetBody($sheet));
-    }
-
-    public function pdf(Request $request, string $sheetId, SheetPdf $pdf): Response
-    {
-        $sheet = $this->findSheet($request, $sheetId);
-
-        SecurityLog::note('exported', $request, ['what' => 'sheet']);
-
-        return new Response($pdf->render($sheet, $this->user($request)->units), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"job-sheet-{$sheet->number}.pdf\""]);
     }
 
     public function sign(Request $request, string $sheetId, SignRecord $sign, RecordWire $wire): JsonResponse

@@ -13,7 +13,6 @@ use App\Models\Stand;
 use App\Models\Step;
 use App\Support\JobClock;
 use App\Support\SecurityLog;
-use App\Text\MixingCardPdf;
 use App\Trail\Assembler;
 use App\Trail\RecipeDesk;
 use App\Trail\Shopping;
@@ -169,14 +168,6 @@ final class MixController extends Controller
         $rows = array_values(Batch::query()->where('step_id', $step->id)->orderByDesc('number')->get()->take(50)->all());
 
         return $this->json(['data' => array_map($mix->told(...), $rows)]);
-    }
-
-    /** The card for the tailgate: every load on a page, in the units of whoever prints it. */
-    public function card(Request $request, string $stepId, RecipeDesk $desk, StandWire $wire, MixingCardPdf $pdf): Response
-    {
-        [$stand, $step] = $this->findStep($request, $stepId);
-
-        return new Response($pdf->render($wire->recipe($stand, $step, $desk->solve($stand, $step)), $stand, $step, $this->user($request)->units), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="mixing-card.pdf"']);
     }
 
     /** @return array{Stand, \App\Models\Step} */

@@ -37,11 +37,13 @@ final class OutlineController extends Controller
     public function trace(Request $request): JsonResponse
     {
         $in = $this->fields($request);
-        $ground = Ground::query()->ofCrew($this->user($request))->findOrFail($in->text('ground', 36) ?? '');
+        $groundId = $in->uuid('ground');
+        $ground = $groundId === null ? null : Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
         $given = array_values(array_filter(self::WAYS, $in->has(...)));
-        if (count($given) !== 1) {
-            $in->fault('polygon', 'Give one of: ' . implode(', ', self::WAYS) . '.');
-            $this->done($in);
+        count($given) === 1 || $in->fault('polygon', 'Give one of: ' . implode(', ', self::WAYS) . '.');
+        if ($ground === null || count($given) !== 1) {
+            $in->faults->throwIfAny();
+            throw new \LogicException('A trace without ground or way passed the checks.');
         }
         $notes = [];
         try {

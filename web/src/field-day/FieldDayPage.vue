@@ -11,6 +11,7 @@ import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
 import RecordForm from './RecordForm.vue';
 import SheetView from './SheetView.vue';
+import PaperButton from '@/components/PaperButton.vue';
 
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
@@ -70,7 +71,7 @@ const withdraw = async (): Promise<void> => {
     </template>
     <template v-if="stand?.sheetId && sheet">
       <div class="row no-print">
-        <a class="btn main" :href="`/api/v1/sheets/${sheet.id}/pdf`" target="_blank" rel="noopener">{{ t('field.pdf') }}</a>
+        <PaperButton kind="sheet" :of="sheet.id" :label="t('field.pdf')" main />
         <RouterLink v-if="stand.recordId" class="btn" :to="{ name: 'look-back', params: { stand: props.stand } }">{{ t('field.signed') }}</RouterLink>
       </div>
       <div v-if="sheet.cardChanges.length" class="warn stack" role="alert">

@@ -16,6 +16,7 @@ import StemDrawing from './StemDrawing.vue';
 import SumsPanel from './SumsPanel.vue';
 import { loadName } from './loadName';
 import TankDrawing from './TankDrawing.vue';
+import PaperButton from '@/components/PaperButton.vue';
 
 const props = defineProps<{ stand: string }>();
 const { t, te } = useI18n();
@@ -209,7 +210,7 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
               {{ recipe.saved && !asked ? t('mix.saved') : t('mix.save') }}
             </button>
             <button v-if="recipe.saved && !asked" class="btn" type="button" @click="view = 'mixing'">{{ t('mix.toMixing') }}</button>
-            <a v-if="recipe.saved && !asked" class="btn quiet" :href="`/api/v1/steps/${recipe.stepId}/mixing-card.pdf`" target="_blank">{{ t('mix.card') }}</a>
+            <PaperButton v-if="recipe.saved && !asked" kind="mixing-card" :of="recipe.stepId" :label="t('mix.card')" />
             <RouterLink v-if="recipe.saved && !asked" class="btn quiet" :to="{ name: 'field-day', params: { stand: props.stand } }">{{ t('mix.toField') }}</RouterLink>
           </div>
           <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>

@@ -10,6 +10,7 @@ import BatchLabel from './BatchLabel.vue';
 import MeasureDrawing from './MeasureDrawing.vue';
 import { loadName } from './loadName';
 import TankDrawing from './TankDrawing.vue';
+import PaperButton from '@/components/PaperButton.vue';
 
 /** One load, an addition at a time, each ticked off in order with a wet glove: nothing goes in twice, and the product leaves the shelf with the last tick. */
 const props = defineProps<{ recipe: Schemas['Recipe']; stock: Schemas['ShedContainer'][]; units: 'us' | 'metric'; mayWrite: boolean }>();
@@ -120,7 +121,7 @@ const write = async (): Promise<void> => {
     <section class="stack why">
       <MeasureDrawing v-for="c in cups" :key="c.what" :cup="c" />
       <TankDrawing v-if="load" :load="load" :say="say" large />
-      <a class="btn small quiet" :href="`/api/v1/steps/${recipe.stepId}/mixing-card.pdf`" target="_blank">{{ t('mix.card') }}</a>
+      <PaperButton kind="mixing-card" :of="recipe.stepId" :label="t('mix.card')" />
       <template v-if="before?.data.length">
         <h3>{{ t('mixing.made') }}</h3>
         <ul class="plain ruled">
