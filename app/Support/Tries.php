@@ -6,7 +6,7 @@ namespace App\Support;
 
 use App\Http\Stopped;
 use Illuminate\Support\Facades\Cache;
-use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Counts wrong tries at a secret. A try counts before it is judged, so that many at once are counted too, and is given
@@ -79,18 +79,35 @@ final readonly class Tries
         foreach ($limits as $name => [$most, $seconds]) {
             // hashed: a key of the store is short, and an address may be as long as it likes
             $key = hash('sha256', $name);
-            if (RateLimiter::increment($key, $seconds) > $most) {
-                throw new Stopped(429, 'Too many wrong tries; wait a little and try again.', ['retryAfter' => max(1, RateLimiter::availableIn($key))]);
+            [$count, $wait] = self::add($key, $seconds);
+            if ($count > $most) {
+                throw new Stopped(429, 'Too many wrong tries; wait a little and try again.', ['retryAfter' => $wait]);
             }
-            $keys[$key] = $seconds;
+            $keys[] = $key;
         }
         $found = $attempt();
-        if ($found !== null) {
-            foreach ($keys as $key => $seconds) {
-                RateLimiter::decrement($key, $seconds);
-            }
-        }
+        $found === null || DB::table('tries')->whereIn('key', $keys)->where('count', '>', 0)->decrement('count');
 
         return $found;
+    }
+
+    /**
+     * One more, exactly: the row is held while it is read and written, so that many at once are many.
+     *
+     * @return array{int, int} how many there are now, and in how many seconds they are forgotten
+     */
+    private static function add(string $key, int $seconds): array
+    {
+        return DB::transaction(static function () use ($key, $seconds): array {
+            $tries = DB::table('tries');
+            (clone $tries)->where('until', '<', time() - self::HOUR)->limit(100)->delete();
+            (clone $tries)->insertOrIgnore(['key' => $key, 'count' => 0, 'until' => time() + $seconds]);
+            $row = (clone $tries)->where('key', $key)->lockForUpdate()->first();
+            $over = $row === null || $row->until <= time();
+            [$count, $until] = $over ? [1, time() + $seconds] : [$row->count + 1, (int) $row->until];
+            $tries->where('key', $key)->update(['count' => $count, 'until' => $until]);
+
+            return [$count, max(1, $until - time())];
+        }, 5);
     }
 }

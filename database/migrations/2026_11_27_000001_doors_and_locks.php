@@ -27,6 +27,11 @@ return new class () extends Migration {
         });
         // folded before it is kept (App\Support\Address), so a letter with an accent is another letter
         DB::statement('ALTER TABLE users MODIFY email VARCHAR(190) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin NOT NULL');
+        Schema::create('tries', function (Blueprint $table): void {
+            $table->char('key', 64)->primary()->comment('hash of what is counted: an address, an account, both, a user');
+            $table->unsignedInteger('count');
+            $table->unsignedInteger('until')->index()->comment('Unix time at which the count begins anew');
+        });
         Schema::create('personal_access_tokens', function (Blueprint $table): void {
             $table->id();
             $table->uuidMorphs('tokenable');
@@ -42,6 +47,7 @@ return new class () extends Migration {
     public function down(): void
     {
         Schema::dropIfExists('personal_access_tokens');
+        Schema::dropIfExists('tries');
         DB::statement('ALTER TABLE users MODIFY email VARCHAR(190) NOT NULL');
         Schema::table('loans', fn (Blueprint $table) => $table->dropColumn('out_tool_id'));
         Schema::table('records', fn (Blueprint $table) => $table->dropUnique(['sheet_id', 'step_id', 'patch_id']));
