@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use Illuminate\Http\Request;
+use App\Http\UnreadRequest;
 
 define('LARAVEL_START', microtime(true));
 require __DIR__ . '/../vendor/autoload.php';
-(require_once __DIR__ . '/../bootstrap/app.php')->handleRequest(Request::capture());
+(require_once __DIR__ . '/../bootstrap/app.php')->handleRequest(UnreadRequest::capture());

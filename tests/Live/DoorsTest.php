@@ -78,7 +78,11 @@ it('turns a large body away before it is read, everywhere but where files are br
     }
     // where files are brought nobody unknown is waited for either
     expect($visitor->call('POST', '/grounds/x/imports', $list)->status)->toBe(401);
-    $huge = $visitor->call('POST', '/grounds/x/imports', str_repeat('0', 14_000_000));
+    // nor is what they send unfolded: this would take more memory than a worker has
+    $folded = $visitor->call('POST', '/grounds/x/imports', '[' . str_repeat('[1],', 3_200_000) . '0]');
+    expect([$folded->status, $folded->seconds < 1.0])->toBe([401, true]);
+    expect(Visitor::signedIn()->call('POST', '/outlines', '[' . str_repeat('[1],', 3_200_000) . '0]')->status)->toBe(413);
+    $huge = $visitor->call('POST', '/grounds/x/imports', str_repeat('0', 15_000_000));
     expect([$huge->status, $huge->headers['content-type']])->toBe([413, 'application/problem+json']);
 });
 
@@ -95,7 +99,9 @@ it('sends every page with the heads that keep it apart', function () {
     foreach (['!/', '/health', '/session'] as $path) {
         $heads = Visitor::here()->call('GET', $path)->headers;
         expect($heads)->toHaveKeys(['content-security-policy', 'permissions-policy', 'x-content-type-options', 'cross-origin-opener-policy', 'referrer-policy'])
-            ->and($heads)->not->toHaveKey('x-powered-by')->and($heads['server'] ?? '')->toBe('nginx');
+            ->and($heads)->not->toHaveKey('x-powered-by')->and($heads['server'] ?? '')->toBe('nginx')
+            // told over TLS only, also where a proxy ends it
+            ->and($heads)->not->toHaveKey('strict-transport-security')->and(Visitor::here()->call('GET', $path, null, ['X-Forwarded-Proto' => 'https'])->headers)->toHaveKey('strict-transport-security');
     }
 });
 

@@ -14,9 +14,16 @@ use Thicket\Input\Fields;
 
 abstract class Controller
 {
+    /** Lists and objects of a body; a file of shapes within one is a text, and counts its own. */
+    private const MOST_LISTS = 1_000_000;
+
     /** The JSON body as fields of the core: every controller reads bodies through this. */
     protected function fields(Request $request): Fields
     {
+        // counted before it is unfolded: every list and object takes some hundred bytes, however few stand in the text
+        if (substr_count($request->getContent(), '[') + substr_count($request->getContent(), '{') > self::MOST_LISTS) {
+            throw new Stopped(413, 'This holds more lists and objects than are taken at once; send less at a time.');
+        }
         $body = $request->getContent() === '' ? [] : json_decode($request->getContent(), true, 64);
         if (json_last_error() !== JSON_ERROR_NONE) {
             throw new Stopped(400, 'The body must be JSON.');
