@@ -38,6 +38,9 @@ begin --empty
 expect 'a first start serves' serves
 expect 'an empty installation prints a setup code' says '^Setup code for the first account: '
 expect 'the page is the application' bash -c "curl -s '$(address)/' | grep -q 'Gallant Thicket'"
+expect 'keys and passwords are their owner'\''s alone' bash -c "! find '$place' -type f \\( -name '*key*' -o -name '*password*' -o -name .env \\) -path '*/start/*' ! -path '*/mariadb/*' ! -perm 600 | grep -q ."
+expect 'nobody rules the database over the network' bash -c "! mariadb --no-defaults -h127.0.0.1 -P\$(sed -n 's/^DB_PORT=//p' '$place/start/.env') -uroot -e 'SELECT 1' 2>/dev/null"
+expect 'the application may not touch its tables' bash -c "eval \$(grep -E '^DB_(PORT|PASSWORD)=' '$place/start/.env'); ! mariadb --no-defaults -h127.0.0.1 -P\$DB_PORT -uthicket -p\$DB_PASSWORD thicket -e 'DROP TRIGGER records_sealed_update' 2>/dev/null && mariadb --no-defaults -h127.0.0.1 -P\$DB_PORT -uthicket -p\$DB_PASSWORD thicket -e 'SELECT 1' >/dev/null"
 expect 'a second start at the same time is refused plainly' bash -c "bash bin/start --empty 2>&1 | grep -q 'another bin/start of this checkout is running'"
 interrupt
 expect 'Ctrl-C stops all that it started' nothing_left
