@@ -50,13 +50,16 @@ it('issues one sheet of a step, signs it once, and withdraws or signs it, never 
 
 it('lets one of four changes of the same version through', function () {
     $field = Field::ready($this->lead);
+    // one of its own: the others are calibrated, and stay so
+    $can = ['name' => 'Zinc can ' . bin2hex(random_bytes(3)), 'kind' => 'hand-can', 'tank' => '2 gal'];
+    $this->lead->must(201, 'POST', '/shed/sprayers', $can);
     $shed = $this->lead->must(200, 'GET', '/shed');
-    $sprayer = $shed->json('sprayers.0');
+    $sprayer = array_values(array_filter($shed->json('sprayers'), static fn (array $s): bool => $s['name'] === $can['name']))[0];
     $changes = [
         ['PATCH', "/patches/{$field->patch}", ['name' => 'Lane edge, north'], $this->lead->must(200, 'GET', "/patches/{$field->patch}")->headers['etag']],
         ['PUT', "/steps/{$field->step}/recipe", ['people' => 2], $this->lead->must(200, 'GET', "/steps/{$field->step}/recipe")->headers['etag']],
         ['PUT', "/stands/{$field->stand}/weights", [], $this->lead->must(200, 'GET', "/stands/{$field->stand}")->headers['etag']],
-        ['PUT', "/shed/sprayers/{$sprayer['id']}", ['name' => $sprayer['name'], 'kind' => $sprayer['kind'], 'tank' => '4 gal'], "\"{$sprayer['revision']}\""],
+        ['PUT', "/shed/sprayers/{$sprayer['id']}", ['tank' => '4 gal'] + $can, "\"{$sprayer['revision']}\""],
         ['PATCH', '/shed/choices', ['stance' => 'any'], $shed->headers['etag']],
         ['PUT', '/handbook/species/garlic-mustard/listing', ['listing' => 'none'], null],
     ];
