@@ -144,6 +144,6 @@ it('names the field and says what would be right', function (array $body, Closur
     'no day' => [[], fn (Fields $in) => $in->day('workedOn'), 'Worked on is needed. Write the day as 2026-09-03; got "".'],
     'no amount' => [[], fn (Fields $in) => $in->quantity('tank', Dimension::Volume), 'Tank is needed, with its unit: {"typed": "2 qt/ac"} or {"value": "2", "unit": "qt_us/ac"}.'],
     'a count' => [['treated' => -1], fn (Fields $in) => $in->int('treated', 0, 9), 'Treated: give a whole number from 0 to 9.'],
-    'a cold day' => [['temperature' => '-900 F'], fn (Fields $in) => $in->quantity('temperature', Dimension::Temperature), 'Temperature can be from -40 °C to 55 °C; look at the unit.'],
-    'a storm' => [['wind' => '99999 mph'], fn (Fields $in) => $in->quantity('wind', Dimension::Speed), 'Wind can be from 0 m/s to 40 m/s; look at the unit.'],
+    'a cold day' => [['temperature' => '-900 F'], fn (Fields $in) => $in->quantity('temperature', Dimension::Temperature), 'Temperature can be from -40 °C to 55 °C (-40 °F to 131 °F); look at the unit.'],
+    'a storm' => [['wind' => '99999 mph'], fn (Fields $in) => $in->quantity('wind', Dimension::Speed), 'Wind can be from 0 m/s to 40 m/s (0 mph to 89.48 mph); look at the unit.'],
 ]);

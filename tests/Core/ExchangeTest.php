@@ -105,7 +105,7 @@ function gpxTracks(int $tracks, int $positions): string
 
 it('takes a receiver\'s whole day, thinned where a line may not have so many positions, and says so', function (FileFormat $format, string $text) {
     [$entry] = $format->read($text);
-    expect($entry->fault)->toBeNull()->and($entry->note)->toMatch('/^Thinned from 28,800 to [\d,]+ positions; none that was left out lies more than 0.5 m off the line.$/')
+    expect($entry->fault)->toBeNull()->and($entry->note)->toMatch('/^Thinned from 28,800 to [\d,]+ positions; none that was left out lies more than 0.5 m \(1.6 ft\) off the line.$/')
         ->and(count($entry->shape?->parts[0] ?? []))->toBeLessThanOrEqual(Shape::MOST_POSITIONS)->and($entry->shape?->parts[0][0])->toBe(walk(1)[0]);
 })->with([
     'gpx' => fn () => [FileFormat::Gpx, gpxTracks(1, 28_800)],

@@ -222,7 +222,9 @@ final class Fields
         }
         [$least, $most] = Bounds::of($name, $reading->quantity->dimension()) ?? [null, null];
         if ($least !== null && $most !== null && ($reading->quantity->isLessThan($least) || $reading->quantity->isGreaterThan($most))) {
-            return $this->fault($name, self::called($name) . ' can be from ' . Shown::withUnit($least->amount, $least->unit) . ' to ' . Shown::withUnit($most->amount, $most->unit) . '; look at the unit.');
+            [$low, $high] = [Shown::both($least), Shown::both($most)];
+
+            return $this->fault($name, self::called($name) . " can be from {$low['metric']} to {$high['metric']} ({$low['us']} to {$high['us']}); look at the unit.");
         }
 
         return $reading;

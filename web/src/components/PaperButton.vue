@@ -37,7 +37,7 @@ onScopeDispose(() => clearTimeout(timer));
     <!-- once it was opened the next press asks anew: it may have changed -->
     <a v-if="paper?.state === 'ready'" class="btn" :class="{ main }" :href="`/api/v1/papers/${paper.id}/file`" target="_blank" rel="noopener" @click="forget">{{ t('paper.open') }}</a>
     <button v-else class="btn" :class="main ? 'main' : 'quiet'" type="button" :disabled="busy || isOpen(paper)" @click="ask">{{ label }}</button>
-    <span v-if="isOpen(paper)" class="small" role="status">
+    <span v-if="busy || isOpen(paper)" class="small" role="status">
       <progress :aria-label="t('paper.making')" />
       {{ paper?.ahead ? t('paper.ahead', { n: paper.ahead }) : t('paper.making') }}
     </span>

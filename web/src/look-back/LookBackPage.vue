@@ -120,7 +120,7 @@ const keep = async (scored: boolean): Promise<void> => {
               <td>{{ dayText(record.workedOn, true) }}</td>
             </tr>
             <tr>
-              <td>{{ t('record.people') }}</td>
+              <td>{{ t('look.who') }}</td>
               <td>{{ body.people?.join(', ') }}</td>
             </tr>
             <tr>

@@ -42,9 +42,9 @@ const go = async (): Promise<void> => {
           :type="field === 'password' ? 'password' : field === 'email' ? 'email' : 'text'"
           :autocomplete="field === 'password' ? (setup ? 'new-password' : 'current-password') : field === 'email' ? 'username' : 'off'"
           :aria-invalid="at(`/${field}`) !== null"
-          :aria-describedby="`${field}-fault`"
+          :aria-describedby="`${field}-hint ${field}-fault`"
         />
-        <p v-if="setup && field === 'password'" class="small soft">{{ t('door.strong') }}</p>
+        <p v-if="setup && field === 'password'" :id="`${field}-hint`" class="small soft">{{ t('door.strong') }}</p>
         <p :id="`${field}-fault`" class="fault">{{ at(`/${field}`) }}</p>
       </div>
       <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>

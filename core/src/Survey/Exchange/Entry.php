@@ -56,7 +56,7 @@ final readonly class Entry
             $thinned = $count > Shape::MOST_POSITIONS ? Thinning::line(Positions::line($geometry['coordinates'], '/coordinates')) : null;
             $entry = self::of($row, $name, Shape::fromGeoJson($thinned === null ? $geometry : ['coordinates' => $thinned['line']] + $geometry), $properties);
 
-            return $thinned === null ? $entry : new self($row, $entry->name, $entry->shape, $entry->properties, $entry->ours, null, 'Thinned from ' . number_format($count) . ' to ' . number_format(count($thinned['line'])) . " positions; none that was left out lies more than {$thinned['metres']} m off the line.");
+            return $thinned === null ? $entry : new self($row, $entry->name, $entry->shape, $entry->properties, $entry->ours, null, 'Thinned from ' . number_format($count) . ' to ' . number_format(count($thinned['line'])) . " positions; none that was left out lies more than {$thinned['metres']} m (" . number_format((float) $thinned['metres'] / 0.3048, 1) . ' ft) off the line.');
         } catch (Refused $e) {
             return self::bad($row, $name, $e->faults[0]['message'], $properties);
         }
