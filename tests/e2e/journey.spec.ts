@@ -30,7 +30,7 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await page.getByLabel('Outline (GeoJSON polygon, pasted)').fill(OUTLINE);
     await page.getByRole('button', { name: 'Work it out' }).click();
     await expect(page.getByText('0.3301 ac')).toBeVisible();
-    await page.waitForTimeout(500);
+    // at once: what was typed last is written when the page goes
     await page.reload();
     await page.getByRole('button', { name: 'Hollin Hedge and oak wood' }).click();
     await page.getByRole('button', { name: 'New patch' }).click();

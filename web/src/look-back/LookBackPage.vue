@@ -34,7 +34,7 @@ type Body = {
 const body = computed(() => (record.value?.body ?? {}) as Body);
 /** Where several products were in the tank each has its line. */
 const severalUsed = computed(() => ((body.value.productsUsed?.length ?? 0) > 1 ? (body.value.productsUsed ?? []) : []));
-const form = ref({ lookedOn: '', counted: '', dead: '', resprouted: '0', remarks: '' });
+const form = ref({ lookedOn: stand.value ? jobDay(stand.value.season.timeZone) : '', counted: '', dead: '', resprouted: '0', remarks: '' });
 void until(stand)
   .not.toBeNull()
   .then((s) => (form.value.lookedOn ||= jobDay(s.season.timeZone)));
