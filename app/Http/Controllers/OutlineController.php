@@ -50,7 +50,8 @@ final class OutlineController extends Controller
             $shape = $this->shape($given[0], $in, $ground, $notes);
         } catch (Refused $e) {
             foreach ($e->faults as $fault) {
-                $in->faults->add($fault['pointer'] === '' ? "/{$given[0]}" : $fault['pointer'], $fault['message']);
+                // a file within this body is its own document to its reader
+                $in->faults->add(in_array($fault['pointer'], ['', '/text'], true) ? "/{$given[0]}" : $fault['pointer'], $fault['message']);
             }
             $shape = null;
         }
@@ -91,28 +92,28 @@ final class OutlineController extends Controller
 
     private function circle(Fields $in): ?Outline
     {
-        $centre = Positions::one($in->raw('centre'), "{$in->pointer}/centre");
+        $centre = $this->place($in, 'centre');
         $radius = $this->length($in, 'radius');
         $in->noOthers();
 
-        return $radius === null ? null : Tracing::circle($centre, $radius);
+        return $centre === null || $radius === null ? null : Tracing::circle($centre, $radius);
     }
 
     private function rectangle(Fields $in): ?Outline
     {
-        $corner = Positions::one($in->raw('corner'), "{$in->pointer}/corner");
+        $corner = $this->place($in, 'corner');
         $pace = $in->quantityOrNull('pace', Dimension::Length);
         [$length, $width] = [$this->length($in, 'length', $pace), $this->length($in, 'width', $pace)];
         $bearing = $in->decimal('bearing', '0', '360');
         $in->noOthers();
 
-        return $length === null || $width === null || $bearing === null ? null : Tracing::rectangle($corner, $length, $width, (float) $bearing);
+        return $corner === null || $length === null || $width === null || $bearing === null ? null : Tracing::rectangle($corner, $length, $width, (float) $bearing);
     }
 
     /** @param list<array{string, array<string, mixed>}> $notes */
     private function legs(Fields $in, array &$notes): Outline
     {
-        $start = Positions::one($in->raw('start'), "{$in->pointer}/start");
+        $start = $this->place($in, 'start');
         $pace = $in->quantityOrNull('pace', Dimension::Length);
         $legs = [];
         foreach ($in->objects('legs', 100, true) as $leg) {
@@ -123,10 +124,20 @@ final class OutlineController extends Controller
         }
         $in->noOthers();
         $in->faults->throwIfAny();
-        $round = Tracing::legs($start, $legs);
+        $round = Tracing::legs($start ?? throw new \LogicException('refused above'), $legs);
         $notes[] = ['misclosure', ['missed' => $round['misclosure']]];
 
         return $round['outline'];
+    }
+
+    /** @return array{float, float}|null longitude, latitude; a fault is noted with the others */
+    private function place(Fields $in, string $name): ?array
+    {
+        try {
+            return Positions::one($in->raw($name), "{$in->pointer}/{$name}");
+        } catch (Refused $e) {
+            return $in->fault($name, $e->faults[0]['message']);
+        }
     }
 
     /** A length, or a number of paces where a pace is given. */
@@ -146,11 +157,11 @@ final class OutlineController extends Controller
     {
         $out = [];
         foreach ($in->objects('walk', self::MOST_FIXES, true) as $item) {
-            $position = Positions::one($item->raw('position'), "{$item->pointer}/position");
+            $position = $this->place($item, 'position');
             $at = $item->moment('at');
             $dilution = $item->has('dilution') ? $item->decimal('dilution', '0', '100') : $item->raw('dilution');
             $item->noOthers();
-            $at === null || $out[] = new Fix($position, $at, is_string($dilution) ? (float) $dilution : null);
+            $at === null || $position === null || $out[] = new Fix($position, $at, is_string($dilution) ? (float) $dilution : null);
         }
         $in->faults->throwIfAny();
 
