@@ -96,6 +96,10 @@ function manySituations(): array
     foreach (['red-maple', 'poison-hemlock'] as $species) {
         $all[] = $at('woods', $species, '2026-05-10', [$is('volunteers', true)]);
     }
+    $all[] = stand(['species' => null, 'seen' => ['habit' => 'broadleaf-herb']] + $facts($is('volunteers', true)));
+    foreach ([0, 14] as $days) {
+        $all[] = $at('pasture', 'canada-thistle', '2026-06-20', [$is('grazed-from', '2026-06-11')], ['cards' => [sprayCard(['grazingDays' => $days, 'intervalDays' => 30])], 'history' => [['on' => '2026-06-01', 'method' => 'foliar-spot', 'active' => '2-4-d']]]);
+    }
     foreach (['gentle', 'steep'] as $slope) {
         $all[] = $maple(['stems' => [['diameter' => '3 in', 'count' => 2]]] + $facts($is('slope', $slope), $is('shallow-groundwater', true), $is('soil-moisture', 'wet')));
     }

@@ -958,6 +958,8 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     'unnamed plant and trimmer' => ['mow', ['species' => null], Outcome::DoesNotSuit, 'unnamed.no-trimmer'],
     'unnamed plant of which nothing was noted' => ['hand-pull', ['species' => null], Outcome::CannotTell, 'unnamed.nothing-seen'],
     'unnamed plant that could be a kept one' => ['hand-pull', ['species' => null, 'seen' => ['habit' => 'woody-vine', 'leaf-type' => 'palmate']], Outcome::CannotTell, 'unnamed.hold'],
+    'volunteers keep off an unnamed plant that could be a hemlock' => ['hand-pull', ['species' => null, 'seen' => $umbel, 'facts' => [['fact' => 'volunteers', 'value' => true]]], Outcome::NotAllowed, 'volunteer.unnamed'],
+    'and off one of which nothing was noted' => ['hand-pull', ['species' => null, 'facts' => [['fact' => 'volunteers', 'value' => true]]], Outcome::NotAllowed, 'volunteer.unnamed'],
     'unnamed plant that nobody keeps, by hand' => ['hand-pull', ['species' => null, 'seen' => $umbel], Outcome::WithCare, 'unnamed.full-wearing'],
     'the same and the saw' => ['cut-stump', ['species' => null, 'seen' => $umbel], Outcome::CannotTell, 'unknown.need'],
     'unnamed plant that nobody keeps but the law protects' => ['hand-pull', ['species' => null, 'seen' => $umbel, 'listed' => ['giant-hogweed' => 'protected']], Outcome::CannotTell, 'unnamed.hold'],

@@ -136,6 +136,30 @@ $situations = [
         herbs('pasture', 'canada-thistle', '2026-06-20', [seen('grazed-from', '2026-07-04'), $low], ['cards' => [sprayCard(['grazingDays' => 14])]]),
         ['pasture-broadcast/2-4-d/spray' => ['withCare', 'graze.days-kept']],
     ],
+    'pasture: stock have been on it for nine days, the card asks for fourteen without' => [
+        herbs('pasture', 'canada-thistle', '2026-06-20', [seen('grazed-from', '2026-06-11'), $low], ['cards' => [sprayCard(['grazingDays' => 14])]]),
+        ['pasture-broadcast/2-4-d/spray' => ['notAllowed', 'graze.stock-on-it'], 'foliar-spot/2-4-d/spray' => ['notAllowed', 'graze.stock-on-it']],
+    ],
+    'pasture: let in this very day' => [
+        herbs('pasture', 'canada-thistle', '2026-06-20', [seen('grazed-from', '2026-06-20'), $low], ['cards' => [sprayCard(['grazingDays' => 14])]]),
+        ['pasture-broadcast/2-4-d/spray' => ['notAllowed', 'graze.stock-on-it']],
+    ],
+    'pasture: stock on it, and a card that asks for no days' => [
+        herbs('pasture', 'canada-thistle', '2026-06-20', [seen('grazed-from', '2026-06-11'), $low], ['cards' => [sprayCard(['grazingDays' => 0])]]),
+        ['pasture-broadcast/2-4-d/spray' => ['withCare', 'graze.out-until-dry']],
+    ],
+    'pasture: stock on it, and a card that is silent' => [
+        herbs('pasture', 'canada-thistle', '2026-06-20', [seen('grazed-from', '2026-06-11'), $low], ['cards' => [sprayCard()]]),
+        ['pasture-broadcast/2-4-d/spray' => ['cannotTell', 'unknown.need']],
+    ],
+    'pasture: the active was put there 29 days ago by another method, the card asks for 30' => [
+        herbs('pasture', 'canada-thistle', '2026-06-20', [seen('grazed-from', '2026-09-01'), $low], ['cards' => [sprayCard(['grazingDays' => 14, 'intervalDays' => 30])], 'history' => [['on' => '2026-05-22', 'method' => 'foliar-spot', 'active' => '2-4-d']]]),
+        ['pasture-broadcast/2-4-d/spray' => ['notNow', 'interval.since-last']],
+    ],
+    'pasture: on the thirtieth day it is open, and another active always was' => [
+        herbs('pasture', 'canada-thistle', '2026-06-21', [seen('grazed-from', '2026-09-01'), $low], ['cards' => [sprayCard(['grazingDays' => 14, 'intervalDays' => 30])], 'history' => [['on' => '2026-05-22', 'method' => 'foliar-spot', 'active' => '2-4-d'], ['on' => '2026-06-20', 'method' => 'foliar-spot', 'active' => 'clopyralid']]]),
+        ['pasture-broadcast/2-4-d/spray' => ['withCare', 'graze.days-kept']],
+    ],
     'pasture: a card that is silent on grazing gives no leave' => [
         herbs('pasture', 'canada-thistle', '2026-06-20', [seen('grazed-from', '2026-07-04'), $low], ['cards' => [sprayCard()]]),
         ['pasture-broadcast/2-4-d/spray' => ['cannotTell', 'unknown.need']],

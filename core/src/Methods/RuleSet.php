@@ -59,6 +59,7 @@ final readonly class RuleSet
             new Rules\SeedInSoil(),
             new Rules\Nesting(),
             new Rules\Response(),
+            new Rules\CardInterval(),
             new Rules\SameAgain(),
             new Rules\RootsOfKeepers(),
             new Rules\PlantsKept(),

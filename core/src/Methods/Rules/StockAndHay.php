@@ -12,7 +12,7 @@ use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Timing\Day;
 
-/** Days from spraying to grazing and hay, by the card; silence is no leave (rulings J40). Hay and manure may carry some actives on (J5). */
+/** Days from spraying to grazing and hay, by the card; silence is no leave (rulings J40), nor are stock that are there already (J51). Hay and manure may carry some actives on (J5). */
 final readonly class StockAndHay implements TurnsWithTheYear
 {
     private const CARRIED = ['aminopyralid', 'clopyralid', 'picloram'];
@@ -43,11 +43,20 @@ final readonly class StockAndHay implements TurnsWithTheYear
     private function until(Situation $situation, Candidate $candidate, FactName $fact, ?int $days, string $code, string $missing): array
     {
         $on = $situation->dayOf($fact);
-        if ($on === null || $on < $situation->day) {
+        // hay that was cut is cut; stock that were let in are there, until somebody says that they were moved
+        $there = $fact === FactName::GrazedFrom && $on !== null && $on <= $situation->day;
+        if ($on === null || (!$there && $on < $situation->day)) {
             return [];
         }
         if ($days === null) {
             return [Finding::unknown($missing, 'rulings-J40', true)];
+        }
+        if ($there) {
+            $back = $situation->day->modify("+{$days} days");
+
+            return [$days > 0
+                ? Finding::notAllowed('graze.stock-on-it', 'rulings-J51', ['since' => $on, 'days' => $days, 'back' => $back], 'change.move-stock')
+                : Finding::fits('graze.out-until-dry', 'rulings-J51', ['since' => $on], Certainty::Observed)];
         }
         $left = Day::between($situation->day, $on);
         $values = ['days' => $days, 'left' => $left, 'on' => $on];
@@ -62,7 +71,7 @@ final readonly class StockAndHay implements TurnsWithTheYear
         $days = [];
         foreach ([[FactName::GrazedFrom, $candidate->card?->grazingDays], [FactName::HayOn, $candidate->card?->hayDays]] as [$fact, $wait]) {
             $on = $situation->dayOf($fact);
-            $days = [...$days, ...($on === null ? [] : [$on->modify('+1 day'), $on->modify('-' . ($wait ?? 0) . ' days')->modify('+1 day')])];
+            $days = [...$days, ...($on === null ? [] : [$on, $on->modify('+1 day'), $on->modify('-' . ($wait ?? 0) . ' days')->modify('+1 day')])];
         }
 
         return $days;

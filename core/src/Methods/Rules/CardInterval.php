@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Methods\Candidate;
+use Thicket\Methods\Certainty;
+use Thicket\Methods\FactName;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
+use Thicket\Mix\TankTerms;
+
+/** Days that a card asks for since one of its actives was last put on this ground (rulings J7): closed until then, whatever way it was put there. */
+final readonly class CardInterval implements TurnsWithTheYear
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $opens = $this->opens($situation, $candidate);
+        $last = $this->last($situation, $candidate);
+
+        return $opens === null || $last === [] ? [] : [Finding::notNow('interval.since-last', 'label-card', ['last' => max($last), 'opens' => $opens], $opens, 'change.wait-interval', Certainty::Observed)];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        $opens = $this->opens($situation, $candidate);
+
+        return $opens === null ? [] : [$opens];
+    }
+
+    private function opens(Situation $situation, Candidate $candidate): ?\DateTimeImmutable
+    {
+        $last = $this->last($situation, $candidate);
+
+        return $candidate->card === null || $last === [] ? null : (new TankTerms([$candidate->card]))->wait($last, $situation->word(FactName::Setting), $situation->day)['opens'];
+    }
+
+    /** @return array<string, \DateTimeImmutable> day of the last application by then, by active of the card */
+    private function last(Situation $situation, Candidate $candidate): array
+    {
+        $last = [];
+        foreach ($situation->history as $past) {
+            if ($past->active !== null && $past->on <= $situation->day && $candidate->card?->holds($past->active) === true) {
+                $last[$past->active] = max($past->on, $last[$past->active] ?? $past->on);
+            }
+        }
+
+        return $last;
+    }
+}
