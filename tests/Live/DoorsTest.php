@@ -86,6 +86,13 @@ it('turns a large body away before it is read, everywhere but where files are br
     expect([$huge->status, $huge->headers['content-type']])->toBe([413, 'application/problem+json']);
 });
 
+it('says of an address or heads that are too long what it says of a body', function () {
+    foreach ([['/grounds?q=' . str_repeat('x', 40_000), []], ['/grounds', ['X-Long' => str_repeat('x', 40_000)]]] as [$path, $heads]) {
+        $answer = Visitor::here()->call('GET', $path, null, $heads);
+        expect([$answer->status, $answer->headers['content-type'], $answer->json('status')])->toBe([400, 'application/problem+json', 400]);
+    }
+});
+
 it('takes a token that is none for nobody, and another crew\'s or no referer for no fault of ours', function () {
     $visitor = Visitor::here();
     foreach (['Bearer x', 'Bearer 1|x', 'Bearer ', 'Basic eDp4', 'Bearer ' . str_repeat('y', 4000)] as $given) {
