@@ -22,15 +22,19 @@ final readonly class AskPaper
     {
         $this->tidy();
         $digest = hash('sha256', $html);
-        $made = Paper::query()->where('crew_id', $user->crew_id)->where('digest', $digest)->whereIn('state', [...Paper::OPEN, 'ready'])->latest('id')->first();
+        $made = Paper::query()->where('crew_id', $user->crew_id)->where('digest', $digest)
+            ->whereIn('state', [...Paper::OPEN, 'ready'])->latest('id')->first();
         if ($made instanceof Paper && ($made->state !== 'ready' || is_file($made->file('pdf')))) {
             return $made;
         }
         $open = Paper::query()->whereIn('state', Paper::OPEN);
-        if ((clone $open)->where('asked_by', $user->id)->count() >= self::MOST_OF_ONE || $open->count() >= self::MOST_OF_ALL) {
+        $own = (clone $open)->where('asked_by', $user->id)->count();
+        if ($own >= self::MOST_OF_ONE || $open->count() >= self::MOST_OF_ALL) {
             throw new Stopped(429, 'Several PDFs are being made already; wait for them.', ['retryAfter' => 5]);
         }
-        $paper = Paper::create(['crew_id' => $user->crew_id, 'asked_by' => $user->id, 'kind' => $kind, 'name' => $name, 'digest' => $digest, 'state' => 'waiting']);
+        $paper = Paper::create([
+            'crew_id' => $user->crew_id, 'asked_by' => $user->id, 'kind' => $kind, 'name' => $name, 'digest' => $digest, 'state' => 'waiting',
+        ]);
         is_dir(dirname($paper->file('html'))) || mkdir(dirname($paper->file('html')), 0o770, true);
         file_put_contents($paper->file('html'), $html);
         DB::afterCommit(static fn () => MakePaper::dispatch($paper->id));
@@ -49,6 +53,7 @@ final readonly class AskPaper
             }
             $paper->delete();
         }
-        Paper::query()->whereIn('state', Paper::OPEN)->where('created_at', '<', now()->subMinutes(10))->update(['state' => 'failed']);
+        $lost = Paper::query()->whereIn('state', Paper::OPEN)->where('created_at', '<', now()->subMinutes(10));
+        $lost->update(['state' => 'failed']);
     }
 }

@@ -24,9 +24,12 @@ final readonly class Chain
         return DB::transaction(function () use ($crewId, $kind, $subjectId): Seal {
             Crew::query()->whereKey($crewId)->lockForUpdate()->value('id');
             $last = $this->last($crewId);
+            $content = $kind->digest($subjectId);
+            if ($content === null) {
+                throw new \LogicException("There is no {$kind->value} {$subjectId} to seal.");
+            }
             $link = [
-                'crew_id' => $crewId, 'seq' => ($last->seq ?? 0) + 1, 'kind' => $kind->value, 'subject_id' => $subjectId,
-                'content' => $kind->digest($subjectId) ?? throw new \LogicException("There is no {$kind->value} {$subjectId} to seal."),
+                'crew_id' => $crewId, 'seq' => ($last->seq ?? 0) + 1, 'kind' => $kind->value, 'subject_id' => $subjectId, 'content' => $content,
                 'prev_hash' => $last->hash ?? self::NOTHING_BEFORE, 'sealed_at' => now()->utc()->format('Y-m-d H:i:s'),
             ];
 
@@ -53,14 +56,18 @@ final readonly class Chain
     }
 
     /**
-     * The newest link, signed, to be kept where this database is not: without it nobody could tell that links were taken off the end.
+     * The newest link, signed, to be kept where this database is not: without it nobody could tell that links were taken
+     * off the end.
      *
      * @return array{format: string, crew: string, name: string, seq: int, hash: string, at: string|null, publicKey: string, signature: string}
      */
     public function head(Crew $crew): array
     {
         $last = $this->last($crew->id);
-        $head = ['format' => self::FORMAT, 'crew' => $crew->id, 'name' => $crew->name, 'seq' => $last->seq ?? 0, 'hash' => $last->hash ?? self::NOTHING_BEFORE, 'at' => $last?->sealed_at, 'publicKey' => $this->key->publicKey()];
+        $head = [
+            'format' => self::FORMAT, 'crew' => $crew->id, 'name' => $crew->name, 'seq' => $last->seq ?? 0,
+            'hash' => $last->hash ?? self::NOTHING_BEFORE, 'at' => $last?->sealed_at, 'publicKey' => $this->key->publicKey(),
+        ];
 
         return $head + ['signature' => $this->key->sign($head)];
     }

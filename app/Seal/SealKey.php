@@ -26,13 +26,17 @@ final readonly class SealKey
     /** @param array<string, string|int> $link */
     public function link(array $link): string
     {
-        return hash_hmac('sha256', CanonicalJson::of($link), hash_hkdf('sha256', $this->secret, 32, 'thicket seals, links'));
+        $key = hash_hkdf('sha256', $this->secret, 32, 'thicket seals, links');
+
+        return hash_hmac('sha256', CanonicalJson::of($link), $key);
     }
 
     /** @param array<string, mixed> $head */
     public function sign(array $head): string
     {
-        return base64_encode(sodium_crypto_sign_detached(CanonicalJson::of($head), sodium_crypto_sign_secretkey($this->pair())));
+        $secret = sodium_crypto_sign_secretkey($this->pair());
+
+        return base64_encode(sodium_crypto_sign_detached(CanonicalJson::of($head), $secret));
     }
 
     public function publicKey(): string
@@ -45,11 +49,16 @@ final readonly class SealKey
     {
         $raw = base64_decode($signature, true);
 
-        return is_string($raw) && strlen($raw) === SODIUM_CRYPTO_SIGN_BYTES && sodium_crypto_sign_verify_detached($raw, CanonicalJson::of($head), sodium_crypto_sign_publickey($this->pair()));
+        $public = sodium_crypto_sign_publickey($this->pair());
+
+        return is_string($raw) && strlen($raw) === SODIUM_CRYPTO_SIGN_BYTES
+            && sodium_crypto_sign_verify_detached($raw, CanonicalJson::of($head), $public);
     }
 
     private function pair(): string
     {
-        return sodium_crypto_sign_seed_keypair(hash_hkdf('sha256', $this->secret, SODIUM_CRYPTO_SIGN_SEEDBYTES, 'thicket seals, heads'));
+        $seed = hash_hkdf('sha256', $this->secret, SODIUM_CRYPTO_SIGN_SEEDBYTES, 'thicket seals, heads');
+
+        return sodium_crypto_sign_seed_keypair($seed);
     }
 }

@@ -23,7 +23,8 @@ enum Sealed: string
     public function table(): ?string
     {
         return match ($this) {
-            self::Sheet, self::Withdrawal => 'sheets', self::Record => 'records', self::LookBack => 'look_backs', self::Photo => 'photos', self::PhotoDropped => null,
+            self::Sheet, self::Withdrawal => 'sheets', self::Record => 'records', self::LookBack => 'look_backs',
+            self::Photo => 'photos', self::PhotoDropped => null,
         };
     }
 
@@ -33,9 +34,13 @@ enum Sealed: string
         return match ($this) {
             self::Sheet => ['id', 'crew_id', 'number', 'snapshot', 'issued_by', 'issued_at'],
             self::Withdrawal => ['id', 'withdrawn_at', 'withdrawn_by', 'withdrawn_why'],
-            self::Record => ['id', 'crew_id', 'seq', 'sheet_id', 'step_id', 'patch_id', 'worked_on', 'judge_after', 'body', 'signed_by', 'signed_at'],
+            self::Record => [
+                'id', 'crew_id', 'seq', 'sheet_id', 'step_id', 'patch_id', 'worked_on', 'judge_after', 'body', 'signed_by', 'signed_at',
+            ],
             self::LookBack => ['id', 'record_id', 'looked_on', 'scored', 'body', 'made_by', 'created_at'],
-            self::Photo => ['id', 'sighting_id', 'file', 'width', 'height', 'bytes', 'sha256', 'taken_at', 'made_by', 'created_at'],
+            self::Photo => [
+                'id', 'sighting_id', 'file', 'width', 'height', 'bytes', 'sha256', 'taken_at', 'made_by', 'created_at',
+            ],
             self::PhotoDropped => ['id'],
         };
     }
@@ -43,16 +48,20 @@ enum Sealed: string
     /** SHA-256 over the canonical JSON of the columns (RFC 8785); null where the row is not there. */
     public function digest(string $id): ?string
     {
-        $row = $this->table() === null ? ['id' => $id] : (array) DB::table($this->table())->where('id', $id)->first($this->columns());
+        $table = $this->table();
+        $row = $table === null ? ['id' => $id] : (array) DB::table($table)->where('id', $id)->first($this->columns());
         if ($row === []) {
             return null;
         }
         $plain = array_map(static fn (mixed $v): ?string => $v === null ? null : (string) $v, $row);
         if ($this === self::Sheet) {
-            $plain['steps'] = implode(' ', DB::table('sheet_step')->where('sheet_id', $id)->orderBy('step_id')->pluck('step_id')->all());
+            $steps = DB::table('sheet_step')->where('sheet_id', $id)->orderBy('step_id')->pluck('step_id');
+            $plain['steps'] = implode(' ', $steps->all());
         }
 
         // a column that holds no UTF-8 any more is hashed as it is
-        return hash('sha256', mb_check_encoding(implode('', array_filter($plain, is_string(...))), 'UTF-8') ? CanonicalJson::of($plain) : serialize($plain));
+        $readable = mb_check_encoding(implode('', array_filter($plain, is_string(...))), 'UTF-8');
+
+        return hash('sha256', $readable ? CanonicalJson::of($plain) : serialize($plain));
     }
 }

@@ -33,7 +33,10 @@ final readonly class Tries
     public function signIn(string $account, string $from, \Closure $attempt): mixed
     {
         $known = 'signed-in-from.' . hash('sha256', "{$account}|{$from}");
-        $limits = ["sign-in.{$from}|{$account}" => [config()->integer('thicket.sign_in_tries_per_minute'), self::MINUTE], "sign-in.{$from}" => [config()->integer('thicket.sign_in_tries_per_address'), self::MINUTE * 10]];
+        $limits = [
+            "sign-in.{$from}|{$account}" => [config()->integer('thicket.sign_in_tries_per_minute'), self::MINUTE],
+            "sign-in.{$from}" => [config()->integer('thicket.sign_in_tries_per_address'), self::MINUTE * 10],
+        ];
         if (!Cache::has($known)) {
             $limits["sign-in.{$account}"] = [config()->integer('thicket.sign_in_tries_per_account'), self::HOUR];
         }
@@ -50,7 +53,9 @@ final readonly class Tries
      */
     public function confirm(string $userId, \Closure $attempt): bool
     {
-        return self::counted(["confirm.{$userId}" => [config()->integer('thicket.sign_in_tries_per_minute'), self::MINUTE]], $attempt) !== null;
+        $most = config()->integer('thicket.sign_in_tries_per_minute');
+
+        return self::counted(["confirm.{$userId}" => [$most, self::MINUTE]], $attempt) !== null;
     }
 
     /**
@@ -62,7 +67,10 @@ final readonly class Tries
      */
     public function setup(string $from, \Closure $attempt): mixed
     {
-        return self::counted(["setup.{$from}" => [config()->integer('thicket.sign_in_tries_per_minute'), self::MINUTE], 'setup' => [config()->integer('thicket.sign_in_tries_per_address'), self::HOUR]], $attempt);
+        return self::counted([
+            "setup.{$from}" => [config()->integer('thicket.sign_in_tries_per_minute'), self::MINUTE],
+            'setup' => [config()->integer('thicket.sign_in_tries_per_address'), self::HOUR],
+        ], $attempt);
     }
 
     /**

@@ -38,7 +38,7 @@ it('runs the job clock ahead of the real one by the offset, and stands still whe
 /** @return list<string> codes of what the verifier finds */
 function brokenSeals(?array $head = null): array
 {
-    return array_column(app(Verifier::class)->crew(Crew::query()->firstOrFail(), $head)['faults'], 'code');
+    return array_column(app(Verifier::class)->crew(Crew::query()->firstOrFail(), $head)->faults, 'code');
 }
 
 it('finds every link whole, and what was sealed in it', function () {

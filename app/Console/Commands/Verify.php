@@ -15,7 +15,9 @@ use Illuminate\Console\Command;
  */
 final class Verify extends Command
 {
-    protected $signature = 'thicket:verify {--crew= : id of one crew} {--head= : file with a head that was kept outside} {--json : answer as JSON} {--export : print the head of one crew, to be kept outside}';
+    protected $signature = 'thicket:verify {--crew= : id of one crew}
+        {--head= : file with a head that was kept outside} {--json : answer as JSON}
+        {--export : print the head of one crew, to be kept outside}';
 
     protected $description = 'Check the seals on sheets, records, look-backs and pictures';
 
@@ -49,8 +51,8 @@ final class Verify extends Command
         $told = [];
         foreach ($crews as $crew) {
             $found = $verifier->crew($crew, $head);
-            $broken += count($found['faults']);
-            $told[] = ['crew' => $crew->id, 'name' => $crew->name] + $found;
+            $broken += count($found->faults);
+            $told[] = ['crew' => $crew->id, 'name' => $crew->name, 'links' => $found->links, 'faults' => $found->faults];
         }
         if ($this->option('json')) {
             $this->line((string) json_encode(['crews' => $told], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));

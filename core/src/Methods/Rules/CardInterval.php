@@ -12,7 +12,10 @@ use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Mix\TankTerms;
 
-/** Days that a card asks for since one of its actives was last put on this ground (rulings J7): closed until then, whatever way it was put there. */
+/**
+ * Days that a card asks for since one of its actives was last put on this ground (rulings J7): closed until then, whatever
+ * way it was put there.
+ */
 final readonly class CardInterval implements TurnsWithTheYear
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
@@ -20,7 +23,12 @@ final readonly class CardInterval implements TurnsWithTheYear
         $opens = $this->opens($situation, $candidate);
         $last = $this->last($situation, $candidate);
 
-        return $opens === null || $last === [] ? [] : [Finding::notNow('interval.since-last', 'label-card', ['last' => max($last), 'opens' => $opens], $opens, 'change.wait-interval', Certainty::Observed)];
+        if ($opens === null || $last === []) {
+            return [];
+        }
+        $values = ['last' => max($last), 'opens' => $opens];
+
+        return [Finding::notNow('interval.since-last', 'label-card', $values, $opens, 'change.wait-interval', Certainty::Observed)];
     }
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array
@@ -34,7 +42,11 @@ final readonly class CardInterval implements TurnsWithTheYear
     {
         $last = $this->last($situation, $candidate);
 
-        return $candidate->card === null || $last === [] ? null : (new TankTerms([$candidate->card]))->wait($last, $situation->word(FactName::Setting), $situation->day)['opens'];
+        if ($candidate->card === null || $last === []) {
+            return null;
+        }
+
+        return (new TankTerms([$candidate->card]))->wait($last, $situation->word(FactName::Setting), $situation->day)['opens'];
     }
 
     /** @return array<string, \DateTimeImmutable> day of the last application by then, by active of the card */
