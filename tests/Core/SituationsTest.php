@@ -160,6 +160,14 @@ $situations = [
         herbs('pasture', 'canada-thistle', '2026-06-21', [seen('grazed-from', '2026-09-01'), $low], ['cards' => [sprayCard(['grazingDays' => 14, 'intervalDays' => 30])], 'history' => [['on' => '2026-05-22', 'method' => 'foliar-spot', 'active' => '2-4-d'], ['on' => '2026-06-20', 'method' => 'foliar-spot', 'active' => 'clopyralid']]]),
         ['pasture-broadcast/2-4-d/spray' => ['withCare', 'graze.days-kept']],
     ],
+    'new native grass: no spray that takes the sown wildflowers, spot and shielded ones neither; a wiper above them may' => [
+        herbs('new-native-grass', 'canada-thistle', '2026-06-20', [$low, seen('above-keepers', true)], ['keepers' => [$keep('forbs', 'coneflowers')]]),
+        ['foliar-spot/clopyralid' => ['notAllowed', 'grass.forbs-sown'], 'shielded-spot/glyphosate' => ['notAllowed', 'grass.forbs-sown'], 'wick/glyphosate' => ['withCare', 'grass.herbicide-last']],
+    ],
+    'new native grass: without sown wildflowers the same spray is the last means' => [
+        herbs('new-native-grass', 'canada-thistle', '2026-06-20', [$low]),
+        ['foliar-spot/clopyralid' => ['withCare', 'grass.herbicide-last']],
+    ],
     'pasture: a card that is silent on grazing gives no leave' => [
         herbs('pasture', 'canada-thistle', '2026-06-20', [seen('grazed-from', '2026-07-04'), $low], ['cards' => [sprayCard()]]),
         ['pasture-broadcast/2-4-d/spray' => ['cannotTell', 'unknown.need']],

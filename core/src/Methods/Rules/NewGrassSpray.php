@@ -10,7 +10,7 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
-/** New native grass: herbicide only if weeds are severe, and never over sown forbs (handbook 6). */
+/** New native grass: herbicide only if weeds are severe (handbook 6), and no leaf spray that takes forbs where they were sown (J46). */
 final readonly class NewGrassSpray implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
@@ -19,11 +19,21 @@ final readonly class NewGrassSpray implements Rule
             return [];
         }
         foreach ($situation->keepers as $keeper) {
+            if ($keeper->kind === 'forbs' && $this->takesForbs($candidate)) {
+                return [Finding::notAllowed('grass.forbs-sown', 'rulings-J46', ['keeper' => $keeper->name], 'change.mow-or-graze')];
+            }
             if ($keeper->kind === 'forbs' && $candidate->method->isOfArea()) {
                 return [Finding::doesNotSuit('grass.forbs-sown', 'handbook-6', ['keeper' => $keeper->name], 'change.mow-or-graze')];
             }
         }
 
         return [Finding::withCare('grass.herbicide-last', 'handbook-6', [], 'change.mow-or-graze')];
+    }
+
+    /** A spray on leaves that takes broad-leaved plants, spot and shielded ones too; a wiper touches what stands above them only. */
+    private function takesForbs(Candidate $candidate): bool
+    {
+        return $candidate->method->work() === 'spray' && $candidate->goesOn('leaf')
+            && in_array($candidate->active?->selectivity(), ['broadleaf', 'non-selective'], true);
     }
 }
