@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Middleware\BodyLimit;
 use App\Http\Stopped;
 use App\Models\Ground;
+use App\Models\Paper;
 use App\Models\Patch;
 use App\Models\User;
 use App\Support\Address;
@@ -109,6 +110,24 @@ it('keeps what was refused as it should be out of the log of our own faults', fu
         expect($handler->shouldReport($expected))->toBeFalse();
     }
     expect($handler->shouldReport(new RuntimeException('a fault of ours')))->toBeTrue()->and(config('logging.default'))->toBe('daily');
+});
+
+it('begins no queue of PDFs that nobody would wait for, and never gives up on one for what died', function () {
+    $this->as();
+    $user = User::query()->where('email', 'ada@alderbrook.example')->firstOrFail();
+    [$first, $second] = App\Models\Sheet::query()->orderBy('number')->pluck('id')->all();
+    $waiting = static fn (int $n): Paper => Paper::create(['crew_id' => $user->crew_id, 'asked_by' => $user->id, 'kind' => 'sheet', 'name' => 'x.pdf', 'digest' => str_pad((string) $n, 64, '0'), 'state' => 'waiting']);
+    array_map($waiting, range(1, 4));
+    $this->api('POST', '/papers', ['kind' => 'sheet', 'of' => $first])->assertStatus(202);
+    $waiting(5);
+    $late = $this->api('POST', '/papers', ['kind' => 'sheet', 'of' => $second])->assertStatus(429);
+    expect($late->headers->get('Retry-After'))->toBe('5');
+    // what was made already is given at once, however many wait
+    $this->api('POST', '/papers', ['kind' => 'sheet', 'of' => $first])->assertStatus(202)->assertJsonPath('state', 'ready');
+    // those that a worker died over have failed after ten minutes, and hold nobody up
+    Paper::query()->where('state', 'waiting')->update(['created_at' => now()->subMinutes(11)]);
+    $this->api('POST', '/papers', ['kind' => 'sheet', 'of' => $second])->assertStatus(202);
+    expect(Paper::query()->where('state', 'failed')->count())->toBe(5);
 });
 
 it('has nginx hold the same limits as the application', function () {

@@ -60,9 +60,9 @@ it('takes as long to turn down an account that is there as one that is not', fun
         for ($i = 0; $i < 5; ++$i) {
             $times[] = $visitor->call('POST', '/session', ['email' => $email, 'password' => 'guess'])->seconds;
         }
-        sort($times);
 
-        return $times[2];
+        // the shortest of five: what else the machine does only ever adds
+        return min($times);
     };
     $time('warm@alderbrook.example');
     $ratio = $time('bram@alderbrook.example') / $time('nobody.at.all@alderbrook.example');
