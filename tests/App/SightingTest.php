@@ -135,7 +135,10 @@ it('refuses what is no picture, is broken, too many, or too large', function () 
         ->and($says($file(substr((string) file_get_contents(cameraPicture()), 0, 700))))->toContain('broken')
         ->and($says($file(str_repeat("\0", 12_000_001))))->toContain('12 MB');
     expect(Photo::query()->where('sighting_id', $id)->count())->toBe(0)->and(glob(storage_path('app/photos/new*')))->toBe([]);
-    $this->api('POST', "/sightings/{$id}/photos")->assertStatus(422)->assertJsonPath('errors.0.pointer', '/photo');
+    // a form without a picture names the field; what is no form is the wrong kind of body
+    $this->call('POST', "/api/v1/sightings/{$id}/photos", [], [], [], ['CONTENT_TYPE' => 'multipart/form-data; boundary=x', 'HTTP_ACCEPT' => 'application/json'])
+        ->assertStatus(422)->assertJsonPath('errors.0.pointer', '/photo');
+    $this->api('POST', "/sightings/{$id}/photos")->assertStatus(415);
 });
 
 it('takes a picture once under one key, and refuses another under it', function () {
