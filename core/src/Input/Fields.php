@@ -86,7 +86,7 @@ final class Fields
         return is_string($value) && $value !== '' && mb_check_encoding($value, 'UTF-8') && strlen($value) <= $longest ? $value : $this->fault($name, $value === null || $value === '' ? 'Give the password.' : "Give the password as a text of at most {$longest} letters.");
     }
 
-    public function textOrNull(string $name, int $longest = 200): ?string
+    public function textOrNull(string $name, int $longest = self::USUAL_TEXT): ?string
     {
         return $this->has($name) && $this->data[$name] !== '' ? $this->text($name, $longest) : $this->absent($name);
     }
