@@ -103,6 +103,24 @@ final readonly class IssueSheet
         return $this->sentences->both('clock.stump', ['limit' => $limit, 'again' => StumpClock::cutAgainFrom()]);
     }
 
+    /** @return list<string> what the label says besides its figures, word by word, and the days and hours that follow the work */
+    private function labelWords(Candidate $one): array
+    {
+        $details = $one->card?->details;
+        if ($details === null) {
+            return [];
+        }
+        $said = [];
+        foreach ($details->texts as $field => $text) {
+            $said[] = $this->sentences->in("label.{$field}", ['text' => $text], \Thicket\Measure\System::Metric);
+        }
+        foreach (['irrigationHours', 'irrigationResumeHours', 'waterInHours', 'replantDays', 'slaughterDays', 'strawDays'] as $field) {
+            isset($details->numbers[$field]) && $said[] = $this->sentences->in("label.{$field}", ['n' => $details->numbers[$field]], \Thicket\Measure\System::Metric);
+        }
+
+        return $said;
+    }
+
     /** @return array<string, mixed> what a sheet says of one product of the tank, with the card as it stood */
     private function product(Candidate $one, ?LabelCardVersion $version): array
     {
@@ -167,6 +185,7 @@ final readonly class IssueSheet
         $species = $situation->target ?? throw new \LogicException('A sheet without a named target.');
         $products = [$candidate, ...$this->assembler->partners($step, $stand->patch->ground->crew)];
         $cautions = Cautions::ofTank($situation, $products);
+        $label = array_merge(...array_map($this->labelWords(...), $products));
         $recipe = $step->active === null ? null : $this->desk->solve($stand, $step);
         $card = $candidate->card;
         $names = fn (string $kind, array $codes): array => array_map(fn (string $code): string => $this->sentences->name("{$kind}.{$code}"), $codes);
@@ -188,9 +207,9 @@ final readonly class IssueSheet
             'strictest' => $card === null ? null : $this->strictest($products),
             'clock' => $this->clockText($step, $candidate),
             'startOnlyIf' => array_map(fn (StartLimit $l): array => ['fact' => $l->fact->value, 'comparator' => $l->least ? 'least' : 'most', 'limit' => Wire::quantity($l->value), 'text' => $this->sentences->both($l->code(), ['limit' => $l->value]), 'source' => $l->source], StartLimits::ofTank($products, $species)->limits),
-            'wearing' => $names('wear', $cautions->wearing), 'cautions' => $names('caution', $cautions->cautions), 'kit' => $names('kit', $cautions->kit),
+            'wearing' => $names('wear', $cautions->wearing), 'cautions' => [...$names('caution', $cautions->cautions), ...$label], 'kit' => $names('kit', $cautions->kit),
             'emergency' => ['poisonCentre' => $ground->crew->settings['poisonCentre'] ?? null, 'place' => "{$stand->patch->name}, {$ground->name}", 'position' => "{$ground->latitude}, {$ground->longitude}"],
-            'judgeAfter' => Wire::day(JudgeAfter::day($species, $situation->day, $situation->shift, $step->method)),
+            'judgeAfter' => Wire::day(JudgeAfter::day($species, $situation->day, $situation->shift, $this->catalogue->method($step->method)->isGirdleAlone())),
             'passes' => array_map(fn (string $gate, string $reason): array => ['gate' => $gate, 'text' => $this->sentences->both("gate.{$gate}", ['other' => '', 'missing' => '', 'tool' => ''])['us'], 'reason' => $reason], array_keys($passes), array_values($passes)),
         ];
     }

@@ -22,6 +22,7 @@ use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
 use Thicket\Mix\LabelCard;
 use Thicket\Mix\Leftover;
+use Thicket\Safety\Cautions;
 
 /**
  * Writes down one load as it was mixed: each addition confirmed once, in loading order, so that nothing goes in twice; its product leaves the shelf in the
@@ -170,7 +171,7 @@ final readonly class MixBatch
                 'amount' => is_array($load['finished']) ? $load['finished']['shown'] : null,
                 'mixed' => $this->sentences->in('batch.mixed', ['who' => $user->name, 'day' => $now->format('Y-m-d'), 'time' => $now->format('H:i')], $user->system()),
                 'useBy' => $this->sentences->in('batch.use-by', ['day' => $until->format('Y-m-d'), 'time' => $until->format('H:i')], $user->system()),
-                'hazards' => array_map(fn (string $c): string => $this->sentences->name("caution.active-{$c}"), array_values(array_unique(array_merge(...array_map(static fn (Candidate $one): array => $one->active?->data->strings('cautions') ?? [], $products))))),
+                'hazards' => array_map(fn (string $c): string => $this->sentences->name("caution.{$c}"), Cautions::ofJug($products)),
                 'wearing' => self::each($products, static fn (LabelCard $card): string => $card->wearing), 'firstAid' => self::each($products, static fn (LabelCard $card): string => $card->firstAid),
                 'keep' => $this->sentences->name('batch.keep'),
             ],

@@ -10,6 +10,7 @@ use App\Trail\Assembler;
 use Illuminate\Support\Facades\View;
 use Thicket\Methods\Candidate;
 use Thicket\Mix\LabelCard;
+use Thicket\Safety\Cautions;
 
 /** The mixing card for the tailgate: a page a load, large enough to read at arm's length, with the fill lines drawn to scale. */
 final readonly class MixingCardPdf
@@ -23,11 +24,10 @@ final readonly class MixingCardPdf
     {
         $crew = $stand->patch->ground->crew;
         $products = [$this->assembler->candidate($step, $crew), ...$this->assembler->partners($step, $crew)];
-        $cautions = array_values(array_unique(array_merge(...array_map(static fn (Candidate $one): array => $one->active?->data->strings('cautions') ?? [], $products))));
 
         return View::file(resource_path('mixing-card.blade.php'), [
             'r' => $recipe, 'units' => $units, 'cards' => array_values(array_filter(array_map(static fn (Candidate $one): ?LabelCard => $one->card, $products))), 'patch' => $stand->patch->name, 'ground' => $stand->patch->ground->name, 'fonts' => Paper::fonts(),
-            'cautions' => array_map(fn (string $c): string => $this->sentences->name("caution.active-{$c}"), $cautions),
+            'cautions' => array_map(fn (string $c): string => $this->sentences->name("caution.{$c}"), Cautions::ofJug($products)),
             'care' => $this->sentences->name('mix.care'), 'keep' => $this->sentences->name('batch.keep'),
         ])->render();
     }

@@ -19,7 +19,7 @@ use Thicket\Methods\Weighing;
 final readonly class BoardWire
 {
     /** Where a missing fact is answered; everything else at Scout. */
-    private const STATIONS = ['card-confirmation' => 'shed', 'card-water-buffer' => 'shed', 'setting' => 'ground', 'keeper-distance' => 'ground', 'keeper-size' => 'ground', 'card-strength' => 'shed', 'card-yearly-maximum' => 'shed', 'card-strength-basis' => 'shed', 'treated-area' => 'ground'];
+    private const STATIONS = ['setting' => 'ground', 'treated-area' => 'scout', 'water-distance' => 'ground'];
 
     public function __construct(private Sentences $sentences)
     {
@@ -134,6 +134,11 @@ final readonly class BoardWire
 
     private function stationOf(string $fact): string
     {
-        return self::STATIONS[$fact] ?? 'scout';
+        return self::STATIONS[$fact] ?? match (true) {
+            // what a label says is answered in the Shed, what is kept on the Ground
+            str_starts_with($fact, 'card-') => 'shed',
+            str_starts_with($fact, 'keeper-') => 'ground',
+            default => 'scout',
+        };
     }
 }

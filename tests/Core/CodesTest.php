@@ -13,7 +13,7 @@ use Thicket\Methods\Outcome;
 /** @return list<array<string, mixed>> situations that together touch every rule */
 function manySituations(): array
 {
-    $all = [];
+    $all = [...array_column(situations('settings'), 0), ...array_column(situations('harm'), 0)];
     $facts = static fn (array ...$more): array => ['facts' => [['fact' => 'setting', 'value' => 'woods'], ...$more]];
     $is = static fn (string $fact, mixed $value): array => ['fact' => $fact, 'value' => $value];
     foreach (catalogue()->allSpecies() as $species) {

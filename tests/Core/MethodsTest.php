@@ -58,7 +58,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
             'facts' => [$dry, $clear, $bare, ['fact' => 'setting', 'value' => 'woods']],
             'cards' => [esterCard()],
         ],
-        Outcome::Fits,
+        Outcome::WithCare,
         'season.workable',
     ],
     'maple in January with snow at the base' => [
@@ -313,7 +313,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     ],
     'deep root, thumb school' => [
         'lever-pull',
-        ['species' => 'mesquite', 'stems' => [['diameter' => '1 in', 'count' => 1]]],
+        ['species' => 'mesquite', 'schools' => ['deep-roots' => 'thumb-size'], 'stems' => [['diameter' => '1 in', 'count' => 1]]],
         Outcome::DoesNotSuit,
         'size.beyond-reach',
     ],
@@ -325,7 +325,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
             'stems' => [['diameter' => '1 in', 'count' => 1]],
         ],
         Outcome::WithCare,
-        'size.too-thick-none',
+        'size.deep-roots-try',
     ],
     'cactus is dug' => ['dig', ['species' => 'prickly-pear', 'stems' => []], Outcome::WithCare, 'hazard.gloves'],
     'no lever puller' => [
@@ -344,7 +344,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     'poisonous stalks are never trimmed' => [
         'mow',
         ['species' => 'poison-hemlock', 'stems' => []],
-        Outcome::DoesNotSuit,
+        Outcome::NotAllowed,
         'hazard.never-trim',
     ],
     'knotweed is never mown' => [
@@ -851,7 +851,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
             'keepers' => [['kind' => 'stream', 'name' => 'creek', 'distance' => '9.9 m']],
         ],
         Outcome::NotAllowed,
-        'water.oil-in-buffer',
+        'water.oil-near',
     ],
     'on the edge of the buffer' => [
         'basal-bark/triclopyr-ester/ester',
@@ -860,7 +860,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
             'cards' => [esterCard()],
             'keepers' => [['kind' => 'stream', 'name' => 'creek', 'distance' => '10 m']],
         ],
-        Outcome::Fits,
+        Outcome::WithCare,
         'water.outside-buffer',
     ],
     'water edge, distance unknown' => [
@@ -918,7 +918,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     ],
     // actives that many places leave to licensed people; responses that the handbook names
     'picloram and nobody licensed' => ['foliar-spot/picloram', ['species' => 'leafy-spurge'], Outcome::NotAllowed, 'card.licensed-active-nobody'],
-    'picloram and somebody licensed' => ['foliar-spot/picloram', ['species' => 'leafy-spurge', 'date' => '2026-05-25', 'someoneLicensed' => true, 'facts' => [['fact' => 'height', 'value' => '2 ft'], ['fact' => 'setting', 'value' => 'pasture']]], Outcome::WithCare, 'card.licensed-active'],
+    'picloram and somebody licensed' => ['foliar-spot/picloram', ['species' => 'leafy-spurge', 'date' => '2026-05-25', 'someoneLicensed' => true, 'facts' => [['fact' => 'hives-near', 'value' => false], ['fact' => 'height', 'value' => '2 ft'], ['fact' => 'setting', 'value' => 'pasture']]], Outcome::WithCare, 'card.licensed-active'],
     'a grass-only spray on annual bluegrass is disputed, and late once it has seeded' => ['foliar-spot/sethoxydim', ['species' => 'annual-bluegrass'], Outcome::DoesNotSuit, 'response.disputed'],
     // what a method is made for: settings, ways of life, stages, plants that stay down
     'a spruce cut once stays down' => ['cut-only', ['species' => 'red-spruce', 'stems' => [['diameter' => '4 in', 'count' => 3]]], Outcome::Fits, 'fit.stays-down'],
@@ -927,15 +927,15 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     'a shrub is not girdled' => ['girdle', ['species' => 'autumn-olive', 'stems' => [['diameter' => '4 in', 'count' => 3]]], Outcome::DoesNotSuit, 'fit.made-for'],
     'a stem of 2 in is girdled' => ['double-girdle', ['species' => 'callery-pear', 'stems' => [['diameter' => '2 in', 'count' => 3]]], Outcome::WithCare, 'size.too-thin-none'],
     'a thinner one is pulled instead' => ['double-girdle', ['species' => 'callery-pear', 'stems' => [['diameter' => '1.9 in', 'count' => 3]]], Outcome::DoesNotSuit, 'size.too-thin'],
-    'broadleaf seedlings under flame' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'cotyledon']]], Outcome::WithCare, 'flame.mulch'],
-    'with six leaves it is too late' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'vegetative']]], Outcome::NotNow, 'fit.stage-not'],
-    'grass survives flame' => ['flame', ['species' => 'large-crabgrass', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'seedling']]], Outcome::DoesNotSuit, 'flame.grass'],
+    'broadleaf seedlings under flame' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'cotyledon'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::Fits, 'flame.seed-leaves'],
+    'with six leaves it is too late' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'vegetative'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::DoesNotSuit, 'flame.too-late'],
+    'grass survives flame' => ['flame', ['species' => 'large-crabgrass', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::DoesNotSuit, 'flame.grass'],
     'no flame in woods' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'stage', 'value' => 'seedling']]], Outcome::DoesNotSuit, 'fit.setting'],
-    'flame at 4 m/s' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'wind-speed', 'value' => '4 m/s']]], Outcome::WithCare, 'flame.mulch'],
-    'flame above it' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'wind-speed', 'value' => '4.1 m/s']]], Outcome::NotNow, 'flame.wind'],
-    'flame in a drought' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'drought', 'value' => true]]], Outcome::NotNow, 'flame.drought'],
-    'a perennial loses its top only' => ['flame', ['species' => 'curly-dock', 'facts' => [['fact' => 'setting', 'value' => 'orchard'], ['fact' => 'stage', 'value' => 'shoot-emergence']]], Outcome::WithCare, 'flame.perennial'],
-    'burning sap is never flamed' => ['flame', ['species' => 'wild-parsnip', 'facts' => [['fact' => 'setting', 'value' => 'roadside-trail'], ['fact' => 'stage', 'value' => 'seedling']]], Outcome::DoesNotSuit, 'hazard.never-trim'],
+    'flame at 4 m/s' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'wind-speed', 'value' => '4 m/s'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::WithCare, 'flame.seedling'],
+    'flame above it' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'wind-speed', 'value' => '4.1 m/s'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::NotNow, 'flame.wind'],
+    'flame in a drought' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'drought', 'value' => true], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::NotNow, 'flame.drought'],
+    'a perennial loses its top only' => ['flame', ['species' => 'curly-dock', 'facts' => [['fact' => 'setting', 'value' => 'orchard'], ['fact' => 'stage', 'value' => 'shoot-emergence'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::WithCare, 'flame.perennial'],
+    'burning sap is never flamed' => ['flame', ['species' => 'wild-parsnip', 'facts' => [['fact' => 'setting', 'value' => 'roadside-trail'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::NotAllowed, 'hazard.never-trim'],
     'hemlock stalks in flower are cut by hand' => ['cut-stalks', ['species' => 'poison-hemlock', 'date' => '2026-06-10'], Outcome::WithCare, 'fit.stage'],
     'a rosette has no stalk yet' => ['cut-stalks', ['species' => 'poison-hemlock', 'date' => '2026-02-10'], Outcome::NotNow, 'fit.stage-not'],
     'a running grass has no stalks to bag' => ['cut-stalks', ['species' => 'quackgrass'], Outcome::DoesNotSuit, 'fit.made-for'],
@@ -943,7 +943,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     'a sheet where nobody said the setting' => ['smother', ['species' => 'field-bindweed'], Outcome::CannotTell, 'unknown.need'],
     'no sheet over woods' => ['smother', ['species' => 'field-bindweed', 'facts' => [['fact' => 'setting', 'value' => 'woods']]], Outcome::DoesNotSuit, 'fit.setting'],
     'stock do not graze ragwort' => ['flash-graze', ['species' => 'tansy-ragwort', 'facts' => [['fact' => 'setting', 'value' => 'pasture']]], Outcome::DoesNotSuit, 'graze.toxic'],
-    'new native grass grazed on 15 August' => ['flash-graze', ['species' => 'giant-foxtail', 'date' => '2026-08-15', 'facts' => [['fact' => 'setting', 'value' => 'new-native-grass']]], Outcome::WithCare, 'graze.first-winter'],
+    'new native grass grazed on 15 August' => ['flash-graze', ['species' => 'giant-foxtail', 'date' => '2026-08-15', 'facts' => [['fact' => 'setting', 'value' => 'new-native-grass']]], Outcome::WithCare, 'graze.a-day-a-week'],
     'and no more on the 16th' => ['flash-graze', ['species' => 'giant-foxtail', 'date' => '2026-08-16', 'facts' => [['fact' => 'setting', 'value' => 'new-native-grass']]], Outcome::NotNow, 'graze.first-winter'],
     'a stale bed lives by its flush of annuals' => ['stale-seedbed', ['species' => 'common-lambsquarters', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'cotyledon']]], Outcome::Fits, 'fit.stage'],
     'not against creeping roots' => ['stale-seedbed', ['species' => 'canada-thistle', 'facts' => [['fact' => 'setting', 'value' => 'seedbed']]], Outcome::DoesNotSuit, 'fit.made-for'],
@@ -973,7 +973,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     ],
 ]);
 
-it('leaves out what lies just too far, or upwind, or where nobody said the wind', function (array $keeper, array $wind) {
+it('leaves out what lies just too far, or upwind', function (array $keeper, array $wind) {
     $document = leafSpray($keeper);
     $document['facts'] = [$document['facts'][0], ...$wind];
     foreach (['foliar-spot/glyphosate', 'foliar-spot/triclopyr-ester'] as $id) {
@@ -983,7 +983,6 @@ it('leaves out what lies just too far, or upwind, or where nobody said the wind'
     'bees at 801 m' => [['kind' => 'hive', 'name' => 'hives', 'distance' => '801 m'], []],
     'beans 46 degrees off the wind' => [['kind' => 'crop', 'name' => 'beans', 'distance' => '90 m', 'bearing' => '136'], [['fact' => 'wind-from', 'value' => 'west']]],
     'beans at 401 m' => [['kind' => 'crop', 'name' => 'beans', 'distance' => '401 m', 'bearing' => '90'], [['fact' => 'wind-from', 'value' => 'west']]],
-    'beans and no word of the wind' => [['kind' => 'crop', 'name' => 'beans', 'distance' => '90 m', 'bearing' => '90'], []],
     'a path at 31 m' => [['kind' => 'path', 'name' => 'lane', 'distance' => '31 m', 'bearing' => '90'], [['fact' => 'wind-from', 'value' => 'west']]],
 ]);
 

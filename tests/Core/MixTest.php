@@ -169,7 +169,7 @@ it('goes on past a part without a figure, says how much more than the whole it w
 
 it('asks for what the recipe lacks instead of guessing', function () {
     expect(recipe(['species' => 'tree-of-heaven', 'facts' => [['fact' => 'setting', 'value' => 'woods']], 'stems' => []], 'basal-bark/triclopyr-ester')->missing)->toContain('stem-diameter')
-        ->and(recipe(['species' => 'english-ivy', 'date' => '2026-02-01'], 'foliar-spot/triclopyr-ester', null, null)->missing)->toBe(['treated-area']);
+        ->and(recipe(['species' => 'english-ivy', 'date' => '2026-02-01', 'stems' => []], 'foliar-spot/triclopyr-ester', null, null)->missing)->toBe(['treated-area']);
 });
 
 it('spaces cuts by the active at hand', function () {

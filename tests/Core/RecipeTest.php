@@ -74,7 +74,7 @@ it('lets stems that are left out set neither strength nor drawing', function () 
 });
 
 it('takes leaf spray by height class and area', function (string $height, string $litres) {
-    $facts = [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'height', 'value' => $height]];
+    $facts = [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'height', 'value' => $height], ['fact' => 'treated-area', 'value' => '100 m2']];
     $recipe = solved(['species' => 'bush-honeysuckle', 'facts' => $facts], 'foliar-spot/glyphosate/water', null, '100 m2');
     expect((string) $recipe->need?->decimal(Unit::Litre, 2, RoundingMode::HALF_UP))->toBe($litres);
 })->with([
@@ -83,8 +83,22 @@ it('takes leaf spray by height class and area', function (string $height, string
     'a metre and more: 0.20 L a m2' => ['1 m', '22.00'],
 ]);
 
+it('wets with a spot spray what the weed covers, never the patch', function (array $stems, array $facts, ?string $litres, array $missing) {
+    $recipe = solved(['species' => 'bush-honeysuckle', 'stems' => $stems, 'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'height', 'value' => '0.4 m'], ...$facts]], 'foliar-spot/glyphosate/water', null, '2 ac');
+    $need = $recipe->need;
+    expect([$need === null ? null : (string) $need->decimal(Unit::Litre, 3, RoundingMode::HALF_UP), $recipe->missing])->toBe([$litres, $missing]);
+})->with([
+    // 40 x 0.1 m2 x 6 L/100 m2 x 1.1
+    '40 plants on 2 acres' => [[['diameter' => '1 cm', 'count' => 40]], [], '0.264', []],
+    'in clumps of four' => [[['diameter' => '1 cm', 'count' => 40, 'stemsPerClump' => 4]], [], '0.066', []],
+    // 8093.7128448 m2 x 2.5 % x 6 L/100 m2 x 1.1
+    'by cover' => [[], [['fact' => 'target-cover', 'value' => 'under-5']], '13.355', []],
+    'a typed area goes before both' => [[['diameter' => '1 cm', 'count' => 40]], [['fact' => 'treated-area', 'value' => '10 m2'], ['fact' => 'target-cover', 'value' => 'over-75']], '0.660', []],
+    'nothing told' => [[], [], null, ['treated-area']],
+]);
+
 it('splits a large need into loads and keeps the strength in each', function () {
-    $facts = [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'height', 'value' => '1.2 m']];
+    $facts = [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'height', 'value' => '1.2 m'], ['fact' => 'treated-area', 'value' => '160 m2']];
     $recipe = solved(['species' => 'bush-honeysuckle', 'facts' => $facts], 'foliar-spot/glyphosate/water', '15 L', '160 m2');
     // 160 x 0.20 x 1.1 = 35.2 L: two tanks and 5.2 L
     expect([$recipe->loads?->whole, Shown::both($recipe->loads?->lastPart ?? quantity('0 L'))['metric']])->toBe([2, '5.2 L']);
@@ -197,7 +211,7 @@ it('tells every figure that it reckoned with', function (string $row, array $ste
     'a band' => ['basal-bark/triclopyr-ester', [['diameter' => '4 in', 'count' => 20], ['diameter' => '7 in', 'count' => 1]], [], ['band 14 in', 'surface 2.27 m²', 'film 0.3 L/m²', 'treated 20', 'skipped 1']],
     'a face' => ['cut-stump/glyphosate', [['diameter' => '4 in', 'count' => 20]], [], ['ring 1 in', 'surface 0.1621 m²', 'film 0.5 L/m²', 'treated 20', 'skipped 0']],
     'a face and its sides' => ['cut-stump/triclopyr-ester', [['diameter' => '4 in', 'count' => 20]], [], ['ring 1 in', 'surface 0.8107 m²', 'film 0.5 L/m²', 'treated 20', 'skipped 0', 'sides 4 in']],
-    'leaves' => ['foliar-spot/glyphosate', [], [], ['area 1,000 m²', 'perArea 0.2 L/m²']],
+    'leaves' => ['foliar-spot/glyphosate', [['diameter' => '4 in', 'count' => 100]], [], ['area 200 m²', 'perArea 0.2 L/m²']],
     'a wick' => ['wick/glyphosate', [['diameter' => '1 cm', 'count' => 300]], ['species' => 'canada-thistle'], ['perPlant 1 mL', 'treated 300', 'skipped 0']],
 ]);
 

@@ -174,3 +174,66 @@ function situated(array $document, string $row): array
 
     return [(new SituationReader(catalogue()))->situation($in), row($document, $row)->candidate];
 }
+
+/** @return array<string, mixed> a fact as somebody saw it */
+function seen(string $fact, mixed $value): array
+{
+    return ['fact' => $fact, 'value' => $value];
+}
+
+/**
+ * A stand of herbs on a ground of which the simple questions are answered: no hives near, nobody picks, whole brown bark. A fact given beats them.
+ *
+ * @param list<array<string, mixed>> $facts
+ * @param array<string, mixed> $more
+ *
+ * @return array<string, mixed>
+ */
+function herbs(string $site, string $species, string $date, array $facts = [], array $more = []): array
+{
+    return $more + ['date' => $date, 'species' => $species, 'place' => ['latitude' => '40', 'elevationMetres' => '200'], 'stems' => [], 'facts' => [seen('setting', $site), seen('hives-near', false), seen('green-bark', false), seen('food-taken', false), ...$facts]];
+}
+
+/**
+ * @param list<array<string, mixed>> $stems
+ * @param list<array<string, mixed>> $facts
+ * @param array<string, mixed> $more
+ *
+ * @return array<string, mixed>
+ */
+function woody(string $site, string $species, string $date, array $stems, array $facts = [], array $more = []): array
+{
+    return herbs($site, $species, $date, $facts, ['stems' => $stems] + $more);
+}
+
+/**
+ * What a board must say of some rows, outcome and reason, and what it must never say.
+ *
+ * @param array<string, mixed> $document
+ * @param array<string, array{string, string}> $must row => outcome and code
+ * @param array<string, string> $never row => outcome
+ */
+function expectRows(array $document, array $must, array $never = []): void
+{
+    $rows = [];
+    foreach (board($document)->rows as $row) {
+        $rows[$row->candidate->id()] = $row;
+    }
+    foreach ($must as $id => [$outcome, $code]) {
+        expect(isset($rows[$id]))->toBeTrue("no row {$id}")
+            ->and([$id, $rows[$id]->outcome->value, in_array($code, codes($rows[$id]), true) ? $code : codes($rows[$id])])->toBe([$id, $outcome, $code]);
+    }
+    foreach ($never as $id => $outcome) {
+        expect([$id, ($rows[$id] ?? null)?->outcome->value])->not->toBe([$id, $outcome]);
+    }
+}
+
+/**
+ * Situations worked by hand, of one file of fixtures.
+ *
+ * @return array<string, array{0: array<string, mixed>, 1: array<string, array{string, string}>, 2?: array<string, string>}>
+ */
+function situations(string $file): array
+{
+    return require __DIR__ . "/fixtures/{$file}.php";
+}

@@ -88,6 +88,21 @@ final readonly class Catalogue
         return $this->root()->node('programmes')->has($id);
     }
 
+    /** A species by its id, or by one of its names as people write it; null where there is none. */
+    public function speciesCalled(string $name): ?Species
+    {
+        if ($this->hasSpecies($name)) {
+            return $this->species($name);
+        }
+        foreach ($this->allSpecies() as $species) {
+            if (in_array(mb_strtolower(trim($name)), array_map(mb_strtolower(...), $species->allNames()), true)) {
+                return $species;
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<School> those that say how the work of this method is done */
     public function schoolsOfMethod(string $method): array
     {

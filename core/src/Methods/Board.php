@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Thicket\Methods;
 
 use Thicket\Knowledge\Catalogue;
+use Thicket\Mix\LabelCard;
+use Thicket\Plants\Species;
 
 /**
  * The board: every method (and product) judged for one stand on one day. A pure function of what it is given (rulings B9).
@@ -12,6 +14,9 @@ use Thicket\Knowledge\Catalogue;
  */
 final readonly class Board
 {
+    /** What an active does to the target, best first. */
+    private const EFFECTS = ['controls', 'suppresses', 'disputed', 'misses'];
+
     /** @param list<Row> $rows */
     private function __construct(public array $rows, public string $catalogueHash, public Weights $weights)
     {
@@ -79,15 +84,15 @@ final readonly class Board
                 $out[] = new Candidate($method, null, null, $schools, $shed, $catalogue);
                 continue;
             }
+            foreach ($shed->cards as $card) {
+                $lead = self::lead($card, $method, $situation->target);
+                $lead === null || $out[] = new Candidate($method, $catalogue->active($lead), $card, $schools, $shed, $catalogue);
+            }
             foreach ($method->actives() as $activeId) {
-                $active = $catalogue->active($activeId);
-                $cards = array_values(array_filter($shed->cards, static fn ($card): bool => $card->holds($activeId)));
-                foreach ($cards as $card) {
-                    $out[] = new Candidate($method, $active, $card, $schools, $shed, $catalogue);
-                }
+                $held = array_filter($shed->cards, static fn (LabelCard $card): bool => $card->holds($activeId)) !== [];
                 $effect = $situation->target?->responseTo($activeId);
-                if ($cards === [] && in_array($effect, ['controls', 'suppresses', 'disputed'], true)) {
-                    $out[] = new Candidate($method, $active, null, $schools, $shed, $catalogue);
+                if (!$held && in_array($effect, ['controls', 'suppresses', 'disputed'], true)) {
+                    $out[] = new Candidate($method, $catalogue->active($activeId), null, $schools, $shed, $catalogue);
                 }
             }
             // a chemical method always has a row, so that its refusal is seen
@@ -97,6 +102,25 @@ final readonly class Board
         }
 
         return $out;
+    }
+
+    /**
+     * One row a card, however many actives are in the jug (rulings J41): it is named for the one that does most to the target, of equals the first
+     * of the label. Null where the method is given with none of them.
+     */
+    private static function lead(LabelCard $card, Method $method, ?Species $target): ?string
+    {
+        $lead = null;
+        $best = count(self::EFFECTS) + 1;
+        foreach (array_column($card->actives, 'active') as $id) {
+            $at = array_search($target?->responseTo($id), self::EFFECTS, true);
+            $rank = $at === false ? count(self::EFFECTS) : $at;
+            if (in_array($id, $method->actives(), true) && $rank < $best) {
+                [$lead, $best] = [$id, $rank];
+            }
+        }
+
+        return $lead;
     }
 
     /**

@@ -15,6 +15,10 @@ final readonly class Candidate
     /** Step of a poisonous product left to licensed users (handbook 9). */
     private const HARM_LICENSED = 5;
 
+    /**
+     * @param Active|null $active the one the row is chosen for: of a card with several, the one that does most to the target
+     * @param list<self> $partners further products of the same tank; a jug is judged whole (rulings J41)
+     */
     public function __construct(
         public Method $method,
         public ?Active $active,
@@ -22,7 +26,41 @@ final readonly class Candidate
         public Schools $schools,
         public Shed $shed,
         public Catalogue $catalogue,
+        public array $partners = [],
     ) {
+    }
+
+    /** @return list<Active> all that is in the tank, the leading one first, each once (rulings J41) */
+    public function actives(): array
+    {
+        $ids = array_merge($this->active === null ? [] : [$this->active->id()], array_column($this->card->actives ?? [], 'active'));
+        foreach ($this->partners as $partner) {
+            $ids = [...$ids, ...array_map(static fn (Active $a): string => $a->id(), $partner->actives())];
+        }
+
+        return array_map($this->catalogue->active(...), array_values(array_unique($ids)));
+    }
+
+    /** The names of all that is in the tank. */
+    public function activeNames(): string
+    {
+        return implode(' + ', array_map(static fn (Active $a): string => $a->name(), $this->actives()));
+    }
+
+    /**
+     * Whether any active of the tank has a property: harm takes the worst (rulings J41).
+     *
+     * @param \Closure(Active): bool $property
+     */
+    public function anyActive(\Closure $property): bool
+    {
+        return array_filter($this->actives(), $property) !== [];
+    }
+
+    /** @return list<LabelCard> of all products of the tank */
+    public function cards(): array
+    {
+        return array_values(array_filter([$this->card, ...array_merge([], ...array_map(static fn (self $p): array => $p->cards(), $this->partners))]));
     }
 
     public function id(): string
@@ -30,9 +68,10 @@ final readonly class Candidate
         return implode('/', array_filter([$this->method->id(), $this->active?->id(), $this->card?->id]));
     }
 
-    public function is(string ...$methodIds): bool
+    /** Whether the work is one of these, by {@see Method::how()}. */
+    public function how(string ...$ways): bool
     {
-        return in_array($this->method->id(), $methodIds, true);
+        return in_array($this->method->how(), $ways, true);
     }
 
     public function carrier(): ?string
@@ -77,17 +116,18 @@ final readonly class Candidate
     /** 1 least to 5 most: the active's for this use or the use it is a form of, else the method's own, else the middle. */
     public function harm(): int
     {
-        if ($this->active?->isLicensedOnly() === true) {
+        if ($this->anyActive(static fn (Active $a): bool => $a->isLicensedOnly())) {
             return self::HARM_LICENSED;
         }
-        $product = $this->active?->harm($this->method->id()) ?? $this->active?->harm($this->method->like());
+        $steps = array_filter(array_map(fn (Active $a): ?int => $a->harm($this->method->id()) ?? $a->harm($this->method->like()), $this->actives()));
 
-        return $product ?? ($this->method->data->has('harm') ? $this->method->data->int('harm') : ($this->method->isOfArea() ? 4 : 3));
+        return $steps !== [] ? max($steps) : ($this->method->data->has('harm') ? $this->method->data->int('harm') : ($this->method->isOfArea() ? 4 : 3));
     }
 
     public function isSoilActive(): bool
     {
-        return ($this->active?->isSoilActive() ?? false) || ($this->card !== null && $this->card->soilActive);
+        return $this->anyActive(static fn (Active $a): bool => $a->isSoilActive())
+            || array_filter($this->cards(), static fn (LabelCard $card): bool => $card->soilActive) !== [];
     }
 
     /** The table of coefficients with the crew's own figures in it. */
@@ -98,6 +138,6 @@ final readonly class Candidate
 
     public function with(Schools $schools): self
     {
-        return new self($this->method, $this->active, $this->card, $schools, $this->shed, $this->catalogue);
+        return new self($this->method, $this->active, $this->card, $schools, $this->shed, $this->catalogue, $this->partners);
     }
 }

@@ -56,6 +56,29 @@ enum FactName: string
     case GrazedFrom = 'grazed-from';
     case HayOn = 'hay-on';
     case HoursAtHand = 'hours-at-hand';
+    case StockKind = 'stock-kind';
+    case Litter = 'litter';
+    case Cover = 'cover';
+    case Purpose = 'purpose';
+    case GreenLeaf = 'green-leaf';
+    case GrassForm = 'grass-form';
+    case SownCrop = 'sown-crop';
+    case TargetCover = 'target-cover';
+    case HivesNear = 'hives-near';
+    case SprayedLately = 'sprayed-lately';
+    case LeavesLimp = 'leaves-limp';
+    case Shade = 'shade';
+    case Floods = 'floods';
+    case ThornsKept = 'thorns-kept';
+    case CropUp = 'crop-up';
+    case FlowersAround = 'flowers-around';
+    case FellingPlanned = 'felling-planned';
+    case DebrisGone = 'debris-gone';
+    case FreezeOn = 'freeze-on';
+    case WorkingDepth = 'working-depth';
+    case TrunkDiameter = 'trunk-diameter';
+    case TreatFrom = 'treat-from';
+    case TreatBelow = 'treat-below';
 
     /** Eight winds, an eighth of the circle each, from north by east. */
     public const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'];
@@ -73,6 +96,14 @@ enum FactName: string
             self::DiameterAt => ['base', 'breast-height'],
             self::SoilTexture => ['sand', 'loamy-sand', 'sandy-loam', 'silt', 'loam', 'silt-loam', 'sandy-clay-loam', 'sandy-clay', 'clay', 'clay-loam', 'silty-clay-loam', 'silty-clay'],
             self::Slope => ['level', 'gentle', 'steep'],
+            self::StockKind => ['none', 'milking-cows', 'dry-dairy', 'beef', 'sheep-goats', 'horses', 'other'],
+            self::Litter => ['none', 'dry', 'wet'],
+            self::Cover => ['solid-thicket', 'mixed', 'mostly-grass'],
+            self::Purpose => ['keep-down', 'kill-root'],
+            self::GreenLeaf => ['more-than-half', 'about-half', 'less-than-half', 'none'],
+            self::GrassForm => ['broad', 'narrow'],
+            self::SownCrop => ['grass', 'native-mix', 'legume', 'cucurbit', 'sweet-corn', 'other-broadleaf', 'trees'],
+            self::TargetCover => ['under-5', '5-25', '25-50', '50-75', 'over-75'],
             self::RootForm => ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber', 'suckering-root'],
             default => null,
         };
@@ -81,7 +112,7 @@ enum FactName: string
     public function dimension(): ?Dimension
     {
         return match ($this) {
-            self::Height, self::SnowAtBase, self::WaterDistance, self::RowSpacing, self::StripSide => Dimension::Length,
+            self::Height, self::SnowAtBase, self::WaterDistance, self::RowSpacing, self::StripSide, self::WorkingDepth, self::TrunkDiameter, self::TreatFrom, self::TreatBelow => Dimension::Length,
             self::TreatedArea => Dimension::Area,
             self::HoursAtHand => Dimension::Duration,
             self::SoilTemperature, self::AirTemperature => Dimension::Temperature,
@@ -92,12 +123,12 @@ enum FactName: string
 
     public function isYesNo(): bool
     {
-        return in_array($this, [self::SiltOnBark, self::Drought, self::LeafDamage, self::FreshFlush, self::GrassAtBase, self::Fruiting, self::BeesFlying, self::FoodTaken, self::TrunkGuards, self::GreenBark, self::WeedsUp, self::SelfSownKept, self::AboveKeepers, self::PublicWay, self::ChildrenPets, self::SchoolGround, self::LocalRule, self::Volunteers, self::ShallowGroundwater], true);
+        return in_array($this, [self::SiltOnBark, self::Drought, self::LeafDamage, self::FreshFlush, self::GrassAtBase, self::Fruiting, self::BeesFlying, self::FoodTaken, self::TrunkGuards, self::GreenBark, self::WeedsUp, self::SelfSownKept, self::AboveKeepers, self::PublicWay, self::ChildrenPets, self::SchoolGround, self::LocalRule, self::Volunteers, self::ShallowGroundwater, self::HivesNear, self::SprayedLately, self::LeavesLimp, self::Shade, self::Floods, self::ThornsKept, self::CropUp, self::FlowersAround, self::FellingPlanned, self::DebrisGone], true);
     }
 
     public function isDay(): bool
     {
-        return in_array($this, [self::LastMown, self::LeafOut, self::PlantedOn, self::SownNext, self::GrazedFrom, self::HayOn], true);
+        return in_array($this, [self::LastMown, self::LeafOut, self::PlantedOn, self::SownNext, self::GrazedFrom, self::HayOn, self::FreezeOn], true);
     }
 
     /** Hours an observation holds; null until another supersedes it. Growth stage of annuals: five days. */
@@ -106,11 +137,11 @@ enum FactName: string
         return match ($this) {
             self::BarkWetness, self::LeafWetness => 6,
             self::WindSpeed, self::WindFrom, self::AirTemperature => 1,
-            self::SnowAtBase, self::SoilTemperature => 72,
+            self::SnowAtBase, self::SoilTemperature, self::Litter => 72,
             self::SoilMoisture => 120,
             self::Drought => 168,
             self::Stage => $annual ? 120 : 240,
-            self::LeafDamage, self::FreshFlush, self::Fruiting, self::BeesFlying, self::WeedsUp, self::AboveKeepers => 240,
+            self::LeafDamage, self::FreshFlush, self::Fruiting, self::BeesFlying, self::WeedsUp, self::AboveKeepers, self::GreenLeaf, self::LeavesLimp, self::FlowersAround => 240,
             default => null,
         };
     }

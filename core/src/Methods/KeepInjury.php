@@ -10,12 +10,13 @@ namespace Thicket\Methods;
  */
 final readonly class KeepInjury
 {
-    private const BY_RESPONSE = ['misses' => 1, 'disputed' => 3, 'suppresses' => 3, 'controls' => 5];
+    /** Loss is where a species file names the injury; by class alone nobody knows how far it goes. */
+    private const BY_INJURY = ['none' => 2, 'passing' => 3, 'by-form' => 4, 'thinning' => 4, 'taken' => 4, 'loss' => 5];
     /** What is done to the target alone hurts nothing beside it by itself. */
     private const BY_WORK = ['machine' => 2, 'fire' => 3, 'animals' => 3];
     private const SPARED = 2;
     private const GRAFTED = 3;
-    private const HIT = 4;
+    private const MAY_BE_HIT = 4;
     private const LOSS = 5;
 
     public static function of(Situation $situation, Candidate $candidate): int
@@ -30,12 +31,12 @@ final readonly class KeepInjury
 
     private static function ofKeeper(Keeper $keeper, Situation $situation, Candidate $candidate): int
     {
-        $living = $keeper->isRooted() || in_array($keeper->kind, ['grass', 'forbs'], true);
-        if (!$living) {
+        $kept = KeptPlant::of($keeper, $candidate->catalogue);
+        if ($kept === null) {
             return 1;
         }
-        $active = $candidate->active;
-        if ($active === null) {
+        $actives = $candidate->actives();
+        if ($actives === []) {
             return self::BY_WORK[$candidate->method->work()] ?? 1;
         }
         $step = 1;
@@ -43,8 +44,11 @@ final readonly class KeepInjury
             $step = $keeper->isInRootReach() === false ? self::SPARED : self::LOSS;
         }
         if ($candidate->goesOn('leaf')) {
-            $known = $keeper->speciesId === null ? null : $candidate->catalogue->species($keeper->speciesId)->responseTo($active->id());
-            $hit = $known !== null ? self::BY_RESPONSE[$known] : ($keeper->isTakenBy($active->selectivity()) === true ? self::HIT : self::SPARED);
+            $hit = match ($kept->isTakenBy($actives)) {
+                false => self::SPARED,
+                null => self::MAY_BE_HIT,
+                true => self::BY_INJURY[$kept->injury($actives, $situation->word(FactName::GrassForm))],
+            };
             // behind a shield, or below the wick, it is hit by a slip only
             $step = max($step, in_array($candidate->method->guard(), ['shield', 'wick'], true) ? min($hit, self::SPARED) : $hit);
         }

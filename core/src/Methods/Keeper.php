@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace Thicket\Methods;
 
 use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
 
 /** A thing to protect or to know of, as seen from the patch. */
 final readonly class Keeper
 {
-    public const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'well', 'stream', 'pond', 'drain', 'path', 'fence', 'building', 'stock'];
+    public const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'well', 'stream', 'pond', 'drain', 'path', 'fence', 'building', 'stock', 'organic', 'litter'];
     /** Wind wavers: an eighth of the circle to each side counts as downwind. */
     private const DRIFT_HALF_ANGLE_DEGREES = 45.0;
     private const WATER = ['well', 'stream', 'pond', 'drain'];
@@ -66,24 +67,15 @@ final readonly class Keeper
         return $off <= self::DRIFT_HALF_ANGLE_DEGREES;
     }
 
+    /** Among the targets or closer than a step: what is done to them reaches it; an unknown distance is taken so. */
+    public function isAmongTargets(): bool
+    {
+        return $this->distance === null || $this->distance->isLessThan(Quantity::of(1, Unit::Metre));
+    }
+
     public function isWater(): bool
     {
         return in_array($this->kind, self::WATER, true);
-    }
-
-    /**
-     * Whether a spray of that selectivity takes it by class (handbook 2); null where it is no plant. A crop is never told safe.
-     *
-     * @param string $selectivity of an active: non-selective, broadleaf, grass, sedge or seedlings
-     */
-    public function isTakenBy(string $selectivity): ?bool
-    {
-        return match ($this->kind) {
-            'grass' => in_array($selectivity, ['non-selective', 'grass'], true),
-            'forbs', 'tree', 'shrub', 'planting' => in_array($selectivity, ['non-selective', 'broadleaf'], true),
-            'crop' => true,
-            default => null,
-        };
     }
 
     public function isRooted(): bool

@@ -74,26 +74,68 @@ final readonly class Labour
         if ($situation->stems === [] || ($situation->target !== null && !$candidate->method->isFor($situation->target))) {
             return null;
         }
-        $perStem = $table->node('minutesPerStem');
-        $method = $perStem->has($candidate->method->id()) ? $candidate->method->id() : $candidate->method->like();
         if ($candidate->method->work() === 'injection') {
             return self::byCuts($situation, $candidate, $table);
+        }
+        $perStem = $table->node('minutesPerStem');
+        $method = $perStem->has($candidate->method->id()) ? $candidate->method->id() : $candidate->method->like();
+        if ($candidate->isLeafSpray() && !$candidate->method->isOfArea()) {
+            return self::byPlants($situation, $perStem->has($method) ? $perStem->nodes($method) : []);
         }
         if (!$perStem->has($method)) {
             return null;
         }
-        $total = [Quantity::zero(Unit::Minute), Quantity::zero(Unit::Minute), Quantity::zero(Unit::Minute)];
-        foreach ($situation->stems as $group) {
+        $total = self::nought();
+        foreach (ServedStems::of($situation, $candidate)->served as $group) {
             $minutes = self::row($perStem->nodes($method), $group->forSums());
             if ($minutes === null) {
                 return null;
             }
-            foreach ($total as $i => $sum) {
-                $total[$i] = $sum->plus(Quantity::of($minutes[$i], Unit::Minute)->times($group->count));
-            }
+            $total = self::plus($total, $minutes, $group->count);
         }
 
         return $total;
+    }
+
+    /**
+     * A leaf spray goes by plants and their height, however many stems each has (rulings J59).
+     *
+     * @param array<array-key, Node> $rows by height
+     *
+     * @return array{Quantity, Quantity, Quantity}|null
+     */
+    private static function byPlants(Situation $situation, array $rows): ?array
+    {
+        $total = self::nought();
+        foreach ($situation->stems as $group) {
+            $height = $group->height ?? $situation->quantity(FactName::Height) ?? $situation->target?->data->quantity('greatestHeight');
+            $minutes = $height === null ? null : self::row($rows, $height);
+            if ($minutes === null) {
+                return null;
+            }
+            $total = self::plus($total, $minutes, (int) ceil($group->count / $group->stemsPerClump));
+        }
+
+        return $total;
+    }
+
+    /** @return array{Quantity, Quantity, Quantity} */
+    private static function nought(): array
+    {
+        return [Quantity::zero(Unit::Minute), Quantity::zero(Unit::Minute), Quantity::zero(Unit::Minute)];
+    }
+
+    /**
+     * @param array{Quantity, Quantity, Quantity} $total
+     * @param list<string> $minutes low, use, high of one
+     *
+     * @return array{Quantity, Quantity, Quantity}
+     */
+    private static function plus(array $total, array $minutes, int $times): array
+    {
+        $of = static fn (int $i): Quantity => $total[$i]->plus(Quantity::of($minutes[$i], Unit::Minute)->times($times));
+
+        return [$of(0), $of(1), $of(2)];
     }
 
     /**
@@ -103,15 +145,18 @@ final readonly class Labour
      */
     private static function byCuts(Situation $situation, Candidate $candidate, Node $table): array
     {
-        $row = $table->node('minutesPerCut')->node('hack-and-squirt');
+        $rows = $table->node('minutesPerCut');
+        // a way of injecting without a figure of its own goes as the first of the table
+        $row = $rows->node($rows->has($candidate->method->id()) ? $candidate->method->id() : (string) array_key_first($rows->data));
         [$spacing, $per] = MixNeed::spacing($candidate);
         $cuts = 0;
-        foreach ($situation->stems as $group) {
+        $served = ServedStems::of($situation, $candidate);
+        foreach ($served->served as $group) {
             $cuts += $group->count * Injection::cutsPerTree($group->forCeilings(), $spacing, $per);
         }
         $bark = $situation->word(FactName::BarkThickness) ?? $situation->target?->barkThickness();
         $more = in_array($bark, ['thick', 'corky'], true) ? '3/2' : '1';
-        $trees = Quantity::of($row->string('perTree'), Unit::Minute)->times($situation->stemCount());
+        $trees = Quantity::of($row->string('perTree'), Unit::Minute)->times($served->count());
         $of = static fn (string $perCut): Quantity => $trees->plus(Quantity::of($perCut, Unit::Minute)->times($cuts))->times($more);
         [$low, $use, $high] = $row->strings('perCut');
 

@@ -57,6 +57,20 @@ final readonly class Measures
         return $days[0] === null || $days[1] === null ? [] : array_map(static fn (Quantity $q): int => $q->in(Unit::Day)->dividedBy(7)->toScale(0, RoundingMode::UP)->toInt(), $days);
     }
 
+    /** The active of the tank with the highest known control; never a sum (rulings J41). */
+    private static function strongest(\Thicket\Knowledge\Node $table, Candidate $candidate): string
+    {
+        $best = '';
+        foreach ($candidate->actives() as $active) {
+            $id = $active->id();
+            if ($table->has($id) && ($best === '' || (int) $table->strings($id)[1] > (int) $table->strings($best)[1])) {
+                $best = $id;
+            }
+        }
+
+        return $best;
+    }
+
     /** @return list<int> low, use, high; empty where not known */
     private static function control(Situation $situation, Candidate $candidate): array
     {
@@ -67,9 +81,9 @@ final readonly class Measures
             return [];
         }
         $key = match ($candidate->method->data->stringOr('controlBy', '')) {
-            'active' => $candidate->active?->id() ?? '',
+            'active' => self::strongest($table, $candidate),
             // what brambles answered in trials, sprayed after the stream had turned down (handbook 3)
-            'bramble' => $target->treatmentClass() === 'bramble' && $situation->flow() === 'down' ? $candidate->active?->id() ?? '' : '',
+            'bramble' => $target->treatmentClass() === 'bramble' && $situation->flow() === 'down' ? self::strongest($table, $candidate) : '',
             'class' => $target->treatmentClass() === 'bulblet' ? 'bulblet' : 'season',
             'flow' => $situation->flow() === 'up' ? 'spring' : 'late',
             'root' => in_array($target->rootForm(), ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'], true) ? 'rootLeft' : 'rootOut',

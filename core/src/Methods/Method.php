@@ -35,6 +35,18 @@ final readonly class Method
         return $this->data->string('work');
     }
 
+    /** band, notch, drill, girdle, cut, top, pull, lever, dig, drag, mow, till, spray ...: finer than work. */
+    public function how(): string
+    {
+        return $this->data->string('how');
+    }
+
+    /** Rings a stem and leaves it to die without product. */
+    public function isGirdleAlone(): bool
+    {
+        return $this->how() === 'girdle' && !$this->usesProduct();
+    }
+
     /** bark, wood, stump, leaf or soil: what a product is put on; empty without a product. */
     public function onto(): string
     {
@@ -45,6 +57,18 @@ final readonly class Method
     public function isOfArea(): bool
     {
         return $this->data->stringOr('reach', 'plant') === 'area';
+    }
+
+    /** An amount of product to the area; a spray that wets leaves goes by strength though it covers an area. */
+    public function goesByRate(): bool
+    {
+        return $this->isOfArea() && !$this->data->bool('wetsLeaves');
+    }
+
+    /** Strips along rows or rings round trees: the treated area is not the patch. */
+    public function isInRows(): bool
+    {
+        return $this->data->bool('inRows');
     }
 
     /** shield, wick or class: what spares the plants kept; empty where nothing does. */
@@ -95,7 +119,19 @@ final readonly class Method
     /** True when a value exactly on the limit still fits (handbook 2 "Limits have a stated side"). */
     public function limitIsInclusive(string $name): bool
     {
-        return $this->data->node('limits')->node($name)->bool('inclusive', true);
+        return $this->data->nodeOrEmpty('limits')->nodeOrEmpty($name)->bool('inclusive', true);
+    }
+
+    /** Done with loppers or a hand saw as well as with a power blade. */
+    public function worksByHand(): bool
+    {
+        return $this->data->bool('byHand');
+    }
+
+    /** An area that is walked with a hand wand, not driven with a boom. */
+    public function goesByHand(): bool
+    {
+        return !$this->data->bool('boom');
     }
 
     /** @return list<string> */
@@ -112,14 +148,14 @@ final readonly class Method
     /** Whether the method is made for such a plant at all. */
     public function isFor(Species $species): bool
     {
-        $kind = match (true) {
-            $species->habit() === 'cactus' => 'cactus',
-            in_array($species->habit(), ['tree', 'shrub'], true) => 'woody',
-            in_array($species->habit(), ['woody-vine', 'herbaceous-vine'], true) => 'vine',
-            default => 'herb',
+        $kinds = match ($species->habit()) {
+            'cactus' => ['cactus'],
+            'tree', 'shrub' => ['woody'],
+            'woody-vine' => ['vine', 'woody-vine'],
+            'herbaceous-vine' => ['vine'],
+            default => ['herb'],
         };
 
-        return in_array($kind, $this->data->strings('plants'), true)
-            || ($kind === 'vine' && $species->isWoody() && $this->id() === 'cut-stump');
+        return array_intersect($kinds, $this->data->strings('plants')) !== [];
     }
 }

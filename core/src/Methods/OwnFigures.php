@@ -35,7 +35,9 @@ final readonly class OwnFigures
                 $out["minutesPerStem/{$method}/{$i}"] = ['unit' => 'min', 'below' => $class->quantity('below'), 'figures' => self::three($class->strings('minutes'))];
             }
         }
-        $out['minutesPerCut/hack-and-squirt'] = ['unit' => 'min', 'below' => null, 'figures' => self::three($table->node('minutesPerCut')->node('hack-and-squirt')->strings('perCut'))];
+        foreach (array_keys($table->node('minutesPerCut')->data) as $method) {
+            $out["minutesPerCut/{$method}"] = ['unit' => 'min', 'below' => null, 'figures' => self::three($table->node('minutesPerCut')->node((string) $method)->strings('perCut'))];
+        }
         foreach (array_keys($table->node('hectaresPerHour')->data) as $method) {
             $out["hectaresPerHour/{$method}"] = ['unit' => 'ha/h', 'below' => null, 'figures' => self::three($table->node('hectaresPerHour')->strings((string) $method))];
         }
@@ -43,7 +45,7 @@ final readonly class OwnFigures
         foreach (['cut', 'kerfPerTenCentimetres', 'wick'] as $path) {
             $out[$path] = self::volume($table->node($path));
         }
-        foreach (['film', 'foliar'] as $group) {
+        foreach (['film', 'foliar', 'crown'] as $group) {
             foreach ($table->nodes($group) as $name => $node) {
                 $out["{$group}/{$name}"] = self::volume($node);
             }

@@ -35,7 +35,7 @@ final readonly class SideBySide
             $row,
             $active === null ? null : (new RecipeSolver($situation, $candidate, $situation->area))->solve(null),
             $passes->has($key) ? $passes->int($key) : 1,
-            $situation->target === null ? null : JudgeAfter::day($situation->target, $situation->day, $situation->shift, $candidate->method->id()),
+            $situation->target === null ? null : JudgeAfter::day($situation->target, $situation->day, $situation->shift, $candidate->method->isGirdleAlone()),
             array_values(array_filter($row->findings, static fn (Finding $f): bool => $f->outcome !== Outcome::Fits && in_array(strstr($f->code, '.', true), self::HARMS, true))),
             $active === null ? [] : array_combine(array_map(static fn (Species $s): string => $s->id(), $others), array_map(static fn (Species $s): ?string => $s->responseTo($active->id()), $others)),
             $candidate->card?->grazingDays,

@@ -258,6 +258,18 @@ final readonly class Situation
         return $seen !== null && $catalogue !== null && abs(Day::between($seen, $this->day)) <= 366 ? $place->seenOn($seen, $catalogue) : $place;
     }
 
+    /** Whether stock use this ground: by what was told, by what is kept, by the setting; null where nothing tells (rulings J51). */
+    public function isGrazed(): ?bool
+    {
+        $kind = $this->word(FactName::StockKind);
+        if ($kind === 'none') {
+            return false;
+        }
+        $kept = array_filter($this->keepers, static fn (Keeper $k): bool => $k->kind === 'stock') !== [];
+
+        return $kind !== null || $kept || $this->dayOf(FactName::GrazedFrom) !== null || $this->word(FactName::Setting) === 'pasture' ? true : null;
+    }
+
     private function targetIsAnnual(): bool
     {
         return in_array($this->target?->lifeCycle(), ['summer-annual', 'winter-annual'], true);

@@ -46,6 +46,62 @@ final readonly class Active
         return $this->data->stringOr('licence', 'ask') === 'licensed-only';
     }
 
+    /** Passes through animals and compost unbroken: hay, manure and clippings carry it on (rulings J5). */
+    public function carriesOver(): bool
+    {
+        return $this->data->bool('carriesOver', false);
+    }
+
+    /** Given on stumps at a strength of its own, whatever the stump school says. */
+    public function hasOwnStumpStrength(): bool
+    {
+        return $this->data->bool('ownStumpStrength');
+    }
+
+    /** Yellows, thins or kills wanted grasses, by kind and form: the card's list of grasses decides (rulings J45). */
+    public function injuresGrasses(): bool
+    {
+        return $this->data->bool('injuresGrasses');
+    }
+
+    /** Reaches shallow groundwater (rulings J26). */
+    public function leaches(): bool
+    {
+        return $this->data->bool('leaches', false);
+    }
+
+    /** Never offered for homes, gardens or volunteers (rulings J26). */
+    public function isNeverAtHomes(): bool
+    {
+        return $this->data->bool('neverAtHomes', false);
+    }
+
+    /** yes, on-area, families, with-care, no or unknown: whether trees take harm through their roots (rulings J47). */
+    public function harmsTreesByRoots(): string
+    {
+        return $this->data->string('harmsTreesByRoots');
+    }
+
+    /** @return list<string> plant families whose trees take harm through their roots */
+    public function treeFamiliesHarmed(): array
+    {
+        return $this->data->strings('treeFamiliesHarmed');
+    }
+
+    /** Whether an established sedge is expected to be taken; null where nobody knows (rulings J46). */
+    public function takesSedges(): ?bool
+    {
+        return match ($this->data->stringOr('sedges', '')) {
+            'takes' => true, 'spares' => false, default => null,
+        };
+    }
+
+    /** @return list<string> actives that lessen its effect in one tank (rulings J41) */
+    public function weakenedBy(): array
+    {
+        return $this->data->strings('weakenedBy');
+    }
+
     public function isVolatile(): bool
     {
         return $this->data->bool('volatile');

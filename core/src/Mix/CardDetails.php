@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Thicket\Input\Fields;
+use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
@@ -14,10 +15,11 @@ final readonly class CardDetails
 {
     /** Words of the label, in the order in which labels print them. */
     public const TEXTS = ['growthStage', 'grasses', 'crops', 'treeAges', 'drift', 'runoff', 'storage', 'disposal'];
+    public const GRASS_LISTS = ['grassesTolerant', 'grassesHarmed'];
     public const DAYS = ['dairyDays', 'slaughterDays', 'strawDays', 'replantDays'];
     public const HOURS = ['irrigationHours', 'irrigationResumeHours', 'holdingHours', 'waterInHours'];
     /** Yes, no, or not read yet. */
-    public const YES_NO = ['cabRequired', 'forageAllowed', 'leadInsideLasting', 'concentrateExists', 'tankMixAllowed'];
+    public const YES_NO = ['cabRequired', 'forageAllowed', 'leadInsideLasting', 'concentrateExists', 'tankMixAllowed', 'seasonallyDry'];
     public const BUYERS = ['home', 'farm', 'licensed'];
 
     /**
@@ -37,11 +39,21 @@ final readonly class CardDetails
         public ?Quantity $density,
         public ?Quantity $exclusion,
         public ?int $lawCheckedYear,
+        /** @var list<string> species of grass the label calls tolerant; empty where it lists none or nobody read it */
+        public array $grassesTolerant,
+        /** @var list<string> species of grass the label calls not tolerant */
+        public array $grassesHarmed,
+        /** @var list<AllowedPlant> what it may be laid among, with ages */
+        public array $plants,
+        /** How deep it is to be worked in. */
+        public ?Quantity $incorporation,
+        /** @var list<string> percent by weight of N, P2O5 and K2O; empty for a product without fertiliser */
+        public array $fertiliser,
     ) {
     }
 
     /** Reads the fields of a card that {@see LabelCard::read()} does not take itself. */
-    public static function read(Fields $in): self
+    public static function read(Fields $in, Catalogue $catalogue): self
     {
         $texts = $numbers = $answers = [];
         foreach (self::TEXTS as $name) {
@@ -67,7 +79,50 @@ final readonly class CardDetails
         $year = $in->has('lawCheckedYear') ? $in->int('lawCheckedYear', 1990, 2100) : null;
         $in->has('lawCheckedYear') || $in->raw('lawCheckedYear');
 
-        return new self($in->strings('formerNames', null, 12), $texts, $numbers, $answers, $in->choiceOrNull('buyers', self::BUYERS), $density, $in->quantityOrNull('exclusionDistance', Dimension::Length), $year);
+        return new self($in->strings('formerNames', null, 12), $texts, $numbers, $answers, $in->choiceOrNull('buyers', self::BUYERS), $density, $in->quantityOrNull('exclusionDistance', Dimension::Length), $year, self::grasses($in, 'grassesTolerant', $catalogue), self::grasses($in, 'grassesHarmed', $catalogue), array_values(array_filter(array_map(static fn (Fields $line): ?AllowedPlant => AllowedPlant::read($line, $catalogue), $in->objects('plants', 40)))), $in->quantityOrNull('incorporation', Dimension::Length), self::fertiliser($in));
+    }
+
+    /** Whether the label allows oil on ground that is dry only in season (rulings J52). */
+    public function seasonallyDry(): bool
+    {
+        return $this->answers['seasonallyDry'] ?? false;
+    }
+
+    public function hasNitrogen(): bool
+    {
+        return $this->fertiliser !== [] && $this->fertiliser[0] !== '0';
+    }
+
+    /** @return list<string> */
+    private static function grasses(Fields $in, string $field, Catalogue $catalogue): array
+    {
+        $list = [];
+        foreach ($in->strings($field, null, 40) as $name) {
+            $species = $catalogue->speciesCalled($name);
+            if ($species?->plantKind() === 'grass') {
+                $list[] = $species->id();
+            } else {
+                $in->fault($field, 'Name grasses of the catalogue, such as bahiagrass or tall fescue.');
+            }
+        }
+
+        return $list;
+    }
+
+    /** @return list<string> */
+    private static function fertiliser(Fields $in): array
+    {
+        $text = $in->textOrNull('fertiliser', 20);
+        if ($text === null) {
+            return [];
+        }
+        if (preg_match('/^(\d{1,2}(?:\.\d)?)-(\d{1,2}(?:\.\d)?)-(\d{1,2}(?:\.\d)?)$/', $text, $part) !== 1) {
+            $in->fault('fertiliser', 'Write the three figures of the bag, N-P2O5-K2O by weight, such as 5-10-10.');
+
+            return [];
+        }
+
+        return array_slice($part, 1);
     }
 
     /** Hours a finished mix may stand before it must be used; null where the card is silent ({@see Leftover::usableUntil()}). */

@@ -118,11 +118,11 @@ final readonly class Dosing
         $carrier = $this->candidate->carrier();
         $value = null;
         $why = 'strength.typical';
-        if ($this->candidate->is('basal-bark') && $schools->choice('basal-strength') === 'by-bark-and-diameter') {
+        if ($this->candidate->goesOn('bark') && $schools->choice('basal-strength') === 'by-bark-and-diameter') {
             [$value, $why] = $this->basalStrength();
-        } elseif ($this->candidate->is('basal-bark')) {
+        } elseif ($this->candidate->goesOn('bark')) {
             return [$this->line()->max ?? $this->line()?->min, 'strength.card'];
-        } elseif ($this->candidate->goesOn('stump') && $this->candidate->active?->id() !== 'imazapyr') {
+        } elseif ($this->candidate->goesOn('stump') && $this->candidate->active?->hasOwnStumpStrength() !== true) {
             $value = $schools->values('stump-strength')->quantity($carrier === 'oil' ? 'oilBorne' : 'waterBorne');
             $why = 'strength.stump-school';
         } else {

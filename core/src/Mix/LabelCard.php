@@ -124,7 +124,7 @@ final readonly class LabelCard
         foreach (['rainfastHours', 'reentryHours', 'surfactantInside', 'leadDays', 'lastingDays', 'grazingDays', 'hayDays'] as $optional) {
             $in->has($optional) || $in->raw($optional);
         }
-        $details = CardDetails::read($in);
+        $details = CardDetails::read($in, $catalogue);
         $in->noOthers();
         if ($in->faults->any() && !$before || $card['product'] === null || $card['registration'] === null || $card['version'] === null || $card['formulation'] === null) {
             return null;

@@ -8,7 +8,7 @@ use Brick\Math\BigRational;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
-use Thicket\Methods\FactName;
+use Thicket\Methods\ServedStems;
 use Thicket\Methods\Situation;
 use Thicket\Methods\StemGroup;
 
@@ -34,9 +34,9 @@ final readonly class MixNeed
      */
     public function mix(array &$working, array &$missing): ?Quantity
     {
-        $stems = $this->situation->stems;
-        $perStem = $this->candidate->goesOn('bark', 'wood', 'stump') || $this->candidate->is('wick');
-        if ($perStem && $stems === []) {
+        $stems = $this->treated();
+        $perStem = $this->candidate->goesOn('bark', 'wood', 'stump') || $this->candidate->method->work() === 'wipe';
+        if ($perStem && $this->situation->stems === []) {
             $missing[] = 'stem-diameter';
 
             return null;
@@ -45,9 +45,9 @@ final readonly class MixNeed
         return match (true) {
             $this->candidate->goesOn('bark') => $this->basalNeed($stems, $working),
             $this->candidate->goesOn('stump') => $this->stumpNeed($stems, $working),
-            $this->candidate->is('girdle-spray') => $this->kerfNeed($working),
+            $this->candidate->how('girdle') => $this->kerfNeed($working),
             $this->candidate->goesOn('wood') => $this->injectionNeed($stems, $working),
-            $this->candidate->is('wick') => $this->wickNeed($working),
+            $this->candidate->method->work() === 'wipe' => $this->wickNeed($working),
             $this->candidate->goesOn('leaf') => $this->foliarNeed($working, $missing),
             default => null,
         };
@@ -83,9 +83,9 @@ final readonly class MixNeed
     private function wickNeed(array &$working): Quantity
     {
         $perPlant = $this->candidate->coefficients()->node('wick')->quantity('use') ?? throw new \LogicException('no mL per plant.');
-        $working += ['perPlant' => $perPlant, 'treated' => $this->situation->stemCount(), 'skipped' => 0];
+        $working += ['perPlant' => $perPlant, 'treated' => $this->served()->count(), 'skipped' => $this->skipped()];
 
-        return $perPlant->times($this->situation->stemCount());
+        return $perPlant->times($this->served()->count());
     }
 
     /**
@@ -98,7 +98,7 @@ final readonly class MixNeed
         $limit = $this->candidate->method->limit('stemMost');
         $result = StemBand::of($stems, $band, $limit, $this->candidate->schools->choice('basal-size') === 'six-or-less');
         $film = $this->film('basal');
-        $working += ['band' => $band, 'surface' => $result->area, 'film' => $film, 'treated' => $result->treated, 'skipped' => $result->skipped];
+        $working += ['band' => $band, 'surface' => $result->area, 'film' => $film, 'treated' => $result->treated, 'skipped' => $this->skipped()];
 
         return StemBand::volume($result->area, $film);
     }
@@ -109,13 +109,13 @@ final readonly class MixNeed
      */
     private function stumpNeed(array $stems, array &$working): Quantity
     {
-        $ring = $this->candidate->catalogue->method('cut-stump')->data->node('ring');
+        $ring = $this->candidate->catalogue->coefficients()->node('stumpRing');
         $from = $ring->quantity('from') ?? throw new \LogicException('ring has no from.');
         $width = $ring->quantity('width') ?? throw new \LogicException('ring has no width.');
         $sides = $this->candidate->carrier() === 'oil' ? StumpFace::usualSides() : null;
         $area = StumpFace::total($stems, $from, $width, $sides);
         $film = $this->film('stump');
-        $working += ['ring' => $width, 'surface' => $area, 'film' => $film, 'treated' => $this->situation->stemCount(), 'skipped' => 0] + ($sides === null ? [] : ['sides' => $sides]);
+        $working += ['ring' => $width, 'surface' => $area, 'film' => $film, 'treated' => $this->served()->count(), 'skipped' => $this->skipped()] + ($sides === null ? [] : ['sides' => $sides]);
 
         return StemBand::volume($area, $film);
     }
@@ -129,7 +129,7 @@ final readonly class MixNeed
         [$spacing, $per] = self::spacing($this->candidate);
         $perCut = $this->candidate->coefficients()->node('cut')->quantity('use') ?? throw new \LogicException('no mL per cut.');
         $result = Injection::of($stems, $spacing, $per, $perCut, $this->candidate->method->limit('stemMost'), $this->candidate->method->limit('stemLeast'), $this->line()?->perStem);
-        $working += ['spacing' => $spacing, 'per' => $per, 'cuts' => $result->cuts, 'perCut' => $perCut, 'treated' => $result->treated, 'skipped' => $result->skipped, 'capped' => $result->cappedByLabel ? 1 : 0];
+        $working += ['spacing' => $spacing, 'per' => $per, 'cuts' => $result->cuts, 'perCut' => $perCut, 'treated' => $result->treated, 'skipped' => $this->skipped(), 'capped' => $result->cappedByLabel ? 1 : 0];
 
         return $result->mix;
     }
@@ -140,23 +140,17 @@ final readonly class MixNeed
      */
     private function foliarNeed(array &$working, array &$missing): ?Quantity
     {
-        if ($this->area === null) {
+        $area = TreatedArea::of($this->situation, $this->candidate, $this->area);
+        if ($area === null) {
             $missing[] = 'treated-area';
 
             return null;
         }
-        $height = $this->situation->quantity(FactName::Height) ?? $this->situation->tallestTallied();
-        $low = Quantity::of('0.5', Unit::Metre);
-        $shrub = Quantity::of(1, Unit::Metre);
-        $class = match (true) {
-            $height === null || $height->isLessThan($low) => 'low-carpet',
-            $height->isLessThan($shrub) => 'shrub-under-1m',
-            default => 'shrub-to-1-8m',
-        };
+        $class = TreatedArea::crownClass($this->situation);
         $perArea = $this->candidate->coefficients()->node('foliar')->node($class)->quantity('use') ?? throw new \LogicException('no foliar volume.');
-        $working += ['area' => $this->area, 'perArea' => $perArea];
+        $working += ['area' => $area, 'perArea' => $perArea];
 
-        return AreaRate::over($perArea, $this->area);
+        return AreaRate::over($perArea, $area);
     }
 
     /** Whether any stem takes more mix than the card's line allows for one; cuts and kerfs are held to it already. */
@@ -177,17 +171,20 @@ final readonly class MixNeed
         return false;
     }
 
-    /** @return list<StemGroup> without those beyond the reach of the method; they neither set the strength nor the drawing */
+    /** @return list<StemGroup> without those beyond the reach of the method or left out on purpose; they neither set the strength nor the drawing */
     public function treated(): array
     {
-        $most = $this->candidate->method->limit('stemMost');
-        $least = $this->candidate->method->limit('stemLeast');
-        $inclusive = $this->candidate->is('basal-bark') ? $this->candidate->schools->choice('basal-size') === 'six-or-less' : true;
+        return $this->served()->served;
+    }
 
-        return array_values(array_filter(
-            $this->situation->stems,
-            static fn (StemGroup $g): bool => ($most === null || $g->against($most, $inclusive) !== 'beyond') && ($least === null || !$g->forCeilings()->isLessThan($least)),
-        ));
+    private function served(): ServedStems
+    {
+        return ServedStems::of($this->situation, $this->candidate);
+    }
+
+    private function skipped(): int
+    {
+        return $this->served()->leftOut + $this->served()->beyond;
     }
 
     /**

@@ -61,7 +61,7 @@ final readonly class RecipeSolver
     /** Carrier that the step is usually mixed in. */
     public function carrier(): string
     {
-        return $this->candidate->method->isOfArea() && !$this->candidate->is('carpet-spray') ? 'water' : ($this->candidate->carrier() ?? 'water');
+        return $this->candidate->method->goesByRate() ? 'water' : ($this->candidate->carrier() ?? 'water');
     }
 
     /**
@@ -71,7 +71,7 @@ final readonly class RecipeSolver
      */
     public function solve(?Quantity $tank, array $extras = [], ?string $carrier = null): Recipe
     {
-        if ($this->candidate->method->isOfArea() && !$this->candidate->is('carpet-spray')) {
+        if ($this->candidate->method->goesByRate()) {
             return $this->ofArea($tank, $extras);
         }
         $missing = $working = [];

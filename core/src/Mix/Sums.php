@@ -215,7 +215,7 @@ final readonly class Sums
     {
         $reader = new SituationReader($this->catalogue);
         $stems = array_values(array_filter(array_map($reader->stems(...), $in->objects('stems', 200, true))));
-        $ring = $this->catalogue->method('cut-stump')->data->node('ring');
+        $ring = $this->catalogue->coefficients()->node('stumpRing');
         $from = $ring->quantity('from');
         $width = $this->positiveOr($in, 'ringWidth', Dimension::Length, $ring->quantity('width'));
         $carrier = $in->choiceOrNull('carrier', ['water', 'oil']) ?? 'water';

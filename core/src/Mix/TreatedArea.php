@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Situation;
@@ -15,6 +16,43 @@ use Thicket\Methods\Situation;
  */
 final readonly class TreatedArea
 {
+    /** Middle of each cover class, percent of the patch (handbook 6 "herbs by cover class"). */
+    private const COVER_PERCENT = ['under-5' => '2.5', '5-25' => '15', '25-50' => '37.5', '50-75' => '62.5', 'over-75' => '87.5'];
+
+    /**
+     * What a spot spray wets: the share of the patch that the weed covers, else its plants times the ground one crown covers. Neither known: null,
+     * never the whole patch.
+     */
+    private static function ofSpots(Situation $situation, Candidate $candidate, ?Quantity $patch): ?Quantity
+    {
+        $cover = self::COVER_PERCENT[$situation->word(FactName::TargetCover) ?? ''] ?? null;
+        if ($cover !== null && $patch !== null) {
+            return $patch->times($cover)->dividedBy(100);
+        }
+        $plants = 0.0;
+        foreach ($situation->stems as $group) {
+            $plants += $group->count / $group->stemsPerClump;
+        }
+        if ($plants <= 0) {
+            return null;
+        }
+        $crown = $candidate->coefficients()->node('crown')->node(self::crownClass($situation))->quantity('use') ?? throw new \LogicException('no crown.');
+
+        return $crown->times((int) max(1, ceil($plants)));
+    }
+
+    /** Height class that volumes of leaf sprays and crowns go by (handbook 9). */
+    public static function crownClass(Situation $situation): string
+    {
+        $height = $situation->quantity(FactName::Height) ?? $situation->tallestTallied() ?? $situation->target?->data->quantity('greatestHeight');
+
+        return match (true) {
+            $height === null || $height->isLessThan(Quantity::of('0.5', Unit::Metre)) => 'low-carpet',
+            $height->isLessThan(Quantity::of(1, Unit::Metre)) => 'shrub-under-1m',
+            default => 'shrub-to-1-8m',
+        };
+    }
+
     /** @return Quantity|null null where a strip's share or the patch's area is not known: the whole orchard never stands in for it */
     public static function of(Situation $situation, Candidate $candidate, ?Quantity $patch): ?Quantity
     {
@@ -22,7 +60,10 @@ final readonly class TreatedArea
         if ($measured !== null) {
             return $measured;
         }
-        $inRows = $candidate->is('strip-spray') || ($candidate->is('pre-emergent') && $situation->word(FactName::Setting) === 'orchard');
+        if ($candidate->isLeafSpray() && !$candidate->method->isOfArea()) {
+            return self::ofSpots($situation, $candidate, $patch);
+        }
+        $inRows = $candidate->method->isInRows() || ($candidate->goesOn('soil') && $situation->word(FactName::Setting) === 'orchard');
         if (!$inRows || $patch === null) {
             return $patch;
         }

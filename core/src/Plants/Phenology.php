@@ -63,7 +63,7 @@ final readonly class Phenology
         if ($span === null) {
             return null;
         }
-        $margin = $this->shift->source === 'observed' ? self::MARGIN_DAYS_SEEN : self::MARGIN_DAYS;
+        $margin = $this->marginDays();
         $near = array_unique(array_filter([$this->stageOn($day->modify("-{$margin} days")), $span['stage'], $this->stageOn($day->modify("+{$margin} days"))]));
 
         return $span + ['marginDays' => $margin, 'couldBe' => array_values(array_diff($near, [$span['stage']]))];
@@ -94,6 +94,68 @@ final readonly class Phenology
         }
 
         return $since === null || $stage === null ? null : ['stage' => $stage, 'since' => $since, 'until' => $until];
+    }
+
+    /** Days that flowers last where the file names no end (our guess): shrubs and trees four weeks, herbs till seed is shed or nine weeks. */
+    private const FLOWERS_WOODY_DAYS = 28;
+    private const FLOWERS_HERB_DAYS = 63;
+    /** Days that fruit hangs where nothing tells its end (our guess; on shrubs often well into winter). */
+    private const FRUIT_DAYS = 90;
+
+    /** @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}|null when flowers may be open, at its widest: the margin counts on both sides */
+    public function flowering(int $year): ?array
+    {
+        $from = $this->dayOf('flower', $year);
+        if ($from === null) {
+            return null;
+        }
+        $end = $this->dayOf('flowerEnd', $year);
+        if ($end === null || $end < $from) {
+            $shed = $this->species->isWoody() ? null : $this->dayOf('seedShed', $year);
+            $days = $this->species->isWoody() ? self::FLOWERS_WOODY_DAYS : self::FLOWERS_HERB_DAYS;
+            $end = $shed !== null && $shed > $from ? $shed : $from->modify("+{$days} days");
+        }
+        $margin = $this->marginDays();
+
+        return ['from' => $from->modify("-{$margin} days"), 'to' => $end->modify("+{$margin} days")];
+    }
+
+    public function mayFlowerOn(\DateTimeImmutable $day): bool
+    {
+        return $this->flowersOverAfter($day) !== null;
+    }
+
+    /** First day on which flowers that may be open on a day are surely over; null where none are expected then. */
+    public function flowersOverAfter(\DateTimeImmutable $day): ?\DateTimeImmutable
+    {
+        foreach ([Day::year($day) - 1, Day::year($day), Day::year($day) + 1] as $year) {
+            $span = $this->flowering($year);
+            if ($span !== null && $day >= $span['from'] && $day <= $span['to']) {
+                return $span['to']->modify('+1 day');
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether fruit or seed may hang; null where the file knows no such day. */
+    public function mayFruitOn(\DateTimeImmutable $day): ?bool
+    {
+        $known = null;
+        foreach ([Day::year($day) - 1, Day::year($day), Day::year($day) + 1] as $year) {
+            $ripe = $this->dayOf('fruitRipe', $year);
+            $known = $ripe === null ? $known : $known ?? false;
+            if ($ripe !== null && $day >= $ripe->modify('-' . 2 * $this->marginDays() . ' days') && $day <= $ripe->modify('+' . self::FRUIT_DAYS . ' days')) {
+                return true;
+            }
+        }
+
+        return $known;
+    }
+
+    private function marginDays(): int
+    {
+        return $this->shift->source === 'observed' ? self::MARGIN_DAYS_SEEN : self::MARGIN_DAYS;
     }
 
     /**

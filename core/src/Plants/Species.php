@@ -71,6 +71,31 @@ final readonly class Species
         return in_array($this->habit(), ['tree', 'shrub', 'woody-vine'], true);
     }
 
+    public function family(): string
+    {
+        return $this->data->string('family');
+    }
+
+    /** grass, sedge, rush, fern, conifer or broadleaf: what selective products tell apart (rulings J46). */
+    public function plantKind(): string
+    {
+        return $this->data->stringOr('plantKind', match (true) {
+            in_array($this->habit(), ['grass', 'reed'], true) => 'grass',
+            $this->habit() === 'sedge' => 'sedge',
+            $this->isConifer() => 'conifer',
+            default => 'broadleaf',
+        });
+    }
+
+    /** Whether bees and their kin visit its flowers: not those of grasses, sedges, conifers and catkins, where the file does not say. */
+    public function isVisitedByInsects(): bool
+    {
+        $windborne = in_array($this->plantKind(), ['grass', 'sedge', 'rush', 'conifer', 'fern'], true)
+            || array_key_exists('catkin', $this->characters()['flower-form'] ?? []);
+
+        return $this->data->bool('insectFlowers', !$windborne);
+    }
+
     public function isConifer(): bool
     {
         return $this->data->bool('conifer');

@@ -6,13 +6,31 @@ namespace Thicket\Safety;
 
 use Thicket\Methods\Candidate;
 use Thicket\Methods\Situation;
+use Thicket\Mix\Active;
+use Thicket\Plants\Species;
 
 /**
- * What to wear and to mind for one row, as codes of the message files (handbook 5, rulings J6, J16-J17, J36, J38).
- * Never less than the protective floor; the card's own words are added, never replaced.
+ * What to wear and what to mind (handbook 5, rulings J6), never below the protective floor: by how the work is done, by all that is in the tank
+ * (J41), by the plant. Codes; the sentences stand in lang/.
  */
 final readonly class Cautions
 {
+    /** By the work itself, whatever clearance a method asks. */
+    private const BY_WORK = [
+        'fire' => [['ear-and-eye'], ['flame-work', 'bystanders-clear']],
+        'machine' => [['ear-and-eye'], ['bystanders-clear']],
+        'animals' => [[], ['stock-and-poison']],
+        'injection' => [[], ['firm-stance']],
+        'wipe' => [[], ['drip-free']],
+    ];
+    private const BY_CLEARANCE = [
+        'saw' => [['hard-hat', 'chaps', 'ear-and-eye'], ['look-up', 'chain-brake', 'trained-only', 'never-alone']],
+        'axe' => [['hard-hat', 'shin-guard'], ['look-up', 'sharp-blade-covered']],
+        'tractor' => [['ear-and-eye'], ['tractor-work', 'bystanders-clear', 'locate-utilities', 'never-alone']],
+    ];
+    private const BURNS_OR_POISONS = ['poisonous', 'skin-burning-sap', 'irritant-oil', 'unnamed'];
+    private const PRICKS = ['thorns', 'spines'];
+
     /**
      * @param list<string> $wearing
      * @param list<string> $cautions
@@ -29,62 +47,92 @@ final readonly class Cautions
      */
     public static function ofTank(Situation $situation, array $products): self
     {
-        $wearing = $cautions = $kit = [];
-        foreach ($products as $one) {
-            $own = self::for($situation, $one);
-            [$wearing, $cautions, $kit] = [[...$wearing, ...$own->wearing], [...$cautions, ...$own->cautions], [...$kit, ...$own->kit]];
-        }
+        $all = array_map(static fn (Candidate $one): self => self::for($situation, $one), $products);
+        /** @param \Closure(self): list<string> $list */
+        $of = static fn (\Closure $list): array => array_values(array_unique(array_merge(...array_map($list, $all))));
 
-        return new self(array_values(array_unique($wearing)), array_values(array_unique($cautions)), array_values(array_unique($kit)));
+        return new self($of(static fn (self $one): array => $one->wearing), $of(static fn (self $one): array => $one->cautions), $of(static fn (self $one): array => $one->kit));
     }
 
     public static function for(Situation $situation, Candidate $candidate): self
     {
-        $target = $situation->target;
         $wearing = ['long-clothes', 'closed-shoes'];
         $cautions = ['label-and-law', 'licensed-work'];
         $kit = ['first-aid', 'phone-coverage'];
         if ($candidate->method->usesProduct()) {
             $wearing = [...$wearing, 'chemical-gloves', 'eye-protection'];
-            $cautions = [...$cautions, 'neat-product-worst', 'mix-outdoors', 'keep-out-till-dry', 'no-drift', 'no-saturated-soil', 'triple-rinse', 'no-food-containers'];
+            $cautions = [...$cautions, ...self::ofProducts($candidate)];
             $kit = [...$kit, 'clean-water-10L', 'eyewash', 'soap-and-towels', 'spill-kit', 'label-on-site', 'spare-clothes'];
-            foreach ($candidate->active?->data->strings('cautions') ?? [] as $caution) {
-                $cautions[] = 'active-' . $caution;
-            }
-            $candidate->carrier() === 'oil' && $cautions[] = 'oil-no-flame';
         } else {
             $wearing[] = 'work-gloves';
         }
-        match ($candidate->method->clearance()) {
-            'saw' => [$wearing, $cautions] = [[...$wearing, 'hard-hat', 'chaps', 'ear-and-eye'], [...$cautions, 'look-up', 'chain-brake', 'trained-only', 'never-alone']],
-            'axe' => [$wearing, $cautions] = [[...$wearing, 'hard-hat', 'shin-guard'], [...$cautions, 'look-up', 'sharp-blade-covered']],
-            'flame' => [$wearing, $cautions] = [[...$wearing, 'ear-and-eye'], [...$cautions, 'flame-work', 'bystanders-clear']],
-            'tractor' => [$wearing, $cautions] = [[...$wearing, 'ear-and-eye'], [...$cautions, 'tractor-work', 'bystanders-clear', 'locate-utilities', 'never-alone']],
-            'mower' => [$wearing, $cautions] = [[...$wearing, 'ear-and-eye'], [...$cautions, 'bystanders-clear']],
-            default => null,
-        };
-        if ($candidate->is('girdle', 'double-girdle', 'girdle-spray')) {
-            $cautions[] = 'standing-dead';
+        foreach ([self::BY_WORK[$candidate->method->work()] ?? [[], []], self::BY_CLEARANCE[$candidate->method->clearance()] ?? [[], []]] as [$wear, $mind]) {
+            [$wearing, $cautions] = [[...$wearing, ...$wear], [...$cautions, ...$mind]];
         }
-        if ($candidate->method->work() === 'animals') {
-            $cautions[] = 'stock-and-poison';
+        $cautions = [...$cautions, ...self::ofWay($candidate)];
+        [$wear, $mind] = self::ofPlant($situation->target);
+
+        return new self(array_values(array_unique([...$wearing, ...$wear])), array_values(array_unique([...$cautions, ...$mind])), array_values(array_unique($kit)));
+    }
+
+    /** @return list<string> of every active in the tank */
+    private static function ofProducts(Candidate $candidate): array
+    {
+        $cautions = ['neat-product-worst', 'mix-outdoors', 'keep-out-till-dry', 'no-drift', 'no-saturated-soil', 'triple-rinse', 'no-food-containers', 'torn-glove', 'gloves-and-mask'];
+        foreach ($candidate->actives() as $active) {
+            $cautions = [...$cautions, ...self::ofActive($active)];
         }
-        if ($candidate->is('dig')) {
-            $cautions[] = 'locate-utilities';
-        }
+        $candidate->carrier() === 'oil' && $cautions[] = 'oil-no-flame';
+
+        return $cautions;
+    }
+
+    /** @return list<string> */
+    private static function ofWay(Candidate $candidate): array
+    {
+        return array_keys(array_filter([
+            'standing-dead' => $candidate->how('girdle') || $candidate->method->work() === 'injection',
+            'locate-utilities' => $candidate->how('dig', 'drag'),
+            'pair-work' => $candidate->goesOn('stump') || ($candidate->how('girdle') && $candidate->method->usesProduct()),
+            'no-sideways-drops' => $candidate->method->isInRows(),
+            'low-pressure' => $candidate->goesOn('bark'),
+        ]));
+    }
+
+    /** @return array{list<string>, list<string>} what to wear and what to mind */
+    private static function ofPlant(?Species $target): array
+    {
+        $wearing = $cautions = [];
         foreach ($target?->hazards() ?? ['unnamed'] as $hazard) {
-            $cautions[] = 'plant-' . $hazard;
-            in_array($hazard, ['poisonous', 'skin-burning-sap', 'irritant-oil', 'unnamed'], true) && $wearing = [...$wearing, 'waterproof-gloves', 'eye-protection', 'all-skin-covered'];
-            in_array($hazard, ['thorns', 'spines'], true) && $wearing[] = 'tough-gloves';
+            $cautions[] = "plant-{$hazard}";
+            in_array($hazard, self::BURNS_OR_POISONS, true) && $wearing = [...$wearing, 'waterproof-gloves', 'eye-protection', 'all-skin-covered'];
+            in_array($hazard, self::PRICKS, true) && $wearing = [...$wearing, 'tough-gloves', 'eye-cover'];
         }
+        $target?->fragmentsRegrow() === true && $cautions[] = 'plant-fragments-root';
+        $target?->seedsRipenAfterCutting() === true && $cautions[] = 'plant-seeds-ripen';
 
-        if ($target?->fragmentsRegrow() === true) {
-            $cautions[] = 'plant-fragments-root';
-        }
-        if ($target?->seedsRipenAfterCutting() === true) {
-            $cautions[] = 'plant-seeds-ripen';
-        }
+        return [$wearing, $cautions];
+    }
 
-        return new self(array_values(array_unique($wearing)), array_values(array_unique($cautions)), array_values(array_unique($kit)));
+    /**
+     * What the actives of a tank ask to be minded, for a mixing card and a bottle.
+     *
+     * @param non-empty-list<Candidate> $products
+     *
+     * @return list<string>
+     */
+    public static function ofJug(array $products): array
+    {
+        $actives = array_merge(...array_map(static fn (Candidate $one): array => $one->actives(), $products));
+
+        return array_values(array_unique(array_merge([], ...array_map(self::ofActive(...), $actives))));
+    }
+
+    /** @return list<string> its own cautions, and what the neat liquid looks like where that is telling (handbook 3) */
+    private static function ofActive(Active $active): array
+    {
+        $look = $active->data->stringOr('neatLook', '');
+
+        return [...array_map(static fn (string $caution): string => "active-{$caution}", $active->data->strings('cautions')), ...($look === '' ? [] : ["neat-{$look}"])];
     }
 }

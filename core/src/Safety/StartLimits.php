@@ -8,6 +8,7 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
+use Thicket\Mix\Active;
 use Thicket\Plants\Species;
 
 /**
@@ -36,7 +37,7 @@ final readonly class StartLimits
             self::stricter(FactName::WindSpeed, false, $foliar ? Quantity::of('4.5', Unit::MetrePerSecond) : null, $foliar ? $card?->windMost : null),
             self::coldest($candidate, $target),
             // vapour of volatile forms moves after basal and stump work too (rulings J3)
-            self::stricter(FactName::AirTemperature, false, $foliar || ($candidate->active?->isVolatile() ?? false) ? Quantity::of(85, Unit::Fahrenheit) : null, $card?->hottest),
+            self::stricter(FactName::AirTemperature, false, $foliar || ($candidate->anyActive(static fn (Active $a): bool => $a->isVolatile())) ? Quantity::of(85, Unit::Fahrenheit) : null, $card?->hottest),
         ];
 
         return new self(array_values(array_filter($limits)));

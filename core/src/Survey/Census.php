@@ -52,7 +52,7 @@ final readonly class Census
         }
         $perArea = $area === null || $area->isZero() ? null : Quantity::of(BigRational::of($count)->dividedBy($area->in(Unit::SquareMetre)), Unit::OnePerSquareMetre);
         $band = $schools->values('basal-band')->quantity('band') ?? throw new \LogicException('basal-band has no band.');
-        $ring = $catalogue->method('cut-stump')->data->node('ring');
+        $ring = $catalogue->coefficients()->node('stumpRing');
         [$from, $width] = [$ring->quantity('from') ?? throw new \LogicException('ring has no from.'), $ring->quantity('width') ?? throw new \LogicException('ring has no width.')];
 
         return new self(

@@ -18,15 +18,14 @@ final class JudgeAfter
     private const SLOW_MONTHS = 12;
     /** A girdle alone takes one to two years (handbook 4). */
     private const GIRDLE_MONTHS = 24;
-    private const GIRDLES = ['girdle', 'double-girdle'];
 
-    /** @param string|null $method a girdle without product waits longer */
-    public static function day(Species $species, \DateTimeImmutable $treated, SeasonShift $shift, ?string $method = null): \DateTimeImmutable
+    /** @param bool $girdleAlone a girdle without product waits longer */
+    public static function day(Species $species, \DateTimeImmutable $treated, SeasonShift $shift, bool $girdleAlone = false): \DateTimeImmutable
     {
         if (in_array($species->lifeCycle(), ['summer-annual', 'winter-annual', 'biennial'], true)) {
             return $treated->modify('+' . self::QUICK_DAYS . ' days');
         }
-        $later = Day::plusMonths($treated, in_array($method, self::GIRDLES, true) ? self::GIRDLE_MONTHS : self::SLOW_MONTHS);
+        $later = Day::plusMonths($treated, $girdleAlone ? self::GIRDLE_MONTHS : self::SLOW_MONTHS);
         $fullLeaf = self::firstWholeSeason(new Phenology($species, $shift), $treated);
 
         return $fullLeaf !== null && $fullLeaf > $later ? $fullLeaf : $later;

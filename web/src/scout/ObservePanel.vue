@@ -24,23 +24,32 @@ const CHOICES: Record<string, readonly string[]> = {
   'wind-from': ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'],
   slope: ['level', 'gentle', 'steep'],
   'soil-texture': ['sand', 'loamy-sand', 'sandy-loam', 'silt', 'loam', 'silt-loam', 'sandy-clay-loam', 'sandy-clay', 'clay', 'clay-loam', 'silty-clay-loam', 'silty-clay'],
+  'stock-kind': ['none', 'milking-cows', 'dry-dairy', 'beef', 'sheep-goats', 'horses', 'other'],
+  litter: ['none', 'dry', 'wet'],
+  cover: ['solid-thicket', 'mixed', 'mostly-grass'],
+  purpose: ['keep-down', 'kill-root'],
+  'green-leaf': ['more-than-half', 'about-half', 'less-than-half', 'none'],
+  'grass-form': ['broad', 'narrow'],
+  'sown-crop': ['grass', 'native-mix', 'legume', 'cucurbit', 'sweet-corn', 'other-broadleaf', 'trees'],
+  'target-cover': ['under-5', '5-25', '25-50', '50-75', 'over-75'],
   'root-form': ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber'],
 };
 const YES_NO = [
   ...['grass-at-base', 'drought', 'leaf-damage', 'fresh-flush', 'silt-on-bark', 'fruiting', 'bees-flying', 'food-taken', 'trunk-guards', 'green-bark', 'weeds-up', 'self-sown-kept'],
   ...['above-keepers', 'public-way', 'children-pets', 'school-ground', 'local-rule', 'volunteers', 'shallow-groundwater'],
+  ...['hives-near', 'sprayed-lately', 'leaves-limp', 'shade', 'floods', 'thorns-kept', 'crop-up', 'flowers-around', 'felling-planned', 'debris-gone'],
 ];
-const DAYS = ['last-mown', 'leaf-out', 'planted-on', 'sown-next', 'grazed-from', 'hay-on'];
+const DAYS = ['last-mown', 'leaf-out', 'planted-on', 'sown-next', 'grazed-from', 'hay-on', 'freeze-on'];
 /** What to note, by where one looks. */
 const GROUPS: readonly { key: string; facts: readonly string[] }[] = [
-  { key: 'plant', facts: ['stage', 'height', 'bark-texture', 'bark-thickness', 'root-form', 'fruiting', 'fresh-flush', 'leaf-damage', 'weeds-up', 'above-keepers', 'leaf-out'] },
-  { key: 'day', facts: ['bark-wetness', 'leaf-wetness', 'snow-at-base', 'wind-speed', 'wind-from', 'air-temperature', 'drought', 'bees-flying'] },
+  { key: 'plant', facts: ['stage', 'height', 'bark-texture', 'bark-thickness', 'root-form', 'fruiting', 'fresh-flush', 'leaf-damage', 'weeds-up', 'above-keepers', 'leaf-out', 'green-leaf', 'leaves-limp', 'shade', 'target-cover', 'cover', 'purpose', 'treat-from', 'treat-below'] },
+  { key: 'day', facts: ['bark-wetness', 'leaf-wetness', 'snow-at-base', 'wind-speed', 'wind-from', 'air-temperature', 'drought', 'bees-flying', 'flowers-around', 'freeze-on', 'litter'] },
   {
     key: 'ground',
-    facts: ['soil-moisture', 'soil-temperature-30cm', 'soil-texture', 'slope', 'grass-at-base', 'silt-on-bark', 'water-distance', 'shallow-groundwater', 'last-mown', 'sown-next', 'self-sown-kept'],
+    facts: ['soil-moisture', 'soil-temperature-30cm', 'soil-texture', 'slope', 'grass-at-base', 'silt-on-bark', 'water-distance', 'shallow-groundwater', 'last-mown', 'sown-next', 'sown-crop', 'crop-up', 'self-sown-kept', 'floods', 'sprayed-lately', 'working-depth', 'grass-form', 'thorns-kept'],
   },
-  { key: 'orchard', facts: ['planted-on', 'trunk-guards', 'green-bark', 'row-spacing', 'strip-side', 'treated-area'] },
-  { key: 'people', facts: ['public-way', 'children-pets', 'school-ground', 'local-rule', 'volunteers', 'hours-at-hand', 'food-taken', 'grazed-from', 'hay-on'] },
+  { key: 'orchard', facts: ['planted-on', 'trunk-guards', 'green-bark', 'row-spacing', 'strip-side', 'treated-area', 'trunk-diameter'] },
+  { key: 'people', facts: ['public-way', 'children-pets', 'school-ground', 'local-rule', 'volunteers', 'hours-at-hand', 'food-taken', 'stock-kind', 'grazed-from', 'hay-on', 'debris-gone', 'hives-near', 'felling-planned'] },
 ];
 
 const fact = ref('stage');

@@ -1,7 +1,7 @@
 /** What a label card may hold, in the order in which labels print it: the form, the reading and the changes go by one list. */
 export interface CardField {
   id: string;
-  kind: 'text' | 'long' | 'amount' | 'number' | 'yes-no' | 'tick' | 'choice' | 'names' | 'carriers' | 'sites' | 'actives' | 'uses' | 'siteLimits';
+  kind: 'text' | 'long' | 'amount' | 'number' | 'yes-no' | 'tick' | 'choice' | 'names' | 'carriers' | 'sites' | 'actives' | 'uses' | 'siteLimits' | 'plants';
   sample?: string;
   choices?: readonly string[];
 }
@@ -30,6 +30,7 @@ export const SECTIONS: readonly { key: string; fields: readonly CardField[] }[] 
       { id: 'exclusionDistance', kind: 'amount', sample: '8 m' },
       { id: 'aquaticAllowed', kind: 'tick' },
       { id: 'waterBuffer', kind: 'amount', sample: '30 ft' },
+      { id: 'seasonallyDry', kind: 'yes-no' },
       { id: 'soilActive', kind: 'tick' },
       { id: 'runoff', kind: 'long' },
       { id: 'drift', kind: 'long' },
@@ -43,8 +44,13 @@ export const SECTIONS: readonly { key: string; fields: readonly CardField[] }[] 
       { id: 'uses', kind: 'uses' },
       { id: 'growthStage', kind: 'text' },
       { id: 'grasses', kind: 'text' },
+      { id: 'grassesTolerant', kind: 'names' },
+      { id: 'grassesHarmed', kind: 'names' },
       { id: 'crops', kind: 'text' },
       { id: 'treeAges', kind: 'text' },
+      { id: 'plants', kind: 'plants', sample: 'tree 3, shrub 1' },
+      { id: 'incorporation', kind: 'amount', sample: '2 in' },
+      { id: 'fertiliser', kind: 'text', sample: '5-10-10' },
       { id: 'surfactantInside', kind: 'yes-no' },
       { id: 'tankMixAllowed', kind: 'yes-no' },
       { id: 'holdingHours', kind: 'number' },
@@ -196,6 +202,14 @@ export function draftOf(body: Record<string, unknown>): CardDraft {
   return { texts, actives: actives.length ? actives : [{ active: 'glyphosate', amount: '' }], carriers: 'carriers' in body ? words('carriers') : ['water'], sites: words('sites'), uses, siteLimits };
 }
 
+/** "tree pecan 3": a kind, a species where the label names one, and the years in the ground it asks for. */
+const plantOf = (line: string): Record<string, unknown> => {
+  const words = line.trim().split(/\s+/);
+  const years = /^\d+$/.test(words[words.length - 1] ?? '') ? Number(words.pop()) : null;
+  const [kind = '', ...species] = words;
+  return { kind, ...(species.length ? { species: species.join(' ') } : {}), ...(years === null ? {} : { years }) };
+};
+
 /** The body that is sent: what was left out is not there at all, since a label that says nothing is not a label that says none. */
 export function bodyOf(draft: CardDraft): Record<string, unknown> {
   const body: Record<string, unknown> = {
@@ -228,6 +242,7 @@ export function bodyOf(draft: CardDraft): Record<string, unknown> {
         .split(',')
         .map((n) => n.trim())
         .filter(Boolean);
+    else if (f.kind === 'plants') body[f.id] = text.split(',').map(plantOf);
     else body[f.id] = text;
   }
   return body;

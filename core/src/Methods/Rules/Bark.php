@@ -16,7 +16,7 @@ final readonly class Bark implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->is('basal-bark') || $situation->target === null || !$candidate->method->isFor($situation->target)) {
+        if (!$candidate->goesOn('bark') || $situation->target === null || !$candidate->method->isFor($situation->target)) {
             return [];
         }
         $seen = $situation->fact(FactName::BarkThickness);

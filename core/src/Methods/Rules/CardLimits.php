@@ -10,6 +10,7 @@ use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
+use Thicket\Mix\Active;
 use Thicket\Mix\CardUse;
 use Thicket\Mix\LabelCard;
 
@@ -19,10 +20,11 @@ final readonly class CardLimits implements TurnsWithTheYear
     /** @return list<Finding> an active that many places leave to licensed people says so before any card is entered (rulings J26) */
     private function licence(Candidate $candidate): array
     {
-        if ($candidate->active?->isLicensedOnly() !== true) {
+        $licensed = array_filter($candidate->actives(), static fn (Active $a): bool => $a->isLicensedOnly());
+        if ($licensed === []) {
             return [];
         }
-        $values = ['active' => $candidate->active->name()];
+        $values = ['active' => reset($licensed)->name()];
 
         return [$candidate->shed->someoneLicensed
             ? Finding::withCare('card.licensed-active', 'rulings-J26', $values)

@@ -11,10 +11,11 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\Keeper;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Mix\Active;
 
 /**
- * What lies where a leaf spray would drift (rulings J9, J39, handbook 5): a hive within 800 m is told of; a group 4 product waits while
- * a broadleaf crop lies downwind within 400 m; anything kept downwind nearer than the exclusion distance is named.
+ * What lies where a leaf spray would drift (rulings J9, J39, J53): an organic field, or beside a group 4 product a sensitive broadleaf crop,
+ * within 400 m downwind shuts the row; with the wind not told the row names it and asks; what is kept downwind nearer than 30 m is named.
  */
 final readonly class Downwind implements Rule
 {
@@ -24,13 +25,14 @@ final readonly class Downwind implements Rule
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->isLeafSpray() || $candidate->active === null) {
+        if (!$candidate->isLeafSpray() || $candidate->actives() === []) {
             return [];
         }
         $wind = $situation->windFrom();
+        $hormone = $candidate->anyActive(static fn (Active $a): bool => $a->group() === '4');
         $findings = [];
         foreach ($situation->keepers as $keeper) {
-            $finding = $keeper->distance === null ? null : $this->ofKeeper($keeper, $keeper->distance, $wind, $candidate->active->group() === '4');
+            $finding = $keeper->distance === null ? null : $this->ofKeeper($keeper, $keeper->distance, $wind, $hormone);
             $finding === null || $findings[] = $finding;
         }
 
@@ -45,8 +47,14 @@ final readonly class Downwind implements Rule
             return $within(self::HIVE_METRES) ? Finding::withCare('drift.hive-near', 'rulings-J39', $values, 'change.tell-owner') : null;
         }
         $downwind = $wind === null ? null : $keeper->isDownwind($wind);
-        if ($keeper->kind === 'crop' && $hormone && $downwind === true && $within(self::CROP_METRES)) {
-            return Finding::notNow('drift.crop-downwind', 'rulings-J39', $values, null, 'change.wind-away');
+        $sensitive = $keeper->kind === 'organic' || ($keeper->kind === 'crop' && $hormone);
+        if ($sensitive && $within(self::CROP_METRES)) {
+            return match ($downwind) {
+                true => Finding::notNow('drift.crop-downwind', 'rulings-J39', $values, null, 'change.wind-away'),
+                false => null,
+                // neither the wind nor where it lies is known
+                null => Finding::withCare('drift.ask-wind', 'rulings-J53', $values, 'change.tell-wind'),
+            };
         }
 
         return $downwind === true && $within(self::NEAR_METRES) ? Finding::withCare('drift.keeper-downwind', 'handbook-5', $values, 'change.wind-away') : null;

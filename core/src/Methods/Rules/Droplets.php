@@ -11,6 +11,7 @@ use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\RestsOnSchool;
 use Thicket\Methods\Situation;
+use Thicket\Mix\Active;
 
 /**
  * Coarse drops by default; fine ones by school only in a light steady wind of 1-3 m/s, never in calm, never with a
@@ -33,7 +34,7 @@ final readonly class Droplets implements RestsOnSchool
         if ($candidate->schools->choice('foliar-droplet') === 'coarse') {
             return [Finding::fits('droplet.coarse', 'rulings-J2')];
         }
-        if ($candidate->active !== null && ($candidate->active->isVolatile() || $candidate->active->group() === '4')) {
+        if ($candidate->anyActive(static fn (Active $a): bool => $a->isVolatile() || $a->group() === '4')) {
             foreach ($situation->keepers as $keeper) {
                 if ($keeper->kind === 'crop') {
                     return [Finding::doesNotSuit('droplet.fine-near-crop', 'rulings-J2', ['keeper' => $keeper->name], 'change.coarse-drops')];

@@ -10,27 +10,105 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
+use Thicket\Methods\Keeper;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Plants\Species;
+use Thicket\Timing\Day;
 
-/** Flame (handbook 2, rulings J35): grasses survive it, perennials lose their tops only; not in drought, nor in wind above 4 m/s. */
+/** Everything whose work is fire (rulings J35, J54): what may burn, what was sprayed, what is too big to die, what stands beside. */
 final readonly class Flame implements Rule
 {
     private const MOST_WIND_METRES_A_SECOND = '4';
+    private const DAYS_SINCE_SPRAY = 30;
+    /** Litter nearer than this catches (our guess; "on or beside the ground"). */
+    private const BESIDE_METRES = 2;
+    private const SMALL = ['cotyledon'];
+    private const LATE = ['seedling'];
+    private const NOTHING_GREEN = ['dormant', 'dead', 'leaf-fall'];
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        $target = $situation->target;
-        if (!$candidate->is('flame') || $target === null) {
+        if ($candidate->method->work() !== 'fire') {
             return [];
         }
+        $target = $situation->target;
+
+        return [
+            ...($target === null || !$candidate->method->isFor($target) ? [] : $this->plant($situation, $target)),
+            ...$this->litter($situation),
+            ...$this->sprayed($situation, $candidate),
+            ...$this->weather($situation),
+            ...$this->beside($situation),
+        ];
+    }
+
+    /** @return list<Finding> */
+    private function plant(Situation $situation, Species $target): array
+    {
         if (in_array($target->habit(), ['grass', 'sedge', 'reed'], true)) {
             return [Finding::doesNotSuit('flame.grass', 'handbook-2-flame', [], 'change.other-helpers')];
         }
-        $findings = [Finding::withCare('flame.mulch', 'rulings-J35', [], 'change.wet-mulch')];
-        if (in_array($target->lifeCycle(), ['simple-perennial', 'creeping-perennial'], true)) {
-            $findings[] = Finding::withCare('flame.perennial', 'handbook-2-flame');
+        $stage = $situation->stage();
+        if ($stage === null) {
+            return [Finding::unknown('stage', 'handbook-2-flame', true)];
         }
+        [$name, $certainty] = $stage;
+        $values = ['stage' => $name];
+        $seen = $certainty !== Certainty::Estimated;
+
+        return [match (true) {
+            in_array($name, self::SMALL, true) => Finding::fits('flame.seed-leaves', 'rulings-J54', $values, $certainty),
+            in_array($name, self::LATE, true) => Finding::withCare('flame.seedling', 'rulings-J54', $values, null, $certainty),
+            in_array($name, self::NOTHING_GREEN, true) && $seen => Finding::notNow('flame.nothing-green', 'rulings-J54', $values, null, 'change.at-stage', $certainty),
+            $target->isPerennial() || $target->lifeCycle() === 'biennial' => Finding::withCare('flame.perennial', 'rulings-J54', $values, null, $certainty),
+            $seen => Finding::doesNotSuit('flame.too-late', 'rulings-J54', $values, 'change.hoe-or-pull', $certainty),
+            // the calendar alone closes nothing (rulings J43)
+            default => Finding::withCare('flame.look-at-size', 'rulings-J54', $values, 'change.at-stage', $certainty),
+        }];
+    }
+
+    /** @return list<Finding> */
+    private function litter(Situation $situation): array
+    {
+        $lies = $situation->word(FactName::Litter);
+        $kept = array_filter($situation->keepers, static fn (Keeper $k): bool => $k->kind === 'litter'
+            && ($k->distance === null || !$k->distance->isGreaterThan(Quantity::of(self::BESIDE_METRES, Unit::Metre))));
+
+        return [match (true) {
+            $lies === 'dry' || ($kept !== [] && $lies !== 'wet') => Finding::notAllowed('flame.dry-litter', 'rulings-J54', [], 'change.wet-mulch'),
+            $lies === 'wet' => Finding::withCare('flame.mulch', 'rulings-J54', [], null, Certainty::Observed),
+            $lies === 'none' => Finding::fits('flame.bare', 'rulings-J54', [], Certainty::Observed),
+            default => Finding::unknown('litter', 'rulings-J54', false),
+        }];
+    }
+
+    /** @return list<Finding> */
+    private function sprayed(Situation $situation, Candidate $candidate): array
+    {
+        $told = $situation->isYes(FactName::SprayedLately);
+        foreach ($situation->history as $past) {
+            $days = Day::between($past->on, $situation->day);
+            if ($past->active !== null && $days >= 0 && $days < self::DAYS_SINCE_SPRAY) {
+                $values = ['active' => $candidate->catalogue->active($past->active)->name(), 'on' => $past->on,
+                    'until' => $past->on->modify('+' . self::DAYS_SINCE_SPRAY . ' days')];
+
+                return [Finding::notAllowed('flame.after-spray', 'rulings-J54', $values, 'change.wait-thirty-days')];
+            }
+        }
+
+        return match (true) {
+            $told === true => [Finding::notAllowed('flame.sprayed-lately', 'rulings-J54', [], 'change.wait-thirty-days')],
+            $told === false => [Finding::fits('flame.not-sprayed', 'rulings-J54', [], Certainty::Observed)],
+            $situation->history === [] => [Finding::unknown('sprayed-lately', 'rulings-J54', true)],
+            default => [],
+        };
+    }
+
+    /** @return list<Finding> */
+    private function weather(Situation $situation): array
+    {
+        $findings = [];
         if ($situation->isYes(FactName::Drought) === true) {
             $findings[] = Finding::notNow('flame.drought', 'rulings-J35', [], null, 'change.after-rain', Certainty::Observed);
         }
@@ -38,6 +116,22 @@ final readonly class Flame implements Rule
         $limit = Quantity::of(self::MOST_WIND_METRES_A_SECOND, Unit::MetrePerSecond);
         if ($wind !== null && $wind->isGreaterThan($limit)) {
             $findings[] = Finding::notNow('flame.wind', 'rulings-J35', ['wind' => $wind, 'limit' => $limit], null, 'change.calm', Certainty::Measured);
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function beside(Situation $situation): array
+    {
+        $findings = [];
+        if ($situation->isYes(FactName::CropUp) === true) {
+            $findings[] = Finding::notAllowed('flame.crop-up', 'rulings-J54', [], 'change.hoe-or-pull');
+        }
+        foreach ($situation->keepers as $keeper) {
+            if (in_array($keeper->kind, ['tree', 'shrub', 'planting'], true) && $keeper->isAmongTargets()) {
+                $findings[] = Finding::withCare('flame.shield-bark', 'rulings-J54', ['keeper' => $keeper->name]);
+            }
         }
 
         return $findings;

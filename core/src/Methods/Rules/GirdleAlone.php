@@ -20,7 +20,7 @@ final readonly class GirdleAlone implements RestsOnSchool
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $target = $situation->target;
-        if (!$candidate->is('girdle', 'double-girdle') || $target === null || !$candidate->method->isFor($target)) {
+        if (!$candidate->how('girdle') || $candidate->method->usesProduct() || $target === null || !$candidate->method->isFor($target)) {
             return [];
         }
 

@@ -16,7 +16,7 @@ final readonly class GrowthStage implements TurnsWithTheYear
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $target = $situation->target;
-        if ($target === null || !$candidate->method->isFor($target) || (!$candidate->goesOn('leaf') && !$candidate->is('mow', 'hand-pull'))) {
+        if ($target === null || !$candidate->method->isFor($target) || (!$candidate->goesOn('leaf') && !$candidate->how('mow', 'pull'))) {
             return [];
         }
         $stage = $situation->stage();
@@ -34,7 +34,7 @@ final readonly class GrowthStage implements TurnsWithTheYear
             };
         }
         if (in_array($name, ['seed', 'seed-set'], true) || $situation->isYes(FactName::Fruiting) === true) {
-            return $candidate->is('mow')
+            return $candidate->how('mow')
                 ? [Finding::withCare('stage.mowing-spreads-seed', 'handbook-2-mow', $values, 'change.before-seed', $certainty)]
                 : [Finding::withCare('stage.bag-seed', 'handbook-2-hand-pull', $values, null, $certainty)];
         }
@@ -44,7 +44,7 @@ final readonly class GrowthStage implements TurnsWithTheYear
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array
     {
-        if (!$candidate->goesOn('leaf') && !$candidate->is('mow', 'hand-pull')) {
+        if (!$candidate->goesOn('leaf') && !$candidate->how('mow', 'pull')) {
             return [];
         }
 

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Thicket\Methods\Rules;
 
 use Thicket\Methods\Candidate;
+use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
-/** Plants that poison, burn or prick (handbook 5, rulings J36), stock that could eat them (J4), food taken here (J8), bees (J39). */
+/** Plants that poison, burn or prick (handbook 5, rulings J36), never trimmed nor burned (J35). */
 final readonly class Hazards implements Rule
 {
     private const POISONOUS = ['poisonous', 'skin-burning-sap', 'irritant-oil'];
-    private const STOCK = ['toxic-to-stock', 'toxic-when-wilted', 'nitrate-former', 'cyanide-former', 'poisonous'];
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
@@ -25,23 +25,18 @@ final readonly class Hazards implements Rule
         $findings = [];
         if ($target->hasHazard(...self::POISONOUS)) {
             $findings[] = in_array($candidate->method->work(), ['machine', 'fire'], true)
-                ? Finding::doesNotSuit('hazard.never-trim', 'handbook-5', [], 'change.hand-blade')
-                : Finding::withCare($target->hasHazard('skin-burning-sap') ? 'hazard.burning-sap' : 'hazard.poisonous', 'handbook-5');
+                ? Finding::notAllowed('hazard.never-trim', 'rulings-J35', [], 'change.hand-blade')
+                : Finding::withCare(match (true) {
+                    $target->hasHazard('skin-burning-sap') => 'hazard.burning-sap',
+                    $target->hasHazard('irritant-oil') => 'hazard.irritant-oil',
+                    default => 'hazard.poisonous',
+                }, 'handbook-5');
         } elseif ($target->hasHazard('thorns', 'spines', 'skin-irritant') && in_array($candidate->method->work(), ['hand', 'cutting'], true)) {
             $findings[] = Finding::withCare('hazard.gloves', 'handbook-5');
         }
-        if ($target->hasHazard(...self::STOCK)) {
-            foreach ($situation->keepers as $keeper) {
-                if ($keeper->kind === 'stock') {
-                    $findings[] = Finding::withCare('hazard.stock-out', 'rulings-J4', ['keeper' => $keeper->name]);
-                }
-            }
-        }
-        if ($candidate->method->usesProduct() && $target->data->strings('edible') !== [] && $situation->isYes(FactName::FoodTaken) === true) {
-            $findings[] = Finding::notNow('food.taken-here', 'rulings-J8', [], null, 'change.fruit-off-and-signs');
-        }
-        if ($candidate->isLeafSpray() && $situation->isYes(FactName::BeesFlying) === true) {
-            $findings[] = Finding::notNow('bees.in-flower', 'rulings-J39', [], null, 'change.bloom-over');
+        if ($situation->isYes(FactName::ThornsKept) === true && $candidate->method->work() === 'hand') {
+            // hurt to the worker is a reason to change the way (handbook 2)
+            $findings[] = Finding::withCare('hazard.thorns-of-the-kept', 'handbook-2', [], 'change.spray-over-or-shield', Certainty::Observed);
         }
 
         return $findings;

@@ -16,7 +16,7 @@ final readonly class HoldOfRoots implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->is('hand-pull', 'lever-pull', 'dig') || $situation->target === null || !$candidate->method->isFor($situation->target)) {
+        if (!$candidate->how('pull', 'lever', 'dig') || $situation->target === null || !$candidate->method->isFor($situation->target)) {
             return [];
         }
         $seen = $situation->word(FactName::RootForm);
@@ -24,11 +24,11 @@ final readonly class HoldOfRoots implements Rule
         $rest = $seen !== null ? Certainty::Observed : Certainty::Typical;
         $source = $candidate->method->source();
         $findings = match (true) {
-            $candidate->is('hand-pull') && in_array($form, ['rhizome', 'creeping-root', 'bulblet', 'tuber'], true) => [Finding::doesNotSuit('roots.pieces-regrow', $source, ['root' => $form], 'change.dig-or-top', $rest)],
-            $candidate->is('hand-pull') && $form === 'suckering-root' => [Finding::doesNotSuit('roots.suckers-return', $source, ['root' => $form], 'change.treat-standing', $rest)],
-            $candidate->is('lever-pull') && $form === 'suckering-root' => [Finding::doesNotSuit('roots.suckers-return', $source, ['root' => $form], 'change.treat-standing', $rest)],
+            $candidate->how('pull') && in_array($form, ['rhizome', 'creeping-root', 'bulblet', 'tuber'], true) => [Finding::doesNotSuit('roots.pieces-regrow', $source, ['root' => $form], 'change.dig-or-top', $rest)],
+            $candidate->how('pull') && $form === 'suckering-root' => [Finding::doesNotSuit('roots.suckers-return', $source, ['root' => $form], 'change.treat-standing', $rest)],
+            $candidate->how('lever') && $form === 'suckering-root' => [Finding::doesNotSuit('roots.suckers-return', $source, ['root' => $form], 'change.treat-standing', $rest)],
             $form === 'taproot' => [Finding::withCare('roots.taproot-whole', $source, ['root' => $form], null, $rest)],
-            $candidate->is('dig') && in_array($form, ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'], true) => [Finding::withCare('roots.every-piece', $source, ['root' => $form], null, $rest)],
+            $candidate->how('dig') && in_array($form, ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'], true) => [Finding::withCare('roots.every-piece', $source, ['root' => $form], null, $rest)],
             default => [Finding::fits('roots.come-whole', $source, ['root' => $form], $rest)],
         };
         $moisture = $situation->word(FactName::SoilMoisture);

@@ -19,7 +19,7 @@ final readonly class HoneysuckleBark implements RestsOnSchool
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->goesOn('bark') || $situation->target?->id() !== 'bush-honeysuckle') {
+        if (!$candidate->goesOn('bark') || !in_array($situation->target?->id(), $candidate->catalogue->school('honeysuckle-basal')->data->strings('species'), true)) {
             return [];
         }
 

@@ -15,19 +15,25 @@ final readonly class KnockDownFirst implements Rule
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $target = $situation->target;
-        if ($target === null || !$candidate->is('cut-stump', 'brush-cut-treat', 'mow', 'dig', 'cut-only', 'girdle', 'double-girdle', 'tractor-pull') || !$candidate->method->isFor($target)) {
+        if ($target === null || !$this->knocksDown($candidate) || !$candidate->method->isFor($target)) {
             return [];
         }
         if ($target->isRootSuckering() && !$target->mayCutFirst()) {
             return [Finding::doesNotSuit('suckering.never-knock-down', 'rulings-J11', [], 'change.treat-standing')];
         }
-        if ($candidate->is('mow') && $target->resprouts() === true) {
+        if ($candidate->how('mow') && $target->resprouts() === true) {
             return [Finding::withCare('resprout.comes-back', 'handbook-2-mow', [], 'change.repeat-cutting')];
         }
-        if ($candidate->is('mow') && $target->resprouts() === null) {
+        if ($candidate->how('mow') && $target->resprouts() === null) {
             return [Finding::unknown('resprouts', 'species', false)];
         }
 
         return [];
+    }
+
+    /** Cuts, fells, drags, digs or rings it without anything that travels to the roots first. */
+    private function knocksDown(Candidate $candidate): bool
+    {
+        return $candidate->how('cut', 'mow', 'dig', 'drag') || ($candidate->how('girdle') && !$candidate->method->usesProduct());
     }
 }

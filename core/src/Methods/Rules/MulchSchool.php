@@ -19,7 +19,7 @@ final readonly class MulchSchool implements RestsOnSchool
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->is('smother') || $situation->target?->id() !== 'annual-bluegrass') {
+        if (!$candidate->how('cover') || !in_array($situation->target?->id(), $candidate->catalogue->school('bed-mulch')->data->strings('species'), true)) {
             return [];
         }
 

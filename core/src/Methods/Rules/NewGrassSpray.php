@@ -9,31 +9,45 @@ use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Mix\Active;
+use Thicket\Mix\LabelCard;
+use Thicket\Timing\Day;
 
-/** New native grass: herbicide only if weeds are severe (handbook 6), and no leaf spray that takes forbs where they were sown (J46). */
+/**
+ * New native grass: herbicide only if weeds are severe (handbook 6), no leaf spray that takes forbs where they were sown (J46), no nitrogen in
+ * the first season, in no product either (handbook 2).
+ */
 final readonly class NewGrassSpray implements Rule
 {
+    private const FIRST_SEASON_DAYS = 365;
+
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         if (!$candidate->method->usesProduct() || $situation->word(FactName::Setting) !== 'new-native-grass' || !$candidate->goesOn('leaf', 'soil')) {
             return [];
         }
+        $findings = [];
+        $planted = $situation->dayOf(FactName::PlantedOn);
+        $fed = array_filter($candidate->cards(), static fn (LabelCard $card): bool => $card->details?->hasNitrogen() === true);
+        if ($fed !== [] && ($planted === null || Day::between($planted, $situation->day) < self::FIRST_SEASON_DAYS)) {
+            $findings[] = Finding::notAllowed('grass.no-nitrogen', 'handbook-2', ['product' => reset($fed)->product], 'change.unfed-product');
+        }
         foreach ($situation->keepers as $keeper) {
             if ($keeper->kind === 'forbs' && $this->takesForbs($candidate)) {
-                return [Finding::notAllowed('grass.forbs-sown', 'rulings-J46', ['keeper' => $keeper->name], 'change.mow-or-graze')];
+                return [...$findings, Finding::notAllowed('grass.forbs-sown', 'rulings-J46', ['keeper' => $keeper->name], 'change.mow-or-graze')];
             }
             if ($keeper->kind === 'forbs' && $candidate->method->isOfArea()) {
-                return [Finding::doesNotSuit('grass.forbs-sown', 'handbook-6', ['keeper' => $keeper->name], 'change.mow-or-graze')];
+                return [...$findings, Finding::doesNotSuit('grass.forbs-sown', 'handbook-6', ['keeper' => $keeper->name], 'change.mow-or-graze')];
             }
         }
 
-        return [Finding::withCare('grass.herbicide-last', 'handbook-6', [], 'change.mow-or-graze')];
+        return [...$findings, Finding::withCare('grass.herbicide-last', 'handbook-6', [], 'change.mow-or-graze')];
     }
 
     /** A spray on leaves that takes broad-leaved plants, spot and shielded ones too; a wiper touches what stands above them only. */
     private function takesForbs(Candidate $candidate): bool
     {
-        return $candidate->method->work() === 'spray' && $candidate->goesOn('leaf')
-            && in_array($candidate->active?->selectivity(), ['broadleaf', 'non-selective'], true);
+        return $candidate->isLeafSpray()
+            && $candidate->anyActive(static fn (Active $a): bool => in_array($a->selectivity(), ['broadleaf', 'non-selective'], true));
     }
 }

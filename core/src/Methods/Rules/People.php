@@ -9,6 +9,7 @@ use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Mix\Active;
 
 /**
  * Who comes here: schools and playgrounds take no herbicide till the local rule is recorded (rulings J19); children, pets and people on a path keep
@@ -22,7 +23,7 @@ final readonly class People implements Rule
             return $situation->isYes(FactName::PublicWay) === true && $candidate->method->work() === 'fire' ? [Finding::withCare('people.path-closed', 'rulings-J9', [])] : [];
         }
         $findings = [];
-        if ($candidate->active?->id() === 'paraquat' && $situation->word(FactName::Setting) === 'bed-lawn-paving') {
+        if ($candidate->anyActive(static fn (Active $a): bool => $a->isNeverAtHomes()) && $situation->word(FactName::Setting) === 'bed-lawn-paving') {
             $findings[] = Finding::notAllowed('people.never-at-homes', 'rulings-J26', [], 'change.other-active');
         }
         if ($situation->isYes(FactName::SchoolGround) === true) {

@@ -18,7 +18,7 @@ final readonly class PlantForm implements Rule
         if ($target === null) {
             return [];
         }
-        if ($candidate->is('mow') && $target->habit() === 'cactus') {
+        if ($candidate->how('mow') && $target->habit() === 'cactus') {
             return [Finding::doesNotSuit('form.mow-spreads-pads', 'handbook-2-mow', [], 'change.dig-instead')];
         }
         if (!$candidate->method->isFor($target)) {
@@ -27,7 +27,7 @@ final readonly class PlantForm implements Rule
         if ($candidate->goesOn('stump') && $target->isConifer() && $target->resprouts() === false) {
             return [Finding::doesNotSuit('form.softwood-stump', 'handbook-2-cut-stump', [], 'change.cut-only')];
         }
-        if ($candidate->is('hand-pull', 'lever-pull', 'dig') && $target->isWoody() && $situation->stems === []) {
+        if ($candidate->how('pull', 'lever', 'dig') && $target->isWoody() && $situation->stems === []) {
             return [Finding::unknown('stem-diameter', $candidate->method->source(), true)];
         }
 

@@ -9,23 +9,62 @@ use Thicket\Methods\Certainty;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Mix\Active;
+use Thicket\Plants\Species;
 
-/** What the species file says this active does to it. Not known stays not known (rulings B10). */
+/**
+ * What the tank does to the target: the highest single response that is known (rulings J41). Where none is known the class may still say that it
+ * cannot work: a grass-only active on a broad leaf; else not known stays not known (B10).
+ */
 final readonly class Response implements Rule
 {
+    private const BEST_FIRST = ['controls', 'suppresses', 'disputed', 'misses'];
+
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if ($situation->target === null || $candidate->active === null) {
+        $target = $situation->target;
+        if ($target === null || $candidate->active === null || !$candidate->method->usesProduct()) {
             return [];
         }
-        $values = ['active' => $candidate->active->name()];
+        [$effect, $active] = self::best($target, $candidate);
+        $values = ['active' => $active === null ? $candidate->activeNames() : $active->name()];
 
-        return [match ($situation->target->responseTo($candidate->active->id())) {
+        return [match ($effect) {
             'controls' => Finding::fits('response.controls', 'species', $values, Certainty::Typical),
             'suppresses' => Finding::withCare('response.suppresses', 'species', $values, 'change.other-active', Certainty::Typical),
             'misses' => Finding::doesNotSuit('response.misses', 'species', $values, 'change.other-active', Certainty::Typical),
             'disputed' => Finding::withCare('response.disputed', 'species', $values, null, Certainty::Typical),
-            default => Finding::withCare('response.not-known', 'species', $values, 'change.other-active', Certainty::Unknown),
+            default => $this->byClass($target, $candidate, $values),
         }];
+    }
+
+    /** @return array{string|null, Active|null} the best effect of any active of the tank, and whose it is */
+    public static function best(Species $target, Candidate $candidate): array
+    {
+        $best = [null, null];
+        foreach ($candidate->actives() as $active) {
+            $effect = $target->responseTo($active->id());
+            if ($effect !== null && ($best[0] === null || array_search($effect, self::BEST_FIRST, true) < array_search($best[0], self::BEST_FIRST, true))) {
+                $best = [$effect, $active];
+            }
+        }
+
+        return $best;
+    }
+
+    /** @param array<string, string> $values */
+    private function byClass(Species $target, Candidate $candidate, array $values): Finding
+    {
+        $kind = $target->plantKind();
+        $grassy = in_array($kind, ['grass', 'sedge', 'rush'], true);
+        $mismatched = array_filter($candidate->actives(), static fn (Active $a): bool => match ($a->selectivity()) {
+            'grass' => $kind !== 'grass',
+            'broadleaf' => $grassy,
+            default => false,
+        });
+
+        return count($mismatched) === count($candidate->actives())
+            ? Finding::doesNotSuit('response.wrong-class', 'handbook-2', $values, 'change.other-active')
+            : Finding::withCare('response.not-known', 'species', $values, 'change.other-active', Certainty::Unknown);
     }
 }

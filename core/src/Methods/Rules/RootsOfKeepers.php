@@ -9,10 +9,13 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\Keeper;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Mix\Active;
 
-/** Grafted roots and the reach of soil-active products to kept trees (rulings J28). */
+/** Grafted roots, and what reaches kept trees through the soil: by what the actives do to tree roots, the worst counts (rulings J28, J47). */
 final readonly class RootsOfKeepers implements Rule
 {
+    private const WORST = ['no', 'with-care', 'unknown', 'yes'];
+
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         if (!$candidate->method->usesProduct()) {
@@ -23,9 +26,7 @@ final readonly class RootsOfKeepers implements Rule
             if (!$keeper->isRooted()) {
                 continue;
             }
-            if ($candidate->isSoilActive()) {
-                $findings = [...$findings, ...$this->soilReach($keeper)];
-            }
+            $findings = [...$findings, ...$this->soilReach($keeper, $candidate)];
             if ($keeper->speciesId !== null && $keeper->speciesId === $situation->target?->id() && $candidate->goesOn('stump', 'wood')) {
                 $findings = [...$findings, ...$this->grafts($situation, $candidate, $keeper)];
             }
@@ -35,8 +36,12 @@ final readonly class RootsOfKeepers implements Rule
     }
 
     /** @return list<Finding> */
-    private function soilReach(Keeper $keeper): array
+    private function soilReach(Keeper $keeper, Candidate $candidate): array
     {
+        $harm = $this->harm($keeper, $candidate);
+        if ($harm === 'no') {
+            return [];
+        }
         $reach = $keeper->rootReach();
         if ($keeper->distance === null) {
             return [Finding::unknown('keeper-distance', 'rulings-J28', true, ['keeper' => $keeper->name])];
@@ -45,10 +50,37 @@ final readonly class RootsOfKeepers implements Rule
             return [Finding::unknown('keeper-size', 'rulings-J28', true, ['keeper' => $keeper->name])];
         }
         $values = ['keeper' => $keeper->name, 'distance' => $keeper->distance, 'reach' => $reach];
+        if (!$keeper->distance->isLessThan($reach)) {
+            return [Finding::fits('roots.out-of-reach', 'rulings-J28', $values)];
+        }
 
-        return [$keeper->distance->isLessThan($reach)
-            ? Finding::doesNotSuit('roots.soil-active-reach', 'rulings-J28', $values, 'change.no-soil-active')
-            : Finding::fits('roots.out-of-reach', 'rulings-J28', $values)];
+        return [match ($harm) {
+            'families' => Finding::notAllowed('roots.family-harmed', 'rulings-J47', $values + ['active' => $candidate->activeNames()], 'change.no-soil-active'),
+            'yes' => Finding::doesNotSuit('roots.soil-active-reach', 'rulings-J28', $values, 'change.no-soil-active'),
+            'unknown' => Finding::unknown('keeper-tolerance', 'rulings-J47', true, ['keeper' => $keeper->name, 'active' => $candidate->activeNames()]),
+            default => Finding::withCare('roots.may-take-it-up', 'rulings-J47', $values + ['active' => $candidate->activeNames()], 'change.no-soil-active'),
+        }];
+    }
+
+    /** no, with-care, unknown, yes or families (this very tree is of one), whichever active of the tank is worst. */
+    private function harm(Keeper $keeper, Candidate $candidate): string
+    {
+        $family = $keeper->speciesId === null ? null : $candidate->catalogue->species($keeper->speciesId)->family();
+        $worst = array_filter($candidate->cards(), static fn ($card): bool => $card->soilActive) === [] ? 0 : 1;
+        foreach ($candidate->actives() as $active) {
+            $harm = $active->harmsTreesByRoots();
+            if ($harm === 'families' && $family !== null && in_array($family, $active->treeFamiliesHarmed(), true)) {
+                return 'families';
+            }
+            $own = match ($harm) {
+                'families' => 'with-care',
+                'on-area' => $candidate->method->isOfArea() ? 'yes' : 'with-care',
+                default => $harm,
+            };
+            $worst = max($worst, (int) array_search($own, self::WORST, true));
+        }
+
+        return self::WORST[$worst];
     }
 
     /** @return list<Finding> */
@@ -56,7 +88,7 @@ final readonly class RootsOfKeepers implements Rule
     {
         $near = $keeper->distance === null || $keeper->crownRadius === null
             || $keeper->distance->isLessThan($keeper->crownRadius->times(2));
-        if (!$near) {
+        if (!$near || !$candidate->anyActive(static fn (Active $a): bool => $a->isSystemic())) {
             return [];
         }
         $values = ['keeper' => $keeper->name] + ($keeper->distance === null ? [] : ['distance' => $keeper->distance]);

@@ -13,13 +13,13 @@ use Thicket\Methods\Situation;
 /** Moving soil wakes the seed that lies in it (handbook 2): said where the plant's seed lasts years, with how long patrols run (rulings J23). */
 final readonly class SeedInSoil implements Rule
 {
-    private const MOVING = ['dig', 'shallow-tillage', 'tractor-pull', 'lever-pull'];
+    private const MOVING = ['dig', 'till', 'drag', 'lever'];
     private const LASTING_YEARS = 3;
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $target = $situation->target;
-        if ($target === null || !$candidate->is(...self::MOVING) || !$candidate->method->isFor($target)) {
+        if ($target === null || !$candidate->how(...self::MOVING) || !$candidate->method->isFor($target)) {
             return [];
         }
         $years = $target->seedBankYears();

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Thicket\Methods\Rules;
 
 use Thicket\Methods\Candidate;
+use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\RestsOnSchool;
+use Thicket\Methods\ServedStems;
 use Thicket\Methods\Situation;
 
 /** Injecting stems that share roots: all of them, or some and let it carry (handbook 8 clonal-share). */
@@ -17,6 +19,11 @@ final readonly class SharedRoots implements RestsOnSchool
         return 'clonal-share';
     }
 
+    private function boundTold(Situation $situation, Candidate $candidate): bool
+    {
+        return $situation->quantity($candidate->schools->choice('clonal-share') === 'only-larger' ? FactName::TreatFrom : FactName::TreatBelow) !== null;
+    }
+
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         if ($candidate->method->work() !== 'injection' || $situation->target?->isRootSuckering() !== true) {
@@ -25,6 +32,8 @@ final readonly class SharedRoots implements RestsOnSchool
 
         return [$candidate->schools->choice('clonal-share') === 'all-stems'
             ? Finding::fits('clone.treat-all', 'handbook-8', [])
-            : Finding::withCare('clone.let-it-carry', 'handbook-8', [], 'change.treat-every-stem')];
+            : ($this->boundTold($situation, $candidate)
+                ? Finding::withCare('clone.let-it-carry', 'handbook-8', ['left' => ServedStems::of($situation, $candidate)->leftOut], 'change.treat-every-stem')
+                : Finding::unknown($candidate->schools->choice('clonal-share') === 'only-larger' ? 'treat-from' : 'treat-below', 'handbook-8', true))];
     }
 }

@@ -10,12 +10,11 @@ use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Mix\Active;
 
 /** Soil-active and soil-applied products: not on saturated ground (rulings J3), and some not over shallow groundwater (J26). */
 final readonly class SoilTakesIt implements Rule
 {
-    private const LEACHING = ['imazapyr', 'hexazinone', 'picloram', 'simazine'];
-
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         if (!$candidate->method->usesProduct() || (!$candidate->isSoilActive() && !$candidate->goesOn('soil'))) {
@@ -25,9 +24,10 @@ final readonly class SoilTakesIt implements Rule
         if ($situation->word(FactName::SoilMoisture) === 'wet') {
             $findings[] = Finding::notNow('ground.saturated', 'rulings-J3', [], null, 'change.ground-drains', Certainty::Observed);
         }
-        if ($candidate->active !== null && in_array($candidate->active->id(), self::LEACHING, true)) {
+        $leaching = array_filter($candidate->actives(), static fn (Active $a): bool => $a->leaches());
+        if ($leaching !== []) {
             $shallow = $situation->isYes(FactName::ShallowGroundwater);
-            $values = ['active' => $candidate->active->name()];
+            $values = ['active' => implode(' + ', array_map(static fn (Active $a): string => $a->name(), $leaching))];
             if ($shallow === true) {
                 $findings[] = Finding::doesNotSuit('ground.shallow-water', 'rulings-J26', $values, 'change.no-soil-active', Certainty::Observed);
             } elseif ($shallow === null) {

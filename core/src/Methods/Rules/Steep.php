@@ -18,7 +18,7 @@ final readonly class Steep implements Rule
     {
         $slope = $situation->word(FactName::Slope);
         if ($slope === null) {
-            return $candidate->is('tractor-pull') ? [Finding::unknown('slope', 'rulings-J34', true)] : [];
+            return $candidate->how('drag') ? [Finding::unknown('slope', 'rulings-J34', true)] : [];
         }
         if ($slope === 'level') {
             return [];
@@ -26,9 +26,9 @@ final readonly class Steep implements Rule
         $values = ['slope' => $slope];
 
         return match (true) {
-            $candidate->is('tractor-pull') => [Finding::doesNotSuit('slope.no-tractor', 'rulings-J34', $values, 'change.lever-or-cut', Certainty::Observed)],
-            $slope === 'steep' && $candidate->is('mow') => [Finding::withCare('slope.machine', 'handbook-5', $values, null, Certainty::Observed)],
-            $slope === 'steep' && $candidate->is('dig', 'shallow-tillage') => [Finding::withCare('slope.soil-washes', 'handbook-9', $values, 'change.small-pieces', Certainty::Observed)],
+            $candidate->how('drag') => [Finding::doesNotSuit('slope.no-tractor', 'rulings-J34', $values, 'change.lever-or-cut', Certainty::Observed)],
+            $slope === 'steep' && $candidate->how('mow') => [Finding::withCare('slope.machine', 'handbook-5', $values, null, Certainty::Observed)],
+            $slope === 'steep' && $candidate->how('dig', 'till') => [Finding::withCare('slope.soil-washes', 'handbook-9', $values, 'change.small-pieces', Certainty::Observed)],
             $candidate->isSoilActive() => [Finding::withCare('slope.reaches-further', 'rulings-J28', $values, null, Certainty::Observed)],
             default => [],
         };

@@ -9,20 +9,21 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\Finding;
 use Thicket\Methods\RestsOnSchool;
+use Thicket\Methods\ServedStems;
 use Thicket\Methods\Situation;
 use Thicket\Methods\StemGroup;
 
 /**
- * Stems against the reach of the method (handbook 2, rulings B11). All beyond: does not suit. Some beyond: with care,
- * with both counts. A limit inside a size class: with care, and the class is to be split.
+ * Stems against the reach of the method (handbook 2, rulings B11, J56). None within: does not suit. Some beyond: with care, with both counts. A
+ * limit inside a size class: with care, and the class is to be split. Stems left out on purpose are not spoken of.
  */
 final readonly class StemSize implements RestsOnSchool
 {
     public function school(Situation $situation, Candidate $candidate): ?string
     {
         return match (true) {
-            $candidate->is('basal-bark') => 'basal-size',
-            $candidate->is('lever-pull') && $situation->target?->isDeepRooted() === true => 'deep-roots',
+            $candidate->goesOn('bark') => 'basal-size',
+            $candidate->how('lever') && $situation->target?->isDeepRooted() === true => 'deep-roots',
             default => null,
         };
     }
@@ -33,25 +34,18 @@ final readonly class StemSize implements RestsOnSchool
         if ($situation->target === null || !$situation->target->isWoody() || !$method->isFor($situation->target)) {
             return [];
         }
-        $most = $method->limit('stemMost');
+        $most = ServedStems::most($situation, $candidate);
         $least = $method->limit('stemLeast');
         if ($most === null && $least === null) {
             return [];
         }
         if ($situation->stems === []) {
-            return $candidate->is('hand-pull', 'lever-pull', 'dig') ? [] : [Finding::unknown('stem-diameter', $method->source(), true)];
+            return $candidate->how('pull', 'lever', 'dig') ? [] : [Finding::unknown('stem-diameter', $method->source(), true)];
         }
         $findings = [];
         if ($most !== null) {
-            $inclusive = $method->limitIsInclusive('stemMost');
-            $code = 'size.too-thick';
-            if ($candidate->is('basal-bark')) {
-                $inclusive = $candidate->schools->choice('basal-size') === 'six-or-less';
-            }
-            if ($candidate->is('lever-pull')) {
-                $most = $this->leverReach($situation, $candidate, $most);
-                $code = $most->equals($method->limit('stemMost') ?? $most) ? $code : 'size.beyond-reach';
-            }
+            $inclusive = ServedStems::mostIsInclusive($candidate);
+            $code = $most->equals($method->limit('stemMost') ?? $most) ? 'size.too-thick' : 'size.beyond-reach';
             $findings = [...$findings, ...$this->judge($situation, $candidate, $most, fn (StemGroup $g): string => $g->against($most, $inclusive), $code)];
         }
         if ($least !== null) {
@@ -61,20 +55,15 @@ final readonly class StemSize implements RestsOnSchool
             };
             $findings = [...$findings, ...$this->judge($situation, $candidate, $least, $tooThin, 'size.too-thin')];
         }
-
-        return $findings;
-    }
-
-    private function leverReach(Situation $situation, Candidate $candidate, Quantity $most): Quantity
-    {
-        $jaw = $candidate->shed->leverJaw;
-        $reach = $jaw !== null && $jaw->isLessThan($most) ? $jaw : $most;
-        if ($situation->target?->isDeepRooted() === true && $candidate->schools->choice('deep-roots') === 'thumb-size') {
-            $limit = $candidate->schools->values('deep-roots')->quantity('limit');
-            $reach = $limit !== null && $limit->isLessThan($reach) ? $limit : $reach;
+        $served = ServedStems::of($situation, $candidate);
+        if ($served->count() === 0 && array_filter($findings, static fn (Finding $f): bool => $f->outcome === \Thicket\Methods\Outcome::DoesNotSuit) === []) {
+            $findings[] = Finding::doesNotSuit('size.serves-none', 'rulings-J56', ['all' => $situation->stemCount()], 'change.other-method-for-rest');
+        }
+        if ($candidate->how('lever') && $served->count() > 0 && $situation->target->isDeepRooted() === true) {
+            $findings[] = Finding::withCare('size.deep-roots-try', 'rulings-J56', [], 'change.loosen-first', Certainty::Typical);
         }
 
-        return $reach;
+        return $findings;
     }
 
     /**
@@ -87,6 +76,9 @@ final readonly class StemSize implements RestsOnSchool
         $counts = ['within' => 0, 'beyond' => 0, 'split' => 0];
         $estimated = false;
         foreach ($situation->stems as $group) {
+            if (ServedStems::isLeftOut($group, $situation, $candidate)) {
+                continue;
+            }
             $counts[$stand($group)] += $group->count;
             $estimated = $estimated || $group->estimated;
         }

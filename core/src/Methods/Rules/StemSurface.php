@@ -18,7 +18,7 @@ final readonly class StemSurface implements Rule
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->is('basal-bark') || $situation->target === null || !$candidate->method->isFor($situation->target)) {
+        if (!$candidate->goesOn('bark') || $situation->target === null || !$candidate->method->isFor($situation->target)) {
             return [];
         }
         $findings = [match ($situation->word(FactName::BarkWetness)) {

@@ -25,10 +25,10 @@ final readonly class StemsPerClump implements Rule
                 ? [Finding::doesNotSuit('clump.too-many-to-cut', 'handbook-2-hack-and-squirt', $values, 'change.stump-or-foliar')]
                 : [Finding::withCare('clump.cut-each', 'handbook-2-hack-and-squirt', $values)];
         }
-        if ($candidate->is('lever-pull')) {
+        if ($candidate->how('lever')) {
             return [Finding::withCare('clump.grip-again', 'handbook-2-lever-puller', $values)];
         }
 
-        return $candidate->is('basal-bark') && $most >= $many ? [Finding::withCare('clump.costs-climb', 'handbook-2-basal-bark', $values)] : [];
+        return $candidate->goesOn('bark') && $most >= $many ? [Finding::withCare('clump.costs-climb', 'handbook-2-basal-bark', $values)] : [];
     }
 }

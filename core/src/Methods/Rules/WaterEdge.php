@@ -11,48 +11,74 @@ use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Mix\LabelCard;
 
-/** Product and water (rulings J15): inside the card's buffer only with aquatic permission, oil never; a permit is usually needed. */
+/**
+ * Product and water (rulings J15, J52), each card of the tank: inside its buffer only with aquatic permission; oil never within 10 m or on ground
+ * that floods unless the card names that; a permit, carrier, surfactant and dye are asked even where water use is ticked.
+ */
 final readonly class WaterEdge implements Rule
 {
-    /** Within this distance water always matters, whatever the card's buffer (mixing distance of rulings J15). */
+    /** Nearer than this a card without a buffer cannot be judged (rulings J52), the mixing distance of J15. */
     public const NEAR_METRES = 30;
+    private const CLOSE_METRES = 10;
+    private const SOURCE = 'rulings-J52';
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if ($candidate->is('mow') && $situation->target?->treatmentClass() === 'knotweed') {
+        if ($candidate->how('mow') && $situation->target?->treatmentClass() === 'knotweed') {
             return [Finding::doesNotSuit('water.knotweed-never-mown', 'rulings-J12', [], 'change.dig-or-spray')];
         }
         if (!$candidate->method->usesProduct()) {
             return [];
         }
-        $atEdge = $situation->word(FactName::Setting) === 'water-edge';
         $distance = $situation->waterDistance();
-        if ($distance === null) {
-            return $atEdge ? [Finding::unknown('water-distance', 'rulings-J15', true)] : [];
+        $floods = $situation->isYes(FactName::Floods) === true;
+        if ($distance === null && !$floods) {
+            return $situation->word(FactName::Setting) === 'water-edge' ? [Finding::unknown('water-distance', self::SOURCE, true)] : [];
         }
+        $distance = $floods ? Quantity::zero(Unit::Metre) : ($distance ?? Quantity::zero(Unit::Metre));
         $near = !$distance->isGreaterThan(Quantity::of(self::NEAR_METRES, Unit::Metre));
-        $card = $candidate->card;
+        $close = $distance->isLessThan(Quantity::of(self::CLOSE_METRES, Unit::Metre));
+        if (!$near && array_filter($candidate->cards(), static fn (LabelCard $c): bool => $c->waterBuffer?->isGreaterThan($distance) === true) === []) {
+            $buffer = $candidate->card?->waterBuffer;
+
+            return $buffer === null ? [] : [Finding::fits('water.outside-buffer', 'label-card', ['distance' => $distance, 'buffer' => $buffer])];
+        }
+        $findings = [];
+        foreach ($candidate->cards() === [] ? [null] : $candidate->cards() as $card) {
+            $findings = [...$findings, ...$this->ofCard($candidate, $card, $distance, $near, $close)];
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function ofCard(Candidate $candidate, ?LabelCard $card, Quantity $distance, bool $near, bool $close): array
+    {
+        $values = ['distance' => $distance];
+        $oil = $candidate->carrier() === 'oil' || $card?->formulation === 'oil-soluble-ester';
+        if ($oil && $close) {
+            return [$card?->details?->seasonallyDry() === true
+                ? Finding::withCare('water.dry-ground-oil', self::SOURCE, $values)
+                : Finding::notAllowed('water.oil-near', self::SOURCE, $values, 'change.water-borne-aquatic')];
+        }
         if ($card === null) {
-            if ($near && $candidate->carrier() === 'oil') {
-                return [Finding::notAllowed('water.oil-near', 'rulings-J15', ['distance' => $distance], 'change.water-borne-aquatic')];
-            }
+            return $near ? [Finding::unknown('card-water-buffer', self::SOURCE, true)] : [];
+        }
+        $buffer = $card->waterBuffer;
+        if ($card->aquaticAllowed) {
+            return $close || ($buffer !== null && $distance->isLessThan($buffer)) ? [Finding::withCare('water.permit', self::SOURCE, $values)] : [];
+        }
+        if ($buffer === null) {
+            return $near ? [Finding::unknown('card-water-buffer', 'label-card', true)] : [];
+        }
+        $values += ['buffer' => $buffer];
 
-            return $near ? [Finding::unknown('card-water-buffer', 'rulings-J15', true)] : [];
-        }
-        if ($card->waterBuffer === null) {
-            return $near && !$card->aquaticAllowed ? [Finding::unknown('card-water-buffer', 'label-card', true)] : [];
-        }
-        $values = ['distance' => $distance, 'buffer' => $card->waterBuffer];
-        if (!$distance->isLessThan($card->waterBuffer)) {
-            return [Finding::fits('water.outside-buffer', 'label-card', $values)];
-        }
-        if ($candidate->carrier() === 'oil') {
-            return [Finding::notAllowed('water.oil-in-buffer', 'rulings-J15', $values, 'change.water-borne-aquatic')];
-        }
-
-        return $card->aquaticAllowed
-            ? [Finding::withCare('water.permit', 'rulings-J15', $values)]
-            : [Finding::notAllowed('water.inside-buffer', 'label-card', $values, 'change.aquatic-card')];
+        return [match (true) {
+            $distance->isLessThan($buffer) => Finding::notAllowed('water.inside-buffer', 'label-card', $values, 'change.aquatic-card'),
+            $close => Finding::withCare('water.close', self::SOURCE, $values),
+            default => Finding::fits('water.outside-buffer', 'label-card', $values),
+        }];
     }
 }

@@ -8,23 +8,56 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
+use Thicket\Methods\Keeper;
 use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
+use Thicket\Mix\Active;
 
-/** Orchard trees: guards in the first three years with systemic products, and never onto green or wounded bark (handbook 2 strip or ring). */
+/**
+ * Systemic sprays along planted trees, in every setting: green or wounded bark is asked at every age, guards stand in the first three years
+ * (handbook 2 strip or ring).
+ */
 final readonly class YoungBark implements TurnsWithTheYear
 {
     private const GUARDED_YEARS = 3;
     private const SOURCE = 'handbook-2-strip-or-ring';
+    private const PLANTED = ['tree', 'shrub', 'planting'];
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if ($situation->word(FactName::Setting) !== 'orchard' || $candidate->active?->isSystemic() !== true || !$candidate->isLeafSpray()) {
+        if (!$this->concerns($situation, $candidate)) {
             return [];
         }
-        if ($situation->isYes(FactName::GreenBark) === true) {
+        $green = $situation->isYes(FactName::GreenBark);
+        if ($green === true) {
             return [Finding::doesNotSuit('trunk.green-or-wounded', self::SOURCE, [], 'change.contact-or-hand', Certainty::Observed)];
         }
+        $findings = [$green === null ? Finding::unknown('green-bark', self::SOURCE, true) : Finding::fits('trunk.brown-and-whole', self::SOURCE, [], Certainty::Observed)];
+
+        return [...$findings, ...$this->guards($situation)];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        $planted = $situation->dayOf(FactName::PlantedOn);
+
+        return $planted === null ? [] : [$planted->modify('+' . self::GUARDED_YEARS . ' years')];
+    }
+
+    private function concerns(Situation $situation, Candidate $candidate): bool
+    {
+        if (!$candidate->isLeafSpray() || !$candidate->anyActive(static fn (Active $a): bool => $a->isSystemic() && $a->selectivity() !== 'grass')) {
+            return false;
+        }
+        $along = array_filter($situation->keepers, static fn (Keeper $k): bool => in_array($k->kind, self::PLANTED, true) && $k->isAmongTargets());
+
+        return $situation->word(FactName::Setting) === 'orchard'
+            || ($along !== [] && ($situation->word(FactName::Setting) === 'new-planting' || $situation->dayOf(FactName::PlantedOn) !== null));
+    }
+
+    /** @return list<Finding> */
+    private function guards(Situation $situation): array
+    {
         $planted = $situation->dayOf(FactName::PlantedOn);
         if ($planted === null) {
             return [Finding::unknown('planted-on', self::SOURCE, true)];
@@ -35,16 +68,8 @@ final readonly class YoungBark implements TurnsWithTheYear
             return [Finding::fits('trunk.old-enough', self::SOURCE, $values, Certainty::Observed)];
         }
 
-        return [match ($situation->isYes(FactName::TrunkGuards)) {
-            true => Finding::withCare('trunk.guarded', self::SOURCE, $values, null, Certainty::Observed),
-            default => Finding::notNow('trunk.guards-first', self::SOURCE, $values, null, 'change.set-guards', Certainty::Observed),
-        }];
-    }
-
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
-    {
-        $planted = $situation->dayOf(FactName::PlantedOn);
-
-        return $planted === null ? [] : [$planted->modify('+' . self::GUARDED_YEARS . ' years')];
+        return [$situation->isYes(FactName::TrunkGuards) === true
+            ? Finding::withCare('trunk.guarded', self::SOURCE, $values, null, Certainty::Observed)
+            : Finding::notNow('trunk.guards-first', self::SOURCE, $values, null, 'change.set-guards', Certainty::Observed)];
     }
 }

@@ -9,6 +9,6 @@ final readonly class LookInsideTheShield implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        return $plan->candidate->is('shielded-spot') ? MixWord::care('mix.look-in', 'handbook-2') : null;
+        return $plan->candidate->method->guard() === 'shield' ? MixWord::care('mix.look-in', 'handbook-2') : null;
     }
 }

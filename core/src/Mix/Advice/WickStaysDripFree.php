@@ -9,6 +9,6 @@ final readonly class WickStaysDripFree implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        return $plan->candidate->is('wick') ? MixWord::care('mix.drip-free', 'handbook-2') : null;
+        return $plan->candidate->method->work() === 'wipe' ? MixWord::care('mix.drip-free', 'handbook-2') : null;
     }
 }

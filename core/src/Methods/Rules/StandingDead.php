@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Methods\Rules;
+
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Methods\Candidate;
+use Thicket\Methods\FactName;
+use Thicket\Methods\Finding;
+use Thicket\Methods\Rule;
+use Thicket\Methods\Situation;
+use Thicket\Methods\StemGroup;
+
+/**
+ * A tree killed where it stands falls one day (rulings J57): from 4 in (10 cm) or 16 ft (5 m), within two heights of where people or stock
+ * are, not allowed unless felling or fencing it is a step of the plan; elsewhere, and smaller stems, with care.
+ */
+final readonly class StandingDead implements Rule
+{
+    private const THICK_INCHES = 4;
+    private const TALL_FEET = 16;
+    private const HEIGHTS = 2;
+    private const WHERE_PEOPLE_ARE = ['path', 'building', 'stock'];
+    private const SOURCE = 'rulings-J57';
+
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $target = $situation->target;
+        if ($target === null || !in_array($target->habit(), ['tree', 'shrub'], true) || !$this->leavesItStanding($candidate) || !$candidate->method->isFor($target)) {
+            return [];
+        }
+        $height = $situation->quantity(FactName::Height) ?? $situation->tallestTallied();
+        $thick = array_filter($situation->stems, static fn (StemGroup $g): bool => !$g->forCeilings()->isLessThan(Quantity::of(self::THICK_INCHES, Unit::Inch)));
+        $tall = $height !== null && !$height->isLessThan(Quantity::of(self::TALL_FEET, Unit::Foot));
+        if ($thick === [] && !$tall) {
+            return $candidate->goesOn('leaf') || $situation->stems === [] ? [] : [Finding::withCare('dead.stands', self::SOURCE)];
+        }
+        $reach = ($height ?? $target->data->quantity('greatestHeight'))?->times(self::HEIGHTS);
+        foreach ($situation->keepers as $keeper) {
+            if (!in_array($keeper->kind, self::WHERE_PEOPLE_ARE, true) || ($reach !== null && $keeper->distance !== null && $keeper->distance->isGreaterThan($reach))) {
+                continue;
+            }
+            $values = ['keeper' => $keeper->name] + ($keeper->distance === null ? [] : ['distance' => $keeper->distance]) + ($reach === null ? [] : ['reach' => $reach]);
+            if ($situation->isYes(FactName::FellingPlanned) === true) {
+                return [Finding::withCare('dead.felled-in-time', self::SOURCE, $values)];
+            }
+
+            return [match (true) {
+                $keeper->distance === null => Finding::unknown('keeper-distance', self::SOURCE, true, ['keeper' => $keeper->name]),
+                // the tallest of its kind reaches it, this one perhaps not
+                $height === null => Finding::unknown('height', self::SOURCE, true, ['keeper' => $keeper->name]),
+                default => Finding::notAllowed('dead.near-people', self::SOURCE, $values, 'change.plan-felling'),
+            }];
+        }
+        if ($situation->isYes(FactName::PublicWay) === true && $situation->isYes(FactName::FellingPlanned) !== true) {
+            return [Finding::notAllowed('dead.public-way', self::SOURCE, [], 'change.plan-felling')];
+        }
+
+        return [Finding::withCare('dead.stands', self::SOURCE)];
+    }
+
+    private function leavesItStanding(Candidate $candidate): bool
+    {
+        return $candidate->how('girdle') || $candidate->method->work() === 'injection' || $candidate->goesOn('bark') || $candidate->isLeafSpray();
+    }
+}
