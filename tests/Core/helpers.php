@@ -110,7 +110,7 @@ function preventerCard(array $changes = []): array
 {
     return esterCard($changes + [
         'id' => 'preventer', 'product' => 'pendimethalin 400 g/L', 'actives' => [['active' => 'pendimethalin', 'amount' => '400 g ai/L']], 'formulation' => 'emulsifiable', 'carriers' => ['water'],
-        'sites' => ['orchard', 'bed-lawn-paving', 'seedbed'], 'methods' => [['method' => 'pre-emergent', 'rateMost' => '3 L/ha', 'spray' => '200 L/ha']], 'leadDays' => 30, 'lastingDays' => 90,
+        'sites' => ['orchard', 'bed-lawn-paving', 'seedbed'], 'methods' => [['method' => 'pre-emergent', 'rateMost' => '3 L/ha', 'spray' => '200 L/ha']], 'leadDays' => 30, 'lastingDays' => 90, 'leadInsideLasting' => true,
     ]);
 }
 

@@ -105,7 +105,7 @@ final readonly class Candidate
      */
     public function lineOfCard(Situation $situation): ?CardUse
     {
-        return $this->card?->use($this->cardUse(), $situation->stageSeen(), $situation->day);
+        return $this->card?->use($this->cardUse(), $situation->stageSeen(), $situation->day, $situation->soil());
     }
 
     public function typicalStrength(): ?\Thicket\Measure\Quantity

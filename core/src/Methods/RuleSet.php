@@ -27,6 +27,7 @@ final readonly class RuleSet
             new Rules\MadeFor(),
             new Rules\KnockDownFirst(),
             new Rules\Germination(),
+            new Rules\SownNext(),
             new Rules\BareGround(),
             new Rules\AmongTrees(),
             new Rules\YoungBark(),

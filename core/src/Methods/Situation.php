@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Methods;
 
 use Thicket\Measure\Quantity;
+use Thicket\Mix\SoilTexture;
 use Thicket\Plants\Phenology;
 use Thicket\Plants\Species;
 use Thicket\Plants\Unnamed;
@@ -256,6 +257,14 @@ final readonly class Situation
         $catalogue = $this->target?->dayOf('leafOut');
 
         return $seen !== null && $catalogue !== null && abs(Day::between($seen, $this->day)) <= 366 ? $place->seenOn($seen, $catalogue) : $place;
+    }
+
+    /** Texture class of the soil; null where nobody told, or where only a card can say what class a soil is (handbook 3). */
+    public function soil(): ?SoilTexture
+    {
+        $told = $this->word(FactName::SoilTexture);
+
+        return $told === null ? null : SoilTexture::ofSoil(str_replace('-', ' ', $told));
     }
 
     /** Whether stock use this ground: by what was told, by what is kept, by the setting; null where nothing tells (rulings J51). */

@@ -64,6 +64,12 @@ final readonly class Active
         return $this->data->bool('injuresGrasses');
     }
 
+    /** @return list<string> sowings that do not stand it in the soil, by {@see FactName::SownCrop} (rulings J48) */
+    public function sensitiveSowings(): array
+    {
+        return $this->data->strings('sensitiveSowings');
+    }
+
     /** Reaches shallow groundwater (rulings J26). */
     public function leaches(): bool
     {

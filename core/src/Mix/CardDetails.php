@@ -19,7 +19,7 @@ final readonly class CardDetails
     public const DAYS = ['dairyDays', 'slaughterDays', 'strawDays', 'replantDays'];
     public const HOURS = ['irrigationHours', 'irrigationResumeHours', 'holdingHours', 'waterInHours'];
     /** Yes, no, or not read yet. */
-    public const YES_NO = ['cabRequired', 'forageAllowed', 'leadInsideLasting', 'concentrateExists', 'tankMixAllowed', 'seasonallyDry'];
+    public const YES_NO = ['cabRequired', 'forageAllowed', 'leadInsideLasting', 'concentrateExists', 'tankMixAllowed', 'seasonallyDry', 'autumnLaying'];
     public const BUYERS = ['home', 'farm', 'licensed'];
 
     /**

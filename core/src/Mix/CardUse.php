@@ -22,6 +22,7 @@ final readonly class CardUse
      * @param Quantity|null $rateLeast product, liquid or dry, per treated area
      * @param Quantity|null $spray mix per treated area
      * @param list<string> $stages words of {@see FactName::Stage}; empty holds for every stage
+     * @param list<string> $textures soils the line holds for, {@see SoilTexture}; empty holds for every soil (rulings J49)
      * @param MonthDay|null $from first day as printed, never moved by the season; null with $to holds all year
      * @param MonthDay|null $to last day, itself included; before $from it runs over the new year
      */
@@ -38,6 +39,7 @@ final readonly class CardUse
         public ?MonthDay $to = null,
         /** Whether the label says amounts to a volume of water, not of finished mix (rulings J27); $min and $max are shares of the mix all the same. */
         public bool $toWater = false,
+        public array $textures = [],
     ) {
     }
 
@@ -62,6 +64,7 @@ final readonly class CardUse
         }
         $spray = self::rate($in, 'spray');
         $stages = $in->strings('stages', FactName::Stage->choices() ?? [], 30);
+        $textures = $in->strings('textures', array_map(static fn (SoilTexture $t): string => $t->value, SoilTexture::cases()), 3);
         $from = self::monthDay($in, 'from');
         $to = self::monthDay($in, 'to');
         if ($in->has('from') !== $in->has('to')) {
@@ -69,24 +72,27 @@ final readonly class CardUse
         }
         $in->noOthers();
 
-        return $method === null ? null : new self($method, $min, $max, $perStem, $least, $most, $spray, $stages, $from, $to, $toWater);
+        return $method === null ? null : new self($method, $min, $max, $perStem, $least, $most, $spray, $stages, $from, $to, $toWater, $textures);
     }
 
     /** Whether the label parts this line from others by stage or date. */
     public function isParted(): bool
     {
-        return $this->stages !== [] || $this->from !== null;
+        return $this->stages !== [] || $this->from !== null || $this->textures !== [];
     }
 
     /**
-     * Whether the line holds on a day at a growth stage; null where the stage decides and is not known.
+     * Whether the line holds on a day at a growth stage on a soil; null where stage or soil decides and is not known.
      *
      * @param string|null $stage null where nobody knows it
+     * @param SoilTexture|null $soil null where nobody knows it, or where only the card can say
      */
-    public function holds(?string $stage, \DateTimeImmutable $day): ?bool
+    public function holds(?string $stage, \DateTimeImmutable $day, ?SoilTexture $soil = null): ?bool
     {
         return match (true) {
             !$this->isInSeason($day) => false,
+            $this->textures !== [] && $soil !== null && !in_array($soil->value, $this->textures, true) => false,
+            $this->textures !== [] && $soil === null => null,
             $this->stages === [] => true,
             $stage === null => null,
             default => in_array($stage, $this->stages, true),

@@ -238,12 +238,12 @@ final readonly class LabelCard
      *
      * @param string|null $stage growth stage; null where nobody knows it
      */
-    public function use(string $methodId, ?string $stage, \DateTimeImmutable $day): ?CardUse
+    public function use(string $methodId, ?string $stage, \DateTimeImmutable $day, ?SoilTexture $soil = null): ?CardUse
     {
         $lines = $this->lines($methodId);
-        $mayHold = array_filter($lines, static fn (CardUse $use): bool => $use->holds($stage, $day) !== false);
+        $mayHold = array_filter($lines, static fn (CardUse $use): bool => $use->holds($stage, $day, $soil) !== false);
         $parted = array_filter($mayHold, static fn (CardUse $use): bool => $use->isParted());
-        $unsure = array_filter($parted, static fn (CardUse $use): bool => $use->holds($stage, $day) === null);
+        $unsure = array_filter($parted, static fn (CardUse $use): bool => $use->holds($stage, $day, $soil) === null);
         $strictest = null;
         foreach ($parted !== [] && $unsure === [] ? $parted : $mayHold as $use) {
             $strictest = $strictest === null || $use->isStricterThan($strictest) ? $use : $strictest;

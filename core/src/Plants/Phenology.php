@@ -153,6 +153,26 @@ final readonly class Phenology
         return $known;
     }
 
+    /**
+     * The flushes of seed around a year, in order; one that runs over New Year is whole.
+     *
+     * @return list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}>
+     */
+    public function flushes(int $year): array
+    {
+        $out = [];
+        foreach ([$year - 1, $year, $year + 1] as $of) {
+            foreach ($this->species->germinations() ?? [] as [$from, $to]) {
+                $first = $this->shift->local($from, $of);
+                $last = $this->shift->local($to, $of);
+                $out[] = ['from' => $first, 'to' => $last < $first ? $this->shift->local($to, $of + 1) : $last];
+            }
+        }
+        usort($out, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
+
+        return $out;
+    }
+
     private function marginDays(): int
     {
         return $this->shift->source === 'observed' ? self::MARGIN_DAYS_SEEN : self::MARGIN_DAYS;

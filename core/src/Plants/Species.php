@@ -193,6 +193,16 @@ final readonly class Species
         return $phenology->has($event) && $phenology->string($event) !== 'unknown' ? MonthDay::parse($phenology->string($event)) : null;
     }
 
+    /** @return list<array{MonthDay, MonthDay}>|null first and last catalogue day of each flush; null where seed sprouts at any time; empty where nobody knows */
+    public function germinations(): ?array
+    {
+        if (($this->data->data['germination'] ?? null) === 'any-time') {
+            return null;
+        }
+
+        return array_map(static fn (Node $span): array => [MonthDay::parse($span->string('from')), MonthDay::parse($span->string('to'))], array_values($this->data->nodes('germination')));
+    }
+
     /** controls, suppresses, misses, disputed; null where not known. */
     public function responseTo(string $activeId): ?string
     {

@@ -89,10 +89,23 @@ final readonly class CardLimits implements TurnsWithTheYear
             $opens = array_filter(array_map(static fn (CardUse $line): ?\DateTimeImmutable => $line->opensOn($situation->day), $lines));
             $later = array_filter($opens, static fn (\DateTimeImmutable $day): bool => $day > $situation->day);
 
+            if ($situation->soil() !== null && array_filter($lines, static fn (CardUse $line): bool => $line->textures !== [] && $line->holds($stage, $situation->day) !== false) !== []) {
+                return [Finding::unknown('card-soil', 'rulings-J49', true, $values)];
+            }
+
             return [Finding::notNow('card.not-at-this-stage', 'label-card', $values, $later === [] ? null : min($later), 'change.stage-on-card', Certainty::Observed)];
         }
-        $holds = array_map(static fn (CardUse $line): ?bool => $line->holds($stage, $situation->day), $lines);
+        $holds = array_map(static fn (CardUse $line): ?bool => $line->holds($stage, $situation->day, $situation->soil()), $lines);
+        if (!in_array(null, $holds, true)) {
+            return [];
+        }
+        $byStage = $stage === null && array_filter($lines, static fn (CardUse $line): bool => $line->stages !== []) !== [];
+        $bySoil = $situation->soil() === null && array_filter($lines, static fn (CardUse $line): bool => $line->textures !== []) !== [];
 
-        return in_array(null, $holds, true) ? [Finding::unknown('stage', 'label-card', !in_array(true, $holds, true), $values)] : [];
+        // a rate by soil is never the highest in silence (rulings J49)
+        return [
+            ...($byStage ? [Finding::unknown('stage', 'label-card', !in_array(true, $holds, true), $values)] : []),
+            ...($bySoil ? [Finding::unknown('soil-texture', 'rulings-J49', true, $values)] : []),
+        ];
     }
 }
