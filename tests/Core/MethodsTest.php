@@ -502,7 +502,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
             'species' => 'common-lambsquarters',
             'date' => '2026-09-10',
             'stems' => [],
-            'facts' => [['fact' => 'height', 'value' => '3 ft']],
+            'facts' => [['fact' => 'height', 'value' => '3 ft'], ['fact' => 'stage', 'value' => 'seed-set']],
         ],
         Outcome::DoesNotSuit,
         'stage.seed-set-pull',
@@ -919,7 +919,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     // actives that many places leave to licensed people; responses that the handbook names
     'picloram and nobody licensed' => ['foliar-spot/picloram', ['species' => 'leafy-spurge'], Outcome::NotAllowed, 'card.licensed-active-nobody'],
     'picloram and somebody licensed' => ['foliar-spot/picloram', ['species' => 'leafy-spurge', 'date' => '2026-05-25', 'someoneLicensed' => true, 'facts' => [['fact' => 'hives-near', 'value' => false], ['fact' => 'height', 'value' => '2 ft'], ['fact' => 'setting', 'value' => 'pasture']]], Outcome::WithCare, 'card.licensed-active'],
-    'a grass-only spray on annual bluegrass is disputed, and late once it has seeded' => ['foliar-spot/sethoxydim', ['species' => 'annual-bluegrass'], Outcome::DoesNotSuit, 'response.disputed'],
+    'a grass-only spray on annual bluegrass is disputed' => ['foliar-spot/sethoxydim', ['species' => 'annual-bluegrass'], Outcome::NotNow, 'response.disputed'],
     // what a method is made for: settings, ways of life, stages, plants that stay down
     'a spruce cut once stays down' => ['cut-only', ['species' => 'red-spruce', 'stems' => [['diameter' => '4 in', 'count' => 3]]], Outcome::Fits, 'fit.stays-down'],
     'a resprouter only cut comes back thicker' => ['cut-only', ['species' => 'common-buckthorn', 'stems' => [['diameter' => '4 in', 'count' => 3]]], Outcome::DoesNotSuit, 'fit.resprouts'],
@@ -937,7 +937,8 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     'a perennial loses its top only' => ['flame', ['species' => 'curly-dock', 'facts' => [['fact' => 'setting', 'value' => 'orchard'], ['fact' => 'stage', 'value' => 'shoot-emergence'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::WithCare, 'flame.perennial'],
     'burning sap is never flamed' => ['flame', ['species' => 'wild-parsnip', 'facts' => [['fact' => 'setting', 'value' => 'roadside-trail'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::NotAllowed, 'hazard.never-trim'],
     'hemlock stalks in flower are cut by hand' => ['cut-stalks', ['species' => 'poison-hemlock', 'date' => '2026-06-10'], Outcome::WithCare, 'fit.stage'],
-    'a rosette has no stalk yet' => ['cut-stalks', ['species' => 'poison-hemlock', 'date' => '2026-02-10'], Outcome::NotNow, 'fit.stage-not'],
+    'by the calendar a rosette has no stalk yet' => ['cut-stalks', ['species' => 'poison-hemlock', 'date' => '2026-02-10'], Outcome::WithCare, 'fit.stage-look'],
+    'a rosette seen has no stalk' => ['cut-stalks', ['species' => 'poison-hemlock', 'date' => '2026-02-10', 'facts' => [['fact' => 'stage', 'value' => 'rosette']]], Outcome::NotNow, 'fit.stage-not'],
     'a running grass has no stalks to bag' => ['cut-stalks', ['species' => 'quackgrass'], Outcome::DoesNotSuit, 'fit.made-for'],
     'bindweed under a sheet' => ['smother', ['species' => 'field-bindweed', 'facts' => [['fact' => 'setting', 'value' => 'bed-lawn-paving']]], Outcome::Fits, 'fit.setting-yes'],
     'a sheet where nobody said the setting' => ['smother', ['species' => 'field-bindweed'], Outcome::CannotTell, 'unknown.need'],

@@ -96,7 +96,7 @@ it('takes a leaf-out that somebody saw over the rule of thumb', function (string
     expect(codes(row($document, 'hack-and-squirt/imazapyr')))->toContain($code);
 })->with([
     // the catalogue has leaf-out 25 April, full leaf 25 May; seen ten days early, full leaf moves by ten x (1 - 48 / 123) = 6 days to 19 May
-    'early spring: sap is over on 19 May' => ['40', '2026-04-15', '2026-05-19', 'season.workable'],
+    'early spring: sap is over on 19 May' => ['40', '2026-04-15', '2026-05-19', 'season.with-care'],
     'by the catalogue it is not' => ['40', '2026-04-25', '2026-05-19', 'sap.pushes-out'],
     'where the rule of thumb does not reach, a seen date opens the season' => ['52', '2026-05-20', '2026-08-20', 'season.best'],
 ]);

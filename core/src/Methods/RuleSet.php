@@ -37,6 +37,7 @@ final readonly class RuleSet
             new Rules\Steep(),
             new Rules\SoilTakesIt(),
             new Rules\Season(),
+            new Rules\GreenLeaves(),
             new Rules\SapFlow(),
             new Rules\StemSize(),
             new Rules\DiameterPlace(),

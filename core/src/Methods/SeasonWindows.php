@@ -7,6 +7,7 @@ namespace Thicket\Methods;
 use Thicket\Knowledge\Node;
 use Thicket\Plants\Species;
 use Thicket\Timing\Day;
+use Thicket\Timing\MonthDay;
 use Thicket\Timing\Window;
 use Thicket\Timing\WindowGrade;
 
@@ -17,7 +18,7 @@ use Thicket\Timing\WindowGrade;
 final readonly class SeasonWindows
 {
     /** @param list<Window> $windows in order of first day */
-    private function __construct(public array $windows, public string $source)
+    private function __construct(public array $windows, public string $source, public bool $keepDown = false)
     {
     }
 
@@ -25,7 +26,7 @@ final readonly class SeasonWindows
     public static function for(Situation $situation, Candidate $candidate): ?self
     {
         // nothing else of the row bears on its windows
-        $key = implode(' ', ['windows', $candidate->method->season(), $candidate->schools->choice('basal-spring'), $candidate->schools->choice('injection-winter'), $candidate->schools->choice('basal-suckerer-season')]);
+        $key = implode(' ', ['windows', $candidate->method->season(), $candidate->schools->choice('basal-spring'), $candidate->schools->choice('injection-winter'), $candidate->schools->choice('basal-suckerer-season'), $candidate->schools->choice('evergreen-vine-season')]);
 
         return $situation->once($key, static fn (): ?self => self::workOut($situation, $candidate));
     }
@@ -46,6 +47,9 @@ final readonly class SeasonWindows
             $year = Day::year($situation->day);
             foreach ([$year - 2, $year - 1, $year, $year + 1] as $of) {
                 foreach ($row->nodes('windows') as $node) {
+                    if ($node->has('ifMissing') && $target->dayOf($node->string('ifMissing')) !== null) {
+                        continue;
+                    }
                     $window = self::window($situation, $candidate, $node, $of, $row->string('source'));
                     if ($window !== null) {
                         $windows[] = $window;
@@ -54,7 +58,7 @@ final readonly class SeasonWindows
             }
             usort($windows, static fn (Window $a, Window $b): int => $a->first <=> $b->first);
 
-            return new self(self::joined($windows), $row->string('source'));
+            return new self(self::joined($windows), $row->string('source'), $row->bool('keepDown'));
         }
 
         return null;
@@ -73,6 +77,7 @@ final readonly class SeasonWindows
         return match ($candidate->method->season()) {
             'basal' => 'basal-spring',
             'cut-stem' => 'injection-winter',
+            'foliar' => $target->treatmentClass() === 'evergreen-vine' ? 'evergreen-vine-season' : null,
             default => null,
         };
     }
@@ -94,11 +99,43 @@ final readonly class SeasonWindows
         return null;
     }
 
-    /** The next window that is not to be avoided, after the day. */
+    /** The next window that is not to be avoided, after the day; one that kills tops only is no opening. */
     public function opensAfter(\DateTimeImmutable $day): ?Window
     {
+        return $this->next($day, static fn (Window $w): bool => $w->grade !== WindowGrade::Avoid && !$w->topKill);
+    }
+
+    /** The next best one, which may lie behind a poorer one. */
+    public function bestAfter(\DateTimeImmutable $day): ?Window
+    {
+        return $this->next($day, static fn (Window $w): bool => $w->grade === WindowGrade::Best);
+    }
+
+    /** A stretch before the opening in which tops burn and roots live. */
+    public function topKillBefore(\DateTimeImmutable $day, \DateTimeImmutable $opening): ?Window
+    {
+        $window = $this->next($day, static fn (Window $w): bool => $w->topKill);
+
+        return $window !== null && $window->first < $opening ? $window : null;
+    }
+
+    /** A window that a stage seen opens, whatever the calendar says (rulings J43). */
+    public function openedBy(string $stage): ?Window
+    {
         foreach ($this->windows as $window) {
-            if ($window->first > $day && $window->grade !== WindowGrade::Avoid) {
+            if (in_array($stage, $window->opensAt, true)) {
+                return $window;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param \Closure(Window): bool $wanted */
+    private function next(\DateTimeImmutable $day, \Closure $wanted): ?Window
+    {
+        foreach ($this->windows as $window) {
+            if ($window->first > $day && $wanted($window)) {
                 return $window;
             }
         }
@@ -110,7 +147,7 @@ final readonly class SeasonWindows
     {
         $first = self::day($situation, $node, 'from', 'orFrom', $year);
         // a window over the turn of the year ends in the next one; told by the catalogue days, before any shift
-        $last = self::day($situation, $node, 'to', 'orTo', $year + (self::runsOverNewYear($node) ? 1 : 0));
+        $last = self::day($situation, $node, 'to', 'orTo', $year + (self::runsOverNewYear($situation, $node) ? 1 : 0));
         if ($first === null || $last === null) {
             return null;
         }
@@ -126,13 +163,23 @@ final readonly class SeasonWindows
         }
         $grade = WindowGrade::from($node->string('grade'));
 
-        return new Window($first, $last, self::bySchool($grade, $node->string('reason'), $candidate), $node->string('reason'), $source);
+        return new Window($first, $last, self::bySchool($grade, $node->string('reason'), $candidate), $node->string('reason'), $source, $node->strings('stages'), $node->strings('closedBy'), $node->bool('topKill'));
     }
 
     private static function bySchool(WindowGrade $grade, string $reason, Candidate $candidate): WindowGrade
     {
         if ($reason === 'basal-spring' && $candidate->schools->choice('basal-spring') === 'avoid') {
             return WindowGrade::Avoid;
+        }
+        $vine = $candidate->schools->choice('evergreen-vine-season');
+        if ($reason === 'vine-growing' && $vine !== 'while-growing') {
+            return WindowGrade::Avoid;
+        }
+        if ($reason === 'natives-leafless' && $vine === 'late-summer') {
+            return WindowGrade::Avoid;
+        }
+        if ($reason === 'late-summer' && $vine === 'late-summer') {
+            return WindowGrade::Best;
         }
         $winter = $candidate->schools->choice('injection-winter');
         if ($candidate->method->season() === 'cut-stem') {
@@ -154,7 +201,8 @@ final readonly class SeasonWindows
                 continue;
             }
             $text = $node->string($name);
-            $day = self::isMonthDay($text) ? $situation->phenology()?->local($text, $year) : $situation->phenology()?->dayOf($text, $year);
+            $event = self::isMonthDay($text) ? MonthDay::parse($text) : self::eventDay($situation, $text);
+            $day = $event === null ? null : $situation->shift->local($event, $year);
             if ($day !== null) {
                 return $day;
             }
@@ -163,9 +211,32 @@ final readonly class SeasonWindows
         return null;
     }
 
-    private static function runsOverNewYear(Node $node): bool
+    /** By the catalogue days, before any shift: a window between two events runs over the turn of the year as one between two days does. */
+    private static function runsOverNewYear(Situation $situation, Node $node): bool
     {
-        return self::isMonthDay($node->string('from')) && self::isMonthDay($node->string('to')) && $node->string('to') < $node->string('from');
+        $from = self::catalogueDay($situation, $node, 'from', 'orFrom');
+        $to = self::catalogueDay($situation, $node, 'to', 'orTo');
+
+        // a window of an event with itself and some days more does not
+        return $from !== null && $to !== null && $to < $from;
+    }
+
+    private static function catalogueDay(Situation $situation, Node $node, string $key, string $fallback): ?string
+    {
+        foreach ([$key, $fallback] as $name) {
+            $text = $node->has($name) ? $node->string($name) : '';
+            $day = $text === '' ? null : (self::isMonthDay($text) ? $text : self::eventDay($situation, $text)?->__toString());
+            if ($day !== null) {
+                return $day;
+            }
+        }
+
+        return null;
+    }
+
+    private static function eventDay(Situation $situation, string $event): ?MonthDay
+    {
+        return $event === 'greenLeafEnd' ? $situation->target?->greenLeafEnd() : $situation->target?->dayOf($event);
     }
 
     private static function isMonthDay(string $text): bool
@@ -186,13 +257,13 @@ final readonly class SeasonWindows
         foreach ($windows as $window) {
             $previous = array_pop($out);
             if ($previous !== null && $previous->grade === $window->grade && $previous->reason === $window->reason && $previous->last->modify('+1 day') >= $window->first) {
-                $out[] = new Window($previous->first, max($previous->last, $window->last), $window->grade, $window->reason, $window->source);
+                $out[] = $previous->over($previous->first, max($previous->last, $window->last));
                 continue;
             }
             if ($previous !== null) {
                 // two catalogue days may fall on one local day; the later window has it
                 $last = min($previous->last, $window->first->modify('-1 day'));
-                $out[] = new Window($previous->first, $last, $previous->grade, $previous->reason, $previous->source);
+                $last >= $previous->first && $out[] = $previous->over($previous->first, $last);
             }
             $out[] = $window;
         }

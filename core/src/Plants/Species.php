@@ -107,10 +107,23 @@ final readonly class Species
         return $this->yesNo('resproutsWhenCut');
     }
 
-    /** Trees and shrubs that answer a cut with suckers (rulings J11); vines and brambles, which sucker too, have seasons of their own. */
+    /** Woody plants that answer a cut with suckers: trees, shrubs and vines (rulings J42); brambles, which sucker too, have a season of their own. */
     public function isRootSuckering(): bool
     {
-        return $this->yesNo('rootSuckering') === true && in_array($this->habit(), ['tree', 'shrub'], true) && $this->treatmentClass() !== 'bramble';
+        return $this->yesNo('rootSuckering') === true && $this->isWoody() && $this->treatmentClass() !== 'bramble';
+    }
+
+    /**
+     * How long leaves still carry to the roots (rulings J42): the earlier of 31 October and its own last green, of those that hold green late the
+     * later of the two.
+     */
+    public function greenLeafEnd(): MonthDay
+    {
+        $usual = MonthDay::parse('10-31');
+        $own = $this->dayOf('greenLeafEnd') ?? $this->dayOf('leafFall') ?? $usual;
+        $later = $own->__toString() > $usual->__toString();
+
+        return $this->data->bool('holdsGreenLate') === $later ? $own : $usual;
     }
 
     /** Shoots from its roots, whatever its habit. */

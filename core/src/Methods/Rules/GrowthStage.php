@@ -5,14 +5,20 @@ declare(strict_types=1);
 namespace Thicket\Methods\Rules;
 
 use Thicket\Methods\Candidate;
+use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
 
-/** Where a stage closes or changes a method (handbook 4 table, 1 "Growth stages"). */
+/**
+ * Where a stage closes or changes a method (handbook 4 table, 1 "Growth stages"). A stage seen closes; one that only the calendar tells is a reason
+ * to look (rulings J43). What spreads seed counts as it may be at worst.
+ */
 final readonly class GrowthStage implements TurnsWithTheYear
 {
+    private const SEEDING = ['seed', 'seed-set'];
+
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $target = $situation->target;
@@ -26,14 +32,21 @@ final readonly class GrowthStage implements TurnsWithTheYear
         [$name, $certainty] = $stage;
         $values = ['stage' => $name];
         if ($candidate->goesOn('leaf')) {
-            return match (true) {
-                $target->lifeCycle() === 'biennial' && in_array($name, ['bolting', 'flower', 'seed'], true) => [Finding::notNow('stage.bolting-cut-instead', 'handbook-4', $values, null, 'change.cut-stalks', $certainty)],
-                $target->treatmentClass() === 'annual' && in_array($name, ['seed-set', 'dead'], true) => [Finding::doesNotSuit('stage.seed-set-pull', 'handbook-4', $values, 'change.pull-and-bag', $certainty)],
-                $target->isWoody() && in_array($name, ['colour-change', 'new-soft-flush'], true) => [Finding::notNow($name === 'colour-change' ? 'stage.while-colour-change' : 'stage.while-new-soft-flush', 'handbook-4', $values, null, 'change.green-leaves', $certainty)],
-                default => [Finding::fits('stage.green', 'handbook-4', $values, $certainty)],
+            $closed = match (true) {
+                $target->lifeCycle() === 'biennial' && in_array($name, ['bolting', 'flower', 'seed'], true) => Finding::notNow('stage.bolting-cut-instead', 'handbook-4', $values, null, 'change.cut-stalks', $certainty),
+                $target->treatmentClass() === 'annual' && in_array($name, ['seed-set', 'dead'], true) => Finding::doesNotSuit('stage.seed-set-pull', 'handbook-4', $values, 'change.pull-and-bag', $certainty),
+                $target->isWoody() && !$target->isRootSuckering() && $name === 'colour-change' => Finding::notNow('stage.while-colour-change', 'handbook-4', $values, null, 'change.green-leaves', $certainty),
+                $target->isWoody() && $name === 'new-soft-flush' => Finding::notNow('stage.while-new-soft-flush', 'handbook-4', $values, null, 'change.green-leaves', $certainty),
+                default => null,
             };
+
+            return [match (true) {
+                $closed === null => Finding::fits('stage.green', 'handbook-4', $values, $certainty),
+                $certainty === Certainty::Estimated => Finding::withCare('stage.look', 'rulings-J43', $values, 'change.look-at-stage', $certainty),
+                default => $closed,
+            }];
         }
-        if (in_array($name, ['seed', 'seed-set'], true) || $situation->isYes(FactName::Fruiting) === true) {
+        if (in_array($name, self::SEEDING, true) || $situation->isYes(FactName::Fruiting) === true) {
             return $candidate->how('mow')
                 ? [Finding::withCare('stage.mowing-spreads-seed', 'handbook-2-mow', $values, 'change.before-seed', $certainty)]
                 : [Finding::withCare('stage.bag-seed', 'handbook-2-hand-pull', $values, null, $certainty)];

@@ -49,7 +49,9 @@ final readonly class LeafCondition implements RestsOnSchool, TurnsWithTheYear
         }
         $stage = $situation->stage();
         if ($stage !== null && in_array($stage[0], self::BARE, true)) {
-            $findings[] = Finding::notNow('leaf.none', self::SOURCE, ['stage' => $stage[0]], null, 'change.green-leaves', $stage[1]);
+            $findings[] = $stage[1] === Certainty::Estimated
+                ? Finding::withCare('leaf.perhaps-none', 'rulings-J43', ['stage' => $stage[0]], 'change.look-at-stage', $stage[1])
+                : Finding::notNow('leaf.none', self::SOURCE, ['stage' => $stage[0]], null, 'change.green-leaves', $stage[1]);
         }
         if ($situation->target->hasWaxyLeaf() === true) {
             $findings[] = Finding::withCare('leaf.waxy', self::SOURCE, [], 'change.surfactant-or-bruise', Certainty::Typical);

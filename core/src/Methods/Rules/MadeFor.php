@@ -58,8 +58,13 @@ final readonly class MadeFor implements TurnsWithTheYear
             return [Finding::unknown('stage', $candidate->method->source(), true)];
         }
 
-        return [in_array($stage[0], $wanted->strings('fits'), true)
-            ? Finding::fits('fit.stage', $candidate->method->source(), ['stage' => $stage[0]], $stage[1])
+        if (in_array($stage[0], $wanted->strings('fits'), true)) {
+            return [Finding::fits('fit.stage', $candidate->method->source(), ['stage' => $stage[0]], $stage[1])];
+        }
+
+        // the calendar alone closes nothing (rulings J43)
+        return [$stage[1] === Certainty::Estimated
+            ? Finding::withCare('fit.stage-look', 'rulings-J43', ['stage' => $stage[0]], 'change.look-at-stage', $stage[1])
             : Finding::notNow('fit.stage-not', $candidate->method->source(), ['stage' => $stage[0]], null, 'change.at-stage', $stage[1])];
     }
 
