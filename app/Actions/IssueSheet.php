@@ -32,6 +32,7 @@ use Thicket\Mix\TankTerms;
 use Thicket\Safety\Cautions;
 use Thicket\Safety\StartLimit;
 use Thicket\Safety\StartLimits;
+use Thicket\Safety\Steps;
 use Thicket\Timing\JudgeAfter;
 use Thicket\Timing\StumpClock;
 
@@ -198,7 +199,7 @@ final readonly class IssueSheet
             'map' => $this->map($stand),
             'target' => ['name' => $species->commonName(), 'scientific' => $species->scientificName(), 'stems' => $situation->stemCount(), 'stage' => ($situation->stage()[0] ?? null) === null ? null : $this->sentences->name('stage.' . $situation->stage()[0])],
             'lookAlikes' => array_map(fn (array $l): array => ['name' => $this->catalogue->species($l['other'])->commonName(), 'tests' => array_map(static fn ($t): string => $t->string('question') . ' Yes: ' . $t->node('points')->string('yes') . '.', array_values($l['pair']->nodes('tests')))], $this->lookAlikes->of($stand)),
-            'method' => ['id' => $step->method, 'name' => $this->sentences->name("method.{$step->method}"), 'steps' => $names('step', $candidate->method->data->strings('steps')), 'mistakes' => $names('mistake', $candidate->method->data->strings('mistakes'))],
+            'method' => ['id' => $step->method, 'name' => $this->sentences->name("method.{$step->method}"), 'steps' => $names('step', Steps::of($situation, $candidate)), 'mistakes' => $names('mistake', $candidate->method->data->strings('mistakes'))],
             'keepers' => array_map(fn ($k): array => ['name' => $k->name, 'distance' => Wire::quantity($k->distance), 'side' => $k->bearing === null ? null : $this->sentences->name('compass.' . FactName::COMPASS[(int) round($k->bearing / 45) % 8])], $situation->keepers),
             'recipe' => $recipe === null ? null : $this->wire->recipe($stand, $step, $recipe),
             'puts' => $recipe === null ? [] : $this->puts($stand, $recipe),

@@ -16,6 +16,7 @@ use Thicket\Measure\System;
 use Thicket\Methods\Board;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\Outcome;
+use Thicket\Methods\ToolsAtHand;
 use Thicket\Methods\StemGroup;
 use Thicket\Mix\LabelCard;
 use Thicket\Mix\MixedProduct;
@@ -69,8 +70,8 @@ final readonly class Gates
                 $shut[$gate] = $this->gate($gate, $gate === 'cannot-tell' ? 'scout' : 'methods', ['missing' => $missing]);
             }
         }
-        $clearance = $candidate->method->clearance();
-        if ($clearance !== 'none' && !in_array($clearance, $candidate->shed->clearances, true)) {
+        $clearance = ToolsAtHand::of($situation, $candidate)->clearance;
+        if ($clearance !== null) {
             $shut['clearance'] = $this->gate('clearance', 'shed', ['tool' => $clearance]);
         }
 

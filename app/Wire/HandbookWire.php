@@ -7,6 +7,7 @@ namespace App\Wire;
 use App\Text\Sentences;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Knowledge\Node;
+use Thicket\Methods\ToolKind;
 use Thicket\Plants\Comparison;
 use Thicket\Plants\NameSearch;
 use Thicket\Plants\Species;
@@ -28,6 +29,8 @@ final readonly class HandbookWire
             'actives' => array_map(fn ($a): array => ['id' => $a->id(), 'name' => $a->name(), 'group' => $a->group(), 'selectivity' => $a->selectivity(), 'soilActive' => $a->isSoilActive(), 'volatile' => $a->isVolatile(), 'cautions' => array_map(fn (string $c): string => $this->sentences->name("caution.active-{$c}"), $a->data->strings('cautions'))], $this->catalogue->allActives()),
             'schools' => array_map(fn ($s): array => ['id' => $s->id(), 'name' => $this->sentences->name("school.{$s->id()}"), 'reason' => $this->sentences->name("reason.{$s->data->string('reason')}"), 'choices' => array_map(fn (string $c): array => ['id' => $c, 'name' => $this->sentences->name("choice.{$s->id()}.{$c}"), 'default' => $c === $s->default()], $s->choices())], $this->catalogue->allSchools()),
             'settings' => array_map(fn (string $s): array => ['id' => $s, 'name' => $this->sentences->name("site.{$s}")], $this->catalogue->sites()),
+            'tools' => array_values(array_map(fn (ToolKind $t): array => ['id' => $t->id(), 'name' => $this->sentences->name("tool.{$t->id()}")], array_filter($this->catalogue->toolKinds(), static fn (ToolKind $t): bool => !$t->isNeed()))),
+            'clearances' => array_map(fn (string $c): array => ['id' => $c, 'name' => $this->sentences->name("clearance.{$c}")], $this->catalogue->clearances()),
         ];
     }
 

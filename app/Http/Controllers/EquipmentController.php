@@ -19,13 +19,13 @@ use Illuminate\Support\Facades\Gate;
 use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
+use Thicket\Methods\ToolKind;
 use Thicket\Mix\Advice\MixPlan;
 
 /** Sprayers with their calibrations, tools with their loans, people with licence and clearances. */
 final class EquipmentController extends Controller
 {
     public const MEASURING = ['spoons', 'cup', 'jug', 'syringe', 'cylinder', 'scale'];
-    public const CLEARANCES = ['saw', 'felling', 'axe', 'mower', 'tractor', 'flame', 'brush-cutter', 'respirator'];
 
     public function __construct(private readonly ShedWire $wire, private readonly Catalogue $catalogue, private readonly JobClock $clock)
     {
@@ -192,11 +192,11 @@ final class EquipmentController extends Controller
     /** @return array<string, mixed> */
     private function tool(Fields $in): array
     {
-        $hand = array_values(array_unique(array_merge(...array_map(static fn ($m): array => $m->data->strings('tools'), $this->catalogue->allMethods()))));
-        $kind = $in->choice('kind', [...self::MEASURING, ...$hand, 'axe', 'loppers']);
+        $hand = array_map(static fn (ToolKind $kind): string => $kind->id(), $this->catalogue->toolKinds());
+        $kind = $in->choice('kind', [...self::MEASURING, ...$hand]);
         $measures = in_array($kind, self::MEASURING, true);
         $dimension = $kind === 'scale' ? Dimension::Mass : Dimension::Volume;
-        $details = ['jaw' => $this->typed($in, 'jaw', Dimension::Length), 'blade' => $this->typed($in, 'blade', Dimension::Length), 'clearance' => $in->choiceOrNull('clearance', self::CLEARANCES)];
+        $details = ['jaw' => $this->typed($in, 'jaw', Dimension::Length), 'blade' => $this->typed($in, 'blade', Dimension::Length), 'clearance' => $in->choiceOrNull('clearance', $this->catalogue->clearances())];
         foreach (['graduation', 'holds'] as $name) {
             $details[$name] = $this->typed($in, $name, $dimension);
             if ($measures && $details[$name] === null && !$in->has($name)) {
@@ -223,7 +223,7 @@ final class EquipmentController extends Controller
             $in->fault('licenceUntil', 'Until which day does the licence hold?');
         }
 
-        return ['name' => $in->text('name', 120), 'licence' => $licence, 'licence_class' => $in->textOrNull('licenceClass', 80), 'licence_until' => $until?->format('Y-m-d'), 'clearances' => $in->strings('clearances', self::CLEARANCES)];
+        return ['name' => $in->text('name', 120), 'licence' => $licence, 'licence_class' => $in->textOrNull('licenceClass', 80), 'licence_until' => $until?->format('Y-m-d'), 'clearances' => $in->strings('clearances', $this->catalogue->clearances())];
     }
 
     /** A size kept as it was typed, once it has been read. */

@@ -7,6 +7,7 @@ namespace Thicket\Knowledge;
 use Thicket\Knowledge\Exception\UnknownEntry;
 use Thicket\Methods\Method;
 use Thicket\Methods\School;
+use Thicket\Methods\ToolKind;
 use Thicket\Mix\Active;
 use Thicket\Mix\SumTable;
 use Thicket\Plants\KeyTable;
@@ -185,6 +186,18 @@ final readonly class Catalogue
     public function sites(): array
     {
         return $this->root()->strings('sites');
+    }
+
+    /** @return list<string> what a person may be cleared for */
+    public function clearances(): array
+    {
+        return $this->root()->node('tools')->strings('clearances');
+    }
+
+    /** @return list<ToolKind> */
+    public function toolKinds(): array
+    {
+        return array_map(static fn (Node $node): ToolKind => new ToolKind($node), array_values($this->root()->node('tools')->nodes('tools')));
     }
 
     private function entry(string $kind, string $id): Node

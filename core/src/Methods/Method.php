@@ -11,9 +11,6 @@ use Thicket\Plants\Species;
 /** A way of working, as core/data/methods describes it. */
 final readonly class Method
 {
-    /** Training that a person needs for a tool (handbook 5). */
-    public const CLEARANCES = ['saw', 'axe', 'mower', 'tractor', 'flame'];
-
     public function __construct(public Node $data)
     {
     }

@@ -136,7 +136,7 @@ final readonly class SituationReader
         return new Shed(
             $cards,
             $in->has('tools') ? $in->strings('tools') : $this->none($in, 'tools'),
-            $in->strings('clearances', Method::CLEARANCES),
+            $in->strings('clearances', $this->catalogue->clearances()),
             $in->bool('someoneLicensed', false),
             $in->quantityOrNull('leverJaw', Dimension::Length),
             $in->has('prices') ? Prices::read($in->object('prices'), $this->catalogue) : $this->none($in, 'prices'),

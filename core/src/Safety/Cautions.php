@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Safety;
 
 use Thicket\Methods\Candidate;
+use Thicket\Methods\FactName;
 use Thicket\Methods\Situation;
 use Thicket\Mix\Active;
 use Thicket\Plants\Species;
@@ -69,7 +70,7 @@ final readonly class Cautions
         foreach ([self::BY_WORK[$candidate->method->work()] ?? [[], []], self::BY_CLEARANCE[$candidate->method->clearance()] ?? [[], []]] as [$wear, $mind]) {
             [$wearing, $cautions] = [[...$wearing, ...$wear], [...$cautions, ...$mind]];
         }
-        $cautions = [...$cautions, ...self::ofWay($candidate)];
+        $cautions = [...$cautions, ...self::ofWay($candidate), ...($situation->word(FactName::Setting) === 'bed-lawn-paving' ? ['check-bought-plants'] : [])];
         [$wear, $mind] = self::ofPlant($situation->target);
 
         return new self(array_values(array_unique([...$wearing, ...$wear])), array_values(array_unique([...$cautions, ...$mind])), array_values(array_unique($kit)));

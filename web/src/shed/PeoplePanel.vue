@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
+import { handbookQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
 import { useShed } from '@/composables/useShed';
@@ -12,7 +14,8 @@ const { t } = useI18n();
 const { isLead } = useSession();
 const { busy, refusal, keep, at } = useShed();
 type Person = Schemas['ShedPerson'];
-const CLEARANCES = ['saw', 'felling', 'axe', 'mower', 'tractor', 'flame', 'brush-cutter', 'respirator'] as const;
+const { data: book } = useQuery(handbookQuery());
+const clearanceName = (id: string): string => book.value?.clearances.find((c) => c.id === id)?.name ?? id;
 const blank = () => ({ name: '', licence: '', licenceClass: '', licenceUntil: '', clearances: [] as string[] });
 const form = ref(blank());
 const writing = ref<Person | 'new' | null>(null);
@@ -50,7 +53,7 @@ const save = async (): Promise<void> => {
               }}<template v-if="p.licenceClass"> ({{ p.licenceClass }})</template></span
             ><b v-if="p.licence && !p.licensed" class="fault"> {{ t('people.lapsed') }}</b
             ><br /><span class="soft small">{{
-              p.clearances.length ? t('shed.cleared', { tools: p.clearances.map((c) => t(`people.clearance.${c}`)).join(', ') }) : t('shed.noClearance')
+              p.clearances.length ? t('shed.cleared', { tools: p.clearances.map(clearanceName).join(', ') }) : t('shed.noClearance')
             }}</span></span
           >
           <button v-if="isLead" class="btn small quiet" type="button" :aria-label="t('people.editOf', { name: p.name })" @click="edit(p)">{{ t('people.edit') }}</button>
@@ -75,7 +78,7 @@ const save = async (): Promise<void> => {
         </div>
         <fieldset class="row">
           <legend class="label">{{ t('people.clearances') }}</legend>
-          <label v-for="c in CLEARANCES" :key="c"><input v-model="form.clearances" type="checkbox" :value="c" /> {{ t(`people.clearance.${c}`) }}</label>
+          <label v-for="c in book?.clearances ?? []" :key="c.id"><input v-model="form.clearances" type="checkbox" :value="c.id" /> {{ c.name }}</label>
         </fieldset>
         <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
         <div class="row">

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
+import { handbookQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
 import { useShed } from '@/composables/useShed';
@@ -12,27 +14,7 @@ const { t } = useI18n();
 const { mayWrite } = useSession();
 const { busy, refusal, keep, at } = useShed();
 type Tool = Schemas['ShedTool'];
-const HAND = [
-  'lever-puller',
-  'saw-or-loppers',
-  'loppers',
-  'saw',
-  'hatchet',
-  'axe',
-  'drill',
-  'spade',
-  'hoe',
-  'hand-blade',
-  'brush-cutter',
-  'trimmer',
-  'mower',
-  'flame-weeder',
-  'shield',
-  'wick',
-  'gloves',
-  'tractor',
-  'chain',
-] as const;
+const { data: book } = useQuery(handbookQuery());
 const MEASURING = ['spoons', 'cup', 'jug', 'syringe', 'cylinder', 'scale'] as const;
 const groups = computed(() => [
   { key: 'hand', tools: props.shed.tools.filter((x) => !x.measures) },
@@ -60,7 +42,6 @@ const lend = async (x: Tool): Promise<void> => {
 };
 const back = (id: string): Promise<boolean> => keep(() => unwrap(api.POST('/shed/loans/{loan}/return', { params: { path: { loan: id } } })));
 const drop = (x: Tool): Promise<boolean> => keep(() => unwrap(api.DELETE('/shed/tools/{tool}', { params: { path: { tool: x.id } } })));
-const CLEARANCES = ['saw', 'felling', 'axe', 'mower', 'tractor', 'flame', 'brush-cutter'] as const;
 </script>
 
 <template>
@@ -76,7 +57,7 @@ const CLEARANCES = ['saw', 'felling', 'axe', 'mower', 'tractor', 'flame', 'brush
                 ><b>{{ x.name }}</b> <span class="soft small">{{ x.kindName }}</span><br /><span class="small"
                   >{{ x.jaw ? t('tools.jawOf', { size: x.jaw }) : '' }}{{ x.blade ? t('tools.bladeOf', { size: x.blade }) : ''
                   }}{{ x.graduation ? t('tools.marks', { every: x.graduation, holds: x.holds }) : ''
-                  }}{{ x.clearance ? ` ${t('tools.cleared', { clearance: t(`people.clearance.${x.clearance}`) })}` : '' }}</span
+                  }}{{ x.clearance ? ` ${t('tools.cleared', { clearance: book?.clearances.find((c) => c.id === x.clearance)?.name ?? x.clearance })}` : '' }}</span
                 ></span
               >
               <span v-if="mayWrite" class="row">
@@ -104,7 +85,7 @@ const CLEARANCES = ['saw', 'felling', 'axe', 'mower', 'tractor', 'flame', 'brush
           >{{ t('tools.kind') }}
           <select v-model="form.kind" class="field">
             <optgroup :label="t('tools.hand')">
-              <option v-for="k in HAND" :key="k" :value="k">{{ t(`tools.kinds.${k}`) }}</option>
+              <option v-for="k in book?.tools ?? []" :key="k.id" :value="k.id">{{ k.name }}</option>
             </optgroup>
             <optgroup :label="t('tools.measuring')">
               <option v-for="k in MEASURING" :key="k" :value="k">{{ t(`tools.kinds.${k}`) }}</option>
@@ -128,7 +109,7 @@ const CLEARANCES = ['saw', 'felling', 'axe', 'mower', 'tractor', 'flame', 'brush
             >{{ t('tools.who') }}
             <select v-model="form.clearance" class="field">
               <option value="">{{ t('tools.anybody') }}</option>
-              <option v-for="c in CLEARANCES" :key="c" :value="c">{{ t('tools.cleared', { clearance: t(`people.clearance.${c}`) }) }}</option>
+              <option v-for="c in book?.clearances ?? []" :key="c.id" :value="c.id">{{ t('tools.cleared', { clearance: c.name }) }}</option>
             </select></label
           >
         </template>

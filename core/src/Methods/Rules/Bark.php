@@ -9,34 +9,75 @@ use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
+use Thicket\Methods\ServedStems;
 use Thicket\Methods\Situation;
+use Thicket\Methods\StemGroup;
+use Thicket\Plants\Species;
 
-/** Basal bark goes through thin bark only (handbook 2); thickness and texture are two facts (rulings B40). */
+/**
+ * Basal bark goes through thin bark only (handbook 2). Thickness follows the size of the stem where the species file says so; bark seen on the stem
+ * beats it (rulings J58). Whether it lets oil through and whether it turns a blade are two facts; a vine is peeled off its host first.
+ */
 final readonly class Bark implements Rule
 {
+    private const SOURCE = 'rulings-J58';
+
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->goesOn('bark') || $situation->target === null || !$candidate->method->isFor($situation->target)) {
+        $target = $situation->target;
+        if ($target === null || !$candidate->method->isFor($target)) {
             return [];
         }
-        $seen = $situation->fact(FactName::BarkThickness);
-        $thickness = is_string($seen?->value) ? $seen->value : $situation->target->barkThickness();
-        $rest = $seen !== null ? $seen->certainty : Certainty::Typical;
-        if ($thickness === null) {
-            return [Finding::unknown('bark-thickness', 'handbook-2-basal-bark', true)];
+        if ($candidate->how('notch') && $target->data->bool('bladeBounces')) {
+            return [Finding::withCare('bark.blade-bounces', self::SOURCE, [], 'change.drill-instead', Certainty::Typical)];
         }
-        if ($thickness !== 'thin') {
-            return [Finding::doesNotSuit('bark.too-thick', 'handbook-2-basal-bark', ['bark' => $thickness], 'change.hack-or-stump', $rest)];
+        if (!$candidate->goesOn('bark')) {
+            return [];
         }
-        $thickFrom = $situation->target->barkThickensAt();
-        if ($seen === null && $thickFrom !== null) {
-            foreach ($situation->stems as $group) {
-                if ($group->forCeilings()->isGreaterThan($thickFrom)) {
-                    return [Finding::withCare('bark.may-be-thick', 'species', ['from' => $thickFrom], 'change.look-at-bark', Certainty::Typical)];
-                }
-            }
+        $findings = [$this->thickness($situation, $candidate, $target)];
+        if (($situation->barkTexture() ?? $target->barkTexture()) === 'rough' && !$findings[0]->outcome->isWorseThan(\Thicket\Methods\Outcome::WithCare)) {
+            $findings[] = Finding::withCare('bark.rough-harder', self::SOURCE, [], null, Certainty::Typical);
+        }
+        if ($target->habit() === 'woody-vine') {
+            $findings[] = Finding::withCare('bark.peel-vine', self::SOURCE, [], 'change.cut-stump-if-grown-in', Certainty::Typical);
         }
 
-        return [Finding::fits('bark.is-thin', 'handbook-2-basal-bark', [], $rest)];
+        return $findings;
+    }
+
+    private function thickness(Situation $situation, Candidate $candidate, Species $target): Finding
+    {
+        $seen = $situation->fact(FactName::BarkThickness);
+        if (is_string($seen?->value)) {
+            return $this->of($seen->value, $seen->certainty);
+        }
+        // smooth bark lets oil through, whatever it does to a blade
+        if ($target->barkThickness() === null && $situation->barkTexture() === 'smooth') {
+            return Finding::fits('bark.smooth-passes-oil', self::SOURCE, [], Certainty::Observed);
+        }
+        $thickFrom = $target->barkThickensAt();
+        if ($thickFrom === null) {
+            return $target->barkThickness() === null ? Finding::unknown('bark-thickness', self::SOURCE, true) : $this->of($target->barkThickness(), Certainty::Typical);
+        }
+        $stems = ServedStems::of($situation, $candidate)->served;
+        if ($stems === []) {
+            return $situation->stems === [] ? Finding::unknown('stem-diameter', self::SOURCE, true) : $this->of('thin', Certainty::Typical);
+        }
+        $thick = array_sum(array_map(static fn (StemGroup $g): int => $g->forSums()->isLessThan($thickFrom) ? 0 : $g->count, $stems));
+        $all = array_sum(array_map(static fn (StemGroup $g): int => $g->count, $stems));
+        $values = ['from' => $thickFrom, 'thick' => $thick, 'all' => $all];
+
+        return match (true) {
+            $thick === 0 => Finding::fits('bark.still-thin', self::SOURCE, $values, Certainty::Typical),
+            $thick === $all => Finding::doesNotSuit('bark.thick-at-this-size', self::SOURCE, $values, 'change.hack-or-stump', Certainty::Typical),
+            default => Finding::withCare('bark.some-thick', self::SOURCE, $values, 'change.look-at-bark', Certainty::Typical),
+        };
+    }
+
+    private function of(string $thickness, Certainty $rest): Finding
+    {
+        return $thickness === 'thin'
+            ? Finding::fits('bark.is-thin', 'handbook-2-basal-bark', [], $rest)
+            : Finding::doesNotSuit('bark.too-thick', 'handbook-2-basal-bark', ['bark' => $thickness], 'change.hack-or-stump', $rest);
     }
 }

@@ -24,6 +24,12 @@ final readonly class GirdleAlone implements RestsOnSchool
             return [];
         }
 
+        foreach ($situation->keepers as $keeper) {
+            if ($keeper->speciesId === $target->id() && $keeper->isInRootReach() !== false) {
+                return [Finding::fits('girdle.beside-its-kind', 'rulings-J57', ['keeper' => $keeper->name])];
+            }
+        }
+
         return [$candidate->schools->choice('girdle-chem') === 'without' || $situation->stance === 'none'
             ? Finding::fits('girdle.alone', 'handbook-8', [])
             : Finding::withCare('girdle.with-product', 'handbook-8', [], 'change.girdle-spray')];

@@ -6,8 +6,10 @@ namespace Thicket\Methods\Rules;
 
 use Thicket\Methods\Candidate;
 use Thicket\Methods\Finding;
+use Thicket\Methods\Keeper;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Plants\Species;
 
 /** Root-suckering trees are never knocked down first (rulings J11); other resprouters come back thicker when only cut (handbook 2). */
 final readonly class KnockDownFirst implements Rule
@@ -18,10 +20,14 @@ final readonly class KnockDownFirst implements Rule
         if ($target === null || !$this->knocksDown($candidate) || !$candidate->method->isFor($target)) {
             return [];
         }
+        if ($target->isRootSuckering() && $candidate->how('girdle') && $this->sameKindKept($situation, $target)) {
+            // product would reach the kept tree; suckers come and are cut (rulings J57)
+            return [Finding::withCare('suckering.girdle-beside-kept', 'rulings-J57', [], 'change.cut-suckers', \Thicket\Methods\Certainty::Typical)];
+        }
         if ($target->isRootSuckering() && !$target->mayCutFirst()) {
             return [Finding::doesNotSuit('suckering.never-knock-down', 'rulings-J11', [], 'change.treat-standing')];
         }
-        if ($candidate->how('mow') && $target->resprouts() === true) {
+        if ($candidate->how('mow') && $target->resprouts() === true && $target->isPerennial()) {
             return [Finding::withCare('resprout.comes-back', 'handbook-2-mow', [], 'change.repeat-cutting')];
         }
         if ($candidate->how('mow') && $target->resprouts() === null) {
@@ -29,6 +35,11 @@ final readonly class KnockDownFirst implements Rule
         }
 
         return [];
+    }
+
+    private function sameKindKept(Situation $situation, Species $target): bool
+    {
+        return array_filter($situation->keepers, static fn (Keeper $k): bool => $k->speciesId === $target->id() && $k->isInRootReach() !== false) !== [];
     }
 
     /** Cuts, fells, drags, digs or rings it without anything that travels to the roots first. */

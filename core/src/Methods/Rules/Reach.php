@@ -8,24 +8,20 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\ToolsAtHand;
 
 /** Tools at hand and people cleared for them. A missing tool changes a row, never takes it away (rulings B3). */
 final readonly class Reach implements Rule
 {
-    /** Tools anybody has, not listed in a shed. */
-    private const COMMON = ['gloves', 'spade', 'sprayer', 'squirt-bottle', 'low-pressure-sprayer', 'hand-blade', 'hoe', 'shield', 'seed', 'trimmer', 'guards', 'mulch'];
-
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        $findings = [];
-        foreach ($candidate->method->tools() as $tool) {
-            if ($candidate->shed->tools !== null && !in_array($tool, self::COMMON, true) && !in_array($tool, $candidate->shed->tools, true)) {
-                $findings[] = Finding::doesNotSuit('tool.missing', 'shed', ['tool' => $tool], 'change.get-tool');
-            }
+        if ($candidate->shed->tools === null) {
+            return [];
         }
-        $clearance = $candidate->method->clearance();
-        if ($clearance !== 'none' && $candidate->shed->tools !== null && !in_array($clearance, $candidate->shed->clearances, true)) {
-            $findings[] = Finding::withCare('tool.nobody-cleared', 'handbook-5', ['tool' => $clearance], 'change.clearance');
+        $hand = ToolsAtHand::of($situation, $candidate);
+        $findings = array_map(static fn (string $tool): Finding => Finding::doesNotSuit('tool.missing', 'shed', ['tool' => $tool], 'change.get-tool'), $hand->missing);
+        if ($hand->clearance !== null) {
+            $findings[] = Finding::withCare('tool.nobody-cleared', 'handbook-5', ['tool' => $hand->clearance], 'change.clearance');
         }
 
         return $findings;

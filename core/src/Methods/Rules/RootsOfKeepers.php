@@ -27,7 +27,7 @@ final readonly class RootsOfKeepers implements Rule
                 continue;
             }
             $findings = [...$findings, ...$this->soilReach($keeper, $candidate)];
-            if ($keeper->speciesId !== null && $keeper->speciesId === $situation->target?->id() && $candidate->goesOn('stump', 'wood')) {
+            if ($candidate->goesOn('stump', 'wood') && $this->mayShareRoots($situation, $candidate, $keeper)) {
                 $findings = [...$findings, ...$this->grafts($situation, $candidate, $keeper)];
             }
         }
@@ -83,6 +83,17 @@ final readonly class RootsOfKeepers implements Rule
         return self::WORST[$worst];
     }
 
+    /** Of its own kind; and of another where both sucker, since their roots may graft (rulings J57). */
+    private function mayShareRoots(Situation $situation, Candidate $candidate, Keeper $keeper): bool
+    {
+        if ($keeper->speciesId === null || $situation->target === null) {
+            return false;
+        }
+
+        return $keeper->speciesId === $situation->target->id()
+            || ($situation->target->isRootSuckering() && $candidate->catalogue->species($keeper->speciesId)->isRootSuckering());
+    }
+
     /** @return list<Finding> */
     private function grafts(Situation $situation, Candidate $candidate, Keeper $keeper): array
     {
@@ -92,6 +103,12 @@ final readonly class RootsOfKeepers implements Rule
             return [];
         }
         $values = ['keeper' => $keeper->name] + ($keeper->distance === null ? [] : ['distance' => $keeper->distance]);
+        if ($keeper->speciesId === $situation->target?->id() && $situation->target?->isRootSuckering() === true && !$candidate->isSoilActive()) {
+            return [Finding::doesNotSuit('roots.clone-kept', 'rulings-J57', $values, 'change.double-girdle')];
+        }
+        if ($keeper->speciesId !== $situation->target?->id() && !$candidate->isSoilActive()) {
+            return [Finding::withCare('roots.kinds-may-graft', 'rulings-J57', $values, 'change.girdle-or-pull')];
+        }
 
         return [$candidate->isSoilActive()
             ? Finding::notAllowed('roots.grafted-soil-active', 'rulings-J28', $values, 'change.no-soil-active')

@@ -29,6 +29,10 @@ final readonly class StemsPerClump implements Rule
             return [Finding::withCare('clump.grip-again', 'handbook-2-lever-puller', $values)];
         }
 
-        return $candidate->goesOn('bark') && $most >= $many ? [Finding::withCare('clump.costs-climb', 'handbook-2-basal-bark', $values)] : [];
+        if ($candidate->how('girdle') && $most >= $many) {
+            return [Finding::withCare('clump.ring-each', 'rulings-J57', $values, 'change.stump-or-foliar')];
+        }
+
+        return $candidate->goesOn('bark') && $most >= $many ? [Finding::withCare('clump.costs-climb', 'rulings-J59', $values, 'change.leaf-spray-instead')] : [];
     }
 }
