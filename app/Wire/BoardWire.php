@@ -65,6 +65,10 @@ final readonly class BoardWire
                 'hours' => Wire::hours($measures->labour->total()),
                 'weeks' => $measures->weeksHigh === null ? null : ['from' => $measures->weeksLow, 'to' => $measures->weeksHigh],
                 'keepInjury' => $measures->keepInjury,
+                'plan' => [
+                    'passes' => $measures->passes->count, 'hours' => Wire::hours($measures->passes->hours($measures->labour->total())), 'weeks' => $measures->weeksToEnd,
+                    'control' => ($together = $measures->passes->together($measures->controlUse, $measures->controlHigh)) === null ? null : ['from' => $together[0], 'atBest' => $together[1]],
+                ],
             ],
             'weighing' => $this->weighing($row->weighing),
             'findings' => array_map($this->finding(...), $row->findings),

@@ -64,13 +64,18 @@ it('plans brambles in two passes, autumn and the next summer, and does not hold 
 it('keeps at rosettes for six years, twice a year, with the stalks between', function () {
     $offer = offers(['date' => '2026-11-10', 'species' => 'wild-parsnip', 'place' => ['latitude' => '40', 'elevationMetres' => '200'], 'facts' => [['fact' => 'setting', 'value' => 'pasture']]])['rosettes-six-years'];
     $notes = array_count_values(array_map(static fn (PlannedStep $s): string => $s->note, $offer->steps));
-    expect($notes)->toBe(['autumn-rosettes' => 6, 'spring-rosettes' => 6, 'escaped-stalks' => 6])
+    expect(array_intersect_key($notes, array_flip(['autumn-rosettes', 'look-before-any-second-spray', 'spring-rosettes', 'escaped-stalks', 'new-stalks-after-seven-days'])))->toEqual(array_fill_keys(['autumn-rosettes', 'look-before-any-second-spray', 'spring-rosettes', 'escaped-stalks', 'new-stalks-after-seven-days'], 6))
         ->and($offer->steps[0]->from->format('Y-m-d'))->toBe('2026-11-10')
-        ->and($offer->steps[1]->from->format('Y-m-d'))->toBe('2027-03-01');
+        ->and($offer->steps[1]->from->format('Y-m-d'))->toBe('2026-11-24');
+    $days = static fn (string $note): array => array_values(array_map(static fn (PlannedStep $s): string => $s->from->format('Y-m-d'), array_filter($offer->steps, static fn (PlannedStep $s): bool => $s->note === $note)));
+    // the look comes seven days after the cut in every year, never on its day
+    expect(array_map(static fn (string $cut, string $look): int => Thicket\Timing\Day::between(Thicket\Timing\Day::parse($cut), Thicket\Timing\Day::parse($look)), $days('escaped-stalks'), $days('new-stalks-after-seven-days')))->toBe(array_fill(0, 6, 7));
+    // four patrols in each whole year
+    expect(count(array_filter($days('patrol-in-every-season'), static fn (string $d): bool => str_starts_with($d, '2028'))))->toBe(4);
 });
 
 it('takes another group in June than in April where there is one', function () {
-    $offer = offers(['date' => '2026-09-20', 'species' => 'quackgrass', 'place' => ['latitude' => '40', 'elevationMetres' => '200'], 'facts' => [['fact' => 'setting', 'value' => 'orchard'], ['fact' => 'planted-on', 'value' => '2015-04-01'], ['fact' => 'height', 'value' => '20 cm']]])['orchard-year-zero'];
+    $offer = offers(['date' => '2026-09-20', 'species' => 'quackgrass', 'place' => ['latitude' => '40', 'elevationMetres' => '200'], 'facts' => [['fact' => 'setting', 'value' => 'orchard'], ['fact' => 'planted-on', 'value' => '2026-11-01'], ['fact' => 'height', 'value' => '20 cm']]])['orchard-year-zero'];
     $of = static fn (string $note): array => array_values(array_filter($offer->steps, static fn (PlannedStep $s): bool => $s->note === $note));
     expect($of('strip-april')[0]->from->format('m-d'))->toBe('04-10')->and($of('strip-june')[0]->row->candidate->active?->group())->not->toBe($of('strip-april')[0]->row->candidate->active?->group())
         ->and(count($of('strip-june')))->toBe(3);
@@ -99,7 +104,7 @@ it('has a whole programme without product for every plant of the catalogue, what
 
 it('keeps to the owner, and says what a tool still lacks without taking the programme away', function () use ($woods) {
     $refused = offers(stand(['species' => 'norway-maple', 'stance' => 'none', 'facts' => $woods]));
-    expect($refused['cut-then-treat']->canBeDone())->toBeFalse()->and(array_key_last($refused))->toBe('cut-then-treat')->and($refused['girdle-and-patrol']->canBeDone())->toBeTrue();
+    expect($refused['cut-then-treat']->canBeDone())->toBeFalse()->and($refused[array_key_last($refused)]->programme->usesProduct())->toBeTrue()->and($refused['girdle-and-patrol']->canBeDone())->toBeTrue();
     $bare = offers(stand(['species' => 'norway-maple', 'tools' => [], 'facts' => $woods]));
     expect($bare['girdle-and-patrol']->canBeDone())->toBeTrue()->and(array_map(static fn ($f): string => $f->code, $bare['girdle-and-patrol']->steps[0]->against))->toContain('tool.missing');
 });
@@ -177,4 +182,37 @@ it('shows what thickening and waiting cost', function () {
     $sorted = $hours;
     usort($sorted, static fn (string $a, string $b): int => Brick\Math\BigRational::of($a)->compareTo($b));
     expect($hours)->toBe($sorted)->and(CostCurve::of(...situated(['stems' => []] + stand(), 'cut-stump/glyphosate')))->toBeNull();
+});
+
+it('lays programmes out for two climates and both hemispheres, in the order of the year', function (string $latitude, string $elevation, string $species, string $site, string $programme, array $notes) {
+    $offer = offers(['date' => '2026-03-01', 'species' => $species, 'place' => ['latitude' => $latitude, 'elevationMetres' => $elevation], 'facts' => [['fact' => 'setting', 'value' => $site]]])[$programme];
+    $first = [];
+    foreach ($offer->steps as $step) {
+        $first[$step->note] ??= $step->from->format('Y-m-d');
+    }
+    expect(array_intersect_key($first, $notes))->toBe($notes);
+})->with([
+    // hoe and spray before flower, then the preventer after 14 days and a look after five weeks
+    'lawn oxalis at 40 north' => ['40', '200', 'creeping-woodsorrel', 'bed-lawn-paving', 'lawn-oxalis', ['before-flower-and-seed' => '2026-04-10', 'look-again-at-the-lawn' => '2026-04-24', 'then-the-preventer' => '2026-04-24', 'look-first-five-to-eight-weeks' => '2026-05-29']],
+    'lawn oxalis at 38 south' => ['-38', '100', 'creeping-woodsorrel', 'bed-lawn-paving', 'lawn-oxalis', ['before-flower-and-seed' => '2026-09-30', 'look-again-at-the-lawn' => '2026-10-14', 'then-the-preventer' => '2026-10-14', 'look-first-five-to-eight-weeks' => '2026-11-18']],
+    // laid thirty days before the flush of September, and of March
+    'winter annuals at 40 north' => ['40', '200', 'henbit', 'bed-lawn-paving', 'annuals-small', ['before-they-sprout' => '2026-03-01']],
+    'brush that does not sucker, 52 north' => ['52', '50', 'common-buckthorn', 'woods', 'treat-standing-and-watch', ['treat-standing' => '2026-03-01', 'look-after-leaf-out' => '2026-05-10', 'treat-survivors' => '2026-07-09']],
+]);
+
+it('offers an orchard what fits the age of its trees', function (?string $planted, array $offered) {
+    $facts = [['fact' => 'setting', 'value' => 'orchard'], ...($planted === null ? [] : [['fact' => 'planted-on', 'value' => $planted]])];
+    $all = ['orchard-year-zero', 'orchard-young-trees', 'orchard-established', 'orchard-mow-only'];
+    expect(array_values(array_intersect($all, array_keys(offers(['date' => '2026-03-01', 'species' => 'quackgrass', 'place' => ['latitude' => '40', 'elevationMetres' => '200'], 'facts' => $facts])))))->toBe($offered);
+})->with([
+    'before planting' => ['2026-11-01', ['orchard-year-zero']],
+    'two years and 364 days' => ['2023-03-02', ['orchard-young-trees']],
+    'three years' => ['2023-03-01', ['orchard-established', 'orchard-mow-only']],
+    'nobody told' => [null, ['orchard-year-zero', 'orchard-young-trees', 'orchard-established', 'orchard-mow-only']],
+]);
+
+it('takes a card that is held before a typical active', function () {
+    $card = ['id' => 'weak', 'product' => 'glyphosate 360', 'registration' => 'T-9', 'confirmed' => true, 'formulation' => 'soluble-liquid', 'actives' => [['active' => 'glyphosate', 'amount' => '360 g ae/L']], 'carriers' => ['water'], 'sites' => ['woods'], 'methods' => [['method' => 'cut-stump', 'max' => '100%']], 'yearlyMaximum' => '8 kg ae/ha', 'waterBuffer' => '2 m'];
+    $steps = offers(stand(['species' => 'norway-maple', 'date' => '2026-09-10', 'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'food-taken', 'value' => false]], 'cards' => [$card]]))['cut-then-treat']->steps;
+    expect($steps[0]->row->candidate->card?->id)->toBe('weak');
 });

@@ -112,10 +112,10 @@ it('adds dye without changing the finished volume', function () {
     expect($sum?->equals($recipe->need ?? quantity('0 L')))->toBeTrue()->and(millilitres($recipe->mix?->amountOf('dye')))->toBe('0.18');
 });
 
-it('gives no sums for a ready-to-use product', function () {
-    $cards = [waterCard(['formulation' => 'ready-to-use'])];
+it('puts a ready-to-use product on as it is', function () {
+    $cards = [waterCard(['formulation' => 'ready-to-use', 'surfactantInside' => true])];
     $recipe = solved(['cards' => $cards], 'cut-stump/glyphosate/water');
-    expect([$recipe->blocks, $recipe->mix, $recipe->isFinished()])->toBe([['ready-to-use'], null, false]);
+    expect([$recipe->blocks, $recipe->strengthWhy, $recipe->need !== null && $recipe->product()?->equals($recipe->need)])->toBe([[], 'strength.ready-to-use', true]);
 });
 
 it('cannot tell a ceiling from a card without one, or in another basis', function (array $change, string $missing) {
@@ -285,7 +285,7 @@ it('holds a use to every amount that its line names', function (string $row, arr
         // a litre is half a percent of 200 L
         'least per area just within the most of the mix' => ['pasture-broadcast/triclopyr-ester/ester', ['max' => '0.5%', 'rateLeast' => '1 L/ha'] + $broadcast, [], $pasture, $wet],
         'least per area above the most of the mix' => ['pasture-broadcast/triclopyr-ester/ester', ['max' => '0.5%', 'rateLeast' => '1.01 L/ha'] + $broadcast, ['card-spray-too-small'], $pasture, $wet],
-        'ready to use' => ['pasture-broadcast/triclopyr-ester/ester', $broadcast, ['ready-to-use'], $pasture, $wet + ['formulation' => 'ready-to-use']],
+        'ready to use, as it is' => ['pasture-broadcast/triclopyr-ester/ester', $broadcast, [], $pasture, $wet + ['formulation' => 'ready-to-use']],
     ];
 });
 

@@ -166,6 +166,14 @@ final readonly class Labour
     /** @return array{Quantity, Quantity, Quantity}|null the fast rate makes the low figure */
     private static function byArea(Situation $situation, Candidate $candidate, Node $table): ?array
     {
+        $byCover = $table->node('minutesPerSquareMetre');
+        $covered = $byCover->has($candidate->method->id()) && $situation->target?->isWoody() !== true ? TreatedArea::covered($situation, $situation->area) : null;
+        if ($covered !== null) {
+            $of = static fn (string $minutes): Quantity => Quantity::of($covered->in(Unit::SquareMetre)->multipliedBy(BigRational::of($minutes)), Unit::Minute);
+            [$low, $use, $high] = $byCover->strings($candidate->method->id());
+
+            return [$of($low), $of($use), $of($high)];
+        }
         $rates = $table->node('hectaresPerHour');
         $area = TreatedArea::of($situation, $candidate, $situation->area);
         if (!$rates->has($candidate->method->id()) || $area === null) {

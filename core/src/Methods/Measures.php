@@ -7,6 +7,7 @@ namespace Thicket\Methods;
 use Brick\Math\RoundingMode;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
+use Thicket\Timing\WindowGrade;
 
 /**
  * The figures by which rows are weighed: expected control of one pass in its window, harm step, hours, money
@@ -31,6 +32,9 @@ final readonly class Measures
         /** Hours of one pass with walking and setting up, as far as they are known. */
         public Labour $labour,
         public ?Money $money,
+        public Passes $passes,
+        /** Weeks till the whole plan may be scored (rulings J60). */
+        public ?int $weeksToEnd,
     ) {
     }
 
@@ -40,8 +44,9 @@ final readonly class Measures
         $harm = $candidate->harm();
         $weeks = self::weeks($candidate);
         $labour = Labour::of($situation, $candidate);
+        $passes = Passes::of($situation, $candidate);
 
-        return new self($control[0] ?? null, $control[1] ?? null, $control[2] ?? null, $harm, $labour->hands[1] ?? null, $weeks[0] ?? null, $weeks[1] ?? null, KeepInjury::of($situation, $candidate), $labour, Money::of($situation, $candidate, $labour));
+        return new self($control[0] ?? null, $control[1] ?? null, $control[2] ?? null, $harm, $labour->hands[1] ?? null, $weeks[0] ?? null, $weeks[1] ?? null, KeepInjury::of($situation, $candidate), $labour, Money::of($situation, $candidate, $labour), $passes, $passes->weeksToEnd($situation, $candidate));
     }
 
     /** @return list<int> first and last week in which it shows; the method's own word goes before the active's */
@@ -55,6 +60,14 @@ final readonly class Measures
         $days = array_map(static fn (string $end): ?Quantity => $symptoms?->quantity($end), ['from', 'to']);
 
         return $days[0] === null || $days[1] === null ? [] : array_map(static fn (Quantity $q): int => $q->in(Unit::Day)->dividedBy(7)->toScale(0, RoundingMode::UP)->toInt(), $days);
+    }
+
+    /** Spring on perennials, unless the season of this plant is its best one by now (mesquite in warm ground). */
+    private static function killsTopsOnly(Situation $situation, Candidate $candidate): bool
+    {
+        $window = SeasonWindows::for($situation, $candidate)?->on($situation->day);
+
+        return $window?->grade !== WindowGrade::Best && $situation->flow() === 'up';
     }
 
     /** The active of the tank with the highest known control; never a sum (rulings J41). */
@@ -85,9 +98,11 @@ final readonly class Measures
             // what brambles answered in trials, sprayed after the stream had turned down (handbook 3)
             'bramble' => $target->treatmentClass() === 'bramble' && $situation->flow() === 'down' ? self::strongest($table, $candidate) : '',
             'class' => $target->treatmentClass() === 'bulblet' ? 'bulblet' : 'season',
-            'flow' => $situation->flow() === 'up' ? 'spring' : 'late',
+            'flow' => self::killsTopsOnly($situation, $candidate) ? 'spring' : 'late',
             'root' => in_array($target->rootForm(), ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'], true) ? 'rootLeft' : 'rootOut',
             'stage' => ($situation->stage()[0] ?? '') === 'cotyledon' ? 'cotyledon' : 'later',
+            // a hoe takes seedlings of any size, and tops of what has roots to live on
+            'hoeing' => $target->isPerennial() ? 'later' : 'cotyledon',
             default => 'inWindow',
         };
 

@@ -253,6 +253,7 @@ final readonly class SeasonWindows
      */
     private static function joined(array $windows): array
     {
+        /** @var list<Window> $out */
         $out = [];
         foreach ($windows as $window) {
             $previous = array_pop($out);
@@ -263,7 +264,9 @@ final readonly class SeasonWindows
             if ($previous !== null) {
                 // two catalogue days may fall on one local day; the later window has it
                 $last = min($previous->last, $window->first->modify('-1 day'));
-                $last >= $previous->first && $out[] = $previous->over($previous->first, $last);
+                if ($last >= $previous->first) {
+                    $out[] = $previous->over($previous->first, $last);
+                }
             }
             $out[] = $window;
         }

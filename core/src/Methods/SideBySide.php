@@ -28,13 +28,11 @@ final readonly class SideBySide
     {
         $candidate = $row->candidate;
         $active = $candidate->active;
-        $passes = $candidate->method->data->nodeOrEmpty('passes');
-        $key = $active !== null && $passes->has($active->id()) ? $active->id() : 'usual';
 
         return new self(
             $row,
             $active === null ? null : (new RecipeSolver($situation, $candidate, $situation->area))->solve(null),
-            $passes->has($key) ? $passes->int($key) : 1,
+            $row->measures->passes->count,
             $situation->target === null ? null : JudgeAfter::day($situation->target, $situation->day, $situation->shift, $candidate->method->isGirdleAlone()),
             array_values(array_filter($row->findings, static fn (Finding $f): bool => $f->outcome !== Outcome::Fits && in_array(strstr($f->code, '.', true), self::HARMS, true))),
             $active === null ? [] : array_combine(array_map(static fn (Species $s): string => $s->id(), $others), array_map(static fn (Species $s): ?string => $s->responseTo($active->id()), $others)),

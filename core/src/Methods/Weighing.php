@@ -26,8 +26,8 @@ final readonly class Weighing
     public static function of(Measures $measures, Weights $weights, Catalogue $catalogue): self
     {
         $figures = [
-            'control' => self::whole($measures->controlLow), 'harm' => self::whole($measures->harm), 'money' => $measures->money?->perHectare,
-            'hours' => $measures->labour->total()?->in(Unit::Hour), 'speed' => self::whole($measures->weeksHigh), 'keep-injury' => self::whole($measures->keepInjury),
+            'control' => self::whole($measures->controlLow), 'harm' => self::whole($measures->harm), 'money' => $measures->money?->perHectare?->multipliedBy($measures->passes->count),
+            'hours' => $measures->passes->hours($measures->labour->total())?->in(Unit::Hour), 'speed' => self::whole($measures->weeksToEnd), 'keep-injury' => self::whole($measures->keepInjury),
         ];
         $shares = [];
         $total = BigRational::zero();

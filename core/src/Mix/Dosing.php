@@ -39,10 +39,11 @@ final readonly class Dosing
     {
         $missing = $blocks = [];
         $card = $this->candidate->card;
-        if ($card !== null && $card->isReadyToUse()) {
-            return new Dose(null, 'strength.ready-to-use', null, [], ['ready-to-use']);
-        }
         $line = $this->line();
+        if ($card !== null && $card->isReadyToUse()) {
+            // sprayed as it is, by the card's amount over the area
+            return new Dose(null, 'strength.ready-to-use', $line?->rateMost, $line?->rateMost === null ? ['card-rate'] : [], $line === null ? ['card-no-line'] : []);
+        }
         $rate = $this->candidate->active?->typicalRate($this->candidate->cardUse());
         $why = 'strength.typical';
         $most = $line?->rateMost;
@@ -78,10 +79,9 @@ final readonly class Dosing
     {
         $card = $this->candidate->card;
         $line = $this->line();
-        if ($card !== null && $card->isReadyToUse()) {
-            $blocks[] = 'ready-to-use';
-
-            return [null, 'strength.ready-to-use'];
+        if ($card !== null && $line !== null && $card->isReadyToUse()) {
+            // no mixing sum: it is put on as it is, and held to card and ceiling like any other (rulings J63)
+            return [Strength::ofQuantity(Quantity::of(100, Unit::PercentProduct)), 'strength.ready-to-use'];
         }
         if ($card !== null && $line === null) {
             $blocks[] = 'card-no-line';

@@ -119,6 +119,8 @@ final readonly class RecipeSolver
         if ($mix !== null) {
             $products = array_map(fn (MixedProduct $one): MixedProduct => $this->underCeiling($one, $products, $ground, $mix->finished), $products);
         }
+        // nothing is mixed with what is ready to use
+        count($candidates) > 1 && array_filter($candidates, static fn (Candidate $one): bool => $one->card?->isReadyToUse() === true) !== [] && $blocks[] = 'ready-to-use';
         foreach ($candidates as $one) {
             (new MixNeed($this->situation, $one, $this->area))->passesMostPerStem() && $blocks[] = 'card-per-stem';
         }
@@ -154,6 +156,8 @@ final readonly class RecipeSolver
         $spray = $this->spray();
         $area = TreatedArea::of($this->situation, $this->candidate, $this->area);
         $doses = array_map(fn (Candidate $one): Dose => (new Dosing($this->situation, $one, []))->byArea($spray), [$this->candidate, ...$this->partners]);
+        // what is ready to use is its own mix: as much of it goes on an area as the card says
+        $spray = $this->candidate->card?->isReadyToUse() === true ? $doses[0]->rate : $spray;
         $area === null && $missing[] = 'treated-area';
         $spray === null && $missing[] = 'spray-per-area';
         $need = null;

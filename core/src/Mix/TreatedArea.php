@@ -25,9 +25,9 @@ final readonly class TreatedArea
      */
     private static function ofSpots(Situation $situation, Candidate $candidate, ?Quantity $patch): ?Quantity
     {
-        $cover = self::COVER_PERCENT[$situation->word(FactName::TargetCover) ?? ''] ?? null;
-        if ($cover !== null && $patch !== null) {
-            return $patch->times($cover)->dividedBy(100);
+        $covered = self::covered($situation, $patch);
+        if ($covered !== null) {
+            return $covered;
         }
         $plants = 0.0;
         foreach ($situation->stems as $group) {
@@ -39,6 +39,14 @@ final readonly class TreatedArea
         $crown = $candidate->coefficients()->node('crown')->node(self::crownClass($situation))->quantity('use') ?? throw new \LogicException('no crown.');
 
         return $crown->times((int) max(1, ceil($plants)));
+    }
+
+    /** Ground that the weed covers, by a typed area or its cover class; null where neither was told. */
+    public static function covered(Situation $situation, ?Quantity $patch): ?Quantity
+    {
+        $cover = self::COVER_PERCENT[$situation->word(FactName::TargetCover) ?? ''] ?? null;
+
+        return $situation->quantity(FactName::TreatedArea) ?? ($cover === null || $patch === null ? null : $patch->times($cover)->dividedBy(100));
     }
 
     /** Height class that volumes of leaf sprays and crowns go by (handbook 9). */

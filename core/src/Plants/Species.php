@@ -96,6 +96,14 @@ final readonly class Species
         return $this->data->bool('insectFlowers', !$windborne);
     }
 
+    /** Trails over the ground and roots as it goes, never climbing. */
+    public function isTrailingMat(): bool
+    {
+        $forms = $this->characters()['growth-form'] ?? [];
+
+        return $this->isWoody() && isset($forms['creeping-mat']) && !in_array($forms['climbing'] ?? '', ['often', 'always'], true) && !isset($forms['upright']);
+    }
+
     public function isConifer(): bool
     {
         return $this->data->bool('conifer');

@@ -18,6 +18,8 @@ use Thicket\Methods\Shed;
 use Thicket\Methods\Situation;
 use Thicket\Plants\Species;
 use Thicket\Timing\Day;
+use Thicket\Timing\Laying;
+use Thicket\Timing\PreventerCalendar;
 use Thicket\Timing\WindowGrade;
 
 /**
@@ -30,6 +32,10 @@ final readonly class Planner
     private const LONGEST_YEARS = 10;
     /** What the day will show; none of it shuts a plan. */
     private const SEEN_ON_THE_DAY = [Outcome::NotNow, Outcome::CannotTell];
+    private const SHUT = [Outcome::NotAllowed, Outcome::DoesNotSuit];
+    /** Where no card says how long a preventer takes and lasts (handbook 8, 4: the granular kind). */
+    private const USUAL_LEAD_DAYS = 30;
+    private const USUAL_LASTING_DAYS = 90;
     /** A tool or a trained person can still be got. */
     private const CAN_BE_GOT = ['tool.missing', 'tool.nobody-cleared'];
 
@@ -47,7 +53,7 @@ final readonly class Planner
                 $offers[] = $this->layOut($programme, $target, $situation);
             }
         }
-        usort($offers, static fn (Offer $a, Offer $b): int => [$b->canBeDone(), $b->outcome->rank(), $a->years, $a->programme->usesProduct(), $a->programme->id()] <=> [$a->canBeDone(), $a->outcome->rank(), $b->years, $b->programme->usesProduct(), $b->programme->id()]);
+        usort($offers, static fn (Offer $a, Offer $b): int => [$b->canBeDone(), $b->programme->standsFirst($situation), $b->outcome->rank(), $a->years, $a->programme->usesProduct(), $a->programme->id()] <=> [$a->canBeDone(), $a->programme->standsFirst($situation), $a->outcome->rank(), $b->years, $b->programme->usesProduct(), $b->programme->id()]);
 
         return $offers;
     }
@@ -58,14 +64,24 @@ final readonly class Planner
         $steps = [];
         $previous = null;
         $lastYear = 1;
+        /** @var list<array{\DateTimeImmutable, \DateTimeImmutable|null, int}> $laid days of the step before */
+        $laid = [];
         foreach ($programme->steps() as $node) {
+            if (!$this->isOfSchool($node)) {
+                continue;
+            }
             $earliest = $previous === null ? $situation->day : $previous->modify('+' . $node->int('afterDays', 0) . ' days');
             $first = null;
-            foreach ($this->days($node, $target, $situation, $earliest, $patrolYears) as [$from, $to, $year]) {
+            $days = $node->bool('followsEach')
+                ? array_map(static fn (array $day): array => [$day[0]->modify('+' . $node->int('afterDays', 0) . ' days'), null, $day[2]], $laid)
+                : $this->days($node, $target, $situation, $earliest, $patrolYears);
+            $laid = [];
+            foreach ($days as [$from, $to, $year]) {
                 $step = $this->step($node, $situation, $from, $to, $steps);
                 if ($step === null) {
                     continue;
                 }
+                $laid[] = [$from, $to, $year];
                 $first ??= $from;
                 $steps[] = $step;
                 $lastYear = max($lastYear, $year);
@@ -87,6 +103,9 @@ final readonly class Planner
     private function days(Node $node, Species $target, Situation $situation, \DateTimeImmutable $earliest, int $patrolYears): array
     {
         $years = $node->has('years') ? ($node->data['years'] === 'seed-bank' ? $patrolYears : $node->int('years')) : 1;
+        if ($node->bool('flush')) {
+            return $this->layings($node, $situation, $earliest, $years);
+        }
         $out = [];
         $after = $earliest;
         for ($year = 1; $year <= $years; ++$year) {
@@ -98,10 +117,56 @@ final readonly class Planner
                     $out[] = [$day, $to, $year];
                 }
             }
-            $after = $from->modify('+330 days');
+            // counted from where the season begins, not from where this year's was entered
+            $begins = $node->has('from') ? $this->begins($node, $situation, $from) : $from;
+            $after = $begins->modify('+330 days');
+            $after = $to !== null && $to >= $after ? $to->modify('+1 day') : $after;
         }
 
         return $out;
+    }
+
+    /** The season's own first day of the occurrence that a day lies in. */
+    private function begins(Node $node, Situation $situation, \DateTimeImmutable $in): \DateTimeImmutable
+    {
+        $best = null;
+        foreach ([-1, 0] as $back) {
+            $day = $this->day($situation, [$node->string('from'), $node->stringOr('orFrom', '')], Day::year($in) + $back);
+            $best = $day !== null && $day <= $in ? $day : $best;
+        }
+
+        return $best ?? $in;
+    }
+
+    /** A step that only some choices of a school take is left out under the others. */
+    private function isOfSchool(Node $node): bool
+    {
+        foreach (array_keys($node->nodeOrEmpty('schools')->data) as $school) {
+            if (!in_array($this->schools->choice((string) $school), $node->node('schools')->strings((string) $school), true)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * When a preventer is laid: before each flush, and again inside one, by the card held, else a month before the flush (handbook 8 preventer-lead).
+     *
+     * @return list<array{\DateTimeImmutable, \DateTimeImmutable|null, int}>
+     */
+    private function layings(Node $node, Situation $situation, \DateTimeImmutable $earliest, int $years): array
+    {
+        $flushes = array_merge(...array_map(static fn (int $year): array => $situation->phenology()?->flushes(Day::year($situation->day) + 2 * $year) ?? [], range(0, intdiv($years, 2) + 1)));
+        $flushes = array_values(array_unique($flushes, SORT_REGULAR));
+        $card = null;
+        foreach ($this->shed->cards as $held) {
+            $card ??= $held->leadDays !== null && $held->lastingDays !== null && array_filter($node->strings('methods'), $held->allowsMethod(...)) !== [] ? $held : null;
+        }
+        $until = $earliest->modify("+{$years} years");
+        $calendar = PreventerCalendar::of($flushes, $card->leadDays ?? self::USUAL_LEAD_DAYS, $card->lastingDays ?? self::USUAL_LASTING_DAYS, $card?->details->answers['leadInsideLasting'] ?? true, $earliest, $until, ($card->ceilings[0] ?? null)?->applications, $card->intervalDays ?? 0);
+
+        return array_map(static fn (Laying $l): array => [$l->earliest, $l->latest, 1 + intdiv(max(0, Day::between($earliest, $l->latest)), 365)], $calendar->layings);
     }
 
     /** @return array{\DateTimeImmutable, \DateTimeImmutable|null} */
@@ -191,14 +256,17 @@ final readonly class Planner
         foreach ($this->candidates($node, $then) as $candidate) {
             $row = Board::judge($then, $candidate);
             [$outcome, $against] = $this->counting($row, $answers);
-            $rank = [$outcome->rank(), $last !== null && $candidate->active?->group() === $last ? 1 : 0];
+            // a card that is held and open goes before a typical active, a method named earlier before a better weighed one
+            $open = !in_array($outcome, self::SHUT, true) ? 1 : 0;
+            $order = $node->bool('inOrder') && $open === 1 && array_filter($row->findings, static fn (Finding $f): bool => $f->code === 'tool.missing') === [] ? 100 - (int) array_search($candidate->method->id(), $node->strings('methods'), true) : 0;
+            $rank = [1000 * $open + 10 * $order + ($open === 1 && $candidate->card !== null ? 7 : 0) + $outcome->rank(), $last !== null && $candidate->active?->group() === $last ? 1 : 0];
             // the worst outcome has the lowest rank; of equals, another group first, then the better weighed
             if ($best === null || $rank[0] > $best['rank'][0] || ($rank[0] === $best['rank'][0] && ($rank[1] < $best['rank'][1] || ($rank[1] === $best['rank'][1] && $row->compareTo($best['row']) < 0)))) {
                 $best = ['rank' => $rank, 'row' => $row, 'outcome' => $outcome, 'against' => $against];
             }
         }
         $optional = $node->bool('optional');
-        if ($best === null || ($optional && in_array($best['outcome'], [Outcome::NotAllowed, Outcome::DoesNotSuit], true))) {
+        if ($best === null || ($optional && in_array($best['outcome'], self::SHUT, true))) {
             return null;
         }
 

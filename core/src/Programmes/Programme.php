@@ -12,6 +12,8 @@ use Thicket\Plants\Species;
 /** A sequence of jobs as core/data/programmes describes it: what it is for, its steps and how they follow each other. */
 final readonly class Programme
 {
+    private const YOUNG_YEARS = 3;
+
     public function __construct(public Node $data)
     {
     }
@@ -45,6 +47,30 @@ final readonly class Programme
         return $years->has('from') ? [$years->int('from'), $years->int('to')] : null;
     }
 
+    /** Whether it is listed before the others here: the greatest single factor, or what no other may come before. */
+    public function standsFirst(Situation $situation): bool
+    {
+        if (!array_key_exists('standsFirst', $this->data->data)) {
+            return false;
+        }
+        $settings = $this->data->nodeOrEmpty('standsFirst')->strings('settings');
+
+        return $settings === [] || in_array($situation->word(FactName::Setting), $settings, true);
+    }
+
+    /** before-planting, young (under three years) or established; null where nobody told the planting day. */
+    private function treeAge(Situation $situation): ?string
+    {
+        $planted = $situation->dayOf(FactName::PlantedOn);
+
+        return match (true) {
+            $planted === null => null,
+            $planted > $situation->day => 'before-planting',
+            $planted->modify('+' . self::YOUNG_YEARS . ' years') > $situation->day => 'young',
+            default => 'established',
+        };
+    }
+
     /** Whether it is made for this plant on this ground; a setting nobody noted shuts nothing. */
     public function isFor(Species $target, Situation $situation): bool
     {
@@ -55,6 +81,9 @@ final readonly class Programme
             if ($fits->has($name) && !in_array($value, $fits->strings($name), true) && !($name === 'settings' && $setting === null)) {
                 return false;
             }
+        }
+        if ($fits->has('treeAge') && !in_array($this->treeAge($situation), [null, $fits->string('treeAge')], true)) {
+            return false;
         }
         $is = ['suckering' => $target->isRootSuckering() && !$target->mayCutFirst(), 'conifer' => $target->isConifer() && $target->resprouts() === false];
         foreach ($is as $name => $value) {

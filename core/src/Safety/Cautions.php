@@ -48,11 +48,13 @@ final readonly class Cautions
      */
     public static function ofTank(Situation $situation, array $products): self
     {
-        $all = array_map(static fn (Candidate $one): self => self::for($situation, $one), $products);
-        /** @param \Closure(self): list<string> $list */
-        $of = static fn (\Closure $list): array => array_values(array_unique(array_merge(...array_map($list, $all))));
+        $wearing = $cautions = $kit = [];
+        foreach ($products as $one) {
+            $own = self::for($situation, $one);
+            [$wearing, $cautions, $kit] = [[...$wearing, ...$own->wearing], [...$cautions, ...$own->cautions], [...$kit, ...$own->kit]];
+        }
 
-        return new self($of(static fn (self $one): array => $one->wearing), $of(static fn (self $one): array => $one->cautions), $of(static fn (self $one): array => $one->kit));
+        return new self(array_values(array_unique($wearing)), array_values(array_unique($cautions)), array_values(array_unique($kit)));
     }
 
     public static function for(Situation $situation, Candidate $candidate): self

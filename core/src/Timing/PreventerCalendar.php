@@ -32,12 +32,14 @@ final readonly class PreventerCalendar
     {
         $works = $leadInside ? max(0, $lasting - $lead) : $lasting;
         $layings = $unprotected = [];
-        $covered = null;
         foreach ($flushes as $flush) {
             if ($flush['to'] < $from || $flush['from'] > $until) {
                 continue;
             }
-            $open = $covered !== null && $covered >= $flush['from'] ? $covered->modify('+1 day') : $flush['from'];
+            $open = $flush['from'];
+            if ($layings !== [] && $layings[count($layings) - 1]->coversUntil >= $open) {
+                $open = $layings[count($layings) - 1]->coversUntil->modify('+1 day');
+            }
             $first = true;
             while ($open <= $flush['to']) {
                 $latest = $open->modify("-{$lead} days");

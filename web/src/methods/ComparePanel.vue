@@ -18,7 +18,17 @@ const columns = computed(() => (props.rows.length > 1 ? (data.value?.columns ?? 
 const unknown = computed(() => t('besides.unknown'));
 const LINES: readonly { key: string; of: (c: Column) => string }[] = [
   { key: 'control', of: (c) => (c.row.measures.control ? t('besides.range', c.row.measures.control) : unknown.value) },
-  { key: 'passes', of: (c) => String(c.passes) },
+  {
+    key: 'passes',
+    of: (c) => {
+      const plan = c.row.measures.plan;
+      const parts = [t('besides.passesOf', { n: plan.passes }, plan.passes)];
+      if (plan.control) parts.push(t('besides.together', plan.control));
+      if (plan.passes > 1 && plan.hours) parts.push(t('besides.planHours', { hours: say(plan.hours) }));
+      if (plan.weeks !== null) parts.push(t('besides.planWeeks', { n: plan.weeks }, plan.weeks));
+      return parts.join(' · ');
+    },
+  },
   { key: 'weeks', of: (c) => (c.row.measures.weeks ? (c.row.measures.weeks.to === 0 ? t('besides.atOnce') : t('besides.weeksOf', c.row.measures.weeks)) : unknown.value) },
   { key: 'judge', of: (c) => c.judgeAfter?.text ?? unknown.value },
   { key: 'hours', of: (c) => (c.hours ? `${say(c.hours.use)} (${say(c.hours.low)} – ${say(c.hours.high)})${c.walkingKnown ? '' : ` ${t('besides.noWalking')}`}` : unknown.value) },

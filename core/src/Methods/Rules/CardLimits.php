@@ -54,8 +54,8 @@ final readonly class CardLimits implements TurnsWithTheYear
         if ($carrier !== null && $card->carriers !== [] && !in_array($carrier, $card->carriers, true)) {
             $findings[] = Finding::notAllowed('card.carrier-not-listed', 'label-card', $values + ['carrier' => $carrier], 'change.other-card');
         }
-        if ($card->isReadyToUse() && $candidate->goesOn('wood', 'stump', 'bark')) {
-            $findings[] = Finding::doesNotSuit('card.ready-to-use-weak', 'handbook-3', $values, 'change.concentrate');
+        if ($this->isTooWeak($situation, $candidate)) {
+            $findings[] = Finding::doesNotSuit('card.too-weak', 'rulings-J63', $values, 'change.concentrate');
         }
         $setting = $situation->word(FactName::Setting);
         if ($setting === null) {
@@ -77,6 +77,23 @@ final readonly class CardLimits implements TurnsWithTheYear
         $lines = $candidate->card?->lines($candidate->cardUse()) ?? [];
 
         return array_merge(...array_map(static fn (CardUse $line): array => $line->turns($year), $lines));
+    }
+
+    /**
+     * Any product is judged by strength and card, not by name (rulings J63): where the card gives no least for stump, injection or wiper, below half of
+     * the lowest strength of any school for that active and way, in g ae/L, it is too weak. The neat product is the strongest it can be put on.
+     */
+    private function isTooWeak(Situation $situation, Candidate $candidate): bool
+    {
+        $card = $candidate->card;
+        $line = $candidate->lineOfCard($situation);
+        $typical = $candidate->active?->data->nodeOrEmpty('typicalStrengths')->nodeOrEmpty($candidate->method->like())->quantity('leastGrams');
+        if ($card === null || $line?->min !== null || $typical === null || !$candidate->goesOn('wood', 'stump', 'leaf') || ($candidate->goesOn('leaf') && $candidate->method->work() !== 'wipe')) {
+            return false;
+        }
+        $strength = $candidate->active === null ? null : (array_column($card->actives, 'amount', 'active')[$candidate->active->id()] ?? null);
+
+        return $strength?->dimension() === \Thicket\Measure\Dimension::EquivalentPerVolume && $strength->isLessThan($typical->dividedBy(2));
     }
 
     /** @return list<Finding> where the label parts a use by growth stage or dates: whether any line holds, and whether the stage still decides */

@@ -62,9 +62,9 @@ final readonly class Grazing implements TurnsWithTheYear
         if ($days === null && $past->on->modify('+' . self::ASKED_DAYS . ' days') > $situation->day) {
             $findings[] = Finding::unknown('card-grazing-days', 'rulings-J40', true, $values);
         }
-        $until = $days === null ? null : $past->on->modify("+{$days} days");
-        if ($days !== null && $until !== null && $situation->day < $until) {
-            $findings[] = Finding::notAllowed('graze.card-days-run', 'label-card', $values + ['days' => $days, 'until' => $until], 'change.graze-after-days');
+        if ($days !== null && $situation->day < $past->on->modify("+{$days} days")) {
+            $until = $past->on->modify("+{$days} days");
+            $findings[] = Finding::notAllowed('graze.card-days-run', 'label-card', ['active' => $active->name(), 'on' => $past->on, 'days' => $days, 'until' => $until], 'change.graze-after-days');
         }
         if ($active->carriesOver() && $past->on->modify('+' . self::CARRIED_MONTHS . ' months') > $situation->day) {
             $findings[] = Finding::withCare('graze.carried-over', 'rulings-J5', $values, null, Certainty::Observed);

@@ -37,6 +37,9 @@ final readonly class LeafCondition implements RestsOnSchool, TurnsWithTheYear
                 $findings[] = Finding::notNow($code, self::SOURCE, [], null, $change, Certainty::Observed);
             }
         }
+        foreach ($this->notLookedAt($situation, $candidate) as $fact) {
+            $findings[] = Finding::unknown($fact->value, self::SOURCE, false);
+        }
         if ($situation->word(FactName::LeafWetness) === 'wet') {
             $findings[] = Finding::notNow('leaf.wet', self::SOURCE, [], null, 'change.leaves-dry', Certainty::Observed);
         }
@@ -58,6 +61,14 @@ final readonly class LeafCondition implements RestsOnSchool, TurnsWithTheYear
         }
 
         return $findings;
+    }
+
+    /** @return list<FactName> what nobody looked at: it is said, not passed in silence */
+    private function notLookedAt(Situation $situation, Candidate $candidate): array
+    {
+        $wanted = [FactName::LeafWetness, FactName::LeafDamage, ...($situation->target?->isWoody() === true ? [FactName::FreshFlush] : [])];
+
+        return $candidate->isLeafSpray() ? array_values(array_filter($wanted, static fn (FactName $f): bool => $situation->fact($f) === null)) : [];
     }
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array

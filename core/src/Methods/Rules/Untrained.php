@@ -41,10 +41,18 @@ final readonly class Untrained implements Rule
             $unnamed => Finding::notAllowed('volunteer.unnamed', 'rulings-J55', [], 'change.name-it'),
             $this->isSplit($situation, $candidate) => Finding::withCare('volunteer.split-row', 'rulings-J55', ['apart' => Quantity::of(self::APART_FEET, Unit::Foot)]),
             $candidate->method->usesProduct() => Finding::notAllowed('volunteer.no-product', 'rulings-J19', [], 'change.trained-people'),
-            in_array($candidate->method->work(), self::NEVER_WORK, true), $clearance !== 'none' && !$this->byHand($situation, $candidate) => Finding::notAllowed('volunteer.no-tool', 'rulings-J19', ['tool' => $clearance === 'none' ? $candidate->method->work() : $clearance], 'change.trained-people'),
+            in_array($candidate->method->work(), self::NEVER_WORK, true), $this->wantsABlade($situation, $candidate) => Finding::notAllowed('volunteer.no-tool', 'rulings-J19', ['tool' => $clearance === 'none' ? $candidate->method->work() : $clearance], 'change.trained-people'),
             $candidate->method->work() === 'cutting' => Finding::withCare('volunteer.adults-lop', 'rulings-J55'),
             default => Finding::fits('volunteer.hand-work', 'rulings-J19', []),
         }];
+    }
+
+    /** What asks for a trained blade: any clearance, and woody stems too thick for loppers. */
+    private function wantsABlade(Situation $situation, Candidate $candidate): bool
+    {
+        $cutsWood = $candidate->method->work() === 'cutting' && $situation->target?->isWoody() === true;
+
+        return ($candidate->method->clearance() !== 'none' || $cutsWood) && !$this->byHand($situation, $candidate);
     }
 
     /** Stumps thin enough for loppers: the cutting is theirs, the product is not. */
