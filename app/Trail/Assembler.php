@@ -285,7 +285,16 @@ final class Assembler
             Schools::of($this->catalogue, $step->schools),
             $this->sheds[$crew] ??= $this->shed($crew),
             $this->catalogue,
+            // the board and the gates judge the jug whole (rulings J41)
+            array_map(fn (LabelCardVersion $version): Candidate => $this->partner($step, $version, $crew), $step->partners()),
         );
+    }
+
+    private function partner(Step $step, LabelCardVersion $version, Crew $crew): Candidate
+    {
+        $card = $this->card($version);
+
+        return new Candidate($this->catalogue->method($step->method), $this->catalogue->active($card->actives[0]['active']), $card, Schools::of($this->catalogue, $step->schools), $this->sheds[$crew] ??= $this->shed($crew), $this->catalogue);
     }
 
     /**
@@ -295,13 +304,7 @@ final class Assembler
      */
     public function partners(Step $step, Crew $crew): array
     {
-        $own = $this->candidate($step, $crew);
-
-        return array_map(function (LabelCardVersion $version) use ($own): Candidate {
-            $card = $this->card($version);
-
-            return new Candidate($own->method, $this->catalogue->active($card->actives[0]['active']), $card, $own->schools, $own->shed, $this->catalogue);
-        }, $step->partners());
+        return array_map(fn (LabelCardVersion $version): Candidate => $this->partner($step, $version, $crew), $step->partners());
     }
 
     public function area(Patch $patch): ?Quantity
@@ -353,7 +356,14 @@ final class Assembler
     {
         $at = $this->counts->diameterAt($stand);
 
-        return $at === null ? [] : [new Fact(FactName::DiameterAt, $at, null, Certainty::Observed, 'tally')];
+        $cover = $this->counts->current($stand, ['cover'])->first();
+        $class = is_array($cover?->body) ? ($cover->body['class'] ?? null) : null;
+
+        return [
+            ...($at === null ? [] : [new Fact(FactName::DiameterAt, $at, null, Certainty::Observed, 'tally')]),
+            // what a tally of cover says of this stand goes before what was noted of the patch
+            ...(is_string($class) ? [new Fact(FactName::TargetCover, $class, null, Certainty::Measured, 'tally')] : []),
+        ];
     }
 
     /** @return list<Fact> a leaf-out bears on the season, not on the target alone, and is read by seasonOf() */

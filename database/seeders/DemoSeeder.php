@@ -177,6 +177,7 @@ final class DemoSeeder
         $this->stand($this->patch($creek, 'Reed bed', 'water-edge', [[76, 0], [92, -2], [118, -6], [120, 14], [90, 17], [74, 12]]), 'common-reed', ['habit' => 'reed'], []);
         // the meadow: knapweed and parsnip by the path, and white umbels nobody has named
         $meadow = $this->patch($creek, 'Hay meadow', 'pasture', [[70, 30], [140, 22], [212, 36], [206, 112], [140, 120], [76, 108]], [['kind' => 'grass', 'name' => 'hay grass', 'distance' => '0 m']]);
+        $this->observe($meadow, [['fact' => 'target-cover', 'value' => 'patchy', 'at' => '2026-08-30T09:00:00-05:00']]);
         Stand::create(['patch_id' => $meadow->id]);
         $this->stand($meadow, 'spotted-knapweed', ['habit' => 'broadleaf-herb', 'root' => 'taproot', 'flower-colour' => 'purple'], []);
         $this->stand($meadow, 'wild-parsnip', ['habit' => 'broadleaf-herb', 'leaf-type' => 'pinnate', 'flower-colour' => 'yellow'], []);

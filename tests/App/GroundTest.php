@@ -108,7 +108,7 @@ it('turns drawn things into distance, direction and root reach, and these into t
     };
     expect($codes())->toContain('water.outside-buffer');
     $moved = $this->api('PUT', "/keepers/{$well->json('id')}", ['kind' => 'well', 'name' => 'old well', 'shape' => metres('Point', [[64, 20]])], ['If-Match' => '"1"'])->assertOk();
-    expect($codes())->toContain('water.oil-in-buffer');
+    expect($codes())->toContain('water.oil-near');
     $this->api('DELETE', "/keepers/{$well->json('id')}", [], ['If-Match' => '"1"'])->assertStatus(412)->assertJsonPath('current.revision', $moved->json('revision'));
     $this->api('DELETE', "/keepers/{$well->json('id')}", [], ['If-Match' => '"2"'])->assertOk();
     expect(implode(' ', $codes()))->not->toContain('water.');

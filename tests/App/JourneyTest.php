@@ -25,7 +25,7 @@ it('carries a patch from an outline to a look-back that cannot be scored yet', f
 
     $board = $this->api('GET', "/stands/{$stand}/board")->assertOk();
     $row = collect($board->json('rows'))->first(fn (array $r): bool => $r['method']['id'] === 'basal-bark' && $r['card'] !== null);
-    expect($row['outcome'])->toBe('fits');
+    expect($row['outcome'])->toBe('withCare');
     $spring = $this->api('GET', "/stands/{$stand}/board?date=2027-05-10")->assertOk();
     $closed = collect($spring->json('rows'))->first(fn (array $r): bool => $r['method']['id'] === 'basal-bark' && $r['card'] !== null);
     expect([$closed['outcome'], $closed['opens']['date']])->toBe(['notNow', '2027-07-01']);
@@ -40,7 +40,7 @@ it('carries a patch from an outline to a look-back that cannot be scored yet', f
     expect((float) $recipe->json('need.value'))->toEqualWithDelta(0.75848, 0.0001)->and((float) $recipe->json('product.value'))->toEqualWithDelta(0.18962, 0.0001)
         ->and($recipe->json('saved'))->toBeFalse()->and($recipe->json('drawing.kind'))->toBe('band');
     $this->api('PUT', "/steps/{$step}/recipe", [], ['If-Match' => $recipe->headers->get('ETag')])->assertOk()->assertJsonPath('saved', true);
-    $this->api('GET', "/stands/{$stand}/year")->assertOk()->assertJsonCount(52, 'weeks')->assertJsonPath('chosen.outcome', 'fits');
+    $this->api('GET', "/stands/{$stand}/year")->assertOk()->assertJsonCount(52, 'weeks')->assertJsonPath('chosen.outcome', 'withCare');
     $this->api('GET', "/stands/{$stand}/gates")->assertExactJson(['gates' => []]);
 
     $sheet = $this->api('POST', "/stands/{$stand}/sheets")->assertCreated()->assertJsonPath('snapshot.judgeAfter', '2027-09-03')->json('id');

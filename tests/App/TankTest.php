@@ -51,6 +51,8 @@ it('offers what may join, and refuses what may not', function () {
     // the card of glyphosate says nothing of mixing: asked, not finished
     $asked = $get('with=' . versionOf('Glyphosate')->id)->assertOk();
     expect(array_column($asked->json('words'), 'code'))->toContain('mix.mixing-not-on-card')->and($asked->json('finished'))->toBeFalse();
+    // all of the meadow, so that the shelf is short
+    $this->api('POST', '/patches/' . Stand::query()->findOrFail($this->standId('spotted-knapweed'))->patch_id . '/observations', ['facts' => [['fact' => 'treated-area', 'value' => '0.8 ha', 'at' => '2026-09-03T08:00:00-05:00']]])->assertCreated();
     $two = $get("with={$second}")->assertOk();
     expect(array_column($two->json('words'), 'code'))->toContain('mix.jar-test')->and($two->json('finished'))->toBeTrue()
         ->and(array_column($two->json('products'), 'what'))->toBe(['product', 'product-2'])
@@ -95,8 +97,8 @@ it('draws each product from its own jug, labels both, and keeps what was put on 
     $sheet = Sheet::create(['crew_id' => User::query()->firstOrFail()->crew_id, 'number' => 9002, 'snapshot' => ['standId' => $this->standId('spotted-knapweed'), 'stepId' => $step->id, 'recipe' => $recipe] + Sheet::query()->firstOrFail()->snapshot, 'issued_by' => User::query()->firstOrFail()->id, 'issued_at' => now()]);
     $sheet->steps()->attach($step->id);
     $record = $this->api('POST', "/sheets/{$sheet->id}/records", ['workedOn' => '2026-09-03', 'start' => '07:00', 'stop' => '08:30', 'people' => ['Ada'], 'treated' => 40, 'mixUsed' => '4 gal', 'weather' => 'dry', 'wind' => '3 mph', 'temperature' => '64 F'])->assertCreated()->json('body');
-    // 4 US gal at 0.12 % are 18.17 mL of 360 g/L, at 0.5 % 75.71 mL of 480 g/L, over the meadow
-    $hectares = (float) Stand::query()->findOrFail($this->standId('spotted-knapweed'))->patch->outline?->area_m2 / 10000;
+    // 4 US gal at 0.12 % are 18.17 mL of 360 g/L, at 0.5 % 75.71 mL of 480 g/L, over the 15 % of the meadow that the weed covers
+    $hectares = 0.15 * (float) Stand::query()->findOrFail($this->standId('spotted-knapweed'))->patch->outline?->area_m2 / 10000;
     expect(array_column($record['activesPerArea'], 'active'))->toBe(['clopyralid', '2-4-d'])
         ->and((float) Thicket\Measure\Quantity::of($record['activesPerArea'][0]['value'], Thicket\Measure\Unit::One)->amount->toFloat())->toEqualWithDelta(0.0181699 * 360 / $hectares, 0.001)
         ->and((float) Thicket\Measure\Quantity::of($record['activesPerArea'][1]['value'], Thicket\Measure\Unit::One)->amount->toFloat())->toEqualWithDelta(0.0757082 * 480 / $hectares, 0.001)

@@ -91,9 +91,9 @@ it('wets with a spot spray what the weed covers, never the patch', function (arr
     // 40 x 0.1 m2 x 6 L/100 m2 x 1.1
     '40 plants on 2 acres' => [[['diameter' => '1 cm', 'count' => 40]], [], '0.264', []],
     'in clumps of four' => [[['diameter' => '1 cm', 'count' => 40, 'stemsPerClump' => 4]], [], '0.066', []],
-    // 8093.7128448 m2 x 2.5 % x 6 L/100 m2 x 1.1
-    'by cover' => [[], [['fact' => 'target-cover', 'value' => 'under-5']], '13.355', []],
-    'a typed area goes before both' => [[['diameter' => '1 cm', 'count' => 40]], [['fact' => 'treated-area', 'value' => '10 m2'], ['fact' => 'target-cover', 'value' => 'over-75']], '0.660', []],
+    // 8093.7128448 m2 x 3 % x 6 L/100 m2 x 1.1
+    'by cover' => [[], [['fact' => 'target-cover', 'value' => 'sparse']], '16.026', []],
+    'a typed area goes before both' => [[['diameter' => '1 cm', 'count' => 40]], [['fact' => 'treated-area', 'value' => '10 m2'], ['fact' => 'target-cover', 'value' => 'full']], '0.660', []],
     'nothing told' => [[], [], null, ['treated-area']],
 ]);
 

@@ -42,17 +42,17 @@ function leafCard(string $id, string $active, array $changes = []): array
  */
 function tankMix(array $first = [], array $second = [], array $plan = [], array $extras = [], string $area = '1000 m2', string $partner = 'clopyralid', array $before = []): Recipe
 {
-    [$situation, $candidate, $other] = tankPair($first, $second, $partner);
+    [$situation, $candidate, $other] = tankPair($first, $second, $partner, $area);
     $solver = new RecipeSolver($situation, $candidate, quantity($area), $before, null, [$other]);
 
     return $solver->advised(new MixPlan(...$plan + ['situation' => $situation, 'candidate' => $candidate, 'carrier' => 'water', 'extras' => $extras, 'partners' => [$other]]), quantity('15 L'));
 }
 
 /** @return array{Thicket\Methods\Situation, Thicket\Methods\Candidate, Thicket\Methods\Candidate} mesquite in June pasture */
-function tankPair(array $first = [], array $second = [], string $partner = 'clopyralid'): array
+function tankPair(array $first = [], array $second = [], string $partner = 'clopyralid', string $area = '1000 m2'): array
 {
     $document = stand([
-        'species' => 'mesquite', 'date' => '2026-06-10', 'stems' => [], 'facts' => [['fact' => 'setting', 'value' => 'pasture'], ['fact' => 'height', 'value' => '3 ft']],
+        'species' => 'mesquite', 'date' => '2026-06-10', 'stems' => [], 'facts' => [['fact' => 'setting', 'value' => 'pasture'], ['fact' => 'height', 'value' => '3 ft'], ['fact' => 'treated-area', 'value' => $area]],
         'cards' => [leafCard('one', 'triclopyr-choline', $first), leafCard('two', $partner, $second)],
     ]);
 

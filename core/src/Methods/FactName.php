@@ -103,7 +103,7 @@ enum FactName: string
             self::GreenLeaf => ['more-than-half', 'about-half', 'less-than-half', 'none'],
             self::GrassForm => ['broad', 'narrow'],
             self::SownCrop => ['grass', 'native-mix', 'legume', 'cucurbit', 'sweet-corn', 'other-broadleaf', 'trees'],
-            self::TargetCover => ['under-5', '5-25', '25-50', '50-75', 'over-75'],
+            self::TargetCover => ['trace', 'sparse', 'patchy', 'half', 'most', 'full'],
             self::RootForm => ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber', 'suckering-root'],
             default => null,
         };

@@ -167,7 +167,7 @@ final readonly class Labour
     private static function byArea(Situation $situation, Candidate $candidate, Node $table): ?array
     {
         $byCover = $table->node('minutesPerSquareMetre');
-        $covered = $byCover->has($candidate->method->id()) && $situation->target?->isWoody() !== true ? TreatedArea::covered($situation, $situation->area) : null;
+        $covered = $byCover->has($candidate->method->id()) && $situation->target?->isWoody() !== true ? TreatedArea::covered($situation, $candidate, $situation->area) : null;
         if ($covered !== null) {
             $of = static fn (string $minutes): Quantity => Quantity::of($covered->in(Unit::SquareMetre)->multipliedBy(BigRational::of($minutes)), Unit::Minute);
             [$low, $use, $high] = $byCover->strings($candidate->method->id());

@@ -109,8 +109,11 @@ final readonly class RecipeSolver
             $blocks = [...$blocks, ...$dose->blocks];
             $parts[] = $dose->component(self::component($n), self::role($candidates[$n], $carrier), $spray);
         }
+        // nothing is mixed with what is ready to use
+        $asItIs = count($candidates) > 1 && array_filter($candidates, static fn (Candidate $one): bool => $one->card?->isReadyToUse() === true) !== [];
+        $asItIs && $blocks[] = 'ready-to-use';
         $known = array_filter($parts);
-        $mix = $need === null || count($known) < count($parts) ? null : FinishedMix::of($need, $carrier, [...array_values($known), ...$extras]);
+        $mix = $need === null || $asItIs || count($known) < count($parts) ? null : FinishedMix::of($need, $carrier, [...array_values($known), ...$extras]);
         $products = [];
         foreach ($doses as $n => $dose) {
             $amount = $mix?->amountOf(self::component($n));
@@ -119,8 +122,6 @@ final readonly class RecipeSolver
         if ($mix !== null) {
             $products = array_map(fn (MixedProduct $one): MixedProduct => $this->underCeiling($one, $products, $ground, $mix->finished), $products);
         }
-        // nothing is mixed with what is ready to use
-        count($candidates) > 1 && array_filter($candidates, static fn (Candidate $one): bool => $one->card?->isReadyToUse() === true) !== [] && $blocks[] = 'ready-to-use';
         foreach ($candidates as $one) {
             (new MixNeed($this->situation, $one, $this->area))->passesMostPerStem() && $blocks[] = 'card-per-stem';
         }

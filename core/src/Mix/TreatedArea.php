@@ -9,6 +9,7 @@ use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Situation;
+use Thicket\Survey\Census;
 
 /**
  * The ground that gets the rate (handbook 2 "Strip or ring": treated area, not orchard area). What somebody measured goes first; of a strip the
@@ -16,16 +17,13 @@ use Thicket\Methods\Situation;
  */
 final readonly class TreatedArea
 {
-    /** Middle of each cover class, percent of the patch (handbook 6 "herbs by cover class"). */
-    private const COVER_PERCENT = ['under-5' => '2.5', '5-25' => '15', '25-50' => '37.5', '50-75' => '62.5', 'over-75' => '87.5'];
-
     /**
      * What a spot spray wets: the share of the patch that the weed covers, else its plants times the ground one crown covers. Neither known: null,
      * never the whole patch.
      */
     private static function ofSpots(Situation $situation, Candidate $candidate, ?Quantity $patch): ?Quantity
     {
-        $covered = self::covered($situation, $patch);
+        $covered = self::covered($situation, $candidate, $patch);
         if ($covered !== null) {
             return $covered;
         }
@@ -41,12 +39,21 @@ final readonly class TreatedArea
         return $crown->times((int) max(1, ceil($plants)));
     }
 
-    /** Ground that the weed covers, by a typed area or its cover class; null where neither was told. */
-    public static function covered(Situation $situation, ?Quantity $patch): ?Quantity
+    /** Ground that the weed covers, by a typed area or its cover class of coefficients.yaml; null where neither was told. */
+    public static function covered(Situation $situation, Candidate $candidate, ?Quantity $patch): ?Quantity
     {
-        $cover = self::COVER_PERCENT[$situation->word(FactName::TargetCover) ?? ''] ?? null;
+        $typed = $situation->quantity(FactName::TreatedArea);
+        $cover = $situation->word(FactName::TargetCover);
+        if ($typed !== null || $cover === null || $patch === null) {
+            return $typed;
+        }
+        foreach ($candidate->coefficients()->node('cover')->nodes('classes') as $class) {
+            if ($class->string('id') === $cover) {
+                return Census::underCover($class, $patch);
+            }
+        }
 
-        return $situation->quantity(FactName::TreatedArea) ?? ($cover === null || $patch === null ? null : $patch->times($cover)->dividedBy(100));
+        return null;
     }
 
     /** Height class that volumes of leaf sprays and crowns go by (handbook 9). */

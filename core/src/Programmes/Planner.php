@@ -64,7 +64,6 @@ final readonly class Planner
         $steps = [];
         $previous = null;
         $lastYear = 1;
-        /** @var list<array{\DateTimeImmutable, \DateTimeImmutable|null, int}> $laid days of the step before */
         $laid = [];
         foreach ($programme->steps() as $node) {
             if (!$this->isOfSchool($node)) {
@@ -73,7 +72,7 @@ final readonly class Planner
             $earliest = $previous === null ? $situation->day : $previous->modify('+' . $node->int('afterDays', 0) . ' days');
             $first = null;
             $days = $node->bool('followsEach')
-                ? array_map(static fn (array $day): array => [$day[0]->modify('+' . $node->int('afterDays', 0) . ' days'), null, $day[2]], $laid)
+                ? $this->following($laid, $node->int('afterDays', 0))
                 : $this->days($node, $target, $situation, $earliest, $patrolYears);
             $laid = [];
             foreach ($days as [$from, $to, $year]) {
@@ -124,6 +123,16 @@ final readonly class Planner
         }
 
         return $out;
+    }
+
+    /**
+     * @param list<array{\DateTimeImmutable, \DateTimeImmutable|null, int}> $days of the step before
+     *
+     * @return list<array{\DateTimeImmutable, \DateTimeImmutable|null, int}>
+     */
+    private function following(array $days, int $after): array
+    {
+        return array_map(static fn (array $day): array => [$day[0]->modify("+{$after} days"), null, $day[2]], $days);
     }
 
     /** The season's own first day of the occurrence that a day lies in. */

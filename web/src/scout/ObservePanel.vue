@@ -31,7 +31,7 @@ const CHOICES: Record<string, readonly string[]> = {
   'green-leaf': ['more-than-half', 'about-half', 'less-than-half', 'none'],
   'grass-form': ['broad', 'narrow'],
   'sown-crop': ['grass', 'native-mix', 'legume', 'cucurbit', 'sweet-corn', 'other-broadleaf', 'trees'],
-  'target-cover': ['under-5', '5-25', '25-50', '50-75', 'over-75'],
+  'target-cover': ['trace', 'sparse', 'patchy', 'half', 'most', 'full'],
   'root-form': ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber'],
 };
 const YES_NO = [
