@@ -9,11 +9,13 @@ use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Thicket\Measure\System;
 use Thicket\Methods\Board;
+use Thicket\Methods\Candidate;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Outcome;
 use Thicket\Methods\Row;
 use Thicket\Methods\Situation;
 use Thicket\Methods\Weighing;
+use Thicket\Mix\Active;
 
 /** The board as it crosses the wire: codes and values, and the sentences made of them in both unit systems. */
 final readonly class BoardWire
@@ -51,7 +53,7 @@ final readonly class BoardWire
         return [
             'id' => $candidate->id(),
             'method' => ['id' => $candidate->method->id(), 'name' => $this->sentences->name("method.{$candidate->method->id()}"), 'family' => $candidate->method->family()],
-            'active' => $candidate->active === null ? null : ['id' => $candidate->active->id(), 'name' => $candidate->active->name(), 'group' => $candidate->active->group()],
+            'active' => $candidate->active === null ? null : ['id' => $candidate->active->id(), 'name' => $candidate->activeNames(), 'group' => implode(' + ', array_unique(array_map(static fn (Active $a): string => $a->group(), $candidate->actives()))), 'kind' => $this->kind($candidate)],
             'card' => $candidate->card === null ? null : ['versionId' => $candidate->card->id, 'product' => $candidate->card->product, 'confirmed' => $candidate->card->confirmed],
             'typical' => $candidate->method->usesProduct() && $candidate->card === null,
             'outcome' => $row->outcome->value,
@@ -73,6 +75,19 @@ final readonly class BoardWire
             'weighing' => $this->weighing($row->weighing),
             'findings' => array_map($this->finding(...), $row->findings),
         ];
+    }
+
+    /** What stops short of the label: selective or not, systemic or not, through the soil or not, in words beside the row (handbook 3). */
+    private function kind(Candidate $candidate): string
+    {
+        $words = [];
+        foreach ($candidate->actives() as $active) {
+            $words[] = $this->sentences->name("selectivity.{$active->selectivity()}");
+            $words[] = $this->sentences->name($active->isSystemic() ? 'active.systemic' : 'active.contact');
+            $active->isSoilActive() && $words[] = $this->sentences->name('active.through-soil');
+        }
+
+        return implode(', ', array_unique($words));
     }
 
     /** @return array{total: string, shares: list<array<string, mixed>>} what the order comes from, figure by figure */

@@ -52,7 +52,7 @@ it('offers what may join, and refuses what may not', function () {
     $asked = $get('with=' . versionOf('Glyphosate')->id)->assertOk();
     expect(array_column($asked->json('words'), 'code'))->toContain('mix.mixing-not-on-card')->and($asked->json('finished'))->toBeFalse();
     // all of the meadow, so that the shelf is short
-    $this->api('POST', '/patches/' . Stand::query()->findOrFail($this->standId('spotted-knapweed'))->patch_id . '/observations', ['facts' => [['fact' => 'treated-area', 'value' => '0.8 ha', 'at' => '2026-09-03T08:00:00-05:00']]])->assertCreated();
+    $this->api('POST', '/patches/' . Stand::query()->findOrFail($this->standId('spotted-knapweed'))->patch_id . '/observations', ['facts' => [['fact' => 'treated-area', 'value' => '0.4 ha', 'at' => '2026-09-03T08:00:00-05:00']]])->assertCreated();
     $two = $get("with={$second}")->assertOk();
     expect(array_column($two->json('words'), 'code'))->toContain('mix.jar-test')->and($two->json('finished'))->toBeTrue()
         ->and(array_column($two->json('products'), 'what'))->toBe(['product', 'product-2'])

@@ -81,7 +81,8 @@ test('carries a new patch from its outline to a signed record, and sees why it c
   await test.step('Methods: reasons, another school, choose', async () => {
     await station(page, 'Methods');
     const basal = page.getByRole('button', { name: /^Basal bark/ });
-    await expect(basal).toContainText('Fits');
+    await expect(basal).toContainText('With care');
+    await expect(basal).toContainText('It will stand dead');
     await unfold(page);
     await expect(page.getByRole('button', { name: /^Cut stump/ }).first()).toContainText('Does not suit');
     await page

@@ -7,6 +7,8 @@ namespace Thicket\Methods;
 /** One judged row of the board. */
 final readonly class Row
 {
+    private const INJURIES = ['keep.passing-injury', 'keep.thinned', 'keep.injury-by-form'];
+
     public Outcome $outcome;
 
     /** Latest opening date of what closes it; null where it is open or nobody can know. */
@@ -34,10 +36,16 @@ final readonly class Row
         return array_values(array_unique(array_filter(array_map(static fn (Finding $f): ?string => $f->outcome === Outcome::CannotTell ? $f->missing : null, $this->findings))));
     }
 
+    /** Of one outcome, what spares the kept grass stands before what injures it; in a solid thicket little is left to spare (rulings J45). */
+    private function injuresWhatIsKept(): bool
+    {
+        return array_filter($this->findings, static fn (Finding $f): bool => in_array($f->code, self::INJURIES, true)) !== [];
+    }
+
     /** Before 0, after 0 or the same: the outcome first, then the weighed figures, then the name (rulings B26). */
     public function compareTo(self $other): int
     {
-        return [$other->outcome->rank(), $other->weighing->total->compareTo($this->weighing->total), $this->candidate->id()]
-            <=> [$this->outcome->rank(), 0, $other->candidate->id()];
+        return [$other->outcome->rank(), $this->injuresWhatIsKept(), $other->weighing->total->compareTo($this->weighing->total), $this->candidate->id()]
+            <=> [$this->outcome->rank(), $other->injuresWhatIsKept(), 0, $other->candidate->id()];
     }
 }

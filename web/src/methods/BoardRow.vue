@@ -14,7 +14,10 @@ const { say } = useSession();
   <div class="line" :class="{ picked }">
     <button type="button" class="brow" :class="{ picked }" :aria-pressed="picked" @click="$emit('pick')">
       <span class="what"
-        ><b>{{ row.method.name }}</b> {{ ' ' }}<span v-if="row.active" class="soft small act-name">{{ row.active.name }}{{ row.typical ? ` · ${t('methods.typical')}` : '' }}</span></span
+        ><b>{{ row.method.name }}</b> {{ ' '
+        }}<span v-if="row.active" class="soft small act-name"
+          >{{ row.active.name }} · {{ row.active.kind }} · {{ t('methods.group', { group: row.active.group }) }}{{ row.typical ? ` · ${t('methods.typical')}` : '' }}</span
+        ></span
       >
       <span class="verd"
         ><VerdictMark :outcome="row.outcome" :name="row.outcomeName" /><span v-if="row.opens" class="small soft"> {{ t('methods.opens', { day: row.opens.text }) }}</span></span

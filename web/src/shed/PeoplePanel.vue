@@ -52,9 +52,7 @@ const save = async (): Promise<void> => {
               >{{ p.licence ? t('shed.licence', { n: p.licence, day: p.licenceUntil ? dayText(p.licenceUntil, true) : '' }) : t('shed.noLicence')
               }}<template v-if="p.licenceClass"> ({{ p.licenceClass }})</template></span
             ><b v-if="p.licence && !p.licensed" class="fault"> {{ t('people.lapsed') }}</b
-            ><br /><span class="soft small">{{
-              p.clearances.length ? t('shed.cleared', { tools: p.clearances.map(clearanceName).join(', ') }) : t('shed.noClearance')
-            }}</span></span
+            ><br /><span class="soft small">{{ p.clearances.length ? t('shed.cleared', { tools: p.clearances.map(clearanceName).join(', ') }) : t('shed.noClearance') }}</span></span
           >
           <button v-if="isLead" class="btn small quiet" type="button" :aria-label="t('people.editOf', { name: p.name })" @click="edit(p)">{{ t('people.edit') }}</button>
         </li>

@@ -32,7 +32,7 @@ final readonly class Droplets implements RestsOnSchool
             return [];
         }
         if ($candidate->schools->choice('foliar-droplet') === 'coarse') {
-            return [Finding::fits('droplet.coarse', 'rulings-J2')];
+            return [Finding::fits($candidate->method->isInRows() ? 'droplet.coarse-not-sideways' : 'droplet.coarse', 'rulings-J2')];
         }
         if ($candidate->anyActive(static fn (Active $a): bool => $a->isVolatile() || $a->group() === '4')) {
             foreach ($situation->keepers as $keeper) {

@@ -51,7 +51,15 @@ final readonly class LeafCondition implements RestsOnSchool, TurnsWithTheYear
             $findings[] = Finding::notNow('leaf.just-mown', 'rulings-J12', ['mown' => $mown, 'opens' => $opens], $opens, 'change.wait-till', Certainty::Observed);
         }
         $stage = $situation->stage();
-        if ($stage !== null && in_array($stage[0], self::BARE, true)) {
+        $inShade = $situation->target->data->bool('livesOnInShade') && $stage !== null && $stage[0] === 'dead' && $stage[1] === Certainty::Estimated;
+        if ($inShade) {
+            // in shade it may live on through the warm months, whatever the calendar says
+            $findings[] = match ($situation->isYes(FactName::Shade)) {
+                true => Finding::fits('leaf.lives-in-shade', 'handbook-1', [], Certainty::Observed),
+                false => Finding::withCare('leaf.perhaps-none', 'rulings-J43', ['stage' => $stage[0]], 'change.look-at-stage', $stage[1]),
+                null => Finding::unknown('shade', 'handbook-1', false),
+            };
+        } elseif ($stage !== null && in_array($stage[0], self::BARE, true)) {
             $findings[] = $stage[1] === Certainty::Estimated
                 ? Finding::withCare('leaf.perhaps-none', 'rulings-J43', ['stage' => $stage[0]], 'change.look-at-stage', $stage[1])
                 : Finding::notNow('leaf.none', self::SOURCE, ['stage' => $stage[0]], null, 'change.green-leaves', $stage[1]);
