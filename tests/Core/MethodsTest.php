@@ -531,7 +531,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         'foliar-spot/triclopyr-ester',
         [
             'species' => 'mesquite',
-            'date' => '2026-05-21',
+            'date' => '2026-05-21', 'place' => ['latitude' => '31', 'elevationMetres' => '400'],
             'facts' => [
                 ['fact' => 'height', 'value' => '4 ft'],
                 ['fact' => 'soil-temperature-30cm', 'value' => '74 F'],
@@ -544,7 +544,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         'foliar-spot/triclopyr-ester',
         [
             'species' => 'mesquite',
-            'date' => '2026-05-21',
+            'date' => '2026-05-21', 'place' => ['latitude' => '31', 'elevationMetres' => '400'],
             'facts' => [
                 ['fact' => 'height', 'value' => '4 ft'],
                 ['fact' => 'soil-temperature-30cm', 'value' => '75 F'],
@@ -556,7 +556,7 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     'brush on 1 October' => [
         'foliar-spot/triclopyr-ester',
         [
-            'species' => 'mesquite',
+            'species' => 'mesquite', 'place' => ['latitude' => '31', 'elevationMetres' => '400'],
             'date' => '2026-10-01',
             'facts' => [
                 ['fact' => 'height', 'value' => '4 ft'],
@@ -904,10 +904,10 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         'cut-stump/triclopyr-ester/ester',
         [
             'facts' => [['fact' => 'setting', 'value' => 'woods']],
-            'cards' => [esterCard(['formulation' => 'ready-to-use'])],
+            'cards' => [esterCard(['formulation' => 'ready-to-use', 'actives' => [['active' => 'triclopyr-ester', 'amount' => '18 g ae/L']]])],
         ],
         Outcome::DoesNotSuit,
-        'card.ready-to-use-weak',
+        'card.too-weak',
     ],
     // people
     'owner wants no herbicide' => [

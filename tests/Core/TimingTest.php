@@ -153,3 +153,18 @@ it('lays a span over the turn of the year, and six months on in the south', func
     'north' => ['40', ['01-01 05-01', '10-15 12-31']],
     'south' => ['-40', ['04-15 11-01']],
 ]);
+
+it('counts the dates of a plant from where they hold', function (string $latitude, string $elevation, string $fullLeaf, bool $trusted) {
+    $document = stand(['species' => 'mesquite', 'place' => ['latitude' => $latitude, 'elevationMetres' => $elevation]]);
+    $situation = (new Thicket\Methods\SituationReader(catalogue()))->situation(Thicket\Input\Fields::of($document, new Thicket\Input\Faults()));
+    expect([$situation->phenology()?->dayOf('fullLeaf', 2026)?->format('m-d'), $situation->shift->isTrusted])->toBe([$fullLeaf, $trusted])
+        // and not a second time on another day of the same stand
+        ->and($situation->onDay(Thicket\Timing\Day::parse('2026-09-01'))->phenology()?->dayOf('fullLeaf', 2026)?->format('m-d'))->toBe($fullLeaf);
+})->with([
+    'where they hold: 31 degrees, 400 m' => ['31', '400', '05-20', true],
+    // 4 x 1 degree, and 19 of 123 days past 1 May: 4 x (1 - 38/123) = 2.8
+    'a degree poleward' => ['32', '400', '05-23', true],
+    // 4 x ((40 - 31) + (200 - 400)/120) = 29.3: still within thirty days
+    'at 40 degrees and 200 m' => ['40', '200', '06-09', true],
+    'beyond them' => ['42', '200', '06-10', false],
+]);

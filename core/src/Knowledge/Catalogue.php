@@ -188,6 +188,12 @@ final readonly class Catalogue
         return $this->root()->strings('sites');
     }
 
+    /** @return list<Node> actives that practice gives together */
+    public function mixtures(): array
+    {
+        return array_values($this->root()->nodes('mixtures'));
+    }
+
     /** @return list<string> what a person may be cleared for */
     public function clearances(): array
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Methods;
 
 use Thicket\Knowledge\Catalogue;
+use Thicket\Knowledge\Node;
 use Thicket\Mix\LabelCard;
 use Thicket\Plants\Species;
 
@@ -95,10 +96,29 @@ final readonly class Board
                     $out[] = new Candidate($method, $catalogue->active($activeId), null, $schools, $shed, $catalogue);
                 }
             }
+            $out = [...$out, ...self::mixtures($situation, $method, $catalogue, $schools, $shed)];
             // a chemical method always has a row, so that its refusal is seen
             if (!array_filter($out, static fn (Candidate $c): bool => $c->method->id() === $method->id())) {
                 $out[] = new Candidate($method, null, null, $schools, $shed, $catalogue);
             }
+        }
+
+        return $out;
+    }
+
+    /** @return list<Candidate> typical rows of actives that practice gives together, where no card of the Shed holds all of them */
+    private static function mixtures(Situation $situation, Method $method, Catalogue $catalogue, Schools $schools, Shed $shed): array
+    {
+        $out = [];
+        foreach ($catalogue->mixtures() as $mixture) {
+            $parts = array_values($mixture->nodes('parts'));
+            $ids = array_map(static fn (Node $part): string => $part->string('active'), $parts);
+            $held = array_filter($shed->cards, static fn (LabelCard $card): bool => array_diff($ids, array_column($card->actives, 'active')) === []) !== [];
+            if ($held || !in_array($method->id(), $mixture->strings('methods'), true) || !in_array($situation->target?->treatmentClass(), $mixture->strings('classes'), true)) {
+                continue;
+            }
+            $partners = array_map(static fn (Node $part): Candidate => new Candidate($method, $catalogue->active($part->string('active')), null, $schools, $shed, $catalogue, [], $part->quantity('strength')), array_slice($parts, 1));
+            $out[] = new Candidate($method, $catalogue->active($ids[0]), null, $schools, $shed, $catalogue, $partners, $parts[0]->quantity('strength'));
         }
 
         return $out;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Methods;
 
 use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Quantity;
 use Thicket\Mix\Active;
 use Thicket\Mix\CardUse;
 use Thicket\Mix\LabelCard;
@@ -27,6 +28,8 @@ final readonly class Candidate
         public Shed $shed,
         public Catalogue $catalogue,
         public array $partners = [],
+        /** Strength of this product in a mixture that practice gives so; null where it stands for itself. */
+        private ?Quantity $inMixture = null,
     ) {
     }
 
@@ -65,7 +68,9 @@ final readonly class Candidate
 
     public function id(): string
     {
-        return implode('/', array_filter([$this->method->id(), $this->active?->id(), $this->card?->id]));
+        $typical = $this->card === null && $this->partners !== [] ? '+' . implode('+', array_map(static fn (self $p): string => (string) $p->active?->id(), $this->partners)) : '';
+
+        return implode('/', array_filter([$this->method->id(), $this->active === null ? null : $this->active->id() . $typical, $this->card?->id]));
     }
 
     /** Whether the work is one of these, by {@see Method::how()}. */
@@ -108,9 +113,9 @@ final readonly class Candidate
         return $this->card?->use($this->cardUse(), $situation->stageSeen(), $situation->day, $situation->soil());
     }
 
-    public function typicalStrength(): ?\Thicket\Measure\Quantity
+    public function typicalStrength(): ?Quantity
     {
-        return $this->active?->typicalStrength($this->method->id()) ?? $this->active?->typicalStrength($this->method->like());
+        return $this->inMixture ?? $this->active?->typicalStrength($this->method->id()) ?? $this->active?->typicalStrength($this->method->like());
     }
 
     /** 1 least to 5 most: the active's for this use or the use it is a form of, else the method's own, else the middle. */
@@ -138,6 +143,6 @@ final readonly class Candidate
 
     public function with(Schools $schools): self
     {
-        return new self($this->method, $this->active, $this->card, $schools, $this->shed, $this->catalogue, $this->partners);
+        return new self($this->method, $this->active, $this->card, $schools, $this->shed, $this->catalogue, $this->partners, $this->inMixture);
     }
 }

@@ -18,6 +18,9 @@ final readonly class Situation
     /** The season of this ground: of its place, or of a leaf-out that somebody saw this year. */
     public SeasonShift $shift;
 
+    /** The season of the ground itself, before any plant's own base. */
+    private SeasonShift $place;
+
     /** @var array<string, Fact> freshest and surest fact of each name */
     private array $facts;
 
@@ -57,7 +60,9 @@ final readonly class Situation
             }
         }
         $this->facts = $best;
-        $this->shift = $this->localSeason($shift);
+        $place = $target?->datesHoldAt();
+        $this->place = $shift;
+        $this->shift = $this->localSeason($place === null ? $shift : $shift->countedFrom(...$place));
         $this->memo = new Memo();
     }
 
@@ -66,13 +71,13 @@ final readonly class Situation
     {
         $shift = $day->getTimestamp() - $this->day->getTimestamp();
 
-        return new self($this->now->setTimestamp($this->now->getTimestamp() + $shift), $day, $this->target, $this->shift, array_values($this->facts), $this->stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
+        return new self($this->now->setTimestamp($this->now->getTimestamp() + $shift), $day, $this->target, $this->place, array_values($this->facts), $this->stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
     }
 
     /** The same situation, were the plant called so. */
     public function named(Species $target): self
     {
-        return new self($this->now, $this->day, $target, $this->shift, array_values($this->facts), $this->stems, $this->keepers, $this->stance, null, $this->listed, $this->area, $this->history);
+        return new self($this->now, $this->day, $target, $this->place, array_values($this->facts), $this->stems, $this->keepers, $this->stance, null, $this->listed, $this->area, $this->history);
     }
 
     /**
@@ -107,7 +112,7 @@ final readonly class Situation
      */
     private function knowing(array $facts, array $stems): self
     {
-        return new self($this->now, $this->day, $this->target, $this->shift, $facts, $stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
+        return new self($this->now, $this->day, $this->target, $this->place, $facts, $stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
     }
 
     public function fact(FactName $name): ?Fact

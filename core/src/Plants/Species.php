@@ -224,6 +224,14 @@ final readonly class Species
         return array_map(static fn (Node $span): array => [MonthDay::parse($span->string('from')), MonthDay::parse($span->string('to'))], array_values($this->data->nodes('germination')));
     }
 
+    /** @return array{string, string}|null latitude and elevation in metres where its dates hold; null for 40 degrees and 200 m (rulings J44) */
+    public function datesHoldAt(): ?array
+    {
+        $at = $this->data->nodeOrEmpty('datesHoldAt');
+
+        return $at->has('latitude') ? [$at->string('latitude'), $at->string('elevationMetres')] : null;
+    }
+
     /** controls, suppresses, misses, disputed; null where not known. */
     public function responseTo(string $activeId): ?string
     {

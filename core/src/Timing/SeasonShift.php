@@ -28,6 +28,8 @@ final readonly class SeasonShift
         public bool $isTrusted,
         /** Where the shift comes from: 'place' (rule of thumb) or 'observed'. */
         public string $source,
+        /** The rule of thumb before it is held within its limit; null where somebody's own date speaks. */
+        private ?BigRational $ofPlace = null,
     ) {
     }
 
@@ -39,12 +41,32 @@ final readonly class SeasonShift
     {
         $degrees = BigRational::of($latitude);
         $k = $degrees->abs()->minus(40)->plus(BigRational::of($elevationMetres)->minus(200)->dividedBy(120))->multipliedBy(4)->simplified();
-        $trusted = $k->abs()->isLessThanOrEqualTo(self::LIMIT_DAYS);
-        if (!$trusted) {
-            $k = BigRational::of($k->isPositive() ? self::LIMIT_DAYS : -self::LIMIT_DAYS);
-        }
 
-        return new self($k, $degrees->isNegative(), $trusted, 'place');
+        return self::held($k, $degrees->isNegative());
+    }
+
+    /**
+     * The shift for a plant whose dates hold elsewhere than at 40 degrees and 200 m (rulings J44); its thirty days count from there. A date that
+     * somebody saw stays as it is.
+     *
+     * @param string $latitude where its dates hold, decimal degrees, without sign
+     * @param string $elevationMetres there
+     */
+    public function countedFrom(string $latitude, string $elevationMetres): self
+    {
+        if ($this->ofPlace === null) {
+            return $this;
+        }
+        $base = BigRational::of($latitude)->minus(40)->plus(BigRational::of($elevationMetres)->minus(200)->dividedBy(120))->multipliedBy(4);
+
+        return self::held($this->ofPlace->minus($base)->simplified(), $this->southern);
+    }
+
+    private static function held(BigRational $k, bool $southern): self
+    {
+        $trusted = $k->abs()->isLessThanOrEqualTo(self::LIMIT_DAYS);
+
+        return new self($trusted ? $k : BigRational::of($k->isPositive() ? self::LIMIT_DAYS : -self::LIMIT_DAYS), $southern, $trusted, 'place', $k);
     }
 
     /**

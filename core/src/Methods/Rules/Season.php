@@ -51,7 +51,9 @@ final readonly class Season implements RestsOnSchool, TurnsWithTheYear
         if ($window !== null && $stage !== null && in_array($stage, $window->closedBy, true)) {
             $opens = $windows->opensAfter($situation->day);
 
-            return [Finding::notNow('season.past-its-stage', 'rulings-J43', ['stage' => $stage] + ($opens === null ? [] : ['opens' => $opens->first, 'closes' => $opens->last]), $opens?->first, 'change.wait-till', Certainty::Observed)->told($opens === null ? 'season.past-its-stage' : 'season.past-its-stage-opens', $opens === null ? 'change.at-stage' : 'change.wait-till')];
+            return [$opens === null
+                ? Finding::notNow('season.closed', 'rulings-J43', ['why' => $window->reason], null, null, Certainty::Observed)
+                : Finding::notNow('season.past-its-stage', 'rulings-J43', ['stage' => $stage, 'opens' => $opens->first, 'closes' => $opens->last], $opens->first, 'change.wait-till', Certainty::Observed)];
         }
         if ($window !== null) {
             return [$this->open($window, $windows)];
