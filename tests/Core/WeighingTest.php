@@ -70,3 +70,11 @@ it('counts what is kept near against a row', function (string $row, array $keepe
     'pulling by hand' => ['lever-pull', ['kind' => 'tree', 'name' => 'oak', 'distance' => '1 m'], 1],
     'a path is not hurt' => ['foliar-spot/glyphosate', ['kind' => 'path', 'name' => 'lane'], 1],
 ]);
+
+it('lists what removes nothing of itself behind all that may, and before what is refused', function () use ($wood) {
+    $rows = board($wood)->rows;
+    $at = static fn (string $method): int => (int) array_search($method, array_map(static fn (Row $r): string => $r->candidate->method->id(), $rows), true);
+    $worst = array_map(static fn (Row $r): int => $r->outcome->rank(), array_slice($rows, 0, min($at('cover-crop'), $at('let-it-be'))));
+    expect(min($worst))->toBeGreaterThanOrEqual(Thicket\Methods\Outcome::CannotTell->rank())
+        ->and(array_filter(array_slice($rows, max($at('cover-crop'), $at('let-it-be')) + 1), static fn (Row $r): bool => $r->outcome->rank() >= Thicket\Methods\Outcome::CannotTell->rank()))->toBe([]);
+});

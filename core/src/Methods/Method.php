@@ -38,6 +38,12 @@ final readonly class Method
         return $this->data->string('how');
     }
 
+    /** Follows a removal, or leaves the plant alone. */
+    public function removesNothing(): bool
+    {
+        return in_array($this->how(), ['sow', 'leave'], true);
+    }
+
     /** Rings a stem and leaves it to die without product. */
     public function isGirdleAlone(): bool
     {

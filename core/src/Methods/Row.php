@@ -36,6 +36,14 @@ final readonly class Row
         return array_values(array_unique(array_filter(array_map(static fn (Finding $f): ?string => $f->outcome === Outcome::CannotTell ? $f->missing : null, $this->findings))));
     }
 
+    /** By outcome; what removes nothing of itself stands behind all that may, before what is refused. */
+    private function place(): int
+    {
+        $rank = 2 * $this->outcome->rank();
+
+        return $this->candidate->method->removesNothing() ? min($rank, 2 * Outcome::CannotTell->rank() - 1) : $rank;
+    }
+
     /** Of one outcome, what spares the kept grass stands before what injures it; in a solid thicket little is left to spare (rulings J45). */
     private function injuresWhatIsKept(): bool
     {
@@ -45,7 +53,7 @@ final readonly class Row
     /** Before 0, after 0 or the same: the outcome first, then the weighed figures, then the name (rulings B26). */
     public function compareTo(self $other): int
     {
-        return [$other->outcome->rank(), $this->injuresWhatIsKept(), $other->weighing->total->compareTo($this->weighing->total), $this->candidate->id()]
-            <=> [$this->outcome->rank(), $other->injuresWhatIsKept(), 0, $other->candidate->id()];
+        return [$other->place(), $this->injuresWhatIsKept(), $other->weighing->total->compareTo($this->weighing->total), $this->candidate->id()]
+            <=> [$this->place(), $other->injuresWhatIsKept(), 0, $other->candidate->id()];
     }
 }

@@ -28,7 +28,7 @@ final readonly class KnockDownFirst implements Rule
             return [Finding::doesNotSuit('suckering.never-knock-down', 'rulings-J11', [], 'change.treat-standing')];
         }
         if ($candidate->how('mow') && $target->resprouts() === true && $target->isPerennial()) {
-            return [Finding::withCare('resprout.comes-back', 'handbook-2-mow', [], 'change.repeat-cutting')];
+            return [Finding::withCare($target->isWoody() ? 'resprout.comes-back' : 'resprout.from-the-root', 'handbook-2-mow', [], 'change.repeat-cutting')];
         }
         if ($candidate->how('mow') && $target->resprouts() === null) {
             return [Finding::unknown('resprouts', 'species', false)];
