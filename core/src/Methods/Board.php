@@ -15,9 +15,6 @@ use Thicket\Plants\Species;
  */
 final readonly class Board
 {
-    /** What an active does to the target, best first. */
-    private const EFFECTS = ['controls', 'suppresses', 'disputed', 'misses'];
-
     /** @param list<Row> $rows */
     private function __construct(public array $rows, public string $catalogueHash, public Weights $weights)
     {
@@ -131,10 +128,10 @@ final readonly class Board
     private static function lead(LabelCard $card, Method $method, ?Species $target): ?string
     {
         $lead = null;
-        $best = count(self::EFFECTS) + 1;
+        $best = count(Candidate::EFFECTS) + 1;
         foreach (array_column($card->actives, 'active') as $id) {
-            $at = array_search($target?->responseTo($id), self::EFFECTS, true);
-            $rank = $at === false ? count(self::EFFECTS) : $at;
+            $at = array_search($target?->responseTo($id), Candidate::EFFECTS, true);
+            $rank = $at === false ? count(Candidate::EFFECTS) : $at;
             if (in_array($id, $method->actives(), true) && $rank < $best) {
                 [$lead, $best] = [$id, $rank];
             }

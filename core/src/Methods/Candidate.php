@@ -9,12 +9,15 @@ use Thicket\Measure\Quantity;
 use Thicket\Mix\Active;
 use Thicket\Mix\CardUse;
 use Thicket\Mix\LabelCard;
+use Thicket\Plants\Species;
 
 /** One row of the board before it is judged: a method, with product where it uses one, as this crew would do it. */
 final readonly class Candidate
 {
     /** Step of a poisonous product left to licensed users (handbook 9). */
     private const HARM_LICENSED = 5;
+    /** What an active does to a plant, best first. */
+    public const EFFECTS = ['controls', 'suppresses', 'disputed', 'misses'];
 
     /**
      * @param Active|null $active the one the row is chosen for: of a card with several, the one that does most to the target
@@ -42,6 +45,20 @@ final readonly class Candidate
         }
 
         return array_map($this->catalogue->active(...), array_values(array_unique($ids)));
+    }
+
+    /** @return array{string|null, Active|null} the best known effect on a plant of any active of the tank, and whose it is; never a sum (rulings J41) */
+    public function bestResponse(Species $target): array
+    {
+        $best = [null, null];
+        foreach ($this->actives() as $active) {
+            $effect = $target->responseTo($active->id());
+            if ($effect !== null && ($best[0] === null || array_search($effect, self::EFFECTS, true) < array_search($best[0], self::EFFECTS, true))) {
+                $best = [$effect, $active];
+            }
+        }
+
+        return $best;
     }
 
     /** The names of all that is in the tank. */

@@ -93,6 +93,10 @@ final readonly class Measures
         if ($target === null) {
             return [];
         }
+        // a figure of handbook 9 is of what an active controls; of what it only holds back, or nobody knows, expect less, how much is not known
+        if ($candidate->active !== null && $candidate->bestResponse($target)[0] !== 'controls') {
+            return [];
+        }
         $key = match ($candidate->method->data->stringOr('controlBy', '')) {
             'active' => self::strongest($table, $candidate),
             // what brambles answered in trials, sprayed after the stream had turned down (handbook 3)

@@ -18,15 +18,13 @@ use Thicket\Plants\Species;
  */
 final readonly class Response implements Rule
 {
-    private const BEST_FIRST = ['controls', 'suppresses', 'disputed', 'misses'];
-
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $target = $situation->target;
         if ($target === null || $candidate->active === null || !$candidate->method->usesProduct()) {
             return [];
         }
-        [$effect, $active] = self::best($target, $candidate);
+        [$effect, $active] = $candidate->bestResponse($target);
         $values = ['active' => $active === null ? $candidate->activeNames() : $active->name()];
 
         return [match ($effect) {
@@ -36,20 +34,6 @@ final readonly class Response implements Rule
             'disputed' => Finding::withCare('response.disputed', 'species', $values, null, Certainty::Typical),
             default => $this->byClass($target, $candidate, $values),
         }];
-    }
-
-    /** @return array{string|null, Active|null} the best effect of any active of the tank, and whose it is */
-    public static function best(Species $target, Candidate $candidate): array
-    {
-        $best = [null, null];
-        foreach ($candidate->actives() as $active) {
-            $effect = $target->responseTo($active->id());
-            if ($effect !== null && ($best[0] === null || array_search($effect, self::BEST_FIRST, true) < array_search($best[0], self::BEST_FIRST, true))) {
-                $best = [$effect, $active];
-            }
-        }
-
-        return $best;
     }
 
     /** @param array<string, string> $values */
