@@ -17,9 +17,9 @@ it('offers programmes, takes one, and each job becomes a later step', function (
     $this->api('POST', "/stands/{$stand}/programme", ['programme' => 'treat-standing-then-fell'])->assertStatus(428);
     $taken = $this->api('POST', "/stands/{$stand}/programme", ['programme' => 'treat-standing-then-fell'], ['If-Match' => $revision])->assertOk()->assertJsonPath('plan.id', 'treat-standing-then-fell')->assertJsonPath('act.code', 'mixed');
     expect(array_column($taken->json('plan.steps'), 'state'))->toBe(['next', 'later', 'later', 'later'])
-        ->and($taken->json('step.method.id'))->toBe('hack-and-squirt')->and($taken->json('from'))->toBe('2026-09-03');
+        ->and($taken->json('step.method.id'))->toBe('basal-bark')->and($taken->json('from'))->toBe('2026-09-03');
     // the year shows the job in hand first
-    $this->api('GET', "/stands/{$stand}/year")->assertOk()->assertJsonPath('lanes.0.method.id', 'hack-and-squirt')->assertJsonPath('lanes.0.chosen', true)->assertJsonPath('chosen.name', 'Hack and squirt');
+    $this->api('GET', "/stands/{$stand}/year")->assertOk()->assertJsonPath('lanes.0.method.id', 'basal-bark')->assertJsonPath('lanes.0.chosen', true)->assertJsonPath('chosen.name', 'Basal bark');
     // another one takes the place of what was never issued
     $other = $this->api('POST', "/stands/{$stand}/programme", ['programme' => 'cut-and-cut-again'], ['If-Match' => $taken->headers->get('ETag')])->assertOk();
     expect(Step::query()->whereHas('stands', fn ($q) => $q->whereKey($stand))->distinct()->pluck('programme')->all())->toBe(['cut-and-cut-again'])

@@ -42,7 +42,7 @@ final readonly class Board
     {
         $few = $first === null ? [] : [$first->candidate->method->id() => $first];
         foreach ($this->rows as $row) {
-            if (count($few) < $most && !in_array($row->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true)) {
+            if (count($few) < $most && !$row->candidate->method->removesNothing() && !in_array($row->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true)) {
                 $few[$row->candidate->method->id()] ??= $row;
             }
         }
