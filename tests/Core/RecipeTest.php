@@ -320,3 +320,15 @@ it('carries a leftover in only where it joins, mixes in the carrier asked for, a
     expect($solver->solve(null)->blocks)->toBe(['ceiling'])->and($on(null))->toBe([])->and($on('100 g ae/ha'))->toBe([])->and($on('102 g ae/ha'))->toBe(['ceiling']);
     expect((new RecipeSolver(...[...situated(stand(['species' => 'quackgrass', 'stems' => [], 'facts' => [['fact' => 'setting', 'value' => 'orchard']]]), 'strip-spray/glyphosate'), null]))->carrier())->toBe('water');
 });
+
+it('weighs granules that are strewn dry over an area, held to the ceiling, and mixes nothing', function (string $rate, string $most, ?string $grams, array $blocks) {
+    $card = preventerCard(['formulation' => 'granule', 'actives' => [['active' => 'trifluralin', 'amount' => '5 % w/w']], 'methods' => [['method' => 'pre-emergent', 'rateMost' => $rate]], 'yearlyMaximum' => $most]);
+    $document = herbs('bed-lawn-paving', 'large-crabgrass', '2026-03-20', [], ['cards' => [$card]]);
+    [$situation, $candidate] = situated($document, 'pre-emergent/trifluralin/preventer');
+    $recipe = (new RecipeSolver($situation, $candidate, quantity('1000 m2')))->solve(null);
+    expect([$recipe->spread, $recipe->mix, $recipe->dry === null ? null : (string) $recipe->dry->decimal(Unit::Gram, 0, RoundingMode::HALF_UP), $recipe->blocks, $recipe->missing, $recipe->isFinished()])->toBe([true, null, $grams, $blocks, [], $blocks === []]);
+})->with([
+    // 50 kg/ha over 0.1 ha, and ten in a hundred more
+    'under the ceiling: 275 kg/ha of 5 % at most' => ['50 kg/ha', '3 kg ai/ha', '5500', []],
+    'over it' => ['50 kg/ha', '2 kg ai/ha', '5500', ['ceiling']],
+]);

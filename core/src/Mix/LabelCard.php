@@ -252,6 +252,12 @@ final readonly class LabelCard
         return $strictest;
     }
 
+    /** Granules and pellets strewn dry, by weight over an area; water-dispersible granules are mixed (rulings J63). */
+    public function isSpreadDry(): bool
+    {
+        return $this->formulation === 'granule';
+    }
+
     public function isReadyToUse(): bool
     {
         return $this->formulation === 'ready-to-use';

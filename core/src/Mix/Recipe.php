@@ -41,12 +41,16 @@ final readonly class Recipe
         public ?TankPlan $plan = null,
         /** @var list<MixedProduct> every product of the tank, that of the row first */
         public array $products = [],
+        /** Strewn dry as it is: weighed, never mixed (rulings J63). */
+        public bool $spread = false,
     ) {
     }
 
     public function isFinished(): bool
     {
-        return $this->missing === [] && $this->blocks === [] && $this->mix !== null && $this->mix->missing === []
+        $made = $this->spread ? $this->dry !== null : $this->mix !== null && $this->mix->missing === [];
+
+        return $made && $this->missing === [] && $this->blocks === []
             && array_filter($this->words, static fn (MixWord $w): bool => $w->level !== MixWord::CARE) === [];
     }
 
@@ -74,6 +78,6 @@ final readonly class Recipe
     /** @param list<MixWord> $words */
     public function with(array $words, ?TankPlan $plan): self
     {
-        return new self($this->need, $this->strength, $this->strengthWhy, $this->mix, $this->loads, $this->ceiling, $this->working, $this->missing, $this->blocks, $this->carrier, $this->labelMost, $this->stems, $this->dry, $words, $plan, $this->products);
+        return new self($this->need, $this->strength, $this->strengthWhy, $this->mix, $this->loads, $this->ceiling, $this->working, $this->missing, $this->blocks, $this->carrier, $this->labelMost, $this->stems, $this->dry, $words, $plan, $this->products, $this->spread);
     }
 }

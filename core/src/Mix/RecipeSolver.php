@@ -114,13 +114,17 @@ final readonly class RecipeSolver
         $asItIs && $blocks[] = 'ready-to-use';
         $known = array_filter($parts);
         $mix = $need === null || $asItIs || count($known) < count($parts) ? null : FinishedMix::of($need, $carrier, [...array_values($known), ...$extras]);
+        $dry = $doses[0]->rate?->dimension() === Dimension::MassPerArea && $ground !== null ? AreaRate::over($doses[0]->rate, $ground)->times(MixNeed::withAllowance($this->candidate)) : null;
+        $spread = $candidates[0]->card?->isSpreadDry() === true && $this->candidate->method->goesByRate();
         $products = [];
         foreach ($doses as $n => $dose) {
-            $amount = $mix?->amountOf(self::component($n));
+            $amount = $spread && $n === 0 ? $dry : $mix?->amountOf(self::component($n));
             $products[] = new MixedProduct(self::component($n), $candidates[$n], $spray === null ? $dose->strength : $dose->share($spray), $dose->why, $amount, $dose->most, null);
         }
-        if ($mix !== null) {
-            $products = array_map(fn (MixedProduct $one): MixedProduct => $this->underCeiling($one, $products, $ground, $mix->finished), $products);
+        if ($mix !== null || $spread) {
+            // strewn dry there is no mix to share out: the whole is the product itself
+            $whole = $mix->finished ?? Quantity::of(1, Unit::Litre);
+            $products = array_map(fn (MixedProduct $one): MixedProduct => $this->underCeiling($one, $products, $ground, $whole), $products);
         }
         foreach ($candidates as $one) {
             (new MixNeed($this->situation, $one, $this->area))->passesMostPerStem() && $blocks[] = 'card-per-stem';
@@ -129,9 +133,8 @@ final readonly class RecipeSolver
             $one->ceiling?->missing !== null && $missing[] = $one->ceiling->missing;
             $one->ceiling?->kept === false && $blocks[] = 'ceiling';
         }
-        $dry = $doses[0]->rate?->dimension() === Dimension::MassPerArea && $ground !== null ? AreaRate::over($doses[0]->rate, $ground)->times(MixNeed::withAllowance($this->candidate)) : null;
 
-        return new Recipe($need, $products[0]->strength, $doses[0]->why, $mix, $mix === null || $tank === null ? null : LoadPlan::of($mix->finished, $tank), $products[0]->ceiling, $working, array_values(array_unique($missing)), array_values(array_unique($blocks)), $carrier, $products[0]->most, $stems, $dry, [], null, $products);
+        return new Recipe($need, $products[0]->strength, $doses[0]->why, $mix, $mix === null || $tank === null ? null : LoadPlan::of($mix->finished, $tank), $products[0]->ceiling, $working, array_values(array_unique($missing)), array_values(array_unique($blocks)), $carrier, $products[0]->most, $stems, $dry, [], null, $products, $spread);
     }
 
     private static function component(int $n): string
@@ -160,13 +163,14 @@ final readonly class RecipeSolver
         // what is ready to use is its own mix: as much of it goes on an area as the card says
         $spray = $this->candidate->card?->isReadyToUse() === true ? $doses[0]->rate : $spray;
         $area === null && $missing[] = 'treated-area';
-        $spray === null && $missing[] = 'spray-per-area';
+        $spread = $this->candidate->card?->isSpreadDry() === true;
+        $spray === null && !$spread && $missing[] = 'spray-per-area';
         $need = null;
         if ($area !== null && $doses[0]->rate !== null) {
             $working += ['area' => $area, 'rate' => $doses[0]->rate] + ($spray === null ? [] : ['perArea' => $spray]);
             $allowance = $this->candidate->coefficients()->string('allowancePercent');
             $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
-            $need = $spray === null ? null : AreaRate::over($spray, $area)->times(MixNeed::withAllowance($this->candidate))->to(Unit::Litre);
+            $need = $spray === null || $spread ? null : AreaRate::over($spray, $area)->times(MixNeed::withAllowance($this->candidate))->to(Unit::Litre);
         }
 
         return $this->recipe($need, $doses, 'water', $extras, $tank, $working, $missing, $area, $spray, []);
