@@ -41,3 +41,8 @@ it('expects by active, season and root', function (string $id, array $changes, a
     'pulled, root left' => ['hand-pull', ['species' => 'quackgrass', 'stems' => []], [10, 25, 50]],
     'mown once' => ['mow', ['species' => 'canada-thistle', 'stems' => []], [0, 5, 15]],
 ]);
+
+it('digs cactus by the clump, and guesses no minutes for brush', function (string $species, ?string $minutes) {
+    $labour = Thicket\Methods\Labour::of(...situated(stand(['species' => $species, 'stems' => [['diameter' => '2 in', 'count' => 6]]]), 'dig'));
+    expect($labour->hands === null ? null : (string) $labour->hands[1]->amount)->toBe($minutes);
+})->with(['six clumps of cactus' => ['prickly-pear', '60'], 'six shrubs' => ['autumn-olive', null]]);

@@ -79,6 +79,13 @@ final readonly class Labour
         }
         $perStem = $table->node('minutesPerStem');
         $method = $perStem->has($candidate->method->id()) ? $candidate->method->id() : $candidate->method->like();
+        if ($candidate->how('dig')) {
+            $method = match (true) {
+                $situation->target?->isWoody() === true => '',
+                $situation->target?->habit() === 'cactus' => "{$method}-cactus",
+                default => $method,
+            };
+        }
         if ($candidate->isLeafSpray() && !$candidate->method->isOfArea()) {
             return self::byPlants($situation, $perStem->has($method) ? $perStem->nodes($method) : []);
         }
