@@ -14,6 +14,7 @@ use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Methods\StemGroup;
+use Thicket\Mix\TreatedArea;
 use Thicket\Survey\Census;
 use Thicket\Survey\Estimate;
 
@@ -150,7 +151,7 @@ final readonly class CountWire
             if ($class->string('id') === $id) {
                 $area = $this->counts->area($stand, $tally);
 
-                return ['id' => $id, 'name' => $this->sentences->name("cover.{$id}"), 'visitedOn' => Wire::day($tally->visited_on), 'covered' => Wire::quantity($area === null ? null : self::rounded(Census::underCover($class, $area)))];
+                return ['id' => $id, 'name' => $this->sentences->name("cover.{$id}"), 'visitedOn' => Wire::day($tally->visited_on), 'covered' => Wire::quantity($area === null ? null : self::rounded(TreatedArea::underCover($class, $area)))];
             }
         }
 

@@ -8,6 +8,7 @@ use Thicket\Input\Refused;
 use Thicket\Measure\Unit;
 use Thicket\Methods\SituationReader;
 use Thicket\Methods\StemGroup;
+use Thicket\Mix\TreatedArea;
 use Thicket\Position\Fix;
 use Thicket\Survey\Census;
 use Thicket\Survey\Ellipsoid;
@@ -260,5 +261,5 @@ it('turns girth into diameter', function () {
 it('takes the middle of a cover class as the ground it stands for', function () {
     // patchy: 5 to 25 percent, so 15 of 200 m2 are 30
     $patchy = array_values(array_filter(catalogue()->coefficients()->node('cover')->nodes('classes'), static fn ($c): bool => $c->string('id') === 'patchy'))[0];
-    expect(Census::underCover($patchy, quantity('200 m2'))->toWire())->toBe(['value' => '30', 'unit' => 'm2']);
+    expect(TreatedArea::underCover($patchy, quantity('200 m2'))->toWire())->toBe(['value' => '30', 'unit' => 'm2']);
 });

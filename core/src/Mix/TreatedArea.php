@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Thicket\Mix;
 
+use Brick\Math\BigRational;
+use Thicket\Knowledge\Node;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Situation;
-use Thicket\Survey\Census;
 
 /**
  * The ground that gets the rate (handbook 2 "Strip or ring": treated area, not orchard area). What somebody measured goes first; of a strip the
@@ -49,11 +50,17 @@ final readonly class TreatedArea
         }
         foreach ($candidate->coefficients()->node('cover')->nodes('classes') as $class) {
             if ($class->string('id') === $cover) {
-                return Census::underCover($class, $patch);
+                return self::underCover($class, $patch);
             }
         }
 
         return null;
+    }
+
+    /** Ground under a cover class of coefficients.yaml: its middle percent of the area. */
+    public static function underCover(Node $class, Quantity $area): Quantity
+    {
+        return $area->times(BigRational::of($class->string('from'))->plus($class->string('below'))->dividedBy(200));
     }
 
     /** Height class that volumes of leaf sprays and crowns go by (handbook 9). */

@@ -7,7 +7,6 @@ namespace Thicket\Survey;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Thicket\Knowledge\Catalogue;
-use Thicket\Knowledge\Node;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Methods\Schools;
@@ -67,12 +66,6 @@ final readonly class Census
             StumpFace::total($stems, $from, $width, StumpFace::usualSides()),
             self::cuts($stems, $catalogue),
         );
-    }
-
-    /** Ground under a cover class of coefficients.yaml: its middle percent of the area. */
-    public static function underCover(Node $class, Quantity $area): Quantity
-    {
-        return $area->times(BigRational::of($class->string('from'))->plus($class->string('below'))->dividedBy(200));
     }
 
     /** Classes are [from, next from). */
