@@ -7,6 +7,7 @@ namespace App\Wire;
 use App\Text\Sentences;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Knowledge\Node;
+use Thicket\Methods\Method;
 use Thicket\Methods\ToolKind;
 use Thicket\Plants\Comparison;
 use Thicket\Plants\NameSearch;
@@ -25,7 +26,7 @@ final readonly class HandbookWire
         return [
             'species' => array_map($this->brief(...), $this->catalogue->allSpecies()),
             'habits' => array_map(fn (string $h): array => ['id' => $h, 'name' => $this->sentences->name("habit.{$h}")], $this->habits()),
-            'methods' => array_map(fn ($m): array => ['id' => $m->id(), 'name' => $this->sentences->name("method.{$m->id()}"), 'family' => $this->sentences->name("family.{$m->family()}"), 'product' => $m->usesProduct() ? ($m->isOfArea() && $m->like() === $m->id() ? 'rate' : 'strength') : 'none', 'steps' => array_map(fn (string $s): string => $this->sentences->name("step.{$s}"), $m->data->strings('steps')), 'mistakes' => array_map(fn (string $s): string => $this->sentences->name("mistake.{$s}"), $m->data->strings('mistakes'))], $this->catalogue->allMethods()),
+            'methods' => array_map(fn ($m): array => ['id' => $m->id(), 'name' => $this->sentences->name("method.{$m->id()}"), 'also' => $this->alsoCalled($m), 'family' => $this->sentences->name("family.{$m->family()}"), 'product' => $m->usesProduct() ? ($m->isOfArea() && $m->like() === $m->id() ? 'rate' : 'strength') : 'none', 'steps' => array_map(fn (string $s): string => $this->sentences->name("step.{$s}"), $m->data->strings('steps')), 'mistakes' => array_map(fn (string $s): string => $this->sentences->name("mistake.{$s}"), $m->data->strings('mistakes'))], $this->catalogue->allMethods()),
             'actives' => array_map(fn ($a): array => ['id' => $a->id(), 'name' => $a->name(), 'group' => $a->group(), 'selectivity' => $a->selectivity(), 'soilActive' => $a->isSoilActive(), 'volatile' => $a->isVolatile(), 'cautions' => array_map(fn (string $c): string => $this->sentences->name("caution.active-{$c}"), $a->data->strings('cautions'))], $this->catalogue->allActives()),
             'schools' => array_map(fn ($s): array => ['id' => $s->id(), 'name' => $this->sentences->name("school.{$s->id()}"), 'reason' => $this->sentences->name("reason.{$s->data->string('reason')}"), 'choices' => array_map(fn (string $c): array => ['id' => $c, 'name' => $this->sentences->name("choice.{$s->id()}.{$c}"), 'default' => $c === $s->default()], $s->choices())], $this->catalogue->allSchools()),
             'settings' => array_map(fn (string $s): array => ['id' => $s, 'name' => $this->sentences->name("site.{$s}")], $this->catalogue->sites()),
@@ -150,18 +151,46 @@ final readonly class HandbookWire
             $name = $this->sentences->name("station.{$station}");
             str_contains(mb_strtolower($name), $words) && $hits[] = ['kind' => 'station', 'id' => $station, 'name' => ucfirst($name), 'detail' => 'Station'];
         }
-        foreach ((new NameSearch($this->catalogue))->find($words) as $found) {
-            $species = $this->catalogue->species($found['species']);
-            $name = $found['name'];
-            $hits[] = ['kind' => 'species', 'id' => $species->id(), 'name' => $species->commonName(), 'detail' => $species->scientificName() . ($name === $species->commonName() || $name === $species->scientificName() ? '' : " ({$name})")];
+        $found = array_map(static fn (array $f): array => ['kind' => 'species', 'id' => $f['species']] + $f, (new NameSearch($this->catalogue))->find($words));
+        foreach ($this->catalogue->allMethods() as $method) {
+            $best = NameSearch::closest($words, [$this->sentences->name("method.{$method->id()}"), ...$this->alsoCalled($method)]);
+            $best === null || $found[] = ['kind' => 'method', 'id' => $method->id()] + $best;
         }
+        usort($found, static fn (array $a, array $b): int => $a['closeness'] <=> $b['closeness']);
 
-        return $hits;
+        return [...$hits, ...array_map($this->hit(...), $found)];
+    }
+
+    /**
+     * @param array{kind: string, id: string, name: string, closeness: int} $found
+     *
+     * @return array{kind: string, id: string, name: string, detail: string}
+     */
+    private function hit(array $found): array
+    {
+        if ($found['kind'] === 'method') {
+            $name = $this->sentences->name("method.{$found['id']}");
+            $detail = $this->sentences->name('family.' . $this->catalogue->method($found['id'])->family());
+        } else {
+            $species = $this->catalogue->species($found['id']);
+            [$name, $detail] = [$species->commonName(), $species->scientificName()];
+        }
+        $known = in_array($found['name'], [$name, $detail], true);
+
+        return ['kind' => $found['kind'], 'id' => $found['id'], 'name' => $name, 'detail' => $known ? $detail : "{$detail} ({$found['name']})"];
     }
 
     /** @return array<string, mixed> */
     private function brief(Species $species): array
     {
         return ['id' => $species->id(), 'name' => $species->commonName(), 'scientific' => $species->scientificName(), 'habit' => $this->sentences->name("habit.{$species->habit()}")];
+    }
+
+    /** @return list<string> what else a way of working is called where people do it */
+    private function alsoCalled(Method $method): array
+    {
+        $code = "also.{$method->id()}";
+
+        return $this->sentences->has($code) ? explode('; ', $this->sentences->name($code)) : [];
     }
 }

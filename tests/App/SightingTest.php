@@ -202,3 +202,19 @@ it('finds plants by what shows in a month at the ground, and puts two side by si
     expect($pair->json('tests'))->toHaveCount(2)->and((float) $pair->json('rows.0.parts'))->toBeGreaterThan(0.5)->and(array_column($pair->json('species'), 'name'))->toBe(['Poison ivy', 'Virginia creeper']);
     $this->api('GET', '/handbook/comparison?species=poison-ivy')->assertStatus(422);
 });
+
+it('finds a way of working by whatever people call it', function (string $typed, string $first) {
+    $this->as();
+    $hit = collect($this->api('GET', '/search?q=' . rawurlencode($typed))->assertOk()->json('data'))->firstWhere('kind', 'method');
+    expect($hit['id'] ?? null)->toBe($first);
+})->with([
+    'injection' => ['injection', 'hack-and-squirt'], 'frill' => ['frill', 'hack-and-squirt'], 'its own name' => ['drill and fill', 'drill-fill'], 'a slip of the pen' => ['stump paintng', 'cut-stump'],
+    'ring barking' => ['ring barking', 'girdle'], 'leaves' => ['leaf spray', 'foliar-spot'], 'goats' => ['goats', 'flash-graze'],
+]);
+
+it('says every other name of a way of working on its page', function () {
+    $this->as();
+    $named = array_filter($this->api('GET', '/handbook')->json('methods'), static fn (array $m): bool => $m['also'] !== []);
+    expect($named)->toHaveCount(count(app(Thicket\Knowledge\Catalogue::class)->allMethods()))
+        ->and($this->api('GET', '/search?q=bittersweet')->json('data.0.kind'))->not->toBe('method');
+});

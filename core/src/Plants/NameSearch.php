@@ -21,24 +21,35 @@ final readonly class NameSearch
     /** @return list<array{species: string, name: string, closeness: int}> best first; name is the one that fitted, closeness 0 begins with, 1 holds, 2 and more slips */
     public function find(string $typed): array
     {
-        $words = self::plain($typed);
-        if ($words === '') {
-            return [];
-        }
         $found = [];
         foreach ($this->catalogue->allSpecies() as $species) {
-            $best = null;
-            foreach ($species->allNames() as $name) {
-                $closeness = self::closeness($words, self::plain($name));
-                if ($closeness !== null && ($best === null || $closeness < $best['closeness'])) {
-                    $best = ['species' => $species->id(), 'name' => $name, 'closeness' => $closeness];
-                }
-            }
-            $best === null || $found[] = $best;
+            $best = self::closest($typed, $species->allNames());
+            $best === null || $found[] = ['species' => $species->id(), ...$best];
         }
         usort($found, static fn (array $a, array $b): int => [$a['closeness'], $a['name']] <=> [$b['closeness'], $b['name']]);
 
         return $found;
+    }
+
+    /**
+     * Which of the names of one thing fits what was typed best.
+     *
+     * @param list<string> $names
+     *
+     * @return array{name: string, closeness: int}|null null: none of them, or nothing was typed
+     */
+    public static function closest(string $typed, array $names): ?array
+    {
+        $words = self::plain($typed);
+        $best = null;
+        foreach ($words === '' ? [] : $names as $name) {
+            $closeness = self::closeness($words, self::plain($name));
+            if ($closeness !== null && ($best === null || $closeness < $best['closeness'])) {
+                $best = ['name' => $name, 'closeness' => $closeness];
+            }
+        }
+
+        return $best;
     }
 
     private static function closeness(string $words, string $name): ?int

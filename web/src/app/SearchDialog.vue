@@ -22,6 +22,7 @@ watch(hits, () => (at.value = 0));
 const go = (hit: Schemas['SearchResult']['data'][number] | undefined): void => {
   if (!hit) return;
   if (hit.kind === 'species') void router.push({ name: 'species', params: { id: hit.id } });
+  else if (hit.kind === 'method') void router.push({ name: 'handbook', hash: `#method-${hit.id}` });
   else if (hit.kind === 'stand') void router.push({ name: 'scout', params: { stand: hit.id } });
   else if (!OF_STAND.includes(hit.id as Station)) void router.push({ name: hit.id });
   else if (hand.standId) void router.push({ name: hit.id, params: { stand: hand.standId } });

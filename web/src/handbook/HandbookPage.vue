@@ -116,6 +116,7 @@ const choose = (id: string): void => {
           <summary>
             <b>{{ m.name }}</b> <span class="soft small">{{ m.family }}</span>
           </summary>
+          <p v-if="m.also.length" class="small">{{ t('handbook.also', { names: m.also.join(', ') }) }}</p>
           <ol>
             <li v-for="s in m.steps" :key="s">{{ s }}</li>
           </ol>
