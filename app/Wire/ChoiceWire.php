@@ -46,6 +46,7 @@ final readonly class ChoiceWire
             'keepInjury' => ['step' => $row->measures->keepInjury, 'name' => $this->sentences->name("injury.{$row->measures->keepInjury}")],
             'others' => array_map(fn (string $species, ?string $effect): array => ['species' => $species, 'name' => $this->catalogue->species($species)->commonName(), 'effect' => $effect ?? 'unknown', 'effectName' => $this->sentences->name('effect.' . ($effect ?? 'unknown'))], array_keys($side->others), array_values($side->others)),
             'grazingDays' => $side->grazingDays,
+            'grazingLost' => ['kind' => $side->grazingLost->kind, 'from' => $side->grazingLost->from, 'to' => $side->grazingLost->to],
         ];
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Thicket\Knowledge\Node;
 use Thicket\Methods\Board;
 use Thicket\Methods\Candidate;
+use Thicket\Methods\GrazingLost;
 use Thicket\Methods\Method;
 use Thicket\Methods\Outcome;
 use Thicket\Methods\SituationReader;
@@ -75,3 +76,17 @@ it('never lets a row fit while its own sheet forbids it', function () use ($bed,
         }
     }
 });
+
+it('counts the grazing that injured grass costs beside the days of the card', function (string $row, array $facts, array $lost, string $kept = 'grass') use ($keep) {
+    $document = herbs('pasture', 'common-blackberry', '2026-09-20', [seen('height', '4 ft'), ...$facts], ['keepers' => [$keep($kept, 'sod', '0 m', $kept === 'grass' ? ['species' => 'bahiagrass'] : [])]]);
+    $found = GrazingLost::of(...situated($document, $row));
+    expect([$found->kind, $found->from, $found->to])->toBe($lost);
+})->with([
+    'yellows and comes back' => ['pasture-broadcast/metsulfuron', [seen('grass-form', 'broad')], ['passing', 4, 10]],
+    'the form that does not' => ['pasture-broadcast/metsulfuron', [seen('grass-form', 'narrow')], ['lost', null, null]],
+    'no form told' => ['pasture-broadcast/metsulfuron', [], ['by-form', null, null]],
+    'sown this spring' => ['pasture-broadcast/metsulfuron', [seen('grass-form', 'broad'), seen('planted-on', '2026-04-10')], ['lost', null, null]],
+    'wholly safe' => ['pasture-broadcast/chlorsulfuron', [], ['none', null, null]],
+    'aimed at each plant' => ['foliar-spot/glyphosate', [], ['none', null, null]],
+    'no grass is kept' => ['pasture-broadcast/metsulfuron', [], ['none', null, null], 'forbs'],
+]);

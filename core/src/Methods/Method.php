@@ -74,6 +74,12 @@ final readonly class Method
         return $this->data->bool('inRows');
     }
 
+    /** Over all of the ground: it cannot be aimed away from what stands there. */
+    public function coversGround(): bool
+    {
+        return $this->isOfArea() && !$this->isInRows();
+    }
+
     /** shield, wick or class: what spares the plants kept; empty where nothing does. */
     public function guard(): string
     {

@@ -19,7 +19,7 @@ final readonly class SideBySide
      * @param list<Finding> $harms reasons for care or refusal that tell of harm
      * @param array<string, string|null> $others what the product does to each other weed here: controls, suppresses, misses, disputed; null where nobody knows
      */
-    private function __construct(public Row $row, public ?Recipe $recipe, public int $passes, public ?\DateTimeImmutable $judgeAfter, public array $harms, public array $others, public ?int $grazingDays)
+    private function __construct(public Row $row, public ?Recipe $recipe, public int $passes, public ?\DateTimeImmutable $judgeAfter, public array $harms, public array $others, public ?int $grazingDays, public GrazingLost $grazingLost)
     {
     }
 
@@ -37,6 +37,7 @@ final readonly class SideBySide
             array_values(array_filter($row->findings, static fn (Finding $f): bool => $f->outcome !== Outcome::Fits && in_array(strstr($f->code, '.', true), self::HARMS, true))),
             $active === null ? [] : array_combine(array_map(static fn (Species $s): string => $s->id(), $others), array_map(static fn (Species $s): ?string => $s->responseTo($active->id()), $others)),
             $candidate->card?->grazingDays,
+            GrazingLost::of($situation, $candidate),
         );
     }
 }

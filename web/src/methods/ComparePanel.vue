@@ -53,7 +53,14 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
   { key: 'harm', of: (c) => t('besides.step', { n: c.row.measures.harm }) },
   { key: 'keep', of: (c) => c.keepInjury.name },
   { key: 'others', of: (c) => (c.mix === null ? t('besides.noProduct') : c.others.length ? c.others.map((o) => `${o.name}: ${o.effectName}`).join('; ') : t('besides.noOthers')) },
-  { key: 'grazing', of: (c) => (c.mix === null ? t('besides.noProduct') : c.grazingDays === null ? t('besides.cardSays') : t('besides.days', { n: c.grazingDays }, c.grazingDays)) },
+  {
+    key: 'grazing',
+    of: (c) => {
+      if (c.mix === null) return t('besides.noProduct');
+      const card = c.grazingDays === null ? t('besides.cardSays') : t('besides.daysByCard', { n: c.grazingDays }, c.grazingDays);
+      return c.grazingLost.kind === 'none' ? card : `${card} · ${t(`besides.lost.${c.grazingLost.kind}`, { from: c.grazingLost.from, to: c.grazingLost.to })}`;
+    },
+  },
 ];
 </script>
 

@@ -82,7 +82,7 @@ final readonly class PlantsKept implements RestsOnSchool
     /** A spray over all of the ground that the keeper stands in cannot be aimed away from it. */
     private function coversAll(Keeper $keeper, Situation $situation, Candidate $candidate): bool
     {
-        return $candidate->method->isOfArea() && !$candidate->method->isInRows() && $keeper->isAmongTargets();
+        return $candidate->method->coversGround() && $keeper->isAmongTargets();
     }
 
     /**
@@ -115,7 +115,7 @@ final readonly class PlantsKept implements RestsOnSchool
         $kind = match (true) {
             $candidate->method->work() === 'wipe' || $candidate->goesOn('stump', 'wood') => 'touch',
             $candidate->goesOn('bark') || $candidate->method->guard() === 'shield' => 'low',
-            $candidate->method->isOfArea() && !$candidate->method->isInRows() && !$candidate->method->goesByHand() => 'boom',
+            $candidate->method->coversGround() && !$candidate->method->goesByHand() => 'boom',
             $tall || $candidate->schools->choice('foliar-droplet') === 'fine' => 'fine',
             default => 'coarse',
         };
