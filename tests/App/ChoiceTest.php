@@ -85,7 +85,7 @@ it('keeps prices with their days, refuses what is no price, and weighs money by 
     expect($this->api('GET', '/shed')->json('prices.wage.amount'))->toBe('28.00');
     $kept = $this->api('PATCH', '/shed/choices', ['prices' => ['currency' => 'EUR', 'wage' => ['amount' => '31.50', 'on' => '2026-09-01'], 'products' => [['active' => 'triclopyr-ester', 'amount' => '25', 'per' => '1 L', 'on' => '2026-09-01']]]], $match)->assertOk();
     expect($kept->json('prices.currency'))->toBe('EUR')->and($kept->json('prices.products.0.per'))->toBe(['value' => '1', 'unit' => 'L']);
-    $row = collect($this->api('GET', '/stands/' . $this->standId('common-privet') . '/board')->json('rows'))->firstWhere('id', 'dig');
+    $row = collect($this->api('GET', '/stands/' . $this->standId('common-privet') . '/board')->json('rows'))->firstWhere('id', 'lever-pull');
     expect(collect($row['weighing']['shares'])->firstWhere('measure', 'money')['figure'])->not->toBeNull();
 });
 
@@ -116,13 +116,13 @@ it('weighs one plan by weights of its own, and goes back to the crew\'s', functi
 it('keeps the crew\'s own coefficients, and the hours of the board follow them', function () {
     $this->as();
     $stand = $this->standId('common-privet');
-    $minutes = fn (): string => collect($this->api('GET', "/stands/{$stand}/board")->json('rows'))->firstWhere('id', 'dig')['measures']['hours']['value'];
+    $minutes = fn (): string => collect($this->api('GET', "/stands/{$stand}/board")->json('rows'))->firstWhere('id', 'lever-pull')['measures']['hours']['value'];
     $before = (float) $minutes();
     $shed = $this->api('GET', '/shed')->assertOk();
-    $figure = collect($shed->json('figures'))->firstWhere('path', 'minutesPerStem/dig/0');
-    expect($figure)->toMatchArray(['shipped' => ['1', '2', '5'], 'own' => null, 'name' => 'Dig out', 'unit' => 'min']);
+    $figure = collect($shed->json('figures'))->firstWhere('path', 'minutesPerStem/lever-pull/0');
+    expect($figure)->toMatchArray(['shipped' => ['1.5', '3', '6'], 'own' => null, 'name' => 'Lever pull', 'unit' => 'min']);
     $match = ['If-Match' => $shed->headers->get('ETag')];
-    $this->api('PATCH', '/shed/choices', ['figures' => ['minutesPerStem/dig/9' => ['1', '2', '3']]], $match)->assertStatus(422)->assertJsonPath('errors.0.pointer', '/figures');
-    $kept = $this->api('PATCH', '/shed/choices', ['figures' => ['minutesPerStem/dig/0' => ['2', '4', '10']]], $match)->assertOk();
-    expect(collect($kept->json('figures'))->firstWhere('path', 'minutesPerStem/dig/0')['own'])->toBe(['2', '4', '10'])->and((float) $minutes())->toBeGreaterThan($before);
+    $this->api('PATCH', '/shed/choices', ['figures' => ['minutesPerStem/lever-pull/9' => ['1', '2', '3']]], $match)->assertStatus(422)->assertJsonPath('errors.0.pointer', '/figures');
+    $kept = $this->api('PATCH', '/shed/choices', ['figures' => ['minutesPerStem/lever-pull/0' => ['3', '6', '12']]], $match)->assertOk();
+    expect(collect($kept->json('figures'))->firstWhere('path', 'minutesPerStem/lever-pull/0')['own'])->toBe(['3', '6', '12'])->and((float) $minutes())->toBeGreaterThan($before);
 });

@@ -37,11 +37,13 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
     of: (c) =>
       c.mix === null
         ? t('besides.noProduct')
-        : c.mix.need
-          ? t('besides.mixOf', { need: say(c.mix.need), product: say(c.mix.product) })
-          : c.mix.product
-            ? t('besides.productOf', { product: say(c.mix.product) })
-            : t('besides.needs', { facts: c.mix.missing.join(', ') }),
+        : c.mix.need && !c.mix.product
+          ? t('besides.mixByCard', { need: say(c.mix.need) })
+          : c.mix.need
+            ? t('besides.mixOf', { need: say(c.mix.need), product: say(c.mix.product) })
+            : c.mix.product
+              ? t('besides.productOf', { product: say(c.mix.product) })
+              : t('besides.needs', { facts: c.mix.missing.join(', ') }),
   },
   {
     key: 'money',
