@@ -205,7 +205,12 @@ test('shows a viewer everything and no button that writes', async ({ page }) => 
 test('finds by any name and walks the stations by keys', async ({ page }) => {
   await signIn(page);
   await page.keyboard.press('/');
-  await page.getByLabel('Station, stand or plant').fill('couch');
+  const search = page.getByLabel('Station, stand, plant or way of working');
+  await search.fill('injection');
+  await page.getByRole('button', { name: /Hack and squirt/ }).click();
+  await expect(page.getByText('Also called: Injection')).toBeVisible();
+  await page.keyboard.press('/');
+  await search.fill('couch');
   // the stand of that plant first, then its page
   await expect(page.getByRole('button', { name: /Quackgrass.*Cider rows/ })).toBeVisible();
   await page.getByRole('button', { name: /Quackgrass.*couch/i }).click();
