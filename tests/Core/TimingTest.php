@@ -8,10 +8,12 @@ use Thicket\Methods\Board;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\Outcome;
 use Thicket\Methods\RowOfTheYear;
+use Thicket\Methods\RuleSet;
 use Thicket\Methods\Schools;
 use Thicket\Methods\Shed;
 use Thicket\Methods\Situation;
 use Thicket\Methods\SituationReader;
+use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Timing\Day;
 use Thicket\Timing\Exception\UnreadableDate;
 use Thicket\Timing\JudgeAfter;
@@ -135,6 +137,51 @@ it('judges a year at the days on which a rule turns, and finds every day as it w
     // a year costs at most fifteen boards (rulings B34)
     expect($judged)->toBeLessThan(15 * count($candidates));
 })->with([['norway-maple', 'woods'], ['large-crabgrass', 'bed-lawn-paving'], ['wild-parsnip', 'pasture'], ['common-lambsquarters', 'new-native-grass'], ['quackgrass', 'orchard']]);
+
+it('has every rule tell the days on which its own finding changes', function (array $document) {
+    $in = Fields::of($document, $faults = new Faults());
+    $reader = new SituationReader(catalogue());
+    $situation = $reader->situation($in);
+    $candidates = Board::candidates($situation, catalogue(), $reader->schools($in), $reader->shed($in));
+    $faults->throwIfAny();
+    $season = $situation->seasonOnly();
+    $days = [];
+    for ($day = Day::of(2026, 1, 1); $day <= Day::of(2026, 12, 31); $day = $day->modify('+4 days')) {
+        $days[] = $season->onDay($day);
+    }
+    $silent = [];
+    foreach (RuleSet::standard()->rules as $rule) {
+        foreach ($candidates as $candidate) {
+            $turns = $rule instanceof TurnsWithTheYear ? $rule->turns($season, $candidate, 2026) : [];
+            $worst = static fn (Situation $on): string => array_reduce($rule->evaluate($on, $candidate), static fn (Outcome $o, $f): Outcome => $f->outcome->isWorseThan($o) ? $f->outcome : $o, Outcome::Fits)->value;
+            $before = null;
+            foreach ($days as $on) {
+                $now = $worst($on);
+                if ($before !== null && $now !== $before[1] && array_filter($turns, static fn (DateTimeImmutable $d): bool => $d > $before[0] && $d <= $on->day) === []) {
+                    $silent[basename(str_replace('\\', '/', $rule::class))] = "{$candidate->id()} {$on->day->format('Y-m-d')}: {$before[1]}, then {$now}";
+                }
+                $before = [$on->day, $now];
+            }
+        }
+    }
+    expect($silent)->toBe([]);
+})->with(function (): array {
+    $near = [['kind' => 'hive', 'name' => 'hives', 'distance' => '300 m'], ['kind' => 'path', 'name' => 'lane', 'distance' => '10 m'], ['kind' => 'grass', 'name' => 'sod', 'distance' => '0 m', 'species' => 'bahiagrass'], ['kind' => 'tree', 'name' => 'oak', 'distance' => '4 m', 'species' => 'white-oak', 'height' => '12 m', 'crownRadius' => '3 m']];
+    $past = [['on' => '2026-03-02', 'method' => 'foliar-spot', 'active' => 'glyphosate'], ['on' => '2025-08-20', 'method' => 'pasture-broadcast', 'active' => 'aminopyralid'], ['on' => '2025-05-15', 'method' => 'foliar-spot', 'active' => '2-4-d']];
+    $more = ['keepers' => $near, 'history' => $past, 'cards' => [sprayCard(['grazingDays' => 14, 'sites' => ['new-native-grass', 'pasture', 'woods', 'orchard'], 'fertiliser' => '10-2-2']), preventerCard(['plants' => [['kind' => 'tree', 'years' => 3]]])]];
+    $facts = [seen('planted-on', '2025-09-12'), seen('height', '4 ft'), seen('litter', 'none'), seen('freeze-on', '2026-10-02'), seen('grazed-from', '2026-07-20'), seen('hay-on', '2026-06-20')];
+    $south = ['place' => ['latitude' => '-38', 'elevationMetres' => '200']];
+    $asked = static fn (array $document): array => ['facts' => array_values(array_filter($document['facts'], static fn (array $f): bool => !in_array($f['fact'], ['food-taken', 'hives-near'], true)))] + $document;
+
+    return [
+        'brambles in pasture' => [$asked(woody('pasture', 'armenian-blackberry', '2026-06-01', [['diameter' => '1 in', 'count' => 5]], $facts, $more))],
+        'the same in the south' => [$asked(woody('pasture', 'armenian-blackberry', '2026-06-01', [['diameter' => '1 in', 'count' => 5]], $facts, $south + $more))],
+        'suckering trees' => [woody('woods', 'tree-of-heaven', '2026-06-01', [['diameter' => '3 in', 'count' => 5]], $facts, $more)],
+        'thistle in new native grass' => [herbs('new-native-grass', 'canada-thistle', '2026-06-01', $facts, $more)],
+        'chickweed under young trees' => [herbs('orchard', 'common-chickweed', '2026-06-01', [seen('planted-on', '2023-07-20'), seen('height', '3 in'), seen('litter', 'none')], $more)],
+        'parsnip in the south' => [$asked(herbs('pasture', 'wild-parsnip', '2026-06-01', $facts, $south + $more))],
+    ];
+});
 
 it('shows the worst and the best of a week in which a window opens', function () {
     $row = row(stand(['species' => 'tree-of-heaven', 'date' => '2026-05-10', 'facts' => [['fact' => 'setting', 'value' => 'woods']]]), 'basal-bark/triclopyr-ester');

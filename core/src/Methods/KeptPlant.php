@@ -7,7 +7,6 @@ namespace Thicket\Methods;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Mix\Active;
 use Thicket\Plants\Species;
-use Thicket\Timing\Day;
 
 /** A plant that is kept, by its species where that is known, else by the kind it was noted as (rulings J46). */
 final readonly class KeptPlant
@@ -103,6 +102,6 @@ final readonly class KeptPlant
     {
         $planted = $situation->dayOf(FactName::PlantedOn);
 
-        return $planted !== null && $this->keeper->isAmongTargets() && Day::between($planted, $situation->day) >= 0 && Day::between($planted, $situation->day) < 365;
+        return $planted !== null && $this->keeper->isAmongTargets() && $situation->day >= $planted && $situation->day < $situation->firstSeasonOver();
     }
 }

@@ -27,6 +27,8 @@ final readonly class Situation
     /** What was worked out once from these facts, which never change; every row of a board asks again. */
     private Memo $memo;
 
+    private const FIRST_SEASON_DAYS = 365;
+
     /**
      * @param \DateTimeImmutable $now the moment asked about, in the ground's zone
      * @param \DateTimeImmutable $day the ground's calendar day (midnight UTC, see Timing\Day)
@@ -96,6 +98,12 @@ final readonly class Situation
         $facts = array_values(array_filter($this->facts, static fn (Fact $f): bool => $f->name->holdsHours() === null));
 
         return $this->knowing($facts, $this->stems);
+    }
+
+    /** First day after the first season of what was sown or planted, a year after (rulings J14, J45); null where nobody told the day. */
+    public function firstSeasonOver(): ?\DateTimeImmutable
+    {
+        return $this->dayOf(FactName::PlantedOn)?->modify('+' . self::FIRST_SEASON_DAYS . ' days');
     }
 
     /** What will have come back after a first pass: how thick and how tall it is, nobody knows yet. */

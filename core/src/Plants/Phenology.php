@@ -69,12 +69,43 @@ final readonly class Phenology
         return $span + ['marginDays' => $margin, 'couldBe' => array_values(array_diff($near, [$span['stage']]))];
     }
 
-    /** @return list<\DateTimeImmutable> the days of a year on which another stage is expected, or the stream turns */
+    /** @return list<\DateTimeImmutable> the days round a year on which another stage is expected, or the stream turns */
     public function turns(int $year): array
     {
-        $days = array_map(fn (string $event): ?\DateTimeImmutable => $this->dayOf($event, $year), array_keys(self::STAGES[$this->plan()]));
+        $days = [];
+        // a season moved by half a year, or a late stage, begins in the calendar year after its own
+        foreach ([$year - 1, $year, $year + 1] as $of) {
+            foreach (array_keys(self::STAGES[$this->plan()]) as $event) {
+                $days[] = $this->dayOf($event, $of);
+            }
+            $days = [...$days, $this->shift->local(MonthDay::parse('01-16'), $of), $this->turnsDown($of), $this->stops($of)];
+        }
 
-        return array_values(array_filter([...$days, $this->shift->local(MonthDay::parse('01-16'), $year), $this->turnsDown($year), $this->stops($year)]));
+        return array_values(array_filter($days));
+    }
+
+    /** @return list<\DateTimeImmutable> the days round a year on which flowers may begin to be open, or surely are over */
+    public function flowerTurns(int $year): array
+    {
+        $days = [];
+        foreach ([$year - 1, $year, $year + 1] as $of) {
+            $span = $this->flowering($of);
+            $days = [...$days, ...($span === null ? [] : [$span['from'], $span['to']->modify('+1 day')])];
+        }
+
+        return $days;
+    }
+
+    /** @return list<\DateTimeImmutable> the days round a year on which fruit may begin to hang, or surely is gone */
+    public function fruitTurns(int $year): array
+    {
+        $days = [];
+        foreach ([$year - 1, $year, $year + 1] as $of) {
+            $span = $this->fruiting($of);
+            $days = [...$days, ...($span === null ? [] : [$span['from'], $span['to']->modify('+1 day')])];
+        }
+
+        return $days;
     }
 
     /** @return array{stage: string, since: \DateTimeImmutable, until: \DateTimeImmutable|null}|null */
@@ -143,14 +174,23 @@ final readonly class Phenology
     {
         $known = null;
         foreach ([Day::year($day) - 1, Day::year($day), Day::year($day) + 1] as $year) {
-            $ripe = $this->dayOf('fruitRipe', $year);
-            $known = $ripe === null ? $known : $known ?? false;
-            if ($ripe !== null && $day >= $ripe->modify('-' . 2 * $this->marginDays() . ' days') && $day <= $ripe->modify('+' . self::FRUIT_DAYS . ' days')) {
+            $span = $this->fruiting($year);
+            $known = $span === null ? $known : $known ?? false;
+            if ($span !== null && $day >= $span['from'] && $day <= $span['to']) {
                 return true;
             }
         }
 
         return $known;
+    }
+
+    /** @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}|null when fruit or seed may hang */
+    private function fruiting(int $year): ?array
+    {
+        $ripe = $this->dayOf('fruitRipe', $year);
+        $early = 2 * $this->marginDays();
+
+        return $ripe === null ? null : ['from' => $ripe->modify("-{$early} days"), 'to' => $ripe->modify('+' . self::FRUIT_DAYS . ' days')];
     }
 
     /**

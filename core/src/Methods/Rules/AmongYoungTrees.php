@@ -7,12 +7,11 @@ namespace Thicket\Methods\Rules;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
-use Thicket\Timing\Day;
+use Thicket\Methods\TurnsWithTheYear;
 
 /** Mowing among trees in their first three years: mowing alone does not establish them (handbook 6). */
-final readonly class AmongYoungTrees implements Rule
+final readonly class AmongYoungTrees implements TurnsWithTheYear
 {
     private const YOUNG_YEARS = 3;
     private const SETTINGS = ['orchard', 'new-planting'];
@@ -24,7 +23,19 @@ final readonly class AmongYoungTrees implements Rule
             return [];
         }
 
-        return Day::between($planted, $situation->day) < 365 * self::YOUNG_YEARS && $planted <= $situation->day
+        return $planted <= $situation->day && $situation->day < $this->grown($planted)
             ? [Finding::withCare('mow.does-not-establish', 'handbook-6', ['planted' => $planted], 'change.release-too')] : [];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        $planted = $situation->dayOf(FactName::PlantedOn);
+
+        return $planted === null ? [] : [$planted, $this->grown($planted)];
+    }
+
+    private function grown(\DateTimeImmutable $planted): \DateTimeImmutable
+    {
+        return $planted->modify('+' . self::YOUNG_YEARS . ' years');
     }
 }

@@ -50,12 +50,9 @@ final readonly class BeesAndFlowers implements TurnsWithTheYear
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array
     {
-        if (!$candidate->isLeafSpray()) {
-            return [];
-        }
-        $span = $situation->phenology()?->flowering($year);
+        $visited = $candidate->isLeafSpray() && $situation->target?->isVisitedByInsects() === true;
 
-        return $span === null ? [] : [$span['from'], $span['to']->modify('+1 day')];
+        return $visited ? $situation->phenology()?->flowerTurns($year) ?? [] : [];
     }
 
     /** How it is known that flowers are open; null where none are, or none that insects visit. */

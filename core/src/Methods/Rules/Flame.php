@@ -11,13 +11,13 @@ use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Keeper;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Plants\Species;
 use Thicket\Timing\Day;
 
 /** Everything whose work is fire (rulings J35, J54): what may burn, what was sprayed, what is too big to die, what stands beside. */
-final readonly class Flame implements Rule
+final readonly class Flame implements TurnsWithTheYear
 {
     private const MOST_WIND_METRES_A_SECOND = '4';
     private const DAYS_SINCE_SPRAY = 30;
@@ -41,6 +41,16 @@ final readonly class Flame implements Rule
             ...$this->weather($situation),
             ...$this->beside($situation),
         ];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        $days = $situation->phenology()?->turns($year) ?? [];
+        foreach ($candidate->method->work() === 'fire' ? $situation->history : [] as $past) {
+            $days = [...$days, $past->on, $past->on->modify('+' . self::DAYS_SINCE_SPRAY . ' days')];
+        }
+
+        return $candidate->method->work() === 'fire' ? $days : [];
     }
 
     /** @return list<Finding> */

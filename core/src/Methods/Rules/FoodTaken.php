@@ -9,14 +9,14 @@ use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Keeper;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 
 /**
  * What people take from the ground to eat (rulings J8, J53), for every way with product while the edible part is there: picked, or unknown near a
  * public way, not now; unknown elsewhere, cannot tell; answered no, fits.
  */
-final readonly class FoodTaken implements Rule
+final readonly class FoodTaken implements TurnsWithTheYear
 {
     private const FRUIT = ['fruit', 'nut', 'seed'];
     private const GREEN = ['leaf', 'stem', 'flower', 'root'];
@@ -47,6 +47,17 @@ final readonly class FoodTaken implements Rule
             // fruit is what J53 asks of; leaves and sap are asked after, and do not shut the row unasked
             default => Finding::unknown('food-taken', self::SOURCE, $hangs),
         }];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        $parts = $candidate->method->usesProduct() ? $situation->target?->data->strings('edible') ?? [] : [];
+        $phenology = $situation->phenology();
+
+        return [
+            ...(array_intersect($parts, self::FRUIT) === [] ? [] : $phenology?->fruitTurns($year) ?? []),
+            ...(array_intersect($parts, self::GREEN) === [] ? [] : $phenology?->turns($year) ?? []),
+        ];
     }
 
     private function fruitHangs(Situation $situation): bool

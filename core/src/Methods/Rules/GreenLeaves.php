@@ -8,14 +8,14 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 
 /**
  * Suckerers are treated through leaves that still carry (rulings J42): less than half green seen, limp or blackened leaves, or a night of 28 F
  * (-2.2 C) or colder shut it till leaves are seen sound again. Dead leaves that hang on are no leaves.
  */
-final readonly class GreenLeaves implements Rule
+final readonly class GreenLeaves implements TurnsWithTheYear
 {
     private const SOURCE = 'rulings-J42';
     private const GREEN = ['more-than-half', 'about-half'];
@@ -45,6 +45,11 @@ final readonly class GreenLeaves implements Rule
         }
 
         return [];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        return array_filter([$situation->dayOf(FactName::FreezeOn)]);
     }
 
     /** The school that treats beech at any time asks no leaves of the bark (handbook 8). */

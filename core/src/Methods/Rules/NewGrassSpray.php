@@ -7,29 +7,26 @@ namespace Thicket\Methods\Rules;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Mix\Active;
 use Thicket\Mix\LabelCard;
-use Thicket\Timing\Day;
 
 /**
  * New native grass: herbicide only if weeds are severe (handbook 6), no leaf spray that takes forbs where they were sown (J46), no nitrogen in
  * the first season, in no product either (handbook 2).
  */
-final readonly class NewGrassSpray implements Rule
+final readonly class NewGrassSpray implements TurnsWithTheYear
 {
-    private const FIRST_SEASON_DAYS = 365;
-
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         if (!$candidate->method->usesProduct() || $situation->word(FactName::Setting) !== 'new-native-grass' || !$candidate->goesOn('leaf', 'soil')) {
             return [];
         }
         $findings = [];
-        $planted = $situation->dayOf(FactName::PlantedOn);
+        $over = $situation->firstSeasonOver();
         $fed = array_filter($candidate->cards(), static fn (LabelCard $card): bool => $card->details?->hasNitrogen() === true);
-        if ($fed !== [] && ($planted === null || Day::between($planted, $situation->day) < self::FIRST_SEASON_DAYS)) {
+        if ($fed !== [] && ($over === null || $situation->day < $over)) {
             $findings[] = Finding::notAllowed('grass.no-nitrogen', 'handbook-2', ['product' => reset($fed)->product], 'change.unfed-product');
         }
         foreach ($situation->keepers as $keeper) {
@@ -42,6 +39,11 @@ final readonly class NewGrassSpray implements Rule
         }
 
         return [...$findings, Finding::withCare('grass.herbicide-last', 'handbook-6', [], 'change.mow-or-graze')];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        return array_filter([$situation->firstSeasonOver()]);
     }
 
     /** A spray on leaves that takes broad-leaved plants, spot and shielded ones too; a wiper touches what stands above them only. */

@@ -38,8 +38,8 @@ final readonly class NewNativeGrass implements TurnsWithTheYear
         $ends = $this->after($situation, $season, $candidate->how('mow') ? self::MOWING_ENDS : self::GRAZING_ENDS);
         $next = $this->after($situation, $season->modify('+1 day'), self::STARTS);
         if ($situation->day > $ends) {
-            $planted = $situation->dayOf(FactName::PlantedOn);
-            $first = $planted === null || Day::between($planted, $situation->day) < 365;
+            $over = $situation->firstSeasonOver();
+            $first = $over === null || $situation->day < $over;
             $values = ['last' => $ends, 'opens' => $next];
 
             return [$candidate->how('mow')

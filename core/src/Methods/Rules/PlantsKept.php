@@ -13,12 +13,13 @@ use Thicket\Methods\Keeper;
 use Thicket\Methods\KeptPlant;
 use Thicket\Methods\RestsOnSchool;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
 
 /**
  * Keep or kill, read from the plant kept (rulings J45, J46): by its species first, else by its kind; all actives of the tank, the worst counts.
  * No class rule ever says 'safe' (J14).
  */
-final readonly class PlantsKept implements RestsOnSchool
+final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
 {
     /** How far drops are carried, typical, ours; a card's larger figure wins. */
     private const REACH_FEET = ['touch' => '1.5', 'low' => '3', 'coarse' => '10', 'fine' => '26', 'boom' => '100'];
@@ -41,6 +42,11 @@ final readonly class PlantsKept implements RestsOnSchool
         }
 
         return $findings;
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        return array_filter([$situation->firstSeasonOver()]);
     }
 
     private function ofKeeper(Keeper $keeper, Situation $situation, Candidate $candidate): ?Finding
