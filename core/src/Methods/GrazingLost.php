@@ -34,8 +34,8 @@ final readonly class GrazingLost
             if ($kept === null || $kept->kind !== 'grass') {
                 continue;
             }
-            $injury = $kept->injury($candidate->actives(), $situation->word(FactName::GrassForm));
-            $kind = $injury !== 'none' && ($kept->isYoung($situation) || in_array($injury, ['taken', 'loss'], true)) ? self::LOST : $injury;
+            $injury = $kept->injuryHere($candidate->actives(), $situation);
+            $kind = in_array($injury, ['taken', 'loss'], true) ? self::LOST : $injury;
             $worst = array_search($kind, self::KINDS, true) > array_search($worst, self::KINDS, true) ? $kind : $worst;
         }
         $weeks = $candidate->catalogue->coefficients()->node('grazingWeeksLost');

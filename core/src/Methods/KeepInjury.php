@@ -47,7 +47,7 @@ final readonly class KeepInjury
             $hit = match ($kept->isTakenBy($actives)) {
                 false => self::SPARED,
                 null => self::MAY_BE_HIT,
-                true => self::BY_INJURY[$kept->injury($actives, $situation->word(FactName::GrassForm))],
+                true => self::BY_INJURY[$kept->injuryHere($actives, $situation)],
             };
             // behind a shield, or below the wick, it is hit by a slip only
             $step = max($step, in_array($candidate->method->guard(), ['shield', 'wick'], true) ? min($hit, self::SPARED) : $hit);

@@ -76,7 +76,7 @@ final readonly class KeptPlant
      * @param list<Active> $actives
      * @param string|null $form broad or narrow, of a grass that comes in both; null where nobody told
      */
-    public function injury(array $actives, ?string $form): string
+    private function injury(array $actives, ?string $form): string
     {
         $worst = 'none';
         foreach ($actives as $active) {
@@ -97,8 +97,26 @@ final readonly class KeptPlant
         return $worst;
     }
 
+    /**
+     * The same on this ground: by the form noted, and all of it where it stands in its first season (rulings J14, J45).
+     *
+     * @param list<Active> $actives
+     */
+    public function injuryHere(array $actives, Situation $situation): string
+    {
+        $injury = $this->injury($actives, $situation->word(FactName::GrassForm));
+
+        return $this->isYoungGrass($situation) || ($injury !== 'none' && $this->isYoung($situation)) ? 'loss' : $injury;
+    }
+
+    /** A sod sown this season takes any leaf spray ill, whatever a grown one stands, unless the card allows it (rulings J45). */
+    public function isYoungGrass(Situation $situation): bool
+    {
+        return $this->kind === 'grass' && $this->isYoung($situation);
+    }
+
     /** In its first season here: seedlings are taken as sensitive (rulings J14, J45). */
-    public function isYoung(Situation $situation): bool
+    private function isYoung(Situation $situation): bool
     {
         $planted = $situation->dayOf(FactName::PlantedOn);
 

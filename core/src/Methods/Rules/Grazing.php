@@ -11,6 +11,7 @@ use Thicket\Methods\PastWork;
 use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Mix\LabelCard;
+use Thicket\Timing\Day;
 
 /** Stock as helpers: never on what poisons them (rulings J4), nor before the days of what was sprayed here are over (J5, J40). */
 final readonly class Grazing implements TurnsWithTheYear
@@ -43,7 +44,7 @@ final readonly class Grazing implements TurnsWithTheYear
         $turns = [];
         foreach ($candidate->method->work() === 'animals' ? $situation->history : [] as $past) {
             $days = $past->active === null ? null : $this->days($candidate, $past->active);
-            $turns = [...$turns, ...($days === null ? [] : [$past->on->modify("+{$days} days")]), $past->on->modify('+' . self::CARRIED_MONTHS . ' months')];
+            $turns = [...$turns, ...($days === null ? [] : [$past->on->modify("+{$days} days")]), Day::plusMonths($past->on, self::CARRIED_MONTHS)];
         }
 
         return $turns;
@@ -66,7 +67,7 @@ final readonly class Grazing implements TurnsWithTheYear
             $until = $past->on->modify("+{$days} days");
             $findings[] = Finding::notAllowed('graze.card-days-run', 'label-card', ['active' => $active->name(), 'on' => $past->on, 'days' => $days, 'until' => $until], 'change.graze-after-days');
         }
-        if ($active->carriesOver() && $past->on->modify('+' . self::CARRIED_MONTHS . ' months') > $situation->day) {
+        if ($active->carriesOver() && Day::plusMonths($past->on, self::CARRIED_MONTHS) > $situation->day) {
             $findings[] = Finding::withCare('graze.carried-over', 'rulings-J5', $values, null, Certainty::Observed);
         }
 

@@ -14,6 +14,7 @@ use Thicket\Methods\KeptPlant;
 use Thicket\Methods\RestsOnSchool;
 use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
+use Thicket\Mix\LabelCard;
 
 /**
  * Keep or kill, read from the plant kept (rulings J45, J46): by its species first, else by its kind; all actives of the tank, the worst counts.
@@ -65,6 +66,11 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
             return $taken === false ? null : Finding::withCare('keep.beside-the-stem', 'rulings-J46', $values, 'change.shield');
         }
         $guard = $candidate->method->guard();
+        if ($kept->isYoungGrass($situation) && $guard !== 'wick' && $guard !== 'shield' && !$this->isAllowedByCard($kept, $candidate)) {
+            return $this->coversAll($keeper, $situation, $candidate)
+                ? Finding::doesNotSuit('keep.first-season', 'rulings-J45', $values, 'change.after-first-season')
+                : Finding::withCare('keep.may-be-hit', 'rulings-J45', $values, 'change.shield');
+        }
         if ($taken === false) {
             return $kept->kind === 'sedge'
                 ? Finding::withCare('keep.sedge-spared', 'rulings-J46', $values)
@@ -85,6 +91,14 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
         };
     }
 
+    /** Every card of the tank names the grass as one that stands it. */
+    private function isAllowedByCard(KeptPlant $kept, Candidate $candidate): bool
+    {
+        $naming = array_filter($candidate->cards(), static fn (LabelCard $card): bool => in_array($kept->species?->id(), $card->details->grassesTolerant ?? [], true));
+
+        return $naming !== [] && count($naming) === count($candidate->cards());
+    }
+
     /** A spray over all of the ground that the keeper stands in cannot be aimed away from it. */
     private function coversAll(Keeper $keeper, Situation $situation, Candidate $candidate): bool
     {
@@ -98,10 +112,7 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
      */
     private function wholePatch(KeptPlant $kept, Situation $situation, Candidate $candidate, array $values): Finding
     {
-        $injury = $kept->injury($candidate->actives(), $situation->word(FactName::GrassForm));
-        if ($kept->isYoung($situation)) {
-            $injury = 'loss';
-        }
+        $injury = $kept->injuryHere($candidate->actives(), $situation);
         if ($kept->kind === 'grass' && $situation->word(FactName::Cover) === 'solid-thicket') {
             return Finding::withCare('keep.thicket-first', 'rulings-J45', $values, 'change.sow-again');
         }
