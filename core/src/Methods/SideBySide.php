@@ -13,7 +13,7 @@ use Thicket\Timing\JudgeAfter;
 final readonly class SideBySide
 {
     /** Areas of findings that tell of harm to plants, water, people, stock and ground. */
-    private const HARMS = ['keep', 'roots', 'drift', 'carry', 'people', 'graze', 'hay', 'water', 'hazard', 'food', 'bees', 'ground', 'nest', 'slope'];
+    private const HARMS = ['keep', 'roots', 'drift', 'carry', 'people', 'graze', 'hay', 'water', 'hazard', 'food', 'bees', 'ground', 'nest', 'slope', 'dead', 'poison', 'trunk', 'grass', 'among', 'till'];
 
     /**
      * @param list<Finding> $harms reasons for care or refusal that tell of harm
