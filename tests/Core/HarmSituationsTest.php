@@ -8,6 +8,7 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\GrazingLost;
 use Thicket\Methods\Method;
 use Thicket\Methods\Outcome;
+use Thicket\Methods\SideBySide;
 use Thicket\Methods\SituationReader;
 use Thicket\Safety\Cautions;
 
@@ -15,12 +16,8 @@ use Thicket\Safety\Cautions;
  * Situations worked by hand in which a wrong answer hurts somebody, water, stock or what is kept: both sides of each.
  */
 
-$keep = static fn (string $kind, string $name, string $distance = '0 m', array $more = []): array => ['kind' => $kind, 'name' => $name, 'distance' => $distance] + $more;
 $low = seen('height', '1 ft');
 $bare = [seen('litter', 'none'), seen('sprayed-lately', false)];
-$bed = static fn (array $facts, array $more = []): array => herbs('seedbed', 'velvetleaf', '2026-05-10', [seen('stage', 'cotyledon'), ...$facts], $more);
-$tree = static fn (string $size, array $facts = [], array $more = []): array => woody('woods', 'norway-maple', '2026-09-10', [['diameter' => $size, 'count' => 4]], $facts, $more);
-$pasture = static fn (array $facts, array $card = [], array $more = []): array => herbs('pasture', 'canada-thistle', '2026-06-10', [seen('height', '2 ft'), ...$facts], $more + ['cards' => [sprayCard($card)]]);
 
 it('keeps people, water, stock and what is kept from harm', function (array $document, array $must, array $never = []) {
     expectRows($document, $must, $never);
@@ -40,13 +37,13 @@ it('holds a made-up way of working to the rules and cautions of its work', funct
     expect(array_values(array_diff($codes, codes(Board::judge($situation, $candidate)))))->toBe([])
         ->and(array_values(array_diff($cautions, Cautions::for($situation, $candidate)->cautions)))->toBe([]);
 })->with([
-    'fire' => [['work' => 'fire', 'how' => 'flame'], $bed([seen('drought', true), seen('wind-speed', '9 m/s'), seen('litter', 'dry'), seen('sprayed-lately', true), seen('volunteers', true)]), ['flame.drought', 'flame.wind', 'flame.dry-litter', 'flame.sprayed-lately', 'volunteer.no-tool'], ['flame-work']],
+    'fire' => [['work' => 'fire', 'how' => 'flame'], seedbed([seen('drought', true), seen('wind-speed', '9 m/s'), seen('litter', 'dry'), seen('sprayed-lately', true), seen('volunteers', true)]), ['flame.drought', 'flame.wind', 'flame.dry-litter', 'flame.sprayed-lately', 'volunteer.no-tool'], ['flame-work']],
     'fire on burning sap' => [['work' => 'fire', 'how' => 'flame'], herbs('roadside-trail', 'wild-parsnip', '2026-05-10', [seen('stage', 'seedling')]), ['hazard.never-trim'], ['flame-work']],
     'machine' => [['work' => 'machine', 'how' => 'mow'], herbs('pasture', 'poison-hemlock', '2026-05-10', [seen('volunteers', true)]), ['hazard.never-trim', 'poison.out-till-gone'], ['bystanders-clear']],
     'animals' => [['work' => 'animals', 'how' => 'graze'], herbs('pasture', 'tansy-ragwort', '2026-05-10', [], ['history' => [['on' => '2026-05-01', 'method' => 'pasture-broadcast', 'active' => 'clopyralid']]]), ['graze.toxic', 'graze.carried-over'], ['stock-and-poison']],
-    'injection' => [['work' => 'injection', 'how' => 'drill', 'onto' => 'wood', 'usesProduct' => true, 'active' => 'imazapyr'], $tree('8 in', [seen('height', '12 m'), seen('volunteers', true)], ['keepers' => [$keep('path', 'lane', '5 m'), $keep('tree', 'oak', '4 m', ['species' => 'white-oak', 'height' => '12 m', 'crownRadius' => '3 m'])]]), ['dead.near-people', 'roots.soil-active-reach', 'volunteer.no-product'], ['standing-dead', 'active-soil-active']],
-    'spray on leaves' => [['work' => 'spray', 'how' => 'spray', 'onto' => 'leaf', 'usesProduct' => true, 'active' => 'clopyralid'], herbs('open-habitat', 'spotted-knapweed', '2026-07-15', [$low, seen('wind-speed', '9 m/s'), seen('leaf-wetness', 'wet')], ['keepers' => [$keep('hive', 'hives', '300 m'), $keep('organic', 'beans', '200 m')]]), ['bees.hives-near', 'drift.ask-wind', 'weather.wind', 'leaf.wet'], ['no-drift', 'active-carry-over']],
-    'girdle' => [['work' => 'cutting', 'how' => 'girdle'], $tree('8 in', [seen('height', '12 m')], ['keepers' => [$keep('building', 'barn', '5 m')]]), ['dead.near-people'], ['standing-dead']],
+    'injection' => [['work' => 'injection', 'how' => 'drill', 'onto' => 'wood', 'usesProduct' => true, 'active' => 'imazapyr'], mapleTrees('8 in', [seen('height', '12 m'), seen('volunteers', true)], ['keepers' => [keeper('path', 'lane', '5 m'), keeper('tree', 'oak', '4 m', ['species' => 'white-oak', 'height' => '12 m', 'crownRadius' => '3 m'])]]), ['dead.near-people', 'roots.soil-active-reach', 'volunteer.no-product'], ['standing-dead', 'active-soil-active']],
+    'spray on leaves' => [['work' => 'spray', 'how' => 'spray', 'onto' => 'leaf', 'usesProduct' => true, 'active' => 'clopyralid'], herbs('open-habitat', 'spotted-knapweed', '2026-07-15', [$low, seen('wind-speed', '9 m/s'), seen('leaf-wetness', 'wet')], ['keepers' => [keeper('hive', 'hives', '300 m'), keeper('organic', 'beans', '200 m')]]), ['bees.hives-near', 'drift.ask-wind', 'weather.wind', 'leaf.wet'], ['no-drift', 'active-carry-over']],
+    'girdle' => [['work' => 'cutting', 'how' => 'girdle'], mapleTrees('8 in', [seen('height', '12 m')], ['keepers' => [keeper('building', 'barn', '5 m')]]), ['dead.near-people'], ['standing-dead']],
     'tillage' => [['work' => 'machine', 'how' => 'till', 'depth' => ['value' => '3', 'unit' => 'in']], herbs('orchard', 'velvetleaf', '2026-05-10'), ['till.feeder-roots'], []],
     'digging' => [['work' => 'hand', 'how' => 'dig'], herbs('bed-lawn-paving', 'curly-dock', '2026-05-10', [seen('slope', 'steep')]), ['roots.taproot-whole'], ['locate-utilities']],
 ]);
@@ -69,16 +66,16 @@ it('asks properties in the core, never the id of a method, an active or a specie
     expect(array_values(array_unique($found)))->toBe([]);
 });
 
-it('never lets a row fit while its own sheet forbids it', function () use ($bed, $bare) {
-    foreach (board($bed([...$bare, seen('drought', true)]))->rows as $row) {
+it('never lets a row fit while its own sheet forbids it', function () use ($bare) {
+    foreach (board(seedbed([...$bare, seen('drought', true)]))->rows as $row) {
         if ($row->candidate->method->work() === 'fire') {
             expect($row->outcome)->not->toBe(Outcome::Fits);
         }
     }
 });
 
-it('counts the grazing that injured grass costs beside the days of the card', function (string $row, array $facts, array $lost, string $kept = 'grass') use ($keep) {
-    $document = herbs('pasture', 'common-blackberry', '2026-09-20', [seen('height', '4 ft'), ...$facts], ['keepers' => [$keep($kept, 'sod', '0 m', $kept === 'grass' ? ['species' => 'bahiagrass'] : [])]]);
+it('counts the grazing that injured grass costs beside the days of the card', function (string $row, array $facts, array $lost, string $kept = 'grass') {
+    $document = herbs('pasture', 'common-blackberry', '2026-09-20', [seen('height', '4 ft'), ...$facts], ['keepers' => [keeper($kept, 'sod', '0 m', $kept === 'grass' ? ['species' => 'bahiagrass'] : [])]]);
     $found = GrazingLost::of(...situated($document, $row));
     expect([$found->kind, $found->from, $found->to])->toBe($lost);
 })->with([
@@ -89,4 +86,12 @@ it('counts the grazing that injured grass costs beside the days of the card', fu
     'wholly safe' => ['pasture-broadcast/chlorsulfuron', [], ['none', null, null]],
     'aimed at each plant' => ['foliar-spot/glyphosate', [], ['none', null, null]],
     'no grass is kept' => ['pasture-broadcast/metsulfuron', [], ['none', null, null], 'forbs'],
+]);
+
+it('names in the comparison every harm that the verdict tells', function (string $row, array $document, string $code) {
+    [$situation] = situated($document, $row);
+    expect(array_column(SideBySide::of($situation, row($document, $row), [])->harms, 'code'))->toContain($code);
+})->with([
+    'standing dead' => ['girdle', mapleTrees('8 in', [seen('height', '12 m')], ['keepers' => [keeper('path', 'lane', '23 m')]]), 'dead.near-people'],
+    'poison and stock' => ['hand-pull', herbs('pasture', 'poison-hemlock', '2026-04-10', [seen('grazed-from', '2026-04-01')]), 'poison.move-stock-dry'],
 ]);

@@ -237,3 +237,53 @@ function situations(string $file): array
 {
     return require __DIR__ . "/fixtures/{$file}.php";
 }
+
+/**
+ * @param array<string, mixed> $more
+ *
+ * @return array<string, mixed>
+ */
+function keeper(string $kind, string $name, string $distance = '0 m', array $more = []): array
+{
+    return ['kind' => $kind, 'name' => $name, 'distance' => $distance] + $more;
+}
+
+/**
+ * Velvetleaf in seed leaves on a seedbed.
+ *
+ * @param list<array<string, mixed>> $facts
+ * @param array<string, mixed> $more
+ *
+ * @return array<string, mixed>
+ */
+function seedbed(array $facts, array $more = []): array
+{
+    return herbs('seedbed', 'velvetleaf', '2026-05-10', [seen('stage', 'cotyledon'), ...$facts], $more);
+}
+
+/**
+ * Four Norway maples in a wood in September.
+ *
+ * @param list<array<string, mixed>> $facts
+ * @param array<string, mixed> $more
+ *
+ * @return array<string, mixed>
+ */
+function mapleTrees(string $size, array $facts = [], array $more = []): array
+{
+    return woody('woods', 'norway-maple', '2026-09-10', [['diameter' => $size, 'count' => 4]], $facts, $more);
+}
+
+/**
+ * Canada thistle two feet high in a pasture, with one card.
+ *
+ * @param list<array<string, mixed>> $facts
+ * @param array<string, mixed> $card
+ * @param array<string, mixed> $more
+ *
+ * @return array<string, mixed>
+ */
+function thistlePasture(array $facts, array $card = [], array $more = []): array
+{
+    return herbs('pasture', 'canada-thistle', '2026-06-10', [seen('height', '2 ft'), ...$facts], $more + ['cards' => [sprayCard($card)]]);
+}
