@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Text;
 
+use Thicket\Knowledge\Node;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 use Thicket\Measure\System;
@@ -31,6 +32,18 @@ final class Sentences
     public function name(string $code): string
     {
         return $this->format($code, []);
+    }
+
+    /** A sentence of one plant (lang/LOCALE/species.json), or '' where nothing is written: origin, why, by-hand, look-first, instead. */
+    public function ofPlant(string $species, string $what): string
+    {
+        return $this->has("plant.{$species}.{$what}") ? $this->name("plant.{$species}.{$what}") : '';
+    }
+
+    /** The question of a test that parts two look-alikes (lang/LOCALE/lookalikes.json). */
+    public function lookTest(Node $pair, Node $test): string
+    {
+        return $this->name('look.' . implode('--', $pair->strings('pair')) . '.' . $test->string('id'));
     }
 
     /**

@@ -41,8 +41,8 @@ final readonly class HandbookWire
         $phenology = $species->data->nodeOrEmpty('phenology')->data;
 
         return $this->brief($species) + [
-            'names' => $species->allNames(), 'family' => $species->data->string('family'), 'origin' => $species->data->string('origin'), 'why' => $species->data->string('whyItMatters'), 'mechanical' => $species->data->string('mechanical'),
-            'lookFirst' => $species->data->stringOr('lookFirst', ''), 'spread' => $species->data->strings('spread'), 'replacements' => $species->data->strings('replacements'),
+            'names' => $species->allNames(), 'family' => $species->data->string('family'), 'origin' => $this->sentences->ofPlant($species->id(), 'origin'), 'why' => $this->sentences->ofPlant($species->id(), 'why'), 'mechanical' => $this->sentences->ofPlant($species->id(), 'by-hand'),
+            'lookFirst' => $this->sentences->ofPlant($species->id(), 'look-first'), 'spread' => $species->data->strings('spread'), 'instead' => $this->sentences->ofPlant($species->id(), 'instead'),
             'hazards' => array_map(fn (string $h): string => $this->sentences->name("caution.plant-{$h}"), $species->hazards()), 'seedBankYears' => $species->seedBankYears(), 'sapFlow' => $species->sapFlow(),
             'root' => $this->sentences->name("root.{$species->rootForm()}"), 'resprouts' => $species->resprouts(), 'rootSuckering' => $species->isRootSuckering(),
             'phenology' => array_filter(array_map(static fn ($day): ?string => is_string($day) && $day !== 'unknown' ? $day : null, $phenology)) ?: new \stdClass(),
@@ -73,7 +73,7 @@ final readonly class HandbookWire
                 'character' => $row['character'], 'parts' => number_format($row['parts'], 2, '.', ''),
                 'cells' => array_map(fn (?array $states): ?array => $states === null ? null : $this->states($states), $row['states']),
             ], $comparison->rows),
-            'tests' => array_merge([], ...array_map(fn (Node $pair): array => array_map(fn (Node $test): array => $this->test($test), array_values($pair->nodes('tests'))), array_values($pairs))),
+            'tests' => array_merge([], ...array_map(fn (Node $pair): array => array_map(fn (Node $test): array => $this->test($pair, $test), array_values($pair->nodes('tests'))), array_values($pairs))),
         ];
     }
 
@@ -109,15 +109,15 @@ final readonly class HandbookWire
     {
         $other = $this->catalogue->species(array_values(array_diff($pair->strings('pair'), [$species->id()]))[0]);
 
-        return ['id' => $other->id(), 'name' => $other->commonName(), 'scientific' => $other->scientificName(), 'danger' => $pair->string('danger'), 'tests' => array_map(fn (Node $t): array => $this->test($t), array_values($pair->nodes('tests')))];
+        return ['id' => $other->id(), 'name' => $other->commonName(), 'scientific' => $other->scientificName(), 'danger' => $pair->string('danger'), 'tests' => array_map(fn (Node $t): array => $this->test($pair, $t), array_values($pair->nodes('tests')))];
     }
 
     /** @return array{question: string, handling: string, yes: string, no: string} names of what an answer points to */
-    private function test(Node $test): array
+    private function test(Node $pair, Node $test): array
     {
         $points = $test->node('points');
 
-        return ['question' => $test->string('question'), 'handling' => $this->sentences->name('handling.' . $test->string('handling')), 'yes' => $this->catalogue->species($points->string('yes'))->commonName(), 'no' => $this->catalogue->species($points->string('no'))->commonName()];
+        return ['question' => $this->sentences->lookTest($pair, $test), 'handling' => $this->sentences->name('handling.' . $test->string('handling')), 'yes' => $this->catalogue->species($points->string('yes'))->commonName(), 'no' => $this->catalogue->species($points->string('no'))->commonName()];
     }
 
     /** @return list<array{id: string, value: string|null}> what decides verdicts; null is not known */

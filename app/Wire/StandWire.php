@@ -230,7 +230,7 @@ final readonly class StandWire
         return [
             'pair' => implode('--', $look['pair']->strings('pair')), 'other' => ['id' => $look['other'], 'name' => $this->catalogue->species($look['other'])->commonName(), 'scientific' => $this->catalogue->species($look['other'])->scientificName()],
             'danger' => $look['pair']->string('danger'), 'gated' => $look['gated'], 'resolved' => $look['resolved'],
-            'tests' => array_map(fn ($test): array => ['id' => $test->string('id'), 'question' => $test->string('question'), 'handling' => $this->sentences->name('handling.' . $test->string('handling')), 'yes' => $test->node('points')->string('yes')], array_values($look['pair']->nodes('tests'))),
+            'tests' => array_map(fn ($test): array => ['id' => $test->string('id'), 'question' => $this->sentences->lookTest($look['pair'], $test), 'handling' => $this->sentences->name('handling.' . $test->string('handling')), 'yes' => $test->node('points')->string('yes')], array_values($look['pair']->nodes('tests'))),
         ];
     }
 

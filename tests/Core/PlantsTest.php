@@ -202,8 +202,31 @@ it('reports how many of each fact nobody knows, as docs/catalogue.md says', func
     expect($page)->toContain(count(speciesFiles()) . ' species');
 });
 
+/** @return array<string, string> */
+function sentencesOf(string $file): array
+{
+    return json_decode((string) file_get_contents(dirname(__DIR__, 2) . "/lang/en/{$file}.json"), true, 4, JSON_THROW_ON_ERROR);
+}
+
+it('has the sentences of every species and of every test that parts look-alikes in lang, and no others', function () {
+    $plants = $looks = [];
+    foreach (catalogue()->allSpecies() as $species) {
+        foreach (['origin', 'why', 'by-hand', 'look-first'] as $what) {
+            $plants[] = "plant.{$species->id()}.{$what}";
+        }
+    }
+    foreach (glob(dirname(__DIR__, 2) . '/core/data/lookalikes/*.yaml') ?: [] as $file) {
+        foreach (Symfony\Component\Yaml\Yaml::parseFile($file)['tests'] as $test) {
+            $looks[] = 'look.' . basename($file, '.yaml') . ".{$test['id']}";
+        }
+    }
+    $written = array_filter(array_keys(sentencesOf('species')), static fn (string $key): bool => !str_ends_with($key, '.instead'));
+    expect($written)->toEqualCanonicalizing($plants)->and(array_keys(sentencesOf('lookalikes')))->toEqualCanonicalizing($looks);
+});
+
 it('shares no more than three fifths of its words between two species', function () {
-    $words = array_map(static fn (array $s): array => array_unique(preg_split('/[^a-z]+/', strtolower("{$s['whyItMatters']} {$s['mechanical']} " . ($s['lookFirst'] ?? '')), -1, PREG_SPLIT_NO_EMPTY) ?: []), speciesFiles());
+    $said = sentencesOf('species');
+    $words = array_map(static fn (array $s): array => array_unique(preg_split('/[^a-z]+/', strtolower(implode(' ', array_map(static fn (string $what): string => $said["plant.{$s['id']}.{$what}"] ?? '', ['why', 'by-hand', 'look-first']))), -1, PREG_SPLIT_NO_EMPTY) ?: []), speciesFiles());
     $ids = array_keys($words);
     $worst = ['', 0.0];
     foreach ($ids as $i => $a) {

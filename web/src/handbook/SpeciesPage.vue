@@ -48,7 +48,7 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
           <p>{{ s.mechanical }}</p>
           <p class="soft">{{ s.lookFirst }} {{ s.origin }}</p>
           <p class="small">{{ t('handbook.troubles') }} {{ s.settings.join(', ') }}.</p>
-          <p v-if="s.replacements.length" class="small">{{ t('handbook.plantInstead') }} {{ s.replacements.join(', ') }}.</p>
+          <p v-if="s.instead" class="small">{{ t('handbook.plantInstead') }} {{ s.instead }}.</p>
           <p class="small">{{ t('handbook.alsoCalled') }} {{ s.names.join(', ') }}</p>
           <section v-if="s.lookAlikes.length" class="stack" aria-labelledby="la-h">
             <h2 id="la-h">{{ t('handbook.lookAlikes') }}</h2>

@@ -19,7 +19,7 @@ use Thicket\Methods\TurnsWithTheYear;
 final readonly class FoodTaken implements TurnsWithTheYear
 {
     private const FRUIT = ['fruit', 'nut', 'seed'];
-    private const GREEN = ['leaf', 'stem', 'flower', 'root'];
+    private const GREEN = ['leaf', 'stem', 'shoot', 'flower', 'root', 'tuber'];
     private const SOURCE = 'rulings-J53';
 
     public function evaluate(Situation $situation, Candidate $candidate): array
