@@ -35,6 +35,12 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; } .warn { border-left: 1.4mm solid #7
 @if ($s['clock'])<div class="warn"><b>{{ $s['clock'][$units] }}</b></div>@endif
 <h2>Do</h2><ol>@foreach ($s['method']['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol>
 <div>Goes wrong when: {{ implode(' ', $s['method']['mistakes']) }}</div>
+@php($reason = $s['reason'] ?? null)
+@if ($reason && ($reason['for'] || $reason['why'] || $reason['snags'] || $reason['evidence']))<h2>Why so</h2>
+@if ($reason['for'])<div><b>Done for:</b> {{ $reason['for'] }}.</div>@endif
+@if ($reason['why'])<div><b>Chosen because:</b> {{ $reason['why'] }}</div>@endif
+@if ($reason['snags'])<div class="warn">{{ $reason['snags'] }}</div>@endif
+<ul>@foreach ($reason['evidence'] as $one)<li>{{ $one['text'][$units] }} <i>({{ $one['source'] }})</i></li>@endforeach</ul>@endif
 @if ($s['keepers'])<h2>Keep</h2><div>@foreach ($s['keepers'] as $keeper){{ $keeper['name'] }}{{ $keeper['distance'] ? ' at ' . $keeper['distance']['shown'][$units] : '' }}{{ ($keeper['side'] ?? null) ? ' to the ' . $keeper['side'] : '' }}; @endforeach</div>@endif
 <h2>Wear</h2><ul class="two">@foreach ($s['wearing'] as $w)<li>{{ $w }}</li>@endforeach @foreach (array_filter([$s['product'], ...($s['partners'] ?? [])]) as $one) @if ($one['wearing'])<li>Card: {{ $one['wearing'] }}</li>@endif @endforeach</ul>
 <h2>Mind</h2><ul class="two">@foreach ($s['cautions'] as $c)<li>{{ $c }}</li>@endforeach</ul>

@@ -93,6 +93,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
 
     Route::middleware('writes')->group(static function (): void {
         Route::post('grounds', [GroundController::class, 'store']);
+        Route::patch('grounds/{ground}', [GroundController::class, 'update']);
         Route::post('grounds/{ground}/patches', [PatchController::class, 'store']);
         Route::post('grounds/{ground}/keepers', [KeeperController::class, 'store']);
         Route::post('grounds/{ground}/imports', [ExchangeController::class, 'store']);

@@ -24,8 +24,11 @@ use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Quantity;
+use Thicket\Methods\Board;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
+use Thicket\Methods\Outcome;
+use Thicket\Methods\Situation;
 use Thicket\Mix\LabelCard;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\TankTerms;
@@ -41,6 +44,8 @@ final readonly class IssueSheet
 {
     /** Nearest things on the printed map. */
     private const MOST_ON_MAP = 40;
+    /** What speaks for the way, on a sheet that is read in the field. */
+    private const MOST_EVIDENCE = 5;
 
     public function __construct(
         private Catalogue $catalogue,
@@ -159,6 +164,31 @@ final readonly class IssueSheet
         return $out;
     }
 
+    /**
+     * What the removal is for, why this way was chosen, and what speaks for it: expected control and whatever fitted on the day of the sheet.
+     *
+     * @return array{for: string|null, snags: string|null, why: string|null, evidence: list<array{text: array{us: string, metric: string}, source: string}>}
+     */
+    private function reason(Situation $situation, Step $step, Candidate $candidate): array
+    {
+        $row = Board::judge($situation, $candidate);
+        $for = $situation->word(FactName::RemovalFor);
+        $evidence = [];
+        if ($row->measures->controlLow !== null && $row->measures->controlHigh !== null) {
+            $evidence[] = ['text' => $this->sentences->both('sheet.expected', ['low' => $row->measures->controlLow, 'high' => $row->measures->controlHigh]), 'source' => $this->sentences->source('handbook-9')];
+        }
+        foreach ($row->findings as $finding) {
+            if ($finding->outcome === Outcome::Fits && $finding->school === null && count($evidence) < self::MOST_EVIDENCE) {
+                $evidence[] = ['text' => $this->sentences->sentence($finding->code, $finding->values), 'source' => $this->sentences->source($finding->source)];
+            }
+        }
+
+        return [
+            'for' => $for === null ? null : $this->sentences->name("removal.{$for}"), 'why' => $step->why,
+            'snags' => $situation->isYes(FactName::KeptAsSnags) === true ? $this->sentences->name('sheet.snags') : null, 'evidence' => $evidence,
+        ];
+    }
+
     /** @return array<string, mixed>|null shapes for the map page, as they stood when the sheet was issued */
     private function map(Stand $stand): ?array
     {
@@ -199,6 +229,7 @@ final readonly class IssueSheet
             'map' => $this->map($stand),
             'target' => ['name' => $species->commonName(), 'scientific' => $species->scientificName(), 'stems' => $situation->stemCount(), 'stage' => ($situation->stage()[0] ?? null) === null ? null : $this->sentences->name('stage.' . $situation->stage()[0])],
             'lookAlikes' => array_map(fn (array $l): array => ['name' => $this->catalogue->species($l['other'])->commonName(), 'tests' => array_map(fn ($t): string => $this->sentences->lookTest($l['pair'], $t) . ' Yes: ' . $this->catalogue->species($t->node('points')->string('yes'))->commonName() . '.', array_values($l['pair']->nodes('tests')))], $this->lookAlikes->of($stand)),
+            'reason' => $this->reason($situation, $step, $candidate),
             'method' => ['id' => $step->method, 'name' => $this->sentences->name("method.{$step->method}"), 'steps' => $names('step', Steps::of($situation, $candidate)), 'mistakes' => $names('mistake', $candidate->method->data->strings('mistakes'))],
             'keepers' => array_map(fn ($k): array => ['name' => $k->name, 'distance' => Wire::quantity($k->distance), 'side' => $k->bearing === null ? null : $this->sentences->name('compass.' . FactName::COMPASS[(int) round($k->bearing / 45) % 8])], $situation->keepers),
             'recipe' => $recipe === null ? null : $this->wire->recipe($stand, $step, $recipe),

@@ -16,7 +16,6 @@ use Illuminate\Support\Facades\DB;
 use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Plants\Key;
-use Thicket\Plants\Showing;
 use Thicket\Plants\Sight;
 
 /**
@@ -80,7 +79,7 @@ final class KeepSighting
         }
         $row['seen_at'] ??= $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
         $day = JobClock::dayOf($row['seen_at'], $ground->time_zone);
-        $ranked = $this->keyWire->candidates((new Key($this->catalogue))->rank($sight, new Showing($ground->seasonShift(), $day)));
+        $ranked = $this->keyWire->candidates((new Key($this->catalogue))->rank($sight, $ground->showing($day)));
 
         return DB::transaction(function () use ($id, $user, $stand, $founds, $patch, $ground, $sight, $species, $unknown, $tests, $row, $ranked): Sighting {
             $stand ??= $founds && $patch !== null ? Stand::create(['patch_id' => $patch->id]) : null;

@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property string $id
  * @property string $name
- * @property array{schools?: array<string, string>, stance?: string, fuelOil?: bool, poisonCentre?: string, listed?: array<string, string>, weights?: array<string, int>, prices?: array<string, mixed>, figures?: array<string, list<string>>, kit?: list<array{item: string, amount: string, on: string|null}>} $settings
+ * @property array{schools?: array<string, string>, stance?: string, fuelOil?: bool, stemLimits?: array<string, string>, poisonCentre?: string, listed?: array<string, string>, weights?: array<string, int>, prices?: array<string, mixed>, figures?: array<string, list<string>>, kit?: list<array{item: string, amount: string, on: string|null}>} $settings
  * @property int $revision
  * @property \Illuminate\Database\Eloquent\Collection<int, Person> $people
  */

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Thicket\Plants\Showing;
 use Thicket\Timing\SeasonShift;
 
 /**
@@ -19,6 +20,7 @@ use Thicket\Timing\SeasonShift;
  * @property string $longitude
  * @property string $elevation_m
  * @property string $time_zone
+ * @property int|null $hardiness_zone 1 to 13; weighs naming, never excludes
  * @property int $revision
  * @property Crew $crew
  * @property \Illuminate\Database\Eloquent\Collection<int, Patch> $patches
@@ -28,9 +30,9 @@ final class Ground extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'crew_id', 'name', 'latitude', 'longitude', 'elevation_m', 'time_zone'];
+    protected $fillable = ['id', 'crew_id', 'name', 'latitude', 'longitude', 'elevation_m', 'time_zone', 'hardiness_zone'];
 
-    protected $casts = ['revision' => 'integer'];
+    protected $casts = ['revision' => 'integer', 'hardiness_zone' => 'integer'];
 
     /** @return HasMany<Patch, $this> */
     public function patches(): HasMany
@@ -54,6 +56,12 @@ final class Ground extends Model
     public function scopeOfCrew(Builder $query, User $user): void
     {
         $query->where('crew_id', $user->crew_id);
+    }
+
+    /** Which season it is here on a day, and how hard the winters are. */
+    public function showing(\DateTimeImmutable $day): Showing
+    {
+        return new Showing($this->seasonShift(), $day, zone: $this->hardiness_zone);
     }
 
     public function seasonShift(): SeasonShift

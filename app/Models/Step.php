@@ -25,6 +25,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $programme the programme it is a job of
  * @property string|null $run one acceptance of that programme
  * @property string|null $note
+ * @property string|null $why why this way was chosen, in the words of who chose it
  * @property \Illuminate\Support\Carbon|null $due_from
  * @property \Illuminate\Support\Carbon|null $due_to
  * @property Patch $patch
@@ -37,7 +38,7 @@ final class Step extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'patch_id', 'position', 'method', 'active', 'label_card_version_id', 'schools', 'sprayer_id', 'recipe', 'recipe_basis', 'revision', 'programme', 'run', 'note', 'due_from', 'due_to'];
+    protected $fillable = ['id', 'patch_id', 'position', 'method', 'active', 'label_card_version_id', 'schools', 'sprayer_id', 'recipe', 'recipe_basis', 'revision', 'programme', 'run', 'note', 'why', 'due_from', 'due_to'];
 
     protected $casts = ['schools' => 'array', 'recipe' => 'array', 'revision' => 'integer', 'position' => 'integer', 'due_from' => 'date', 'due_to' => 'date'];
 

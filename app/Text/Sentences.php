@@ -105,7 +105,7 @@ final class Sentences
     /** Values that are codes (a habit, a bark, a tool) read as words; names of people and plants stay as they are. */
     private function word(string $name, string $value): string
     {
-        $kind = ['habit' => 'habit', 'stage' => 'stage', 'bark' => 'bark', 'root' => 'root', 'why' => 'why', 'tool' => 'tool', 'site' => 'site', 'carrier' => 'carrier', 'moisture' => 'moisture', 'fact' => 'fact', 'school' => 'school', 'choice' => 'choice', 'crop' => 'crop'][$name] ?? null;
+        $kind = ['habit' => 'habit', 'stage' => 'stage', 'bark' => 'bark', 'root' => 'root', 'why' => 'why', 'tool' => 'tool', 'site' => 'site', 'carrier' => 'carrier', 'moisture' => 'moisture', 'fact' => 'fact', 'school' => 'school', 'choice' => 'choice', 'crop' => 'crop', 'cover' => 'cover-kind'][$name] ?? null;
 
         return $kind !== null && $this->has("{$kind}.{$value}") ? $this->messages()["{$kind}.{$value}"] : $value;
     }

@@ -87,7 +87,7 @@ final class Assembler
     /** How the newest sighting of a stand ranks by the catalogue and season of today. */
     public function ranking(Stand $stand, \DateTimeImmutable $today): Ranking
     {
-        return (new Key($this->catalogue))->rank(Sight::of($stand->sighting->seen ?? [], $this->catalogue), new Showing($this->seasonOf($stand->patch), $today));
+        return (new Key($this->catalogue))->rank(Sight::of($stand->sighting->seen ?? [], $this->catalogue), new Showing($this->seasonOf($stand->patch), $today, zone: $stand->patch->ground->hardiness_zone));
     }
 
     /** @return list<\Thicket\Methods\StemGroup> */
@@ -170,6 +170,7 @@ final class Assembler
             $jaws->reduce(static fn (?Quantity $most, Quantity $one): Quantity => $most === null || $one->isGreaterThan($most) ? $one : $most),
             $this->prices($crew),
             $this->figures($crew),
+            array_map(static fn (string $typed): Quantity => \Thicket\Measure\Reading::parse($typed, Dimension::Length)->quantity, $crew->settings['stemLimits'] ?? []),
         );
     }
 

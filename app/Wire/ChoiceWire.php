@@ -12,6 +12,7 @@ use Thicket\Measure\Shown;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\CostCurve;
 use Thicket\Methods\Finding;
+use Thicket\Methods\Prices;
 use Thicket\Methods\SideBySide;
 
 /** What a choice turns on: ways side by side, and what waiting and thickening cost. */
@@ -50,12 +51,22 @@ final readonly class ChoiceWire
         ];
     }
 
+    /** Name of what has a price: the hour, a material, or an active. */
+    private function priced(string $what): string
+    {
+        return match (true) {
+            $what === 'wage' => $this->sentences->name('price.wage'),
+            in_array($what, Prices::MATERIALS, true) => $this->sentences->name("material.{$what}"),
+            default => $this->catalogue->active($what)->name(),
+        };
+    }
+
     /** @return array<string, mixed>|null */
     private function money(?\Thicket\Methods\Money $money): ?array
     {
         return $money === null ? null : [
             'currency' => $money->currency, 'total' => Wire::money($money->total()), 'wages' => Wire::money($money->wages), 'product' => Wire::money($money->product), 'perHectare' => Wire::money($money->perHectare),
-            'stale' => array_map(fn (string $what): string => $what === 'wage' ? $this->sentences->name('price.wage') : $this->catalogue->active($what)->name(), $money->stale),
+            'stale' => array_map($this->priced(...), $money->stale), 'without' => array_map($this->priced(...), $money->without),
         ];
     }
 

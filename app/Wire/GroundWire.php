@@ -30,7 +30,7 @@ final readonly class GroundWire
 
         return [
             'id' => $ground->id, 'name' => $ground->name, 'latitude' => $ground->latitude, 'longitude' => $ground->longitude,
-            'elevation' => Wire::quantity(Quantity::of($ground->elevation_m, Unit::Metre)), 'timeZone' => $ground->time_zone,
+            'elevation' => Wire::quantity(Quantity::of($ground->elevation_m, Unit::Metre)), 'timeZone' => $ground->time_zone, 'hardinessZone' => $ground->hardiness_zone, 'revision' => $ground->revision,
             'shiftDays' => self::days($ground->seasonShift()),
             'patchCount' => (int) ($ground->getAttributes()['patches_count'] ?? 0), 'area' => Wire::quantity(self::squareMetres(is_scalar($area) ? (string) $area : null)),
         ];

@@ -47,7 +47,7 @@ final readonly class ShedWire
             'schools' => (object) ($crew->settings['schools'] ?? []),
             'prices' => $this->prices($crew),
             'figures' => $this->figures($crew),
-            'fuelOil' => $crew->settings['fuelOil'] ?? false,
+            'fuelOil' => $crew->settings['fuelOil'] ?? false, 'stemLimits' => ['least' => $crew->settings['stemLimits']['stemLeast'] ?? null, 'most' => $crew->settings['stemLimits']['stemMost'] ?? null],
             'poisonCentre' => $crew->settings['poisonCentre'] ?? null,
         ];
     }

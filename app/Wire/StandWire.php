@@ -253,7 +253,7 @@ final readonly class StandWire
         return [
             'id' => $step->id, 'revision' => $step->revision, 'rowId' => implode('/', array_filter([$step->method, $step->active, $step->label_card_version_id])),
             'method' => ['id' => $step->method, 'name' => $this->sentences->name("method.{$step->method}")],
-            'active' => $step->active === null ? null : $this->catalogue->active($step->active)->name(), 'usesProduct' => $step->active !== null,
+            'active' => $step->active === null ? null : $this->catalogue->active($step->active)->name(), 'why' => $step->why, 'usesProduct' => $step->active !== null,
             'product' => $step->cardVersion?->card->product, 'recipe' => $step->active === null ? 'none' : ($step->recipe_basis === null ? 'missing' : ($fresh ? 'saved' : 'check-again')),
         ];
     }

@@ -128,7 +128,7 @@ final class DemoSeeder
 
         // the hedge: tree-of-heaven named and counted, ready to choose; privet and burning bush beside it
         $north = $this->patch($hedge, 'North hedge', 'woods', [[0, 0], [27, -2], [60, 1.5], [58, 17], [30, 18], [4, 16]]);
-        $ailanthus = $this->stand($north, 'tree-of-heaven', ['habit' => 'tree', 'leaf-type' => 'pinnate', 'armature' => 'none'], []);
+        $ailanthus = $this->stand($north, 'tree-of-heaven', ['habit' => 'tree', 'leaf-type' => 'pinnate', 'armature' => 'none'], [['pair' => 'tree-of-heaven--winged-sumac', 'test' => 'leaf-wing', 'points' => 'tree-of-heaven']]);
         $this->tally($ailanthus, '2026-08-28', [['from' => '1 in', 'below' => '2 in', 'count' => 22], ['from' => '2 in', 'below' => '4 in', 'count' => 14], ['from' => '4 in', 'below' => '6 in', 'count' => 5]]);
         $this->observe($north, [['fact' => 'height', 'value' => '30 ft', 'at' => '2026-08-28T10:00:00-05:00'], ['fact' => 'felling-planned', 'value' => true, 'at' => '2026-08-28T10:00:00-05:00']]);
         $this->observe($north, [['fact' => 'bark-texture', 'value' => 'smooth', 'at' => '2026-08-28T10:00:00-05:00'], ['fact' => 'bark-thickness', 'value' => 'thin', 'at' => '2026-08-28T10:00:00-05:00'], ['fact' => 'bark-wetness', 'value' => 'dry', 'at' => '2026-09-03T08:30:00-05:00'], ['fact' => 'grass-at-base', 'value' => false, 'at' => '2026-08-28T10:00:00-05:00']]);

@@ -19,7 +19,7 @@ it('carries a patch from an outline to a look-back that cannot be scored yet', f
     $stand = $this->api('POST', "/patches/{$patchId}/stands")->assertCreated()->assertJsonPath('act.code', 'named')->json('id');
     $key = $this->api('POST', '/identify', ['seen' => ['habit' => 'tree', 'leaf-type' => 'pinnate', 'bark' => 'smooth']]);
     expect($key->json('candidates.0.id'))->toBe('tree-of-heaven');
-    $this->api('POST', "/stands/{$stand}/sightings", ['seen' => ['habit' => 'tree'], 'species' => 'tree-of-heaven'])->assertCreated()->assertJsonPath('act.code', 'counted');
+    $this->api('POST', "/stands/{$stand}/sightings", ['seen' => ['habit' => 'tree'], 'species' => 'tree-of-heaven', 'tests' => [['pair' => 'tree-of-heaven--winged-sumac', 'test' => 'leaflet-notch', 'answer' => 'yes']]])->assertCreated()->assertJsonPath('act.code', 'counted');
     $this->api('PUT', "/stands/{$stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 12], ['from' => '1 in', 'below' => '2 in', 'count' => 30]]])->assertOk()->assertJsonPath('tally.stems', 42);
     $this->api('POST', "/patches/{$patchId}/observations", ['facts' => [['fact' => 'bark-texture', 'value' => 'smooth'], ['fact' => 'bark-wetness', 'value' => 'dry'], ['fact' => 'grass-at-base', 'value' => false]]])->assertCreated();
 

@@ -33,7 +33,7 @@ function issuedTrees(Tests\AppTestCase $t): array
     $ring = [[-71.2, 44.1], [-71.199, 44.1], [-71.199, 44.1005], [-71.2, 44.1005], [-71.2, 44.1]];
     $patch = $t->api('POST', "/grounds/{$ground}/patches", ['name' => 'Lane edge', 'setting' => 'woods', 'outline' => ['type' => 'Polygon', 'coordinates' => [$ring]]])->assertCreated()->json('id');
     $stand = $t->api('POST', "/patches/{$patch}/stands")->assertCreated()->json('id');
-    $t->api('POST', "/stands/{$stand}/sightings", ['seen' => ['habit' => 'tree'], 'species' => 'tree-of-heaven'])->assertCreated();
+    $t->api('POST', "/stands/{$stand}/sightings", ['seen' => ['habit' => 'tree'], 'species' => 'tree-of-heaven', 'tests' => [['pair' => 'tree-of-heaven--winged-sumac', 'test' => 'leaflet-notch', 'answer' => 'yes']]])->assertCreated();
     $t->api('PUT', "/stands/{$stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 12]]])->assertOk();
     $t->api('POST', "/patches/{$patch}/observations", ['facts' => [['fact' => 'bark-texture', 'value' => 'smooth'], ['fact' => 'bark-wetness', 'value' => 'dry'], ['fact' => 'grass-at-base', 'value' => false]]])->assertCreated();
     $row = collect($t->api('GET', "/stands/{$stand}/board")->json('rows'))->first(fn (array $r): bool => $r['method']['id'] === 'basal-bark' && $r['card'] !== null);

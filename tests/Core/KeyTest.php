@@ -189,3 +189,21 @@ it('has a drawing of ours and a name for every state of every character', functi
         expect($names)->toHaveKey('trap.' . $trap->string('id'));
     }
 });
+
+it('weighs a name by the hardiness zone of the ground and shuts none out (handbook 1, zone check)', function () {
+    $share = static fn (array $seen, ?int $zone): array => array_column(
+        array_map(static fn ($c): array => [$c->speciesId, $c->share], (new Key(catalogue()))->rank(Sight::of($seen, catalogue()), new Showing(SeasonShift::none(), Day::parse('2026-06-15'), zone: $zone))->candidates),
+        1,
+        0,
+    );
+    $hardy = static fn (string $id, int $zone): bool => (new Showing(SeasonShift::none(), Day::parse('2026-06-15'), zone: $zone))->isHardy(catalogue()->keyTable()[$id]['zones']);
+    $named = ['prickly-pear', 'bigroot-prickly-pear', 'creeping-woodsorrel', 'buttercup-oxalis'];
+    foreach ([3 => ['bigroot-prickly-pear'], 8 => $named, 9 => ['prickly-pear', 'bigroot-prickly-pear', 'buttercup-oxalis'], 11 => ['buttercup-oxalis']] as $zone => $there) {
+        expect(array_values(array_filter($named, static fn (string $id): bool => $hardy($id, $zone))))->toBe($there, "zone {$zone}");
+    }
+    // by hand: out of its zone the same plant counts half, against one that is hardy there
+    $pads = ['leaf-type' => 'pad', 'habit' => 'cactus'];
+    [$open, $cold] = [$share($pads, null), $share($pads, 3)];
+    expect($cold['prickly-pear'] / $cold['bigroot-prickly-pear'])->toEqualWithDelta($open['prickly-pear'] / $open['bigroot-prickly-pear'] / 2, 1e-9)
+        ->and($cold['prickly-pear'])->toBeGreaterThan(0.1);
+});

@@ -46,3 +46,24 @@ it('digs cactus by the clump, and guesses no minutes for brush', function (strin
     $labour = Thicket\Methods\Labour::of(...situated(stand(['species' => $species, 'stems' => [['diameter' => '2 in', 'count' => 6]]]), 'dig'));
     expect($labour->hands === null ? null : (string) $labour->hands[1]->amount)->toBe($minutes);
 })->with(['six clumps of cactus' => ['prickly-pear', '60'], 'six shrubs' => ['autumn-olive', null]]);
+
+it('takes longer in dry soil, for deep roots, further stems and hand tools, and less for seedlings (handbook 9)', function (array $changes, string $row, string $minutes) {
+    $labour = Thicket\Methods\Labour::of(...situated(stand($changes), $row));
+    expect((string) $labour->hands[1]->in(Unit::Minute)->toScale(2, Brick\Math\RoundingMode::HALF_UP))->toBe($minutes);
+})->with(static function (): Generator {
+    $woods = seen('setting', 'woods');
+    $thumbs = [['diameter' => '1.5 cm', 'count' => 10]];
+    yield 'pulled from moist soil' => [['stems' => $thumbs, 'facts' => [$woods, seen('soil-moisture', 'moist')]], 'hand-pull', '15.00'];
+    yield 'pulled from dry soil' => [['stems' => $thumbs, 'facts' => [$woods, seen('soil-moisture', 'dry')]], 'hand-pull', '30.00'];
+    yield 'seedlings pulled' => [['stems' => $thumbs, 'facts' => [$woods, seen('stage', 'seedling')]], 'hand-pull', '2.00'];
+    yield 'levered, shallow roots' => [['species' => 'bush-honeysuckle', 'stems' => [['diameter' => '3 cm', 'count' => 4]]], 'lever-pull', '12.00'];
+    yield 'levered, two clumps of three' => [['species' => 'bush-honeysuckle', 'stems' => [['diameter' => '3 cm', 'count' => 6, 'stemsPerClump' => 3]]], 'lever-pull', '10.00'];
+    yield 'levered, deep roots' => [['species' => 'autumn-olive', 'stems' => [['diameter' => '3 cm', 'count' => 4]]], 'lever-pull', '24.00'];
+    $maples = ['species' => 'norway-maple', 'date' => '2026-09-10', 'stems' => [['diameter' => '20 cm', 'count' => 2]]];
+    yield 'girdled by saw' => [$maples + ['tools' => ['saw'], 'clearances' => ['saw']], 'girdle', '6.00'];
+    yield 'girdled by hand saw' => [$maples + ['tools' => ['hand-saw'], 'clearances' => []], 'girdle', '15.00'];
+    yield 'a saw that nobody may use, and a hand saw' => [$maples + ['tools' => ['saw', 'hand-saw'], 'clearances' => []], 'girdle', '15.00'];
+    $planted = ['species' => 'quackgrass', 'date' => '2026-05-20', 'stems' => [], 'facts' => [seen('setting', 'new-planting'), seen('planted-trees', '200')]];
+    yield 'two hundred trees released by hand' => [$planted, 'hand-release', '800.00'];
+    yield 'and over the top' => [$planted, 'over-the-top/fluazifop', '40.00'];
+});

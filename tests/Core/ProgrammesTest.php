@@ -155,6 +155,26 @@ it('costs hours at the wage and product at its price, each with its day', functi
         ->and(row($document, 'cut-stump/triclopyr-ester')->measures->money)->toBeNull();
 });
 
+it('costs carrier oil, dye and surfactant where the crew has a price, and tells what has none', function () {
+    $money = static function (string $row, array $products): ?Thicket\Methods\Money {
+        $lines = array_map(static fn (string $what, string $amount): array => ['active' => $what, 'amount' => $amount, 'per' => '1 L', 'on' => '2026-01-05'], array_keys($products), $products);
+        $prices = ['currency' => 'USD', 'wage' => ['amount' => '30', 'on' => '2026-01-05'], 'products' => $lines];
+
+        return row(stand(['date' => '2026-09-10', 'area' => '0.5 ha', 'stems' => [['diameter' => '2 in', 'count' => 100]], 'facts' => [seen('setting', 'woods'), seen('height', '4 ft')], 'prices' => $prices]), $row)->measures->money;
+    };
+    [$bare, $oiled, $dyed] = [$money('basal-bark/triclopyr-ester', ['triclopyr-ester' => '40']), $money('basal-bark/triclopyr-ester', ['triclopyr-ester' => '40', 'oil' => '5']), $money('basal-bark/triclopyr-ester', ['triclopyr-ester' => '40', 'oil' => '5', 'dye' => '100'])];
+    $recipe = (new Thicket\Mix\RecipeSolver(...[...situated(stand(['date' => '2026-09-10', 'area' => '0.5 ha', 'stems' => [['diameter' => '2 in', 'count' => 100]], 'facts' => [seen('setting', 'woods'), seen('height', '4 ft')]]), 'basal-bark/triclopyr-ester'), quantity('0.5 ha')]))->solve(null);
+    $litres = static fn (?Thicket\Measure\Quantity $q): Brick\Math\BigRational => $q?->in(Thicket\Measure\Unit::Litre) ?? throw new LogicException('no amount');
+    expect($bare?->without)->toBe(['oil'])->and($oiled?->without)->toBe([])
+        ->and($oiled?->product->minus($bare->product)->isEqualTo($litres($recipe->mix?->carrierAmount)->multipliedBy(5)))->toBeTrue()
+        // 3 mL a litre at 100 a litre
+        ->and($dyed?->product->minus($oiled->product)->isEqualTo($litres($recipe->need)->multipliedBy('3/10')))->toBeTrue();
+    $leaf = ['glyphosate' => '20'];
+    expect((string) $money('foliar-spot/glyphosate', $leaf + ['surfactant' => '80'])?->product->minus($money('foliar-spot/glyphosate', $leaf)?->product ?? 0))->not->toBe('0')
+        // oil takes none
+        ->and((string) $money('basal-bark/triclopyr-ester', ['triclopyr-ester' => '40', 'oil' => '5', 'surfactant' => '80'])?->product->simplified())->toBe((string) $oiled->product->simplified());
+});
+
 it('takes the price of a product from its packs where nobody gave one', function (array $packs, ?string $litre) {
     $own = new Prices('USD', null, ['glyphosate' => ['amount' => BigRational::of(20), 'per' => quantity('1 L'), 'on' => null]]);
     $packs = array_map(static fn (array $p): array => ['active' => $p[0], 'size' => quantity($p[1]), 'price' => BigRational::of($p[2]), 'on' => $p[3] === null ? null : new DateTimeImmutable($p[3])], $packs);

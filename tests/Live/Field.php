@@ -18,7 +18,7 @@ final readonly class Field
         $ring = [[-71.2, 44.1], [-71.199, 44.1], [-71.199, 44.1005], [-71.2, 44.1005], [-71.2, 44.1]];
         $patch = $lead->must(201, 'POST', "/grounds/{$ground}/patches", ['name' => 'Lane edge', 'setting' => 'woods', 'outline' => ['type' => 'Polygon', 'coordinates' => [$ring]]])->json('id');
         $stand = $lead->must(201, 'POST', "/patches/{$patch}/stands")->json('id');
-        $lead->must(201, 'POST', "/stands/{$stand}/sightings", ['seen' => ['habit' => 'tree'], 'species' => 'tree-of-heaven']);
+        $lead->must(201, 'POST', "/stands/{$stand}/sightings", ['seen' => ['habit' => 'tree'], 'species' => 'tree-of-heaven', 'tests' => [['pair' => 'tree-of-heaven--winged-sumac', 'test' => 'leaflet-notch', 'answer' => 'yes']]]);
         $lead->must(200, 'PUT', "/stands/{$stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 12]]]);
         $lead->must(201, 'POST', "/patches/{$patch}/observations", ['facts' => [['fact' => 'bark-texture', 'value' => 'smooth'], ['fact' => 'bark-wetness', 'value' => 'dry'], ['fact' => 'grass-at-base', 'value' => false]]]);
         $rows = $lead->must(200, 'GET', "/stands/{$stand}/board")->json('rows');

@@ -54,6 +54,8 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await isAccessible(page);
     await page.getByRole('button', { name: 'It is Tree-of-heaven' }).click();
     await expect(page.getByRole('heading', { name: 'Scout: Tree-of-heaven' })).toBeVisible();
+    await page.getByRole('button', { name: /gland below\? Yes/ }).click();
+    await expect(page.getByText('Winged sumac is ruled out.')).toBeVisible();
     await page.getByLabel('From or exactly 1').fill('1 in');
     await page.getByLabel('To below 1').fill('2 in');
     await page.getByLabel('Stems 1', { exact: true }).fill('30');

@@ -72,6 +72,7 @@ final class BoardController extends Controller
         $active = $in->textOrNull('active', 60);
         $versionId = $in->uuidOrNull('cardVersionId');
         $schools = $this->chosenSchools($in);
+        $why = $in->textOrNull('why', 500);
         if ($method !== null && !$this->catalogue->hasMethod($method)) {
             $in->fault('method', 'This method is not in the catalogue.');
         } elseif ($method !== null && $this->catalogue->method($method)->usesProduct() !== ($active !== null)) {
@@ -85,11 +86,11 @@ final class BoardController extends Controller
         }
         $this->done($in);
         $this->mustMatch($request, $stand->revision, fn (): array => $this->wire->stand($stand));
-        DB::transaction(function () use ($request, $stand, $method, $active, $version, $schools): void {
+        DB::transaction(function () use ($request, $stand, $method, $active, $version, $schools, $why): void {
             $step = $stand->steps->first(fn (Step $s): bool => $s->issuedSheet() === null && $s->records->isEmpty()) ?? new Step(['patch_id' => $stand->patch_id, 'position' => $stand->steps->count() + 1]);
             $crew = $this->user($request)->crew;
             $sprayer = $active === null || $method === null ? null : Sprayer::usualFor($crew, $this->catalogue->method($method));
-            $step->fill(['method' => $method, 'active' => $active, 'label_card_version_id' => $version?->id, 'schools' => $this->assembler->schools($crew, $schools)->chosen, 'sprayer_id' => $sprayer?->id, 'recipe' => null, 'recipe_basis' => null]);
+            $step->fill(['method' => $method, 'active' => $active, 'label_card_version_id' => $version?->id, 'schools' => $this->assembler->schools($crew, $schools)->chosen, 'sprayer_id' => $sprayer?->id, 'why' => $why, 'recipe' => null, 'recipe_basis' => null]);
             $step->revision = ($step->revision ?? 0) + 1;
             $step->save();
             $step->stands()->syncWithoutDetaching([$stand->id]);

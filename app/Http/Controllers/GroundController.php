@@ -45,6 +45,7 @@ final class GroundController extends Controller
         $longitude = $in->decimal('longitude', '-180', '180');
         $elevation = $in->quantity('elevation', Dimension::Length);
         $zone = $in->text('timeZone', 60);
+        $hardiness = $this->hardinessZone($in);
         if ($zone !== null && !in_array($zone, \DateTimeZone::listIdentifiers(), true) && preg_match('#^Etc/GMT[+-]\d{1,2}$#', $zone) !== 1) {
             $in->fault('timeZone', 'Give a time zone such as Etc/GMT+5.');
         }
@@ -52,10 +53,33 @@ final class GroundController extends Controller
         $this->mustBeNew($id, new Ground());
         $ground = Ground::create(array_filter(['id' => $id]) + [
             'crew_id' => $this->user($request)->crew_id, 'name' => $name, 'latitude' => $latitude, 'longitude' => $longitude,
-            'elevation_m' => (string) $elevation?->decimal(Unit::Metre, 1, \Brick\Math\RoundingMode::HALF_UP), 'time_zone' => $zone,
+            'elevation_m' => (string) $elevation?->decimal(Unit::Metre, 1, \Brick\Math\RoundingMode::HALF_UP), 'time_zone' => $zone, 'hardiness_zone' => $hardiness,
         ]);
 
         return $this->json($this->wire->ground($ground->refresh()), 201, $ground->revision);
+    }
+
+    /** How hard the winters are here: it weighs what a plant is named, and shuts nothing. */
+    public function update(Request $request, string $groundId): JsonResponse
+    {
+        $ground = Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
+        $in = $this->fields($request);
+        $hardiness = $this->hardinessZone($in);
+        $this->done($in);
+        $this->mustMatch($request, $ground->revision, fn (): array => $this->wire->ground($ground));
+        $ground->forceFill(['hardiness_zone' => $hardiness, 'revision' => $ground->revision + 1])->save();
+
+        return $this->json($this->wire->ground($ground), 200, $ground->revision);
+    }
+
+    private function hardinessZone(\Thicket\Input\Fields $in): ?int
+    {
+        $zone = $in->has('hardinessZone') ? $in->decimal('hardinessZone', '1', '13') : $in->raw('hardinessZone');
+        if (is_string($zone) && !ctype_digit($zone)) {
+            $in->fault('hardinessZone', 'Give a whole number from 1 to 13.');
+        }
+
+        return is_string($zone) ? (int) $zone : null;
     }
 
     /** One page of the patches, sorted and filtered here; the stands of the page come with it. */

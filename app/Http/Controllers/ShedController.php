@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Measure\Quantity;
 use Thicket\Methods\OwnFigures;
 use Thicket\Methods\Prices;
 use Thicket\Methods\SituationReader;
@@ -110,6 +111,8 @@ final class ShedController extends Controller
             $kit[] = ['item' => $item->text('item', 80) ?? '', 'amount' => $item->decimal('amount', '0', '1000000') ?? '0', 'on' => $item->pastDayOrNull('on', $today)?->format('Y-m-d')];
             $item->noOthers();
         }
+        $limits = $in->has('stemLimits') ? SituationReader::stemLimits($in) : null;
+        $in->has('stemLimits') || $in->raw('stemLimits');
         $figures = $in->has('figures') ? OwnFigures::read($in, 'figures', $this->catalogue->coefficients()) : null;
         $this->done($in);
         $this->mustMatch($request, $crew->revision, fn (): array => $this->wire->shed($crew));
@@ -128,6 +131,9 @@ final class ShedController extends Controller
         }
         if ($in->has('kit')) {
             $settings['kit'] = $kit;
+        }
+        if ($limits !== null) {
+            $settings['stemLimits'] = array_map(static fn (Quantity $q): string => "{$q->amount->toScale(4, \Brick\Math\RoundingMode::HALF_UP)->stripTrailingZeros()} {$q->unit->value}", $limits);
         }
         if ($figures !== null) {
             $settings['figures'] = $figures->own;

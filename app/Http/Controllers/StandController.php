@@ -42,7 +42,7 @@ final class StandController extends Controller
         $this->done($in);
         $ground = $groundId === null ? null : Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
         $day ??= $ground === null ? null : $clock->today($ground->time_zone);
-        $today = $day === null ? null : new Showing($ground?->seasonShift() ?? SeasonShift::none(), $day);
+        $today = $day === null ? null : $ground?->showing($day) ?? new Showing(SeasonShift::none(), $day);
 
         return $this->json($wire->result((new Key($this->catalogue))->rank($sight, $today)));
     }

@@ -188,6 +188,12 @@ final readonly class Catalogue
         return $this->root()->strings('sites');
     }
 
+    /** @return list<Node> kinds of cover crop: id, sow, rate, standsUntil?, ends, basis */
+    public function covers(): array
+    {
+        return array_values($this->root()->nodes('covers'));
+    }
+
     /** @return list<Node> actives that practice gives together */
     public function mixtures(): array
     {

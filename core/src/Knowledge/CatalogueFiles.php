@@ -17,7 +17,7 @@ use Thicket\Plants\KeyTable;
 final readonly class CatalogueFiles
 {
     private const FOLDERS = ['species' => 'species', 'actives' => 'active', 'methods' => 'method', 'programmes' => 'programme', 'schools' => 'school', 'lookalikes' => 'lookalike'];
-    private const SINGLES = ['characters', 'traps', 'windows', 'coefficients', 'weighing', 'sites', 'sums', 'tools', 'mixtures'];
+    private const SINGLES = ['characters', 'traps', 'windows', 'coefficients', 'weighing', 'sites', 'sums', 'tools', 'mixtures', 'covers'];
 
     public function __construct(private string $dataDirectory, private string $schemaDirectory)
     {

@@ -60,6 +60,12 @@ final readonly class Node
         return $out;
     }
 
+    /** @return list<string> */
+    public function stringsOrEmpty(string $key): array
+    {
+        return $this->has($key) ? $this->strings($key) : [];
+    }
+
     /** @return array<string, string> */
     public function stringMap(string $key): array
     {

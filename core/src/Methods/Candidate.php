@@ -113,6 +113,18 @@ final readonly class Candidate
         return $this->goesOn('leaf') && $this->method->work() === 'spray';
     }
 
+    /** A limit of the method, or the crew's own where the method leaves it to them. */
+    public function limit(string $name): ?Quantity
+    {
+        return ($this->method->limitIsSetting($name) ? $this->shed->stemLimits[$name] ?? null : null) ?? $this->method->limit($name);
+    }
+
+    /** The plant dies on its feet and stays standing. */
+    public function leavesStanding(): bool
+    {
+        return $this->how('girdle') || $this->method->work() === 'injection' || $this->goesOn('bark') || $this->isLeafSpray();
+    }
+
     /** The use as the card lists it: by its own name, or by that of the method it is a form of. */
     public function cardUse(): string
     {

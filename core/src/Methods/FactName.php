@@ -79,15 +79,35 @@ enum FactName: string
     case TrunkDiameter = 'trunk-diameter';
     case TreatFrom = 'treat-from';
     case TreatBelow = 'treat-below';
+    case RemovalFor = 'removal-for';
+    case KeptAsSnags = 'kept-as-snags';
+    case BarkDiseased = 'bark-diseased';
+    case FirstFound = 'first-found';
+    case AlsoStage = 'also-stage';
+    case LeafCount = 'leaf-count';
+    case Floor = 'floor';
+    case Irrigated = 'irrigated';
+    case SoilWorkable = 'soil-workable';
+    case CoverKind = 'cover-kind';
+    case PlantedTrees = 'planted-trees';
+
+    private const STAGES = [
+        ...['cotyledon', 'seedling', 'vegetative', 'bud', 'flower', 'seed-set', 'seed', 'dead', 'rosette', 'bolting', 'shoot-emergence'],
+        ...['full-flower', 'autumn-regrowth', 'tillering', 'boot', 'heading', 'dormant', 'sap-rise', 'leaf-out', 'new-soft-flush'],
+        ...['full-leaf', 'fruit', 'after-fruit', 'colour-change', 'leaf-fall', 'growing'],
+    ];
 
     /** Eight winds, an eighth of the circle each, from north by east. */
     public const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'];
 
-    /** @return list<string>|null values a fact may take; null where it is measured, dated or yes/no */
+    /** @return list<string>|null values a fact may take; null where it is measured, dated, yes/no or one of a list of the catalogue */
     public function choices(): ?array
     {
         return match ($this) {
-            self::Stage => ['cotyledon', 'seedling', 'vegetative', 'bud', 'flower', 'seed-set', 'seed', 'dead', 'rosette', 'bolting', 'shoot-emergence', 'full-flower', 'autumn-regrowth', 'tillering', 'boot', 'heading', 'dormant', 'sap-rise', 'leaf-out', 'new-soft-flush', 'full-leaf', 'fruit', 'after-fruit', 'colour-change', 'leaf-fall', 'growing'],
+            self::Stage, self::AlsoStage => self::STAGES,
+            self::RemovalFor => ['light', 'access', 'stock', 'fire', 'habitat', 'planting', 'harvest', 'water', 'safety', 'looks'],
+            self::LeafCount => ['seed-leaves', 'two-to-four', 'five-or-more'],
+            self::Floor => ['sod', 'clover', 'bare', 'mulch'],
             self::BarkTexture => ['smooth', 'rough'],
             self::BarkThickness => ['thin', 'thick', 'corky'],
             self::BarkWetness, self::LeafWetness => ['dry', 'wet'],
@@ -114,6 +134,7 @@ enum FactName: string
         return match ($this) {
             self::Height, self::SnowAtBase, self::WaterDistance, self::RowSpacing, self::StripSide, self::WorkingDepth, self::TrunkDiameter, self::TreatFrom, self::TreatBelow => Dimension::Length,
             self::TreatedArea => Dimension::Area,
+            self::PlantedTrees => Dimension::Count,
             self::HoursAtHand => Dimension::Duration,
             self::SoilTemperature, self::AirTemperature => Dimension::Temperature,
             self::WindSpeed => Dimension::Speed,
@@ -123,7 +144,7 @@ enum FactName: string
 
     public function isYesNo(): bool
     {
-        return in_array($this, [self::SiltOnBark, self::Drought, self::LeafDamage, self::FreshFlush, self::GrassAtBase, self::Fruiting, self::BeesFlying, self::FoodTaken, self::TrunkGuards, self::GreenBark, self::WeedsUp, self::SelfSownKept, self::AboveKeepers, self::PublicWay, self::ChildrenPets, self::SchoolGround, self::LocalRule, self::Volunteers, self::ShallowGroundwater, self::HivesNear, self::SprayedLately, self::LeavesLimp, self::Shade, self::Floods, self::ThornsKept, self::CropUp, self::FlowersAround, self::FellingPlanned, self::DebrisGone], true);
+        return in_array($this, [self::SiltOnBark, self::Drought, self::LeafDamage, self::FreshFlush, self::GrassAtBase, self::Fruiting, self::BeesFlying, self::FoodTaken, self::TrunkGuards, self::GreenBark, self::WeedsUp, self::SelfSownKept, self::AboveKeepers, self::PublicWay, self::ChildrenPets, self::SchoolGround, self::LocalRule, self::Volunteers, self::ShallowGroundwater, self::HivesNear, self::SprayedLately, self::LeavesLimp, self::Shade, self::Floods, self::ThornsKept, self::CropUp, self::FlowersAround, self::FellingPlanned, self::DebrisGone, self::KeptAsSnags, self::BarkDiseased, self::FirstFound, self::Irrigated, self::SoilWorkable], true);
     }
 
     public function isDay(): bool
@@ -140,7 +161,8 @@ enum FactName: string
             self::SnowAtBase, self::SoilTemperature, self::Litter => 72,
             self::SoilMoisture => 120,
             self::Drought => 168,
-            self::Stage => $annual ? 120 : 240,
+            self::Stage, self::AlsoStage, self::LeafCount => $annual ? 120 : 240,
+            self::SoilWorkable => 720,
             self::LeafDamage, self::FreshFlush, self::Fruiting, self::BeesFlying, self::WeedsUp, self::AboveKeepers, self::GreenLeaf, self::LeavesLimp, self::FlowersAround => 240,
             default => null,
         };

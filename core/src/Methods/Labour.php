@@ -21,6 +21,7 @@ use Thicket\Mix\TreatedArea;
 final readonly class Labour
 {
     private const DAY_MINUTES = 360;
+    private const SEEDLINGS = ['cotyledon', 'seedling'];
 
     /**
      * @param array{Quantity, Quantity, Quantity}|null $hands minutes: low, use, high; null where neither stems nor a rate are known
@@ -34,7 +35,7 @@ final readonly class Labour
     public static function of(Situation $situation, Candidate $candidate): self
     {
         $table = $candidate->coefficients();
-        $hands = self::byStems($situation, $candidate, $table);
+        $hands = self::byTrees($situation, $candidate, $table) ?? self::byStems($situation, $candidate, $table);
         $walking = $hands === null ? null : self::walking($situation, $table);
         if ($hands === null) {
             $hands = self::byArea($situation, $candidate, $table);
@@ -92,16 +93,45 @@ final readonly class Labour
         if (!$perStem->has($method)) {
             return null;
         }
+        $seedlings = in_array($situation->stageSeen(), self::SEEDLINGS, true) ? $table->nodeOrEmpty('seedlingMinutes')->stringsOrEmpty($method) : [];
+        $further = $table->nodeOrEmpty('furtherStemMinutes')->stringsOrEmpty($method);
         $total = self::nought();
         foreach (ServedStems::of($situation, $candidate)->served as $group) {
-            $minutes = self::row($perStem->nodes($method), $group->forSums());
+            $minutes = $seedlings !== [] ? $seedlings : self::row($perStem->nodes($method), $group->forSums());
             if ($minutes === null) {
                 return null;
             }
-            $total = self::plus($total, $minutes, $group->count);
+            // a clump is gripped anew for each further stem
+            $clumps = $further === [] ? $group->count : (int) ceil($group->count / $group->stemsPerClump);
+            $total = self::plus(self::plus($total, $minutes, $clumps), $further === [] ? $minutes : $further, $group->count - $clumps);
         }
+        $longer = self::longer($situation, $candidate, $table->node('longer'));
 
-        return $total;
+        return array_map(static fn (Quantity $q): Quantity => $q->times($longer), $total);
+    }
+
+    /** What makes the hands slower (handbook 9). */
+    private static function longer(Situation $situation, Candidate $candidate, Node $by): string
+    {
+        return match (true) {
+            $candidate->how('pull') && $situation->word(FactName::SoilMoisture) === 'dry' => $by->string('dryPull'),
+            $candidate->how('lever') && $situation->target?->isDeepRooted() === true => $by->string('deepLever'),
+            $candidate->how('girdle') && ToolsAtHand::onlyWithoutClearance($candidate) => $by->string('handRing'),
+            default => '1',
+        };
+    }
+
+    /**
+     * Work that goes from one planted tree to the next is counted by those trees, where somebody told how many there are.
+     *
+     * @return array{Quantity, Quantity, Quantity}|null
+     */
+    private static function byTrees(Situation $situation, Candidate $candidate, Node $table): ?array
+    {
+        $trees = $situation->quantity(FactName::PlantedTrees);
+        $minutes = $table->node('minutesPerTree')->stringsOrEmpty($candidate->method->id());
+
+        return $trees === null || $minutes === [] ? null : self::plus(self::nought(), $minutes, $trees->in(Unit::One)->toScale(0, RoundingMode::CEILING)->toInt());
     }
 
     /**
@@ -180,6 +210,13 @@ final readonly class Labour
             [$low, $use, $high] = $byCover->strings($candidate->method->id());
 
             return [$of($low), $of($use), $of($high)];
+        }
+        $perHectare = $table->node('minutesPerHectare')->stringsOrEmpty($candidate->method->id());
+        if ($perHectare !== [] && $situation->area !== null) {
+            $hectares = $situation->area->in(Unit::Hectare);
+            [$low, $use, $high] = array_map(static fn (string $minutes): Quantity => Quantity::of($hectares->multipliedBy(BigRational::of($minutes)), Unit::Minute), $perHectare);
+
+            return [$low, $use, $high];
         }
         $rates = $table->node('hectaresPerHour');
         $area = TreatedArea::of($situation, $candidate, $situation->area);

@@ -131,6 +131,12 @@ final readonly class Method
         return $this->data->nodeOrEmpty('limits')->nodeOrEmpty($name)->bool('inclusive', true);
     }
 
+    /** A limit that the crew may set for itself. */
+    public function limitIsSetting(string $name): bool
+    {
+        return $this->data->nodeOrEmpty('limits')->nodeOrEmpty($name)->bool('setting');
+    }
+
     /** Done with loppers or a hand saw as well as with a power blade. */
     public function worksByHand(): bool
     {

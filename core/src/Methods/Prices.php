@@ -13,12 +13,14 @@ use Thicket\Measure\Unit;
 /** What an hour and a litre cost this crew: one currency, exact decimals, each price with its day (rulings B37). */
 final readonly class Prices
 {
+    /** Priced like products: what a mix holds besides them. */
+    public const MATERIALS = ['oil', 'fuel-oil', 'dye', 'surfactant'];
     private const STALE_MONTHS = 18;
 
     /**
      * @param string $currency three capital letters
      * @param array{amount: BigRational, on: \DateTimeImmutable|null}|null $wage of an hour
-     * @param array<string, array{amount: BigRational, per: Quantity, on: \DateTimeImmutable|null}> $products by active: so much for that volume or weight
+     * @param array<string, array{amount: BigRational, per: Quantity, on: \DateTimeImmutable|null}> $products by active or material: so much for that volume or weight
      */
     public function __construct(public string $currency, public ?array $wage, public array $products)
     {
@@ -41,8 +43,8 @@ final readonly class Prices
         $products = [];
         foreach ($in->objects('products', 200) as $item) {
             $active = $item->text('active', 60);
-            if ($active !== null && !$catalogue->hasActive($active)) {
-                $item->fault('active', 'This active is not in the catalogue.');
+            if ($active !== null && !$catalogue->hasActive($active) && !in_array($active, self::MATERIALS, true)) {
+                $item->fault('active', 'This active is not in the catalogue; besides actives there are prices of ' . implode(', ', self::MATERIALS) . '.');
             }
             $amount = $item->decimal('amount', '0', '1000000');
             $per = $item->reading('per', null)?->quantity;

@@ -34,7 +34,7 @@ final readonly class ServedStems
     /** Thickest stem that the method takes, and whether one exactly so thick still fits; null where nothing limits it. */
     public static function most(Situation $situation, Candidate $candidate): ?Quantity
     {
-        $most = $candidate->method->limit('stemMost');
+        $most = $candidate->limit('stemMost');
         if ($most === null || !$candidate->how('lever')) {
             return $most;
         }
@@ -69,7 +69,7 @@ final readonly class ServedStems
     private static function workOut(Situation $situation, Candidate $candidate): self
     {
         $most = self::most($situation, $candidate);
-        $least = $candidate->method->limit('stemLeast');
+        $least = $candidate->limit('stemLeast');
         $inclusive = self::mostIsInclusive($candidate);
         $served = [];
         $leftOut = $beyond = 0;

@@ -23,6 +23,8 @@ final readonly class Shed
         public ?Quantity $leverJaw = null,
         public ?Prices $prices = null,
         public ?OwnFigures $figures = null,
+        /** @var array<string, Quantity> thinnest and thickest stem that the crew injects, stemLeast and stemMost, where it set its own */
+        public array $stemLimits = [],
     ) {
     }
 }

@@ -28,6 +28,7 @@ final readonly class Situation
     private Memo $memo;
 
     private const FIRST_SEASON_DAYS = 365;
+    private const BY_LEAVES = ['seed-leaves' => 'cotyledon', 'two-to-four' => 'seedling', 'five-or-more' => 'vegetative'];
 
     /**
      * @param \DateTimeImmutable $now the moment asked about, in the ground's zone
@@ -90,6 +91,14 @@ final readonly class Situation
     public function withStems(array $stems): self
     {
         return $this->knowing(array_values($this->facts), $stems);
+    }
+
+    /** The same situation, were all of it at another growth stage, seen. */
+    public function atStage(string $stage): self
+    {
+        $facts = array_filter($this->facts, static fn (Fact $f): bool => !in_array($f->name, [FactName::Stage, FactName::AlsoStage, FactName::LeafCount], true));
+
+        return $this->knowing([...array_values($facts), new Fact(FactName::Stage, $stage, $this->now, Certainty::Observed)], $this->stems);
     }
 
     /** Only what does not age with the weather: what a year can be judged by. */
@@ -169,9 +178,9 @@ final readonly class Situation
     /** Growth stage that somebody saw and that still holds; null where only the calendar speaks. */
     public function stageSeen(): ?string
     {
-        $seen = $this->fact(FactName::Stage);
+        [$stage, $certainty] = $this->stage() ?? [null, Certainty::Estimated];
 
-        return $seen !== null && $seen->certainty !== Certainty::Estimated ? $this->word(FactName::Stage) : null;
+        return $certainty === Certainty::Estimated ? null : $stage;
     }
 
     /** Which way the sugar stream runs on the day: up, down or still; null without a name. */
@@ -200,6 +209,11 @@ final readonly class Situation
         $seen = $this->fact(FactName::Stage);
         if ($seen !== null && is_string($seen->value)) {
             return [$seen->value, $seen->certainty];
+        }
+        // leaves counted tell the stage of what comes from seed (handbook 1: seedling is 2-4 leaves)
+        $counted = $this->targetIsAnnual() ? self::BY_LEAVES[$this->word(FactName::LeafCount)] ?? null : null;
+        if ($counted !== null) {
+            return [$counted, Certainty::Observed];
         }
         $estimate = $this->shift->isTrusted ? $this->phenology()?->stageOn($this->day) : null;
 

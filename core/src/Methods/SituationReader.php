@@ -6,7 +6,9 @@ namespace Thicket\Methods;
 
 use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
+use Thicket\Knowledge\Node;
 use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Mix\LabelCard;
 use Thicket\Plants\Key;
@@ -37,6 +39,7 @@ final readonly class SituationReader
         $place = $in->object('place');
         $latitude = $place->decimal('latitude', '-85', '85') ?? '40';
         $elevation = $place->decimal('elevationMetres', '-430', '6000') ?? '200';
+        $zone = $place->has('hardinessZone') ? $place->decimal('hardinessZone', '1', '13') : $place->raw('hardinessZone');
         $place->noOthers();
         $facts = [];
         foreach ($in->objects('facts', 100) as $item) {
@@ -66,7 +69,7 @@ final readonly class SituationReader
             $stems,
             $keepers,
             $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']) ?? 'any',
-            $targetId === null ? Unnamed::of((new Key($this->catalogue))->rank($sight, new Showing($shift, $day)), $this->catalogue, $listed) : null,
+            $targetId === null ? Unnamed::of((new Key($this->catalogue))->rank($sight, new Showing($shift, $day, zone: is_string($zone) ? (int) $zone : null)), $this->catalogue, $listed) : null,
             $listed,
             $in->quantityOrNull('area', Dimension::Area),
             $this->history($in),
@@ -141,7 +144,26 @@ final readonly class SituationReader
             $in->quantityOrNull('leverJaw', Dimension::Length),
             $in->has('prices') ? Prices::read($in->object('prices'), $this->catalogue) : $this->none($in, 'prices'),
             $in->has('figures') ? OwnFigures::read($in, 'figures', $this->catalogue->coefficients()) : $this->none($in, 'figures'),
+            self::stemLimits($in),
         );
+    }
+
+    /** @return array<string, Quantity> the crew's own {stemLeast?, stemMost?} of {stemLimits: {least?, most?}}; faults are noted at their fields */
+    public static function stemLimits(Fields $in): array
+    {
+        if (!$in->has('stemLimits')) {
+            $in->raw('stemLimits');
+
+            return [];
+        }
+        $given = $in->object('stemLimits');
+        [$least, $most] = [$given->quantityOrNull('least', Dimension::Length, Unit::Inch), $given->quantityOrNull('most', Dimension::Length, Unit::Inch)];
+        $given->noOthers();
+        if ($least !== null && $most !== null && $least->isGreaterThan($most)) {
+            $given->fault('least', 'The thinnest stem must not be thicker than the thickest.');
+        }
+
+        return array_filter(['stemLeast' => $least, 'stemMost' => $most]);
     }
 
     public function fact(Fields $item, \DateTimeImmutable $now): ?Fact
@@ -155,10 +177,11 @@ final readonly class SituationReader
             return null;
         }
         $value = match (true) {
-            $name->dimension() !== null => $item->quantity('value', $name->dimension()),
+            $name->dimension() !== null => $item->quantity('value', $name->dimension(), $name->dimension() === Dimension::Count ? Unit::One : null),
             $name->isYesNo() => is_bool($item->raw('value')) ? $item->bool('value', false) : $item->fault('value', 'Say true or false.'),
             $name->isDay() => $item->day('value'),
             $name === FactName::Setting => $item->choice('value', $this->catalogue->sites()),
+            $name === FactName::CoverKind => $item->choice('value', array_map(static fn (Node $kind): string => $kind->string('id'), $this->catalogue->covers())),
             default => $item->choice('value', $name->choices() ?? []),
         };
         $item->noOthers();

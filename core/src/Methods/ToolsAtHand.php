@@ -42,6 +42,23 @@ final readonly class ToolsAtHand
         return new self($missing, $wanting);
     }
 
+    /** The Shed holds tools for it, and none of those that need clearance may be used: the work goes by hand saw or hand tool. */
+    public static function onlyWithoutClearance(Candidate $candidate): bool
+    {
+        if ($candidate->shed->tools === null) {
+            return false;
+        }
+        foreach ($candidate->method->tools() as $need) {
+            $held = array_filter($candidate->catalogue->toolKinds(), static fn (ToolKind $kind): bool => $kind->meets($need) && in_array($kind->id(), $candidate->shed->tools ?? [], true));
+            $powered = array_filter($held, static fn (ToolKind $kind): bool => $kind->clearance() !== null && in_array($kind->clearance(), $candidate->shed->clearances, true));
+            if ($held !== [] && $powered === [] && array_filter($held, static fn (ToolKind $kind): bool => $kind->clearance() === null) !== []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** A tool without a blade that needs clearance cuts thin stems only; rings it cuts at any size. */
     private static function reaches(ToolKind $kind, Situation $situation, Candidate $candidate): bool
     {

@@ -95,7 +95,7 @@ final readonly class MixNeed
     private function basalNeed(array $stems, array &$working): Quantity
     {
         $band = $this->candidate->schools->values('basal-band')->quantity('band') ?? throw new \LogicException('basal-band has no band.');
-        $limit = $this->candidate->method->limit('stemMost');
+        $limit = $this->candidate->limit('stemMost');
         $result = StemBand::of($stems, $band, $limit, $this->candidate->schools->choice('basal-size') === 'six-or-less');
         $film = $this->film('basal');
         $working += ['band' => $band, 'surface' => $result->area, 'film' => $film, 'treated' => $result->treated, 'skipped' => $this->skipped()];
@@ -128,7 +128,7 @@ final readonly class MixNeed
     {
         [$spacing, $per] = self::spacing($this->candidate);
         $perCut = $this->candidate->coefficients()->node('cut')->quantity('use') ?? throw new \LogicException('no mL per cut.');
-        $result = Injection::of($stems, $spacing, $per, $perCut, $this->candidate->method->limit('stemMost'), $this->candidate->method->limit('stemLeast'), $this->line()?->perStem);
+        $result = Injection::of($stems, $spacing, $per, $perCut, $this->candidate->limit('stemMost'), $this->candidate->limit('stemLeast'), $this->line()?->perStem);
         $working += ['spacing' => $spacing, 'per' => $per, 'cuts' => $result->cuts, 'perCut' => $perCut, 'treated' => $result->treated, 'skipped' => $this->skipped(), 'capped' => $result->cappedByLabel ? 1 : 0];
 
         return $result->mix;

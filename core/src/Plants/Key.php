@@ -35,7 +35,7 @@ final readonly class Key
         $table = $this->catalogue->keyTable();
         $weights = [];
         foreach ($table as $id => $row) {
-            $weight = 1.0;
+            $weight = $today?->isHardy($row['zones']) === false ? KeyTable::OUT_OF_ZONE : 1.0;
             foreach ($sight->states as $character => $states) {
                 foreach ($states as $state) {
                     $weight *= self::chance($row, $characters[$character], $state, in_array($character, $softened, true));

@@ -11,7 +11,7 @@ use Thicket\Timing\MonthDay;
  * character, and when leaf, flower and fruit show. Plain arrays, so that opcode caching keeps them.
  *
  * @phpstan-type Described array{chance: list<float>, part: list<float>, entropy: float}
- * @phpstan-type Table array<string, array{characters: array<string, Described|null>, shows: array<string, array{string, string}|null>, burns: list<string>}>
+ * @phpstan-type Table array<string, array{characters: array<string, Described|null>, shows: array<string, array{string, string}|null>, burns: list<string>, zones: array{int, int}|null}>
  */
 final readonly class KeyTable
 {
@@ -19,6 +19,8 @@ final readonly class KeyTable
     public const CHANCE = ['always' => 0.95, 'often' => 0.7, 'rarely' => 0.2, 'never' => 0.02];
     /** Of a character the file is silent on: about what any one state has on average. */
     public const UNDESCRIBED = 0.3;
+    /** Outside the zones it is hardy in a plant counts half (our guess): the zone weighs a name and never excludes it (handbook 1). */
+    public const OUT_OF_ZONE = 0.5;
     public const BURNING = ['poisonous', 'skin-burning-sap', 'skin-irritant', 'irritant-oil'];
 
     /** How long a thing shows where the file gives only its beginning: our guess, and generous. */
@@ -54,7 +56,10 @@ final readonly class KeyTable
                     $rows[$character['id']] = self::described($character['states'], $described[$character['id']]);
                 }
             }
-            $out[$id] = ['characters' => $rows, 'shows' => self::shows($file), 'burns' => array_values(array_intersect(self::BURNING, $hazards))];
+            /** @var array{from: int, to: int}|null $hardiness */
+            $hardiness = $file['hardiness'] ?? null;
+            $zones = $hardiness === null ? null : [$hardiness['from'], $hardiness['to']];
+            $out[$id] = ['zones' => $zones, 'characters' => $rows, 'shows' => self::shows($file), 'burns' => array_values(array_intersect(self::BURNING, $hazards))];
         }
 
         return $out;

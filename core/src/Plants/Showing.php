@@ -25,9 +25,19 @@ final class Showing
     /** @var array<string, bool> window => whether it holds today */
     private array $known = [];
 
-    public function __construct(private readonly SeasonShift $shift, private readonly \DateTimeImmutable $day, private readonly int $graceDays = self::GRACE_DAYS)
+    public function __construct(private readonly SeasonShift $shift, private readonly \DateTimeImmutable $day, private readonly int $graceDays = self::GRACE_DAYS, private readonly ?int $zone = null)
     {
         $this->today = self::number($day);
+    }
+
+    /**
+     * Whether a plant is hardy at this ground; where nobody told the zone, any is.
+     *
+     * @param array{int, int}|null $zones hardiness zones it lives in; null where nobody knows
+     */
+    public function isHardy(?array $zones): bool
+    {
+        return $this->zone === null || $zones === null || ($this->zone >= $zones[0] && $this->zone <= $zones[1]);
     }
 
     /** @param array{string, string}|null $window catalogue days from and until, over the turn of the year too; null shows all year */

@@ -15,6 +15,11 @@ const products = computed(() => {
   const s = props.sheet.snapshot;
   return s.product ? [s.product, ...(s.partners ?? [])] : [];
 });
+/** Sheets of before say nothing of why. */
+const reason = computed(() => {
+  const r = props.sheet.snapshot.reason;
+  return r && (r.for || r.why || r.snags || r.evidence.length) ? r : null;
+});
 const several = computed(() => (props.sheet.snapshot.recipe?.products?.length ?? 1) > 1);
 const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.snapshot.product);
 </script>
@@ -76,6 +81,21 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
     <p v-if="sheet.snapshot.clock" class="note">
       <b>{{ say(sheet.snapshot.clock) }}</b>
     </p>
+    <template v-if="reason">
+      <h3>{{ t('field.whySo') }}</h3>
+      <p v-if="reason.for">
+        <b>{{ t('field.doneFor') }}</b> {{ reason.for }}
+      </p>
+      <p v-if="reason.why">
+        <b>{{ t('field.chosenBecause') }}</b> {{ reason.why }}
+      </p>
+      <p v-if="reason.snags" class="warn">{{ reason.snags }}</p>
+      <ul>
+        <li v-for="(one, i) in reason.evidence" :key="i">
+          {{ say(one.text) }} <span class="soft small">{{ one.source }}</span>
+        </li>
+      </ul>
+    </template>
     <h3>{{ t('field.do') }}</h3>
     <ol>
       <li v-for="s in sheet.snapshot.method.steps" :key="s">{{ s }}</li>

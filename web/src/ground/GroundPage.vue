@@ -3,7 +3,9 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { useEventListener } from '@vueuse/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { api, unwrap } from '@/api/client';
 import { groundsQuery, keepersQuery, patchQuery } from '@/api/queries';
+import { useAct } from '@/composables/useAct';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import GroundMap from './GroundMap.vue';
@@ -111,6 +113,13 @@ useEventListener('keydown', (e: KeyboardEvent) => {
     else editor.undo();
   }
 });
+const { busy: zoning, run, refusal: zoneRefusal } = useAct();
+const setZone = async (zone: string): Promise<void> => {
+  const g = ground.value;
+  if (!g) return;
+  const done = await run(() => unwrap(api.PATCH('/grounds/{ground}', { params: { path: { ground: g.id }, header: { 'If-Match': `"${g.revision}"` } }, body: { hardinessZone: zone || null } })));
+  if (done) await client.invalidateQueries();
+};
 const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
 </script>
 
@@ -137,6 +146,15 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
         <p class="small soft">
           {{ t('ground.facts', { lat: Number(ground.latitude).toFixed(2), elevation: say(ground.elevation), days: ground.shiftDays }) }} ·
           {{ t('ground.total', { n: ground.patchCount, area: say(ground.area) }, ground.patchCount) }}
+          ·
+          <label :title="t('ground.zoneHelp')"
+            >{{ t('ground.zone') }}
+            <select class="field zone" :value="ground.hardinessZone ?? ''" :disabled="!mayWrite || zoning" @change="setZone(($event.target as HTMLSelectElement).value)">
+              <option value="">{{ t('ground.zoneUnknown') }}</option>
+              <option v-for="n in 13" :key="n" :value="n">{{ n }}</option>
+            </select></label
+          >
+          <span v-if="zoneRefusal" class="fault" role="alert">{{ zoneRefusal.message }}</span>
         </p>
         <div class="bench">
           <div class="stack">
@@ -197,6 +215,11 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
 </template>
 
 <style scoped>
+.zone {
+  width: auto;
+  min-height: 0;
+  padding: 2px 6px;
+}
 .exports {
   gap: 4px 10px;
 }

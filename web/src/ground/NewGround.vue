@@ -8,10 +8,10 @@ defineProps<{ /** Shown open when there is no ground yet. */ open: boolean }>();
 const emit = defineEmits<{ made: [id: string] }>();
 const { t } = useI18n();
 const { busy, run, at } = useAct();
-const form = ref({ name: '', latitude: '', longitude: '', elevation: '', timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone });
-const FIELDS = ['name', 'latitude', 'longitude', 'elevation', 'timeZone'] as const;
+const form = ref({ name: '', latitude: '', longitude: '', elevation: '', hardinessZone: '', timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone });
+const FIELDS = ['name', 'latitude', 'longitude', 'elevation', 'timeZone', 'hardinessZone'] as const;
 const save = async (): Promise<void> => {
-  const made = await run(() => unwrap(api.POST('/grounds', { body: form.value })));
+  const made = await run(() => unwrap(api.POST('/grounds', { body: { ...form.value, hardinessZone: form.value.hardinessZone || undefined } })));
   if (made) emit('made', made.id);
 };
 </script>

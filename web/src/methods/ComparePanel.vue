@@ -49,7 +49,7 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
     key: 'money',
     of: (c) =>
       c.money
-        ? `${c.money.total} ${c.money.currency}${c.money.perHectare ? ` (${t('besides.perHa', { money: c.money.perHectare })})` : ''}${c.money.stale.length ? ` · ${t('besides.stale', { what: c.money.stale.join(', ') })}` : ''}`
+        ? `${c.money.total} ${c.money.currency}${c.money.perHectare ? ` (${t('besides.perHa', { money: c.money.perHectare })})` : ''}${c.money.stale.length ? ` · ${t('besides.stale', { what: c.money.stale.join(', ') })}` : ''}${c.money.without.length ? ` · ${t('besides.without', { what: c.money.without.join(', ') })}` : ''}`
         : t('besides.noPrice'),
   },
   { key: 'harm', of: (c) => t('besides.step', { n: c.row.measures.harm }) },

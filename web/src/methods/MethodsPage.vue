@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { boardQuery, handbookQuery, shedQuery } from '@/api/queries';
@@ -92,13 +92,26 @@ const count = (o: Outcome): number => board.value?.rows.filter((r) => r.outcome 
 /** Only the schools that a row of this very board rests on. */
 const resting = computed(() => new Set(board.value?.rows.flatMap((r) => r.findings.flatMap((f) => (f.school ? [f.school.id] : []))) ?? []));
 const switchable = computed(() => (book.value?.schools ?? []).filter((s) => s.id !== 'herbicide-stance' && (resting.value.has(s.id) || schools.value[s.id] !== undefined)));
+/** Why this way, in the crew's own words: kept with the step and printed on its sheet. */
+const why = ref('');
+watch(
+  () => [stand.value?.step?.rowId, pickedId.value] as const,
+  () => (why.value = picked.value?.id === stand.value?.step?.rowId ? (stand.value?.step?.why ?? '') : ''),
+  { immediate: true },
+);
 const choose = async (row: Schemas['Row']): Promise<void> => {
   const go = onward();
   const done = await run(() =>
     unwrap(
       api.PUT('/stands/{stand}/step', {
         params: { path: { stand: props.stand }, header: { 'If-Match': ifMatch.value } },
-        body: { method: row.method.id, schools: schools.value, ...(row.active ? { active: row.active.id } : {}), ...(row.card ? { cardVersionId: row.card.versionId } : {}) },
+        body: {
+          method: row.method.id,
+          schools: schools.value,
+          ...(why.value.trim() ? { why: why.value.trim() } : {}),
+          ...(row.active ? { active: row.active.id } : {}),
+          ...(row.card ? { cardVersionId: row.card.versionId } : {}),
+        },
       }),
     ),
   );
@@ -201,6 +214,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
             <RowReasons :row="picked" :stand-id="props.stand" :species="stand?.species ?? null" />
             <p class="small soft">{{ t('methods.care') }}</p>
             <button class="btn small quiet" type="button" @click="view = 'cost'">{{ t('cost.see') }}</button>
+            <label v-if="mayWrite && picked.outcome !== 'notAllowed'" class="label"
+              >{{ t('methods.why') }}<textarea v-model="why" class="field" rows="2" maxlength="500" :placeholder="t('methods.whyHint')" />
+            </label>
             <button v-if="mayWrite" class="btn main" type="button" :disabled="busy || picked.outcome === 'notAllowed'" @click="choose(picked)">
               {{ t('methods.choose', { name: picked.method.name }) }}
             </button>

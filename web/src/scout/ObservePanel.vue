@@ -32,12 +32,18 @@ const CHOICES: Record<string, readonly string[]> = {
   'grass-form': ['broad', 'narrow'],
   'sown-crop': ['grass', 'native-mix', 'legume', 'cucurbit', 'sweet-corn', 'other-broadleaf', 'trees'],
   'target-cover': ['trace', 'sparse', 'patchy', 'half', 'most', 'full'],
+  'also-stage': STAGES,
+  'removal-for': ['light', 'access', 'stock', 'fire', 'habitat', 'planting', 'harvest', 'water', 'safety', 'looks'],
+  'leaf-count': ['seed-leaves', 'two-to-four', 'five-or-more'],
+  floor: ['sod', 'clover', 'bare', 'mulch'],
+  'cover-kind': ['oats', 'crimson-clover', 'clover', 'ryegrass'],
   'root-form': ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber'],
 };
 const YES_NO = [
   ...['grass-at-base', 'drought', 'leaf-damage', 'fresh-flush', 'silt-on-bark', 'fruiting', 'bees-flying', 'food-taken', 'trunk-guards', 'green-bark', 'weeds-up', 'self-sown-kept'],
   ...['above-keepers', 'public-way', 'children-pets', 'school-ground', 'local-rule', 'volunteers', 'shallow-groundwater'],
   ...['hives-near', 'sprayed-lately', 'leaves-limp', 'shade', 'floods', 'thorns-kept', 'crop-up', 'flowers-around', 'felling-planned', 'debris-gone'],
+  ...['kept-as-snags', 'bark-diseased', 'first-found', 'irrigated', 'soil-workable'],
 ];
 const DAYS = ['last-mown', 'leaf-out', 'planted-on', 'sown-next', 'grazed-from', 'hay-on', 'freeze-on'];
 /** What to note, by where one looks. */
@@ -46,10 +52,14 @@ const GROUPS: readonly { key: string; facts: readonly string[] }[] = [
     key: 'plant',
     facts: [
       'stage',
+      'also-stage',
+      'leaf-count',
       'height',
       'bark-texture',
       'bark-thickness',
       'root-form',
+      'bark-diseased',
+      'first-found',
       'fruiting',
       'fresh-flush',
       'leaf-damage',
@@ -79,6 +89,8 @@ const GROUPS: readonly { key: string; facts: readonly string[] }[] = [
       'water-distance',
       'shallow-groundwater',
       'last-mown',
+      'soil-workable',
+      'cover-kind',
       'sown-next',
       'sown-crop',
       'crop-up',
@@ -90,7 +102,7 @@ const GROUPS: readonly { key: string; facts: readonly string[] }[] = [
       'thorns-kept',
     ],
   },
-  { key: 'orchard', facts: ['planted-on', 'trunk-guards', 'green-bark', 'row-spacing', 'strip-side', 'treated-area', 'trunk-diameter'] },
+  { key: 'orchard', facts: ['planted-on', 'planted-trees', 'floor', 'irrigated', 'trunk-guards', 'green-bark', 'row-spacing', 'strip-side', 'treated-area', 'trunk-diameter'] },
   {
     key: 'people',
     facts: [
@@ -107,6 +119,8 @@ const GROUPS: readonly { key: string; facts: readonly string[] }[] = [
       'debris-gone',
       'hives-near',
       'felling-planned',
+      'removal-for',
+      'kept-as-snags',
     ],
   },
 ];

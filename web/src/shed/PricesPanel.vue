@@ -14,7 +14,8 @@ const { t } = useI18n();
 const { today } = useSession();
 const { busy, refusal, keep, at } = useShed();
 const { data: book } = useQuery(handbookQuery());
-const activeName = (id: string): string => book.value?.actives.find((a) => a.id === id)?.name ?? id;
+const MATERIALS = ['oil', 'fuel-oil', 'dye', 'surfactant'];
+const activeName = (id: string): string => (MATERIALS.includes(id) ? t(`prices.material.${id}`) : null) ?? book.value?.actives.find((a) => a.id === id)?.name ?? id;
 interface Line {
   active: string;
   amount: string;
@@ -31,7 +32,7 @@ watchEffect(() => {
   const p = props.shed.prices;
   currency.value = p?.currency ?? 'USD';
   wage.value = { amount: p?.wage?.amount ?? '', on: p?.wage?.on ?? '' };
-  lines.value = actives.value.map((active) => {
+  lines.value = (actives.value.length === 0 ? [] : [...actives.value, ...MATERIALS]).map((active) => {
     const kept = p?.products.find((x) => x.active === active);
     return { active, amount: kept?.amount ?? '', per: kept ? `${kept.per.value} ${UNITS[kept.per.unit] ?? kept.per.unit}` : '1 gal', on: kept?.on ?? '', stale: kept?.stale ?? false };
   });

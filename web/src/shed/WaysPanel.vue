@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
+import { ref, watchEffect } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
@@ -12,8 +13,12 @@ const { t } = useI18n();
 const { isLead } = useSession();
 const { refusal, keep } = useShed();
 const { data: book } = useQuery(handbookQuery());
-const choose = (body: { schools?: Record<string, string>; stance?: 'any' | 'least-hazard' | 'none'; fuelOil?: boolean }): Promise<boolean> =>
+const choose = (body: { schools?: Record<string, string>; stance?: 'any' | 'least-hazard' | 'none'; fuelOil?: boolean; stemLimits?: { least?: string; most?: string } }): Promise<boolean> =>
   keep(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body })));
+/** Thinnest and thickest stem that this crew injects; empty is the usual 1 and 10 in. */
+const limits = ref({ least: '', most: '' });
+watchEffect(() => (limits.value = { least: props.shed.stemLimits.least ?? '', most: props.shed.stemLimits.most ?? '' }));
+const keepLimits = (): Promise<boolean> => choose({ stemLimits: { ...(limits.value.least ? { least: limits.value.least } : {}), ...(limits.value.most ? { most: limits.value.most } : {}) } });
 /** Questions on which practitioners differ, by the work they bear on. */
 const GROUPS: readonly { key: string; of: RegExp }[] = [
   { key: 'basal', of: /basal|beech/ },
@@ -43,6 +48,11 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
     <label class="ticked"
       ><input type="checkbox" :disabled="!isLead" :checked="shed.fuelOil" @change="choose({ fuelOil: ($event.target as HTMLInputElement).checked })" /> {{ t('shed.fuelOil') }}</label
     >
+    <fieldset class="row limits">
+      <legend>{{ t('shed.stemLimits') }}</legend>
+      <label class="label">{{ t('shed.stemLeast') }}<input v-model="limits.least" class="field" style="width: 6em" placeholder="1 in" :readonly="!isLead" @change="keepLimits" /></label>
+      <label class="label">{{ t('shed.stemMost') }}<input v-model="limits.most" class="field" style="width: 6em" placeholder="10 in" :readonly="!isLead" @change="keepLimits" /></label>
+    </fieldset>
     <details v-for="g in GROUPS" :key="g.key">
       <summary>{{ t(`shed.groups.${g.key}`) }}</summary>
       <div class="stack folded">
@@ -64,6 +74,15 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
 </template>
 
 <style scoped>
+.limits {
+  border: 0;
+  padding: 0;
+  margin: 0;
+}
+.limits legend {
+  font-weight: 650;
+  padding: 0;
+}
 .narrow {
   max-width: 760px;
 }

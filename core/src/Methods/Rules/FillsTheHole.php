@@ -4,27 +4,100 @@ declare(strict_types=1);
 
 namespace Thicket\Methods\Rules;
 
+use Thicket\Knowledge\Node;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
+use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
-use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
+use Thicket\Methods\TurnsWithTheYear;
+use Thicket\Timing\Day;
+use Thicket\Timing\LocalSpans;
 
-/** A cover crop or reseeding follows a removal; it must not stand where bare ground is wanted, nor in the reach of what was sprayed (handbook 2). */
-final readonly class FillsTheHole implements Rule
+/**
+ * A cover crop or reseeding follows a removal; it must not stand where bare ground is wanted, nor in the reach of what was sprayed (handbook 2).
+ * Each kind has its month and its seed; one kept into summer stands against bare strips, and a good stand may need water.
+ */
+final readonly class FillsTheHole implements TurnsWithTheYear
 {
     private const SOURCE = 'handbook-2-cover-crop';
+    /** From here strips are held bare in most schools (handbook 2). */
+    private const STRIPS_BARE_FROM = '04-01';
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if ($candidate->method->data->stringOr('follows', '') !== 'removal') {
+        if (!$this->follows($candidate)) {
             return [];
         }
+        $orchard = $situation->word(FactName::Setting) === 'orchard';
+        $kind = $this->kind($situation, $candidate);
         $findings = [Finding::withCare('cover.after-removal', self::SOURCE, [], 'change.remove-first')];
-        if ($situation->word(FactName::Setting) === 'orchard') {
-            $findings[] = Finding::withCare('cover.out-of-strip', self::SOURCE, [], null);
+        if ($kind === null) {
+            $findings[] = Finding::unknown(FactName::CoverKind->value, self::SOURCE, false);
+        } else {
+            $findings[] = $this->month($situation, $kind);
+            in_array('roll', $kind->strings('ends'), true) && $findings[] = Finding::fits('cover.roll-it', self::SOURCE);
+        }
+        if ($orchard) {
+            $until = $kind?->stringOr('standsUntil', '') ?? '';
+            $findings[] = $until > self::STRIPS_BARE_FROM
+                ? Finding::withCare('cover.stands-into-strips', self::SOURCE, ['until' => $situation->shift->local(\Thicket\Timing\MonthDay::parse($until), Day::year($situation->day))], null)
+                : Finding::withCare('cover.out-of-strip', self::SOURCE, [], null);
+            $watered = $situation->isYes(FactName::Irrigated);
+            $watered === true || $findings[] = $watered === null
+                ? Finding::unknown(FactName::Irrigated->value, self::SOURCE, false)
+                : Finding::withCare('cover.may-fail-dry', self::SOURCE);
         }
 
         return $findings;
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        $kind = $this->follows($candidate) ? $this->kind($situation, $candidate) : null;
+        $days = [];
+        foreach ($kind === null ? [] : $kind->nodes('sow') as $span) {
+            foreach (LocalSpans::within($situation->shift, $span, $year) as $local) {
+                $days = [...$days, $local['first'], $local['last']->modify('+1 day')];
+            }
+        }
+
+        return $days;
+    }
+
+    private function follows(Candidate $candidate): bool
+    {
+        return $candidate->method->data->stringOr('follows', '') === 'removal';
+    }
+
+    private function kind(Situation $situation, Candidate $candidate): ?Node
+    {
+        $told = $situation->word(FactName::CoverKind);
+
+        return array_values(array_filter($candidate->catalogue->covers(), static fn (Node $kind): bool => $kind->string('id') === $told))[0] ?? null;
+    }
+
+    private function month(Situation $situation, Node $kind): Finding
+    {
+        $rate = $kind->quantity('rate') ?? throw new \LogicException('a kind of cover has a rate');
+        $area = $situation->quantity(FactName::TreatedArea) ?? $situation->area;
+        $seed = $area === null ? null : Quantity::of($rate->in(Unit::KilogramPerHectare)->multipliedBy($area->in(Unit::Hectare)), Unit::Kilogram);
+        $values = ['cover' => $kind->string('id'), 'rate' => $rate] + ($seed === null ? [] : ['seed' => $seed]);
+        $code = $seed === null ? 'cover.its-month' : 'cover.its-month-seed';
+        $next = null;
+        foreach ([Day::year($situation->day), Day::year($situation->day) + 1] as $year) {
+            foreach ($kind->nodes('sow') as $span) {
+                foreach (LocalSpans::within($situation->shift, $span, $year) as $local) {
+                    if ($situation->day >= $local['first'] && $situation->day <= $local['last']) {
+                        return Finding::fits($code, self::SOURCE, $values + ['until' => $local['last']], Certainty::Typical);
+                    }
+                    $local['first'] > $situation->day && ($next === null || $local['first'] < $next) && $next = $local['first'];
+                }
+            }
+        }
+
+        return Finding::notNow('cover.not-its-month', self::SOURCE, $values + ($next === null ? [] : ['opens' => $next]), $next, 'change.other-cover');
     }
 }

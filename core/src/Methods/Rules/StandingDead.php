@@ -7,11 +7,13 @@ namespace Thicket\Methods\Rules;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
+use Thicket\Methods\Certainty;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 use Thicket\Methods\StemGroup;
+use Thicket\Plants\Species;
 
 /**
  * A tree killed where it stands falls one day (rulings J57): from 4 in (10 cm) or 16 ft (5 m), within two heights of where people or stock
@@ -23,16 +25,45 @@ final readonly class StandingDead implements Rule
     private const TALL_FEET = 16;
     private const HEIGHTS = 2;
     private const WHERE_PEOPLE_ARE = ['path', 'building', 'stock'];
+    /** What a dead tree on its feet still stands in the way of (handbook 6: the purpose decides). */
+    private const IN_THE_WAY = ['access', 'fire'];
     private const SOURCE = 'rulings-J57';
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $target = $situation->target;
-        if ($target === null || !in_array($target->habit(), ['tree', 'shrub'], true) || !$this->leavesItStanding($candidate) || !$candidate->method->isFor($target)) {
+        if ($target === null || !in_array($target->habit(), ['tree', 'shrub'], true) || !$candidate->method->isFor($target)) {
             return [];
         }
+        if (!$candidate->leavesStanding()) {
+            return $this->takenDown($situation, $candidate);
+        }
+        $purpose = $situation->word(FactName::RemovalFor);
+        $against = in_array($purpose, self::IN_THE_WAY, true) ? [Finding::withCare("purpose.stays-standing-{$purpose}", 'handbook-6', [], 'change.take-down')] : [];
+
+        return [...$this->standing($situation, $candidate, $target), ...$against];
+    }
+
+    /** @return list<Finding> dead trees are wanted, and this takes them down (handbook 2: good snags are habitat away from paths) */
+    private function takenDown(Situation $situation, Candidate $candidate): array
+    {
+        $fells = $candidate->method->work() === 'machine' || $candidate->how('cut');
+
+        return $fells && $situation->isYes(FactName::KeptAsSnags) === true && $this->thick($situation) !== []
+            ? [Finding::withCare('dead.snags-wanted', 'handbook-2-girdle-spray', [], 'change.girdle-snags', Certainty::Observed)] : [];
+    }
+
+    /** @return array<int, StemGroup> */
+    private function thick(Situation $situation): array
+    {
+        return array_filter($situation->stems, static fn (StemGroup $g): bool => !$g->forCeilings()->isLessThan(Quantity::of(self::THICK_INCHES, Unit::Inch)));
+    }
+
+    /** @return list<Finding> */
+    private function standing(Situation $situation, Candidate $candidate, Species $target): array
+    {
         $height = $situation->quantity(FactName::Height) ?? $situation->tallestTallied();
-        $thick = array_filter($situation->stems, static fn (StemGroup $g): bool => !$g->forCeilings()->isLessThan(Quantity::of(self::THICK_INCHES, Unit::Inch)));
+        $thick = $this->thick($situation);
         $tall = $height !== null && !$height->isLessThan(Quantity::of(self::TALL_FEET, Unit::Foot));
         if ($thick === [] && !$tall) {
             return $candidate->goesOn('leaf') || $situation->stems === [] ? [] : [Finding::withCare('dead.stands', self::SOURCE)];
@@ -58,11 +89,6 @@ final readonly class StandingDead implements Rule
             return [Finding::notAllowed('dead.public-way', self::SOURCE, [], 'change.plan-felling')];
         }
 
-        return [Finding::withCare('dead.stands', self::SOURCE)];
-    }
-
-    private function leavesItStanding(Candidate $candidate): bool
-    {
-        return $candidate->how('girdle') || $candidate->method->work() === 'injection' || $candidate->goesOn('bark') || $candidate->isLeafSpray();
+        return [Finding::withCare($situation->isYes(FactName::KeptAsSnags) === true ? 'dead.kept-as-snags' : 'dead.stands', self::SOURCE)];
     }
 }

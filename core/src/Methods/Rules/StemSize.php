@@ -35,7 +35,7 @@ final readonly class StemSize implements RestsOnSchool
             return [];
         }
         $most = ServedStems::most($situation, $candidate);
-        $least = $method->limit('stemLeast');
+        $least = $candidate->limit('stemLeast');
         if ($most === null && $least === null) {
             return [];
         }
@@ -45,7 +45,7 @@ final readonly class StemSize implements RestsOnSchool
         $findings = [];
         if ($most !== null) {
             $inclusive = ServedStems::mostIsInclusive($candidate);
-            $code = $most->equals($method->limit('stemMost') ?? $most) ? 'size.too-thick' : 'size.beyond-reach';
+            $code = $most->equals($candidate->limit('stemMost') ?? $most) ? 'size.too-thick' : 'size.beyond-reach';
             $findings = [...$findings, ...$this->judge($situation, $candidate, $most, fn (StemGroup $g): string => $g->against($most, $inclusive), $code)];
         }
         if ($least !== null) {
