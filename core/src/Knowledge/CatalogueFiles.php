@@ -23,13 +23,15 @@ final readonly class CatalogueFiles
     {
     }
 
-    /** Hash of every file's name and content: a changed file is another catalogue. */
+    /** Hash of every file's name and content, and of what works the table of the key out of them: either changed makes another catalogue. */
     public function hash(): string
     {
         $context = hash_init('sha256');
         foreach ($this->paths() as $path) {
             hash_update($context, $path . "\0" . file_get_contents($path) . "\0");
         }
+
+        hash_update($context, (string) file_get_contents(dirname(__DIR__) . '/Plants/KeyTable.php'));
 
         return substr(hash_final($context), 0, 16);
     }

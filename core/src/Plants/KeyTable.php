@@ -103,7 +103,7 @@ final readonly class KeyTable
         $ripe = $phenology['fruitRipe'] ?? $phenology['seedShed'] ?? null;
         $out = [
             'leaf' => $leafy || $leafFrom === null || !isset($phenology['leafFall']) ? null : [$leafFrom, $phenology['leafFall']],
-            'flower' => $flower === null ? null : [$flower, self::bloomEnds($flower, $phenology['seedShed'] ?? null)],
+            'flower' => $flower === null ? null : [$flower, $phenology['flowerEnd'] ?? self::bloomEnds($flower, $phenology['seedShed'] ?? null)],
             'fruit' => $ripe === null ? null : [self::later($ripe, -self::FRUIT_BEFORE_RIPE_DAYS), isset($phenology['seedShed']) ? self::later($phenology['seedShed'], self::FRUIT_BEFORE_RIPE_DAYS) : self::later($ripe, self::FRUIT_DAYS)],
         ];
         /** @var array<string, array{from: string, until: string}> $given */
