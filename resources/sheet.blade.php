@@ -36,6 +36,7 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; } .warn { border-left: 1.4mm solid #7
 <h2>Do</h2><ol>@foreach ($s['method']['steps'] as $step)<li>{{ $step }}</li>@endforeach</ol>
 <div>Goes wrong when: {{ implode(' ', $s['method']['mistakes']) }}</div>
 @php($reason = $s['reason'] ?? null)
+@if ($reason['roles'] ?? [])<h2>Who does which part</h2><table>@foreach ($reason['roles'] as $role)<tr><td>{{ $role[$units] }}</td><td style="width:60mm">Names:</td></tr>@endforeach</table>@endif
 @if ($reason && ($reason['for'] || $reason['why'] || $reason['snags'] || $reason['evidence']))<h2>Why so</h2>
 @if ($reason['for'])<div><b>Done for:</b> {{ $reason['for'] }}.</div>@endif
 @if ($reason['why'])<div><b>Chosen because:</b> {{ $reason['why'] }}</div>@endif

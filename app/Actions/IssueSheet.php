@@ -27,6 +27,7 @@ use Thicket\Measure\Quantity;
 use Thicket\Methods\Board;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
+use Thicket\Methods\Finding;
 use Thicket\Methods\Outcome;
 use Thicket\Methods\Situation;
 use Thicket\Mix\LabelCard;
@@ -167,7 +168,7 @@ final readonly class IssueSheet
     /**
      * What the removal is for, why this way was chosen, and what speaks for it: expected control and whatever fitted on the day of the sheet.
      *
-     * @return array{for: string|null, snags: string|null, why: string|null, evidence: list<array{text: array{us: string, metric: string}, source: string}>}
+     * @return array{for: string|null, snags: string|null, why: string|null, evidence: list<array{text: array{us: string, metric: string}, source: string}>, roles: list<array{us: string, metric: string}>}
      */
     private function reason(Situation $situation, Step $step, Candidate $candidate): array
     {
@@ -183,7 +184,10 @@ final readonly class IssueSheet
             }
         }
 
+        $split = array_values(array_filter($row->findings, static fn (Finding $f): bool => $f->code === 'volunteer.split-row'))[0] ?? null;
+
         return [
+            'roles' => $split === null ? [] : [$this->sentences->both('role.cuts'), $this->sentences->both('role.treats', $split->values)],
             'for' => $for === null ? null : $this->sentences->name("removal.{$for}"), 'why' => $step->why,
             'snags' => $situation->isYes(FactName::KeptAsSnags) === true ? $this->sentences->name('sheet.snags') : null, 'evidence' => $evidence,
         ];

@@ -175,6 +175,14 @@ it('costs carrier oil, dye and surfactant where the crew has a price, and tells 
         ->and((string) $money('basal-bark/triclopyr-ester', ['triclopyr-ester' => '40', 'oil' => '5', 'surfactant' => '80'])?->product->simplified())->toBe((string) $oiled->product->simplified());
 });
 
+it('costs the seed of a cover by its rate', function () {
+    $prices = static fn (array $products): array => ['currency' => 'USD', 'wage' => ['amount' => '30', 'on' => '2026-01-05'], 'products' => $products];
+    $money = static fn (array $products) => row(herbs('orchard', 'quackgrass', '2026-10-01', [seen('cover-kind', 'crimson-clover')], ['area' => '2 ha', 'prices' => $prices($products)]), 'cover-crop')->measures->money;
+    // 20 kg/ha x 2 ha at 5 a kilogram
+    expect((string) $money([['active' => 'cover-seed', 'amount' => '5', 'per' => '1 kg', 'on' => '2026-01-05']])?->product->simplified())->toBe('200')
+        ->and($money([])?->without)->toBe(['cover-seed'])->and((string) $money([])?->product->simplified())->toBe('0');
+});
+
 it('takes the price of a product from its packs where nobody gave one', function (array $packs, ?string $litre) {
     $own = new Prices('USD', null, ['glyphosate' => ['amount' => BigRational::of(20), 'per' => quantity('1 L'), 'on' => null]]);
     $packs = array_map(static fn (array $p): array => ['active' => $p[0], 'size' => quantity($p[1]), 'price' => BigRational::of($p[2]), 'on' => $p[3] === null ? null : new DateTimeImmutable($p[3])], $packs);

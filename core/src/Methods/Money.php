@@ -52,6 +52,11 @@ final readonly class Money
                 Prices::isStale($prices->products[$what]['on'], $situation->day) && $stale[] = $what;
             }
         }
+        $seed = CoverSeed::of($situation, $candidate)?->amount;
+        if ($seed !== null) {
+            $price = $prices->ofProduct('cover-seed', $seed);
+            $price === null ? $without[] = 'cover-seed' : $product = $product->plus($price);
+        }
         $hectares = $situation->area?->in(Unit::Hectare);
 
         return new self($wages, $product, $hectares === null || $hectares->isZero() ? null : $wages->plus($product)->dividedBy($hectares), $prices->currency, $stale, $without);

@@ -14,7 +14,7 @@ use Thicket\Measure\Unit;
 final readonly class Prices
 {
     /** Priced like products: what a mix holds besides them. */
-    public const MATERIALS = ['oil', 'fuel-oil', 'dye', 'surfactant'];
+    public const MATERIALS = ['oil', 'fuel-oil', 'dye', 'surfactant', 'cover-seed'];
     private const STALE_MONTHS = 18;
 
     /**

@@ -14,7 +14,7 @@ const { t } = useI18n();
 const { today } = useSession();
 const { busy, refusal, keep, at } = useShed();
 const { data: book } = useQuery(handbookQuery());
-const MATERIALS = ['oil', 'fuel-oil', 'dye', 'surfactant'];
+const MATERIALS = ['oil', 'fuel-oil', 'dye', 'surfactant', 'cover-seed'];
 const activeName = (id: string): string => (MATERIALS.includes(id) ? t(`prices.material.${id}`) : null) ?? book.value?.actives.find((a) => a.id === id)?.name ?? id;
 interface Line {
   active: string;

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Thicket\Methods\Rules;
 
-use Thicket\Knowledge\Node;
-use Thicket\Measure\Quantity;
-use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\Certainty;
+use Thicket\Methods\CoverSeed;
 use Thicket\Methods\FactName;
 use Thicket\Methods\Finding;
 use Thicket\Methods\Situation;
@@ -32,13 +30,14 @@ final readonly class FillsTheHole implements TurnsWithTheYear
             return [];
         }
         $orchard = $situation->word(FactName::Setting) === 'orchard';
-        $kind = $this->kind($situation, $candidate);
+        $cover = CoverSeed::of($situation, $candidate);
+        $kind = $cover?->kind;
         $findings = [Finding::withCare('cover.after-removal', self::SOURCE, [], 'change.remove-first')];
-        if ($kind === null) {
+        if ($cover === null) {
             $findings[] = Finding::unknown(FactName::CoverKind->value, self::SOURCE, false);
         } else {
-            $findings[] = $this->month($situation, $kind);
-            in_array('roll', $kind->strings('ends'), true) && $findings[] = Finding::fits('cover.roll-it', self::SOURCE);
+            $findings[] = $this->month($situation, $cover);
+            in_array('roll', $cover->kind->strings('ends'), true) && $findings[] = Finding::fits('cover.roll-it', self::SOURCE);
         }
         if ($orchard) {
             $until = $kind?->stringOr('standsUntil', '') ?? '';
@@ -56,7 +55,7 @@ final readonly class FillsTheHole implements TurnsWithTheYear
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array
     {
-        $kind = $this->follows($candidate) ? $this->kind($situation, $candidate) : null;
+        $kind = CoverSeed::of($situation, $candidate)?->kind;
         $days = [];
         foreach ($kind === null ? [] : $kind->nodes('sow') as $span) {
             foreach (LocalSpans::within($situation->shift, $span, $year) as $local) {
@@ -72,20 +71,11 @@ final readonly class FillsTheHole implements TurnsWithTheYear
         return $candidate->method->data->stringOr('follows', '') === 'removal';
     }
 
-    private function kind(Situation $situation, Candidate $candidate): ?Node
+    private function month(Situation $situation, CoverSeed $cover): Finding
     {
-        $told = $situation->word(FactName::CoverKind);
-
-        return array_values(array_filter($candidate->catalogue->covers(), static fn (Node $kind): bool => $kind->string('id') === $told))[0] ?? null;
-    }
-
-    private function month(Situation $situation, Node $kind): Finding
-    {
-        $rate = $kind->quantity('rate') ?? throw new \LogicException('a kind of cover has a rate');
-        $area = $situation->quantity(FactName::TreatedArea) ?? $situation->area;
-        $seed = $area === null ? null : Quantity::of($rate->in(Unit::KilogramPerHectare)->multipliedBy($area->in(Unit::Hectare)), Unit::Kilogram);
-        $values = ['cover' => $kind->string('id'), 'rate' => $rate] + ($seed === null ? [] : ['seed' => $seed]);
-        $code = $seed === null ? 'cover.its-month' : 'cover.its-month-seed';
+        $kind = $cover->kind;
+        $values = ['cover' => $kind->string('id'), 'rate' => $cover->rate] + ($cover->amount === null ? [] : ['seed' => $cover->amount]);
+        $code = $cover->amount === null ? 'cover.its-month' : 'cover.its-month-seed';
         $next = null;
         foreach ([Day::year($situation->day), Day::year($situation->day) + 1] as $year) {
             foreach ($kind->nodes('sow') as $span) {
