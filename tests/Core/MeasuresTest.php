@@ -67,3 +67,7 @@ it('takes longer in dry soil, for deep roots, further stems and hand tools, and 
     yield 'two hundred trees released by hand' => [$planted, 'hand-release', '800.00'];
     yield 'and over the top' => [$planted, 'over-the-top/fluazifop', '40.00'];
 });
+
+it('mows through a season what lives on from its root, once what does not', function (string $species, int $passes) {
+    expect(row(herbs('pasture', $species, '2026-06-01', [seen('stock-kind', 'none')], ['area' => '1 ha']), 'mow')->measures->passes->count)->toBe($passes);
+})->with(['a knapweed' => ['spotted-knapweed', 4], 'a ragweed' => ['common-ragweed', 1]]);

@@ -26,7 +26,7 @@ final readonly class Passes
     {
         $data = $candidate->method->data->nodeOrEmpty('passes');
         $count = null;
-        foreach ([...array_map(static fn ($a): string => $a->id(), $candidate->actives()), self::kind($situation->target), 'usual'] as $key) {
+        foreach ([...array_map(static fn ($a): string => $a->id(), $candidate->actives()), self::kind($situation->target), $situation->target?->isPerennial() === true ? 'perennial' : 'usual', 'usual'] as $key) {
             $count ??= $data->has($key) ? $data->int($key) : null;
         }
         $count ??= 1;
@@ -80,7 +80,7 @@ final readonly class Passes
         return match (true) {
             $target?->treatmentClass() === 'bramble' => 'bramble',
             $target?->habit() === 'woody-vine', $target?->habit() === 'herbaceous-vine' => 'vine',
-            default => 'usual',
+            default => '',
         };
     }
 }
