@@ -59,8 +59,12 @@ final readonly class ShedWire
         $out = [];
         foreach (OwnFigures::of($this->catalogue->coefficients()) as $path => $figure) {
             [$group, $of] = [...explode('/', $path), ''];
-            $name = in_array($group, ['minutesPerStem', 'minutesPerCut', 'hectaresPerHour'], true) ? "method.{$of}" : 'figure.' . str_replace('/', '.', $path);
-            $out[] = ['path' => $path, 'group' => $group, 'name' => $this->sentences->name($name), 'below' => Wire::quantity($figure['below']), 'unit' => $figure['unit'], 'shipped' => $figure['figures'], 'own' => $own[$path] ?? null];
+            $name = match (true) {
+                in_array($group, ['minutesPerStem', 'minutesPerCut'], true) => $this->sentences->name("method.{$of}"),
+                $this->sentences->has("figure.by.{$group}") => $this->sentences->both("figure.by.{$group}", ['method' => $this->sentences->name("method.{$of}")])['us'],
+                default => $this->sentences->name('figure.' . str_replace('/', '.', $path)),
+            };
+            $out[] = ['path' => $path, 'group' => $group, 'name' => $name, 'below' => Wire::quantity($figure['below']), 'unit' => $figure['unit'], 'shipped' => $figure['figures'], 'own' => $own[$path] ?? null];
         }
 
         return $out;

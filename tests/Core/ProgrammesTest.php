@@ -137,6 +137,7 @@ it('reckons the hours of a pass', function (string $row, array $document, string
     'by the crew' => ['cut-stump/glyphosate', stand(['stems' => [['diameter' => '3 in', 'count' => 12]], 'figures' => ['minutesPerStem/cut-stump/1' => ['2', '3', '5'], 'setUpMinutes' => ['30', '60', '90']]]), '96.0', 1],
     'by the crew, by cuts' => ['hack-and-squirt/glyphosate', stand(['figures' => ['minutesPerCut/hack-and-squirt' => ['0.2', '0.3', '0.4']]]), '105.0', 1],
     'by the crew, by area' => ['mow', ['stems' => [], 'species' => 'canada-thistle', 'area' => '1 ha', 'figures' => ['hectaresPerHour/mow' => ['0.3', '0.5', '0.9']]] + stand(), '210.0', 1],
+    'by the crew, by trees' => ['hand-release', ['stems' => [], 'species' => 'quackgrass', 'facts' => [seen('setting', 'new-planting'), seen('planted-trees', '10')], 'figures' => ['minutesPerTree/hand-release' => ['1', '3', '5']]] + stand(), '120.0', 1],
     // 1 ha at 0.25 ha/h
     'mowing by the hectare' => ['mow', ['stems' => [], 'species' => 'canada-thistle', 'area' => '1 ha'] + stand(), '330.0', 1],
 ]);

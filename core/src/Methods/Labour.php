@@ -35,8 +35,9 @@ final readonly class Labour
     public static function of(Situation $situation, Candidate $candidate): self
     {
         $table = $candidate->coefficients();
-        $hands = self::byTrees($situation, $candidate, $table) ?? self::byStems($situation, $candidate, $table);
-        $walking = $hands === null ? null : self::walking($situation, $table);
+        $trees = self::trees($situation, $candidate, $table);
+        $hands = $trees === null ? self::byStems($situation, $candidate, $table) : self::plus(self::nought(), $table->node('minutesPerTree')->strings($candidate->method->id()), $trees);
+        $walking = $hands === null ? null : self::walking($situation, $table, $trees ?? $situation->stemCount());
         if ($hands === null) {
             $hands = self::byArea($situation, $candidate, $table);
             $walking = $hands === null ? null : Quantity::zero(Unit::Minute);
@@ -121,17 +122,12 @@ final readonly class Labour
         };
     }
 
-    /**
-     * Work that goes from one planted tree to the next is counted by those trees, where somebody told how many there are.
-     *
-     * @return array{Quantity, Quantity, Quantity}|null
-     */
-    private static function byTrees(Situation $situation, Candidate $candidate, Node $table): ?array
+    /** Work that goes from one planted tree to the next is counted by those trees, where somebody told how many there are; null by other ways. */
+    private static function trees(Situation $situation, Candidate $candidate, Node $table): ?int
     {
         $trees = $situation->quantity(FactName::PlantedTrees);
-        $minutes = $table->node('minutesPerTree')->stringsOrEmpty($candidate->method->id());
 
-        return $trees === null || $minutes === [] ? null : self::plus(self::nought(), $minutes, $trees->in(Unit::One)->toScale(0, RoundingMode::CEILING)->toInt());
+        return $trees === null || !$table->node('minutesPerTree')->has($candidate->method->id()) ? null : $trees->in(Unit::One)->toScale(0, RoundingMode::CEILING)->toInt();
     }
 
     /**
@@ -230,20 +226,20 @@ final readonly class Labour
         return [$of($fast), $of($use), $of($slow)];
     }
 
-    private static function walking(Situation $situation, Node $table): ?Quantity
+    private static function walking(Situation $situation, Node $table, int $stops): ?Quantity
     {
         if ($situation->area === null) {
             return null;
         }
         $walk = $table->node('walking');
         $speeds = $walk->node('kilometresPerHour');
-        $perHectare = $situation->stemCount() / max(0.0001, $situation->area->float(Unit::Hectare));
+        $perHectare = $stops / max(0.0001, $situation->area->float(Unit::Hectare));
         $pace = match (true) {
             $perHectare >= $walk->int('thicketFromPerHectare') => $speeds->string('thicket'),
             $situation->word(FactName::Setting) === 'woods' => $speeds->string('wood'),
             default => $speeds->string('open'),
         };
-        $metres = (float) $walk->string('tour') * sqrt($situation->area->float(Unit::SquareMetre) * $situation->stemCount()) * (float) $walk->string('sweeping');
+        $metres = (float) $walk->string('tour') * sqrt($situation->area->float(Unit::SquareMetre) * $stops) * (float) $walk->string('sweeping');
 
         return Quantity::of(number_format($metres / 1000 / (float) $pace * 60, 1, '.', ''), Unit::Minute);
     }

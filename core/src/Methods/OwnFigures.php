@@ -15,6 +15,8 @@ use Thicket\Measure\Quantity;
 final readonly class OwnFigures
 {
     private const MOST = '100000';
+    /** Tables of three figures by method, and their unit. */
+    private const BY_METHOD = ['minutesPerTree' => 'min', 'minutesPerSquareMetre' => 'min', 'minutesPerHectare' => 'min', 'seedlingMinutes' => 'min', 'furtherStemMinutes' => 'min', 'hectaresPerHour' => 'ha/h'];
 
     /** @param array<string, array{string, string, string}> $own path in the table => low, use, high in the unit of the shipped figure */
     private function __construct(public array $own)
@@ -38,8 +40,10 @@ final readonly class OwnFigures
         foreach (array_keys($table->node('minutesPerCut')->data) as $method) {
             $out["minutesPerCut/{$method}"] = ['unit' => 'min', 'below' => null, 'figures' => self::three($table->node('minutesPerCut')->node((string) $method)->strings('perCut'))];
         }
-        foreach (array_keys($table->node('hectaresPerHour')->data) as $method) {
-            $out["hectaresPerHour/{$method}"] = ['unit' => 'ha/h', 'below' => null, 'figures' => self::three($table->node('hectaresPerHour')->strings((string) $method))];
+        foreach (self::BY_METHOD as $group => $unit) {
+            foreach (array_keys($table->node($group)->data) as $method) {
+                $out["{$group}/{$method}"] = ['unit' => $unit, 'below' => null, 'figures' => self::three($table->node($group)->strings((string) $method))];
+            }
         }
         $out['setUpMinutes'] = ['unit' => 'min', 'below' => null, 'figures' => self::three($table->strings('setUpMinutes'))];
         foreach (['cut', 'kerfPerTenCentimetres', 'wick'] as $path) {
@@ -96,10 +100,11 @@ final readonly class OwnFigures
     {
         $data = $table->data;
         foreach ($this->own as $path => $three) {
-            $put = match (explode('/', $path)[0]) {
-                'minutesPerStem' => ['minutes' => $three],
-                'minutesPerCut' => ['perCut' => $three],
-                'hectaresPerHour', 'setUpMinutes' => $three,
+            $group = explode('/', $path)[0];
+            $put = match (true) {
+                $group === 'minutesPerStem' => ['minutes' => $three],
+                $group === 'minutesPerCut' => ['perCut' => $three],
+                isset(self::BY_METHOD[$group]), $group === 'setUpMinutes' => $three,
                 default => ['low' => ['value' => $three[0]], 'use' => ['value' => $three[1]], 'high' => ['value' => $three[2]]],
             };
             foreach (array_reverse(explode('/', $path)) as $key) {

@@ -87,6 +87,10 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
         <li v-for="(role, i) in sheet.snapshot.reason.roles" :key="i">{{ say(role) }}</li>
       </ul>
     </template>
+    <h3>{{ t('field.do') }}</h3>
+    <ol>
+      <li v-for="s in sheet.snapshot.method.steps" :key="s">{{ s }}</li>
+    </ol>
     <template v-if="reason">
       <h3>{{ t('field.whySo') }}</h3>
       <p v-if="reason.for">
@@ -102,10 +106,6 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
         </li>
       </ul>
     </template>
-    <h3>{{ t('field.do') }}</h3>
-    <ol>
-      <li v-for="s in sheet.snapshot.method.steps" :key="s">{{ s }}</li>
-    </ol>
     <h3>{{ t('field.wear') }}</h3>
     <ul>
       <li v-for="w in sheet.snapshot.wearing" :key="w">{{ w }}</li>

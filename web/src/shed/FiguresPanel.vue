@@ -12,9 +12,9 @@ const { say } = useSession();
 const { busy, refusal, keep, at } = useShed();
 type Figure = Schemas['Figure'];
 const GROUPS: readonly { key: string; of: readonly string[] }[] = [
-  { key: 'hands', of: ['minutesPerStem', 'minutesPerCut'] },
-  { key: 'area', of: ['hectaresPerHour', 'setUpMinutes'] },
-  { key: 'volumes', of: ['cut', 'kerfPerTenCentimetres', 'wick', 'film', 'foliar'] },
+  { key: 'hands', of: ['minutesPerStem', 'minutesPerCut', 'seedlingMinutes', 'furtherStemMinutes', 'minutesPerTree', 'minutesPerSquareMetre'] },
+  { key: 'area', of: ['hectaresPerHour', 'minutesPerHectare', 'setUpMinutes'] },
+  { key: 'volumes', of: ['cut', 'kerfPerTenCentimetres', 'wick', 'film', 'foliar', 'crown'] },
 ];
 const inGroup = (of: readonly string[]): Figure[] => props.shed.figures.filter((f) => of.includes(f.group));
 const typed = ref<Record<string, string[]>>({});
