@@ -34,7 +34,13 @@ watchEffect(() => {
   wage.value = { amount: p?.wage?.amount ?? '', on: p?.wage?.on ?? '' };
   lines.value = (actives.value.length === 0 ? [] : [...actives.value, ...MATERIALS]).map((active) => {
     const kept = p?.products.find((x) => x.active === active);
-    return { active, amount: kept?.amount ?? '', per: kept ? `${kept.per.value} ${UNITS[kept.per.unit] ?? kept.per.unit}` : active === 'cover-seed' ? '1 lb' : '1 gal', on: kept?.on ?? '', stale: kept?.stale ?? false };
+    return {
+      active,
+      amount: kept?.amount ?? '',
+      per: kept ? `${kept.per.value} ${UNITS[kept.per.unit] ?? kept.per.unit}` : active === 'cover-seed' ? '1 lb' : '1 gal',
+      on: kept?.on ?? '',
+      stale: kept?.stale ?? false,
+    };
   });
 });
 const save = async (): Promise<void> => {
