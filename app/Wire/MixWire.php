@@ -57,7 +57,8 @@ final readonly class MixWire
         $content = $solved->value('strengthOfOther');
 
         return [
-            'sum' => $table->id(), 'values' => $values,
+            'sum' => $table->id(), 'state' => $solved->state(), 'values' => $values,
+            'unchecked' => array_map(fn (string $limit): array => $this->sentences->both('sum.unchecked', ['limit' => $this->fieldName($limit)]), $solved->unchecked),
             'faults' => array_map($this->fault(...), $solved->faults),
             'next' => array_map(fn (array $n): array => ['missing' => $this->names($n['missing']), 'gives' => $this->names($n['gives'])], array_slice($solved->next(), 0, 4)),
             'ways' => $this->recipes->ways($strength, $table->id() === 'match-active' ? $content : null),
@@ -99,8 +100,8 @@ final readonly class MixWire
         $add = $correction->product ?? $correction->carrier;
 
         return [
-            'state' => $correction->state, 'add' => Wire::quantity($add), 'afterwards' => Wire::quantity($correction->afterwards), 'fits' => $correction->fits,
-            'text' => $this->sentences->both("sum.correction.{$correction->state}" . ($correction->fits === false ? '-no-room' : ''), ($add === null ? [] : ['add' => $add]) + ['after' => $correction->afterwards]),
+            'state' => $correction->state, 'add' => Wire::quantity($add), 'takeOut' => Wire::quantity($correction->takeOut), 'afterwards' => Wire::quantity($correction->afterwards), 'fits' => $correction->fits,
+            'text' => $this->sentences->both("sum.correction.{$correction->state}" . ($correction->fits === false ? '-no-room' : ''), ($add === null ? [] : ['add' => $add]) + ($correction->takeOut === null ? [] : ['out' => $correction->takeOut]) + ['after' => $correction->afterwards]),
         ];
     }
 
@@ -122,6 +123,9 @@ final readonly class MixWire
         $tool = MeasuringTool::bestFor($amount, $fitting, $cap);
         if ($tool === null) {
             return null;
+        }
+        if (!$tool->reads($amount, $cap)) {
+            return ['name' => null, 'fillings' => 0, 'measured' => null, 'text' => $this->sentences->in('sum.tool-too-coarse', ['amount' => $amount], System::Us)];
         }
         $read = $tool->measure($amount, $cap);
 

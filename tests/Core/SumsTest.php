@@ -74,7 +74,6 @@ it('solves', function (string $id, array $known, array $expected) {
     'mix: additives, from the carrier' => ['make-up', ['carrier' => '9750 mL', 'strength' => '2 %', 'additiveShare' => '0.5 %'], ['finished' => ['10', 'L']]],
     'mix: dry' => ['make-up', ['finished' => '10 L', 'strength' => '2 g/L'], ['product' => ['20', 'g'], 'carrier' => ['10', 'L']]],
     'mix: dry, backwards' => ['make-up', ['finished' => '4 gal', 'product' => '1 oz wt'], ['strength' => ['0.25', 'oz_wt/gal_us']]],
-    'mix: nothing in it' => ['make-up', ['finished' => '2 L', 'strength' => '0 %'], ['product' => ['0', 'mL'], 'carrier' => ['2', 'L']]],
     'mix: product from the carrier, imperial' => ['make-up', ['carrier' => '3 imp gal', 'strength' => '1:3'], ['finished' => ['4', 'gal_imp'], 'product' => ['1', 'gal_imp']]],
     // 2: what is on hand
     'hand: imperial pint' => ['on-hand', ['onHand' => '1 imp pt', 'strength' => '2 imp fl oz/imp gal'], ['finished' => ['10', 'gal_imp']]],
@@ -168,6 +167,48 @@ it('says what does not go together', function (string $id, array $known, string 
     'a correction above the label' => ['in-tank', ['inTank' => '10 L', 'strengthNow' => '1 %', 'target' => '3 %', 'labelMost' => '2 %'], 'above-label', 'target'],
 ]);
 
+it('calls solved what was held against every limit given, and says of the rest that it was not', function (string $id, array $known, string $state, array $unchecked = []) {
+    $solved = direction($id, $known);
+    expect([$solved->state(), $solved->unchecked])->toBe([$state, $unchecked]);
+})->with([
+    'a limit of the same kind' => ['make-up', ['product' => '1 L', 'finished' => '100 L', 'labelMost' => '2 %'], 'solved'],
+    'a limit by weight' => ['make-up', ['product' => '2 L', 'finished' => '100 L', 'labelMost' => '10 g/L'], 'solved-unchecked', ['labelMost']],
+    // 2 % of 360 g ae/L is 7.2 g ae/L
+    'a limit in acid equivalent, and the content' => ['make-up', ['product' => '2 L', 'finished' => '100 L', 'labelMost' => '7.2 g ae/L', 'content' => '360 g ae/L'], 'solved'],
+    'and passed' => ['make-up', ['product' => '2 L', 'finished' => '100 L', 'labelMost' => '7.1 g ae/L', 'content' => '360 g ae/L'], 'contradiction'],
+    'a limit of another basis than the content' => ['make-up', ['product' => '2 L', 'finished' => '100 L', 'labelMost' => '7 g ai/L', 'content' => '360 g ae/L'], 'solved-unchecked', ['labelMost']],
+    // 2 % at 1.2 kg a litre is 24 g/L
+    'a limit by weight, and what a litre weighs' => ['make-up', ['product' => '2 L', 'finished' => '100 L', 'labelMost' => '23 g/L', 'content' => '1200 g/L'], 'contradiction'],
+    'quarts against pounds an acre' => ['by-area', ['rate' => '2 qt/ac', 'area' => '1 ac', 'labelMost' => '1 lb/ac'], 'solved-unchecked', ['labelMost']],
+    // 2 qt/ac of 4 lb ae/gal is 2 lb ae/ac
+    'quarts against pounds of acid' => ['by-area', ['rate' => '2 qt/ac', 'area' => '1 ac', 'labelMost' => '2 lb ae/ac', 'content' => '4 lb ae/gal'], 'solved'],
+    'and a hundredth above' => ['by-area', ['rate' => '2.01 qt/ac', 'area' => '1 ac', 'labelMost' => '2 lb ae/ac', 'content' => '4 lb ae/gal'], 'contradiction'],
+    'a limit and nothing to hold it against' => ['by-stems', ['stems' => '100', 'perStem' => '5 mL', 'labelMost' => '20 %'], 'solved-unchecked', ['labelMost']],
+    'on hand, by weight' => ['on-hand', ['onHand' => '1 L', 'strength' => '2 %', 'labelMost' => '15 g/L'], 'solved-unchecked', ['labelMost']],
+    'in the tank, by weight' => ['in-tank', ['productIn' => '0.2 L', 'inTank' => '10 L', 'target' => '1 %', 'labelMost' => '15 g/L'], 'solved-unchecked', ['labelMost']],
+    'by soil' => ['by-soil', ['strength' => '2 %', 'finished' => '10 L', 'area' => '100 m2', 'labelMost' => '1 kg/ha'], 'solved-unchecked', ['labelMost']],
+    'to measure' => ['to-measure', ['strength' => '2 %', 'finished' => '15 L', 'reading' => '100 mL', 'labelMost' => '10 g/L'], 'solved-unchecked', ['labelMost']],
+    'only what was typed, and a default' => ['make-up', ['finished' => '3 gal'], 'cannotTell'],
+    'already told in product' => ['yearly-limit', ['product' => '2 L', 'area' => '0.5 ha', 'content' => '480 g ae/L', 'already' => '8 L/ha', 'most' => '4.48 kg ae/ha'], 'contradiction'],
+    'already told in product, and no content' => ['yearly-limit', ['area' => '0.5 ha', 'already' => '8 L/ha', 'most' => '4.48 kg ae/ha'], 'contradiction'],
+    'already in another basis' => ['yearly-limit', ['product' => '1 L', 'area' => '1 ha', 'content' => '480 g ae/L', 'already' => '1 kg ai/ha', 'most' => '4.48 kg ae/ha'], 'contradiction'],
+]);
+
+it('counts what lies there already by the content of the product, whatever it was told in', function (array $known, array $expected) {
+    $solved = direction('yearly-limit', $known);
+    foreach ($expected as $field => [$amount, $unit]) {
+        expect((string) $solved->value($field)?->in(Unit::from($unit))->toScale(3, RoundingMode::HALF_UP))->toBe($amount, $field);
+    }
+})->with([
+    // 8 L/ha x 480 = 3.84 kg; 4.48 - 3.84 = 0.64 kg/ha = 1.333 L/ha; on 0.5 ha 0.667 L
+    'product an area' => [['area' => '0.5 ha', 'content' => '480 g ae/L', 'already' => '8 L/ha', 'most' => '4.48 kg ae/ha'], ['left' => ['0.640', 'kg_ae/ha'], 'allowed' => ['0.667', 'L']]],
+    'the same in quarts and pounds' => [['area' => '2 ac', 'content' => '4 lb ae/gal', 'already' => '1 qt/ac', 'most' => '3 lb ae/ac'], ['left' => ['2.000', 'lb_ae/ac'], 'allowed' => ['1.000', 'gal_us']]],
+    // 0.568261 L on 4046.86 m2 is 1.40420 L/ha, 0.50551 kg ae
+    'imperial' => [['area' => '1 ac', 'content' => '360 g ae/L', 'already' => '1 imp pt/ac', 'most' => '1 kg ae/ha'], ['left' => ['0.494', 'kg_ae/ha']]],
+    // a ceiling in litres of product, and 1.8 kg ae/ha already: 5 L/ha of 360
+    'a ceiling in product, and acid already there' => [['area' => '1 ha', 'content' => '360 g ae/L', 'already' => '1.8 kg ae/ha', 'most' => '8 L/ha'], ['left' => ['3.000', 'L/ha']]],
+]);
+
 it('takes what is typed half a percent off as rounding, and no more', function () {
     // 15 % of 19.05 L is 2.8575 L
     expect(direction('make-up', ['product' => '2.858 L', 'strength' => '15 %', 'finished' => '19.05 L'])->isSound())->toBeTrue()
@@ -206,6 +247,16 @@ it('refuses what cannot be read, at its field', function (array $document, strin
     'soil the card must class' => [['sum' => 'by-soil', 'known' => ['soil' => 'silt loam', 'medium' => '3 tsp/gal']], '/known/soil'],
     'soil without its direction' => [['sum' => 'by-soil', 'known' => ['soil' => 'fine', 'medium' => '3 tsp/gal']], '/known/fine'],
     'a tenth of a tenth' => [['sum' => 'make-up', 'known' => ['strength' => '0:4']], '/known/strength'],
+    'nothing known' => [['sum' => 'make-up', 'known' => []], '/known'],
+    'a strength of nought' => [['sum' => 'make-up', 'known' => ['finished' => '2 L', 'strength' => '0 %']], '/known/strength'],
+    'a tank of nought' => [['sum' => 'tank-loads', 'known' => ['total' => '10 L', 'tank' => '0 L']], '/known/tank'],
+    'an area of nought' => [['sum' => 'by-area', 'known' => ['rate' => '2 L/ha', 'area' => '0 ha']], '/known/area'],
+    'a pass and a half' => [['sum' => 'by-area', 'known' => ['rate' => '2 L/ha', 'area' => '1 ha', 'passes' => '1.5']], '/known/passes'],
+    'half a stem' => [['sum' => 'by-stems', 'known' => ['stems' => '12.5', 'perStem' => '5 mL']], '/known/stems'],
+    'a strength beside another of its soil' => [['sum' => 'by-soil', 'known' => ['strength' => '3 tsp/gal', 'soil' => 'fine', 'fine' => '4.5 tsp/gal', 'finished' => '5 gal']], '/known/strength'],
+    'a comma that could be either' => [['sum' => 'make-up', 'known' => ['finished' => '1,500 mL']], '/known/finished'],
+    'wide figures' => [['sum' => 'make-up', 'known' => ['finished' => '３ L']], '/known/finished'],
+    'a bare number where a unit is due' => [['sum' => 'make-up', 'known' => ['finished' => '3']], '/known/finished'],
 ]);
 
 it('has a table whose every way gives what it says, and whose lines name only its figures', function (string $id) {
@@ -274,6 +325,27 @@ it('corrects a tank, and knows when it cannot hold the correction', function () 
         ->and($of('10 L', '2 %', '2 %')->state)->toBe('right')->and($of('10 L', '2 %', '2 %')->fits)->toBeNull()
         ->and(static fn () => $of('10 L', '2 %', '100 %'))->toThrow(Unmixable::class)->and(static fn () => $of('10 L', '2 %', '0 %'))->toThrow(Unmixable::class);
 });
+
+it('says how much comes out and how much goes in where the tank has no room', function (string $in, string $now, string $target, string $tank, string $out, string $poured, string $unit) {
+    $fix = TankCorrection::of(quantity($in), Strength::parse($now), Strength::parse($target), quantity($tank));
+    $said = static fn (?Quantity $q): string => (string) $q?->in(Unit::from($unit))->toScale(2, RoundingMode::HALF_UP);
+    expect([$said($fix->takeOut), $said($fix->product ?? $fix->carrier), $fix->fits])->toBe([$out, $poured, false]);
+    // by hand and the other way round: what is left of the old and what came in make the strength wanted in a full tank
+    $left = quantity($in)->minus($fix->takeOut ?? throw new LogicException('nothing taken out'));
+    $product = $left->times(Strength::parse($now)->share)->plus($fix->product ?? Quantity::zero(Unit::Litre));
+    expect($product->per($fix->afterwards)->isEqualTo(Strength::parse($target)->share))->toBeTrue()
+        ->and($fix->afterwards->equals(quantity($tank)))->toBeTrue()
+        ->and($left->plus($fix->product ?? $fix->carrier ?? Quantity::zero(Unit::Litre))->equals(quantity($tank)))->toBeTrue();
+})->with([
+    // 4 gal x (0.2 - 0.1) / (1 - 0.1) = 0.4444 gal
+    'a full tank at 10 %, 20 % wanted' => ['4 gal', '10 %', '20 %', '4 gal', '56.89', '56.89', 'fl_oz_us'],
+    // r = (14 x 0.99 - 15 x 0.9) / 0.99 = 0.3636 L; in: 1 + 0.3636
+    'room for some of it' => ['14 L', '1 %', '10 %', '15 L', '363.64', '1363.64', 'mL'],
+    // r = 4 - 4 x 2 / 3 = 1.3333
+    'too strong and full, imperial' => ['4 imp gal', '3 %', '2 %', '4 imp gal', '1.33', '1.33', 'gal_imp'],
+    // r = 14 - 15 x 2 / 3 = 4; in: 1 + 4
+    'too strong, some room' => ['14 L', '3 %', '2 %', '15 L', '4.00', '5.00', 'L'],
+]);
 
 it('writes one strength in every way, and names the trap of parts', function () {
     $ways = StrengthWays::of(Strength::parse('1:4'), quantity('480 g ae/L'));
@@ -410,16 +482,26 @@ it('answers a single sum whole', function (array $document, array $values, array
     // half a percent of 25 gal; the emulsifier's dose nobody gave
     'a mix' => [
         ['sum' => 'finished-mix', 'finished' => '25 gal', 'carrier' => 'water', 'tank' => '10 gal', 'components' => [['name' => 'one', 'role' => 'solution', 'strength' => '0.5 %'], ['name' => 'oil', 'role' => 'oil', 'strength' => '5 %']]],
-        ['finished' => '25 US gal', 'one' => '0.125 US gal', 'one-percent' => '0.5 % v/v', 'oil' => '1.25 US gal', 'oil-percent' => '5 % v/v', 'carrier-first' => '12.5 US gal', 'order' => [['what' => 'water', 'amount' => '12.5 US gal'], ['what' => 'one', 'amount' => '0.125 US gal'], ['what' => 'oil', 'amount' => '1.25 US gal'], ['what' => 'emulsifier'], ['what' => 'water-to-mark']], 'loads' => 3, 'whole-loads' => 2, 'last-part' => '5 US gal'],
+        ['finished' => '25 US gal', 'one' => '0.125 US gal', 'one-percent' => '0.5 % v/v', 'oil' => '1.25 US gal', 'oil-percent' => '5 % v/v', 'fills' => [
+            ['times' => 2, 'finished' => '10 US gal', 'order' => [['what' => 'water', 'amount' => '5 US gal'], ['what' => 'one', 'amount' => '0.05 US gal'], ['what' => 'oil', 'amount' => '0.5 US gal'], ['what' => 'emulsifier'], ['what' => 'water-to-mark']]],
+            ['times' => 1, 'finished' => '5 US gal', 'order' => [['what' => 'water', 'amount' => '2.5 US gal'], ['what' => 'one', 'amount' => '0.025 US gal'], ['what' => 'oil', 'amount' => '0.25 US gal'], ['what' => 'emulsifier'], ['what' => 'water-to-mark']]],
+        ], 'loads' => 3, 'whole-loads' => 2, 'last-part' => '5 US gal'],
         ['strength of emulsifier'],
     ],
     // 50 x 41 / 53.8
     'another product, by label percent' => [['sum' => 'equal-active', 'used' => '50 %', 'strengthOfUsed' => '41 %w/w', 'strengthOfOther' => '53.8 %w/w'], ['percent' => '38.1 % v/v', 'nominal' => true]],
     'another product, by what a litre holds' => [['sum' => 'equal-active', 'used' => '50 %', 'strengthOfUsed' => '360 g ae/L', 'strengthOfOther' => '480 g ae/L'], ['percent' => '37.5 % v/v', 'nominal' => false]],
     // a quart an acre over two acres twice is a gallon; 200 gal of spray in eight tanks, half a quart each
-    'a rate' => [['sum' => 'area-rate', 'rate' => '1 qt/ac', 'area' => '2 ac', 'sprayVolume' => '50 gal/ac', 'tank' => '25 gal', 'passes' => 2], ['product' => '3.785 L', 'per-pass' => '1.893 L', 'spray' => '757.1 L', 'product-per-load' => '0.4732 L', 'loads' => 8, 'whole-loads' => 8]],
+    'a rate' => [['sum' => 'area-rate', 'rate' => '1 qt/ac', 'area' => '2 ac', 'sprayVolume' => '50 gal/ac', 'tank' => '25 gal', 'passes' => 2], ['product' => '3.785 L', 'per-pass' => '1.893 L', 'spray' => '757.1 L', 'product-per-load' => '0.4732 L', 'loads' => 8, 'whole-loads' => 8, 'fills' => [['times' => 8, 'finished' => '94.64 L', 'product' => '0.4732 L']]]],
+    // 1 qt/ac in 50 gal/ac: half a quart to each 25 gal; 3.5 ac is 175 gal, seven tanks; 3.6 ac leaves 5 gal and 3.2 fl oz
+    'a rate with a part load' => [['sum' => 'area-rate', 'rate' => '1 qt/ac', 'area' => '3.6 ac', 'sprayVolume' => '50 gal/ac', 'tank' => '25 gal'], ['product' => '3.407 L', 'per-pass' => '3.407 L', 'spray' => '681.4 L', 'product-per-load' => '0.4732 L', 'loads' => 8, 'whole-loads' => 7, 'last-part' => '18.93 L', 'fills' => [['times' => 7, 'finished' => '94.64 L', 'product' => '0.4732 L'], ['times' => 1, 'finished' => '18.93 L', 'product' => '0.09464 L']]]],
     'a rate alone' => [['sum' => 'area-rate', 'rate' => '1 L/ha', 'area' => '2 ha'], ['product' => '2 L', 'per-pass' => '2 L']],
     'a tank without a spray volume' => [['sum' => 'area-rate', 'rate' => '1 L/ha', 'area' => '2 ha', 'tank' => '25 gal'], ['product' => '2 L', 'per-pass' => '2 L'], ['sprayVolume']],
+    // a ring of half the stump is the whole face, pi/4 x 8 in squared = 50.27 sq in; and so is one of more
+    'a ring of half' => [['sum' => 'stump-face', 'stems' => [['diameter' => '8 in', 'count' => 1]], 'ringWidth' => '4 in'], ['treated-area' => '0.03243 m²', 'mix' => '0.01621 L', 'film' => '0.5 L/m²', 'whole' => true]],
+    'a ring of more than half' => [['sum' => 'stump-face', 'stems' => [['diameter' => '8 in', 'count' => 1]], 'ringWidth' => '6 in'], ['treated-area' => '0.03243 m²', 'mix' => '0.01621 L', 'film' => '0.5 L/m²', 'whole' => true]],
+    // classes cut by their upper bound: 8 in one cut an inch is 8, 10 x 8; 10 in is 10, 5 x 10: of those some may be over 9 in
+    'a class on both sides of the limit' => [['sum' => 'injection', 'spacing' => '1 in', 'per' => 'diameter', 'perCut' => '1 mL', 'mostDiameter' => '9 in', 'stems' => [['from' => '6 in', 'below' => '8 in', 'count' => 10], ['from' => '8 in', 'below' => '10 in', 'count' => 5]]], ['cuts' => 130, 'treated' => 15, 'skipped' => 0, 'mix' => '130 mL', 'capped-by-label' => false, 'unclear' => 5, 'treated-at-least' => 10, 'mix-at-least' => '80 mL'], ['stems sorted at the limit: a class lies on both sides of it']],
     // 7 tsp in two gallons; 768 to the gallon
     'by soil' => [['sum' => 'texture-rate', 'soil' => 'loam', 'finished' => '2 gal', 'rates' => ['coarse' => '2.25 tsp/gal', 'medium' => '3.5 tsp/gal', 'fine' => '4.5 tsp/gal']], ['class' => 'medium', 'product' => '0.009115 US gal']],
     'by class of soil' => [['sum' => 'texture-rate', 'soil' => 'coarse', 'finished' => '2 gal', 'rates' => ['coarse' => '3.5 tsp/gal', 'medium' => '3.5 tsp/gal', 'fine' => '4.5 tsp/gal']], ['class' => 'coarse', 'product' => '0.009115 US gal']],
@@ -443,6 +525,19 @@ it('refuses a single sum at the figure that is missing or cannot be', function (
         expect(array_column($e->faults, 'pointer'))->toBe($pointers);
     });
 })->with([
+    'loads without end' => [['sum' => 'loads', 'total' => '9999999 L', 'tank' => '0.000001 mL'], ['/tank']],
+    'a mix in thimbles' => [['sum' => 'finished-mix', 'finished' => '9999 L', 'tank' => '0.001 mL', 'carrier' => 'water', 'components' => [['name' => 'one', 'role' => 'solution', 'strength' => '1 %']]], ['/tank']],
+    'an area in thimbles' => [['sum' => 'area-rate', 'rate' => '1 L/ha', 'area' => '100 ha', 'sprayVolume' => '200 L/ha', 'tank' => '0.01 mL'], ['/tank']],
+    'fillings without end' => [['sum' => 'measure', 'amount' => '9999999 L', 'graduation' => '0.0001 mL', 'holds' => '0.0001 mL'], ['/holds']],
+    'cuts without end' => [['sum' => 'injection', 'spacing' => '0.0000001 mm', 'per' => 'girth', 'stems' => [['diameter' => '4 m', 'count' => 1000000]]], ['/spacing']],
+    'two components of one name' => [['sum' => 'finished-mix', 'finished' => '10 L', 'carrier' => 'water', 'components' => [['name' => 'one', 'role' => 'solution', 'strength' => '1 %'], ['name' => 'one', 'role' => 'dye', 'strength' => '2 %']]], ['/components/1/name']],
+    'a product called carrier' => [['sum' => 'finished-mix', 'finished' => '10 L', 'carrier' => 'water', 'components' => [['name' => 'carrier', 'role' => 'solution', 'strength' => '1 %']]], ['/components/0/name']],
+    'a product called as the carrier is' => [['sum' => 'finished-mix', 'finished' => '10 L', 'carrier' => 'oil', 'components' => [['name' => 'oil', 'role' => 'emulsifiable', 'strength' => '1 %']]], ['/components/0/name']],
+    'a cup for a few drops' => [['sum' => 'measure', 'amount' => '2 mL', 'graduation' => '10 mL', 'holds' => '250 mL'], ['/graduation']],
+    'more than the label' => [['sum' => 'measure', 'amount' => '60 mL', 'graduation' => '10 mL', 'holds' => '250 mL', 'labelMost' => '59 mL'], ['/amount']],
+    'marks wider than the cup' => [['sum' => 'measure', 'amount' => '60 mL', 'graduation' => '300 mL', 'holds' => '250 mL'], ['/graduation']],
+    'a stem without a unit' => [['sum' => 'stump-face', 'stems' => [['diameter' => '10', 'count' => 1]]], ['/stems/0/diameter']],
+    'a girth without one' => [['sum' => 'injection', 'spacing' => '3 in', 'per' => 'girth', 'stems' => [['girth' => '40', 'count' => 1]]], ['/stems/0/girth']],
     'a mix of nothing' => [['sum' => 'finished-mix', 'finished' => '3 gal', 'carrier' => 'water'], ['/components']],
     'a mix without volume' => [['sum' => 'finished-mix', 'carrier' => 'water', 'components' => [['name' => 'a', 'role' => 'dye', 'strength' => '1 %']]], ['/finished']],
     'a mix in soup' => [['sum' => 'finished-mix', 'finished' => '3 gal', 'carrier' => 'soup', 'components' => [['name' => 'a', 'role' => 'dye', 'strength' => '1 %']]], ['/carrier']],

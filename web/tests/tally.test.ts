@@ -21,6 +21,13 @@ describe('the tally grid', () => {
       { girth: '40 cm', count: 1 },
     ]);
   });
+  it('gives a number alone the unit that stands over its column', () => {
+    expect(toWire([row({ from: '1', below: '2 1/2', count: '3', height: '12' })])).toEqual([{ from: '1 in', below: '2 1/2 in', count: 3, height: '12 ft' }]);
+    expect(toWire([row({ from: '2,5', count: '3' }), row({ from: '40 cm', count: '1', girth: true })], 'metric')).toEqual([
+      { diameter: '2,5 cm', count: 3 },
+      { girth: '40 cm', count: 1 },
+    ]);
+  });
   it('never makes a number of what is none: the server names the row', () => {
     expect(toWire([row({ from: '2 in', count: 'many' })])[0]?.count).toBe(-1);
     expect(toWire([row({ from: '2 in', count: '1.5' })])[0]?.count).toBe(-1);

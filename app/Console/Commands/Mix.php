@@ -33,7 +33,7 @@ final class Mix extends Twin
             $in->faults->throwIfAny();
             $solved = SumSolver::solve($table ?? throw new \LogicException('refused above'), $given);
 
-            return ['outcome' => $solved->faults !== [] ? 'contradiction' : ($solved->found() === [] ? 'cannotTell' : 'solved')] + app(MixWire::class)->solved($solved);
+            return ['outcome' => $solved->state()] + app(MixWire::class)->solved($solved);
         }
         if ($in->has('need')) {
             [$need, $onShelf, $packs] = (new SumReader($catalogue))->purchase($in);

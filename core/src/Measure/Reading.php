@@ -44,6 +44,8 @@ final readonly class Reading
         '%' => 'pct', 'percent' => 'pct', '%v/v' => 'pct_vv_product', '%w/w' => 'pct_ww', '%w/v' => 'pct_wv', '%active' => 'pct_vv_active',
     ];
     private const WET = ['fl_oz', 'pt', 'qt', 'gal'];
+    /** Symbols whose case decides between two measures: what to write for either. */
+    private const CASED = ['T' => 'tbsp for tablespoons, t for tonnes', 'Mg' => 'mg for milligrams, t for tonnes', 'MG' => 'mg for milligrams, t for tonnes', 'ML' => 'mL for millilitres'];
 
     private function __construct(
         public Quantity $quantity,
@@ -71,7 +73,7 @@ final readonly class Reading
         foreach (self::FRACTIONS as $sign => $fraction) {
             $text = str_replace($sign, ' ' . $fraction, $text);
         }
-        $text = trim((string) preg_replace('/\s+/u', ' ', $text));
+        $text = self::decimalComma(trim((string) preg_replace('/\s+/u', ' ', $text)), $typed);
         if (preg_match('/^(-?)((?:[0-9]{1,3}(?:,[0-9]{3})+|[0-9]+)?(?:\.[0-9]+)?)(?: ?(?<![0-9.])([0-9]+)\/([0-9]+)|(?<=[0-9]) ([0-9]+)\/([0-9]+)|(?<=[0-9])\/([0-9]+))?(?![0-9,.])\s*(.*)$/u', $text, $found) !== 1) {
             throw preg_match('/\d,\d/', $text) === 1 ? UnreadableQuantity::decimalComma($typed) : UnreadableQuantity::notANumber($typed);
         }
@@ -92,6 +94,24 @@ final readonly class Reading
         }
 
         return new self(Quantity::of($amount, $unit), trim($typed), $assumed);
+    }
+
+    /**
+     * "0,5" and "2,75" are decimals, "1,500,000" and "12,345.6" are thousands; "1,500" could be either and is refused with both named.
+     *
+     * @throws UnreadableQuantity
+     */
+    private static function decimalComma(string $text, string $typed): string
+    {
+        if (preg_match('/^(-?)([0-9]+),([0-9]+)(?![0-9,.])(.*)$/us', $text, $found) !== 1) {
+            return $text;
+        }
+        [, $sign, $whole, $decimals, $rest] = $found;
+        if (strlen($decimals) === 3 && ltrim($whole, '0') !== '' && strlen($whole) <= 3) {
+            throw UnreadableQuantity::twoReadings($typed, trim("{$sign}{$whole}{$decimals}{$rest}"), trim("{$sign}{$whole}." . rtrim($decimals, '0') . $rest));
+        }
+
+        return "{$sign}{$whole}.{$decimals}{$rest}";
     }
 
     /** @param list<string> $fraction the captured fraction parts, of which two or one are filled */
@@ -129,6 +149,12 @@ final readonly class Reading
         $exact = Unit::tryFrom($text);
         if ($exact !== null && $exact !== Unit::One) {
             return [$exact, false];
+        }
+        foreach (explode('/', $text) as $part) {
+            $means = self::CASED[trim($part)] ?? null;
+            if ($means !== null) {
+                throw UnreadableQuantity::whichCase($typed, trim($part), $means);
+            }
         }
         $plain = str_replace(['²', '³', ' per ', 'a.e.', 'a.i.', '(', ')'], ['2', '3', '/', 'ae', 'ai', '', ''], mb_strtolower($text));
         if ($plain === '%') {

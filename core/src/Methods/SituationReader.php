@@ -157,7 +157,7 @@ final readonly class SituationReader
             return [];
         }
         $given = $in->object('stemLimits');
-        [$least, $most] = [$given->quantityOrNull('least', Dimension::Length, Unit::Inch), $given->quantityOrNull('most', Dimension::Length, Unit::Inch)];
+        [$least, $most] = [$given->quantityOrNull('least', Dimension::Length), $given->quantityOrNull('most', Dimension::Length)];
         $given->noOthers();
         if ($least !== null && $most !== null && $least->isGreaterThan($most)) {
             $given->fault('least', 'The thinnest stem must not be thicker than the thickest.');
@@ -199,12 +199,12 @@ final readonly class SituationReader
         $count = $counted ? $item->int('count', 1, 1000000) : 1;
         $perClump = $item->int('stemsPerClump', 1, 500, 1);
         $estimated = $item->bool('estimated', false);
-        $exact = $item->quantityOrNull('diameter', Dimension::Length, Unit::Inch);
-        $least = $item->quantityOrNull('from', Dimension::Length, Unit::Inch);
-        $below = $item->quantityOrNull('below', Dimension::Length, Unit::Inch);
-        $girth = $item->quantityOrNull('girth', Dimension::Length, Unit::Inch);
+        $exact = $item->quantityOrNull('diameter', Dimension::Length);
+        $least = $item->quantityOrNull('from', Dimension::Length);
+        $below = $item->quantityOrNull('below', Dimension::Length);
+        $girth = $item->quantityOrNull('girth', Dimension::Length);
         $bark = $item->choiceOrNull('bark', ['smooth', 'rough']);
-        $height = $item->quantityOrNull('height', Dimension::Length, Unit::Foot);
+        $height = $item->quantityOrNull('height', Dimension::Length);
         $item->noOthers();
         if ($girth !== null) {
             ($exact !== null || $least !== null) && $item->fault('girth', 'Give the girth or the diameter, not both.');
@@ -220,7 +220,8 @@ final readonly class SituationReader
             }
         }
         if ($exact === null && ($least === null || $below === null)) {
-            $item->fault('diameter', 'Give a diameter, or a class with from and below.');
+            // one that cannot be read has its own fault already
+            $item->has('diameter') || $item->has('girth') || ($item->has('from') && $item->has('below')) || $item->fault('diameter', 'Give a diameter, or a class with from and below.');
 
             return null;
         }

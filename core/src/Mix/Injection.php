@@ -23,6 +23,10 @@ final readonly class Injection
         public int $skipped,
         public Quantity $mix,
         public bool $cappedByLabel,
+        /** Stems of classes that a limit parts: counted in treated and mix, and perhaps not to be treated at all (rulings B11). */
+        public int $unclear,
+        /** Mix for the stems that surely are. */
+        public Quantity $mixLeast,
     ) {
     }
 
@@ -37,9 +41,9 @@ final readonly class Injection
      */
     public static function of(array $stems, Quantity $spacing, string $per, Quantity $perCut, ?Quantity $most = null, ?Quantity $least = null, ?Quantity $labelPerStem = null): self
     {
-        $cuts = $treated = $skipped = 0;
+        $cuts = $treated = $skipped = $unclear = 0;
         $capped = false;
-        $mix = Quantity::zero(Unit::Millilitre);
+        $mix = $mixLeast = Quantity::zero(Unit::Millilitre);
         foreach ($stems as $group) {
             $diameter = $group->forCeilings();
             if (($most !== null && $group->against($most, true) === 'beyond') || ($least !== null && $group->forCeilings()->isLessThan($least))) {
@@ -54,10 +58,16 @@ final readonly class Injection
             }
             $cuts += $perTree * $group->count;
             $treated += $group->count;
-            $mix = $mix->plus($dose->times($perTree)->times($group->count));
+            $ofGroup = $dose->times($perTree)->times($group->count);
+            $mix = $mix->plus($ofGroup);
+            if (($most !== null && $group->against($most, true) === 'split') || ($least !== null && $group->against($least, false) === 'split')) {
+                $unclear += $group->count;
+            } else {
+                $mixLeast = $mixLeast->plus($ofGroup);
+            }
         }
 
-        return new self($cuts, $treated, $skipped, $mix, $capped);
+        return new self($cuts, $treated, $skipped, $mix, $capped, $unclear, $mixLeast);
     }
 
     public static function cutsPerTree(Quantity $diameter, Quantity $spacing, string $per): int

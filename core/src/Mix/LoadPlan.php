@@ -26,6 +26,15 @@ final readonly class LoadPlan
         return new self($total, $tank, $whole, $rest->isZero() ? null : $rest);
     }
 
+    /** @return list<array{times: int, finished: Quantity}> so many full tanks, and the last part */
+    public function fills(): array
+    {
+        return [
+            ...($this->whole === 0 ? [] : [['times' => $this->whole, 'finished' => $this->tank->to($this->total->unit)]]),
+            ...($this->lastPart === null ? [] : [['times' => 1, 'finished' => $this->lastPart]]),
+        ];
+    }
+
     public function loads(): int
     {
         return $this->whole + ($this->lastPart === null ? 0 : 1);

@@ -15,6 +15,12 @@ final readonly class MeasuringTool
     {
     }
 
+    /** Whether the tool can read the amount at all: less than half a mark reads as nothing. */
+    public function reads(Quantity $amount, ?Quantity $most = null): bool
+    {
+        return !$this->measure($amount, $most)['measured']->isZero();
+    }
+
     /**
      * The amount on the tool's marks: nearest graduation, but never above the most that the label allows.
      *

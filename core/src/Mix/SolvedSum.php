@@ -13,8 +13,9 @@ final readonly class SolvedSum
      * @param array<string, Quantity> $given
      * @param array<string, Quantity> $values every figure known now, typed ones included
      * @param list<array{code: string, field: string, typed: Quantity, follows: Quantity|null, from: list<string>}> $faults contradiction, other-kind, parts-above-whole, above-whole, above-label
+     * @param list<string> $unchecked limits that were given and could not be held against any figure
      */
-    public function __construct(public SumTable $table, public array $given, public array $values, public array $faults)
+    public function __construct(public SumTable $table, public array $given, public array $values, public array $faults, public array $unchecked = [])
     {
     }
 
@@ -27,6 +28,23 @@ final readonly class SolvedSum
     public function found(): array
     {
         return array_diff_key($this->values, $this->given);
+    }
+
+    /** Whether anything was found that one of the ways of the sum gives; what only rests on a default is no answer. */
+    private function hasAnswer(): bool
+    {
+        return array_intersect(array_keys($this->found()), array_merge(...array_map(static fn (array $way): array => $way['gives'], $this->table->ways()))) !== [];
+    }
+
+    /** contradiction, cannotTell (nothing followed), solved-unchecked (a limit was given that nothing could be held against), or solved. */
+    public function state(): string
+    {
+        return match (true) {
+            $this->faults !== [] => 'contradiction',
+            !$this->hasAnswer() => 'cannotTell',
+            $this->unchecked !== [] => 'solved-unchecked',
+            default => 'solved',
+        };
     }
 
     public function isSound(): bool

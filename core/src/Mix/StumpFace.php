@@ -30,8 +30,9 @@ final readonly class StumpFace
     public static function ofOne(Quantity $diameter, Quantity $ringFrom, Quantity $ringWidth, ?Quantity $sidesHeight = null): self
     {
         $d = $diameter->in(Unit::Metre);
-        $whole = $diameter->isLessThan($ringFrom);
         $w = $ringWidth->in(Unit::Metre);
+        // a ring of half the stump and more leaves no middle
+        $whole = $diameter->isLessThan($ringFrom) || $w->multipliedBy(2)->isGreaterThanOrEqualTo($d);
         $face = $whole ? $d->multipliedBy($d)->dividedBy(4) : $w->multipliedBy($d->minus($w));
         if ($sidesHeight !== null) {
             $face = $face->plus($d->multipliedBy($sidesHeight->in(Unit::Metre)));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
@@ -45,10 +46,14 @@ final readonly class SumReader
             $known->has($field) || $known->raw($field);
             $quantity === null || $given[$field] = $quantity;
         }
+        $asked = $given !== [] || $in->faults->any();
         if ($id === 'by-soil') {
             $given = $this->ofSoil($known, $given);
         }
         $known->noOthers();
+        if (!$asked && $given === [] && !$in->faults->any()) {
+            $in->fault('known', 'Give at least one figure that you know.');
+        }
 
         return [$table, $given];
     }
@@ -99,6 +104,12 @@ final readonly class SumReader
         if ($quantity->isNegative()) {
             return $known->fault($field, 'This cannot be below nought.');
         }
+        if ($quantity->isZero() && !$table->mayBeNought($field)) {
+            return $known->fault($field, 'This must be above nought; leave it out where you do not know it.');
+        }
+        if ($table->isCounted($field) && !$quantity->amount->isEqualTo($quantity->amount->toScale(0, RoundingMode::DOWN))) {
+            return $known->fault($field, 'This is counted: give a whole number.');
+        }
 
         return $quantity;
     }
@@ -133,6 +144,8 @@ final readonly class SumReader
             $known->fault('soil', "Whether {$soil} counts as coarse, medium or fine is the card's to say; give the class.");
         } elseif ($by[$class->value] === null) {
             $known->fault($class->value, 'Give the direction for this soil.');
+        } elseif (isset($given['strength']) && !$given['strength']->equals($by[$class->value]->percent())) {
+            $known->fault('strength', 'For this soil the directions say ' . $by[$class->value]->typed . ': leave the strength out, or the soil.');
         } else {
             return ['strength' => $by[$class->value]->percent()] + $given;
         }

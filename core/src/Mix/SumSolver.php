@@ -28,6 +28,9 @@ final class SumSolver
     /** @var list<array{code: string, field: string, typed: Quantity, follows: Quantity|null, from: list<string>}> */
     private array $faults = [];
 
+    /** @var array<string, true> limits that were given and could not be held against anything */
+    private array $unchecked = [];
+
     private function __construct(private readonly SumTable $table)
     {
     }
@@ -55,7 +58,7 @@ final class SumSolver
             $values[$field] = $table->isWhole($field) && !isset($given[$field]) ? Quantity::of($quantity->amount->toScale(0, RoundingMode::FLOOR), $quantity->unit) : $quantity;
         }
 
-        return new SolvedSum($table, $given, $values, $solver->faults);
+        return new SolvedSum($table, $given, $values, $solver->faults, array_keys($solver->unchecked));
     }
 
     private function follow(): void
@@ -158,6 +161,14 @@ final class SumSolver
             }
             if ($own === $vector) {
                 $amount = $amount->plus(self::canonical($this->known[$part]));
+            } elseif ($vector !== null && !$this->table->takesNoRoom($part)) {
+                $same = $this->converted($this->known[$part], $vector);
+                if ($same === null) {
+                    $this->unfit($part, $line);
+
+                    return null;
+                }
+                $amount = $amount->plus($same);
             }
         }
         if ($vector === null) {
@@ -165,6 +176,43 @@ final class SumSolver
         }
 
         return $head === $wanted ? [$amount->simplified(), $vector] : [self::canonical($this->known[$head])->minus($amount)->simplified(), $vector];
+    }
+
+    /**
+     * The same amount in another kind, by what a litre of the product holds (its content or weight); null where nobody told that, or it does not lead there.
+     *
+     * @param array<string, int> $vector
+     */
+    private function converted(Quantity $quantity, array $vector): ?BigRational
+    {
+        $content = $this->known[$this->table->content()] ?? null;
+        if ($content === null || $content->dimension() === Dimension::Count || $content->isZero()) {
+            return null;
+        }
+        $by = self::vector($content->dimension());
+        foreach ([1, -1] as $power) {
+            $to = self::vector($quantity->dimension());
+            foreach ($by as $base => $times) {
+                $to[$base] = ($to[$base] ?? 0) + $power * $times;
+            }
+            if (array_filter($to) == $vector) {
+                return $power === 1 ? self::canonical($quantity)->multipliedBy(self::canonical($content)) : self::canonical($quantity)->dividedBy(self::canonical($content));
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * A part that cannot be added to the others: said once.
+     *
+     * @param list<string> $line
+     */
+    private function unfit(string $part, array $line): void
+    {
+        if (!in_array($part, array_column($this->faults, 'field'), true)) {
+            $this->faults[] = ['code' => 'other-kind', 'field' => $part, 'typed' => $this->known[$part], 'follows' => null, 'from' => array_values(array_diff($line, [$part, 'all']))];
+        }
     }
 
     /**
@@ -230,9 +278,15 @@ final class SumSolver
             }
         }
         foreach ($this->table->most() as $field => $cap) {
-            $own = $this->known[$field] ?? null;
             $most = $this->known[$cap] ?? null;
-            if ($own !== null && $most !== null && $own->dimension() === $most->dimension() && $own->isGreaterThan($most)) {
+            if ($most === null) {
+                continue;
+            }
+            $own = $this->known[$field] ?? null;
+            $same = $own === null ? null : (self::vector($own->dimension()) == self::vector($most->dimension()) ? self::canonical($own) : $this->converted($own, self::vector($most->dimension())));
+            if ($own === null || $same === null) {
+                isset($this->from[$cap]) || $this->unchecked[$cap] = true;
+            } elseif ($same->isGreaterThan(self::canonical($most))) {
                 $this->faults[] = ['code' => 'above-label', 'field' => $field, 'typed' => $own, 'follows' => $most, 'from' => [$cap]];
             }
         }

@@ -48,6 +48,30 @@ final readonly class SumTable
         return $this->field($field)->stringOr('whole', '') === 'down';
     }
 
+    /** A part of a sum that takes no room anybody reckons, told in another kind: a dry product in a tank. */
+    public function takesNoRoom(string $field): bool
+    {
+        return $this->field($field)->bool('takesNoRoom');
+    }
+
+    /** The figure by which one kind of amount turns into another: what a litre of the product holds or weighs. */
+    public function content(): string
+    {
+        return $this->data->stringOr('content', 'content');
+    }
+
+    /** Whether nought means something here; else a nought is a slip. */
+    public function mayBeNought(string $field): bool
+    {
+        return $this->field($field)->bool('nought');
+    }
+
+    /** Counted, never a part of one. */
+    public function isCounted(string $field): bool
+    {
+        return $this->field($field)->bool('counted') || $this->isWhole($field);
+    }
+
     /** @return list<list<string>> the first is the product of the rest */
     public function products(): array
     {

@@ -9,6 +9,7 @@ use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
+use Thicket\Measure\Shown;
 use Thicket\Measure\Unit;
 use Thicket\Methods\SituationReader;
 use Thicket\Mix\Exception\Unmixable;
@@ -19,6 +20,11 @@ use Thicket\Mix\Exception\Unmixable;
  */
 final readonly class Sums
 {
+    /** Loads, fillings or cuts a stem beyond this are a unit mixed up (our guess, wide). */
+    private const MOST_TIMES = 100_000;
+    /** Names of figures in the answer of a finished mix. */
+    private const RESERVED = ['finished', 'carrier', 'carrier-first', 'order', 'loads', 'whole-loads', 'last-part', 'fills'];
+
     public const NAMES = ['finished-mix', 'equal-active', 'area-rate', 'texture-rate', 'injection', 'basal-band', 'stump-face', 'basal-strength', 'loads', 'measure'];
 
     public function __construct(private Catalogue $catalogue)
@@ -74,6 +80,10 @@ final readonly class Sums
             if ($strength !== null && $most !== null && $strength->share->isGreaterThan($most->share)) {
                 $item->fault('strength', 'This is above the most on the label card.');
             }
+            $taken = in_array($name, [...self::RESERVED, (string) $carrier], true);
+            if ($taken || in_array($name, array_map(static fn (Component $c): string => $c->name, $components), true)) {
+                $name = $item->fault('name', $taken ? 'This name is taken by a figure of the answer: call the component otherwise.' : 'Two components cannot have one name.');
+            }
             $item->noOthers();
             if ($name !== null && $role !== null) {
                 $components[] = new Component($name, $role, $strength);
@@ -95,10 +105,18 @@ final readonly class Sums
         if ($mix->carrierAmount !== null) {
             $values['carrier'] = $mix->carrierAmount;
         }
-        $values['carrier-first'] = $mix->carrierFirst;
-        $values['order'] = array_map(static fn (array $step): array => ['what' => $step['what']] + ($step['amount'] === null ? [] : ['amount' => $step['amount']]), $mix->loadingOrder());
-        if ($tank !== null) {
-            $values = [...$values, ...$this->loadValues(LoadPlan::of($finished, $tank))];
+        if ($tank !== null && self::tooMany($in, 'tank', $finished->per($tank))) {
+            return ['values' => [], 'missing' => []];
+        }
+        $plan = $tank === null ? null : LoadPlan::of($finished, $tank);
+        if ($plan === null || $plan->loads() === 1) {
+            $values['carrier-first'] = $mix->carrierFirst;
+            $values['order'] = self::order($mix);
+        }
+        if ($plan !== null) {
+            // one tank at a time: what goes into a full one, and into the last
+            $values['fills'] = array_map(static fn (array $fill): array => ['times' => $fill['times'], 'finished' => $fill['finished'], 'order' => self::order($mix->inVolume($fill['finished']))], $plan->fills());
+            $values = [...$values, ...$this->loadValues($plan)];
         }
 
         return ['values' => $values, 'missing' => array_map(static fn (string $name): string => "strength of {$name}", $mix->missing)];
@@ -137,6 +155,9 @@ final readonly class Sums
         if ($rate === null || $area === null || $passes === null || $in->faults->any()) {
             return ['values' => [], 'missing' => []];
         }
+        if ($spray !== null && $tank !== null && self::tooMany($in, 'tank', AreaRate::over($spray, $area)->times($passes)->per($tank))) {
+            return ['values' => [], 'missing' => []];
+        }
         $result = AreaRate::of($rate, $area, $spray, $tank, $passes);
         $values = ['product' => $result->product, 'per-pass' => $result->product->dividedBy($passes)];
         if ($result->spray !== null) {
@@ -144,6 +165,7 @@ final readonly class Sums
         }
         if ($result->loads !== null && $result->productPerLoad !== null) {
             $values = [...$values, 'product-per-load' => $result->productPerLoad, ...$this->loadValues($result->loads)];
+            $values['fills'] = array_map(static fn (array $fill): array => ['times' => $fill['times'], 'finished' => $fill['finished'], 'product' => $result->productPerLoad->times($fill['finished']->per($result->loads->tank))], $result->loads->fills());
         }
 
         return ['values' => $values, 'missing' => $tank !== null && $spray === null ? ['sprayVolume'] : []];
@@ -183,15 +205,24 @@ final readonly class Sums
         if ($spacing === null || $per === null || $perCut === null || $in->faults->any()) {
             return ['values' => [], 'missing' => []];
         }
+        foreach ($stems as $group) {
+            if (self::tooMany($in, 'spacing', Injection::girth($group->forCeilings())->per($spacing))) {
+                return ['values' => [], 'missing' => []];
+            }
+        }
         $result = Injection::of($stems, $spacing, $per, $perCut, $most, $least, $label);
         $values = ['cuts' => $result->cuts, 'treated' => $result->treated, 'skipped' => $result->skipped, 'mix' => $result->mix, 'capped-by-label' => $result->cappedByLabel];
+        if ($result->unclear > 0) {
+            // both counts, till somebody parts the class
+            $values += ['unclear' => $result->unclear, 'treated-at-least' => $result->treated - $result->unclear, 'mix-at-least' => $result->mixLeast];
+        }
         if (count($stems) === 1) {
             $diameter = $stems[0]->forCeilings();
             $cuts = Injection::cutsPerTree($diameter, $spacing, $per);
             $values += ['girth' => Injection::girth($diameter), 'cuts-per-stem' => $cuts, 'round-spacing' => Injection::spacingRound($diameter, $cuts)];
         }
 
-        return ['values' => $values, 'missing' => []];
+        return ['values' => $values, 'missing' => $result->unclear > 0 ? ['stems sorted at the limit: a class lies on both sides of it'] : []];
     }
 
     /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
@@ -253,7 +284,7 @@ final readonly class Sums
         $total = $this->positive($in, 'total', Dimension::Volume);
         $tank = $this->positive($in, 'tank', Dimension::Volume);
 
-        return ['values' => $total === null || $tank === null ? [] : $this->loadValues(LoadPlan::of($total, $tank)), 'missing' => []];
+        return ['values' => $total === null || $tank === null || self::tooMany($in, 'tank', $total->per($tank)) ? [] : $this->loadValues(LoadPlan::of($total, $tank)), 'missing' => []];
     }
 
     /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
@@ -266,9 +297,42 @@ final readonly class Sums
         if ($amount === null || $graduation === null || $holds === null || $in->faults->any()) {
             return ['values' => [], 'missing' => []];
         }
-        $read = (new MeasuringTool('tool', $graduation, $holds))->measure($amount, $most);
+        $tool = new MeasuringTool('tool', $graduation, $holds);
+        [$above, $tooSmall, $tooCoarse] = [$most !== null && $amount->isGreaterThan($most), $graduation->isGreaterThan($holds), !$tool->reads($amount, $most)];
+        $above && $in->fault('amount', 'This is above the most on the label card, ' . self::said($most) . '.');
+        $tooSmall && $in->fault('graduation', 'One mark cannot be more than the tool holds.');
+        $tooCoarse && !$above && !$tooSmall && $in->fault('graduation', 'This tool cannot read so little: take one with marks of ' . self::said($amount) . ' or finer, or make a larger batch.');
+        if ($above || $tooSmall || $tooCoarse || self::tooMany($in, 'holds', $amount->per($holds)) || self::tooMany($in, 'graduation', $amount->per($graduation)->dividedBy(1000))) {
+            return ['values' => [], 'missing' => []];
+        }
+        $read = $tool->measure($amount, $most);
 
         return ['values' => ['measured' => $read['measured'], 'fillings' => $read['fillings'], 'error-percent' => Quantity::of($read['errorPercent'], Unit::One)], 'missing' => []];
+    }
+
+    /** In both systems, for a sentence of a fault. */
+    private static function said(?Quantity $quantity): string
+    {
+        $both = $quantity === null ? ['us' => '', 'metric' => ''] : Shown::both($quantity);
+
+        return "{$both['us']} ({$both['metric']})";
+    }
+
+    /** @return list<array{what: string, amount?: Quantity}> */
+    private static function order(FinishedMix $mix): array
+    {
+        return array_map(static fn (array $step): array => ['what' => $step['what']] + ($step['amount'] === null ? [] : ['amount' => $step['amount']]), $mix->loadingOrder());
+    }
+
+    /** So many of anything that somebody mixed up the units. */
+    private static function tooMany(Fields $in, string $field, BigRational $times): bool
+    {
+        if (!$times->isGreaterThan(self::MOST_TIMES)) {
+            return false;
+        }
+        $in->fault($field, 'That would be more than ' . number_format(self::MOST_TIMES) . ' times: look at the units.');
+
+        return true;
     }
 
     /** @return array<string, Quantity|int> */

@@ -73,10 +73,12 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
           /></label>
           <span class="fault">{{ at('/known/soil') ?? at('/known/coarse') ?? at('/known/medium') ?? at('/known/fine') }}</span>
         </div>
+        <p v-if="at('/known')" class="fault" role="alert">{{ at('/known') }}</p>
         <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
         <button class="btn main" type="submit" :disabled="busy">{{ t('sums.solve') }}</button>
       </form>
       <div v-if="solved" class="stack" aria-live="polite">
+        <p v-for="(u, i) in solved.unchecked" :key="i" class="warn">{{ say(u) }}</p>
         <p v-for="f in solved.faults" :key="f.code + f.field" class="warn">{{ say(f.text) }}</p>
         <p v-if="solved.correction" :class="solved.correction.fits === false ? 'warn' : 'note'">{{ say(solved.correction.text) }}</p>
         <table v-if="found.length && solved.faults.length === 0">

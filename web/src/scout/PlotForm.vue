@@ -5,11 +5,13 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { useAct } from '@/composables/useAct';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
+import { SIZE_UNITS, sized } from './tally';
 
 const props = defineProps<{ stand: Schemas['Stand']; zoneId: string; plans: Schemas['PlotPlan'][]; seedlings: boolean }>();
 const emit = defineEmits<{ took: [stand: Schemas['Stand']]; planned: [] }>();
 const { t } = useI18n();
-const { user, say } = useSession();
+const { user, say, units } = useSession();
+const unit = computed(() => SIZE_UNITS[units.value].size);
 const plan = computed(() => (props.seedlings ? null : (props.plans.find((p) => (p.zoneId ?? '') === props.zoneId) ?? null)));
 const planning = ref({ plots: '8', radius: '4 m', placement: 'random' as 'random' | 'systematic', seed: '' });
 const planAct = useAct();
@@ -63,7 +65,9 @@ const save = async (): Promise<void> => {
   const s = sheet.value;
   const counted = s.plots.filter((p) => p.counts.some((c) => c.trim() !== ''));
   const sample = {
-    ...(props.seedlings ? { frame: s.size } : { radius: s.size, classes: s.classes.map((c) => (c.below.trim() ? { from: c.from, below: c.below } : { diameter: c.from })) }),
+    ...(props.seedlings
+      ? { frame: s.size }
+      : { radius: s.size, classes: s.classes.map((c) => (c.below.trim() ? { from: sized(c.from, unit.value), below: sized(c.below, unit.value) } : { diameter: sized(c.from, unit.value) })) }),
     plots: counted.map((p) => ({ counts: p.counts.slice(0, columns.value).map((c) => whole(c === '' ? '0' : c)), ...(p.inside && !props.seedlings ? { inside: p.inside } : {}) })),
   };
   const done = await run(() =>

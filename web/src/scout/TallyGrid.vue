@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { emptyRow, type TallyRow } from './tally';
+import { useSession } from '@/composables/useSession';
+import { emptyRow, SIZE_UNITS, type TallyRow } from './tally';
 
 const rows = defineModel<TallyRow[]>({ required: true });
 defineProps<{ disabled: boolean; girth: boolean; at: (pointer: string) => string | null }>();
 const { t } = useI18n();
+const { units } = useSession();
+const unitOf = (column: string): string => (column === 'height' ? SIZE_UNITS[units.value].height : column === 'from' || column === 'below' ? SIZE_UNITS[units.value].size : '');
 const grid = ref<HTMLElement | null>(null);
 const COLUMNS = ['from', 'below', 'count', 'perClump', 'height'] as const;
 
@@ -31,8 +34,9 @@ defineExpose({ focus });
     <table class="grid">
       <thead>
         <tr>
-          <th>{{ t(girth ? 'scout.column.girth' : 'scout.column.from') }}</th>
-          <th v-for="c in COLUMNS.slice(1)" :key="c">{{ t(`scout.column.${c}`) }}</th>
+          <th v-for="c in COLUMNS" :key="c">
+            {{ t(girth && c === 'from' ? 'scout.column.girth' : `scout.column.${c}`) }}<span v-if="unitOf(c)" class="soft">, {{ unitOf(c) }}</span>
+          </th>
           <th>{{ t('scout.column.bark') }}</th>
           <th>{{ t('scout.column.estimated') }}</th>
           <th>

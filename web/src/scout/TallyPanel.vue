@@ -20,7 +20,7 @@ const GroundMap = defineAsyncComponent(() => import('@/ground/GroundMap.vue'));
 const props = defineProps<{ stand: Schemas['Stand'] }>();
 const emit = defineEmits<{ took: [stand?: Schemas['Stand']] }>();
 const { t } = useI18n();
-const { user, mayWrite } = useSession();
+const { user, mayWrite, units } = useSession();
 const { busy, refusal, run, at } = useAct();
 const share = ref('0.2');
 const { data: count, refetch } = useQuery(computed(() => countQuery(props.stand.id, share.value)));
@@ -51,7 +51,7 @@ const put = async (body: Record<string, unknown>): Promise<boolean> => {
   return done !== null;
 };
 const save = async (): Promise<void> => {
-  if (await put({ rows: toWire(rows.value), ...(measuredAt.value ? { diameterAt: measuredAt.value } : {}) })) await drop();
+  if (await put({ rows: toWire(rows.value, units.value), ...(measuredAt.value ? { diameterAt: measuredAt.value } : {}) })) await drop();
 };
 const csvFaults = ref<{ row: number; message: string }[]>([]);
 const upload = async (e: Event): Promise<void> => {

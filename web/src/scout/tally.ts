@@ -38,17 +38,23 @@ export function fromWire(rows: readonly Record<string, unknown>[]): TallyRow[] {
   return read.length > 0 ? read : [emptyRow()];
 }
 
+/** Units a size and a height are taken in where only a number is typed: they stand beside the field. */
+export const SIZE_UNITS = { us: { size: 'in', height: 'ft' }, metric: { size: 'cm', height: 'm' } } as const;
+/** A number typed alone gets the unit that the form prints beside it; anything else goes as typed. */
+export const sized = (text: string, unit: string): string => (/^[\d\s.,/½¼¾⅓⅔⅛⅜⅝⅞]+$/.test(text) && text.trim() !== '' ? `${text.trim()} ${unit}` : text);
+
 /** What the server reads; a number that is none goes as it was typed, so that the refusal names the row. */
-export function toWire(rows: readonly TallyRow[]): Schemas['GivenStems'][] {
+export function toWire(rows: readonly TallyRow[], units: 'us' | 'metric' = 'us'): Schemas['GivenStems'][] {
+  const { size, height } = SIZE_UNITS[units];
   const whole = (text: string): number => (/^\d+$/.test(text.trim()) ? Number(text) : -1);
   return rows
     .filter((r) => `${r.from}${r.below}${r.count}`.trim() !== '')
     .map((r) => ({
-      ...(r.girth ? { girth: r.from } : r.below.trim() === '' ? { diameter: r.from } : { from: r.from, below: r.below }),
+      ...(r.girth ? { girth: sized(r.from, size) } : r.below.trim() === '' ? { diameter: sized(r.from, size) } : { from: sized(r.from, size), below: sized(r.below, size) }),
       count: whole(r.count),
       ...(r.perClump.trim() === '' ? {} : { stemsPerClump: whole(r.perClump) }),
       ...(r.bark === '' ? {} : { bark: r.bark }),
-      ...(r.height.trim() === '' ? {} : { height: r.height }),
+      ...(r.height.trim() === '' ? {} : { height: sized(r.height, height) }),
       ...(r.estimated ? { estimated: true } : {}),
     }));
 }

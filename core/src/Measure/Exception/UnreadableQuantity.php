@@ -26,7 +26,19 @@ final class UnreadableQuantity extends \InvalidArgumentException implements Thic
 
     public static function decimalComma(string $typed): self
     {
-        return new self('Write decimals with a point (1.5), thousands as 1,500; got "' . self::clip($typed) . '".', $typed);
+        return new self('Write decimals with a point (1.5), thousands without a comma (1500); got "' . self::clip($typed) . '".', $typed);
+    }
+
+    /** One comma and three digits: thousands in one country, decimals in another. */
+    public static function twoReadings(string $typed, string $thousands, string $decimals): self
+    {
+        return new self("Write {$thousands} or {$decimals}; \"" . self::clip($typed) . '" could be either.', $typed);
+    }
+
+    /** A symbol that means one thing in capitals and another without. */
+    public static function whichCase(string $typed, string $symbol, string $means): self
+    {
+        return new self("\"{$symbol}\" could be two measures: write {$means}; got \"" . self::clip($typed) . '".', $typed);
     }
 
     public static function noUnit(string $typed, string $example): self
