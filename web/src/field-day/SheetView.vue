@@ -81,7 +81,7 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
     <p v-if="sheet.snapshot.clock" class="note">
       <b>{{ say(sheet.snapshot.clock) }}</b>
     </p>
-    <template v-if="sheet.snapshot.reason?.roles.length">
+    <template v-if="sheet.snapshot.reason?.roles?.length">
       <h3>{{ t('field.roles') }}</h3>
       <ul>
         <li v-for="(role, i) in sheet.snapshot.reason.roles" :key="i">{{ say(role) }}</li>
