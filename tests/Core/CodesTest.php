@@ -16,8 +16,9 @@ function manySituations(): array
     $all = [...array_column(situations('settings'), 0), ...array_column(situations('harm'), 0)];
     $facts = static fn (array ...$more): array => ['facts' => [['fact' => 'setting', 'value' => 'woods'], ...$more]];
     $is = static fn (string $fact, mixed $value): array => ['fact' => $fact, 'value' => $value];
-    foreach (catalogue()->allSpecies() as $species) {
-        foreach (['2026-02-10', '2026-05-10', '2026-06-05', '2026-09-20', '2026-10-15', '2026-11-10'] as $date) {
+    // each species on two days of six, by turns: every class of plants is seen on all of them
+    foreach (catalogue()->allSpecies() as $n => $species) {
+        foreach (array_slice([...$days = ['2026-02-10', '2026-05-10', '2026-06-05', '2026-09-20', '2026-10-15', '2026-11-10'], ...$days], $n % 6, 2) as $date) {
             $all[] = stand(['species' => $species->id(), 'date' => $date, 'cards' => [esterCard()]] + $facts($is('height', '4 ft')));
         }
     }
