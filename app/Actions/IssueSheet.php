@@ -245,7 +245,7 @@ final readonly class IssueSheet
             'startOnlyIf' => array_map(fn (StartLimit $l): array => ['fact' => $l->fact->value, 'comparator' => $l->least ? 'least' : 'most', 'limit' => Wire::quantity($l->value), 'text' => $this->sentences->both($l->code(), ['limit' => $l->value]), 'source' => $l->source], StartLimits::ofTank($products, $species)->limits),
             'wearing' => $names('wear', $cautions->wearing), 'cautions' => [...$names('caution', $cautions->cautions), ...$label], 'kit' => $names('kit', $cautions->kit),
             'emergency' => ['poisonCentre' => $ground->crew->settings['poisonCentre'] ?? null, 'place' => "{$stand->patch->name}, {$ground->name}", 'position' => "{$ground->latitude}, {$ground->longitude}"],
-            'judgeAfter' => Wire::day(JudgeAfter::day($species, $situation->day, $situation->shift, $this->catalogue->method($step->method)->isGirdleAlone())),
+            'judgeAfter' => Wire::day(JudgeAfter::day($species, $situation->day, $situation->shift, $this->catalogue->method($step->method)->showsLateOn($species))),
             'passes' => array_map(fn (string $gate, string $reason): array => ['gate' => $gate, 'text' => $this->sentences->both("gate.{$gate}", ['other' => '', 'missing' => '', 'tool' => ''])['us'], 'reason' => $reason], array_keys($passes), array_values($passes)),
         ];
     }

@@ -83,7 +83,7 @@ final readonly class SignRecord
             }
             $stand = Stand::query()->withTrail()->findOrFail($sheet->snapshot['standId'] ?? '');
             $species = $this->catalogue->species((string) $stand->species);
-            $judge = JudgeAfter::day($species, $worked, $stand->patch->ground->seasonShift(), $this->catalogue->method($step->method)->isGirdleAlone());
+            $judge = JudgeAfter::day($species, $worked, $stand->patch->ground->seasonShift(), $this->catalogue->method($step->method)->showsLateOn($species));
             /** @var \Illuminate\Database\Eloquent\Collection<int, Batch> $batches */
             $batches = Batch::query()->where('step_id', $step->id)->where('record_id', null)->with('draws.container')->orderBy('number')->lockForUpdate()->get();
             $body += $this->used($sheet, $stand, $body) + ['batches' => self::mixed($batches, $stand->patch->ground->time_zone)] + ['outsideLimits' => $this->outside($sheet, $body), 'signedBy' => $user->name, 'licence' => $user->person?->licence, 'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot]];

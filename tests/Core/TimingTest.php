@@ -60,6 +60,16 @@ it('reads days strictly', function (string $text) {
     expect(fn () => Day::parse($text))->toThrow(UnreadableDate::class, 'Write the day as');
 })->with(['30 February' => '2026-02-30', 'other order' => '03-09-2026', 'words' => 'tomorrow', 'far' => '3026-01-01']);
 
+it('judges a sprayed cactus and a girdle alone after two years, the same dug after one (handbook 4)', function (string $species, string $method, string $day) {
+    $plant = catalogue()->species($species);
+    expect(JudgeAfter::day($plant, Day::parse('2025-06-01'), SeasonShift::none(), catalogue()->method($method)->showsLateOn($plant))->format('Y-m-d'))->toBe($day);
+})->with([
+    'cactus sprayed' => ['prickly-pear', 'foliar-spot', '2027-06-01'],
+    'cactus dug' => ['prickly-pear', 'dig', '2026-06-01'],
+    'maple girdled' => ['norway-maple', 'girdle', '2027-06-01'],
+    'maple girdled and sprayed' => ['norway-maple', 'girdle-spray', '2026-06-01'],
+]);
+
 it('judges annuals and rosettes after fourteen days, others after twelve months', function (string $species, string $day) {
     expect(JudgeAfter::day(catalogue()->species($species), Day::parse('2026-02-28'), SeasonShift::none())->format('Y-m-d'))->toBe($day);
 })->with(['annual' => ['common-lambsquarters', '2026-03-14'], 'biennial' => ['poison-hemlock', '2026-03-14'], 'creeping root' => ['canada-thistle', '2027-02-28'], 'tree' => ['red-maple', '2027-02-28']]);

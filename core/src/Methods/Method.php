@@ -131,6 +131,12 @@ final readonly class Method
         return $this->data->nodeOrEmpty('limits')->nodeOrEmpty($name)->bool('inclusive', true);
     }
 
+    /** What shows late on a plant: a girdle alone, a product on cactus. */
+    public function showsLateOn(Species $species): bool
+    {
+        return $this->isGirdleAlone() || ($this->usesProduct() && $species->habit() === 'cactus');
+    }
+
     /** A limit that the crew may set for itself. */
     public function limitIsSetting(string $name): bool
     {

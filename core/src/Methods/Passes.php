@@ -46,7 +46,7 @@ final readonly class Passes
             return null;
         }
         $last = $situation->day->modify('+' . ($this->count - 1) * $this->everyDays . ' days');
-        $judged = JudgeAfter::day($situation->target, $last, $situation->shift, $candidate->method->isGirdleAlone());
+        $judged = JudgeAfter::day($situation->target, $last, $situation->shift, $candidate->method->showsLateOn($situation->target));
 
         return intdiv(Day::between($situation->day, $judged) + 6, 7);
     }

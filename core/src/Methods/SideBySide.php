@@ -33,7 +33,7 @@ final readonly class SideBySide
             $row,
             $active === null ? null : (new RecipeSolver($situation, $candidate, $situation->area))->solve(null),
             $row->measures->passes->count,
-            $situation->target === null ? null : JudgeAfter::day($situation->target, $situation->day, $situation->shift, $candidate->method->isGirdleAlone()),
+            $situation->target === null ? null : JudgeAfter::day($situation->target, $situation->day, $situation->shift, $candidate->method->showsLateOn($situation->target)),
             array_values(array_filter($row->findings, static fn (Finding $f): bool => $f->outcome !== Outcome::Fits && in_array(strstr($f->code, '.', true), self::HARMS, true))),
             $active === null ? [] : array_combine(array_map(static fn (Species $s): string => $s->id(), $others), array_map(static fn (Species $s): ?string => $s->responseTo($active->id()), $others)),
             $candidate->card?->grazingDays,

@@ -16,16 +16,16 @@ final class JudgeAfter
 {
     private const QUICK_DAYS = 14;
     private const SLOW_MONTHS = 12;
-    /** A girdle alone takes one to two years (handbook 4). */
-    private const GIRDLE_MONTHS = 24;
+    /** A girdle alone takes one to two years, and so does a cactus that was sprayed (handbook 4). */
+    private const LATE_MONTHS = 24;
 
-    /** @param bool $girdleAlone a girdle without product waits longer */
-    public static function day(Species $species, \DateTimeImmutable $treated, SeasonShift $shift, bool $girdleAlone = false): \DateTimeImmutable
+    /** @param bool $late what takes its two years: a girdle without product, a cactus sprayed */
+    public static function day(Species $species, \DateTimeImmutable $treated, SeasonShift $shift, bool $late = false): \DateTimeImmutable
     {
         if (in_array($species->lifeCycle(), ['summer-annual', 'winter-annual', 'biennial'], true)) {
             return $treated->modify('+' . self::QUICK_DAYS . ' days');
         }
-        $later = Day::plusMonths($treated, $girdleAlone ? self::GIRDLE_MONTHS : self::SLOW_MONTHS);
+        $later = Day::plusMonths($treated, $late ? self::LATE_MONTHS : self::SLOW_MONTHS);
         $fullLeaf = self::firstWholeSeason(new Phenology($species, $shift), $treated);
 
         return $fullLeaf !== null && $fullLeaf > $later ? $fullLeaf : $later;

@@ -21,6 +21,9 @@ final readonly class PlantForm implements Rule
         if ($candidate->how('mow') && $target->habit() === 'cactus') {
             return [Finding::doesNotSuit('form.mow-spreads-pads', 'handbook-2-mow', [], 'change.dig-instead')];
         }
+        if ($candidate->isLeafSpray() && $target->habit() === 'cactus') {
+            return [Finding::doesNotSuit('cactus.for-a-contractor', 'handbook-2', [], 'change.dig-or-contractor')];
+        }
         if (!$candidate->method->isFor($target)) {
             return [Finding::doesNotSuit('form.not-for', $candidate->method->source(), ['habit' => $target->habit()])];
         }
