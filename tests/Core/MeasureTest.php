@@ -32,6 +32,21 @@ it('reads what people type', function (string $typed, string $amount, Unit $unit
     'decimal comma' => ['1,5 L', '3/2', Unit::Litre],
     'decimal comma after a nought' => ['0,500 L', '1/2', Unit::Litre],
     'decimal comma, four places' => ['2,1250 gal', '17/8', Unit::UsGallon],
+    'to a hundred gallons' => ['1 qt/100 gal', '1/100', Unit::UsQuartPerUsGallon],
+    'to a hundred litres' => ['250 mL per 100 L', '5/2', Unit::MillilitrePerLitre],
+    'litres in a hundred litres' => ['1.5 L/100 L', '3/2', Unit::PercentProduct],
+    'gallons in a hundred' => ['2 gal/100 gal', '2', Unit::PercentProduct],
+    'kilograms in a hundred litres' => ['1.5 kg/100 L', '15', Unit::GramPerLitre],
+    'pounds in a hundred gallons' => ['2 lb/100 gal', '1/50', Unit::PoundPerUsGallon],
+    'imperial pints in a gallon' => ['1 imp pt/imp gal', '1', Unit::ImperialPintPerImperialGallon],
+    'millilitres a thousand square feet' => ['20 mL/1000 sq ft', '20', Unit::MillilitrePerThousandSquareFeet],
+    'tablespoons a thousand square feet' => ['2 tbsp/1000 sq ft', '2', Unit::UsTablespoonPerThousandSquareFeet],
+    'percent in words' => ['5 percent', '5', Unit::PercentProduct],
+    'feet and inches' => ['6 ft 1 in', '73', Unit::Inch],
+    'feet and inches by marks' => ["5' 7 1/2\"", '135/2', Unit::Inch],
+    'a thin space in a thousand' => ["1\u{2009}500 L", '1500', Unit::Litre],
+    'a flow' => ['0.8 L/min', '4/5', Unit::LitrePerMinute],
+    'a flow in gallons' => ['0.5 gal/min', '1/2', Unit::UsGallonPerMinute],
     'a thousand without one' => ['1500 sq ft', '1500', Unit::SquareFoot],
     'imperial said' => ['2 imp gal', '2', Unit::ImperialGallon],
     'wire code' => ['0.25 fl_oz_us/gal_us', '1/4', Unit::UsFluidOuncePerUsGallon],
@@ -67,6 +82,10 @@ it('refuses what cannot be meant, with a sentence that says what would be right'
     'exponent' => ['1e9 in', null, 'The unit "e9 in" is not known'],
     'broken text' => ["\xff in", null, 'Write a number'],
 ]);
+
+it('tells one in four from one to four, however it is written', function (string $typed, string $percent) {
+    expect((string) Strength::parse($typed)->percent()->amount->simplified())->toBe($percent);
+})->with(['1:4' => ['1:4', '20'], '1 to 4' => ['1 to 4', '20'], '1 part to 3' => ['1 part to 3', '25'], '1 part to 3 parts' => ['1 part to 3 parts', '25'], '1 in 4' => ['1 in 4', '25'], '1 part in 5' => ['1 part in 5', '20'], '2 parts to 6' => ['2 parts to 6', '25']]);
 
 it('reads a bare oz as dry only where a mass is wanted', function () {
     expect(Reading::parse('5 oz', Dimension::Mass)->quantity->unit)->toBe(Unit::OunceWeight);

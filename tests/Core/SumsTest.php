@@ -502,6 +502,49 @@ it('answers a single sum whole', function (array $document, array $values, array
     'a ring of more than half' => [['sum' => 'stump-face', 'stems' => [['diameter' => '8 in', 'count' => 1]], 'ringWidth' => '6 in'], ['treated-area' => '0.03243 m²', 'mix' => '0.01621 L', 'film' => '0.5 L/m²', 'whole' => true]],
     // classes cut by their upper bound: 8 in one cut an inch is 8, 10 x 8; 10 in is 10, 5 x 10: of those some may be over 9 in
     'a class on both sides of the limit' => [['sum' => 'injection', 'spacing' => '1 in', 'per' => 'diameter', 'perCut' => '1 mL', 'mostDiameter' => '9 in', 'stems' => [['from' => '6 in', 'below' => '8 in', 'count' => 10], ['from' => '8 in', 'below' => '10 in', 'count' => 5]]], ['cuts' => 130, 'treated' => 15, 'skipped' => 0, 'mix' => '130 mL', 'capped-by-label' => false, 'unclear' => 5, 'treated-at-least' => 10, 'mix-at-least' => '80 mL'], ['stems sorted at the limit: a class lies on both sides of it']],
+    // leftover of another strength: 15 L x 2 % - 2 L x 1.5 % = 0.27 L; 15 - 2 - 0.27 = 12.73 L
+    'leftover, weaker' => [['sum' => 'leftover-into', 'leftover' => '2 L', 'leftoverStrength' => '1.5 %', 'finished' => '15 L', 'strength' => '2 %'], ['leftover-used' => '2 L', 'product' => '0.27 L', 'carrier' => '12.73 L', 'leftover-kept' => '0 L', 'percent' => '2 % v/v']],
+    // 4 gal x 1 % - 1 gal x 2 % = 0.02 gal; 4 - 1 - 0.02 = 2.98 gal
+    'leftover, stronger, gallons' => [['sum' => 'leftover-into', 'leftover' => '1 gal', 'leftoverStrength' => '2 %', 'finished' => '4 gal', 'strength' => '1 %'], ['leftover-used' => '1 US gal', 'product' => '0.02 US gal', 'carrier' => '2.98 US gal', 'leftover-kept' => '0 US gal', 'percent' => '1 % v/v']],
+    // so strong that only 4 x 1 / 5 = 0.8 of it fits
+    'leftover, five times as strong, imperial' => [['sum' => 'leftover-into', 'leftover' => '1 imp gal', 'leftoverStrength' => '5 %', 'finished' => '4 imp gal', 'strength' => '1 %'], ['leftover-used' => '0.8 imp gal', 'product' => '0 imp gal', 'carrier' => '3.2 imp gal', 'leftover-kept' => '0.2 imp gal', 'percent' => '1 % v/v']],
+    // weak and much of it: 10 x (1 - 0.1) / (1 - 0.01) = 9.091 L, the rest product
+    'leftover that leaves room for product only' => [['sum' => 'leftover-into', 'leftover' => '20 L', 'leftoverStrength' => '1 %', 'finished' => '10 L', 'strength' => '10 %'], ['leftover-used' => '9.091 L', 'product' => '0.9091 L', 'carrier' => '0 L', 'leftover-kept' => '10.91 L', 'percent' => '10 % v/v']],
+    // rings of 6 ft round 140 trees: 140 x 28.274 sq ft; 2 qt/ac on 0.09087 ac is 5.816 fl oz
+    'rings, feet' => [['sum' => 'rings', 'count' => 140, 'across' => '6 ft', 'rate' => '2 qt/ac'], ['one' => '2.627 m²', 'shared' => '0 m²', 'area' => '367.7 m²', 'product' => '0.172 L']],
+    // pi/4 x 4 = 3.1416 m2; 20 L/ha
+    'rings, metres, with spray' => [['sum' => 'rings', 'count' => 100, 'across' => '2 m', 'rate' => '5 L/ha', 'sprayVolume' => '200 L/ha'], ['one' => '3.142 m²', 'shared' => '0 m²', 'area' => '314.2 m²', 'product' => '0.1571 L', 'spray' => '6.283 L']],
+    // r 1, s 1: 2 acos(1/2) - sqrt(3)/2 = 1.22837 m2 shared by each pair; 10 trees in 2 rows are 8 pairs
+    'rings that overlap' => [['sum' => 'rings', 'count' => 10, 'across' => '2 m', 'apart' => '1 m', 'rows' => 2], ['one' => '3.142 m²', 'shared' => '9.827 m²', 'area' => '21.59 m²']],
+    'rings that just touch' => [['sum' => 'rings', 'count' => 10, 'across' => '2 m', 'apart' => '2 m'], ['one' => '3.142 m²', 'shared' => '0 m²', 'area' => '31.42 m²']],
+    // a dry product, 3 oz an acre on 0.5 ac of strip: 1.5 oz
+    'a strip, both sides, dry' => [['sum' => 'strip', 'length' => '2722.5 ft', 'side' => '4 ft', 'rate' => '3 oz dry/ac'], ['area' => '2,023 m²', 'product' => '42.52 g']],
+    'a strip, one side' => [['sum' => 'strip', 'length' => '500 m', 'side' => '1.2 m', 'sides' => 1, 'rate' => '4 L/ha'], ['area' => '600 m²', 'product' => '0.24 L']],
+    // 3 in over 100 sq ft is 25 cu ft, 12.5 bags of 2 cu ft
+    'mulch, feet' => [['sum' => 'mulch', 'area' => '100 sq ft', 'depth' => '3 in', 'bag' => '2 cu ft'], ['volume' => '707.9 L', 'bags' => 13]],
+    'mulch, metres' => [['sum' => 'mulch', 'area' => '20 m2', 'depth' => '7.5 cm'], ['volume' => '1,500 L']],
+    // half an inch on 1000 sq ft is 311.69 gal; at 10 gal/min 31.17 min
+    'watering in, gallons' => [['sum' => 'water-in', 'area' => '1000 sq ft', 'depth' => '1/2 in', 'flow' => '10 gal/min'], ['volume' => '1,180 L', 'run' => '31.17 min']],
+    'watering in, litres' => [['sum' => 'water-in', 'area' => '100 m2', 'depth' => '6 mm', 'flow' => '20 L/min'], ['volume' => '600 L', 'run' => '30 min']],
+    'watering in, imperial' => [['sum' => 'water-in', 'area' => '50 m2', 'depth' => '10 mm', 'flow' => '5 imp gal/min'], ['volume' => '500 L', 'run' => '22 min']],
+    'a bag of 5-10-10' => [['sum' => 'bag', 'weight' => '20 lb', 'grade' => '5-10-10'], ['n' => '1 lb', 'p2o5' => '2 lb', 'k2o' => '2 lb', 'p' => '0.8728 lb', 'k' => '1.66 lb']],
+    'a bag of 0-0-60' => [['sum' => 'bag', 'weight' => '25 kg', 'grade' => '0-0-60'], ['n' => '0 kg', 'p2o5' => '0 kg', 'k2o' => '15 kg', 'p' => '0 kg', 'k' => '12.45 kg']],
+    // fluid ounces on 1/128 acre are gallons an acre
+    'calibrated by the course' => [['sum' => 'calibration', 'way' => 'course', 'caught' => '24 fl oz'], ['gives' => '224.5 L/ha', 'course' => '340.3 sq ft']],
+    'by a course of 100 m2' => [['sum' => 'calibration', 'way' => 'course', 'caught' => '1.8 L', 'area' => '100 m2'], ['gives' => '180 L/ha', 'course' => '100 m²']],
+    // 600 x 0.8 / (6 x 0.5)
+    'calibrated moving' => [['sum' => 'calibration', 'way' => 'moving', 'flow' => '0.8 L/min', 'speed' => '6 km/h', 'spacing' => '0.5 m'], ['gives' => '160 L/ha']],
+    'the same caught in half a minute' => [['sum' => 'calibration', 'way' => 'moving', 'caught' => '400 mL', 'time' => '30 s', 'speed' => '6 km/h', 'spacing' => '50 cm'], ['gives' => '160 L/ha']],
+    'by a known area' => [['sum' => 'calibration', 'way' => 'known-area', 'used' => '2 gal', 'area' => '0.1 ac'], ['gives' => '187.1 L/ha']],
+    'a bottle' => [['sum' => 'calibration', 'way' => 'bottle', 'caught' => '40 mL', 'strokes' => 20, 'perTree' => '5 mL'], ['stroke' => '2 mL', 'strokes-per-tree' => 3]],
+    // mean 0.81; 0.9 is 11.1 % off it and 112.5 % of 0.8
+    'nozzles' => [['sum' => 'nozzles', 'caught' => [['amount' => '0.78 L'], ['amount' => '0.75 L'], ['amount' => '0.9 L']], 'rated' => '0.8 L'], ['mean' => '0.81 L', 'replace-set' => true, 'nozzles' => [['caught' => '0.78 L', 'off-mean-percent' => '-3.7', 'of-rated-percent' => '97.5', 'worn' => false], ['caught' => '0.75 L', 'off-mean-percent' => '-7.4', 'of-rated-percent' => '93.8', 'worn' => true], ['caught' => '0.9 L', 'off-mean-percent' => '11.1', 'of-rated-percent' => '112.5', 'worn' => true]]]],
+    'girth' => [['sum' => 'girth', 'girth' => '40 cm'], ['girth' => '40 cm', 'diameter' => '12.7 cm']],
+    'two girths of a tapered stem' => [['sum' => 'girth', 'girth' => '30 in', 'second' => '26 in'], ['girth' => '28 in', 'diameter' => '8.91 in']],
+    // 30 days of lead, works 90: laid by 16 August for 15 September; till 13 December
+    'a preventer for one flush' => [['sum' => 'preventer', 'flushes' => [['from' => '2026-09-15', 'to' => '2026-11-15']], 'leadDays' => 30, 'lastingDays' => 90, 'from' => '2026-07-01', 'until' => '2026-12-31'], ['layings' => [['kind' => 'first', 'earliest' => '2026-07-01', 'latest' => '2026-08-16', 'works-from' => '2026-09-15', 'covers-until' => '2026-12-13']], 'unprotected' => []]],
+    // asked on 15 September it works from 15 October: a month stays open
+    'the same, asked too late' => [['sum' => 'preventer', 'flushes' => [['from' => '2026-09-15', 'to' => '2026-11-15']], 'leadDays' => 30, 'lastingDays' => 90, 'from' => '2026-09-15', 'until' => '2026-12-31'], ['layings' => [['kind' => 'first', 'earliest' => '2026-09-15', 'latest' => '2026-09-15', 'works-from' => '2026-10-15', 'covers-until' => '2027-01-12']], 'unprotected' => [['from' => '2026-09-15', 'to' => '2026-10-14']]]],
     // 7 tsp in two gallons; 768 to the gallon
     'by soil' => [['sum' => 'texture-rate', 'soil' => 'loam', 'finished' => '2 gal', 'rates' => ['coarse' => '2.25 tsp/gal', 'medium' => '3.5 tsp/gal', 'fine' => '4.5 tsp/gal']], ['class' => 'medium', 'product' => '0.009115 US gal']],
     'by class of soil' => [['sum' => 'texture-rate', 'soil' => 'coarse', 'finished' => '2 gal', 'rates' => ['coarse' => '3.5 tsp/gal', 'medium' => '3.5 tsp/gal', 'fine' => '4.5 tsp/gal']], ['class' => 'coarse', 'product' => '0.009115 US gal']],
@@ -525,6 +568,14 @@ it('refuses a single sum at the figure that is missing or cannot be', function (
         expect(array_column($e->faults, 'pointer'))->toBe($pointers);
     });
 })->with([
+    'a bag of no grade' => [['sum' => 'bag', 'weight' => '20 lb', 'grade' => 'five ten'], ['/grade']],
+    'more in the bag than the bag' => [['sum' => 'bag', 'weight' => '20 lb', 'grade' => '50-40-20'], ['/grade']],
+    'a leftover above the label' => [['sum' => 'leftover-into', 'leftover' => '2 L', 'leftoverStrength' => '1 %', 'finished' => '15 L', 'strength' => '3 %', 'labelMost' => '2 %'], ['/strength']],
+    'rings of nothing' => [['sum' => 'rings', 'count' => 10, 'across' => '0 ft'], ['/across']],
+    'more rows than trees' => [['sum' => 'rings', 'count' => 3, 'across' => '6 ft', 'rows' => 4], ['/rows']],
+    'a rate that is none' => [['sum' => 'rings', 'count' => 3, 'across' => '6 ft', 'rate' => '2 qt'], ['/rate']],
+    'a flush that ends before it begins' => [['sum' => 'preventer', 'flushes' => [['from' => '2026-09-15', 'to' => '2026-09-01']], 'leadDays' => 30, 'lastingDays' => 90, 'from' => '2026-07-01', 'until' => '2026-12-31'], ['/flushes/0/to']],
+    'a calibration of no way' => [['sum' => 'calibration', 'way' => 'guess'], ['/way']],
     'loads without end' => [['sum' => 'loads', 'total' => '9999999 L', 'tank' => '0.000001 mL'], ['/tank']],
     'a mix in thimbles' => [['sum' => 'finished-mix', 'finished' => '9999 L', 'tank' => '0.001 mL', 'carrier' => 'water', 'components' => [['name' => 'one', 'role' => 'solution', 'strength' => '1 %']]], ['/tank']],
     'an area in thimbles' => [['sum' => 'area-rate', 'rate' => '1 L/ha', 'area' => '100 ha', 'sprayVolume' => '200 L/ha', 'tank' => '0.01 mL'], ['/tank']],

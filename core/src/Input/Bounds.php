@@ -37,7 +37,7 @@ final class Bounds
     /** Else by what is measured: least, most, unit. */
     private const DIMENSIONS = [
         'length' => ['0', '100', Unit::Kilometre], 'area' => ['0', '1000000', Unit::Hectare], 'volume' => ['0', '10000000', Unit::Litre], 'mass' => ['0', '10000', Unit::Tonne],
-        'temperature' => ['-60', '70', Unit::Celsius], 'speed' => ['0', '60', Unit::MetrePerSecond], 'duration' => ['0', '36600', Unit::Day], 'pressure' => ['0', '1000', Unit::Bar],
+        'temperature' => ['-60', '70', Unit::Celsius], 'speed' => ['0', '60', Unit::MetrePerSecond], 'duration' => ['0', '36600', Unit::Day], 'pressure' => ['0', '1000', Unit::Bar], 'volume-per-time' => ['0', '100000', Unit::LitrePerMinute],
         'volume-per-area' => ['0', '1000', Unit::LitrePerSquareMetre], 'mass-per-area' => ['0', '100000', Unit::KilogramPerHectare],
         'equivalent-per-area' => ['0', '100000', Unit::KilogramEquivalentPerHectare], 'ingredient-per-area' => ['0', '100000', Unit::KilogramIngredientPerHectare],
         'mass-per-volume' => ['0', '10000', Unit::GramPerLitre], 'equivalent-per-volume' => ['0', '10000', Unit::GramEquivalentPerLitre], 'ingredient-per-volume' => ['0', '10000', Unit::GramIngredientPerLitre],

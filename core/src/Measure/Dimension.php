@@ -15,6 +15,8 @@ enum Dimension: string
     case Speed = 'speed';
     case Duration = 'duration';
     case Pressure = 'pressure';
+    /** Flow of a nozzle or a tap. */
+    case VolumePerTime = 'volume-per-time';
     case VolumePerArea = 'volume-per-area';
     case MassPerArea = 'mass-per-area';
     /** Acid equivalent per area: never compared with product mass per area. */

@@ -73,12 +73,20 @@ final readonly class Reading
         foreach (self::FRACTIONS as $sign => $fraction) {
             $text = str_replace($sign, ' ' . $fraction, $text);
         }
+        // a thin or fixed space between figures parts thousands
+        $text = (string) preg_replace('/(?<=[0-9])[\x{2009}\x{202F}\x{00A0}](?=[0-9]{3}(?![0-9]))/u', '', $text);
         $text = self::decimalComma(trim((string) preg_replace('/\s+/u', ' ', $text)), $typed);
+        $inches = self::feetAndInches($text);
+        if ($inches !== null) {
+            return $expected === null || $expected === Dimension::Length ? new self(Quantity::of($inches, Unit::Inch), trim($typed), false) : throw UnitMismatch::wanted($expected, Unit::Inch);
+        }
+        [$text, $per, $times] = self::perMany($text);
         if (preg_match('/^(-?)((?:[0-9]{1,3}(?:,[0-9]{3})+|[0-9]+)?(?:\.[0-9]+)?)(?: ?(?<![0-9.])([0-9]+)\/([0-9]+)|(?<=[0-9]) ([0-9]+)\/([0-9]+)|(?<=[0-9])\/([0-9]+))?(?![0-9,.])\s*(.*)$/u', $text, $found) !== 1) {
             throw preg_match('/\d,\d/', $text) === 1 ? UnreadableQuantity::decimalComma($typed) : UnreadableQuantity::notANumber($typed);
         }
         [, $sign, $whole] = $found;
         $amount = self::amount($whole, array_slice($found, 3, 5), $typed);
+        $amount = $amount->multipliedBy($times)->dividedBy($per);
         [$unit, $assumed] = self::unit($found[8], $expected, $gallon, $bareUnit, $typed);
         if ($expected !== null && $unit->dimension() !== $expected) {
             throw UnitMismatch::wanted($expected, $unit);
@@ -112,6 +120,40 @@ final readonly class Reading
         }
 
         return "{$sign}{$whole}.{$decimals}{$rest}";
+    }
+
+    /** "6 ft 1 in", "6' 1 1/2\"": a height or a length in both; null where it is not written so. */
+    private static function feetAndInches(string $text): ?BigRational
+    {
+        if (preg_match('/^([0-9]{1,5}) ?(?:ft|foot|feet|\'|′) ?([0-9]{1,2})(?: ([0-9]{1,2})\/([0-9]{1,2})|(\.[0-9]{1,4}))? ?(?:in|inch|inches|"|″|\'\')$/u', $text, $found) !== 1) {
+            return null;
+        }
+        $inches = BigRational::of($found[2] . ($found[5] ?? ''));
+        if (($found[3] ?? '') !== '' && ltrim($found[4] ?? '', '0') !== '') {
+            $inches = $inches->plus(BigRational::of($found[3])->dividedBy($found[4]));
+        }
+
+        return $inches->isLessThan(12) ? $inches->plus(BigRational::of($found[1])->multipliedBy(12)) : null;
+    }
+
+    /**
+     * "1 qt/100 gal", "250 mL per 100 L": to so many of the volume, told for one of it.
+     *
+     * @return array{string, string, string} text for one, what the amount is divided and multiplied by
+     */
+    private static function perMany(string $text): array
+    {
+        if (preg_match('/^(.+?) ?(?:\/| per ) ?(10|100|1000) ?((?:us |imp\.? |imperial )?gal(?:s|lon|lons)?|l|litre|litres|liter|liters)$/iu', $text, $found) !== 1) {
+            return [$text, '1', '1'];
+        }
+        [, $amount, $many, $volume] = $found;
+        $isGallon = preg_match('/gal/i', $volume) === 1;
+        // gallons in gallons and litres in litres are plain shares, kilograms in litres are told in grams
+        return match (true) {
+            $isGallon && preg_match('/^([0-9 .\/]+?) ?(?:us |imp\.? |imperial )?gal(?:s|lon|lons)?$/i', $amount, $of) === 1, !$isGallon && preg_match('/^([0-9 .\/]+?) ?(?:l|litre|litres|liter|liters)$/i', $amount, $of) === 1 => [$of[1] . ' %', $many, '100'],
+            !$isGallon && preg_match('/^([0-9 .\/]+?) ?(?:kg|kilograms?)$/i', $amount, $of) === 1 => [$of[1] . ' g/L', $many, '1000'],
+            default => ["{$amount}/{$volume}", $many, '1'],
+        };
     }
 
     /** @param list<string> $fraction the captured fraction parts, of which two or one are filled */
@@ -157,7 +199,7 @@ final readonly class Reading
             }
         }
         $plain = str_replace(['²', '³', ' per ', 'a.e.', 'a.i.', '(', ')'], ['2', '3', '/', 'ae', 'ai', '', ''], mb_strtolower($text));
-        if ($plain === '%') {
+        if (in_array($plain, ['%', 'percent', 'per cent'], true)) {
             return [$expected === Dimension::ActiveShare ? Unit::PercentActive : ($expected === Dimension::MassShare ? Unit::PercentByWeight : Unit::PercentProduct), false];
         }
         $squashed = str_replace([' ', '.'], '', $plain);

@@ -87,6 +87,7 @@ final readonly class Shown
             Dimension::Temperature => $us ? Unit::Fahrenheit : Unit::Celsius,
             Dimension::Speed => $us ? Unit::MilePerHour : Unit::MetrePerSecond,
             Dimension::Duration => $atLeast('2', Unit::Day) ? Unit::Day : ($atLeast('2', Unit::Hour) ? Unit::Hour : Unit::Minute),
+            Dimension::VolumePerTime => $us ? ($atLeast('0.5', Unit::UsGallonPerMinute) ? Unit::UsGallonPerMinute : Unit::UsFluidOuncePerMinute) : ($atLeast('1', Unit::LitrePerMinute) ? Unit::LitrePerMinute : Unit::MillilitrePerMinute),
             Dimension::Pressure => $us ? Unit::PoundPerSquareInch : Unit::Bar,
             Dimension::VolumePerArea => self::volumePerArea($quantity, $us),
             Dimension::MassPerArea => $us ? ($atLeast('1', Unit::PoundPerAcre) ? Unit::PoundPerAcre : Unit::OunceWeightPerAcre) : ($atLeast('1', Unit::KilogramPerHectare) ? Unit::KilogramPerHectare : Unit::GramPerHectare),

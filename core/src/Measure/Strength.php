@@ -60,6 +60,14 @@ final readonly class Strength
             return self::parts($found[1], $found[2], trim($typed));
         }
 
+        // "1 in 4" is one part of four, "1 part to 3" one part beside three: the same strength said otherwise
+        if (preg_match('/^\s*(\d{1,6})\s+(?:part\s+)?in\s+(\d{1,6})(?:\s+parts?)?\s*$/iD', $typed, $found) === 1 && (int) $found[2] > (int) $found[1]) {
+            return self::parts($found[1], (string) ((int) $found[2] - (int) $found[1]), trim($typed));
+        }
+        if (preg_match('/^\s*(\d{1,6})\s*(?:parts?\s+)?to\s+(\d{1,6})(?:\s+parts?)?\s*$/iD', $typed, $found) === 1) {
+            return self::parts($found[1], $found[2], trim($typed));
+        }
+
         return self::ofQuantity(Reading::parse($typed, Dimension::ProductShare, $gallon)->quantity, trim($typed));
     }
 

@@ -62,6 +62,11 @@ enum Unit: string
     case Minute = 'min';
     case Hour = 'h';
     case Day = 'd';
+    case LitrePerMinute = 'L/min';
+    case UsGallonPerMinute = 'gal_us/min';
+    case UsFluidOuncePerMinute = 'fl_oz_us/min';
+    case ImperialGallonPerMinute = 'gal_imp/min';
+    case MillilitrePerMinute = 'mL/min';
     case Kilopascal = 'kPa';
     case Bar = 'bar';
     case PoundPerSquareInch = 'psi';
@@ -77,6 +82,8 @@ enum Unit: string
     case UsFluidOuncePerAcre = 'fl_oz_us/ac';
     case UsGallonPerThousandSquareFeet = 'gal_us/1000_sq_ft';
     case UsFluidOuncePerThousandSquareFeet = 'fl_oz_us/1000_sq_ft';
+    case UsTablespoonPerThousandSquareFeet = 'tbsp_us/1000_sq_ft';
+    case MillilitrePerThousandSquareFeet = 'mL/1000_sq_ft';
     case UsTeaspoonPerThousandSquareFeet = 'tsp_us/1000_sq_ft';
     case ImperialGallonPerAcre = 'gal_imp/ac';
     case ImperialPintPerAcre = 'pt_imp/ac';
@@ -108,6 +115,7 @@ enum Unit: string
     case UsFluidOuncePerUsGallon = 'fl_oz_us/gal_us';
     case UsPintPerUsGallon = 'pt_us/gal_us';
     case UsQuartPerUsGallon = 'qt_us/gal_us';
+    case ImperialPintPerImperialGallon = 'pt_imp/gal_imp';
     case ImperialFluidOuncePerImperialGallon = 'fl_oz_imp/gal_imp';
     case PercentActive = 'pct_vv_active';
     case PercentByWeight = 'pct_ww';
@@ -119,7 +127,7 @@ enum Unit: string
 
     /**
      * Dimension, exact factor to the dimension's canonical unit, and how the unit is written for people.
-     * Canonical: m, m2, L, g, degC, m/s, s, kPa, L/m2, g/m2, g a.e./m2, g/L, g a.e./L, g a.i./L, share (1), count (1), count/m2.
+     * Canonical: m, m2, L, g, degC, m/s, s, L/min, kPa, L/m2, g/m2, g a.e./m2, g/L, g a.e./L, g a.i./L, share (1), count (1), count/m2.
      * Sources: handbook 3 "Exact factors", rulings J27 (weight ounce, tablespoon, imperial ounce, foot, yard, hectare).
      * Compound units are derived from the simple ones, so that no constant stands twice.
      *
@@ -178,6 +186,11 @@ enum Unit: string
             self::Minute => [Dimension::Duration, '60', 'min'],
             self::Hour => [Dimension::Duration, '3600', 'h'],
             self::Day => [Dimension::Duration, '86400', 'days'],
+            self::LitrePerMinute => [Dimension::VolumePerTime, '1', 'L/min'],
+            self::UsGallonPerMinute => [Dimension::VolumePerTime, '3.785411784', 'US gal/min'],
+            self::UsFluidOuncePerMinute => [Dimension::VolumePerTime, '3.785411784/128', 'fl oz/min'],
+            self::ImperialGallonPerMinute => [Dimension::VolumePerTime, '4.54609', 'imp gal/min'],
+            self::MillilitrePerMinute => [Dimension::VolumePerTime, '0.001', 'mL/min'],
             self::Kilopascal => [Dimension::Pressure, '1', 'kPa'],
             self::Bar => [Dimension::Pressure, '100', 'bar'],
             self::PoundPerSquareInch => [Dimension::Pressure, '6.89475729', 'psi'],
@@ -193,6 +206,8 @@ enum Unit: string
             self::UsFluidOuncePerAcre => [Dimension::VolumePerArea, 'fl_oz_us/ac', 'fl oz/ac'],
             self::UsGallonPerThousandSquareFeet => [Dimension::VolumePerArea, 'gal_us/1000_sq_ft', 'US gal/1000 sq ft'],
             self::UsFluidOuncePerThousandSquareFeet => [Dimension::VolumePerArea, 'fl_oz_us/1000_sq_ft', 'fl oz/1000 sq ft'],
+            self::UsTablespoonPerThousandSquareFeet => [Dimension::VolumePerArea, 'tbsp_us/1000_sq_ft', 'tbsp/1000 sq ft'],
+            self::MillilitrePerThousandSquareFeet => [Dimension::VolumePerArea, 'mL/1000_sq_ft', 'mL/1000 sq ft'],
             self::UsTeaspoonPerThousandSquareFeet => [Dimension::VolumePerArea, 'tsp_us/1000_sq_ft', 'tsp/1000 sq ft'],
             self::ImperialGallonPerAcre => [Dimension::VolumePerArea, 'gal_imp/ac', 'imp gal/ac'],
             self::ImperialPintPerAcre => [Dimension::VolumePerArea, 'pt_imp/ac', 'imp pt/ac'],
@@ -225,6 +240,7 @@ enum Unit: string
             self::UsFluidOuncePerUsGallon => [Dimension::ProductShare, 'fl_oz_us/gal_us', 'fl oz/US gal'],
             self::UsPintPerUsGallon => [Dimension::ProductShare, 'pt_us/gal_us', 'US pt/US gal'],
             self::UsQuartPerUsGallon => [Dimension::ProductShare, 'qt_us/gal_us', 'US qt/US gal'],
+            self::ImperialPintPerImperialGallon => [Dimension::ProductShare, 'pt_imp/gal_imp', 'imp pt/imp gal'],
             self::ImperialFluidOuncePerImperialGallon => [Dimension::ProductShare, 'fl_oz_imp/gal_imp', 'imp fl oz/imp gal'],
             self::PercentActive => [Dimension::ActiveShare, '1/100', '% v/v of active'],
             self::PercentByWeight => [Dimension::MassShare, '1/100', '% w/w'],

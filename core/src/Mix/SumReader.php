@@ -88,7 +88,7 @@ final readonly class SumReader
         $kinds = $table->kinds($field);
         try {
             // "1:4" is a strength too
-            if (in_array(Dimension::ProductShare, $kinds, true) && preg_match('/^\s*[\d.]+\s*:\s*[\d.]+\s*$/D', $this->typed($known, $field)) === 1) {
+            if (in_array(Dimension::ProductShare, $kinds, true) && preg_match('/^\s*[\d.]+\s*(?::|(?:parts?\s+)?(?:in|to)\s)\s*[\d.]+(?:\s+parts?)?\s*$/iD', $this->typed($known, $field)) === 1) {
                 return Strength::parse($this->typed($known, $field))->percent();
             }
         } catch (UnreadableQuantity|UnitMismatch $e) {

@@ -38,7 +38,7 @@ final readonly class Sums
      */
     public function solve(Fields $in): array
     {
-        $sum = $in->choice('sum', self::NAMES);
+        $sum = $in->choice('sum', [...self::NAMES, ...FieldSums::NAMES]);
         $result = ['values' => [], 'missing' => []];
         try {
             $result = match ($sum) {
@@ -52,7 +52,8 @@ final readonly class Sums
                 'basal-strength' => $this->basalStrength($in),
                 'loads' => $this->loads($in),
                 'measure' => $this->measure($in),
-                default => $result,
+                null => $result,
+                default => (new FieldSums())->solve($sum, $in),
             };
         } catch (Unmixable $e) {
             $in->faults->add('', $e->getMessage());
