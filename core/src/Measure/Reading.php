@@ -148,6 +148,7 @@ final readonly class Reading
         }
         [, $amount, $many, $volume] = $found;
         $isGallon = preg_match('/gal/i', $volume) === 1;
+
         // gallons in gallons and litres in litres are plain shares, kilograms in litres are told in grams
         return match (true) {
             $isGallon && preg_match('/^([0-9 .\/]+?) ?(?:us |imp\.? |imperial )?gal(?:s|lon|lons)?$/i', $amount, $of) === 1, !$isGallon && preg_match('/^([0-9 .\/]+?) ?(?:l|litre|litres|liter|liters)$/i', $amount, $of) === 1 => [$of[1] . ' %', $many, '100'],
