@@ -98,7 +98,7 @@ it('says when the kind of gallon was assumed, and takes the crew setting', funct
 });
 
 it('refuses a unit of another kind by name', function () {
-    expect(fn () => Reading::parse('3 gal', Dimension::Length))->toThrow(UnitMismatch::class, "Give a length; 'gal_us' measures volume.");
+    expect(fn () => Reading::parse('3 gal', Dimension::Length))->toThrow(UnitMismatch::class, 'Give length here, such as 4 in or 10 cm; US gal measures volume.');
 });
 
 it('goes to every unit of its dimension and back without losing a digit', function () {

@@ -157,7 +157,9 @@ it('says what does not go together', function (string $id, array $known, string 
     'another volume' => ['make-up', ['product' => '3 L', 'strength' => '15 %', 'finished' => '21 L'], 'contradiction', 'finished'],
     'another rate' => ['by-area', ['product' => '2 L', 'area' => '1 ha', 'rate' => '3 L/ha'], 'contradiction', 'rate'],
     'too many stems' => ['by-stems', ['stems' => '100', 'perStem' => '5 mL', 'finished' => '700 mL'], 'contradiction', 'finished'],
-    'more carrier than mix' => ['make-up', ['finished' => '10 L', 'carrier' => '12 L'], 'parts-above-whole', 'all'],
+    'more carrier than mix' => ['make-up', ['finished' => '10 L', 'carrier' => '12 L'], 'parts-above-all', 'all'],
+    'acid equivalent against active ingredient' => ['match-active', ['used' => '2 %', 'strengthOfUsed' => '480 g ae/L', 'strengthOfOther' => '500 g ai/L'], 'other-basis', 'strengthOfOther'],
+    'more there than a year allows' => ['yearly-limit', ['area' => '1 ha', 'content' => '480 g ae/L', 'already' => '5.8 kg ae/ha', 'most' => '4.48 kg ae/ha'], 'parts-above-whole', 'most'],
     'more leftover than the job' => ['tank-loads', ['total' => '2 gal', 'leftover' => '3 gal', 'tank' => '4 gal'], 'parts-above-whole', 'total'],
     'more than pure' => ['match-active', ['used' => '50 %', 'strengthOfUsed' => '480 g ae/L', 'strengthOfOther' => '180 g ae/L'], 'above-whole', 'other'],
     'poured and weighed' => ['on-hand', ['onHand' => '500 g', 'strength' => '2 %', 'finished' => '10 L'], 'other-kind', 'finished'],
@@ -402,7 +404,7 @@ it('says which figure was given, what follows, and from what', function () {
         ->and($tell(direction('in-tank', ['productIn' => '1 L', 'carrierIn' => '9 L', 'inTank' => '12 L'])))->toBe([['contradiction', 'carrierIn', '9.00', '11.00', ['inTank', 'productIn']]])
         // grams over litres are no share of the volume
         ->and($tell(direction('on-hand', ['onHand' => '500 g', 'strength' => '2 %', 'finished' => '10 L'])))->toBe([['other-kind', 'finished', '10.00', null, ['onHand', 'strength']]])
-        ->and($tell(direction('tank-loads', ['total' => '2 gal', 'leftover' => '3 gal', 'tank' => '4 gal'])))->toBe([['parts-above-whole', 'total', '2.00', null, ['total', 'leftover']]])
+        ->and($tell(direction('tank-loads', ['total' => '2 gal', 'leftover' => '3 gal', 'tank' => '4 gal'])))->toBe([['parts-above-whole', 'total', '2.00', '3.00', ['leftover']]])
         ->and($tell(direction('make-up', ['product' => '1 L', 'finished' => '4 L', 'labelMost' => '20 %'])))->toBe([['above-label', 'strength', '25.00', '20.00', ['labelMost']]])
         ->and($tell(direction('match-active', ['used' => '50 %', 'strengthOfUsed' => '480 g ae/L', 'strengthOfOther' => '180 g ae/L'])))->toBe([['above-whole', 'other', '133.33', null, ['activeInMix', 'strengthOfOther']]]);
 });
@@ -447,7 +449,7 @@ it('says of what kind a figure is wanted, reads parts however they are sent, and
     $in = Fields::of(['sum' => 'yearly-limit', 'known' => ['most' => '3 L']], $faults = new Faults());
     (new SumReader(catalogue()))->read($in);
     expect(static fn () => $faults->throwIfAny())->toThrow(static function (Refused $e): void {
-        expect($e->faults[0]['message'])->toBe('Give this as equivalent per area or ingredient per area or volume per area or mass per area.');
+        expect($e->faults[0]['message'])->toBe('Write 2 lb ae/ac or 2.2 kg ae/ha, or 2 lb ai/ac or 2.2 kg ai/ha, or 2 qt/ac or 5 L/ha, or 3 oz dry/ac or 210 g/ha.');
     });
     [$table, $given] = (new SumReader(catalogue()))->read($in = Fields::of(['sum' => 'make-up', 'known' => ['strength' => ['typed' => '1:4'], 'finished' => '10 L', 'product' => null]], $faults = new Faults()));
     $in->noOthers();

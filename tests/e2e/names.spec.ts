@@ -49,7 +49,7 @@ test('stops at the hazard of an unknown three-leaflet vine, holds it, and lets n
   await openStand(page, /Unnamed plant\s*Oak wood/);
   await station(page, 'Scout');
   await expect(page.getByText('Hold: do nothing to it.')).toBeVisible();
-  await expect(page.getByText('It could still be a plant that is kept: Virginia creeper.')).toBeVisible();
+  await expect(page.getByText("It could still be a plant that is kept: Virgin's bower, Virginia creeper.")).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'Poison ivy' })).toContainText('Would open:');
   await page.getByRole('button', { name: 'Look again' }).click();
   await expect(page.getByText('A vine or shrub with three leaflets is handled as skin-burning till it is settled.')).toBeVisible();

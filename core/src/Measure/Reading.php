@@ -248,15 +248,20 @@ final readonly class Reading
         return $code !== null ? [$code, false] : throw UnreadableQuantity::unknownUnit($typed, $text);
     }
 
-    private static function example(?Dimension $expected): string
+    /** Two ways to write an amount of a kind, one of each system. */
+    public static function example(?Dimension $expected): string
     {
         return match ($expected) {
             Dimension::Length => '4 in or 10 cm',
             Dimension::Area => '2 ac or 1 ha',
             Dimension::Mass => '5 oz dry or 140 g',
             Dimension::Temperature => '60 F or 15 C',
-            Dimension::VolumePerArea => '2 qt/ac or 5 L/ha',
-            Dimension::ProductShare => '15 % or 2 tsp/gal',
+            Dimension::VolumePerArea => '2 qt/ac or 5 L/ha', Dimension::MassPerArea => '3 oz dry/ac or 210 g/ha',
+            Dimension::EquivalentPerArea => '2 lb ae/ac or 2.2 kg ae/ha', Dimension::IngredientPerArea => '2 lb ai/ac or 2.2 kg ai/ha',
+            Dimension::MassPerVolume => '2 oz dry/gal or 15 g/L', Dimension::EquivalentPerVolume => '4 lb ae/gal or 480 g ae/L', Dimension::IngredientPerVolume => '4 lb ai/gal or 480 g ai/L',
+            Dimension::MassShare => '41 % w/w', Dimension::Count => 'a number such as 12', Dimension::VolumePerTime => '0.5 gal/min or 2 L/min',
+            Dimension::Speed => '4 mph or 6 km/h', Dimension::Duration => '30 s or 2 min', Dimension::Pressure => '30 psi or 2 bar', Dimension::ActiveShare => '5 % active', Dimension::CountPerArea => '500 one/ac',
+            Dimension::ProductShare => '2 % v/v or 20 mL/L',
             default => '3 gal or 10 L',
         };
     }

@@ -12,6 +12,7 @@ use Thicket\Measure\Dimension;
 use Thicket\Measure\Exception\UnitMismatch;
 use Thicket\Measure\Exception\UnreadableQuantity;
 use Thicket\Measure\Quantity;
+use Thicket\Measure\Reading;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
 
@@ -99,7 +100,9 @@ final readonly class SumReader
             return null;
         }
         if (!in_array($quantity->dimension(), $kinds, true)) {
-            return $known->fault($field, 'Give this as ' . implode(' or ', array_map(static fn (Dimension $d): string => str_replace('-', ' ', $d->value), $kinds)) . '.');
+            $byWeight = $quantity->dimension() === Dimension::MassShare ? ' Percent by weight needs the weight of a litre.' : '';
+
+            return $known->fault($field, 'Write ' . implode(', or ', array_map(Reading::example(...), $kinds)) . ".{$byWeight}");
         }
         if ($quantity->isNegative()) {
             return $known->fault($field, 'This cannot be below nought.');

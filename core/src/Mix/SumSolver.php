@@ -89,9 +89,20 @@ final class SumSolver
             return;
         }
         [$amount, $vector] = $this->productWithout($line, $unknown[0]) ?? [null, []];
-        if ($amount !== null) {
+        // acid equivalent over active ingredient is no number: the bases differ
+        $contents = array_values(array_filter($line, fn (string $f): bool => isset($this->known[$f]) && !isset($this->from[$f])));
+        if (isset($vector['e'], $vector['i']) && $contents !== []) {
+            $this->otherBasis($contents[count($contents) - 1], $line);
+        } elseif ($amount !== null) {
             $this->put($unknown[0], $amount, $vector, $line);
         }
+    }
+
+    /** @param list<string> $line */
+    private function otherBasis(string $field, array $line): void
+    {
+        in_array('other-basis', array_column($this->faults, 'code'), true)
+            || $this->faults[] = ['code' => 'other-basis', 'field' => $field, 'typed' => $this->known[$field], 'follows' => null, 'from' => array_values(array_diff($line, [$field, 'all']))];
     }
 
     /**
@@ -136,7 +147,8 @@ final class SumSolver
         if ($amount !== null && !$amount->isNegative()) {
             $this->put($unknown[0], $amount, $vector, $line);
         } elseif ($amount !== null && $this->faults === []) {
-            $this->faults[] = ['code' => 'parts-above-whole', 'field' => $line[0], 'typed' => $this->known[$line[0]], 'follows' => null, 'from' => array_values(array_diff($line, $unknown, ['all']))];
+            $parts = self::canonical($this->known[$line[0]])->minus($amount);
+            $this->faults[] = ['code' => $line[0] === 'all' ? 'parts-above-all' : 'parts-above-whole', 'field' => $line[0], 'typed' => $this->known[$line[0]], 'follows' => $line[0] === 'all' ? null : self::inUnit($parts, $this->known[$line[0]]->unit), 'from' => array_values(array_diff($line, $unknown, ['all', $line[0]]))];
             // a nought stops the line from being said twice
             $this->put($unknown[0], BigRational::zero(), $vector, $line);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Measure\Exception;
 
 use Thicket\Measure\Dimension;
+use Thicket\Measure\Reading;
 use Thicket\Measure\Unit;
 use Thicket\ThicketRefusal;
 
@@ -18,6 +19,9 @@ final class UnitMismatch extends \InvalidArgumentException implements ThicketRef
 
     public static function wanted(Dimension $wanted, Unit $given): self
     {
-        return new self("Give a {$wanted->value}; '{$given->value}' measures {$given->dimension()->value}.", $wanted, $given);
+        $words = static fn (Dimension $d): string => str_replace('-', ' ', $d->value);
+        $weighed = $given->dimension() === Dimension::MassShare ? ' Percent by weight needs the weight of a litre.' : '';
+
+        return new self("Give {$words($wanted)} here, such as " . Reading::example($wanted) . "; {$given->label()} measures {$words($given->dimension())}.{$weighed}", $wanted, $given);
     }
 }
