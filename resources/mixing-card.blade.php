@@ -15,7 +15,8 @@ body { font: 10.5pt/1.35 Hyper, sans-serif; color: #10201a; margin: 0; } h1 { fo
 @if (count($load['products']) > 1)
 @foreach ($load['products'] as $n => $one)<div><span class="each">{{ $one['amount']['shown'][$units] ?? '' }}</span> {{ $one['product'] }} <span class="soft">{{ $r['products'][$n]['strength']['percent']['shown'][$units] ?? 'by weight' }}</span></div>@endforeach
 @else
-<div class="pour">{{ $load['product']['shown'][$units] ?? '' }}</div><div class="soft">product, {{ $r['strength']['percent']['shown'][$units] ?? 'by weight' }}, to {{ $load['finished']['shown'][$units] }}</div>
+@php($cup = array_values(array_filter($load['measure'], fn ($m) => $m['system'] === $units))[0] ?? null)
+<div class="pour">{{ $cup['measured'] ?? $load['product']['shown'][$units] ?? '' }}</div><div class="soft">@if ($cup)in the {{ $cup['tool'] }}; exactly {{ $load['product']['shown'][$units] ?? '' }} of @endif product, {{ $r['strength']['percent']['shown'][$units] ?? 'by weight' }}, to {{ $load['finished']['shown'][$units] }}</div>
 @endif
 <ol>@foreach ($load['steps'] as $step)<li><span class="box"></span><span class="amount">{{ $step['amount']['shown'][$units] ?? '?' }}</span> {{ $step['name'] }} <span class="soft">to the {{ $step['mark']['shown'][$units] }} mark</span></li>@endforeach</ol>
 @foreach ($load['measure'] as $m) @if ($m['system'] === $units) <div class="soft">{{ count($load['products']) > 1 ? $m['product'] . ': measure' : 'Measure' }} with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full, then ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }}, never over the label).</div> @endif @endforeach

@@ -18,7 +18,9 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; } .warn { border-left: 1.4mm solid #7
 @if ($s['recipe'])
 <h2>Pour</h2>
 @php($mixed = $s['recipe']['products'] ?? [['product' => 'product', 'amount' => $s['recipe']['product'], 'strength' => $s['recipe']['strength']]])
-<div class="figure">@foreach ($mixed as $one){{ $one['amount']['shown'][$units] ?? '' }} {{ count($mixed) > 1 ? $one['product'] : 'product' }}, @endforeach then {{ $s['recipe']['carrier']['name'] }} to {{ $s['recipe']['need']['shown'][$units] }}</div>
+@php($cup = count($mixed) === 1 && count($s['recipe']['loads']) === 1 && $s['recipe']['loads'][0]['times'] === 1 ? (array_values(array_filter($s['recipe']['loads'][0]['measure'] ?? [], fn ($m) => $m['system'] === $units))[0] ?? null) : null)
+@if ($cup)<div class="figure">{{ $cup['measured'] }} in the {{ $cup['tool'] }}</div><div>exactly:</div>@endif
+<div @if (!$cup) class="figure" @endif>@foreach ($mixed as $one){{ $one['amount']['shown'][$units] ?? '' }} {{ count($mixed) > 1 ? $one['product'] : 'product' }}, @endforeach then {{ $s['recipe']['carrier']['name'] }} to {{ $s['recipe']['need']['shown'][$units] }}</div>
 @foreach ([$s['product'], ...($s['partners'] ?? [])] as $n => $one)
 <div>{{ $one['name'] }} ({{ $one['registration'] }}, card version {{ $one['version'] }}), {{ $one['activeName'] }} [group {{ $one['group'] }}] @if ($mixed[$n]['strength'] ?? null) at {{ $mixed[$n]['strength']['percent']['shown'][$units] }}. {{ $mixed[$n]['strength']['why'][$units] }} @else by weight. @endif</div>
 @endforeach

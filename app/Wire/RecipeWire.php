@@ -232,7 +232,8 @@ final readonly class RecipeWire
             // to the nearest mark, but never above what the card allows; without a card never above the recipe
             $most = $product->mostIn($one) ?? $amount;
             $tool = MeasuringTool::bestFor($amount, $fitting === [] ? $usual : $fitting, $most);
-            if ($tool === null) {
+            // a tool that reads it as nothing is no tool for it
+            if ($tool === null || !$tool->reads($amount, $most)) {
                 continue;
             }
             $read = $tool->measure($amount, $most);

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
+import PourLine from '@/components/PourLine.vue';
 import { useSession } from '@/composables/useSession';
 
 const props = defineProps<{ sheet: Schemas['Sheet'] }>();
@@ -40,12 +41,7 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
       <b>{{ t('field.passed') }}</b> {{ p.text }} {{ p.reason }}
     </p>
     <div v-if="sheet.snapshot.recipe">
-      <template v-if="several">
-        <p v-for="p in sheet.snapshot.recipe.products ?? []" :key="p.what" class="pour">
-          {{ say(p.amount) }} <span class="of">{{ p.product }}</span>
-        </p>
-      </template>
-      <p v-else class="pour">{{ say(sheet.snapshot.recipe.product) }}</p>
+      <PourLine :recipe="sheet.snapshot.recipe" />
       <p>
         {{ t(several ? 'mix.thenOf' : 'mix.then', { carrier: sheet.snapshot.recipe.carrier.name, mark: say(sheet.snapshot.recipe.need) }) }} ·
         {{ products.map((p) => `${p.name} (${p.registration})`).join(', ') }}
@@ -131,10 +127,3 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
     </div>
   </article>
 </template>
-
-<style scoped>
-.of {
-  font-size: var(--size-l);
-  font-weight: 400;
-}
-</style>

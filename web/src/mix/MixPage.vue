@@ -13,6 +13,7 @@ import { useStand } from '@/composables/useStand';
 import MeasureDrawing from './MeasureDrawing.vue';
 import MixingPanel from './MixingPanel.vue';
 import StemDrawing from './StemDrawing.vue';
+import PourLine from '@/components/PourLine.vue';
 import SumsPanel from './SumsPanel.vue';
 import { loadName } from './loadName';
 import TankDrawing from './TankDrawing.vue';
@@ -120,12 +121,7 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
         <section class="stack" aria-labelledby="pour-h">
           <h2 id="pour-h" class="visually-hidden">{{ t('mix.pour') }}</h2>
           <template v-if="recipe.product && recipe.need">
-            <template v-if="several">
-              <p v-for="p in products" :key="p.what" class="pour">
-                {{ say(p.amount) }} <span class="of">{{ p.product }}</span>
-              </p>
-            </template>
-            <p v-else class="pour">{{ say(recipe.product) }}</p>
+            <PourLine :recipe="recipe" />
             <p class="big">{{ t(several ? 'mix.thenOf' : 'mix.then', { carrier: recipe.carrier.name, mark: say(recipe.need) }) }}</p>
           </template>
           <p v-for="m in recipe.missing" :key="m.fact" class="warn">{{ t('mix.need', { fact: m.name }) }}</p>
@@ -339,10 +335,6 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
 }
 .amount {
   font-size: var(--size-l);
-}
-.of {
-  font-size: var(--size-l);
-  font-weight: 400;
 }
 summary {
   min-height: 36px;
