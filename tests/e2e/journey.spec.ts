@@ -63,7 +63,7 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await page.getByLabel('From or exactly 2').fill('3 gal');
     await page.getByLabel('Stems 2', { exact: true }).fill('12');
     await page.getByRole('button', { name: 'Save the count' }).click();
-    await expect(page.getByText("Row 2: Give length here, such as 4 in or 10 cm; US gal measures volume.")).toBeVisible();
+    await expect(page.getByText('Row 2: Give length here, such as 4 in or 10 cm; US gal measures volume.')).toBeVisible();
     await page.getByLabel('From or exactly 2').fill('3 in');
     await page.getByRole('button', { name: 'Save the count' }).click();
     await expect(page.getByText('last counted Thu 3 Sep 2026: 42')).toBeVisible();

@@ -161,11 +161,12 @@ test('what follows from what is known: sums in any direction, contradictions, an
   await page.getByLabel('Strength wanted').fill('2 %');
   await page.getByLabel('Tank holds').fill('14 L');
   await page.getByRole('button', { name: 'Work it out' }).click();
-  await expect(page.getByText('it cannot be put right in this tank')).toBeVisible();
+  // 10 - 14 x 2/3 = 0.667 L out, 14 - 10 + 0.667 = 4.667 L in
+  await expect(page.getByText(/take 22\.54 fl oz of the mix out first, then put 1\.233 US gal of carrier in/)).toBeVisible();
   await page.getByRole('button', { name: /^Make up a mix/ }).click();
   await page.getByLabel('Finished mix').fill('3 acres');
   await page.getByRole('button', { name: 'Work it out' }).click();
-  await expect(page.getByText(/Give this as volume/)).toBeVisible();
+  await expect(page.getByText('Write 3 gal or 10 L.')).toBeVisible();
 });
 
 test('calibrates a sprayer, lends a tool and buys the cheapest cover', async ({ page }) => {

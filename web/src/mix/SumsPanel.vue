@@ -30,6 +30,8 @@ const solve = async (): Promise<void> => {
   const done = await run(() => unwrap(api.POST('/mix/sums', { body: { sum: pickedId.value, known: given } })));
   if (done) solved.value = done;
 };
+/** Said of the whole, and not of one figure beside its field. */
+const nothingKnown = computed(() => refusal.value?.problem?.errors?.find((e) => e.pointer === '/known')?.message ?? null);
 const found = computed(() => solved.value?.values.filter((v) => !v.given && v.value.value !== '0' && v.field !== 'carrierShare' && v.field !== 'more') ?? []);
 const SOILS = ['coarse', 'medium', 'fine'] as const;
 </script>
@@ -73,7 +75,7 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
           /></label>
           <span class="fault">{{ at('/known/soil') ?? at('/known/coarse') ?? at('/known/medium') ?? at('/known/fine') }}</span>
         </div>
-        <p v-if="at('/known')" class="fault" role="alert">{{ at('/known') }}</p>
+        <p v-if="nothingKnown" class="fault" role="alert">{{ nothingKnown }}</p>
         <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
         <button class="btn main" type="submit" :disabled="busy">{{ t('sums.solve') }}</button>
       </form>
