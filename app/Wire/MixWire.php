@@ -60,6 +60,7 @@ final readonly class MixWire
             'sum' => $table->id(), 'state' => $solved->state(), 'values' => $values,
             'unchecked' => array_map(fn (string $limit): array => $this->sentences->both('sum.unchecked', ['limit' => $this->fieldName($limit)]), $solved->unchecked),
             'faults' => array_map($this->fault(...), $solved->faults),
+            'warnings' => $solved->isSound() ? array_map($this->fault(...), $solved->warnings) : [],
             'next' => array_map(fn (array $n): array => ['missing' => $this->names($n['missing']), 'gives' => $this->names($n['gives'])], array_slice($solved->next(), 0, 4)),
             'ways' => $this->recipes->ways($strength, $table->id() === 'match-active' ? $content : null),
             'nominal' => $table->id() === 'match-active' && ($solved->value('strengthOfUsed')?->dimension() === Dimension::MassShare),
@@ -128,8 +129,12 @@ final readonly class MixWire
             return ['name' => null, 'fillings' => 0, 'measured' => null, 'text' => $this->sentences->in('sum.tool-too-coarse', ['amount' => $amount], System::Us)];
         }
         $read = $tool->measure($amount, $cap);
+        $text = $this->sentences->in('sum.measure', ['tool' => $tool->name, 'measured' => Shown::withUnit($read['measured']->to($tool->graduation->unit)->amount, $tool->graduation->unit), 'fillings' => $read['fillings']], System::Us);
+        $least = $solved->value('labelLeast');
+        // what was meant reaches the label's least, what the tool reads does not
+        $short = $finished !== null && $least?->dimension() === Dimension::ProductShare && $solved->warnings === [] && $read['measured']->isLessThan(Strength::ofQuantity($least)->productIn($finished));
 
-        return ['name' => $tool->name, 'fillings' => $read['fillings'], 'measured' => Wire::quantity($read['measured']), 'text' => $this->sentences->in('sum.measure', ['tool' => $tool->name, 'measured' => Shown::withUnit($read['measured']->to($tool->graduation->unit)->amount, $tool->graduation->unit), 'fillings' => $read['fillings']], System::Us)];
+        return ['name' => $tool->name, 'fillings' => $read['fillings'], 'measured' => Wire::quantity($read['measured']), 'text' => $text . ($short ? ' ' . $this->sentences->name('sum.tool-under-least') : '')];
     }
 
     /**

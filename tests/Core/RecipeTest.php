@@ -140,13 +140,32 @@ function recipeOf(array $document, string $row): Recipe
     return (new RecipeSolver($situation, $candidate, $situation->area))->solve(null);
 }
 
+/**
+ * @param array<string, mixed> $pasture
+ *
+ * @return array{string, bool|null, list<string>}
+ */
+function recipeTold(array $pasture, string $year): array
+{
+    $card = sprayCard(['id' => 'year', 'actives' => [['active' => 'triclopyr-ester', 'amount' => '480 g ae/L']], 'yearlyMaximum' => $year, 'methods' => [['method' => 'pasture-broadcast', 'rateMost' => '1 L/ha']]]);
+    $recipe = recipeOf(['cards' => [$card]] + $pasture, 'pasture-broadcast/triclopyr-ester/year');
+
+    return [(string) $recipe->product()?->in(Unit::Litre)->toScale(3, RoundingMode::HALF_UP), $recipe->ceiling?->kept, $recipe->missing];
+}
+
 it('works out what goes on an area, by the treated ground and never above the card', function () {
     $pasture = ['species' => 'common-blackberry', 'date' => '2026-09-20', 'stems' => [], 'area' => '10 ac', 'facts' => [['fact' => 'setting', 'value' => 'pasture']]] + stand();
     // 1 pt/ac on 10 ac and the tenth for allowance: 11 pt; the mix per area is not known
     $triclopyr = recipeOf($pasture, 'pasture-broadcast/triclopyr-ester');
-    expect((string) $triclopyr->working['rate']->amount)->toBe('1')->and($triclopyr->missing)->toBe(['spray-per-area']);
+    expect((string) $triclopyr->working['rate']->amount)->toBe('1')->and($triclopyr->missing)->toBe(['spray-per-area'])
+        // 11 pt is bought all the same, 5.2049 L
+        ->and((string) $triclopyr->product()?->in(Unit::Litre)->toScale(4, RoundingMode::HALF_UP))->toBe('5.2049')->and($triclopyr->isFinished())->toBeFalse();
     // dry: 1 oz/ac on 10 ac = 283.5 g, and a tenth
-    expect(recipeOf($pasture, 'pasture-broadcast/chlorsulfuron')->missing)->toContain('spray-per-area');
+    $dry = recipeOf($pasture, 'pasture-broadcast/chlorsulfuron');
+    expect($dry->missing)->toContain('spray-per-area')->and((string) $dry->product()?->in(Unit::Gram)->toScale(1, RoundingMode::HALF_UP))->toBe('311.8');
+    // and what the label allows in a year is told without it: 1.0 L/ha of 480 is 0.48 kg ae, with the tenth 0.528
+    $less = static fn (string $year): array => recipeTold($pasture, $year);
+    expect($less('0.53 kg ae/ha'))->toBe(['4.452', true, ['spray-per-area']])->and($less('0.52 kg ae/ha'))->toBe(['4.452', false, ['spray-per-area']]);
     // 5 ha of rows 12 m apart, 1.2 m each side: 1 ha is treated; 1 qt/ac in 50 gal/ac
     $orchard = ['species' => 'quackgrass', 'stems' => [], 'area' => '5 ha', 'facts' => [['fact' => 'setting', 'value' => 'orchard'], ['fact' => 'row-spacing', 'value' => '12 m'], ['fact' => 'strip-side', 'value' => '1.2 m']]] + stand();
     $strip = recipeOf($orchard, 'strip-spray/glyphosate');

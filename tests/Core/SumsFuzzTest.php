@@ -120,6 +120,13 @@ it('never calls solved what passes a limit or was not held against one, keeps ev
             expect($same === null)->toBe(in_array($cap, $solved->unchecked, true), (string) $said)
                 ->and($same === null || !$same->isGreaterThan($most->amount->multipliedBy($most->unit->factor())))->toBeTrue("above its limit: {$said}");
         }
+        foreach ($table->least() as $field => $floor) {
+            $least = isset($given[$floor]) ? $solved->value($floor) : null;
+            $own = $least === null ? null : $solved->value($field);
+            $same = $own === null || $least === null ? null : asKind($solved, $own, $least->dimension());
+            expect($least !== null && $same === null)->toBe(in_array($floor, $solved->unchecked, true), (string) $said)
+                ->and($solved->warnings !== [])->toBe($same !== null && $least !== null && $same->isLessThan($least->amount->multipliedBy($least->unit->factor())), "under its least: {$said}");
+        }
         foreach ($table->products() as $line) {
             $figures = array_map(static fn (string $f): ?Quantity => $solved->value($f), $line);
             if (!in_array(null, $figures, true) && !array_filter($line, static fn (string $f): bool => $table->isWhole($f))) {

@@ -196,6 +196,21 @@ it('calls solved what was held against every limit given, and says of the rest t
     'already in another basis' => ['yearly-limit', ['product' => '1 L', 'area' => '1 ha', 'content' => '480 g ae/L', 'already' => '1 kg ai/ha', 'most' => '4.48 kg ae/ha'], 'contradiction'],
 ]);
 
+it('warns below the least of the label, at it not, and says where it could not be told', function (string $id, array $known, array $warned, string $state = 'solved') {
+    $solved = direction($id, $known);
+    expect([array_map(static fn (array $w): string => "{$w['code']} {$w['field']}", $solved->warnings), $solved->state()])->toBe([$warned, $state]);
+})->with([
+    'a hundredth under' => ['make-up', ['product' => '1.99 L', 'finished' => '100 L', 'labelLeast' => '2 %'], ['below-label strength']],
+    'at the least' => ['make-up', ['product' => '2 L', 'finished' => '100 L', 'labelLeast' => '2 %', 'labelMost' => '2 %'], []],
+    // 1 qt/ac of 4 lb ae/gal is 1 lb ae/ac
+    'acid equivalent an acre' => ['by-area', ['rate' => '1 qt/ac', 'area' => '2 ac', 'labelLeast' => '1.01 lb ae/ac', 'content' => '4 lb ae/gal'], ['below-label rate']],
+    'and just enough' => ['by-area', ['rate' => '1 qt/ac', 'area' => '2 ac', 'labelLeast' => '1 lb ae/ac', 'content' => '4 lb ae/gal'], []],
+    'a correction to less than the label asks' => ['in-tank', ['productIn' => '0.2 L', 'inTank' => '10 L', 'target' => '1 %', 'labelLeast' => '1.5 %'], ['below-label target']],
+    'by weight, and nobody knows what a litre weighs' => ['make-up', ['product' => '1 L', 'finished' => '100 L', 'labelLeast' => '20 g/L'], [], 'solved-unchecked'],
+    'the least above the most' => ['make-up', ['product' => '2 L', 'finished' => '100 L', 'labelLeast' => '3 %', 'labelMost' => '2 %'], ['below-label strength'], 'contradiction'],
+    'the same in two kinds' => ['by-stems', ['stems' => '10', 'perStem' => '10 mL', 'strength' => '1 %', 'labelLeast' => '8 g ae/L', 'labelMost' => '2 %', 'content' => '360 g ae/L'], ['below-label strength'], 'contradiction'],
+]);
+
 it('counts what lies there already by the content of the product, whatever it was told in', function (array $known, array $expected) {
     $solved = direction('yearly-limit', $known);
     foreach ($expected as $field => [$amount, $unit]) {

@@ -72,7 +72,7 @@ final readonly class Recipe
 
     public function product(): ?Quantity
     {
-        return $this->dry ?? $this->mix?->amountOf('product');
+        return $this->dry ?? $this->mix?->amountOf('product') ?? $this->products[0]->amount ?? null;
     }
 
     /** @param list<MixWord> $words */

@@ -114,15 +114,18 @@ final readonly class RecipeSolver
         $asItIs && $blocks[] = 'ready-to-use';
         $known = array_filter($parts);
         $mix = $need === null || $asItIs || count($known) < count($parts) ? null : FinishedMix::of($need, $carrier, [...array_values($known), ...$extras]);
-        $dry = $doses[0]->rate?->dimension() === Dimension::MassPerArea && $ground !== null ? AreaRate::over($doses[0]->rate, $ground)->times(MixNeed::withAllowance($this->candidate)) : null;
-        $spread = $candidates[0]->card?->isSpreadDry() === true && $this->candidate->method->goesByRate();
+        $overGround = fn (Dose $dose): ?Quantity => $dose->rate === null || $ground === null || $asItIs ? null : AreaRate::over($dose->rate, $ground)->times(MixNeed::withAllowance($this->candidate));
+        $dry = $doses[0]->rate?->dimension() === Dimension::MassPerArea ? $overGround($doses[0]) : null;
+        $byRate = $this->candidate->method->goesByRate();
+        $spread = $candidates[0]->card?->isSpreadDry() === true && $byRate;
         $products = [];
         foreach ($doses as $n => $dose) {
-            $amount = $spread && $n === 0 ? $dry : $mix?->amountOf(self::component($n));
+            // what goes on by the area is known before anybody knows how much it is mixed into
+            $amount = $spread && $n === 0 ? $dry : ($mix?->amountOf(self::component($n)) ?? ($byRate ? $overGround($dose) : null));
             $products[] = new MixedProduct(self::component($n), $candidates[$n], $spray === null ? $dose->strength : $dose->share($spray), $dose->why, $amount, $dose->most, null);
         }
-        if ($mix !== null || $spread) {
-            // strewn dry there is no mix to share out: the whole is the product itself
+        if ($mix !== null || $byRate) {
+            // strewn dry, or not yet mixed, there is no mix to share out: the whole is the product itself
             $whole = $mix->finished ?? Quantity::of(1, Unit::Litre);
             $products = array_map(fn (MixedProduct $one): MixedProduct => $this->underCeiling($one, $products, $ground, $whole), $products);
         }

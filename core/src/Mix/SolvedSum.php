@@ -12,10 +12,11 @@ final readonly class SolvedSum
     /**
      * @param array<string, Quantity> $given
      * @param array<string, Quantity> $values every figure known now, typed ones included
-     * @param list<array{code: string, field: string, typed: Quantity, follows: Quantity|null, from: list<string>}> $faults contradiction, other-kind, other-basis, parts-above-whole, parts-above-all, above-whole, above-label
+     * @param list<array{code: string, field: string, typed: Quantity, follows: Quantity|null, from: list<string>}> $faults contradiction, other-kind, other-basis, parts-above-whole, parts-above-all, above-whole, above-label, limits-crossed
      * @param list<string> $unchecked limits that were given and could not be held against any figure
+     * @param list<array{code: string, field: string, typed: Quantity, follows: Quantity|null, from: list<string>}> $warnings below-label: allowed, but too weak by the label to work as it says
      */
-    public function __construct(public SumTable $table, public array $given, public array $values, public array $faults, public array $unchecked = [])
+    public function __construct(public SumTable $table, public array $given, public array $values, public array $faults, public array $unchecked = [], public array $warnings = [])
     {
     }
 

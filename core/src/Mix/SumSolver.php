@@ -31,6 +31,9 @@ final class SumSolver
     /** @var array<string, true> limits that were given and could not be held against anything */
     private array $unchecked = [];
 
+    /** @var list<array{code: string, field: string, typed: Quantity, follows: Quantity|null, from: list<string>}> */
+    private array $warnings = [];
+
     private function __construct(private readonly SumTable $table)
     {
     }
@@ -58,7 +61,7 @@ final class SumSolver
             $values[$field] = $table->isWhole($field) && !isset($given[$field]) ? Quantity::of($quantity->amount->toScale(0, RoundingMode::FLOOR), $quantity->unit) : $quantity;
         }
 
-        return new SolvedSum($table, $given, $values, $solver->faults, array_keys($solver->unchecked));
+        return new SolvedSum($table, $given, $values, $solver->faults, array_keys($solver->unchecked), $solver->warnings);
     }
 
     private function follow(): void
@@ -290,18 +293,39 @@ final class SumSolver
             }
         }
         foreach ($this->table->most() as $field => $cap) {
-            $most = $this->known[$cap] ?? null;
-            if ($most === null) {
-                continue;
-            }
-            $own = $this->known[$field] ?? null;
-            $same = $own === null ? null : (self::vector($own->dimension()) == self::vector($most->dimension()) ? self::canonical($own) : $this->converted($own, self::vector($most->dimension())));
-            if ($own === null || $same === null) {
-                isset($this->from[$cap]) || $this->unchecked[$cap] = true;
-            } elseif ($same->isGreaterThan(self::canonical($most))) {
-                $this->faults[] = ['code' => 'above-label', 'field' => $field, 'typed' => $own, 'follows' => $most, 'from' => [$cap]];
+            if ($this->beside($field, $cap) === 1) {
+                $this->faults[] = ['code' => 'above-label', 'field' => $field, 'typed' => $this->known[$field], 'follows' => $this->known[$cap], 'from' => [$cap]];
             }
         }
+        foreach ($this->table->least() as $field => $floor) {
+            if ($this->beside($field, $floor) === -1) {
+                $this->warnings[] = ['code' => 'below-label', 'field' => $field, 'typed' => $this->known[$field], 'follows' => $this->known[$floor], 'from' => [$floor]];
+            }
+            $cap = $this->table->most()[$field] ?? null;
+            if ($cap !== null && isset($this->known[$cap], $this->known[$floor]) && $this->compared($this->known[$floor], $this->known[$cap]) === 1) {
+                $this->faults[] = ['code' => 'limits-crossed', 'field' => $floor, 'typed' => $this->known[$floor], 'follows' => $this->known[$cap], 'from' => [$cap]];
+            }
+        }
+    }
+
+    /** A figure held against a limit of it: -1 below, 0 at, 1 above; null where none was given or, which is noted, it cannot be told. */
+    private function beside(string $field, string $limit): ?int
+    {
+        if (!isset($this->known[$limit])) {
+            return null;
+        }
+        $beside = isset($this->known[$field]) ? $this->compared($this->known[$field], $this->known[$limit]) : null;
+        $beside !== null || isset($this->from[$limit]) || $this->unchecked[$limit] = true;
+
+        return $beside;
+    }
+
+    /** @return int|null null where the two are of kinds that the content does not turn into each other */
+    private function compared(Quantity $own, Quantity $limit): ?int
+    {
+        $same = self::vector($own->dimension()) == self::vector($limit->dimension()) ? self::canonical($own) : $this->converted($own, self::vector($limit->dimension()));
+
+        return $same?->compareTo(self::canonical($limit));
     }
 
     private static function canonical(Quantity $quantity): BigRational

@@ -90,6 +90,12 @@ final readonly class SumTable
         return $this->data->stringMap('most');
     }
 
+    /** @return array<string, string> field => the field that it should not fall below */
+    public function least(): array
+    {
+        return $this->data->has('least') ? $this->data->stringMap('least') : [];
+    }
+
     /** @return list<array{known: list<string>, gives: list<string>}> */
     public function ways(): array
     {

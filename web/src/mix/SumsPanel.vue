@@ -81,6 +81,7 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
       </form>
       <div v-if="solved" class="stack" aria-live="polite">
         <p v-for="(u, i) in solved.unchecked" :key="i" class="warn">{{ say(u) }}</p>
+        <p v-for="w in solved.warnings" :key="w.code + w.field" class="warn">{{ say(w.text) }}</p>
         <p v-for="f in solved.faults" :key="f.code + f.field" class="warn">{{ say(f.text) }}</p>
         <p v-if="solved.correction" :class="solved.correction.fits === false ? 'warn' : 'note'">{{ say(solved.correction.text) }}</p>
         <table v-if="found.length && solved.faults.length === 0">
