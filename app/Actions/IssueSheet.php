@@ -121,7 +121,8 @@ final readonly class IssueSheet
         foreach ($details->texts as $field => $text) {
             $said[] = $this->sentences->in("label.{$field}", ['text' => $text], \Thicket\Measure\System::Metric);
         }
-        foreach (['irrigationHours', 'irrigationResumeHours', 'waterInHours', 'replantDays', 'slaughterDays', 'strawDays'] as $field) {
+        $details->waterInDepth === null || $said[] = $this->sentences->in('label.waterInDepth', ['depth' => $details->waterInDepth], \Thicket\Measure\System::Metric);
+        foreach (['irrigationHours', 'irrigationResumeHours', 'waterInAfterMinutes', 'waterInHours', 'replantDays', 'slaughterDays', 'strawDays'] as $field) {
             isset($details->numbers[$field]) && $said[] = $this->sentences->in("label.{$field}", ['n' => $details->numbers[$field]], \Thicket\Measure\System::Metric);
         }
 

@@ -6,6 +6,7 @@ use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Input\Refused;
 use Thicket\Measure\Unit;
+use Thicket\Mix\CardDetails;
 use Thicket\Mix\LabelCard;
 
 /** @param array<string, mixed> $changes */
@@ -191,10 +192,21 @@ it('takes the last that may be typed and refuses the next', function (array $las
         'former names' => [['formerNames' => array_map(strval(...), range(1, 12))], ['formerNames' => array_map(strval(...), range(1, 13))], '/formerNames'],
         'all of it active' => [['actives' => [['active' => 'triclopyr-ester', 'amount' => '100 % w/w']]], ['actives' => [['active' => 'triclopyr-ester', 'amount' => '100.01 % w/w']]], '/actives/0/amount'],
         'light' => [['density' => '300 g/L'], ['density' => '299.9 g/L'], '/density'], 'heavy' => [['density' => '3000 g/L'], ['density' => '3000.1 g/L'], '/density'],
+        'little water' => [['waterInDepth' => '1 mm'], ['waterInDepth' => '0.9 mm'], '/waterInDepth'], 'much water' => [['waterInDepth' => '100 mm'], ['waterInDepth' => '4 in'], '/waterInDepth'],
+        'the latest is the earliest' => [['waterInAfterMinutes' => 60, 'waterInHours' => 1], ['waterInAfterMinutes' => 61, 'waterInHours' => 1], '/waterInAfterMinutes'],
         'as hot as cold' => [['coldest' => '15 C', 'hottest' => '59 F'], ['coldest' => '15 C', 'hottest' => '58.9 F'], '/hottest'],
         'no stray field of an active' => [[], ['actives' => [['active' => 'triclopyr-ester', 'amount' => '480 g ae/L', 'colour' => 'red']]], '/actives/0/colour'],
         'uses at all' => [[], ['methods' => null], '/methods'],
     ];
+});
+
+it('has every particular in both schemas, alike', function () {
+    $schema = static fn (string $name): array => json_decode((string) file_get_contents(dirname(__DIR__, 2) . "/docs/schemas/{$name}.schema.json"), true, 64, JSON_THROW_ON_ERROR);
+    $alone = $schema('label-card')['properties']['card']['properties'];
+    $inSituation = $schema('advise')['properties']['cards']['items']['properties'];
+    // the crew's own marks are given by the shed, not handed on
+    expect(array_diff_key($inSituation, array_flip(['id', 'version', 'confirmed'])))->toEqual($alone)->and(array_keys(array_diff_key($inSituation, $alone)))->toEqualCanonicalizing(['id', 'version', 'confirmed'])
+        ->and(array_keys($alone))->toContain(...CardDetails::TEXTS, ...CardDetails::GRASS_LISTS, ...CardDetails::DAYS, ...CardDetails::HOURS, ...CardDetails::MINUTES, ...CardDetails::YES_NO);
 });
 
 it('takes what is not said for no, and a card that nobody confirmed for unconfirmed', function () {

@@ -189,6 +189,9 @@ it('says of a mix', function (string $row, array $document, array $plan, string 
     'oil away from water' => ['foliar-spot/glyphosate/water', byWater('50 m'), ['extras' => ['oil', 'emulsifier'], 'additivesForWater' => true], 'blocks mix.oil-by-water', false],
     'at the edge, distance unknown' => ['foliar-spot/glyphosate/water', ['facts' => [['fact' => 'setting', 'value' => 'water-edge']]], ['extras' => ['dye']], 'asks mix.additives-for-water', true],
     'to be watered in' => ['foliar-spot/glyphosate/water', ['cards' => [waterCard(['waterInHours' => 24])]], [], 'care mix.water-in', true],
+    'to be watered in, by no hour' => ['foliar-spot/glyphosate/water', ['cards' => [waterCard(['waterInDepth' => '6 mm'])]], [], 'care mix.water-in-open', true],
+    'to be watered in, only from when' => ['foliar-spot/glyphosate/water', ['cards' => [waterCard(['waterInAfterMinutes' => 60])]], [], 'care mix.water-in-from-open', true],
+    'how deep, on ground of no known size' => ['foliar-spot/glyphosate/water', ['stems' => [], 'cards' => [waterCard(['waterInDepth' => '6 mm'])]], [], 'care mix.water-in-depth', true],
     'not to be watered in' => ['foliar-spot/glyphosate/water', [], [], 'care mix.water-in', false],
     'no dye in cuts' => ['hack-and-squirt/glyphosate/water', [], [], 'care mix.dye', false],
     'a steel can' => ['cut-stump/glyphosate/water', [], ['material' => 'steel'], 'blocks mix.tank-metal', true],
@@ -226,8 +229,8 @@ it('has a sentence for every word, and every word is reached above', function ()
     $source = file_get_contents(__FILE__) . file_get_contents(__DIR__ . '/TankMixTest.php');
     $sentences = (string) file_get_contents(dirname(__DIR__, 2) . '/lang/en/mix.json');
     foreach (glob(dirname(__DIR__, 2) . '/core/src/Mix/Advice/*.php') ?: [] as $file) {
-        preg_match_all("/MixWord::(?:blocks|asks|care)\\('(mix\\.[a-z-]+)'/", (string) file_get_contents($file), $found);
-        foreach ($found[1] as $code) {
+        preg_match_all('/MixWord::(?:blocks|asks|care)\(["\'](mix\.[a-z-]+)(\{\$open\})?["\']/', (string) file_get_contents($file), $found, PREG_SET_ORDER);
+        foreach (array_merge(...array_map(static fn (array $one): array => isset($one[2]) ? [$one[1], "{$one[1]}-open"] : [$one[1]], $found)) as $code) {
             expect($sentences)->toContain("\"{$code}\":")->and($source)->toContain($code);
         }
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Brick\Math\RoundingMode;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
+use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
@@ -149,6 +150,14 @@ it('says of a mix of two', function (array $first, array $second, array $plan, a
         'both at the same hour' => [['rainfastHours' => 24], ['waterInHours' => 24], [], [], 'blocks mix.water-in-collides', false],
         'watered in before it is dry' => [['rainfastHours' => 25], ['waterInHours' => 24], [], [], 'blocks mix.water-in-collides', true],
         'nobody knows when it is dry' => [['rainfastHours' => null], ['waterInHours' => 24], [], [], 'asks mix.water-in-rainfast-unknown', true],
+        'an hour first, then the hose' => [['waterInAfterMinutes' => 60, 'waterInHours' => 24], ['rainfastHours' => 1, 'waterInHours' => 24], [], [], 'care mix.water-in-from', true],
+        'the hour is longer than the leaf' => [['rainfastHours' => 1], ['waterInAfterMinutes' => 61, 'waterInHours' => 24], [], [], 'care mix.water-in-from', true],
+        'the leaf is longer than the hour' => [['rainfastHours' => 2], ['waterInAfterMinutes' => 60, 'waterInHours' => 24], [], [], 'care mix.water-in-between', true],
+        'one waits longer than the other may' => [['waterInAfterMinutes' => 61], ['waterInHours' => 1], [], [], 'blocks mix.water-in-collides', true],
+        'one waits as long as the other may' => [['waterInAfterMinutes' => 60], ['waterInHours' => 1], [], [], 'blocks mix.water-in-collides', false],
+        'no latest on the card' => [['rainfastHours' => 4], ['waterInDepth' => '1/4 in'], [], [], 'care mix.water-in-between-open', true],
+        'no latest, and the leaf unknown' => [['rainfastHours' => null], ['waterInDepth' => '1/4 in'], [], [], 'asks mix.water-in-rainfast-unknown-open', true],
+        'no depth on the card' => [[], ['waterInHours' => 24], [], [], 'care mix.water-in-volume', false],
         'nothing to be watered in' => [['rainfastHours' => null], [], [], [], 'asks mix.water-in-rainfast-unknown', false],
         'surfactant in the partner' => [[], ['surfactantInside' => true], [], $surfactant, 'blocks mix.surfactant-twice', true],
         'partner silent on surfactant' => [[], ['surfactantInside' => null], [], $surfactant, 'asks mix.surfactant-inside', true],
@@ -168,7 +177,11 @@ it('counts no active twice that one card alone lists twice, and names the produc
     $hours = static fn (string $code, array $first, array $second): array => array_map(static fn (mixed $q): string => $q instanceof Quantity ? (string) $q->in(Unit::Hour) : '', $value(tankMix($first, $second), $code));
     expect($hours('mix.water-in', ['waterInHours' => 48], ['waterInHours' => 24]))->toBe(['water' => '24'])
         ->and($hours('mix.water-in-between', ['rainfastHours' => 6], ['waterInHours' => 24]))->toBe(['water' => '24', 'rain' => '6'])
-        ->and($hours('mix.water-in-collides', ['rainfastHours' => 25], ['waterInHours' => 24]))->toBe(['water' => '24', 'rain' => '25']);
+        ->and($hours('mix.water-in-collides', ['rainfastHours' => 25], ['waterInHours' => 24]))->toBe(['water' => '24', 'rain' => '25'])
+        ->and($hours('mix.water-in-from', ['waterInAfterMinutes' => 30, 'waterInHours' => 24], ['waterInAfterMinutes' => 90, 'waterInHours' => 48]))->toBe(['water' => '24', 'rain' => '3/2']);
+    // handbook 3: 1000 sq ft at 1/4 in are 155.8 gal; the deeper of two counts
+    $litres = static fn (Recipe $recipe): array => array_map(static fn (mixed $q): string => $q instanceof Quantity && $q->dimension() === Dimension::Volume ? (string) $q->in(Unit::UsGallon)->toScale(1, RoundingMode::HALF_UP) : '', $value($recipe, 'mix.water-in-volume'));
+    expect($litres(tankMix(['waterInDepth' => '1/8 in'], ['waterInDepth' => '6.35 mm'], area: '1000 sq ft'))['volume'] ?? null)->toBe('155.8');
 });
 
 it('asks nothing of mixing where there is one product', function () {

@@ -18,6 +18,7 @@ final readonly class CardDetails
     public const GRASS_LISTS = ['grassesTolerant', 'grassesHarmed'];
     public const DAYS = ['dairyDays', 'slaughterDays', 'strawDays', 'replantDays'];
     public const HOURS = ['irrigationHours', 'irrigationResumeHours', 'holdingHours', 'waterInHours'];
+    public const MINUTES = ['waterInAfterMinutes'];
     /** Yes, no, or not read yet. */
     public const YES_NO = ['cabRequired', 'forageAllowed', 'leadInsideLasting', 'concentrateExists', 'tankMixAllowed', 'seasonallyDry', 'autumnLaying'];
     public const BUYERS = ['home', 'farm', 'licensed'];
@@ -25,7 +26,7 @@ final readonly class CardDetails
     /**
      * @param list<string> $formerNames under which somebody may still know the product
      * @param array<string, string> $texts by TEXTS
-     * @param array<string, int> $numbers by DAYS and HOURS; one that is absent was not given, which is not the same as none
+     * @param array<string, int> $numbers by DAYS, HOURS and MINUTES; one that is absent was not given, which is not the same as none
      * @param array<string, bool> $answers by YES_NO
      * @param Quantity|null $density weight of a litre, for reading what is left off a scale
      * @param Quantity|null $exclusion how far others stay while it is sprayed (rulings J9)
@@ -49,6 +50,8 @@ final readonly class CardDetails
         public ?Quantity $incorporation,
         /** @var list<string> percent by weight of N, P2O5 and K2O; empty for a product without fertiliser */
         public array $fertiliser,
+        /** Water that carries it into the ground, as depth of rain. */
+        public ?Quantity $waterInDepth,
     ) {
     }
 
@@ -60,7 +63,7 @@ final readonly class CardDetails
             $text = $in->textOrNull($name, 1000);
             $text === null || $texts[$name] = $text;
         }
-        foreach ([...self::DAYS, ...self::HOURS] as $name) {
+        foreach ([...self::DAYS, ...self::HOURS, ...self::MINUTES] as $name) {
             $number = $in->has($name) ? $in->int($name, 0, 5000) : null;
             $in->has($name) || $in->raw($name);
             $number === null || $numbers[$name] = $number;
@@ -76,16 +79,29 @@ final readonly class CardDetails
         if ($density !== null && ($density->isLessThan(Quantity::of(300, Unit::GramPerLitre)) || $density->isGreaterThan(Quantity::of(3000, Unit::GramPerLitre)))) {
             $density = $in->fault('density', 'A litre of product weighs between 300 g and 3 kg; give it as 1100 g/L or 9.2 lb/gal.');
         }
+        $waterIn = $in->quantityOrNull('waterInDepth', Dimension::Length);
+        if ($waterIn !== null && ($waterIn->isLessThan(Quantity::of(1, Unit::Millimetre)) || $waterIn->isGreaterThan(Quantity::of(100, Unit::Millimetre)))) {
+            $waterIn = $in->fault('waterInDepth', 'Watering in is told as depth of rain, 1 to 100 mm, such as 1/4 in or 6 mm.');
+        }
+        if (($numbers['waterInAfterMinutes'] ?? 0) > ($numbers['waterInHours'] ?? PHP_INT_MAX) * 60) {
+            $in->fault('waterInAfterMinutes', 'The earliest to water it in is after the latest; read both again.');
+        }
         $year = $in->has('lawCheckedYear') ? $in->int('lawCheckedYear', 1990, 2100) : null;
         $in->has('lawCheckedYear') || $in->raw('lawCheckedYear');
 
-        return new self($in->strings('formerNames', null, 12), $texts, $numbers, $answers, $in->choiceOrNull('buyers', self::BUYERS), $density, $in->quantityOrNull('exclusionDistance', Dimension::Length), $year, self::grasses($in, 'grassesTolerant', $catalogue), self::grasses($in, 'grassesHarmed', $catalogue), array_values(array_filter(array_map(static fn (Fields $line): ?AllowedPlant => AllowedPlant::read($line, $catalogue), $in->objects('plants', 40)))), $in->quantityOrNull('incorporation', Dimension::Length), self::fertiliser($in));
+        return new self($in->strings('formerNames', null, 12), $texts, $numbers, $answers, $in->choiceOrNull('buyers', self::BUYERS), $density, $in->quantityOrNull('exclusionDistance', Dimension::Length), $year, self::grasses($in, 'grassesTolerant', $catalogue), self::grasses($in, 'grassesHarmed', $catalogue), array_values(array_filter(array_map(static fn (Fields $line): ?AllowedPlant => AllowedPlant::read($line, $catalogue), $in->objects('plants', 40)))), $in->quantityOrNull('incorporation', Dimension::Length), self::fertiliser($in), $waterIn);
     }
 
     /** Whether the label allows oil on ground that is dry only in season (rulings J52). */
     public function seasonallyDry(): bool
     {
         return $this->answers['seasonallyDry'] ?? false;
+    }
+
+    /** Whether the label wants water over it after it is put on. */
+    public function isWateredIn(): bool
+    {
+        return $this->waterInDepth !== null || isset($this->numbers['waterInHours']) || isset($this->numbers['waterInAfterMinutes']);
     }
 
     public function hasNitrogen(): bool

@@ -151,7 +151,7 @@ final readonly class FieldSums
         if ($area === null || $depth === null || $in->faults->any()) {
             return [];
         }
-        $volume = self::deep($area, $depth);
+        $volume = Layer::volume($area, $depth);
 
         return ['volume' => $volume] + ($bag === null ? [] : ['bags' => $volume->per($bag)->toScale(0, RoundingMode::CEILING)->toInt()]);
     }
@@ -165,7 +165,7 @@ final readonly class FieldSums
         if ($area === null || $depth === null || $in->faults->any()) {
             return [];
         }
-        $volume = self::deep($area, $depth);
+        $volume = Layer::volume($area, $depth);
 
         return ['volume' => $volume] + ($flow === null ? [] : ['run' => Quantity::of($volume->in(Unit::Litre)->dividedBy($flow->in(Unit::LitrePerMinute)), Unit::Minute)]);
     }
@@ -320,11 +320,6 @@ final readonly class FieldSums
         }
 
         return [$rate, $in->has('sprayVolume') ? $this->positive($in, 'sprayVolume', Dimension::VolumePerArea) : $this->none($in, 'sprayVolume')];
-    }
-
-    private static function deep(Quantity $area, Quantity $depth): Quantity
-    {
-        return Quantity::of($area->in(Unit::SquareMetre)->multipliedBy($depth->in(Unit::Metre))->multipliedBy(1000), Unit::Litre);
     }
 
     private function positive(Fields $in, string $name, Dimension $dimension): ?Quantity

@@ -54,6 +54,8 @@ export const SECTIONS: readonly { key: string; fields: readonly CardField[] }[] 
       { id: 'surfactantInside', kind: 'yes-no' },
       { id: 'tankMixAllowed', kind: 'yes-no' },
       { id: 'holdingHours', kind: 'number' },
+      { id: 'waterInDepth', kind: 'amount', sample: '1/4 in' },
+      { id: 'waterInAfterMinutes', kind: 'number' },
       { id: 'waterInHours', kind: 'number' },
     ],
   },

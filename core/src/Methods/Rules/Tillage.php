@@ -49,9 +49,7 @@ final readonly class Tillage implements Rule
             ?? ($tills ? $candidate->method->data->quantity('depth') : $candidate->card?->details?->incorporation);
         if ($depth === null) {
             // a card that asks for watering in is not worked in
-            $watered = $candidate->card?->details?->numbers['waterInHours'] ?? null;
-
-            return $candidate->card === null || $watered !== null ? [] : [Finding::unknown($tills ? 'working-depth' : 'card-incorporation', self::SOURCE, true)];
+            return $candidate->card === null || $candidate->card->details?->isWateredIn() === true ? [] : [Finding::unknown($tills ? 'working-depth' : 'card-incorporation', self::SOURCE, true)];
         }
         $slices = $depth->isLessThan(Quantity::of(self::SLICING_INCHES, Unit::Inch));
         $findings = [];

@@ -11,7 +11,7 @@ final readonly class MixRules
     public static function all(): array
     {
         return [
-            new EveryCardAllowsTheUse(), new EveryCardAllowsTheMix(), new CarrierOnCard(), new FuelOilOnlyByCard(), new WaterBorneInOil(), new BarkWantsOil(), new OneOrTheOther(), new SurfactantOnce(), new ClearWater(), new TankMetal(), new SealsStandOil(), new VapourInHeat(), new AdditivesByWater(), new WaterInAfterRainfast(),
+            new EveryCardAllowsTheUse(), new EveryCardAllowsTheMix(), new CarrierOnCard(), new FuelOilOnlyByCard(), new WaterBorneInOil(), new BarkWantsOil(), new OneOrTheOther(), new SurfactantOnce(), new ClearWater(), new TankMetal(), new SealsStandOil(), new VapourInHeat(), new AdditivesByWater(), new WaterInAfterRainfast(), new WateringDepth(),
             new LineOfTheCard(), new SeasonBeforeStrength(), new SlowKillReachesRoots(), new ContactWantsSmallWeeds(),
             new OilWantsEmulsifier(), new WaxyLeafWantsSurfactant(), new HardWater(), new WickStaysDripFree(), new LookInsideTheShield(), new OneActiveTwice(), new SmallAreaFirst(), new JarTest(), new DyeShowsWhere(),
         ];
