@@ -19,6 +19,7 @@ it('reads what people type', function (string $typed, string $amount, Unit $unit
     expect([(string) $read->amount, $read->unit])->toBe([$amount, $unit]);
 })->with([
     'inches with a fraction' => ['1 1/2 in', '3/2', Unit::Inch],
+    'a fraction behind a dash' => ['1-1/2 in', '3/2', Unit::Inch],
     'a lone fraction' => ['3/4 in', '3/4', Unit::Inch],
     'fraction sign' => ['2½ in', '5/2', Unit::Inch],
     'inch mark' => ['6"', '6', Unit::Inch],
@@ -75,6 +76,11 @@ it('refuses what cannot be meant, with a sentence that says what would be right'
     'a capital M before g' => ['5 Mg', null, 'mg for milligrams, t for tonnes'],
     'millilitres in capitals' => ['500 ML', null, 'mL for millilitres'],
     'and below a line' => ['3 T/gal', null, 'tbsp for tablespoons'],
+    'two figures' => ['1/4-1/2 in', null, 'Write one figure, 1/4 in or 1/2 in'],
+    'two figures, in words' => ['6 to 13 mm', null, 'Write one figure, 6 mm or 13 mm'],
+    'two figures with a long dash' => ['2–4 pt/ac', null, 'Write one figure, 2 pt/ac or 4 pt/ac'],
+    'two mixed figures' => ['1 1/2 - 2 in', null, 'Write one figure, 1 1/2 in or 2 in'],
+    'a whole and more than one' => ['1-3/2 in', null, 'Write one figure, 1 in or 3/2 in'],
     'over zero' => ['1/0 in', null, 'Write a number'],
     'decimal with fraction' => ['1.5 1/2 in', null, 'Write a number'],
     'absurd' => ['99999999999999 km', null, 'larger than any job'],

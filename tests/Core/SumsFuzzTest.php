@@ -174,7 +174,7 @@ it('answers the same whatever units the figures were typed in, and grows with wh
 
 it('reads hostile figures of the single sums without breaking', function () {
     $random = new Randomizer(new Mt19937(20261130));
-    $fields = ['finished', 'tank', 'rate', 'area', 'sprayVolume', 'total', 'amount', 'graduation', 'holds', 'labelMost', 'spacing', 'perCut', 'diameter', 'band', 'film', 'leftover', 'leftoverStrength', 'strength', 'across', 'apart', 'length', 'side', 'depth', 'bag', 'flow', 'weight', 'caught', 'used', 'speed', 'time', 'girth', 'second', 'ringWidth', 'stumpHeight'];
+    $fields = ['finished', 'tank', 'rate', 'area', 'sprayVolume', 'total', 'amount', 'graduation', 'holds', 'labelMost', 'spacing', 'perCut', 'diameter', 'band', 'film', 'leftover', 'leftoverStrength', 'strength', 'across', 'apart', 'length', 'side', 'depth', 'bag', 'flow', 'weight', 'caught', 'used', 'speed', 'time', 'girth', 'second', 'ringWidth', 'stumpHeight', 'perTree', 'each', 'labelPerStem', 'blade', 'bottle'];
     $solved = 0;
     for ($i = 0; $i < 1500; ++$i) {
         $names = [...Sums::NAMES, ...FieldSums::NAMES];

@@ -558,6 +558,14 @@ it('answers a single sum whole', function (array $document, array $values, array
     'nozzles' => [['sum' => 'nozzles', 'caught' => [['amount' => '0.78 L'], ['amount' => '0.75 L'], ['amount' => '0.9 L']], 'rated' => '0.8 L'], ['mean' => '0.81 L', 'replace-set' => true, 'nozzles' => [['caught' => '0.78 L', 'off-mean-percent' => '-3.7', 'of-rated-percent' => '97.5', 'worn' => false], ['caught' => '0.75 L', 'off-mean-percent' => '-7.4', 'of-rated-percent' => '93.8', 'worn' => true], ['caught' => '0.9 L', 'off-mean-percent' => '11.1', 'of-rated-percent' => '112.5', 'worn' => true]]]],
     'girth' => [['sum' => 'girth', 'girth' => '40 cm'], ['girth' => '40 cm', 'diameter' => '12.7 cm']],
     'two girths of a tapered stem' => [['sum' => 'girth', 'girth' => '30 in', 'second' => '26 in'], ['girth' => '28 in', 'diameter' => '8.91 in']],
+    // 5 mL at 2 mL are 3, 6 mL; round 6 in of stem a cut every 6.283 in; 120 trees are 720 mL, two bottles of 500
+    'strokes from the label' => [['sum' => 'tree-dose', 'perTree' => '5 mL', 'each' => '2 mL', 'diameter' => '6 in', 'trees' => 120, 'bottle' => '500 mL'], ['times' => 3, 'given' => '6 mL', 'short' => false, 'round-spacing' => '6.28 in', 'mix' => '720 mL', 'bottles' => 2]],
+    'strokes under the most of the label' => [['sum' => 'tree-dose', 'perTree' => '5 mL', 'each' => '2 mL', 'labelPerStem' => '5.9 mL'], ['times' => 2, 'given' => '4 mL', 'short' => true]],
+    'strokes at the most of the label' => [['sum' => 'tree-dose', 'perTree' => '5 mL', 'each' => '2 mL', 'labelPerStem' => '6 mL'], ['times' => 3, 'given' => '6 mL', 'short' => false]],
+    // half of 31.416 in by 2 in: 7.85, so 8; bark 31.416 - 16 = 15.416, 1.927 between; 40 x 8 mL = 320 mL, 0.68 of 16 fl oz
+    'a half frill, inches' => [['sum' => 'frill', 'diameter' => '10 in', 'blade' => '2 in', 'perCut' => '1 mL', 'trees' => 40, 'bottle' => '16 fl oz'], ['girth' => '31.4 in', 'cuts' => 8, 'bridge' => '1.93 in', 'per-cut' => '1 mL', 'given' => '8 mL', 'capped-by-label' => false, 'mix' => '320 mL', 'bottles' => 1]],
+    // half of 62.83 cm by 5 cm: 6.28, so 7; bark 27.83 cm, 3.976 between; the label's 6 mL shared by 7
+    'a half frill, centimetres, under a label' => [['sum' => 'frill', 'diameter' => '20 cm', 'blade' => '5 cm', 'perCut' => '1 mL', 'labelPerStem' => '6 mL'], ['girth' => '62.8 cm', 'cuts' => 7, 'bridge' => '3.98 cm', 'per-cut' => '0.8571 mL', 'given' => '6 mL', 'capped-by-label' => true]],
     // 30 days of lead, works 90: laid by 16 August for 15 September; till 13 December
     'a preventer for one flush' => [['sum' => 'preventer', 'flushes' => [['from' => '2026-09-15', 'to' => '2026-11-15']], 'leadDays' => 30, 'lastingDays' => 90, 'from' => '2026-07-01', 'until' => '2026-12-31'], ['layings' => [['kind' => 'first', 'earliest' => '2026-07-01', 'latest' => '2026-08-16', 'works-from' => '2026-09-15', 'covers-until' => '2026-12-13']], 'unprotected' => []]],
     // asked on 15 September it works from 15 October: a month stays open
@@ -591,6 +599,11 @@ it('refuses a single sum at the figure that is missing or cannot be', function (
     'rings of nothing' => [['sum' => 'rings', 'count' => 10, 'across' => '0 ft'], ['/across']],
     'more rows than trees' => [['sum' => 'rings', 'count' => 3, 'across' => '6 ft', 'rows' => 4], ['/rows']],
     'a rate that is none' => [['sum' => 'rings', 'count' => 3, 'across' => '6 ft', 'rate' => '2 qt'], ['/rate']],
+    'one stroke above the label' => [['sum' => 'tree-dose', 'perTree' => '2 mL', 'each' => '2.1 mL', 'labelPerStem' => '2 mL'], ['/each']],
+    'a tree above the label' => [['sum' => 'tree-dose', 'perTree' => '3 mL', 'each' => '1 mL', 'labelPerStem' => '2.9 mL'], ['/perTree']],
+    'a dose in drops' => [['sum' => 'tree-dose', 'perTree' => '3 L', 'each' => '1 mL'], ['/each']],
+    'a blade as wide as the stem' => [['sum' => 'frill', 'diameter' => '1 in', 'blade' => '3.2 in', 'perCut' => '1 mL'], ['/blade']],
+    'a frill of hairs' => [['sum' => 'frill', 'diameter' => '1 m', 'blade' => '1 mm', 'perCut' => '1 mL'], ['/blade']],
     'a flush that ends before it begins' => [['sum' => 'preventer', 'flushes' => [['from' => '2026-09-15', 'to' => '2026-09-01']], 'leadDays' => 30, 'lastingDays' => 90, 'from' => '2026-07-01', 'until' => '2026-12-31'], ['/flushes/0/to']],
     'a calibration of no way' => [['sum' => 'calibration', 'way' => 'guess'], ['/way']],
     'loads without end' => [['sum' => 'loads', 'total' => '9999999 L', 'tank' => '0.000001 mL'], ['/tank']],

@@ -80,6 +80,9 @@ final readonly class Reading
         if ($inches !== null) {
             return $expected === null || $expected === Dimension::Length ? new self(Quantity::of($inches, Unit::Inch), trim($typed), false) : throw UnitMismatch::wanted($expected, Unit::Inch);
         }
+        // "1-1/2 in" is how many write one and a half: from one down to a half is no range
+        $text = (string) preg_replace_callback('/^([1-9][0-9]*)-([0-9]{1,3})\/([0-9]{1,3})(?![0-9])/', static fn (array $p): string => (int) $p[2] < (int) $p[3] ? "{$p[1]} {$p[2]}/{$p[3]}" : $p[0], $text);
+        self::refuseTwo($text, $typed);
         [$text, $per, $times] = self::perMany($text);
         if (preg_match('/^(-?)((?:[0-9]{1,3}(?:,[0-9]{3})+|[0-9]+)?(?:\.[0-9]+)?)(?: ?(?<![0-9.])([0-9]+)\/([0-9]+)|(?<=[0-9]) ([0-9]+)\/([0-9]+)|(?<=[0-9])\/([0-9]+))?(?![0-9,.])\s*(.*)$/u', $text, $found) !== 1) {
             throw preg_match('/\d,\d/', $text) === 1 ? UnreadableQuantity::decimalComma($typed) : UnreadableQuantity::notANumber($typed);
@@ -120,6 +123,18 @@ final readonly class Reading
         }
 
         return "{$sign}{$whole}.{$decimals}{$rest}";
+    }
+
+    /**
+     * "1/4-1/2 in" is two figures where one is asked, and is refused.
+     *
+     * @throws UnreadableQuantity
+     */
+    private static function refuseTwo(string $text, string $typed): void
+    {
+        if (preg_match('/^([0-9.]+(?: ?[0-9]*\/[0-9]+)?) ?(?:-|–|\bto\b) ?([0-9.]+(?:[ \/][0-9\/]+)?)\s*(.*)$/u', $text, $found) === 1) {
+            throw UnreadableQuantity::twoFigures($typed, trim("{$found[1]} {$found[3]}"), trim("{$found[2]} {$found[3]}"));
+        }
     }
 
     /** "6 ft 1 in", "6' 1 1/2\"": a height or a length in both; null where it is not written so. */

@@ -16,19 +16,21 @@ use Thicket\Timing\PreventerCalendar;
 
 /**
  * Sums of the ground, the sprayer and the bag: leftover into a new mix, rings and strips, mulch and watering, fertiliser in a bag, calibration,
- * nozzles, girth, preventer calendar. One JSON document each, as the single sums of mixing are ({@see Sums}); exact but for the overlap of rings.
+ * nozzles, girth, doses of trees, preventer calendar. One JSON document each, as the single sums of mixing are ({@see Sums}); exact but for the overlap of rings.
  *
  * @phpstan-type Values array<string, Quantity|int|bool|string|list<array<string, mixed>>>
  */
 final readonly class FieldSums
 {
-    public const NAMES = ['leftover-into', 'rings', 'strip', 'mulch', 'water-in', 'bag', 'calibration', 'nozzles', 'girth', 'preventer'];
+    public const NAMES = ['leftover-into', 'rings', 'strip', 'mulch', 'water-in', 'bag', 'calibration', 'nozzles', 'girth', 'tree-dose', 'frill', 'preventer'];
     /** Phosphorus in P2O5 and potassium in K2O by weight: 61.9475 / 141.9445 and 78.1966 / 94.1960 (standard atomic weights). */
     private const PHOSPHORUS = '619475/1419445';
     private const POTASSIUM = '781966/941960';
     private const MOST_RINGS = 1_000_000;
     private const MOST_NOZZLES = 200;
     private const MOST_FLUSHES = 12;
+    private const MOST_TREES = 1_000_000;
+    private const MOST_CUTS = 1000;
 
     /**
      * @param Fields $in with sum, one of {@see self::NAMES}
@@ -47,6 +49,8 @@ final readonly class FieldSums
             'calibration' => $this->calibration($in),
             'nozzles' => $this->nozzles($in),
             'girth' => $this->girth($in),
+            'tree-dose' => $this->treeDose($in),
+            'frill' => $this->frill($in),
             'preventer' => $this->preventer($in),
             default => [],
         };
@@ -267,6 +271,95 @@ final readonly class FieldSums
         $mean = $second === null ? $girth : $girth->plus($second)->dividedBy(2);
 
         return ['girth' => $mean, 'diameter' => $mean->dividedBy(Pi::value())];
+    }
+
+    /**
+     * Cuts or strokes from the mL that a label gives a tree, rounded up as cuts are (handbook 3: 5 mL at 2 mL are 3), but never to more than the
+     * label allows; with trees a day the mix and the bottles of it to carry.
+     *
+     * @return Values
+     */
+    private function treeDose(Fields $in): array
+    {
+        $perTree = $this->positive($in, 'perTree', Dimension::Volume);
+        $each = $this->positive($in, 'each', Dimension::Volume);
+        $most = $in->has('labelPerStem') ? $this->positive($in, 'labelPerStem', Dimension::Volume) : $this->none($in, 'labelPerStem');
+        $diameter = $in->has('diameter') ? $this->positive($in, 'diameter', Dimension::Length) : $this->none($in, 'diameter');
+        $trees = $in->has('trees') ? $in->int('trees', 1, self::MOST_TREES) : $this->none($in, 'trees');
+        $bottle = $in->has('bottle') ? $this->positive($in, 'bottle', Dimension::Volume) : $this->none($in, 'bottle');
+        if ($perTree === null || $each === null || $in->faults->any()) {
+            return [];
+        }
+        $wrong = match (true) {
+            $most !== null && $perTree->isGreaterThan($most) => ['perTree', 'This is above the most a tree on the label card.'],
+            $most !== null && $each->isGreaterThan($most) => ['each', 'One of these is already more than the label allows a tree: take a finer nozzle or a smaller syringe.'],
+            $perTree->per($each)->isGreaterThan(self::MOST_CUTS) => ['each', 'That would be more than 1,000 for one tree: look at the units.'],
+            default => null,
+        };
+        if ($wrong !== null) {
+            $in->fault(...$wrong);
+
+            return [];
+        }
+        $times = Calibration::strokesFor($perTree, $each);
+        if ($most !== null && $each->times($times)->isGreaterThan($most)) {
+            $times = $most->per($each)->toScale(0, RoundingMode::DOWN)->toInt();
+        }
+        $given = $each->times($times);
+
+        return ['times' => $times, 'given' => $given, 'short' => $given->isLessThan($perTree)]
+            + ($diameter === null ? [] : ['round-spacing' => Injection::spacingRound($diameter, $times)])
+            + self::carried($given, $trees, $bottle);
+    }
+
+    /**
+     * A frill with bridges of bark: cuts of the blade's width over a share of the girth, half of it where nobody says otherwise (handbook 2, spacing
+     * schools); rounding up never lifts the dose above the label's mL a tree.
+     *
+     * @return Values
+     */
+    private function frill(Fields $in): array
+    {
+        $diameter = $this->positive($in, 'diameter', Dimension::Length);
+        $blade = $this->positive($in, 'blade', Dimension::Length);
+        $perCut = $this->positive($in, 'perCut', Dimension::Volume);
+        $percent = $in->int('cutPercent', 1, 99, 50);
+        $most = $in->has('labelPerStem') ? $this->positive($in, 'labelPerStem', Dimension::Volume) : $this->none($in, 'labelPerStem');
+        $trees = $in->has('trees') ? $in->int('trees', 1, self::MOST_TREES) : $this->none($in, 'trees');
+        $bottle = $in->has('bottle') ? $this->positive($in, 'bottle', Dimension::Volume) : $this->none($in, 'bottle');
+        if ($diameter === null || $blade === null || $perCut === null || $in->faults->any()) {
+            return [];
+        }
+        $girth = Injection::girth($diameter);
+        $toCut = $girth->times(BigRational::of($percent ?? 50)->dividedBy(100));
+        if ($toCut->per($blade)->isGreaterThan(self::MOST_CUTS)) {
+            $in->fault('blade', 'That would be more than 1,000 cuts round one tree: look at the units.');
+
+            return [];
+        }
+        $cuts = $toCut->per($blade)->toScale(0, RoundingMode::CEILING)->toInt();
+        $bark = $girth->minus($blade->times($cuts)->to($girth->unit));
+        if (!$bark->amount->isPositive()) {
+            $in->fault('blade', 'Cuts so wide meet all round and leave no bark between: take a narrower blade, or girdle.');
+
+            return [];
+        }
+        $given = $perCut->times($cuts);
+        $capped = $most !== null && $given->isGreaterThan($most);
+        $given = $capped ? $most : $given;
+
+        return ['girth' => $girth, 'cuts' => $cuts, 'bridge' => $bark->dividedBy($cuts), 'per-cut' => $given->dividedBy($cuts), 'given' => $given, 'capped-by-label' => $capped] + self::carried($given, $trees, $bottle);
+    }
+
+    /** @return Values mix for so many trees, and how many bottles that is */
+    private static function carried(Quantity $perTree, ?int $trees, ?Quantity $bottle): array
+    {
+        if ($trees === null) {
+            return [];
+        }
+        $mix = $perTree->times($trees);
+
+        return ['mix' => $mix] + ($bottle === null ? [] : ['bottles' => $mix->per($bottle)->toScale(0, RoundingMode::CEILING)->toInt()]);
     }
 
     /** @return Values every laying of a preventer and what nothing covers (rulings J48) */

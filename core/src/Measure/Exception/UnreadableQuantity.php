@@ -35,6 +35,12 @@ final class UnreadableQuantity extends \InvalidArgumentException implements Thic
         return new self("Write {$thousands} or {$decimals}; \"" . self::clip($typed) . '" could be either.', $typed);
     }
 
+    /** A range, where one figure is asked. */
+    public static function twoFigures(string $typed, string $first, string $second): self
+    {
+        return new self("Write one figure, {$first} or {$second}: \"" . self::clip($typed) . '" is two. A label\'s least and most have fields of their own.', $typed);
+    }
+
     /** A symbol that means one thing in capitals and another without. */
     public static function whichCase(string $typed, string $symbol, string $means): self
     {
