@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
@@ -10,9 +10,10 @@ import { useSession } from '@/composables/useSession';
 import { useShed } from '@/composables/useShed';
 import CardForm from './CardForm.vue';
 import { isWord, SECTIONS, textOf } from './cardFields';
+import { counterparts, findCards, formerNames, hasConcentrate } from './findCards';
 
 /** Label cards: what each says, in the order of a label, who confirmed it, and what a new version changed. */
-defineProps<{ shed: Schemas['Shed'] }>();
+const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t, te } = useI18n();
 const { say, isLead, mayWrite } = useSession();
 const { busy, refusal, keep, run } = useShed();
@@ -49,6 +50,8 @@ const useName = (id: string): string => book.value?.methods.find((x) => x.id ===
 const lineWhen = (m: Version['methods'][number]): string =>
   [m.stages.map((s) => t(`value.${s}`)).join(', '), m.from && m.to ? t('shed.lineDays', { from: monthDayText(m.from), to: monthDayText(m.to) }) : ''].filter(Boolean).join('; ');
 const activeName = (id: string): string => book.value?.actives.find((a) => a.id === id)?.name ?? id;
+const sought = ref('');
+const shown = computed(() => findCards(props.shed.cards, sought.value, activeName));
 const siteNames = (v: Version): string => v.sites.map((s) => book.value?.settings.find((x) => x.id === s)?.name ?? s).join(', ');
 const fieldName = (id: string): string => (te(`shed.field.${id}`) ? t(`shed.field.${id}`) : id);
 /** Everything the card says beyond its uses, in label order, as typed. */
@@ -64,8 +67,20 @@ const lines = (v: Version): { name: string; value: string }[] =>
       <h2 id="cards-h" class="visually-hidden">{{ t('shed.cards') }}</h2>
       <p class="soft small">{{ t('shed.cardsHelp') }}</p>
       <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
-      <article v-for="card in shed.cards" :key="card.id" class="sheetlike stack" style="gap: 6px">
+      <label v-if="shed.cards.length > 1" class="label">{{ t('shed.findCard') }}<input v-model="sought" class="field" type="search" :placeholder="t('shed.findCardHint')" /></label>
+      <article v-for="card in shown" :key="card.id" class="sheetlike stack" style="gap: 6px">
         <h3>{{ card.product }}</h3>
+        <p v-if="formerNames(card).length" class="small soft">{{ t('shed.formerly', { names: formerNames(card).join(', ') }) }}</p>
+        <p v-if="counterparts(shed.cards, card).length" class="small soft">
+          {{
+            t(card.versions[0]?.body.formulation === 'ready-to-use' ? 'shed.alsoConcentrate' : 'shed.alsoReady', {
+              names: counterparts(shed.cards, card)
+                .map((c) => c.product)
+                .join(', '),
+            })
+          }}
+        </p>
+        <p v-else-if="hasConcentrate(card)" class="small soft">{{ t('shed.concentrateToBeHad') }}</p>
         <template v-for="(v, i) in card.versions" :key="v.id">
           <p class="small">{{ t('mix.version', { n: v.version }) }} · {{ v.registration }} · {{ v.actives.map((a) => `${activeName(a.active)} ${say(a.amount)}`).join(', ') }}</p>
           <CardChanges v-if="v.changes.length && i === 0" :changes="v.changes" />
@@ -120,6 +135,7 @@ const lines = (v: Version): { name: string; value: string }[] =>
         </div>
       </article>
       <p v-if="shed.cards.length === 0">{{ t('shed.noCards') }}</p>
+      <p v-else-if="shown.length === 0" role="status">{{ t('shed.noCardFound', { typed: sought }) }}</p>
     </section>
     <section class="stack why" :aria-label="t('shed.writing')">
       <template v-if="!writing">
