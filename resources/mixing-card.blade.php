@@ -10,15 +10,15 @@ body { font: 10.5pt/1.35 Hyper, sans-serif; color: #10201a; margin: 0; } h1 { fo
 @foreach ($r['loads'] as $i => $load)
 <div class="load">
 <div class="two"><div class="grow"><h1>{{ $patch }}, {{ $ground }}: {{ $r['method']['name'] }}</h1>@foreach ($cards as $one)<div class="soft">{{ $one->product }}, {{ $one->registration }}, card version {{ $one->version }}</div>@endforeach</div>
-<div style="text-align:right"><b>{{ $load['times'] }} × {{ $load['part'] ? 'part-load' : 'full load' }}</b><br><span class="soft">{{ $load['finished']['shown'][$units] }} each</span></div></div>
+<div style="text-align:right"><b>{{ $load['times'] }} × {{ $load['part'] ? 'part-load' : 'full load' }}</b><br><span class="soft">{{ \App\Text\Paper::both($load['finished'], $units) }} each</span></div></div>
 <div class="two"><div class="grow">
 @if (count($load['products']) > 1)
-@foreach ($load['products'] as $n => $one)<div><span class="each">{{ $one['amount']['shown'][$units] ?? '' }}</span> {{ $one['product'] }} <span class="soft">{{ $r['products'][$n]['strength']['percent']['shown'][$units] ?? 'by weight' }}</span></div>@endforeach
+@foreach ($load['products'] as $n => $one)<div><span class="each">{{ \App\Text\Paper::both($one['amount'] ?? null, $units) }}</span> {{ $one['product'] }} <span class="soft">{{ \App\Text\Paper::both($r['products'][$n]['strength']['percent'] ?? null, $units, 'by weight') }}</span></div>@endforeach
 @else
 @php($cup = array_values(array_filter($load['measure'], fn ($m) => $m['system'] === $units))[0] ?? null)
-<div class="pour">{{ $cup['measured'] ?? $load['product']['shown'][$units] ?? '' }}</div><div class="soft">@if ($cup)in the {{ $cup['tool'] }}; exactly {{ $load['product']['shown'][$units] ?? '' }} of @endif product, {{ $r['strength']['percent']['shown'][$units] ?? 'by weight' }}, to {{ $load['finished']['shown'][$units] }}</div>
+<div class="pour">{{ $cup['measured'] ?? \App\Text\Paper::both($load['product'] ?? null, $units) }}</div><div class="soft">@if ($cup)in the {{ $cup['tool'] }}; exactly {{ \App\Text\Paper::both($load['product'] ?? null, $units) }} of @endif product, {{ \App\Text\Paper::both($r['strength']['percent'] ?? null, $units, 'by weight') }}, to {{ \App\Text\Paper::both($load['finished'], $units) }}</div>
 @endif
-<ol>@foreach ($load['steps'] as $step)<li><span class="box"></span><span class="amount">{{ $step['amount']['shown'][$units] ?? '?' }}</span> {{ $step['name'] }} <span class="soft">to the {{ $step['mark']['shown'][$units] }} mark</span></li>@endforeach</ol>
+<ol>@foreach ($load['steps'] as $step)<li><span class="box"></span><span class="amount">{{ \App\Text\Paper::both($step['amount'] ?? null, $units, '?') }}</span> {{ $step['name'] }} <span class="soft">to the {{ \App\Text\Paper::both($step['mark'], $units) }} mark</span></li>@endforeach</ol>
 @foreach ($load['measure'] as $m) @if ($m['system'] === $units) <div class="soft">{{ count($load['products']) > 1 ? $m['product'] . ': measure' : 'Measure' }} with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full, then ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }}, never over the label).</div> @endif @endforeach
 </div>
 <svg width="34mm" height="64mm" viewBox="0 0 110 200" style="flex: none"><rect x="6" y="26" width="62" height="160" fill="#cfe0e6"/><path d="M6 14V186H68V14" fill="none" stroke="#10201a" stroke-width="3"/>

@@ -20,15 +20,15 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; } .warn { border-left: 1.4mm solid #7
 @php($mixed = $s['recipe']['products'] ?? [['product' => 'product', 'amount' => $s['recipe']['product'], 'strength' => $s['recipe']['strength']]])
 @php($cup = count($mixed) === 1 && count($s['recipe']['loads']) === 1 && $s['recipe']['loads'][0]['times'] === 1 ? (array_values(array_filter($s['recipe']['loads'][0]['measure'] ?? [], fn ($m) => $m['system'] === $units))[0] ?? null) : null)
 @if ($cup)<div class="figure">{{ $cup['measured'] }} in the {{ $cup['tool'] }}</div><div>exactly:</div>@endif
-<div @if (!$cup) class="figure" @endif>@foreach ($mixed as $one){{ $one['amount']['shown'][$units] ?? '' }} {{ count($mixed) > 1 ? $one['product'] : 'product' }}, @endforeach then {{ $s['recipe']['carrier']['name'] }} to {{ $s['recipe']['need']['shown'][$units] }}</div>
+<div @if (!$cup) class="figure" @endif>@foreach ($mixed as $one){{ \App\Text\Paper::both($one['amount'] ?? null, $units) }} {{ count($mixed) > 1 ? $one['product'] : 'product' }}, @endforeach then {{ $s['recipe']['carrier']['name'] }} to {{ \App\Text\Paper::both($s['recipe']['need'], $units) }}</div>
 @foreach ([$s['product'], ...($s['partners'] ?? [])] as $n => $one)
-<div>{{ $one['name'] }} ({{ $one['registration'] }}, card version {{ $one['version'] }}), {{ $one['activeName'] }} [group {{ $one['group'] }}] @if ($mixed[$n]['strength'] ?? null) at {{ $mixed[$n]['strength']['percent']['shown'][$units] }}. {{ $mixed[$n]['strength']['why'][$units] }} @else by weight. @endif</div>
+<div>{{ $one['name'] }} ({{ $one['registration'] }}, card version {{ $one['version'] }}), {{ $one['activeName'] }} [group {{ $one['group'] }}] @if ($mixed[$n]['strength'] ?? null) at {{ \App\Text\Paper::both($mixed[$n]['strength']['percent'], $units) }}. {{ $mixed[$n]['strength']['why'][$units] }} @else by weight. @endif</div>
 @endforeach
 @php($held = $s['strictest'] ?? $s['product'])
-<div class="warn">{{ $held['reentryHours'] === null ? 'How long to keep out is not on the card: read it off the label' : "Keep out for {$held['reentryHours']} h" }}, and until the spray is dry. {{ $held['rainfastHours'] === null ? 'Hours without rain are not on the card: read them off the label.' : "No rain for {$held['rainfastHours']} h after." }} @if ($held['waterBuffer'])Stay {{ $held['waterBuffer']['shown'][$units] }} from water, wells and drains.@endif</div>
+<div class="warn">{{ $held['reentryHours'] === null ? 'How long to keep out is not on the card: read it off the label' : "Keep out for {$held['reentryHours']} h" }}, and until the spray is dry. {{ $held['rainfastHours'] === null ? 'Hours without rain are not on the card: read them off the label.' : "No rain for {$held['rainfastHours']} h after." }} @if ($held['waterBuffer'])Stay {{ \App\Text\Paper::both($held['waterBuffer'], $units) }} from water, wells and drains.@endif</div>
 <table><tr><th>Load</th><th>Holds</th><th>In this order</th></tr>
 @foreach ($s['recipe']['loads'] as $load)
-<tr><td>{{ $load['times'] }} × {{ $load['part'] ? 'part' : 'full' }}</td><td>{{ $load['finished']['shown'][$units] }}</td><td>@foreach ($load['steps'] as $step)<span class="box"></span>{{ $step['name'] }} {{ $step['amount']['shown'][$units] ?? '' }}&emsp;@endforeach</td></tr>
+<tr><td>{{ $load['times'] }} × {{ $load['part'] ? 'part' : 'full' }}</td><td>{{ \App\Text\Paper::both($load['finished'], $units) }}</td><td>@foreach ($load['steps'] as $step)<span class="box"></span>{{ $step['name'] }} {{ \App\Text\Paper::both($step['amount'] ?? null, $units) }}&emsp;@endforeach</td></tr>
 @endforeach
 </table>
 <div>@foreach ($s['recipe']['loads'] as $load) @foreach ($load['measure'] ?? ($loop->first ? $s['recipe']['measure'] : []) as $m) @if ($m['system'] === $units) {{ count($mixed) > 1 ? ($m['product'] ?? '') . ': measure' : 'Measure' }} one {{ $load['part'] ? 'part-load' : 'full load' }} with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full and ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }} the recipe, never over the label). @endif @endforeach @endforeach</div>
@@ -44,7 +44,7 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; } .warn { border-left: 1.4mm solid #7
 @if ($reason['why'])<div><b>Chosen because:</b> {{ $reason['why'] }}</div>@endif
 @if ($reason['snags'])<div class="warn">{{ $reason['snags'] }}</div>@endif
 <ul>@foreach ($reason['evidence'] as $one)<li>{{ $one['text'][$units] }} <i>({{ $one['source'] }})</i></li>@endforeach</ul>@endif
-@if ($s['keepers'])<h2>Keep</h2><div>@foreach ($s['keepers'] as $keeper){{ $keeper['name'] }}{{ $keeper['distance'] ? ' at ' . $keeper['distance']['shown'][$units] : '' }}{{ ($keeper['side'] ?? null) ? ' to the ' . $keeper['side'] : '' }}; @endforeach</div>@endif
+@if ($s['keepers'])<h2>Keep</h2><div>@foreach ($s['keepers'] as $keeper){{ $keeper['name'] }}{{ $keeper['distance'] ? ' at ' . \App\Text\Paper::both($keeper['distance'], $units) : '' }}{{ ($keeper['side'] ?? null) ? ' to the ' . $keeper['side'] : '' }}; @endforeach</div>@endif
 <h2>Wear</h2><ul class="two">@foreach ($s['wearing'] as $w)<li>{{ $w }}</li>@endforeach @foreach (array_filter([$s['product'], ...($s['partners'] ?? [])]) as $one) @if ($one['wearing'])<li>Card: {{ $one['wearing'] }}</li>@endif @endforeach</ul>
 <h2>Mind</h2><ul class="two">@foreach ($s['cautions'] as $c)<li>{{ $c }}</li>@endforeach</ul>
 <h2>Ready before the start</h2><div class="two">@foreach ($s['kit'] as $k)<div><span class="box"></span>{{ $k }}</div>@endforeach</div>

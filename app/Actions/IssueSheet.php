@@ -24,6 +24,7 @@ use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Quantity;
+use Thicket\Measure\Shown;
 use Thicket\Methods\Board;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
@@ -121,7 +122,7 @@ final readonly class IssueSheet
         foreach ($details->texts as $field => $text) {
             $said[] = $this->sentences->in("label.{$field}", ['text' => $text], \Thicket\Measure\System::Metric);
         }
-        $details->waterInDepth === null || $said[] = $this->sentences->in('label.waterInDepth', ['depth' => $details->waterInDepth], \Thicket\Measure\System::Metric);
+        $details->waterInDepth === null || $said[] = $this->sentences->in('label.waterInDepth', ['depth' => implode(' (', Shown::both($details->waterInDepth)) . ')'], \Thicket\Measure\System::Metric);
         foreach (['irrigationHours', 'irrigationResumeHours', 'waterInAfterMinutes', 'waterInHours', 'replantDays', 'slaughterDays', 'strawDays'] as $field) {
             isset($details->numbers[$field]) && $said[] = $this->sentences->in("label.{$field}", ['n' => $details->numbers[$field]], \Thicket\Measure\System::Metric);
         }

@@ -18,6 +18,22 @@ final readonly class Paper
         return base_path('node_modules/@fontsource-variable/atkinson-hyperlegible-next/files');
     }
 
+    /**
+     * An amount on paper: as the crew reads it, the other system in brackets.
+     *
+     * @param array<string, mixed>|null $quantity as it stands in a snapshot, with shown
+     */
+    public static function both(?array $quantity, string $units, string $none = ''): string
+    {
+        $shown = $quantity['shown'] ?? null;
+        if (!is_array($shown) || !is_string($shown[$units] ?? null)) {
+            return $none;
+        }
+        $other = $shown[$units === 'metric' ? 'us' : 'metric'] ?? '';
+
+        return $shown[$units] . (is_string($other) && $other !== '' && $other !== $shown[$units] ? " ({$other})" : '');
+    }
+
     /** @throws Stopped 503 where it cannot be made; what is on the screen is complete */
     public function pdf(string $html): string
     {

@@ -143,8 +143,13 @@ it('parts the loads with leftover and helpers, and says what blocks a mix', func
     expect(array_column($get('')->json('measure'), 'own'))->toBe([true, true]);
 });
 
-it('prints the mixing card as a PDF', function () {
+it('prints the mixing card as a PDF, in the units of the crew with the others in brackets', function () {
     $step = maples($this);
+    $stand = $step->stands()->firstOrFail();
+    $recipe = $this->api('GET', "/steps/{$step->id}/recipe?tank=4 gal")->assertOk()->json();
+    $text = static fn (string $units): string => (string) preg_replace('/\s+/', ' ', strip_tags(app(App\Text\MixingCardPdf::class)->html($recipe, $stand, $step, $units)));
+    $load = $recipe['loads'][0]['finished']['shown'];
+    expect($text('us'))->toContain("{$load['us']} ({$load['metric']}) each")->and($text('metric'))->toContain("{$load['metric']} ({$load['us']}) each");
     $paper = $this->api('POST', '/papers', ['kind' => 'mixing-card', 'of' => $step->id])->assertStatus(202)->json('id');
     $this->api('GET', "/papers/{$paper}")->assertOk()->assertJsonPath('state', 'ready');
     expect(file_get_contents((string) $this->api('GET', "/papers/{$paper}/file")->assertOk()->baseResponse->getFile(), false, null, 0, 5))->toBe('%PDF-');

@@ -119,7 +119,7 @@ final readonly class Reading
         }
         [, $sign, $whole, $decimals, $rest] = $found;
         if (strlen($decimals) === 3 && ltrim($whole, '0') !== '' && strlen($whole) <= 3) {
-            throw UnreadableQuantity::twoReadings($typed, trim("{$sign}{$whole}{$decimals}{$rest}"), trim("{$sign}{$whole}." . rtrim($decimals, '0') . $rest));
+            throw UnreadableQuantity::twoReadings($typed, trim("{$sign}{$whole}{$decimals}{$rest}"), trim("{$sign}{$whole}" . rtrim('.' . $decimals, '.0') . $rest));
         }
 
         return "{$sign}{$whole}.{$decimals}{$rest}";

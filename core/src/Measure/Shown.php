@@ -123,10 +123,11 @@ final readonly class Shown
         };
     }
 
+    /** Thousands stand apart by a fixed space from five figures on: "20,000" could be twenty elsewhere, and what is shown can be typed back ({@see Reading}). */
     private static function grouped(BigDecimal $number): string
     {
         $parts = explode('.', (string) $number);
-        $whole = (string) preg_replace('/(?<=\d)(?=(\d{3})+$)/', ',', $parts[0]);
+        $whole = strlen(ltrim($parts[0], '-')) < 5 ? $parts[0] : (string) preg_replace('/(?<=\d)(?=(\d{3})+$)/', "\u{00A0}", $parts[0]);
 
         return $whole . (isset($parts[1]) ? '.' . $parts[1] : '');
     }
