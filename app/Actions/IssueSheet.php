@@ -13,6 +13,7 @@ use App\Models\User;
 use App\Seal\Chain;
 use App\Seal\Sealed;
 use App\Support\JobClock;
+use App\Text\Paper;
 use App\Text\Sentences;
 use App\Trail\Assembler;
 use App\Trail\Gates;
@@ -24,7 +25,6 @@ use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Quantity;
-use Thicket\Measure\Shown;
 use Thicket\Methods\Board;
 use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
@@ -122,7 +122,7 @@ final readonly class IssueSheet
         foreach ($details->texts as $field => $text) {
             $said[] = $this->sentences->in("label.{$field}", ['text' => $text], \Thicket\Measure\System::Metric);
         }
-        $details->waterInDepth === null || $said[] = $this->sentences->in('label.waterInDepth', ['depth' => implode(' (', Shown::both($details->waterInDepth)) . ')'], \Thicket\Measure\System::Metric);
+        $details->waterInDepth === null || $said[] = $this->sentences->in('label.waterInDepth', ['depth' => Paper::both(Wire::quantity($details->waterInDepth), 'us')], \Thicket\Measure\System::Metric);
         foreach (['irrigationHours', 'irrigationResumeHours', 'waterInAfterMinutes', 'waterInHours', 'replantDays', 'slaughterDays', 'strawDays'] as $field) {
             isset($details->numbers[$field]) && $said[] = $this->sentences->in("label.{$field}", ['n' => $details->numbers[$field]], \Thicket\Measure\System::Metric);
         }
@@ -234,7 +234,7 @@ final readonly class IssueSheet
             'place' => ['ground' => $ground->name, 'patch' => $stand->patch->name, 'latitude' => $ground->latitude, 'longitude' => $ground->longitude, 'area' => Wire::quantity($this->assembler->area($stand->patch))],
             'map' => $this->map($stand),
             'target' => ['name' => $species->commonName(), 'scientific' => $species->scientificName(), 'stems' => $situation->stemCount(), 'stage' => ($situation->stage()[0] ?? null) === null ? null : $this->sentences->name('stage.' . $situation->stage()[0])],
-            'lookAlikes' => array_map(fn (array $l): array => ['name' => $this->catalogue->species($l['other'])->commonName(), 'tests' => array_map(fn ($t): string => $this->sentences->lookTest($l['pair'], $t) . ' Yes: ' . $this->catalogue->species($t->node('points')->string('yes'))->commonName() . '.', array_values($l['pair']->nodes('tests')))], $this->lookAlikes->of($stand)),
+            'lookAlikes' => array_map(fn (array $l): array => ['name' => $this->catalogue->species($l['other'])->commonName(), 'tests' => array_map(fn ($t): string => $this->sentences->both('sheet.look-test', ['test' => $this->sentences->lookTest($l['pair'], $t), 'plant' => $this->catalogue->species($t->node('points')->string('yes'))->commonName()])['us'], array_values($l['pair']->nodes('tests')))], $this->lookAlikes->of($stand)),
             'reason' => $this->reason($situation, $step, $candidate),
             'method' => ['id' => $step->method, 'name' => $this->sentences->name("method.{$step->method}"), 'steps' => $names('step', Steps::of($situation, $candidate)), 'mistakes' => $names('mistake', $candidate->method->data->strings('mistakes'))],
             'keepers' => array_map(fn ($k): array => ['name' => $k->name, 'distance' => Wire::quantity($k->distance), 'side' => $k->bearing === null ? null : $this->sentences->name('compass.' . FactName::COMPASS[(int) round($k->bearing / 45) % 8])], $situation->keepers),

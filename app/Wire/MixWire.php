@@ -10,7 +10,6 @@ use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 use Thicket\Measure\Strength;
-use Thicket\Measure\System;
 use Thicket\Mix\MeasuringTool;
 use Thicket\Mix\Purchase;
 use Thicket\Mix\SolvedSum;
@@ -113,28 +112,26 @@ final readonly class MixWire
      */
     private function tool(SolvedSum $solved, array $tools): ?array
     {
-        $amount = $solved->value('product') ?? $solved->value('measured');
+        $amount = $solved->toMeasure();
         if ($amount === null || !$solved->isSound()) {
             return null;
         }
         $fitting = array_values(array_filter($tools, static fn (MeasuringTool $t): bool => $t->holds->dimension() === $amount->dimension()));
-        $most = $solved->value('labelMost');
-        $finished = $solved->value('finished');
-        $cap = $most?->dimension() === Dimension::ProductShare && $finished !== null ? Strength::ofQuantity($most)->productIn($finished) : $amount;
-        $tool = MeasuringTool::bestFor($amount, $fitting, $cap);
+        $most = $solved->mostToMeasure();
+        $tool = MeasuringTool::bestFor($amount, $fitting, $most);
         if ($tool === null) {
             return null;
         }
-        if (!$tool->reads($amount, $cap)) {
-            return ['name' => null, 'fillings' => 0, 'measured' => null, 'text' => $this->sentences->in('sum.tool-too-coarse', ['amount' => $amount], System::Us)];
+        if (!$tool->reads($amount, $most)) {
+            return ['name' => null, 'fillings' => 0, 'measured' => null, 'text' => $this->sentences->both('sum.tool-too-coarse', ['amount' => $amount]), 'short' => false];
         }
-        $read = $tool->measure($amount, $cap);
-        $text = $this->sentences->in('sum.measure', ['tool' => $tool->name, 'measured' => Shown::withUnit($read['measured']->to($tool->graduation->unit)->amount, $tool->graduation->unit), 'fillings' => $read['fillings']], System::Us);
-        $least = $solved->value('labelLeast');
-        // what was meant reaches the label's least, what the tool reads does not
-        $short = $finished !== null && $least?->dimension() === Dimension::ProductShare && $solved->warnings === [] && $read['measured']->isLessThan(Strength::ofQuantity($least)->productIn($finished));
+        $read = $tool->measure($amount, $most);
+        $marks = Shown::withUnit($read['measured']->to($tool->graduation->unit)->amount, $tool->graduation->unit);
 
-        return ['name' => $tool->name, 'fillings' => $read['fillings'], 'measured' => Wire::quantity($read['measured']), 'text' => $text . ($short ? ' ' . $this->sentences->name('sum.tool-under-least') : '')];
+        return [
+            'name' => $tool->name, 'fillings' => $read['fillings'], 'measured' => Wire::quantity($read['measured']),
+            'text' => $this->sentences->both('sum.measure', ['tool' => $tool->name, 'measured' => $marks, 'fillings' => $read['fillings']]), 'short' => $solved->isShort($read['measured']),
+        ];
     }
 
     /**

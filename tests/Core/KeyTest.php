@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use Thicket\Input\Faults;
+use Thicket\Input\Fields;
 use Thicket\Input\Refused;
 use Thicket\Plants\Candidate;
 use Thicket\Plants\Comparison;
@@ -189,6 +191,14 @@ it('has a drawing of ours and a name for every state of every character', functi
         expect($names)->toHaveKey('trap.' . $trap->string('id'));
     }
 });
+
+it('reads a hardiness zone as a whole number of its scale, and none as none', function (?string $typed, ?int $zone, bool $refused) {
+    $in = Fields::of($typed === null ? [] : ['hardinessZone' => $typed], $faults = new Faults());
+    $read = Showing::readZone($in);
+    expect($faults->any())->toBe($refused)->and($refused ? null : $read)->toBe($zone);
+})->with([
+    'least' => ['1', 1, false], 'less' => ['0', null, true], 'most' => ['13', 13, false], 'more' => ['14', null, true], 'a half' => ['6.5', null, true], 'left out' => [null, null, false],
+]);
 
 it('weighs a name by the hardiness zone of the ground and shuts none out (handbook 1, zone check)', function () {
     $share = static fn (array $seen, ?int $zone): array => array_column(

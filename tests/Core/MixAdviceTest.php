@@ -227,11 +227,11 @@ it('keeps an ester out of heat, at the stricter of card and typical limit', func
 
 it('has a sentence for every word, and every word is reached above', function () {
     $source = file_get_contents(__FILE__) . file_get_contents(__DIR__ . '/TankMixTest.php');
-    $sentences = (string) file_get_contents(dirname(__DIR__, 2) . '/lang/en/mix.json');
+    $sentences = json_decode((string) file_get_contents(dirname(__DIR__, 2) . '/lang/en/mix.json'), true, 8, JSON_THROW_ON_ERROR);
     foreach (glob(dirname(__DIR__, 2) . '/core/src/Mix/Advice/*.php') ?: [] as $file) {
         preg_match_all('/MixWord::(?:blocks|asks|care)\(["\'](mix\.[a-z-]+)(\{\$open\})?["\']/', (string) file_get_contents($file), $found, PREG_SET_ORDER);
         foreach (array_merge(...array_map(static fn (array $one): array => isset($one[2]) ? [$one[1], "{$one[1]}-open"] : [$one[1]], $found)) as $code) {
-            expect($sentences)->toContain("\"{$code}\":")->and($source)->toContain($code);
+            expect(array_key_exists($code, $sentences))->toBeTrue($code)->and($source)->toContain($code);
         }
     }
 });

@@ -179,6 +179,9 @@ it('costs carrier oil, dye and surfactant where the crew has a price, and tells 
 it('costs the seed of a cover by its rate', function () {
     $prices = static fn (array $products): array => ['currency' => 'USD', 'wage' => ['amount' => '30', 'on' => '2026-01-05'], 'products' => $products];
     $money = static fn (array $products) => row(herbs('orchard', 'quackgrass', '2026-10-01', [seen('cover-kind', 'crimson-clover')], ['area' => '2 ha', 'prices' => $prices($products)]), 'cover-crop')->measures->money;
+    // a price eighteen months old is fresh, a day more is not
+    $staleOf = static fn (string $on): ?array => $money([['active' => 'cover-seed', 'amount' => '5', 'per' => '1 kg', 'on' => $on]])?->stale;
+    expect([$staleOf('2025-04-01'), $staleOf('2025-03-31')])->toBe([[], ['cover-seed']]);
     // 20 kg/ha x 2 ha at 5 a kilogram
     expect((string) $money([['active' => 'cover-seed', 'amount' => '5', 'per' => '1 kg', 'on' => '2026-01-05']])?->product->simplified())->toBe('200')
         ->and($money([])?->without)->toBe(['cover-seed'])->and((string) $money([])?->product->simplified())->toBe('0');

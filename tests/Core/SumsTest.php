@@ -211,6 +211,20 @@ it('warns below the least of the label, at it not, and says where it could not b
     'the same in two kinds' => ['by-stems', ['stems' => '10', 'perStem' => '10 mL', 'strength' => '1 %', 'labelLeast' => '8 g ae/L', 'labelMost' => '2 %', 'content' => '360 g ae/L'], ['below-label strength'], 'contradiction'],
 ]);
 
+it('measures out between the least and the most of the label, in whatever kind they are told', function (string $id, array $known, string $most, string $short, string $enough) {
+    $solved = direction($id, $known);
+    expect((string) $solved->mostToMeasure()?->in(Unit::Millilitre)->toScale(1, RoundingMode::HALF_UP))->toBe($most)
+        ->and([$solved->isShort(quantity($short)), $solved->isShort(quantity($enough))])->toBe([true, false]);
+})->with([
+    // 2 % of 10 L is 200 mL, 1.5 % 150 mL
+    'by strength' => ['make-up', ['finished' => '10 L', 'strength' => '1.8 %', 'labelLeast' => '1.5 %', 'labelMost' => '2 %'], '200.0', '149.9 mL', '150 mL'],
+    // 2 lb ae/ac of 4 lb ae/gal is 2 qt/ac, on 2 ac 1 gal; the least of 0.5 lb half a quart an acre, a quart
+    'by area, through the content' => ['by-area', ['rate' => '1 qt/ac', 'area' => '2 ac', 'content' => '4 lb ae/gal', 'labelLeast' => '0.5 lb ae/ac', 'labelMost' => '2 lb ae/ac'], '3785.4', '31.9 fl oz', '32 fl oz'],
+    // the finished mix decides, not what was typed of the product within rounding: 2 % of 100 L
+    'rounded up when typed' => ['make-up', ['finished' => '100 L', 'strength' => '2 %', 'product' => '2.009 L', 'labelLeast' => '1 %', 'labelMost' => '2 %'], '2000.0', '0.99 L', '1 L'],
+    'what a tool is read for' => ['to-measure', ['strength' => '2 %', 'finished' => '15 L', 'labelLeast' => '2 %', 'labelMost' => '2.5 %'], '375.0', '299 mL', '300 mL'],
+]);
+
 it('counts what lies there already by the content of the product, whatever it was told in', function (array $known, array $expected) {
     $solved = direction('yearly-limit', $known);
     foreach ($expected as $field => [$amount, $unit]) {

@@ -26,11 +26,11 @@ final class Identify extends Twin
         $day = $in->dayOrNull('date');
         $place = $in->has('place') ? $in->object('place') : null;
         $shift = $place === null ? SeasonShift::none() : SeasonShift::forPlace($place->decimal('latitude', '-85', '85') ?? '40', $place->decimal('elevationMetres', '-430', '6000') ?? '200');
-        $zone = $place?->has('hardinessZone') === true ? $place->decimal('hardinessZone', '1', '13') : $place?->raw('hardinessZone');
+        $zone = $place === null ? null : Showing::readZone($place);
         $place?->noOthers();
         $in->noOthers();
         $in->faults->throwIfAny();
-        $result = app(KeyWire::class)->result((new Key($catalogue))->rank($sight, $day === null ? null : new Showing($shift, $day, zone: is_string($zone) ? (int) $zone : null)));
+        $result = app(KeyWire::class)->result((new Key($catalogue))->rank($sight, $day === null ? null : new Showing($shift, $day, zone: $zone)));
         unset($result['characters']);
 
         return ['catalogue' => $catalogue->hash] + $result;

@@ -17,6 +17,7 @@ use Illuminate\Http\Request;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Unit;
+use Thicket\Plants\Showing;
 
 /** Grounds, the list of their patches, and the map. */
 final class GroundController extends Controller
@@ -45,7 +46,7 @@ final class GroundController extends Controller
         $longitude = $in->decimal('longitude', '-180', '180');
         $elevation = $in->quantity('elevation', Dimension::Length);
         $zone = $in->text('timeZone', 60);
-        $hardiness = $this->hardinessZone($in);
+        $hardiness = Showing::readZone($in);
         if ($zone !== null && !in_array($zone, \DateTimeZone::listIdentifiers(), true) && preg_match('#^Etc/GMT[+-]\d{1,2}$#', $zone) !== 1) {
             $in->fault('timeZone', 'Give a time zone such as Etc/GMT+5.');
         }
@@ -64,22 +65,12 @@ final class GroundController extends Controller
     {
         $ground = Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
         $in = $this->fields($request);
-        $hardiness = $this->hardinessZone($in);
+        $hardiness = Showing::readZone($in);
         $this->done($in);
         $this->mustMatch($request, $ground->revision, fn (): array => $this->wire->ground($ground));
         $ground->forceFill(['hardiness_zone' => $hardiness, 'revision' => $ground->revision + 1])->save();
 
         return $this->json($this->wire->ground($ground), 200, $ground->revision);
-    }
-
-    private function hardinessZone(\Thicket\Input\Fields $in): ?int
-    {
-        $zone = $in->has('hardinessZone') ? $in->decimal('hardinessZone', '1', '13') : $in->raw('hardinessZone');
-        if (is_string($zone) && !ctype_digit($zone)) {
-            $in->fault('hardinessZone', 'Give a whole number from 1 to 13.');
-        }
-
-        return is_string($zone) ? (int) $zone : null;
     }
 
     /** One page of the patches, sorted and filtered here; the stands of the page come with it. */

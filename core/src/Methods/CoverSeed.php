@@ -20,7 +20,7 @@ final readonly class CoverSeed
     {
         $told = $situation->word(FactName::CoverKind);
         $kind = array_values(array_filter($candidate->catalogue->covers(), static fn (Node $kind): bool => $kind->string('id') === $told))[0] ?? null;
-        if ($kind === null || $candidate->method->data->stringOr('follows', '') !== 'removal') {
+        if ($kind === null || !$candidate->method->followsRemoval()) {
             return null;
         }
         $rate = $kind->quantity('rate') ?? throw new \LogicException('a kind of cover has a rate');

@@ -137,6 +137,12 @@ final readonly class Method
         return $this->isGirdleAlone() || ($this->usesProduct() && $species->habit() === 'cactus');
     }
 
+    /** Done once something has been taken out: what is sown or planted in its place. */
+    public function followsRemoval(): bool
+    {
+        return $this->data->stringOr('follows', '') === 'removal';
+    }
+
     /** A limit that the crew may set for itself. */
     public function limitIsSetting(string $name): bool
     {

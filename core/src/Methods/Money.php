@@ -56,6 +56,7 @@ final readonly class Money
         if ($seed !== null) {
             $price = $prices->ofProduct('cover-seed', $seed);
             $price === null ? $without[] = 'cover-seed' : $product = $product->plus($price);
+            $price !== null && Prices::isStale($prices->products['cover-seed']['on'] ?? null, $situation->day) && $stale[] = 'cover-seed';
         }
         $hectares = $situation->area?->in(Unit::Hectare);
 

@@ -39,7 +39,7 @@ final readonly class SituationReader
         $place = $in->object('place');
         $latitude = $place->decimal('latitude', '-85', '85') ?? '40';
         $elevation = $place->decimal('elevationMetres', '-430', '6000') ?? '200';
-        $zone = $place->has('hardinessZone') ? $place->decimal('hardinessZone', '1', '13') : $place->raw('hardinessZone');
+        $zone = Showing::readZone($place);
         $place->noOthers();
         $facts = [];
         foreach ($in->objects('facts', 100) as $item) {
@@ -69,7 +69,7 @@ final readonly class SituationReader
             $stems,
             $keepers,
             $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']) ?? 'any',
-            $targetId === null ? Unnamed::of((new Key($this->catalogue))->rank($sight, new Showing($shift, $day, zone: is_string($zone) ? (int) $zone : null)), $this->catalogue, $listed) : null,
+            $targetId === null ? Unnamed::of((new Key($this->catalogue))->rank($sight, new Showing($shift, $day, zone: $zone)), $this->catalogue, $listed) : null,
             $listed,
             $in->quantityOrNull('area', Dimension::Area),
             $this->history($in),

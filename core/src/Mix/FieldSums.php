@@ -149,29 +149,27 @@ final readonly class FieldSums
     /** @return Values what lies so deep on an area, and how many bags that is */
     private function mulch(Fields $in): array
     {
-        $area = $this->positive($in, 'area', Dimension::Area);
-        $depth = $this->positive($in, 'depth', Dimension::Length);
+        $volume = $this->layer($in);
         $bag = $in->has('bag') ? $this->positive($in, 'bag', Dimension::Volume) : $this->none($in, 'bag');
-        if ($area === null || $depth === null || $in->faults->any()) {
-            return [];
-        }
-        $volume = Layer::volume($area, $depth);
 
-        return ['volume' => $volume] + ($bag === null ? [] : ['bags' => $volume->per($bag)->toScale(0, RoundingMode::CEILING)->toInt()]);
+        return $volume === null || $in->faults->any() ? [] : ['volume' => $volume] + ($bag === null ? [] : ['bags' => $volume->per($bag)->toScale(0, RoundingMode::CEILING)->toInt()]);
     }
 
     /** @return Values watering in: depth x area, and how long the tap runs */
     private function waterIn(Fields $in): array
     {
+        $volume = $this->layer($in);
+        $flow = $in->has('flow') ? $this->positive($in, 'flow', Dimension::VolumePerTime) : $this->none($in, 'flow');
+
+        return $volume === null || $in->faults->any() ? [] : ['volume' => $volume] + ($flow === null ? [] : ['run' => Quantity::of($volume->in(Unit::Litre)->dividedBy($flow->in(Unit::LitrePerMinute)), Unit::Minute)]);
+    }
+
+    private function layer(Fields $in): ?Quantity
+    {
         $area = $this->positive($in, 'area', Dimension::Area);
         $depth = $this->positive($in, 'depth', Dimension::Length);
-        $flow = $in->has('flow') ? $this->positive($in, 'flow', Dimension::VolumePerTime) : $this->none($in, 'flow');
-        if ($area === null || $depth === null || $in->faults->any()) {
-            return [];
-        }
-        $volume = Layer::volume($area, $depth);
 
-        return ['volume' => $volume] + ($flow === null ? [] : ['run' => Quantity::of($volume->in(Unit::Litre)->dividedBy($flow->in(Unit::LitrePerMinute)), Unit::Minute)]);
+        return $area === null || $depth === null ? null : Layer::volume($area, $depth);
     }
 
     /** @return Values nutrients in a bag by its grade, percent of N, P2O5 and K2O by weight */

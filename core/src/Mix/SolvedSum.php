@@ -15,14 +15,40 @@ final readonly class SolvedSum
      * @param list<array{code: string, field: string, typed: Quantity, follows: Quantity|null, from: list<string>}> $faults contradiction, other-kind, other-basis, parts-above-whole, parts-above-all, above-whole, above-label, limits-crossed
      * @param list<string> $unchecked limits that were given and could not be held against any figure
      * @param list<array{code: string, field: string, typed: Quantity, follows: Quantity|null, from: list<string>}> $warnings below-label: allowed, but too weak by the label to work as it says
+     * @param array<string, array<string, Quantity>> $atLimits limit => amount's field => that amount at the limit
      */
-    public function __construct(public SumTable $table, public array $given, public array $values, public array $faults, public array $unchecked = [], public array $warnings = [])
+    public function __construct(public SumTable $table, public array $given, public array $values, public array $faults, public array $unchecked = [], public array $warnings = [], private array $atLimits = [])
     {
     }
 
     public function value(string $field): ?Quantity
     {
         return $this->values[$field] ?? null;
+    }
+
+    /** What is measured out: the product, or what the tool is read for; null where neither is known. */
+    public function toMeasure(): ?Quantity
+    {
+        return $this->value('product') ?? $this->value('measured');
+    }
+
+    /** The most of it that measuring may come to: what the label allows, or, where it does not say or cannot be told, the amount itself. */
+    public function mostToMeasure(): ?Quantity
+    {
+        return $this->atLimit('labelMost') ?? $this->toMeasure();
+    }
+
+    /** Whether a tool's reading falls under the least of the label that the sum itself reaches. */
+    public function isShort(Quantity $read): bool
+    {
+        $least = $this->atLimit('labelLeast');
+
+        return $least !== null && $this->warnings === [] && $read->isLessThan($least);
+    }
+
+    private function atLimit(string $limit): ?Quantity
+    {
+        return $this->atLimits[$limit][$this->value('product') === null ? 'measured' : 'product'] ?? null;
     }
 
     /** @return array<string, Quantity> figures nobody typed */

@@ -61,7 +61,7 @@ final class SumSolver
             $values[$field] = $table->isWhole($field) && !isset($given[$field]) ? Quantity::of($quantity->amount->toScale(0, RoundingMode::FLOOR), $quantity->unit) : $quantity;
         }
 
-        return new SolvedSum($table, $given, $values, $solver->faults, array_keys($solver->unchecked), $solver->warnings);
+        return new SolvedSum($table, $given, $values, $solver->faults, array_keys($solver->unchecked), $solver->warnings, $solver->faults === [] ? $solver->atLimits() : []);
     }
 
     private function follow(): void
@@ -320,12 +320,44 @@ final class SumSolver
         return $beside;
     }
 
+    /**
+     * What every amount that goes with a limited figure in one line would be at the limit: the product at the most, or the least, of the label.
+     *
+     * @return array<string, array<string, Quantity>> limit => amount's field => that amount
+     */
+    private function atLimits(): array
+    {
+        $out = [];
+        foreach ([...array_map(null, array_keys($this->table->most()), $this->table->most()), ...array_map(null, array_keys($this->table->least()), $this->table->least())] as [$field, $limit]) {
+            $own = $this->known[$field] ?? null;
+            $most = $this->known[$limit] ?? null;
+            $share = $own === null || $most === null || $own->isZero() ? null : $this->inKindOf($own, $most);
+            if ($own === null || $most === null || $share === null || $share->isZero()) {
+                continue;
+            }
+            $limited = self::canonical($own)->multipliedBy(self::canonical($most))->dividedBy($share);
+            foreach ($this->table->products() as $line) {
+                $head = array_shift($line);
+                $rest = array_values(array_diff($line, [$field]));
+                $other = $this->known[$rest[0] ?? ''] ?? null;
+                if (count($rest) === 1 && count($line) === 2 && $other !== null && isset($this->known[$head])) {
+                    $out[$limit][$head] = self::inUnit($limited->multipliedBy(self::canonical($other)), $this->known[$head]->unit);
+                }
+            }
+        }
+
+        return $out;
+    }
+
     /** @return int|null null where the two are of kinds that the content does not turn into each other */
     private function compared(Quantity $own, Quantity $limit): ?int
     {
-        $same = self::vector($own->dimension()) == self::vector($limit->dimension()) ? self::canonical($own) : $this->converted($own, self::vector($limit->dimension()));
+        return $this->inKindOf($own, $limit)?->compareTo(self::canonical($limit));
+    }
 
-        return $same?->compareTo(self::canonical($limit));
+    private function inKindOf(Quantity $own, Quantity $limit): ?BigRational
+    {
+        return self::vector($own->dimension()) == self::vector($limit->dimension()) ? self::canonical($own) : $this->converted($own, self::vector($limit->dimension()));
     }
 
     private static function canonical(Quantity $quantity): BigRational

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Plants;
 
+use Thicket\Input\Fields;
 use Thicket\Timing\Day;
 use Thicket\Timing\MonthDay;
 use Thicket\Timing\SeasonShift;
@@ -28,6 +29,17 @@ final class Showing
     public function __construct(private readonly SeasonShift $shift, private readonly \DateTimeImmutable $day, private readonly int $graceDays = self::GRACE_DAYS, private readonly ?int $zone = null)
     {
         $this->today = self::number($day);
+    }
+
+    /** Hardiness zone of a place, 1 to 13, as typed; null where it is left out. Faults are noted at hardinessZone. */
+    public static function readZone(Fields $in): ?int
+    {
+        $zone = $in->has('hardinessZone') ? $in->decimal('hardinessZone', '1', '13') : $in->raw('hardinessZone');
+        if (is_string($zone) && !ctype_digit($zone)) {
+            $in->fault('hardinessZone', 'Give a whole number from 1 to 13.');
+        }
+
+        return is_string($zone) ? (int) $zone : null;
     }
 
     /**

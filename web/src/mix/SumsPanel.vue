@@ -100,7 +100,8 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
           <p class="small soft">{{ solved.ways.parts }} · {{ solved.ways.written.join(' · ') }}</p>
           <p v-if="solved.ways.trap" class="small">{{ solved.ways.trap }}</p>
         </template>
-        <p v-if="solved.tool" class="small">{{ solved.tool.text }}</p>
+        <p v-if="solved.tool" class="small">{{ say(solved.tool.text) }}</p>
+        <p v-if="solved.tool?.short" class="warn">{{ t('sums.underLeast') }}</p>
         <template v-if="solved.next.length && solved.faults.length === 0">
           <p class="small">{{ t('sums.next') }}</p>
           <ul class="small">

@@ -13,6 +13,7 @@ use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Timing\Day;
 use Thicket\Timing\LocalSpans;
+use Thicket\Timing\MonthDay;
 
 /**
  * A cover crop or reseeding follows a removal; it must not stand where bare ground is wanted, nor in the reach of what was sprayed (handbook 2).
@@ -26,7 +27,7 @@ final readonly class FillsTheHole implements TurnsWithTheYear
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$this->follows($candidate)) {
+        if (!$candidate->method->followsRemoval()) {
             return [];
         }
         $orchard = $situation->word(FactName::Setting) === 'orchard';
@@ -42,7 +43,7 @@ final readonly class FillsTheHole implements TurnsWithTheYear
         if ($orchard) {
             $until = $kind?->stringOr('standsUntil', '') ?? '';
             $findings[] = $until > self::STRIPS_BARE_FROM
-                ? Finding::withCare('cover.stands-into-strips', self::SOURCE, ['until' => $situation->shift->local(\Thicket\Timing\MonthDay::parse($until), Day::year($situation->day))], null)
+                ? Finding::withCare('cover.stands-into-strips', self::SOURCE, ['until' => $situation->shift->local(MonthDay::parse($until), Day::year($situation->day))], null)
                 : Finding::withCare('cover.out-of-strip', self::SOURCE, [], null);
             $watered = $situation->isYes(FactName::Irrigated);
             $watered === true || $findings[] = $watered === null
@@ -64,11 +65,6 @@ final readonly class FillsTheHole implements TurnsWithTheYear
         }
 
         return $days;
-    }
-
-    private function follows(Candidate $candidate): bool
-    {
-        return $candidate->method->data->stringOr('follows', '') === 'removal';
     }
 
     private function month(Situation $situation, CoverSeed $cover): Finding
