@@ -9,6 +9,7 @@ use Thicket\Input\Fields;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
+use Thicket\Timing\Day;
 
 /** What an hour and a litre cost this crew: one currency, exact decimals, each price with its day (rulings B37). */
 final readonly class Prices
@@ -71,7 +72,7 @@ final readonly class Prices
     /** Without a day, or older than 18 months (rulings B37). */
     public static function isStale(?\DateTimeImmutable $on, \DateTimeImmutable $today): bool
     {
-        return $on === null || $on->modify('+' . self::STALE_MONTHS . ' months') < $today;
+        return $on === null || Day::plusMonths($on, self::STALE_MONTHS) < $today;
     }
 
     /**
