@@ -111,8 +111,8 @@ final readonly class Calibrate
 
     private function course(Fields $in): ?Quantity
     {
-        $caught = $this->positive($in, 'caught', Dimension::Volume);
-        $area = $in->has('area') ? $this->positive($in, 'area', Dimension::Area) : Calibration::course();
+        $caught = $in->positive('caught', Dimension::Volume);
+        $area = $in->has('area') ? $in->positive('area', Dimension::Area) : Calibration::course();
         $in->raw('area');
 
         return $caught === null || $area === null ? null : Calibration::byCourse($caught, $area);
@@ -120,30 +120,23 @@ final readonly class Calibrate
 
     private function moving(Fields $in): ?Quantity
     {
-        [$caught, $time, $speed, $spacing] = [$this->positive($in, 'caught', Dimension::Volume), $this->positive($in, 'time', Dimension::Duration, Unit::Second), $this->positive($in, 'speed', Dimension::Speed), $this->positive($in, 'spacing', Dimension::Length)];
+        [$caught, $time, $speed, $spacing] = [$in->positive('caught', Dimension::Volume), $in->positive('time', Dimension::Duration, Unit::Second), $in->positive('speed', Dimension::Speed), $in->positive('spacing', Dimension::Length)];
 
         return $caught === null || $time === null || $speed === null || $spacing === null ? null : Calibration::moving($caught, $time, $speed, $spacing);
     }
 
     private function knownArea(Fields $in): ?Quantity
     {
-        [$used, $area] = [$this->positive($in, 'used', Dimension::Volume), $this->positive($in, 'area', Dimension::Area)];
+        [$used, $area] = [$in->positive('used', Dimension::Volume), $in->positive('area', Dimension::Area)];
 
         return $used === null || $area === null ? null : Calibration::knownArea($used, $area);
     }
 
     private function bottle(Fields $in): ?Quantity
     {
-        $caught = $this->positive($in, 'caught', Dimension::Volume);
+        $caught = $in->positive('caught', Dimension::Volume);
         $strokes = $in->int('strokes', 1, 1000);
 
         return $caught === null || $strokes === null ? null : Calibration::bottle($caught, $strokes);
-    }
-
-    private function positive(Fields $in, string $name, Dimension $dimension, ?Unit $bare = null): ?Quantity
-    {
-        $quantity = $in->quantity($name, $dimension, $bare);
-
-        return $quantity !== null && !$quantity->amount->isPositive() ? $in->fault($name, 'This must be above zero.') : $quantity;
     }
 }

@@ -41,6 +41,13 @@ it('names the oil of poison ivy at once for a vine of three leaflets, and stops 
         ->and(implode(' ', array_merge(...array_column($answer['candidates'], 'hazards'))))->not->toBe('');
 });
 
+it('mixes a row of the board for a stand, loads and hands and all, as the board judged it', function () {
+    $answer = json_decode(twin('thicket:mix', (string) file_get_contents(dirname(__DIR__, 2) . '/docs/examples/mix-of-a-stand.json'))->getOutput(), true);
+    // 120 faces of 1.5 in: 0.1368 m2, at 0.5 L/m2 and a tenth more 75.25 mL, half of it product; two people with a load each
+    expect([$answer['outcome'], $answer['verdict'], $answer['recipe']['strength']['percent']['value'], $answer['recipe']['loads'][0]['times']])->toBe(['solved', 'withCare', '50', 2])
+        ->and((float) $answer['recipe']['need']['value'])->toEqualWithDelta(0.07525, 5e-6)->and((float) $answer['recipe']['product']['value'])->toEqualWithDelta(0.03762, 5e-6);
+});
+
 it('lists the same units in the contract as the core knows', function () {
     $contract = Symfony\Component\Yaml\Yaml::parseFile(dirname(__DIR__, 2) . '/openapi.yaml');
     expect($contract['components']['schemas']['Unit']['enum'])->toBe(Thicket\Measure\Unit::codes());
@@ -52,6 +59,8 @@ it('exits 1 with pointers on refused input', function (string $command, string $
 })->with([
     'no JSON' => ['thicket:mix', 'three gallons', ''], 'a list' => ['thicket:mix', '[]', '/sum'], 'wrong unit' => ['thicket:mix', '{"sum":"loads","total":"3 in","tank":"1 gal"}', '/total'],
     'no such character' => ['thicket:identify', '{"seen":{"colour-of-soul":"blue"}}', '/seen/colour-of-soul'], 'no such state' => ['thicket:identify', '{"seen":{"habit":"cloud"}}', '/seen/habit'],
+    'no such row' => ['thicket:mix', '{"row":"wishing","stand":{"date":"2026-09-03","place":{"latitude":"44","elevationMetres":"1"},"species":"common-privet"}}', '/row'],
+    'a row of no stand' => ['thicket:mix', '{"row":"cut-stump/glyphosate"}', '/stand'], 'a tank in inches' => ['thicket:mix', '{"row":"cut-stump/glyphosate","tank":"3 in","stand":{"date":"2026-09-03","place":{"latitude":"44","elevationMetres":"1"},"species":"common-privet"}}', '/tank'],
     'no date' => ['thicket:advise', '{"place":{"latitude":"44","elevationMetres":"1"}}', '/date'], 'stray' => ['thicket:advise', '{"date":"2026-09-03","place":{"latitude":"44","elevationMetres":"1"},"glug":1}', '/glug'],
 ]);
 

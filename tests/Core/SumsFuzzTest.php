@@ -13,6 +13,7 @@ use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Mix\FieldSums;
+use Thicket\Mix\GroundSums;
 use Thicket\Mix\SolvedSum;
 use Thicket\Mix\SumReader;
 use Thicket\Mix\Sums;
@@ -52,8 +53,9 @@ function randomFigures(Randomizer $random, SumTable $table): array
         if ($table->isDerived($field) || $random->getInt(0, 9) < 5) {
             continue;
         }
-        $kinds = $random->getInt(0, 19) === 0 ? Dimension::cases() : $table->kinds($field);
-        $known[$field] = spelled($random, $kinds[$random->getInt(0, count($kinds) - 1)]);
+        $kinds = $random->getInt(0, 19) === 0 ? Dimension::cases() : [...$table->kinds($field), ...($table->weightFor($field) === null ? [] : [Dimension::MassShare])];
+        // what a litre weighs is seldom far from water
+        $known[$field] = str_ends_with($field, 'Weighs') && $random->getInt(0, 4) > 0 ? "1.{$random->getInt(0, 99)} kg/L" : spelled($random, $kinds[$random->getInt(0, count($kinds) - 1)]);
     }
 
     return $known;
@@ -177,7 +179,7 @@ it('reads hostile figures of the single sums without breaking', function () {
     $fields = ['finished', 'tank', 'rate', 'area', 'sprayVolume', 'total', 'amount', 'graduation', 'holds', 'labelMost', 'spacing', 'perCut', 'diameter', 'band', 'film', 'leftover', 'leftoverStrength', 'strength', 'across', 'apart', 'length', 'side', 'depth', 'bag', 'flow', 'weight', 'caught', 'used', 'speed', 'time', 'girth', 'second', 'ringWidth', 'stumpHeight', 'perTree', 'each', 'labelPerStem', 'blade', 'bottle'];
     $solved = 0;
     for ($i = 0; $i < 1500; ++$i) {
-        $names = [...Sums::NAMES, ...FieldSums::NAMES];
+        $names = [...Sums::NAMES, ...FieldSums::NAMES, ...GroundSums::NAMES];
         $document = ['sum' => $names[$random->getInt(0, count($names) - 1)], 'carrier' => 'water', 'way' => 'course', 'per' => 'girth', 'count' => $random->getInt(-1, 2000), 'grade' => '5-10-10'];
         foreach ($fields as $field) {
             $random->getInt(0, 2) === 0 || $document[$field] = spelled($random, Dimension::cases()[$random->getInt(0, count(Dimension::cases()) - 1)]);

@@ -75,6 +75,12 @@ it('solves', function (string $id, array $known, array $expected) {
     'mix: dry' => ['make-up', ['finished' => '10 L', 'strength' => '2 g/L'], ['product' => ['20', 'g'], 'carrier' => ['10', 'L']]],
     'mix: dry, backwards' => ['make-up', ['finished' => '4 gal', 'product' => '1 oz wt'], ['strength' => ['0.25', 'oz_wt/gal_us']]],
     'mix: product from the carrier, imperial' => ['make-up', ['carrier' => '3 imp gal', 'strength' => '1:3'], ['finished' => ['4', 'gal_imp'], 'product' => ['1', 'gal_imp']]],
+    // by weight: 2 % of a mix of 1.01 kg/L is 20.2 g/L; of a product of 1.2 kg/L that is 20.2 / 1200 = 1.6833 %, of 8 lb/gal mix 0.16 lb
+    'mix: by weight, dry' => ['make-up', ['finished' => '10 L', 'strength' => '2 % w/w', 'mixWeighs' => '1.01 kg/L'], ['product' => ['202', 'g'], 'strength' => ['20.2', 'g/L']]],
+    'mix: by weight, poured' => ['make-up', ['finished' => '12 L', 'strength' => '2 % w/w', 'mixWeighs' => '1010 g/L', 'content' => '1.2 kg/L'], ['product' => ['202', 'mL'], 'carrier' => ['11.798', 'L']]],
+    'mix: by weight, gallons' => ['make-up', ['finished' => '5 gal', 'strength' => '2 % w/w', 'mixWeighs' => '8 lb/gal', 'content' => '10 lb/gal'], ['product' => ['0.08', 'gal_us']]],
+    'hand: by weight' => ['on-hand', ['onHand' => '101 g', 'strength' => '1 % w/w', 'mixWeighs' => '1.01 kg/L'], ['finished' => ['10', 'L']]],
+    'tank: by weight' => ['in-tank', ['inTank' => '50 L', 'strengthNow' => '0.5 % w/w', 'mixWeighs' => '1 kg/L'], ['productIn' => ['250', 'g']]],
     // 2: what is on hand
     'hand: imperial pint' => ['on-hand', ['onHand' => '1 imp pt', 'strength' => '2 imp fl oz/imp gal'], ['finished' => ['10', 'gal_imp']]],
     'hand: to mix' => ['on-hand', ['onHand' => '1 qt', 'strength' => '20 %'], ['finished' => ['1.25', 'gal_us']]],
@@ -94,6 +100,9 @@ it('solves', function (string $id, array $known, array $expected) {
     'tank: imperial' => ['in-tank', ['productIn' => '4 imp fl oz', 'inTank' => '1 imp gal'], ['strengthNow' => ['2.5', 'pct_vv_product'], 'carrierIn' => ['156', 'fl_oz_imp']]],
     // 4: 50 % of a 41 % product by 53.8 %: 38.1 % nominal; 50 x 360 / 480 = 37.5 %
     'active: nominal' => ['match-active', ['used' => '50 %', 'strengthOfUsed' => '41 % w/w', 'strengthOfOther' => '53.8 % w/w'], ['other' => ['38.1', 'pct_vv_product']]],
+    // 41 % of 1.2 kg/L is 492 g ai/L: 2 x 492 / 480 = 2.05 %; of two weights 50 x 41 x 1.2 / (53.8 x 1.3) = 35.17 %
+    'active: by weight against the litre' => ['match-active', ['used' => '2 %', 'strengthOfUsed' => '41 % w/w', 'usedWeighs' => '1.2 kg/L', 'strengthOfOther' => '480 g ai/L'], ['other' => ['2.05', 'pct_vv_product']]],
+    'active: two weights and what their litres weigh' => ['match-active', ['used' => '50 %', 'strengthOfUsed' => '41 % w/w', 'usedWeighs' => '1.2 kg/L', 'strengthOfOther' => '53.8 % w/w', 'otherWeighs' => '1.3 kg/L'], ['other' => ['35.17', 'pct_vv_product']]],
     'active: by weight a litre' => ['match-active', ['used' => '50 %', 'strengthOfUsed' => '360 g ae/L', 'strengthOfOther' => '480 g ae/L'], ['other' => ['37.5', 'pct_vv_product'], 'activeInMix' => ['180', 'g_ae/L']]],
     'active: backwards' => ['match-active', ['other' => '37.5 %', 'strengthOfUsed' => '360 g ae/L', 'strengthOfOther' => '480 g ae/L'], ['used' => ['50', 'pct_vv_product']]],
     'active: in pounds' => ['match-active', ['used' => '2 %', 'strengthOfUsed' => '3 lb ae/gal', 'strengthOfOther' => '4 lb ae/gal'], ['other' => ['1.5', 'pct_vv_product']]],
@@ -111,6 +120,10 @@ it('solves', function (string $id, array $known, array $expected) {
     'area: spray for a rate' => ['by-area', ['strength' => '1 %', 'rate' => '2 L/ha'], ['perArea' => ['200', 'L/ha']]],
     'area: spray that went out' => ['by-area', ['spray' => '60 L', 'area' => '0.3 ha'], ['perArea' => ['200', 'L/ha']]],
     'area: rate from a load' => ['by-area', ['perLoad' => '16 fl oz', 'tank' => '25 gal', 'perArea' => '50 gal/ac'], ['rate' => ['1', 'qt_us/ac']]],
+    // granules: 2 lb on each 1000 sq ft of 3500; 40 kg/ha on 250 m2; 56 lb/ac on a quarter
+    'area: granules, US' => ['by-area', ['rate' => '2 lb/1000 sq ft', 'area' => '3500 sq ft', 'labelMost' => '2 lb/1000 sq ft'], ['product' => ['7', 'lb']]],
+    'area: granules, metric' => ['by-area', ['rate' => '40 kg/ha', 'area' => '250 m2', 'labelMost' => '40 kg/ha'], ['product' => ['1', 'kg']]],
+    'area: granules, acres' => ['by-area', ['rate' => '56 lb/ac', 'area' => '0.25 ac', 'labelMost' => '60 lb/ac'], ['product' => ['14', 'lb']]],
     'area: 1000 square feet' => ['by-area', ['rate' => '1 fl oz/1000 sq ft', 'area' => '5000 sq ft'], ['product' => ['5', 'fl_oz_us']]],
     'area: imperial' => ['by-area', ['rate' => '2 imp pt/ac', 'area' => '3 ac', 'perArea' => '20 imp gal/ac'], ['product' => ['6', 'pt_imp'], 'spray' => ['60', 'gal_imp'], 'strength' => ['1.25', 'pct_vv_product']]],
     'area: 100 square metres' => ['by-area', ['rate' => '5 mL/100 m2', 'area' => '600 m2', 'perArea' => '5 L/100 m2'], ['product' => ['30', 'mL'], 'spray' => ['30', 'L'], 'strength' => ['0.1', 'pct_vv_product']]],
@@ -181,6 +194,9 @@ it('calls solved what was held against every limit given, and says of the rest t
     'a limit of another basis than the content' => ['make-up', ['product' => '2 L', 'finished' => '100 L', 'labelMost' => '7 g ai/L', 'content' => '360 g ae/L'], 'solved-unchecked', ['labelMost']],
     // 2 % at 1.2 kg a litre is 24 g/L
     'a limit by weight, and what a litre weighs' => ['make-up', ['product' => '2 L', 'finished' => '100 L', 'labelMost' => '23 g/L', 'content' => '1200 g/L'], 'contradiction'],
+    // 1 % by weight of 1.02 kg/L is 10.2 g/L; 0.85 % of 1.2 kg/L product is just that
+    'a limit by weight, at it' => ['make-up', ['finished' => '100 L', 'strength' => '0.85 %', 'labelMost' => '1 % w/w', 'mixWeighs' => '1.02 kg/L', 'content' => '1.2 kg/L'], 'solved'],
+    'a limit by weight, above it' => ['make-up', ['finished' => '100 L', 'strength' => '0.86 %', 'labelMost' => '1 % w/w', 'mixWeighs' => '1.02 kg/L', 'content' => '1.2 kg/L'], 'contradiction'],
     'quarts against pounds an acre' => ['by-area', ['rate' => '2 qt/ac', 'area' => '1 ac', 'labelMost' => '1 lb/ac'], 'solved-unchecked', ['labelMost']],
     // 2 qt/ac of 4 lb ae/gal is 2 lb ae/ac
     'quarts against pounds of acid' => ['by-area', ['rate' => '2 qt/ac', 'area' => '1 ac', 'labelMost' => '2 lb ae/ac', 'content' => '4 lb ae/gal'], 'solved'],
@@ -278,6 +294,10 @@ it('refuses what cannot be read, at its field', function (array $document, strin
     'soil the card must class' => [['sum' => 'by-soil', 'known' => ['soil' => 'silt loam', 'medium' => '3 tsp/gal']], '/known/soil'],
     'soil without its direction' => [['sum' => 'by-soil', 'known' => ['soil' => 'fine', 'medium' => '3 tsp/gal']], '/known/fine'],
     'a tenth of a tenth' => [['sum' => 'make-up', 'known' => ['strength' => '0:4']], '/known/strength'],
+    'by weight, and nobody knows what a litre weighs' => [['sum' => 'make-up', 'known' => ['finished' => '3 L', 'strength' => '2 % w/w']], '/known/strength'],
+    'by weight against the litre' => [['sum' => 'match-active', 'known' => ['used' => '2 %', 'strengthOfUsed' => '41 % w/w', 'strengthOfOther' => '480 g ai/L']], '/known/strengthOfUsed'],
+    'a litre as light as gas' => [['sum' => 'make-up', 'known' => ['finished' => '3 L', 'strength' => '2 % w/w', 'mixWeighs' => '0.4 kg/L']], '/known/mixWeighs'],
+    'more than all by weight' => [['sum' => 'make-up', 'known' => ['finished' => '3 L', 'strength' => '101 % w/w', 'mixWeighs' => '1 kg/L']], '/known/strength'],
     'nothing known' => [['sum' => 'make-up', 'known' => []], '/known'],
     'a strength of nought' => [['sum' => 'make-up', 'known' => ['finished' => '2 L', 'strength' => '0 %']], '/known/strength'],
     'a tank of nought' => [['sum' => 'tank-loads', 'known' => ['total' => '10 L', 'tank' => '0 L']], '/known/tank'],
@@ -374,6 +394,8 @@ it('says how much comes out and how much goes in where the tank has no room', fu
     'room for some of it' => ['14 L', '1 %', '10 %', '15 L', '363.64', '1363.64', 'mL'],
     // r = 4 - 4 x 2 / 3 = 1.3333
     'too strong and full, imperial' => ['4 imp gal', '3 %', '2 %', '4 imp gal', '1.33', '1.33', 'gal_imp'],
+    // r = 3 gal - 4 gal x 1 / 2 = 1 gal; in: 1 + 1
+    'twice too strong, gallons' => ['3 gal', '2 %', '1 %', '4 gal', '1.00', '2.00', 'gal_us'],
     // r = 14 - 15 x 2 / 3 = 4; in: 1 + 4
     'too strong, some room' => ['14 L', '3 %', '2 %', '15 L', '4.00', '5.00', 'L'],
 ]);
@@ -506,6 +528,14 @@ function readable(mixed $value): mixed
     };
 }
 
+/** A square patch whose western six tenths got one load and whose eastern part, from so many tenths on, another. */
+function overlapping(string $west, string $east, ?string $most, int $from = 4): array
+{
+    $ring = static fn (float $w, float $e): array => ['type' => 'Polygon', 'coordinates' => [[[$w, 50.0], [$e, 50.0], [$e, 50.001], [$w, 50.001], [$w, 50.0]]]];
+
+    return ['sum' => 'overlap', 'patch' => $ring(10.0, 10.001), 'loads' => [['outline' => $ring(10.0, 10.0006), 'load' => $west], ['outline' => $ring(10.0 + $from / 10000, 10.001), 'load' => $east]]] + ($most === null ? [] : ['labelMost' => $most]);
+}
+
 it('answers a single sum whole', function (array $document, array $values, array $missing = []) {
     $solved = sum($document);
     expect(readable($solved['values']))->toBe($values)->and($solved['missing'])->toBe($missing);
@@ -545,6 +575,24 @@ it('answers a single sum whole', function (array $document, array $values, array
     'rings, feet' => [['sum' => 'rings', 'count' => 140, 'across' => '6 ft', 'rate' => '2 qt/ac'], ['one' => '2.627 m²', 'shared' => '0 m²', 'area' => '367.7 m²', 'product' => '0.172 L']],
     // pi/4 x 4 = 3.1416 m2; 20 L/ha
     'rings, metres, with spray' => [['sum' => 'rings', 'count' => 100, 'across' => '2 m', 'rate' => '5 L/ha', 'sprayVolume' => '200 L/ha'], ['one' => '3.142 m²', 'shared' => '0 m²', 'area' => '314.2 m²', 'product' => '0.1571 L', 'spray' => '6.283 L']],
+    // 100 x pi/4 x 36 = 2827.4 sq ft = 0.064909 ac, so 0.064909 imp pt of 568.26 mL
+    'rings, imperial' => [['sum' => 'rings', 'count' => 100, 'across' => '6 ft', 'rate' => '1 imp pt/ac'], ['one' => '2.627 m²', 'shared' => '0 m²', 'area' => '262.7 m²', 'product' => '0.03689 L']],
+    // granules: 30 x 12.566 sq ft = 0.0086545 ac x 50 lb = 0.43273 lb; 50 x 1.13097 m2 at 40 kg/ha = 226.2 g
+    'rings of granules, pounds' => [['sum' => 'rings', 'count' => 30, 'across' => '4 ft', 'rate' => '50 lb/ac'], ['one' => '1.167 m²', 'shared' => '0 m²', 'area' => '35.02 m²', 'product' => '196.3 g']],
+    'rings of granules, metric' => [['sum' => 'rings', 'count' => 50, 'across' => '1.2 m', 'rate' => '40 kg/ha'], ['one' => '1.131 m²', 'shared' => '0 m²', 'area' => '56.55 m²', 'product' => '226.2 g']],
+    // 2 x 3 / 20 of 10 ac; at 2 qt/ac 6 qt
+    'strips of an orchard, feet' => [['sum' => 'treated-area', 'area' => '10 ac', 'rowSpacing' => '20 ft', 'stripSide' => '3 ft', 'rate' => '2 qt/ac'], ['treated' => '3 ac', 'percent-of-area' => '30', 'product' => '5.678 L']],
+    // strips that just meet are the whole
+    'strips that meet, metres' => [['sum' => 'treated-area', 'area' => '5 ha', 'rowSpacing' => '4 m', 'stripSide' => '2 m'], ['treated' => '5 ha', 'percent-of-area' => '100']],
+    'a share that the weed covers' => [['sum' => 'treated-area', 'area' => '1.2 ha', 'coverPercent' => 15, 'rate' => '5 L/ha', 'sprayVolume' => '300 L/ha'], ['treated' => '0.18 ha', 'percent-of-area' => '15', 'product' => '0.9 L', 'spray' => '54 L']],
+    // 40 plants of 4 ft at 2 m2 a crown; at 0.99 m they are of the class below, 0.6 m2
+    'plants by their crowns' => [['sum' => 'treated-area', 'plants' => 40, 'height' => '4 ft'], ['treated' => '80 m²']],
+    'lower plants' => [['sum' => 'treated-area', 'plants' => 40, 'height' => '99 cm'], ['treated' => '24 m²']],
+    // the middle of the patch got both jobs, 2 + 1 qt/ac; of 4 qt/ac one is left
+    'ground of two jobs' => [overlapping('2 qt/ac', '1 qt/ac', '4 qt/ac'), ['reached' => true, 'heaviest' => '3 US qt/ac', 'above-label' => false, 'left' => '1 US qt/ac']],
+    'ground of two jobs, at the most' => [overlapping('2 L/ha', '1 L/ha', '3 L/ha'), ['reached' => true, 'heaviest' => '3 L/ha', 'above-label' => false, 'left' => '0 L/ha']],
+    'ground of two jobs, above it' => [overlapping('2 kg ae/ha', '1 kg ae/ha', '2.9 kg ae/ha'), ['reached' => true, 'heaviest' => '3 kg a.e./ha', 'above-label' => true, 'left' => '0 kg a.e./ha']],
+    'jobs that only touch' => [overlapping('2 L/ha', '1 L/ha', null, 6), ['reached' => true, 'heaviest' => '2 L/ha']],
     // r 1, s 1: 2 acos(1/2) - sqrt(3)/2 = 1.22837 m2 shared by each pair; 10 trees in 2 rows are 8 pairs
     'rings that overlap' => [['sum' => 'rings', 'count' => 10, 'across' => '2 m', 'apart' => '1 m', 'rows' => 2], ['one' => '3.142 m²', 'shared' => '9.827 m²', 'area' => '21.59 m²']],
     'rings that just touch' => [['sum' => 'rings', 'count' => 10, 'across' => '2 m', 'apart' => '2 m'], ['one' => '3.142 m²', 'shared' => '0 m²', 'area' => '31.42 m²']],
@@ -612,6 +660,14 @@ it('refuses a single sum at the figure that is missing or cannot be', function (
     'a leftover above the label' => [['sum' => 'leftover-into', 'leftover' => '2 L', 'leftoverStrength' => '1 %', 'finished' => '15 L', 'strength' => '3 %', 'labelMost' => '2 %'], ['/strength']],
     'rings of nothing' => [['sum' => 'rings', 'count' => 10, 'across' => '0 ft'], ['/across']],
     'more rows than trees' => [['sum' => 'rings', 'count' => 3, 'across' => '6 ft', 'rows' => 4], ['/rows']],
+    'strips wider than the rows' => [['sum' => 'treated-area', 'area' => '5 ha', 'rowSpacing' => '4 m', 'stripSide' => '2.01 m'], ['/stripSide']],
+    'an area by nothing' => [['sum' => 'treated-area', 'area' => '5 ha'], ['/rowSpacing']],
+    'an area by two ways' => [['sum' => 'treated-area', 'area' => '5 ha', 'coverPercent' => 5, 'plants' => 4, 'height' => '1 m'], ['/plants']],
+    'cover of more than all' => [['sum' => 'treated-area', 'area' => '5 ha', 'coverPercent' => 101], ['/coverPercent']],
+    'loads of two kinds' => [overlapping('2 L/ha', '1 kg ae/ha', '4 L/ha'), ['/loads/1/load']],
+    'a most of another kind' => [overlapping('2 L/ha', '1 L/ha', '4 kg/ha'), ['/labelMost']],
+    'a load that is an amount' => [overlapping('2 L', '1 L/ha', null), ['/loads/0/load']],
+    'jobs on no patch' => [['patch' => null] + overlapping('2 L/ha', '1 L/ha', null), ['/patch']],
     'a rate that is none' => [['sum' => 'rings', 'count' => 3, 'across' => '6 ft', 'rate' => '2 qt'], ['/rate']],
     'one stroke above the label' => [['sum' => 'tree-dose', 'perTree' => '2 mL', 'each' => '2.1 mL', 'labelPerStem' => '2 mL'], ['/each']],
     'a tree above the label' => [['sum' => 'tree-dose', 'perTree' => '3 mL', 'each' => '1 mL', 'labelPerStem' => '2.9 mL'], ['/perTree']],

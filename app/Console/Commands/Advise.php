@@ -7,15 +7,13 @@ namespace App\Console\Commands;
 use App\Wire\BoardWire;
 use App\Wire\ChoiceWire;
 use App\Wire\ProgrammeWire;
-use App\Wire\Wire;
+use App\Wire\RecipeWire;
 use Thicket\Input\Fields;
 use Thicket\Knowledge\Catalogue;
-use Thicket\Measure\Quantity;
 use Thicket\Methods\Board;
 use Thicket\Methods\CostCurve;
 use Thicket\Methods\Row;
 use Thicket\Methods\SideBySide;
-use Thicket\Methods\Situation;
 use Thicket\Methods\SituationReader;
 use Thicket\Methods\Weights;
 use Thicket\Mix\RecipeSolver;
@@ -38,13 +36,9 @@ final class Advise extends Twin
         $weights = Weights::read($in);
         $also = $in->has('also') ? $in->object('also') : null;
         $board = Board::for($situation, $catalogue, $schools, $shed, null, $weights);
-        $rows = [];
-        foreach ($board->rows as $row) {
-            $rows[$row->candidate->id()] = $row;
-        }
-        $compared = array_map(fn (string $id): ?Row => $this->row($rows, $id, $also, 'compare'), $also?->strings('compare') ?? []);
-        $costs = $also?->has('costs') === true ? $this->row($rows, $also->text('costs', 200) ?? '', $also, 'costs') : null;
-        $mixed = $also?->has('recipe') === true ? $this->row($rows, $also->text('recipe', 200) ?? '', $also, 'recipe') : null;
+        $compared = array_map(fn (string $id): ?Row => $this->row($board, $id, $also, 'compare'), $also?->strings('compare') ?? []);
+        $costs = $also?->has('costs') === true ? $this->row($board, $also->text('costs', 200) ?? '', $also, 'costs') : null;
+        $mixed = $also?->has('recipe') === true ? $this->row($board, $also->text('recipe', 200) ?? '', $also, 'recipe') : null;
         $programmes = $also?->bool('programmes', false) ?? false;
         $also?->noOthers();
         $in->has('also') || $in->raw('also');
@@ -54,27 +48,12 @@ final class Advise extends Twin
         return app(BoardWire::class)->board($board, $situation)
             + ($programmes ? ['programmes' => app(ProgrammeWire::class)->offers((new Planner($catalogue, $schools, $shed))->offers($situation))['offers']] : [])
             + ($compared === [] ? [] : ['comparison' => app(ChoiceWire::class)->comparison(array_map(static fn (Row $r): SideBySide => SideBySide::of($situation, $r, []), array_values(array_filter($compared))))['columns']])
-            + ($mixed === null ? [] : ['recipe' => $this->recipe($situation, $mixed)])
+            + ($mixed === null ? [] : ['recipe' => ['row' => $mixed->candidate->id()] + app(RecipeWire::class)->recipe(RecipeSolver::plain($situation, $mixed->candidate)->solve(null))])
             + ($costs === null ? [] : ['costs' => app(ChoiceWire::class)->costs($costs->candidate, CostCurve::of($situation, $costs->candidate))]);
     }
 
-    /** @return array<string, mixed> what the row would be mixed as, by typical values or by its card */
-    private function recipe(Situation $situation, Row $row): array
+    private function row(Board $board, string $id, ?Fields $also, string $field): ?Row
     {
-        $recipe = (new RecipeSolver($situation, $row->candidate, $situation->area))->solve(null);
-
-        return [
-            'row' => $row->candidate->id(), 'finished' => $recipe->isFinished(), 'carrier' => $recipe->carrier, 'strength' => Wire::quantity($recipe->strength?->percent()), 'why' => $recipe->strengthWhy,
-            'need' => Wire::quantity($recipe->need), 'product' => Wire::quantity($recipe->product()), 'missing' => $recipe->missing, 'blocks' => $recipe->blocks,
-            'working' => array_map(static fn (mixed $v): mixed => $v instanceof Quantity ? Wire::quantity($v) : $v, $recipe->working),
-        ];
-    }
-
-    /** @param array<string, Row> $rows */
-    private function row(array $rows, string $id, ?Fields $also, string $field): ?Row
-    {
-        isset($rows[$id]) || $also?->fault($field, "The board has no row {$id}.");
-
-        return $rows[$id] ?? null;
+        return $board->row($id) ?? $also?->fault($field, "The board has no row {$id}.");
     }
 }

@@ -12,7 +12,8 @@ final class Faults
 
     public function add(string $pointer, string $message): void
     {
-        $this->faults[] = ['pointer' => $pointer, 'message' => $message];
+        // a figure that two others are read by is told once
+        in_array($fault = ['pointer' => $pointer, 'message' => $message], $this->faults, true) || $this->faults[] = $fault;
     }
 
     public function any(): bool

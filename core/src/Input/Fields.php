@@ -130,6 +130,11 @@ final class Fields
         return is_int($value) && $value >= $least && $value <= $most ? $value : $this->fault($name, self::called($name) . ": give a whole number from {$least} to {$most}.");
     }
 
+    public function intOrNull(string $name, int $least, int $most): ?int
+    {
+        return $this->has($name) ? $this->int($name, $least, $most) : $this->absent($name);
+    }
+
     public function uuid(string $name): ?string
     {
         $value = $this->take($name);
@@ -209,6 +214,19 @@ final class Fields
         return $this->has($name) ? $this->quantity($name, $dimension, $bareUnit) : $this->absent($name);
     }
 
+    /** An amount that cannot be nought. */
+    public function positive(string $name, Dimension $dimension, ?Unit $bareUnit = null): ?Quantity
+    {
+        $quantity = $this->quantity($name, $dimension, $bareUnit);
+
+        return $quantity !== null && !$quantity->amount->isPositive() ? $this->fault($name, 'This must be above zero.') : $quantity;
+    }
+
+    public function positiveOrNull(string $name, Dimension $dimension, ?Unit $bareUnit = null): ?Quantity
+    {
+        return $this->has($name) ? $this->positive($name, $dimension, $bareUnit) : $this->absent($name);
+    }
+
     public function reading(string $name, ?Dimension $dimension, ?Unit $bareUnit = null): ?Reading
     {
         $typed = $this->typed($name);
@@ -228,6 +246,11 @@ final class Fields
         }
 
         return $reading;
+    }
+
+    public function readingOrNull(string $name, ?Dimension $dimension, ?Unit $bareUnit = null): ?Reading
+    {
+        return $this->has($name) ? $this->reading($name, $dimension, $bareUnit) : $this->absent($name);
     }
 
     public function strength(string $name): ?Strength

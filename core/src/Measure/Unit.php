@@ -101,6 +101,7 @@ enum Unit: string
     case KilogramIngredientPerHectare = 'kg_ai/ha';
     case PoundIngredientPerAcre = 'lb_ai/ac';
     case GramPerLitre = 'g/L';
+    case KilogramPerLitre = 'kg/L';
     case PercentWeightPerVolume = 'pct_wv';
     case OunceWeightPerUsGallon = 'oz_wt/gal_us';
     case PoundPerUsGallon = 'lb/gal_us';
@@ -225,6 +226,7 @@ enum Unit: string
             self::KilogramIngredientPerHectare => [Dimension::IngredientPerArea, 'kg/ha', 'kg a.i./ha'],
             self::PoundIngredientPerAcre => [Dimension::IngredientPerArea, 'lb/ac', 'lb a.i./ac'],
             self::GramPerLitre => [Dimension::MassPerVolume, 'g/L', 'g/L'],
+            self::KilogramPerLitre => [Dimension::MassPerVolume, '1000', 'kg/L'],
             // grams in 100 mL of mix
             self::PercentWeightPerVolume => [Dimension::MassPerVolume, '10', '% w/v'],
             self::OunceWeightPerUsGallon => [Dimension::MassPerVolume, 'oz_wt/gal_us', 'oz (dry)/US gal'],

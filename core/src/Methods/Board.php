@@ -33,6 +33,17 @@ final readonly class Board
         return new self($rows, $catalogue->hash, $weights);
     }
 
+    public function row(string $id): ?Row
+    {
+        foreach ($this->rows as $row) {
+            if ($row->candidate->id() === $id) {
+                return $row;
+            }
+        }
+
+        return null;
+    }
+
     /**
      * The few that a picture can carry: the one named first, then the best that are not shut, one a method.
      *

@@ -38,7 +38,7 @@ final readonly class Money
             if (!isset($prices->products[$candidate->active?->id() ?? ''])) {
                 return null;
             }
-            $recipe = (new RecipeSolver($situation, $candidate, $situation->area, partners: $candidate->partners))->solve(null);
+            $recipe = RecipeSolver::plain($situation, $candidate)->solve(null);
             foreach (self::poured($candidate, $recipe) as $n => [$what, $amount]) {
                 $price = $amount === null ? null : $prices->ofProduct($what, $amount);
                 if ($price === null && $n === 0) {

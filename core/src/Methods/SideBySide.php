@@ -31,7 +31,7 @@ final readonly class SideBySide
 
         return new self(
             $row,
-            $active === null ? null : (new RecipeSolver($situation, $candidate, $situation->area))->solve(null),
+            $active === null ? null : RecipeSolver::plain($situation, $candidate)->solve(null),
             $row->measures->passes->count,
             $situation->target === null ? null : JudgeAfter::day($situation->target, $situation->day, $situation->shift, $candidate->method->showsLateOn($situation->target)),
             array_values(array_filter($row->findings, static fn (Finding $f): bool => $f->outcome !== Outcome::Fits && in_array(strstr($f->code, '.', true), self::HARMS, true))),

@@ -15,18 +15,17 @@ use Thicket\Timing\Laying;
 use Thicket\Timing\PreventerCalendar;
 
 /**
- * Sums of the ground, the sprayer and the bag: leftover into a new mix, rings and strips, mulch and watering, fertiliser in a bag, calibration,
- * nozzles, girth, doses of trees, preventer calendar. One JSON document each, as the single sums of mixing are ({@see Sums}); exact but for the overlap of rings.
+ * Sums of the sprayer, the tree and the bag: leftover into a new mix, fertiliser in a bag, calibration, nozzles, girth, doses of trees, preventer
+ * calendar. One JSON document each, as the single sums of mixing are ({@see Sums}); exact. Those of the ground stand in {@see GroundSums}.
  *
  * @phpstan-type Values array<string, Quantity|int|bool|string|list<array<string, mixed>>>
  */
 final readonly class FieldSums
 {
-    public const NAMES = ['leftover-into', 'rings', 'strip', 'mulch', 'water-in', 'bag', 'calibration', 'nozzles', 'girth', 'tree-dose', 'frill', 'preventer'];
+    public const NAMES = ['leftover-into', 'bag', 'calibration', 'nozzles', 'girth', 'tree-dose', 'frill', 'preventer'];
     /** Phosphorus in P2O5 and potassium in K2O by weight: 61.9475 / 141.9445 and 78.1966 / 94.1960 (standard atomic weights). */
     private const PHOSPHORUS = '619475/1419445';
     private const POTASSIUM = '781966/941960';
-    private const MOST_RINGS = 1_000_000;
     private const MOST_NOZZLES = 200;
     private const MOST_FLUSHES = 12;
     private const MOST_TREES = 1_000_000;
@@ -41,10 +40,6 @@ final readonly class FieldSums
     {
         $values = match ($sum) {
             'leftover-into' => $this->leftover($in),
-            'rings' => $this->rings($in),
-            'strip' => $this->strip($in),
-            'mulch' => $this->mulch($in),
-            'water-in' => $this->waterIn($in),
             'bag' => $this->bag($in),
             'calibration' => $this->calibration($in),
             'nozzles' => $this->nozzles($in),
@@ -66,9 +61,9 @@ final readonly class FieldSums
      */
     private function leftover(Fields $in): array
     {
-        $left = $this->positive($in, 'leftover', Dimension::Volume);
+        $left = $in->positive('leftover', Dimension::Volume);
         $leftStrength = $in->strength('leftoverStrength');
-        $finished = $this->positive($in, 'finished', Dimension::Volume);
+        $finished = $in->positive('finished', Dimension::Volume);
         $strength = $in->strength('strength');
         $most = $in->strengthOrNull('labelMost');
         if ($strength !== null && ($strength->share->isZero() || $strength->share->isEqualTo(1))) {
@@ -98,84 +93,10 @@ final readonly class FieldSums
         ];
     }
 
-    /**
-     * Circles round trees: n x pi/4 x d squared, less what neighbours in a row share, 2 r2 acos(s / 2r) - s/2 sqrt(4 r2 - s2) each (geometry, in floats).
-     *
-     * @return Values
-     */
-    private function rings(Fields $in): array
-    {
-        $count = $in->int('count', 1, self::MOST_RINGS);
-        $across = $this->positive($in, 'across', Dimension::Length);
-        $apart = $in->has('apart') ? $this->positive($in, 'apart', Dimension::Length) : $this->none($in, 'apart');
-        $rows = $in->int('rows', 1, self::MOST_RINGS, 1);
-        if ($count === null || $across === null || $rows === null || $in->faults->any()) {
-            $this->rates($in);
-
-            return [];
-        }
-        if ($rows > $count) {
-            $in->fault('rows', 'There cannot be more rows than trees.');
-        }
-        $d = $across->in(Unit::Metre);
-        $one = Quantity::of($d->multipliedBy($d)->dividedBy(4)->multipliedBy(Pi::value()), Unit::SquareMetre);
-        $shared = Quantity::zero(Unit::SquareMetre);
-        if ($apart !== null && $apart->isLessThan($across)) {
-            [$r, $s] = [$across->float(Unit::Metre) / 2, $apart->float(Unit::Metre)];
-            $lens = 2 * $r ** 2 * acos($s / (2 * $r)) - $s / 2 * sqrt(4 * $r ** 2 - $s ** 2);
-            $shared = Quantity::of(number_format($lens, 9, '.', ''), Unit::SquareMetre)->times($count - $rows);
-        }
-        $area = $one->times($count)->minus($shared);
-
-        return ['one' => $one, 'shared' => $shared, 'area' => $area] + $this->given($in, $area);
-    }
-
-    /** @return Values both sides of a row: length x 2 x side */
-    private function strip(Fields $in): array
-    {
-        $length = $this->positive($in, 'length', Dimension::Length);
-        $side = $this->positive($in, 'side', Dimension::Length);
-        $sides = $in->int('sides', 1, 2, 2);
-        if ($length === null || $side === null || $sides === null || $in->faults->any()) {
-            $this->rates($in);
-
-            return [];
-        }
-        $area = Quantity::of($length->in(Unit::Metre)->multipliedBy($side->in(Unit::Metre))->multipliedBy($sides), Unit::SquareMetre);
-
-        return ['area' => $area] + $this->given($in, $area);
-    }
-
-    /** @return Values what lies so deep on an area, and how many bags that is */
-    private function mulch(Fields $in): array
-    {
-        $volume = $this->layer($in);
-        $bag = $in->has('bag') ? $this->positive($in, 'bag', Dimension::Volume) : $this->none($in, 'bag');
-
-        return $volume === null || $in->faults->any() ? [] : ['volume' => $volume] + ($bag === null ? [] : ['bags' => $volume->per($bag)->toScale(0, RoundingMode::CEILING)->toInt()]);
-    }
-
-    /** @return Values watering in: depth x area, and how long the tap runs */
-    private function waterIn(Fields $in): array
-    {
-        $volume = $this->layer($in);
-        $flow = $in->has('flow') ? $this->positive($in, 'flow', Dimension::VolumePerTime) : $this->none($in, 'flow');
-
-        return $volume === null || $in->faults->any() ? [] : ['volume' => $volume] + ($flow === null ? [] : ['run' => Quantity::of($volume->in(Unit::Litre)->dividedBy($flow->in(Unit::LitrePerMinute)), Unit::Minute)]);
-    }
-
-    private function layer(Fields $in): ?Quantity
-    {
-        $area = $this->positive($in, 'area', Dimension::Area);
-        $depth = $this->positive($in, 'depth', Dimension::Length);
-
-        return $area === null || $depth === null ? null : Layer::volume($area, $depth);
-    }
-
     /** @return Values nutrients in a bag by its grade, percent of N, P2O5 and K2O by weight */
     private function bag(Fields $in): array
     {
-        $weight = $this->positive($in, 'weight', Dimension::Mass);
+        $weight = $in->positive('weight', Dimension::Mass);
         $grade = $in->text('grade', 20);
         if ($grade !== null && preg_match('/^(\d{1,2}(?:\.\d{1,2})?)-(\d{1,2}(?:\.\d{1,2})?)-(\d{1,2}(?:\.\d{1,2})?)$/D', $grade, $found) !== 1) {
             $grade = $in->fault('grade', 'Write the three figures of the bag, such as 5-10-10.');
@@ -198,11 +119,11 @@ final readonly class FieldSums
     private function calibration(Fields $in): array
     {
         $way = $in->choice('way', Calibration::WAYS);
-        $need = fn (string $name, Dimension $dimension): ?Quantity => $this->positive($in, $name, $dimension);
+        $need = fn (string $name, Dimension $dimension): ?Quantity => $in->positive($name, $dimension);
         switch ($way) {
             case 'course':
                 $caught = $need('caught', Dimension::Volume);
-                $given = $in->has('area') ? $need('area', Dimension::Area) : $this->none($in, 'area');
+                $given = $in->positiveOrNull('area', Dimension::Area);
                 $course = $in->has('area') ? $given : Calibration::course();
 
                 return $caught === null || $course === null ? [] : ['gives' => Calibration::byCourse($caught, $course), 'course' => $course];
@@ -216,7 +137,7 @@ final readonly class FieldSums
                     $flow = $need('flow', Dimension::VolumePerTime);
                     [$caught, $time] = $flow === null ? [null, null] : [Quantity::of($flow->in(Unit::LitrePerMinute), Unit::Litre), Quantity::of(1, Unit::Minute)];
                 } else {
-                    $this->none($in, 'flow');
+                    $in->raw('flow');
                     [$caught, $time] = [$need('caught', Dimension::Volume), $need('time', Dimension::Duration)];
                 }
 
@@ -224,7 +145,7 @@ final readonly class FieldSums
             case 'bottle':
                 $caught = $need('caught', Dimension::Volume);
                 $strokes = $in->int('strokes', 1, 100000);
-                $perTree = $in->has('perTree') ? $need('perTree', Dimension::Volume) : $this->none($in, 'perTree');
+                $perTree = $in->positiveOrNull('perTree', Dimension::Volume);
                 if ($caught === null || $strokes === null) {
                     return [];
                 }
@@ -241,11 +162,11 @@ final readonly class FieldSums
     {
         $flows = [];
         foreach ($in->objects('caught', self::MOST_NOZZLES, true) as $item) {
-            $one = $this->positive($item, 'amount', Dimension::Volume);
+            $one = $item->positive('amount', Dimension::Volume);
             $item->noOthers();
             $one === null || $flows[] = $one;
         }
-        $rated = $in->has('rated') ? $this->positive($in, 'rated', Dimension::Volume) : $this->none($in, 'rated');
+        $rated = $in->positiveOrNull('rated', Dimension::Volume);
         if ($flows === [] || $in->faults->any()) {
             return [];
         }
@@ -261,8 +182,8 @@ final readonly class FieldSums
     /** @return Values what a tape read round a stem is across; of two readings of a tapered stem, or across a wide and a narrow side, the mean */
     private function girth(Fields $in): array
     {
-        $girth = $this->positive($in, 'girth', Dimension::Length);
-        $second = $in->has('second') ? $this->positive($in, 'second', Dimension::Length) : $this->none($in, 'second');
+        $girth = $in->positive('girth', Dimension::Length);
+        $second = $in->positiveOrNull('second', Dimension::Length);
         if ($girth === null || $in->faults->any()) {
             return [];
         }
@@ -279,12 +200,12 @@ final readonly class FieldSums
      */
     private function treeDose(Fields $in): array
     {
-        $perTree = $this->positive($in, 'perTree', Dimension::Volume);
-        $each = $this->positive($in, 'each', Dimension::Volume);
-        $most = $in->has('labelPerStem') ? $this->positive($in, 'labelPerStem', Dimension::Volume) : $this->none($in, 'labelPerStem');
-        $diameter = $in->has('diameter') ? $this->positive($in, 'diameter', Dimension::Length) : $this->none($in, 'diameter');
-        $trees = $in->has('trees') ? $in->int('trees', 1, self::MOST_TREES) : $this->none($in, 'trees');
-        $bottle = $in->has('bottle') ? $this->positive($in, 'bottle', Dimension::Volume) : $this->none($in, 'bottle');
+        $perTree = $in->positive('perTree', Dimension::Volume);
+        $each = $in->positive('each', Dimension::Volume);
+        $most = $in->positiveOrNull('labelPerStem', Dimension::Volume);
+        $diameter = $in->positiveOrNull('diameter', Dimension::Length);
+        $trees = $in->intOrNull('trees', 1, self::MOST_TREES);
+        $bottle = $in->positiveOrNull('bottle', Dimension::Volume);
         if ($perTree === null || $each === null || $in->faults->any()) {
             return [];
         }
@@ -318,13 +239,13 @@ final readonly class FieldSums
      */
     private function frill(Fields $in): array
     {
-        $diameter = $this->positive($in, 'diameter', Dimension::Length);
-        $blade = $this->positive($in, 'blade', Dimension::Length);
-        $perCut = $this->positive($in, 'perCut', Dimension::Volume);
+        $diameter = $in->positive('diameter', Dimension::Length);
+        $blade = $in->positive('blade', Dimension::Length);
+        $perCut = $in->positive('perCut', Dimension::Volume);
         $percent = $in->int('cutPercent', 1, 99, 50);
-        $most = $in->has('labelPerStem') ? $this->positive($in, 'labelPerStem', Dimension::Volume) : $this->none($in, 'labelPerStem');
-        $trees = $in->has('trees') ? $in->int('trees', 1, self::MOST_TREES) : $this->none($in, 'trees');
-        $bottle = $in->has('bottle') ? $this->positive($in, 'bottle', Dimension::Volume) : $this->none($in, 'bottle');
+        $most = $in->positiveOrNull('labelPerStem', Dimension::Volume);
+        $trees = $in->intOrNull('trees', 1, self::MOST_TREES);
+        $bottle = $in->positiveOrNull('bottle', Dimension::Volume);
         if ($diameter === null || $blade === null || $perCut === null || $in->faults->any()) {
             return [];
         }
@@ -377,7 +298,7 @@ final readonly class FieldSums
         $lasting = $in->int('lastingDays', 1, 1000);
         $inside = $in->bool('leadInside', false);
         [$from, $until] = [$in->day('from'), $in->day('until')];
-        $most = $in->has('applications') ? $in->int('applications', 1, 50) : $this->none($in, 'applications');
+        $most = $in->intOrNull('applications', 1, 50);
         $interval = $in->int('intervalDays', 0, 400, 0);
         if ($from !== null && $until !== null && ($until < $from || $from->diff($until)->days > 1100)) {
             $in->fault('until', 'Plan to a day after the first, three years at most.');
@@ -392,39 +313,5 @@ final readonly class FieldSums
             'layings' => array_map(static fn (Laying $l): array => ['kind' => $l->kind, 'earliest' => $l->earliest->format('Y-m-d'), 'latest' => $l->latest->format('Y-m-d'), 'works-from' => $l->worksFrom->format('Y-m-d'), 'covers-until' => $l->coversUntil->format('Y-m-d')], $calendar->layings),
             'unprotected' => array_map(static fn (array $gap): array => ['from' => $gap['from']->format('Y-m-d'), 'to' => $gap['to']->format('Y-m-d')], $calendar->unprotected),
         ];
-    }
-
-    /** @return array<string, Quantity> product and spray on an area, where a rate of either was given */
-    private function given(Fields $in, Quantity $area): array
-    {
-        [$rate, $spray] = $this->rates($in);
-
-        return ($rate === null ? [] : ['product' => AreaRate::over($rate, $area)]) + ($spray === null ? [] : ['spray' => AreaRate::over($spray, $area)]);
-    }
-
-    /** @return array{Quantity|null, Quantity|null} product an area, mix an area */
-    private function rates(Fields $in): array
-    {
-        $rate = $in->has('rate') ? $in->reading('rate', null)?->quantity : $this->none($in, 'rate');
-        if ($rate !== null && !in_array($rate->dimension(), [Dimension::VolumePerArea, Dimension::MassPerArea], true)) {
-            $rate = $in->fault('rate', 'Give product an area, such as 2 qt/ac, 5 L/ha or 3 oz dry/ac.');
-        }
-
-        return [$rate, $in->has('sprayVolume') ? $this->positive($in, 'sprayVolume', Dimension::VolumePerArea) : $this->none($in, 'sprayVolume')];
-    }
-
-    private function positive(Fields $in, string $name, Dimension $dimension): ?Quantity
-    {
-        $quantity = $in->quantity($name, $dimension);
-
-        return $quantity !== null && !$quantity->amount->isPositive() ? $in->fault($name, 'This must be above zero.') : $quantity;
-    }
-
-    /** Marks a field that was left out as read. */
-    private function none(Fields $in, string $name): null
-    {
-        $in->raw($name);
-
-        return null;
     }
 }

@@ -38,6 +38,12 @@ final readonly class RecipeSolver
     {
     }
 
+    /** Of a stand alone: nothing put there before, no sprayer calibrated, one count. */
+    public static function plain(Situation $situation, Candidate $candidate): self
+    {
+        return new self($situation, $candidate, $situation->area, partners: $candidate->partners);
+    }
+
     /**
      * The recipe with what is to be said of it: carrier, additives, water and tank judged, and the loads with leftover and helpers.
      *

@@ -47,6 +47,7 @@ final readonly class SumReader
             $known->has($field) || $known->raw($field);
             $quantity === null || $given[$field] = $quantity;
         }
+        self::weightAgainstVolume($known, $given, $table);
         $asked = $given !== [] || $in->faults->any();
         if ($id === 'by-soil') {
             $given = $this->ofSoil($known, $given);
@@ -95,12 +96,23 @@ final readonly class SumReader
         } catch (UnreadableQuantity|UnitMismatch $e) {
             return $known->fault($field, $e->getMessage());
         }
-        $quantity = $known->reading($field, null, $kinds === [Dimension::Count] ? Unit::One : null)?->quantity;
+        $quantity = $known->reading($field, $kinds === [Dimension::MassPerVolume] ? Dimension::MassPerVolume : null, $kinds === [Dimension::Count] ? Unit::One : null)?->quantity;
         if ($quantity === null) {
             return null;
         }
+        $litre = $quantity->dimension() === Dimension::MassShare ? $table->weightFor($field) : null;
+        if ($litre !== null && $known->has($litre)) {
+            $quantity = self::byLitre($known, $field, $quantity, $litre, $table);
+            if ($quantity === null) {
+                return null;
+            }
+        }
         if (!in_array($quantity->dimension(), $kinds, true)) {
-            $byWeight = $quantity->dimension() === Dimension::MassShare ? ' Percent by weight needs the weight of a litre.' : '';
+            $byWeight = match (true) {
+                $quantity->dimension() !== Dimension::MassShare => '',
+                $litre === null => ' Percent by weight needs the weight of a litre.',
+                default => " Percent by weight needs the weight of a litre of the mix: give {$litre} too.",
+            };
 
             return $known->fault($field, 'Write ' . implode(', or ', array_map(Reading::example(...), $kinds)) . ".{$byWeight}");
         }
@@ -115,6 +127,45 @@ final readonly class SumReader
         }
 
         return $quantity;
+    }
+
+    /**
+     * A share by weight told by the litre: 2 % by weight of a mix of 1010 g/L is 20.2 g/L; with a product of 1200 g/L that is 1.68 % by volume too.
+     * A content by weight is that of the ingredient as printed. Exact, nothing is taken for water.
+     */
+    private static function byLitre(Fields $known, string $field, Quantity $share, string $litre, SumTable $table): ?Quantity
+    {
+        $weighs = $known->positive($litre, Dimension::MassPerVolume);
+        if ($weighs === null) {
+            return null;
+        }
+        if ($share->isNegative() || $share->isGreaterThan(Quantity::of(100, Unit::PercentByWeight))) {
+            return $known->fault($field, 'A share by weight lies between 0 and 100 %.');
+        }
+        $grams = $share->in(Unit::PercentByWeight)->dividedBy(100)->multipliedBy($weighs->in(Unit::GramPerLitre));
+        $kinds = $table->kinds($field);
+        if (!in_array(Dimension::MassPerVolume, $kinds, true)) {
+            return Quantity::of($grams, Unit::GramIngredientPerLitre);
+        }
+        $ofProduct = $known->has($table->content()) ? $known->reading($table->content(), null)?->quantity : null;
+
+        return $ofProduct !== null && $ofProduct->dimension() === Dimension::MassPerVolume && $ofProduct->amount->isPositive()
+            ? Quantity::of($grams->dividedBy($ofProduct->in(Unit::GramPerLitre))->multipliedBy(100), Unit::PercentProduct)
+            : Quantity::of($grams, Unit::GramPerLitre);
+    }
+
+    /**
+     * Contents of two products, one by weight and one by the litre, are not held against each other before somebody tells what a litre weighs.
+     *
+     * @param array<string, Quantity> $given
+     */
+    private static function weightAgainstVolume(Fields $known, array $given, SumTable $table): void
+    {
+        $contents = array_filter($given, static fn (string $field): bool => $table->weightFor($field) !== null && !$table->isStrength($field), ARRAY_FILTER_USE_KEY);
+        $byWeight = array_filter($contents, static fn (Quantity $one): bool => $one->dimension() === Dimension::MassShare);
+        foreach ($byWeight === [] || count($byWeight) === count($contents) ? [] : array_keys($byWeight) as $field) {
+            $known->fault($field, "By weight here and by the litre there: give {$table->weightFor($field)}, what a litre of it weighs, such as 1.17 kg/L.");
+        }
     }
 
     private function typed(Fields $known, string $field): string

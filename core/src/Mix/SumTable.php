@@ -60,6 +60,20 @@ final readonly class SumTable
         return $this->data->stringOr('content', 'content');
     }
 
+    /** The figure that tells what a litre weighs, by which a share by weight is turned into what the sum goes by; null where nothing does. */
+    public function weightFor(string $field): ?string
+    {
+        $own = $this->field($field)->stringOr('byWeight', '');
+
+        return $own !== '' ? $own : ($this->isStrength($field) && $this->has('mixWeighs') ? 'mixWeighs' : null);
+    }
+
+    /** How much product a mix holds, by volume or by weight a volume. */
+    public function isStrength(string $field): bool
+    {
+        return array_intersect(['product-share', 'mass-per-volume'], $this->field($field)->strings('kinds')) === ['product-share', 'mass-per-volume'];
+    }
+
     /** Whether nought means something here; else a nought is a slip. */
     public function mayBeNought(string $field): bool
     {

@@ -38,7 +38,7 @@ final readonly class Sums
      */
     public function solve(Fields $in): array
     {
-        $sum = $in->choice('sum', [...self::NAMES, ...FieldSums::NAMES]);
+        $sum = $in->choice('sum', [...self::NAMES, ...FieldSums::NAMES, ...GroundSums::NAMES]);
         $result = ['values' => [], 'missing' => []];
         try {
             $result = match ($sum) {
@@ -53,7 +53,7 @@ final readonly class Sums
                 'loads' => $this->loads($in),
                 'measure' => $this->measure($in),
                 null => $result,
-                default => (new FieldSums())->solve($sum, $in),
+                default => in_array($sum, GroundSums::NAMES, true) ? (new GroundSums($this->catalogue))->solve($sum, $in) : (new FieldSums())->solve($sum, $in),
             };
         } catch (Unmixable $e) {
             $in->faults->add('', $e->getMessage());
@@ -69,9 +69,9 @@ final readonly class Sums
     /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
     private function finishedMix(Fields $in): array
     {
-        $finished = $this->positive($in, 'finished', Dimension::Volume);
+        $finished = $in->positive('finished', Dimension::Volume);
         $carrier = $in->choice('carrier', ['water', 'oil']);
-        $tank = $in->has('tank') ? $this->positive($in, 'tank', Dimension::Volume) : $in->quantityOrNull('tank', Dimension::Volume);
+        $tank = $in->positiveOrNull('tank', Dimension::Volume);
         $components = [];
         foreach ($in->objects('components', 12, true) as $item) {
             $name = $item->text('name', 60);
@@ -149,9 +149,9 @@ final readonly class Sums
     private function areaRate(Fields $in): array
     {
         $rate = $in->has('rate') && $this->looksDry($in) ? $in->quantity('rate', Dimension::MassPerArea) : $in->quantity('rate', Dimension::VolumePerArea);
-        $area = $this->positive($in, 'area', Dimension::Area);
-        $spray = $in->has('sprayVolume') ? $this->positive($in, 'sprayVolume', Dimension::VolumePerArea) : $in->quantityOrNull('sprayVolume', Dimension::VolumePerArea);
-        $tank = $in->has('tank') ? $this->positive($in, 'tank', Dimension::Volume) : $in->quantityOrNull('tank', Dimension::Volume);
+        $area = $in->positive('area', Dimension::Area);
+        $spray = $in->positiveOrNull('sprayVolume', Dimension::VolumePerArea);
+        $tank = $in->positiveOrNull('tank', Dimension::Volume);
         $passes = $in->int('passes', 1, 20, 1);
         if ($rate === null || $area === null || $passes === null || $in->faults->any()) {
             return ['values' => [], 'missing' => []];
@@ -176,7 +176,7 @@ final readonly class Sums
     private function textureRate(Fields $in): array
     {
         $soil = $in->choice('soil', ['coarse', 'medium', 'fine', ...SoilTexture::names()]);
-        $finished = $this->positive($in, 'finished', Dimension::Volume);
+        $finished = $in->positive('finished', Dimension::Volume);
         $rates = $in->object('rates');
         $byClass = ['coarse' => $rates->strength('coarse'), 'medium' => $rates->strength('medium'), 'fine' => $rates->strength('fine')];
         $rates->noOthers();
@@ -197,7 +197,7 @@ final readonly class Sums
     {
         $reader = new SituationReader($this->catalogue);
         $stems = array_values(array_filter(array_map($reader->stems(...), $in->objects('stems', 200, true))));
-        $spacing = $this->positive($in, 'spacing', Dimension::Length);
+        $spacing = $in->positive('spacing', Dimension::Length);
         $per = $in->choice('per', ['diameter', 'girth']);
         $perCut = $this->positiveOr($in, 'perCut', Dimension::Volume, $this->catalogue->coefficients()->node('cut')->quantity('use'));
         $most = $in->quantityOrNull('mostDiameter', Dimension::Length);
@@ -268,7 +268,7 @@ final readonly class Sums
     /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
     private function basalStrength(Fields $in): array
     {
-        $diameter = $this->positive($in, 'diameter', Dimension::Length);
+        $diameter = $in->positive('diameter', Dimension::Length);
         $texture = $in->choiceOrNull('texture', ['smooth', 'rough']);
         $schools = (new SituationReader($this->catalogue))->schools($in);
         if ($diameter === null || $in->faults->any()) {
@@ -282,8 +282,8 @@ final readonly class Sums
     /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
     private function loads(Fields $in): array
     {
-        $total = $this->positive($in, 'total', Dimension::Volume);
-        $tank = $this->positive($in, 'tank', Dimension::Volume);
+        $total = $in->positive('total', Dimension::Volume);
+        $tank = $in->positive('tank', Dimension::Volume);
 
         return ['values' => $total === null || $tank === null || self::tooMany($in, 'tank', $total->per($tank)) ? [] : $this->loadValues(LoadPlan::of($total, $tank)), 'missing' => []];
     }
@@ -291,9 +291,9 @@ final readonly class Sums
     /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
     private function measure(Fields $in): array
     {
-        $amount = $this->positive($in, 'amount', Dimension::Volume);
-        $graduation = $this->positive($in, 'graduation', Dimension::Volume);
-        $holds = $this->positive($in, 'holds', Dimension::Volume);
+        $amount = $in->positive('amount', Dimension::Volume);
+        $graduation = $in->positive('graduation', Dimension::Volume);
+        $holds = $in->positive('holds', Dimension::Volume);
         $most = $in->quantityOrNull('labelMost', Dimension::Volume);
         if ($amount === null || $graduation === null || $holds === null || $in->faults->any()) {
             return ['values' => [], 'missing' => []];
@@ -342,13 +342,6 @@ final readonly class Sums
         return ['loads' => $plan->loads(), 'whole-loads' => $plan->whole] + ($plan->lastPart === null ? [] : ['last-part' => $plan->lastPart]);
     }
 
-    private function positive(Fields $in, string $name, Dimension $dimension): ?Quantity
-    {
-        $quantity = $in->quantity($name, $dimension);
-
-        return $quantity !== null && !$quantity->amount->isGreaterThan(BigRational::zero()) ? $in->fault($name, 'This must be above zero.') : $quantity;
-    }
-
     /** As typed, or our working value where the field is left out. */
     private function positiveOr(Fields $in, string $name, Dimension $dimension, ?Quantity $working): ?Quantity
     {
@@ -358,7 +351,7 @@ final readonly class Sums
             return $working;
         }
 
-        return $this->positive($in, $name, $dimension);
+        return $in->positive($name, $dimension);
     }
 
     private function looksDry(Fields $in): bool

@@ -35,9 +35,14 @@ final readonly class TreatedArea
         if ($plants <= 0) {
             return null;
         }
-        $crown = $candidate->coefficients()->node('crown')->node(self::crownClass($situation))->quantity('use') ?? throw new \LogicException('no crown.');
 
-        return $crown->times((int) max(1, ceil($plants)));
+        return self::underCrowns($candidate->coefficients(), self::crownClass($situation), (int) max(1, ceil($plants)));
+    }
+
+    /** Ground under the crowns of so many plants of one height class. */
+    public static function underCrowns(Node $coefficients, string $class, int $plants): Quantity
+    {
+        return ($coefficients->node('crown')->node($class)->quantity('use') ?? throw new \LogicException('no crown.'))->times($plants);
     }
 
     /** Ground that the weed covers, by a typed area or its cover class of coefficients.yaml; null where neither was told. */
@@ -66,8 +71,12 @@ final readonly class TreatedArea
     /** Height class that volumes of leaf sprays and crowns go by (handbook 9). */
     public static function crownClass(Situation $situation): string
     {
-        $height = $situation->quantity(FactName::Height) ?? $situation->tallestTallied() ?? $situation->target?->data->quantity('greatestHeight');
+        return self::classOfHeight($situation->quantity(FactName::Height) ?? $situation->tallestTallied() ?? $situation->target?->data->quantity('greatestHeight'));
+    }
 
+    /** @return string low where the height is not known */
+    public static function classOfHeight(?Quantity $height): string
+    {
         return match (true) {
             $height === null || $height->isLessThan(Quantity::of('0.5', Unit::Metre)) => 'low-carpet',
             $height->isLessThan(Quantity::of(1, Unit::Metre)) => 'shrub-under-1m',
@@ -94,8 +103,14 @@ final readonly class TreatedArea
         if ($rows === null || $side === null || $rows->isZero()) {
             return null;
         }
-        $share = $side->times(2)->per($rows);
+        $share = self::shareOfRows($rows, $side);
 
         return $patch->times($share->isGreaterThan(1) ? 1 : $share);
+    }
+
+    /** Share of an orchard that lies in strips along its rows: 2 x each side / row spacing (worked case orchard-strip). */
+    public static function shareOfRows(Quantity $rowSpacing, Quantity $side): BigRational
+    {
+        return $side->times(2)->per($rowSpacing);
     }
 }
