@@ -16,6 +16,11 @@ use Thicket\Timing\MonthDay;
  */
 final class Sentences
 {
+    /** Placeholders that hold what was measured or estimated on the ground. */
+    private const MEASURED = ['distance', 'height', 'area'];
+    /** Placeholders that hold what a label, a rule or a school asks. */
+    private const LIMITS = ['limit', 'buffer', 'least', 'most', 'depth', 'apart', 'care', 'reach'];
+
     /** @var array<string, string>|null */
     private ?array $messages = null;
 
@@ -74,7 +79,7 @@ final class Sentences
         $shown = [];
         foreach ($values as $name => $value) {
             $shown[$name] = match (true) {
-                $value instanceof Quantity => Shown::in($value, $system),
+                $value instanceof Quantity => $this->figure($name, $value, $system),
                 $value instanceof \DateTimeImmutable => $this->day($value),
                 $value instanceof MonthDay => (string) (new \IntlDateFormatter($this->locale, timezone: 'UTC', pattern: 'd MMM'))->format($value->inYear(2000)),
                 is_string($value) => $this->word($name, $value),
@@ -83,6 +88,21 @@ final class Sentences
         }
 
         return $this->format($code, $shown);
+    }
+
+    /** What was measured is told as people say it; a limit keeps the unit that it was written in beside it. */
+    private function figure(string $name, Quantity $value, System $system): string
+    {
+        if (in_array($name, self::LIMITS, true)) {
+            return Shown::asWritten($value, $system);
+        }
+        $told = in_array($name, self::MEASURED, true) ? Shown::told($value, $system) : null;
+
+        return match (true) {
+            $told === null => Shown::in($value, $system),
+            $told['about'] => $this->format('told.about', ['figure' => $told['text']]),
+            default => $told['text'],
+        };
     }
 
     /** Name of where a sentence rests: "Handbook 3", "house rule", "your label card". */

@@ -32,7 +32,7 @@ final readonly class GroundWire
             'id' => $ground->id, 'name' => $ground->name, 'latitude' => $ground->latitude, 'longitude' => $ground->longitude,
             'elevation' => Wire::quantity(Quantity::of($ground->elevation_m, Unit::Metre)), 'timeZone' => $ground->time_zone, 'hardinessZone' => $ground->hardiness_zone, 'revision' => $ground->revision,
             'shiftDays' => self::days($ground->seasonShift()),
-            'patchCount' => (int) ($ground->getAttributes()['patches_count'] ?? 0), 'area' => Wire::quantity(self::squareMetres(is_scalar($area) ? (string) $area : null)),
+            'patchCount' => (int) ($ground->getAttributes()['patches_count'] ?? 0), 'area' => Wire::ground(self::squareMetres(is_scalar($area) ? (string) $area : null)),
         ];
     }
 
@@ -45,7 +45,7 @@ final readonly class GroundWire
     {
         return [
             'id' => $patch->id, 'name' => $patch->name, 'setting' => ['id' => $patch->setting, 'name' => $this->sentences->name("site.{$patch->setting}")],
-            'area' => Wire::quantity(self::squareMetres($patch->area_m2)), 'archived' => $patch->archived_at !== null, 'archivedReason' => $patch->archived_reason, 'stands' => $lines,
+            'area' => Wire::ground(self::squareMetres($patch->area_m2)), 'archived' => $patch->archived_at !== null, 'archivedReason' => $patch->archived_reason, 'stands' => $lines,
         ];
     }
 
@@ -63,7 +63,7 @@ final readonly class GroundWire
             'groundId' => $patch->ground_id, 'ground' => $patch->ground->name, 'revision' => $patch->revision,
             'outline' => $patch->outline?->outline, 'validFrom' => Wire::day($patch->outline?->valid_from),
             'properties' => (object) ($patch->properties ?? []),
-            'zones' => $patch->zones->map(static fn (Zone $z): array => ['id' => $z->id, 'name' => $z->name, 'area' => Wire::quantity(self::squareMetres($z->area_m2))])->values()->all(),
+            'zones' => $patch->zones->map(static fn (Zone $z): array => ['id' => $z->id, 'name' => $z->name, 'area' => Wire::ground(self::squareMetres($z->area_m2))])->values()->all(),
             'season' => ['shiftDays' => self::days($this->assembler->seasonOf($patch)), 'byPlaceDays' => self::days($patch->ground->seasonShift()), 'leafOut' => $seen === null ? null : ['day' => Wire::day($seen['day']), 'species' => $seen['species']]],
             'keepers' => array_map(fn (array $k): array => $this->near($k['keeper'], $k['row']) + ['downwind' => $wind === null ? null : $k['keeper']->isDownwind($wind)], $this->assembler->keepersOf($patch)),
         ];
@@ -81,7 +81,7 @@ final readonly class GroundWire
     /** @return array<string, mixed> */
     public function outline(PatchOutline $outline): array
     {
-        return ['validFrom' => Wire::day($outline->valid_from), 'area' => Wire::quantity(self::squareMetres($outline->area_m2)), 'outline' => $outline->outline, 'how' => $outline->how === null ? null : $this->sentences->name("how.{$outline->how}"), 'by' => $outline->maker?->name];
+        return ['validFrom' => Wire::day($outline->valid_from), 'area' => Wire::ground(self::squareMetres($outline->area_m2)), 'outline' => $outline->outline, 'how' => $outline->how === null ? null : $this->sentences->name("how.{$outline->how}"), 'by' => $outline->maker?->name];
     }
 
     /** @return array<string, mixed> a thing as it stands to the patch */
@@ -89,7 +89,7 @@ final readonly class GroundWire
     {
         return [
             'id' => $row->id, 'kind' => $k->kind, 'kindName' => $this->sentences->name("keeper.{$k->kind}"), 'name' => $k->name, 'species' => $k->speciesId,
-            'distance' => Wire::quantity($k->distance), 'crownRadius' => Wire::quantity($k->crownRadius), 'height' => Wire::quantity($k->height), 'downhill' => $k->downhill,
+            'distance' => Wire::ground($k->distance), 'crownRadius' => Wire::ground($k->crownRadius), 'height' => Wire::ground($k->height), 'downhill' => $k->downhill,
             'bearing' => $k->bearing === null ? null : ['degrees' => number_format($k->bearing, 0), 'name' => $this->sentences->name('compass.' . FactName::COMPASS[(int) round($k->bearing / 45) % 8])],
             'source' => $k->source, 'rootReach' => Wire::quantity($k->isRooted() ? $k->rootReach() : null), 'inRootReach' => $k->isInRootReach(),
         ];

@@ -10,6 +10,7 @@ use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 use Thicket\Measure\Strength;
+use Thicket\Mix\Layer;
 use Thicket\Mix\MeasuringTool;
 use Thicket\Mix\Purchase;
 use Thicket\Mix\SolvedSum;
@@ -30,7 +31,7 @@ final readonly class MixWire
             'id' => $sum->id(), 'name' => $this->sentences->name("sum.{$sum->id()}"), 'help' => $this->sentences->name("sum.help.{$sum->id()}"),
             'fields' => array_map(fn (string $f): array => [
                 'id' => $f, 'name' => $this->sentences->name("sum.field.{$f}"), 'kinds' => array_map(static fn (Dimension $d): string => $d->value, $sum->kinds($f)), 'derived' => $sum->isDerived($f),
-                'sample' => $this->sentences->name('sum.sample.' . $sum->kinds($f)[0]->value),
+                'sample' => $this->sentences->name('sum.sample.' . ($sum->isLayer($f) ? 'layer' : ($sum->isWeight($f) ? 'weighs' : $sum->kinds($f)[0]->value))),
             ], $sum->fields()),
             'ways' => array_map(fn (array $w): array => ['known' => $w['known'], 'gives' => $w['gives']], $sum->ways()),
         ], $this->catalogue->sums());
@@ -48,7 +49,7 @@ final readonly class MixWire
         foreach ($table->fields() as $field) {
             $value = $solved->value($field);
             if ($value !== null) {
-                $values[] = ['field' => $field, 'name' => $this->sentences->name("sum.field.{$field}"), 'given' => isset($solved->given[$field]), 'value' => Wire::quantity($value)];
+                $values[] = ['field' => $field, 'name' => $this->sentences->name("sum.field.{$field}"), 'given' => isset($solved->given[$field]), 'value' => Wire::quantity(self::told($table, $field, $value))];
             }
         }
         $share = $solved->value('strength') ?? $solved->value('strengthNow') ?? $solved->value('other');
@@ -58,8 +59,8 @@ final readonly class MixWire
         return [
             'sum' => $table->id(), 'state' => $solved->state(), 'values' => $values,
             'unchecked' => array_map(fn (string $limit): array => $this->sentences->both('sum.unchecked', ['limit' => $this->fieldName($limit)]), $solved->unchecked),
-            'faults' => array_map($this->fault(...), $solved->faults),
-            'warnings' => $solved->isSound() ? array_map($this->fault(...), $solved->warnings) : [],
+            'faults' => array_map(fn (array $one): array => $this->fault($table, $one), $solved->faults),
+            'warnings' => $solved->isSound() ? array_map(fn (array $one): array => $this->fault($table, $one), $solved->warnings) : [],
             'next' => array_map(fn (array $n): array => ['missing' => $this->names($n['missing']), 'gives' => $this->names($n['gives'])], array_slice($solved->next(), 0, 4)),
             'ways' => $this->recipes->ways($strength, $table->id() === 'match-active' ? $content : null),
             'nominal' => $table->id() === 'match-active' && ($solved->value('strengthOfUsed')?->dimension() === Dimension::MassShare),
@@ -82,11 +83,17 @@ final readonly class MixWire
      *
      * @return array<string, mixed>
      */
-    private function fault(array $fault): array
+    private function fault(SumTable $table, array $fault): array
     {
-        $values = ['field' => $this->fieldName($fault['field']), 'typed' => $fault['typed'], 'from' => implode(', ', $this->names($fault['from']))] + ($fault['follows'] === null ? [] : ['follows' => $fault['follows']]);
+        $values = ['field' => $this->fieldName($fault['field']), 'typed' => self::told($table, $fault['field'], $fault['typed']), 'from' => implode(', ', $this->names($fault['from']))]
+            + ($fault['follows'] === null ? [] : ['follows' => self::told($table, $fault['field'], $fault['follows'])]);
 
         return ['code' => $fault['code'], 'field' => $fault['field'], 'text' => $this->sentences->both("sum.fault.{$fault['code']}", $values)];
+    }
+
+    private static function told(SumTable $table, string $field, Quantity $value): Quantity
+    {
+        return $table->isLayer($field) && $value->dimension() === Dimension::VolumePerArea ? Layer::depth($value) : $value;
     }
 
     /** @return array<string, mixed>|null what brings the tank to the target, where one is given */

@@ -13,6 +13,7 @@ use Thicket\Measure\Shown;
 use Thicket\Measure\Strength;
 use Thicket\Measure\System;
 use Thicket\Measure\Unit;
+use Thicket\Methods\Candidate;
 use Thicket\Mix\Advice\MixWord;
 use Thicket\Mix\Ceiling;
 use Thicket\Mix\FinishedMix;
@@ -22,6 +23,7 @@ use Thicket\Mix\MixedProduct;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\StrengthWays;
 use Thicket\Mix\TankPlan;
+use Thicket\Mix\Watering;
 
 /** A recipe as it crosses the wire: amounts, loads, what to measure with, and the working behind each figure. */
 final readonly class RecipeWire
@@ -56,11 +58,23 @@ final readonly class RecipeWire
             'ways' => $this->ways($recipe->strength, $content),
             'plan' => $this->plan($recipe),
             'words' => array_map(fn (MixWord $w): array => ['code' => $w->code, 'level' => $w->level, 'text' => $this->sentences->sentence($w->code, $w->values), 'source' => ['code' => $w->source, 'name' => $this->sentences->source($w->source)]], $recipe->words),
+            'watering' => self::watering($recipe),
             'ceiling' => self::ceiling($recipe->ceiling),
             'working' => Wire::values($recipe->working),
             'missing' => array_map(fn (string $fact): array => ['fact' => $fact, 'name' => $this->sentences->name("fact.{$fact}")], $recipe->missing),
             'blocks' => array_map(fn (string $code): array => ['code' => $code, 'text' => $this->sentences->name("block.{$code}")], $recipe->blocks),
             'finished' => $recipe->isFinished(),
+        ];
+    }
+
+    /** @return array<string, mixed>|null what the field day waters in by; null where no card asks for it, or it cannot be met */
+    private static function watering(Recipe $recipe): ?array
+    {
+        $ground = $recipe->working['area'] ?? null;
+        $watering = Watering::of(array_map(static fn (MixedProduct $one): Candidate => $one->candidate, $recipe->products), $ground instanceof Quantity ? $ground : null);
+
+        return $watering === null || $watering->collides() ? null : [
+            'depth' => Wire::quantity($watering->depth), 'volume' => Wire::quantity($watering->volume), 'earliest' => Wire::quantity($watering->earliest()), 'latest' => Wire::quantity($watering->latest()),
         ];
     }
 

@@ -7,6 +7,7 @@ namespace App\Wire;
 use Brick\Math\BigRational;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
+use Thicket\Measure\System;
 use Thicket\Measure\Unit;
 
 /** Small pieces of the wire form (model.md "Across the wire", rulings B4). */
@@ -16,6 +17,23 @@ final class Wire
     public static function quantity(?Quantity $quantity): ?array
     {
         return $quantity === null ? null : $quantity->toWire() + ['shown' => Shown::both($quantity)];
+    }
+
+    /**
+     * A length or an area of the ground: also as people say it, where that is rounded; the exact figure is a tap away.
+     *
+     * @return array{value: string, unit: string, shown: array{us: string, metric: string}, told?: array{us: string, metric: string}}|null
+     */
+    public static function ground(?Quantity $quantity): ?array
+    {
+        $wire = self::quantity($quantity);
+        if ($quantity === null || $wire === null) {
+            return null;
+        }
+        $told = ['us' => Shown::told($quantity, System::Us), 'metric' => Shown::told($quantity, System::Metric)];
+        $isRounded = $told['us']['about'] || $told['metric']['about'];
+
+        return $isRounded ? $wire + ['told' => array_map(static fn (array $one): string => $one['text'], $told)] : $wire;
     }
 
     /** A size as it stands on the container, whatever units are looked in; it reads again as typed. */

@@ -147,7 +147,8 @@ it('shows another crew nothing at all', function () {
     $this->api('POST', "/records/{$record}/look-backs", ['lookedOn' => '2026-09-03', 'counted' => 1, 'dead' => 1])->assertNotFound();
     $this->api('POST', "/shed/card-versions/{$version}/confirm")->assertNotFound();
     expect($this->api('GET', '/grounds')->json('data'))->toBe([])->and($this->api('GET', '/today')->json('lines'))->toBe([])->and($this->api('GET', '/shed')->json('cards'))->toBe([])
-        ->and($this->api('GET', '/search?q=honeysuckle')->json('data.0.kind'))->toBe('species');
+        ->and($this->api('GET', '/search?q=honeysuckle')->json('data.0.kind'))->toBe('species')
+        ->and(array_column($this->api('GET', '/search?q=glyphosate')->json('data'), 'kind'))->not->toContain('card');
 });
 
 it('scores a look-back on its day', function () {

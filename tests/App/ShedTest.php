@@ -254,7 +254,7 @@ it('makes the shopping list from the saved recipes, and gives it as CSV', functi
 it('solves sums over the wire, with its contradictions and directions in words', function () {
     $this->as();
     $sums = $this->api('GET', '/mix/sums')->assertOk()->json('sums');
-    expect(array_column($sums, 'id'))->toHaveCount(10);
+    expect(array_column($sums, 'id'))->toHaveCount(11);
     foreach ($sums as $sum) {
         expect($sum['name'])->not->toContain('sum.')->and(implode(' ', array_column($sum['fields'], 'name')))->not->toContain('sum.field');
     }
@@ -263,6 +263,20 @@ it('solves sums over the wire, with its contradictions and directions in words',
     $this->api('POST', '/mix/sums', ['sum' => 'make-up', 'known' => ['finished' => '1 gal', 'strength' => '20 %', 'product' => '1 qt']])->assertOk()->assertJsonPath('faults.0.code', 'contradiction');
     $this->api('POST', '/mix/sums', ['sum' => 'in-tank', 'known' => ['inTank' => '10 L', 'strengthNow' => '3 %', 'target' => '2 %']])->assertOk()->assertJsonPath('correction.state', 'strong');
     $this->api('POST', '/mix/sums', ['sum' => 'make-up', 'known' => ['finished' => 'a lot']])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/known/finished');
+    // a layer is typed and told as a depth: 30 min of 20 L/min on 100 m2 are 6 mm, half a millimetre less than asked
+    $wet = $this->api('POST', '/mix/sums', ['sum' => 'water-in', 'known' => ['flow' => '20 L/min', 'run' => '30 min', 'area' => '100 m2', 'labelLeast' => '6.5 mm']])->assertOk();
+    expect(collect($wet->json('values'))->firstWhere('field', 'depth')['value']['shown']['metric'])->toBe('6 mm')
+        ->and($wet->json('warnings.0.text.metric'))->toContain('6 mm')->toContain('6.5 mm')->not->toContain('L/m');
+});
+
+it('finds a card by a name it had before, by its registration and by its active', function () {
+    $this->as();
+    $card = LabelCard::query()->where('product', 'like', 'Glyphosate%')->firstOrFail();
+    $document = $this->api('GET', "/shed/cards/{$card->id}/export")->assertOk()->json('card');
+    $this->api('POST', '/shed/cards', ['card' => ['product' => 'Newname SL', 'formerNames' => ['Oldname 41'], 'registration' => 'SAMPLE-77'] + $document])->assertCreated();
+    $cards = fn (string $typed): array => collect($this->api('GET', '/search?q=' . rawurlencode($typed))->assertOk()->json('data'))->where('kind', 'card')->values()->all();
+    expect($cards('oldname')[0])->toMatchArray(['name' => 'Newname SL', 'detail' => 'Oldname 41'])->and($cards('oldnmae 41')[0]['name'] ?? null)->toBe('Newname SL')
+        ->and($cards('sample-77')[0]['name'])->toBe('Newname SL')->and(array_column($cards('glyphosate'), 'name'))->toContain('Newname SL')->and($cards('nothing at all'))->toBe([]);
 });
 
 it('hands a card on as a document that its schema knows, and takes it in unconfirmed; a new version tells what changed', function () {

@@ -132,7 +132,8 @@ it('never calls solved what passes a limit or was not held against one, keeps ev
         foreach ($table->products() as $line) {
             $figures = array_map(static fn (string $f): ?Quantity => $solved->value($f), $line);
             if (!in_array(null, $figures, true) && !array_filter($line, static fn (string $f): bool => $table->isWhole($f))) {
-                $canonical = array_map(static fn (Quantity $q): BigRational => $q->amount->multipliedBy($q->unit->factor()), $figures);
+                // flow goes by the minute
+                $canonical = array_map(static fn (Quantity $q): BigRational => $q->dimension() === Dimension::Duration ? $q->in(Unit::Minute) : $q->amount->multipliedBy($q->unit->factor()), $figures);
                 $head = array_shift($canonical);
                 $product = array_reduce($canonical, static fn (BigRational $all, BigRational $one): BigRational => $all->multipliedBy($one), BigRational::one());
                 // a weighed product and a poured one never meet in one line; what people type is half a percent off at most

@@ -160,6 +160,12 @@ it('solves', function (string $id, array $known, array $expected) {
     'measure: how many fillings' => ['to-measure', ['measured' => '57.6 fl oz', 'reading' => '8 fl oz'], ['fillings' => ['7.2', 'one']]],
     'measure: what strength they make' => ['to-measure', ['fillings' => '3', 'reading' => '1 fl oz', 'finished' => '1 gal'], ['strength' => ['2.34', 'pct_vv_product']]],
     'measure: for a strength' => ['to-measure', ['strength' => '2 %', 'finished' => '10 L', 'reading' => '50 mL'], ['measured' => ['200', 'mL'], 'fillings' => ['4', 'one']]],
+    // half an inch on 1000 sq ft is 311.69 gal, at 10 gal/min 31.17 min; 6 mm on 100 m2 are 600 L; 10 mm on 50 m2 500 L, 22 min at 5 imp gal/min
+    'watering: gallons' => ['water-in', ['area' => '1000 sq ft', 'depth' => '1/2 in', 'flow' => '10 gal/min'], ['volume' => ['311.69', 'gal_us'], 'run' => ['31.17', 'min']]],
+    'watering: litres' => ['water-in', ['area' => '100 m2', 'depth' => '6 mm', 'flow' => '20 L/min'], ['volume' => ['600', 'L'], 'run' => ['30', 'min']]],
+    'watering: imperial' => ['water-in', ['area' => '50 m2', 'depth' => '10 mm', 'flow' => '5 imp gal/min'], ['volume' => ['500', 'L'], 'run' => ['22', 'min']]],
+    'watering: what the tap gives' => ['water-in', ['volume' => '40 L', 'run' => '2 min'], ['flow' => ['20', 'L/min']]],
+    'watering: how deep it came' => ['water-in', ['flow' => '20 L/min', 'run' => '1/2 h', 'area' => '100 m2', 'labelLeast' => '6 mm'], ['depth' => ['6', 'L/m2'], 'volume' => ['600', 'L']]],
     'measure: on a scale' => ['to-measure', ['strength' => '2 g/L', 'finished' => '15 L', 'reading' => '10 g'], ['measured' => ['30', 'g'], 'fillings' => ['3', 'one']]],
 ]);
 
@@ -221,6 +227,7 @@ it('warns below the least of the label, at it not, and says where it could not b
     // 1 qt/ac of 4 lb ae/gal is 1 lb ae/ac
     'acid equivalent an acre' => ['by-area', ['rate' => '1 qt/ac', 'area' => '2 ac', 'labelLeast' => '1.01 lb ae/ac', 'content' => '4 lb ae/gal'], ['below-label rate']],
     'and just enough' => ['by-area', ['rate' => '1 qt/ac', 'area' => '2 ac', 'labelLeast' => '1 lb ae/ac', 'content' => '4 lb ae/gal'], []],
+    'water too thin by the label' => ['water-in', ['flow' => '20 L/min', 'run' => '29 min', 'area' => '100 m2', 'labelLeast' => '6 mm'], ['below-label depth']],
     'a correction to less than the label asks' => ['in-tank', ['productIn' => '0.2 L', 'inTank' => '10 L', 'target' => '1 %', 'labelLeast' => '1.5 %'], ['below-label target']],
     'by weight, and nobody knows what a litre weighs' => ['make-up', ['product' => '1 L', 'finished' => '100 L', 'labelLeast' => '20 g/L'], [], 'solved-unchecked'],
     'the least above the most' => ['make-up', ['product' => '2 L', 'finished' => '100 L', 'labelLeast' => '3 %', 'labelMost' => '2 %'], ['below-label strength'], 'contradiction'],
@@ -298,6 +305,7 @@ it('refuses what cannot be read, at its field', function (array $document, strin
     'by weight against the litre' => [['sum' => 'match-active', 'known' => ['used' => '2 %', 'strengthOfUsed' => '41 % w/w', 'strengthOfOther' => '480 g ai/L']], '/known/strengthOfUsed'],
     'a litre as light as gas' => [['sum' => 'make-up', 'known' => ['finished' => '3 L', 'strength' => '2 % w/w', 'mixWeighs' => '0.4 kg/L']], '/known/mixWeighs'],
     'more than all by weight' => [['sum' => 'make-up', 'known' => ['finished' => '3 L', 'strength' => '101 % w/w', 'mixWeighs' => '1 kg/L']], '/known/strength'],
+    'an area for a depth' => [['sum' => 'water-in', 'known' => ['depth' => '3 ac']], '/known/depth'],
     'nothing known' => [['sum' => 'make-up', 'known' => []], '/known'],
     'a strength of nought' => [['sum' => 'make-up', 'known' => ['finished' => '2 L', 'strength' => '0 %']], '/known/strength'],
     'a tank of nought' => [['sum' => 'tank-loads', 'known' => ['total' => '10 L', 'tank' => '0 L']], '/known/tank'],
@@ -315,6 +323,7 @@ it('has a table whose every way gives what it says, and whose lines name only it
     $sample = static fn (Dimension $d): Quantity => match ($d) {
         Dimension::Volume => Quantity::of('1.5', Unit::Litre), Dimension::Mass => Quantity::of(40, Unit::Gram), Dimension::Area => Quantity::of('0.4', Unit::Hectare), Dimension::VolumePerArea => Quantity::of(3, Unit::LitrePerHectare), Dimension::MassPerArea => Quantity::of(30, Unit::GramPerHectare),
         Dimension::EquivalentPerArea => Quantity::of(900, Unit::GramEquivalentPerHectare), Dimension::MassPerVolume => Quantity::of(2, Unit::GramPerLitre), Dimension::EquivalentPerVolume => Quantity::of(400, Unit::GramEquivalentPerLitre), Dimension::IngredientPerVolume => Quantity::of(400, Unit::GramIngredientPerLitre),
+        Dimension::VolumePerTime => Quantity::of(20, Unit::LitrePerMinute), Dimension::Duration => Quantity::of(30, Unit::Minute),
         Dimension::ProductShare => Quantity::of(5, Unit::PercentProduct), Dimension::MassShare => Quantity::of(40, Unit::PercentByWeight), default => Quantity::of(12, Unit::One),
     };
     foreach ($table->ways() as $way) {
@@ -336,7 +345,7 @@ it('has a table whose every way gives what it says, and whose lines name only it
         expect(array_diff($line, $table->fields(), ['all']))->toBe([]);
     }
     expect(array_diff([...array_keys($table->most()), ...array_values($table->most())], $table->fields()))->toBe([]);
-})->with(['make-up', 'on-hand', 'in-tank', 'match-active', 'by-area', 'by-soil', 'by-stems', 'tank-loads', 'yearly-limit', 'to-measure']);
+})->with(['make-up', 'on-hand', 'in-tank', 'match-active', 'by-area', 'by-soil', 'by-stems', 'tank-loads', 'yearly-limit', 'water-in', 'to-measure']);
 
 it('keeps the balance to the last digit, scales, turns back on itself, and is the same in any unit', function (int $seed) {
     mt_srand($seed);
@@ -602,10 +611,6 @@ it('answers a single sum whole', function (array $document, array $values, array
     // 3 in over 100 sq ft is 25 cu ft, 12.5 bags of 2 cu ft
     'mulch, feet' => [['sum' => 'mulch', 'area' => '100 sq ft', 'depth' => '3 in', 'bag' => '2 cu ft'], ['volume' => '707.9 L', 'bags' => 13]],
     'mulch, metres' => [['sum' => 'mulch', 'area' => '20 m2', 'depth' => '7.5 cm'], ['volume' => '1500 L']],
-    // half an inch on 1000 sq ft is 311.69 gal; at 10 gal/min 31.17 min
-    'watering in, gallons' => [['sum' => 'water-in', 'area' => '1000 sq ft', 'depth' => '1/2 in', 'flow' => '10 gal/min'], ['volume' => '1180 L', 'run' => '31.17 min']],
-    'watering in, litres' => [['sum' => 'water-in', 'area' => '100 m2', 'depth' => '6 mm', 'flow' => '20 L/min'], ['volume' => '600 L', 'run' => '30 min']],
-    'watering in, imperial' => [['sum' => 'water-in', 'area' => '50 m2', 'depth' => '10 mm', 'flow' => '5 imp gal/min'], ['volume' => '500 L', 'run' => '22 min']],
     'a bag of 5-10-10' => [['sum' => 'bag', 'weight' => '20 lb', 'grade' => '5-10-10'], ['n' => '1 lb', 'p2o5' => '2 lb', 'k2o' => '2 lb', 'p' => '0.8728 lb', 'k' => '1.66 lb']],
     'a bag of 0-0-60' => [['sum' => 'bag', 'weight' => '25 kg', 'grade' => '0-0-60'], ['n' => '0 kg', 'p2o5' => '0 kg', 'k2o' => '15 kg', 'p' => '0 kg', 'k' => '12.45 kg']],
     // fluid ounces on 1/128 acre are gallons an acre

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Ground;
 use App\Models\Stand;
 use App\Support\SecurityLog;
+use App\Trail\CardNames;
 use App\Wire\HandbookWire;
 use App\Wire\StandWire;
 use Illuminate\Database\Eloquent\Builder;
@@ -89,7 +90,7 @@ final class CatalogueController extends Controller
         $catalogue->hasSpecies($id) || throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
     }
 
-    public function search(Request $request, HandbookWire $wire, StandWire $names): JsonResponse
+    public function search(Request $request, HandbookWire $wire, StandWire $names, CardNames $cards): JsonResponse
     {
         $in = $this->query($request);
         $words = mb_strtolower($in->text('q', 80) ?? '');
@@ -103,6 +104,11 @@ final class CatalogueController extends Controller
             ->orderByDesc('updated_at')->orderByDesc('id')->limit(self::MOST_HITS)->get();
         foreach ($stands as $stand) {
             array_unshift($hits, ['kind' => 'stand', 'id' => $stand->id, 'name' => $names->nameOf($stand), 'detail' => "{$stand->patch->name}, {$stand->patch->ground->name}"]);
+        }
+
+        // a product may be known by the name it had before
+        foreach (array_reverse($cards->called($this->user($request)->crew, $words)) as $card) {
+            array_unshift($hits, ['kind' => 'card', 'id' => $card['id'], 'name' => $card['product'], 'detail' => $card['detail']]);
         }
 
         return $this->json(['data' => array_slice($hits, 0, self::MOST_HITS)]);

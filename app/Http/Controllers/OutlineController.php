@@ -60,7 +60,7 @@ final class OutlineController extends Controller
 
         return $this->json([
             'shape' => $shape->toGeoJson(),
-            'area' => $shape->type === 'Polygon' ? Wire::quantity(Outline::trusted($shape->parts)->area()) : null,
+            'area' => $shape->type === 'Polygon' ? Wire::ground(Outline::trusted($shape->parts)->area()) : null,
             'length' => Wire::quantity($shape->length()),
             'notes' => array_map(fn (array $n): array => ['code' => $n[0], 'text' => $this->sentences->both("trace.{$n[0]}", $n[1])], $notes),
         ]);

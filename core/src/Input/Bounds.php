@@ -31,6 +31,8 @@ final class Bounds
         'tank' => ['0', '20000', Unit::Litre], 'holds' => ['0', '1000', Unit::Litre], 'jaw' => ['0', '1', Unit::Metre], 'blade' => ['0', '3', Unit::Metre],
         'tare' => ['0', '2000', Unit::Kilogram], 'pace' => ['0.2', '3', Unit::Metre], 'spacing' => ['0', '10', Unit::Metre], 'speed' => ['0', '15', Unit::MetrePerSecond],
         'caught' => ['0', '2000', Unit::Litre], 'time' => ['0', '24', Unit::Hour],
+        // watering in and mulch
+        'depth' => ['0', '1', Unit::Metre], 'flow' => ['0', '5000', Unit::LitrePerMinute], 'run' => ['0', '48', Unit::Hour],
         // what a litre of any mix or product weighs
         'mixWeighs' => ['500', '3000', Unit::GramPerLitre], 'usedWeighs' => ['500', '3000', Unit::GramPerLitre], 'otherWeighs' => ['500', '3000', Unit::GramPerLitre],
         'exclusionDistance' => ['0', '2', Unit::Kilometre], 'waterBuffer' => ['0', '5', Unit::Kilometre],

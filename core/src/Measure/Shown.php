@@ -43,12 +43,101 @@ final readonly class Shown
         return ['us' => self::in($quantity, System::Us), 'metric' => self::in($quantity, System::Metric)];
     }
 
+    /**
+     * A limit as its label or rule wrote it: where the reader's unit is another, the unit of the writer stands beside it ("65.6 ft (20 m)"), so that
+     * nobody takes a rounded figure for the limit.
+     */
+    public static function asWritten(Quantity $quantity, System $system): string
+    {
+        $read = self::in($quantity, $system);
+        $written = self::withUnit($quantity->amount, $quantity->unit);
+        $isOther = $written === self::in($quantity, $system === System::Us ? System::Metric : System::Us) && $written !== $read;
+
+        return $isOther || !self::isPlain($quantity->in(self::unitFor($quantity, $system)), 4) ? ($written === $read ? $read : "{$read} ({$written})") : $read;
+    }
+
+    /**
+     * A length or an area as people say it: "66 ft", "110 ft", "1/3 ac". A figure that is plain already stays as it is; all else too.
+     *
+     * @return array{text: string, about: bool} about: whether it was rounded, so that it is said with an "about"
+     */
+    public static function told(Quantity $quantity, System $system): array
+    {
+        $unit = self::unitFor($quantity, $system);
+        $unit = $unit === Unit::Inch && $quantity->compareTo(Quantity::of(1, Unit::Foot)) >= 0 && !self::isPlain($quantity->in($unit), 2) ? Unit::Foot : $unit;
+        $amount = $quantity->in($unit);
+        $isGround = in_array($quantity->dimension(), [Dimension::Length, Dimension::Area], true);
+        if (!$isGround || !$amount->isPositive() || self::isPlain($amount, 2)) {
+            return ['text' => self::in($quantity, $system), 'about' => false];
+        }
+        $rounded = self::nearest($amount, self::steps($amount, $unit));
+
+        return ['text' => self::fraction($rounded, $unit) . ' ' . $unit->label(), 'about' => true];
+    }
+
+    /** Whether it can be written whole, or with so many significant digits, and nothing is lost. */
+    private static function isPlain(BigRational $amount, int $digits): bool
+    {
+        $shown = BigRational::of(str_replace("\u{00A0}", '', self::number($amount, $digits)));
+
+        return $shown->isEqualTo($amount) || ($amount->isGreaterThan(10) && $amount->simplified()->getDenominator()->isEqualTo(1));
+    }
+
+    /** @return list<string> what a figure of this size is said in: steps to the next, or the very parts of one */
+    private static function steps(BigRational $amount, Unit $unit): array
+    {
+        if ($unit === Unit::Acre && $amount->isLessThan('0.9')) {
+            return ['1/4', '1/3', '1/2', '2/3', '3/4'];
+        }
+        $isSmall = in_array($unit, [Unit::SquareFoot, Unit::SquareInch, Unit::SquareMetre, Unit::SquareCentimetre], true);
+        $digits = strlen((string) $amount->toScale(0, RoundingMode::DOWN));
+
+        return [match (true) {
+            $isSmall || $digits > 2 => $digits > 2 ? '1' . str_repeat('0', $digits - 2) : '1',
+            // fifty for forty-nine, but not thirty-five for thirty-three
+            $amount->isGreaterThanOrEqualTo(20) && self::nearest($amount, ['5'])->minus($amount)->abs()->isLessThanOrEqualTo($amount->multipliedBy('3/100')) => '5',
+            $amount->isGreaterThanOrEqualTo(10) => '1',
+            $unit === Unit::Hectare && $amount->isLessThan(1) => '1/100',
+            in_array($unit, [Unit::Hectare, Unit::Kilometre], true) || ($unit === Unit::Metre && $amount->isLessThan(5)) => '1/10',
+            $unit === Unit::Mile => '1/4',
+            default => '1/2',
+        }];
+    }
+
+    /** @param list<string> $steps */
+    private static function nearest(BigRational $amount, array $steps): BigRational
+    {
+        if (count($steps) === 1) {
+            $times = $amount->dividedBy($steps[0])->toScale(0, RoundingMode::HALF_UP);
+
+            return BigRational::of($steps[0])->multipliedBy($times->isZero() ? 1 : $times)->simplified();
+        }
+        $parts = array_map(BigRational::of(...), $steps);
+        usort($parts, static fn (BigRational $a, BigRational $b): int => $a->minus($amount)->abs()->compareTo($b->minus($amount)->abs()));
+
+        return $parts[0];
+    }
+
+    /** Halves, thirds and quarters of what is not metric; else a decimal. */
+    private static function fraction(BigRational $amount, Unit $unit): string
+    {
+        $under = $amount->simplified()->getDenominator();
+        if ($under->isEqualTo(1) || !in_array($unit, [Unit::Foot, Unit::Inch, Unit::Mile, Unit::Acre], true)) {
+            return self::number($amount);
+        }
+        [$whole, $rest] = $amount->simplified()->getNumerator()->quotientAndRemainder($under);
+
+        return ($whole->isZero() ? '' : $whole . ' ') . $rest . '/' . $under;
+    }
+
     public static function withUnit(BigRational $amount, Unit $unit): string
     {
         if ($unit === Unit::Inch) {
             return self::inches($amount) . ' in';
         }
         $label = $unit->label();
+        // no thermometer reads hundredths
+        $amount = $unit->dimension() === Dimension::Temperature ? BigRational::of($amount->toScale(1, RoundingMode::HALF_UP)) : $amount;
 
         return self::number($amount, $unit->dimension() === Dimension::Length ? 3 : 4) . ($label === '' ? '' : ' ' . $label);
     }

@@ -17,14 +17,14 @@ use Thicket\Survey\Outline;
 use Thicket\Survey\Overlap;
 
 /**
- * Sums of the ground: rings and strips, what of an area gets the rate, ground that several jobs share, mulch and watering. One JSON document each
+ * Sums of the ground: rings and strips, what of an area gets the rate, ground that several jobs share, mulch. One JSON document each
  * ({@see Sums}); exact but for overlaps, which are geometry.
  *
  * @phpstan-import-type Values from FieldSums
  */
 final readonly class GroundSums
 {
-    public const NAMES = ['rings', 'strip', 'treated-area', 'overlap', 'mulch', 'water-in'];
+    public const NAMES = ['rings', 'strip', 'treated-area', 'overlap', 'mulch'];
     private const MOST_RINGS = 1_000_000;
     private const MOST_LOADS = 200;
 
@@ -45,7 +45,6 @@ final readonly class GroundSums
             'treated-area' => $this->treatedArea($in),
             'overlap' => $this->overlap($in),
             'mulch' => $this->mulch($in),
-            'water-in' => $this->waterIn($in),
             default => [],
         };
 
@@ -201,27 +200,11 @@ final readonly class GroundSums
     /** @return Values what lies so deep on an area, and how many bags that is */
     private function mulch(Fields $in): array
     {
-        $volume = $this->layer($in);
+        [$area, $depth] = [$in->positive('area', Dimension::Area), $in->positive('depth', Dimension::Length)];
+        $volume = $area === null || $depth === null ? null : Layer::volume($area, $depth);
         $bag = $in->positiveOrNull('bag', Dimension::Volume);
 
         return $volume === null || $in->faults->any() ? [] : ['volume' => $volume] + ($bag === null ? [] : ['bags' => $volume->per($bag)->toScale(0, RoundingMode::CEILING)->toInt()]);
-    }
-
-    /** @return Values watering in: depth x area, and how long the tap runs */
-    private function waterIn(Fields $in): array
-    {
-        $volume = $this->layer($in);
-        $flow = $in->positiveOrNull('flow', Dimension::VolumePerTime);
-
-        return $volume === null || $in->faults->any() ? [] : ['volume' => $volume] + ($flow === null ? [] : ['run' => Quantity::of($volume->in(Unit::Litre)->dividedBy($flow->in(Unit::LitrePerMinute)), Unit::Minute)]);
-    }
-
-    private function layer(Fields $in): ?Quantity
-    {
-        $area = $in->positive('area', Dimension::Area);
-        $depth = $in->positive('depth', Dimension::Length);
-
-        return $area === null || $depth === null ? null : Layer::volume($area, $depth);
     }
 
     /** @return array<string, Quantity> product and spray on an area, where a rate of either was given */

@@ -100,6 +100,9 @@ final readonly class SumReader
         if ($quantity === null) {
             return null;
         }
+        if ($table->isLayer($field) && $quantity->dimension() === Dimension::Length) {
+            $quantity = Layer::perArea($quantity);
+        }
         $litre = $quantity->dimension() === Dimension::MassShare ? $table->weightFor($field) : null;
         if ($litre !== null && $known->has($litre)) {
             $quantity = self::byLitre($known, $field, $quantity, $litre, $table);
@@ -114,7 +117,9 @@ final readonly class SumReader
                 default => " Percent by weight needs the weight of a litre of the mix: give {$litre} too.",
             };
 
-            return $known->fault($field, 'Write ' . implode(', or ', array_map(Reading::example(...), $kinds)) . ".{$byWeight}");
+            $examples = $table->isLayer($field) ? ['a depth such as 1/4 in or 6 mm'] : array_map(Reading::example(...), $kinds);
+
+            return $known->fault($field, 'Write ' . implode(', or ', $examples) . ".{$byWeight}");
         }
         if ($quantity->isNegative()) {
             return $known->fault($field, 'This cannot be below nought.');

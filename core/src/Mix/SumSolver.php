@@ -362,16 +362,22 @@ final class SumSolver
 
     private static function canonical(Quantity $quantity): BigRational
     {
-        return $quantity->amount->multipliedBy($quantity->unit->factor());
+        return $quantity->amount->multipliedBy(self::factor($quantity->unit));
     }
 
     private static function inUnit(BigRational $canonical, Unit $unit): Quantity
     {
-        return Quantity::of($canonical->dividedBy($unit->factor())->simplified(), $unit);
+        return Quantity::of($canonical->dividedBy(self::factor($unit))->simplified(), $unit);
+    }
+
+    /** Time goes by the minute here, as what flows does (L/min). */
+    private static function factor(Unit $unit): BigRational
+    {
+        return $unit->dimension() === Dimension::Duration ? $unit->factor()->dividedBy(Unit::Minute->factor()) : $unit->factor();
     }
 
     /**
-     * Powers of volume, mass, area, acid equivalent, active ingredient and weight share; a share and a count are pure numbers.
+     * Powers of volume, mass, area, acid equivalent, active ingredient, weight share and time; a share and a count are pure numbers.
      *
      * @return array<string, int>
      */
@@ -382,6 +388,7 @@ final class SumSolver
             Dimension::VolumePerArea => ['v' => 1, 'a' => -1], Dimension::MassPerArea => ['m' => 1, 'a' => -1], Dimension::EquivalentPerArea => ['e' => 1, 'a' => -1], Dimension::IngredientPerArea => ['i' => 1, 'a' => -1],
             Dimension::MassPerVolume => ['m' => 1, 'v' => -1], Dimension::EquivalentPerVolume => ['e' => 1, 'v' => -1], Dimension::IngredientPerVolume => ['i' => 1, 'v' => -1],
             Dimension::MassShare => ['w' => 1],
+            Dimension::Duration => ['t' => 1], Dimension::VolumePerTime => ['v' => 1, 't' => -1],
             Dimension::ProductShare, Dimension::Count => [],
             default => throw new \LogicException("No sum measures in {$kind->value}."),
         };
@@ -394,6 +401,7 @@ final class SumSolver
             Dimension::Volume => Unit::Litre, Dimension::Mass => Unit::Gram, Dimension::Area => Unit::SquareMetre,
             Dimension::VolumePerArea => Unit::LitrePerHectare, Dimension::MassPerArea => Unit::GramPerHectare, Dimension::EquivalentPerArea => Unit::GramEquivalentPerHectare, Dimension::IngredientPerArea => Unit::GramIngredientPerHectare,
             Dimension::MassPerVolume => Unit::GramPerLitre, Dimension::EquivalentPerVolume => Unit::GramEquivalentPerLitre, Dimension::IngredientPerVolume => Unit::GramIngredientPerLitre,
+            Dimension::Duration => Unit::Minute, Dimension::VolumePerTime => Unit::LitrePerMinute,
             Dimension::MassShare => Unit::PercentByWeight, Dimension::ProductShare => Unit::PercentProduct, Dimension::Count => Unit::One,
             default => throw new \LogicException("No sum measures in {$kind->value}."),
         };

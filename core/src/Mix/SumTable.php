@@ -37,6 +37,12 @@ final readonly class SumTable
         return array_map(Dimension::from(...), $this->field($field)->strings('kinds'));
     }
 
+    /** Whether it is typed and told as the depth of an even layer: so much on each area. */
+    public function isLayer(string $field): bool
+    {
+        return $this->field($field)->bool('layer');
+    }
+
     /** Whether people type it: a derived figure is only ever told. */
     public function isDerived(string $field): bool
     {
@@ -66,6 +72,12 @@ final readonly class SumTable
         $own = $this->field($field)->stringOr('byWeight', '');
 
         return $own !== '' ? $own : ($this->isStrength($field) && $this->has('mixWeighs') ? 'mixWeighs' : null);
+    }
+
+    /** Whether it only tells what a litre weighs. */
+    public function isWeight(string $field): bool
+    {
+        return in_array($field, array_map($this->weightFor(...), $this->fields()), true);
     }
 
     /** How much product a mix holds, by volume or by weight a volume. */

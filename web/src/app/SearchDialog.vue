@@ -23,6 +23,7 @@ const go = (hit: Schemas['SearchResult']['data'][number] | undefined): void => {
   if (!hit) return;
   if (hit.kind === 'species') void router.push({ name: 'species', params: { id: hit.id } });
   else if (hit.kind === 'method') void router.push({ name: 'handbook', hash: `#method-${hit.id}` });
+  else if (hit.kind === 'card') void router.push({ name: 'shed', query: { view: 'cards', find: hit.name } });
   else if (hit.kind === 'stand') void router.push({ name: 'scout', params: { stand: hit.id } });
   else if (!OF_STAND.includes(hit.id as Station)) void router.push({ name: hit.id });
   else if (hand.standId) void router.push({ name: hit.id, params: { stand: hand.standId } });

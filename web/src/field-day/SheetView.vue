@@ -5,6 +5,7 @@ import type { Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
 import PourLine from '@/components/PourLine.vue';
 import { useSession } from '@/composables/useSession';
+import WateringIn from './WateringIn.vue';
 
 const props = defineProps<{ sheet: Schemas['Sheet'] }>();
 const { t } = useI18n();
@@ -68,6 +69,7 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
       <li>{{ strictest.rainfastHours === null ? t('field.rainfastUnknown') : t('field.rainfast', { n: strictest.rainfastHours }) }}</li>
       <li v-if="strictest.waterBuffer">{{ t('field.buffer', { buffer: say(strictest.waterBuffer) }) }}</li>
     </ul>
+    <WateringIn v-if="sheet.snapshot.recipe?.watering" :id="sheet.id" :watering="sheet.snapshot.recipe.watering" />
     <template v-if="sheet.snapshot.startOnlyIf.length">
       <h3>{{ t('field.startOnlyIf') }}</h3>
       <ul>

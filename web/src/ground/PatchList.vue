@@ -4,12 +4,11 @@ import { refDebounced } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { handbookQuery, patchesQuery, type PatchListAsk } from '@/api/queries';
-import { useSession } from '@/composables/useSession';
+import SaidAmount from '@/components/SaidAmount.vue';
 
 const props = defineProps<{ groundId: string; chosen: string | null }>();
 const emit = defineEmits<{ choose: [patch: string]; first: [patch: string] }>();
 const { t } = useI18n();
-const { say } = useSession();
 const { data: book } = useQuery(handbookQuery());
 const ask = ref<PatchListAsk>({ page: 1, sort: 'name', order: 'asc', q: '', setting: '', archived: false });
 const typed = ref('');
@@ -63,7 +62,7 @@ const sort = (by: (typeof COLUMNS)[number]): void => {
               <span v-if="p.archivedReason" class="small soft"> {{ p.archivedReason }}</span>
             </td>
             <td>{{ p.setting.name }}</td>
-            <td class="figure">{{ say(p.area) }}</td>
+            <td class="figure"><SaidAmount :of="p.area" /></td>
             <td>{{ p.stands.map((s) => s.name).join(', ') || '—' }}</td>
           </tr>
           <tr v-if="data && data.data.length === 0">

@@ -2,9 +2,10 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { api, unwrap, type Schemas } from '@/api/client';
+import { api, unwrap } from '@/api/client';
 import { outlinesQuery, patchesQuery, patchQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
+import SaidAmount from '@/components/SaidAmount.vue';
 import { useAct } from '@/composables/useAct';
 import { useOnward } from '@/composables/useOnward';
 import { useSession } from '@/composables/useSession';
@@ -44,8 +45,6 @@ const after = async <T,>(made: T | null): Promise<T | null> => {
   }
   return made;
 };
-const whereIs = (k: Schemas['Keeper']): string =>
-  k.distance?.value === '0' ? t('ground.within') : `${say(k.distance)} ${k.bearing ? t('ground.toThe', { side: k.bearing.name, degrees: k.bearing.degrees }) : ''}`.trim();
 const newStand = async (): Promise<void> => {
   const go = onward();
   const made = await run(() => unwrap(api.POST('/patches/{patch}/stands', { params: { path: { patch: props.patchId } }, body: {} })));
@@ -86,7 +85,7 @@ const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'w
   <section v-if="patch" class="stack" aria-labelledby="patch-h">
     <h2 id="patch-h">{{ patch.name }}</h2>
     <p v-if="patch.area">
-      <span class="pour size">{{ say(patch.area) }}</span> <span class="soft">{{ patch.setting.name }}</span>
+      <span class="pour size"><SaidAmount :of="patch.area" /></span> <span class="soft">{{ patch.setting.name }}</span>
     </p>
     <p v-else class="soft">{{ t('ground.noOutline') }}</p>
     <p v-if="patch.archived" class="note">{{ t('ground.archive.is', { reason: patch.archivedReason ?? '' }) }}</p>
@@ -104,7 +103,8 @@ const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'w
       <li v-for="k in patch.keepers" :key="k.id">
         <button v-if="k.source === 'map' && mayWrite" type="button" class="plainlink" @click="emit('keeper', k.id)">{{ k.name }}</button><b v-else>{{ k.name }}</b>
         <span class="soft">{{ k.kindName }}</span>
-        <span v-if="k.distance"> · {{ whereIs(k) }}</span>
+        <span v-if="k.distance?.value === '0'"> · {{ t('ground.within') }}</span>
+        <span v-else-if="k.distance"> · <SaidAmount :of="k.distance" /> {{ k.bearing ? t('ground.toThe', { side: k.bearing.name, degrees: k.bearing.degrees }) : '' }}</span>
         <span v-if="k.downwind" class="reach">{{ t('ground.downwind') }}</span>
         <span v-if="k.inRootReach" class="reach">{{ t('ground.roots', { reach: say(k.rootReach) }) }}</span>
         <span class="small soft"> · {{ t(`ground.source.${k.source}`) }}</span>
@@ -128,7 +128,7 @@ const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'w
       <h3>{{ t('ground.zones.title') }}</h3>
       <ul class="ruled plain">
         <li v-for="z in patch.zones" :key="z.id" class="row">
-          <b>{{ z.name }}</b> {{ say(z.area) }} <button v-if="mayWrite" class="btn small quiet" type="button" @click="dropZone(z.id)">{{ t('ground.zones.drop', { name: z.name }) }}</button>
+          <b>{{ z.name }}</b> <SaidAmount :of="z.area" /> <button v-if="mayWrite" class="btn small quiet" type="button" @click="dropZone(z.id)">{{ t('ground.zones.drop', { name: z.name }) }}</button>
         </li>
       </ul>
     </template>
@@ -171,7 +171,7 @@ const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'w
           <button type="button" class="plainlink" :aria-label="t('ground.history.show', { day: dayText(o.validFrom, true) })" @click="emit('ghost', o.outline as unknown as Shape)">
             {{ dayText(o.validFrom, true) }}
           </button>
-          {{ say(o.area) }} <span class="small soft">{{ [o.how, o.by].filter(Boolean).join(', ') }}</span>
+          <SaidAmount :of="o.area" /> <span class="small soft">{{ [o.how, o.by].filter(Boolean).join(', ') }}</span>
         </li>
       </ul>
     </details>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { useRoute } from 'vue-router';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
 import CardChanges from '@/components/CardChanges.vue';
@@ -50,7 +51,14 @@ const useName = (id: string): string => book.value?.methods.find((x) => x.id ===
 const lineWhen = (m: Version['methods'][number]): string =>
   [m.stages.map((s) => t(`value.${s}`)).join(', '), m.from && m.to ? t('shed.lineDays', { from: monthDayText(m.from), to: monthDayText(m.to) }) : ''].filter(Boolean).join('; ');
 const activeName = (id: string): string => book.value?.actives.find((a) => a.id === id)?.name ?? id;
+const route = useRoute();
 const sought = ref('');
+// the search of the whole application leads here by name
+watch(
+  () => route.query.find,
+  (find) => (sought.value = typeof find === 'string' ? find : sought.value),
+  { immediate: true },
+);
 const shown = computed(() => findCards(props.shed.cards, sought.value, activeName));
 const siteNames = (v: Version): string => v.sites.map((s) => book.value?.settings.find((x) => x.id === s)?.name ?? s).join(', ');
 const fieldName = (id: string): string => (te(`shed.field.${id}`) ? t(`shed.field.${id}`) : id);

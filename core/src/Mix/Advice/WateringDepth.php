@@ -4,25 +4,20 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
-use Thicket\Mix\Layer;
 use Thicket\Mix\TreatedArea;
+use Thicket\Mix\Watering;
 
 /** How much water carries it in, where a card says how deep: the deepest of the tank, as volume on the treated ground (handbook 3, small sums). */
 final readonly class WateringDepth implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        $depth = null;
-        foreach ($plan->products() as $one) {
-            $its = $one->card?->details?->waterInDepth;
-            $depth = $its !== null && ($depth === null || $its->isGreaterThan($depth)) ? $its : $depth;
-        }
-        if ($depth === null) {
+        $watering = Watering::of($plan->products(), TreatedArea::of($plan->situation, $plan->candidate, $plan->situation->area));
+        if ($watering?->depth === null) {
             return null;
         }
-        $area = TreatedArea::of($plan->situation, $plan->candidate, $plan->situation->area);
 
-        return $area === null ? MixWord::care('mix.water-in-depth', 'label-card', ['depth' => $depth])
-            : MixWord::care('mix.water-in-volume', 'label-card', ['depth' => $depth, 'volume' => Layer::volume($area, $depth)]);
+        return $watering->volume === null ? MixWord::care('mix.water-in-depth', 'label-card', ['depth' => $watering->depth])
+            : MixWord::care('mix.water-in-volume', 'label-card', ['depth' => $watering->depth, 'volume' => $watering->volume]);
     }
 }
