@@ -91,7 +91,7 @@ final readonly class GroundWire
             'id' => $row->id, 'kind' => $k->kind, 'kindName' => $this->sentences->name("keeper.{$k->kind}"), 'name' => $k->name, 'species' => $k->speciesId,
             'distance' => Wire::ground($k->distance), 'crownRadius' => Wire::ground($k->crownRadius), 'height' => Wire::ground($k->height), 'downhill' => $k->downhill,
             'bearing' => $k->bearing === null ? null : ['degrees' => number_format($k->bearing, 0), 'name' => $this->sentences->name('compass.' . FactName::COMPASS[(int) round($k->bearing / 45) % 8])],
-            'source' => $k->source, 'rootReach' => Wire::quantity($k->isRooted() ? $k->rootReach() : null), 'inRootReach' => $k->isInRootReach(),
+            'source' => $k->source, 'rootReach' => Wire::ground($k->isRooted() ? $k->rootReach() : null), 'inRootReach' => $k->isInRootReach(),
         ];
     }
 

@@ -158,7 +158,7 @@ it('writes an amount in the unit a crew would use', function (string $typed, str
     'stem' => ['1 1/2 in', '1 1/2 in', '3.81 cm'],
     'spoonful' => ['1 tsp', '1 tsp', '4.929 mL'],
     'patch' => ['1 ha', '2.471 ac', '1 ha'],
-    'warmth' => ['85 F', '85 °F', '29.44 °C'],
+    'warmth' => ['85 F', '85 °F', '29.4 °C'],
     'nothing' => ['0 in', '0 in', '0 mm'],
 ]);
 

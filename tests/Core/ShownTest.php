@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Reading;
 use Thicket\Measure\Shown;
+use Thicket\Measure\System;
 use Thicket\Measure\Unit;
 
 /*
@@ -111,4 +112,26 @@ it('writes numbers as people do', function (string $number, int $digits, string 
     expect(Shown::number(Brick\Math\BigRational::of($number), $digits))->toBe($text);
 })->with([
     ['0', 4, '0'], ['1', 4, '1'], ['0.5', 4, '0.5'], ['0.00123456', 4, '0.001235'], ['0.0000123', 3, '0.0000123'], ['9.9996', 4, '10'], ['12345.678', 4, "12\u{00A0}346"], ['1234567', 4, "1\u{00A0}234\u{00A0}567"], ['999.94', 4, '999.9'], ['999.96', 4, '1000'], ['-2.5', 4, '-2.5'], ['1/3', 3, '0.333'],
+]);
+
+it('tells lengths and areas as people say them, and leaves a plain figure as it is', function (string $typed, string $us, string $metric) {
+    $say = static function (System $system) use ($typed): string {
+        $told = Shown::told(quantity($typed), $system);
+
+        return ($told['about'] ? 'about ' : '') . $told['text'];
+    };
+    expect([$say(System::Us), $say(System::Metric)])->toBe([$us, $metric]);
+})->with([
+    ['20 m', 'about 65 ft', '20 m'], ['33 m', 'about 110 ft', '33 m'], ['3 m', 'about 10 ft', '3 m'], ['10 m', 'about 33 ft', '10 m'], ['15 m', 'about 50 ft', '15 m'], ['2 m', 'about 6 1/2 ft', '2 m'],
+    ['12 ft', '12 ft', 'about 3.7 m'], ['110 ft', '110 ft', 'about 34 m'], ['19.83 m', 'about 65 ft', 'about 20 m'], ['1.2 m', 'about 4 ft', '1.2 m'], ['30 in', '30 in', 'about 75 cm'], ['4 in', '4 in', 'about 10 cm'],
+    ['0.15 ha', 'about 1/3 ac', '0.15 ha'], ['0.25 ac', '0.25 ac', 'about 0.1 ha'], ['1391.4 m2', 'about 1/3 ac', 'about 0.14 ha'], ['3.4 ha', 'about 8 1/2 ac', '3.4 ha'], ['38.4 ac', 'about 38 ac', 'about 16 ha'], ['10 m2', 'about 110 sq ft', '10 m²'], ['2.3 mi', '2.3 mi', 'about 3.7 km'],
+    // no length and no area: as ever
+    ['2.5 gal', '2.5 US gal', '9.464 L'], ['0 m', '0 in', '0 mm'],
+]);
+
+it('keeps beside a limit the unit that it was written in, where the reader\'s is another', function (string $typed, string $us, string $metric) {
+    expect([Shown::asWritten(quantity($typed), System::Us), Shown::asWritten(quantity($typed), System::Metric)])->toBe([$us, $metric]);
+})->with([
+    ['20 m', '65.6 ft (20 m)', '20 m'], ['50 ft', '50 ft', '15.2 m (50 ft)'], ['1/4 in', '1/4 in', '6.35 mm (1/4 in)'], ['85 F', '85 °F', '29.4 °C (85 °F)'], ['10 mph', '10 mph', '4.47 m/s (10 mph)'], ['100 mm', '3.94 in (100 mm)', '10 cm'],
+    ['8 km/h', '4.971 mph (8 km/h)', '2.222 m/s (8 km/h)'], ['2 %', '2 % v/v', '2 % v/v'], ['1 h', '60 min', '60 min'],
 ]);

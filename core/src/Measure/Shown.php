@@ -136,8 +136,8 @@ final readonly class Shown
             return self::inches($amount) . ' in';
         }
         $label = $unit->label();
-        // no thermometer reads hundredths
-        $amount = $unit->dimension() === Dimension::Temperature ? BigRational::of($amount->toScale(1, RoundingMode::HALF_UP)) : $amount;
+        // neither a thermometer nor a kitchen clock reads hundredths
+        $amount = in_array($unit->dimension(), [Dimension::Temperature, Dimension::Duration], true) ? BigRational::of($amount->toScale(1, RoundingMode::HALF_UP)) : $amount;
 
         return self::number($amount, $unit->dimension() === Dimension::Length ? 3 : 4) . ($label === '' ? '' : ' ' . $label);
     }

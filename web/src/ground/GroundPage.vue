@@ -7,6 +7,7 @@ import { api, unwrap } from '@/api/client';
 import { groundsQuery, keepersQuery, patchQuery } from '@/api/queries';
 import { useAct } from '@/composables/useAct';
 import { draftKey, useDraft } from '@/composables/useDraft';
+import SaidAmount from '@/components/SaidAmount.vue';
 import { useSession } from '@/composables/useSession';
 import GroundMap from './GroundMap.vue';
 import ImportPanel from './ImportPanel.vue';
@@ -145,7 +146,10 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
       <template v-if="ground">
         <p class="small soft">
           {{ t('ground.facts', { lat: Number(ground.latitude).toFixed(2), elevation: say(ground.elevation), days: ground.shiftDays }) }} ·
-          {{ t('ground.total', { n: ground.patchCount, area: say(ground.area) }, ground.patchCount) }}
+          <i18n-t keypath="ground.total" scope="global" :plural="ground.patchCount">
+            <template #n>{{ ground.patchCount }}</template>
+            <template #area><SaidAmount :of="ground.area" /></template>
+          </i18n-t>
           ·
           <label :title="t('ground.zoneHelp')"
             >{{ t('ground.zone') }}

@@ -19,7 +19,7 @@ const emit = defineEmits<{
   /** An earlier outline to be shown on the map; null for none. */ ghost: [shape: Shape | null];
 }>();
 const { t } = useI18n();
-const { say, mayWrite } = useSession();
+const { mayWrite } = useSession();
 const client = useQueryClient();
 const onward = useOnward();
 const { busy, refusal, run, at } = useAct();
@@ -106,7 +106,10 @@ const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'w
         <span v-if="k.distance?.value === '0'"> · {{ t('ground.within') }}</span>
         <span v-else-if="k.distance"> · <SaidAmount :of="k.distance" /> {{ k.bearing ? t('ground.toThe', { side: k.bearing.name, degrees: k.bearing.degrees }) : '' }}</span>
         <span v-if="k.downwind" class="reach">{{ t('ground.downwind') }}</span>
-        <span v-if="k.inRootReach" class="reach">{{ t('ground.roots', { reach: say(k.rootReach) }) }}</span>
+        <span v-if="k.inRootReach" class="reach"
+          ><i18n-t keypath="ground.roots" scope="global"
+            ><template #reach><SaidAmount :of="k.rootReach" /></template></i18n-t
+        ></span>
         <span class="small soft"> · {{ t(`ground.source.${k.source}`) }}</span>
       </li>
       <li v-if="patch.keepers.length === 0" class="soft">{{ t('ground.noKeepers') }}</li>
