@@ -6,5 +6,12 @@ export default ts.config(
   ...ts.configs.recommended,
   ...vue.configs['flat/essential'],
   { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: ts.parser } } },
-  { rules: { '@typescript-eslint/no-explicit-any': 'error', 'no-console': 'error', eqeqeq: ['error', 'smart'], 'vue/multi-word-component-names': 'off' } },
+  {
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      'no-console': 'error',
+      eqeqeq: ['error', 'smart'],
+      'vue/multi-word-component-names': 'off',
+    },
+  },
 );

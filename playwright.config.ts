@@ -6,7 +6,8 @@ export default defineConfig({
   timeout: 180_000,
   expect: { timeout: 15_000 },
   workers: 1,
-  // by hand there is no second try; CI keeps one, so that a slow machine loses no work, and names each journey that used it
+  // by hand there is no second try; CI keeps one, so that a slow machine loses no work, and names each journey that
+  // used it
   retries: process.env.CI ? 1 : 0,
   reporter: [['list'], ['./tests/e2e/secondTries.ts']],
   use: {
@@ -19,7 +20,15 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
     },
   },
 });

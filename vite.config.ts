@@ -7,7 +7,10 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   root: fileURLToPath(new URL('./web', import.meta.url)),
   // white space between elements is kept as written, so that words of neighbouring elements never run together
-  plugins: [vue({ template: { compilerOptions: { whitespace: 'preserve' } } }), Components({ dirs: [], dts: false, resolvers: [ElementPlusResolver({ importStyle: 'css' })] })],
+  plugins: [
+    vue({ template: { compilerOptions: { whitespace: 'preserve' } } }),
+    Components({ dirs: [], dts: false, resolvers: [ElementPlusResolver({ importStyle: 'css' })] }),
+  ],
   resolve: { alias: { '@': fileURLToPath(new URL('./web/src', import.meta.url)) } },
   build: { outDir: process.env.THICKET_DIST ?? 'dist', emptyOutDir: true, target: 'es2022' },
 });

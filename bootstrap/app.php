@@ -25,10 +25,22 @@ use Illuminate\Http\Request;
  * The console twins work without any of it.
  */
 $var = getenv('THICKET_VAR') ?: dirname(__DIR__) . '/var/console';
-foreach (["{$var}/cache", "{$var}/storage/framework/views", "{$var}/storage/logs", "{$var}/storage/app"] as $directory) {
+foreach (
+    ["{$var}/cache", "{$var}/storage/framework/views", "{$var}/storage/logs", "{$var}/storage/app"]
+    as $directory
+) {
     is_dir($directory) || @mkdir($directory, 0o775, true);
 }
-foreach (['SERVICES' => 'services', 'PACKAGES' => 'packages', 'CONFIG' => 'config', 'ROUTES' => 'routes', 'EVENTS' => 'events'] as $name => $file) {
+foreach (
+    [
+        'SERVICES' => 'services',
+        'PACKAGES' => 'packages',
+        'CONFIG' => 'config',
+        'ROUTES' => 'routes',
+        'EVENTS' => 'events',
+    ]
+    as $name => $file
+) {
     $_ENV["APP_{$name}_CACHE"] = $_SERVER["APP_{$name}_CACHE"] = "{$var}/cache/{$file}.php";
 }
 
@@ -42,18 +54,24 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->api(append: [JobNow::class]);
         // a write within its crew's turn, done once however often it is sent
         $middleware->group('writes', ['can:write', InTurn::class, IdempotentWrites::class]);
-        $middleware->redirectGuestsTo(fn (): ?string => null);
+        $middleware->redirectGuestsTo(fn(): ?string => null);
     })
     ->withCommands([__DIR__ . '/../app/Console/Commands'])
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->render(static function (Throwable $e, Request $request): JsonResponse {
             $answer = Problem::for($e);
-            in_array($answer->getStatusCode(), [401, 403, 419, 429], true) && SecurityLog::note('refused', $request, ['status' => $answer->getStatusCode()]);
+            in_array($answer->getStatusCode(), [401, 403, 419, 429], true) &&
+                SecurityLog::note('refused', $request, ['status' => $answer->getStatusCode()]);
 
             return $answer;
         });
         // what is refused as it should be is no fault of ours, and a lost race is done again
-        $exceptions->dontReport([Thicket\ThicketRefusal::class, Stopped::class, UniqueConstraintViolationException::class, DeadlockException::class]);
+        $exceptions->dontReport([
+            Thicket\ThicketRefusal::class,
+            Stopped::class,
+            UniqueConstraintViolationException::class,
+            DeadlockException::class,
+        ]);
     })
     ->create();
 

@@ -6,8 +6,13 @@ return [
     'channels' => [
         // sign-ins, refusals, changes of cards, people and settings, exports (App\Support\SecurityLog)
         'security' => [
-            'driver' => 'daily', 'path' => storage_path('logs/security.log'), 'level' => 'info', 'days' => 180, 'permission' => 0o600,
-            'formatter' => Monolog\Formatter\JsonFormatter::class, 'formatter_with' => ['includeStacktraces' => false],
+            'driver' => 'daily',
+            'path' => storage_path('logs/security.log'),
+            'level' => 'info',
+            'days' => 180,
+            'permission' => 0o600,
+            'formatter' => Monolog\Formatter\JsonFormatter::class,
+            'formatter_with' => ['includeStacktraces' => false],
         ],
     ],
 ];

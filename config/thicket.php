@@ -32,7 +32,8 @@ return [
     // Port of the simulated GPS receiver on loopback, in demo and test only; 0 for none.
     'gps_port' => (int) env('THICKET_GPS_PORT', 0),
 
-    // The secret of the seals (App\Seal\SealKey), kept outside the database; the application's own key where none is set.
+    // The secret of the seals (App\Seal\SealKey), kept outside the database; the application's own key where none is
+    // set.
     'seal_key' => (string) env('THICKET_SEAL_KEY', ''),
 
     // Days that an idempotency key is kept (rulings B16).

@@ -1,40 +1,156 @@
 <!doctype html>
-<html lang="en"><head><meta charset="utf-8"><title>Mixing card</title>
+<html lang="en">
+<head>
+<meta charset="utf-8">
+<title>Mixing card</title>
 <style>
-@font-face { font-family: Hyper; src: url("file://{{ $fonts }}/atkinson-hyperlegible-next-latin-wght-normal.woff2"); font-weight: 200 800; }
-@page { size: A5 landscape; margin: 9mm 10mm 11mm; @bottom-left { content: "The label and local rules decide. Licensed work is for licensed people."; font: 7.5pt Hyper; color: #44524a; } @bottom-right { content: counter(page) " / " counter(pages); font: 7.5pt Hyper; color: #44524a; } }
-body { font: 10.5pt/1.35 Hyper, sans-serif; color: #10201a; margin: 0; } h1 { font-size: 13pt; margin: 0; } .load { break-after: page; } .load:last-child { break-after: auto; }
-.pour { font-size: 30pt; font-weight: 800; line-height: 1.1; margin: 1mm 0; } .each { font-size: 19pt; font-weight: 800; line-height: 1.15; } .two { display: flex; gap: 7mm; } .grow { flex: 1; } ol { list-style: none; padding: 0; margin: 0; } li { border-top: .3mm solid #10201a; padding: 1.3mm 0; font-size: 12pt; }
-.box { display: inline-block; width: 5mm; height: 5mm; border: .5mm solid #10201a; margin-right: 3mm; vertical-align: -1mm; } .soft { color: #44524a; font-size: 8.5pt; } .amount { font-weight: 750; } .warn { border-left: 1.4mm solid #7c1d22; padding: 0 2.5mm; margin: 1.5mm 0; font-size: 9pt; }
-</style></head><body>
+@font-face {
+    font-family: Hyper;
+    src: url("file://{{ $fonts }}/atkinson-hyperlegible-next-latin-wght-normal.woff2");
+    font-weight: 200 800;
+}
+@page {
+    size: A5 landscape;
+    margin: 9mm 10mm 11mm;
+    @bottom-left {
+        content: "The label and local rules decide. Licensed work is for licensed people.";
+        font: 7.5pt Hyper;
+        color: #44524a;
+    }
+    @bottom-right { content: counter(page) " / " counter(pages); font: 7.5pt Hyper; color: #44524a; }
+}
+body { font: 10.5pt/1.35 Hyper, sans-serif; color: #10201a; margin: 0; }
+h1 { font-size: 13pt; margin: 0; }
+.load { break-after: page; }
+.load:last-child { break-after: auto; }
+.pour { font-size: 30pt; font-weight: 800; line-height: 1.1; margin: 1mm 0; }
+.each { font-size: 19pt; font-weight: 800; line-height: 1.15; }
+.two { display: flex; gap: 7mm; }
+.grow { flex: 1; }
+ol { list-style: none; padding: 0; margin: 0; }
+li { border-top: .3mm solid #10201a; padding: 1.3mm 0; font-size: 12pt; }
+.box {
+    display: inline-block;
+    width: 5mm;
+    height: 5mm;
+    border: .5mm solid #10201a;
+    margin-right: 3mm;
+    vertical-align: -1mm;
+}
+.soft { color: #44524a; font-size: 8.5pt; }
+.amount { font-weight: 750; }
+.warn { border-left: 1.4mm solid #7c1d22; padding: 0 2.5mm; margin: 1.5mm 0; font-size: 9pt; }
+</style>
+</head>
+<body>
+@php
+    $both = fn ($quantity, $none = '') => \App\Text\Paper::both($quantity, $units, $none);
+@endphp
 @foreach ($r['loads'] as $i => $load)
+@php
+    $cups = array_values(array_filter($load['measure'], fn ($m) => $m['system'] === $units));
+@endphp
 <div class="load">
-<div class="two"><div class="grow"><h1>{{ $patch }}, {{ $ground }}: {{ $r['method']['name'] }}</h1>@foreach ($cards as $one)<div class="soft">{{ $one->product }}, {{ $one->registration }}, card version {{ $one->version }}</div>@endforeach</div>
-<div style="text-align:right"><b>{{ $load['times'] }} × {{ $load['part'] ? 'part-load' : 'full load' }}</b><br><span class="soft">{{ \App\Text\Paper::both($load['finished'], $units) }} each</span></div></div>
-<div class="two"><div class="grow">
+<div class="two">
+<div class="grow">
+<h1>{{ $patch }}, {{ $ground }}: {{ $r['method']['name'] }}</h1>
+@foreach ($cards as $one)
+<div class="soft">{{ $one->product }}, {{ $one->registration }}, card version {{ $one->version }}</div>
+@endforeach
+</div>
+<div style="text-align:right">
+<b>{{ $load['times'] }} × {{ $load['part'] ? 'part-load' : 'full load' }}</b><br>
+<span class="soft">{{ $both($load['finished']) }} each</span>
+</div>
+</div>
+<div class="two">
+<div class="grow">
 @if (count($load['products']) > 1)
-@foreach ($load['products'] as $n => $one)<div><span class="each">{{ \App\Text\Paper::both($one['amount'] ?? null, $units) }}</span> {{ $one['product'] }} <span class="soft">{{ \App\Text\Paper::both($r['products'][$n]['strength']['percent'] ?? null, $units, 'by weight') }}</span></div>@endforeach
+@foreach ($load['products'] as $n => $one)
+<div>
+<span class="each">{{ $both($one['amount'] ?? null) }}</span> {{ $one['product'] }}
+<span class="soft">{{ $both($r['products'][$n]['strength']['percent'] ?? null, 'by weight') }}</span>
+</div>
+@endforeach
 @else
-@php($cup = array_values(array_filter($load['measure'], fn ($m) => $m['system'] === $units))[0] ?? null)
-<div class="pour">{{ $cup['measured'] ?? \App\Text\Paper::both($load['product'] ?? null, $units) }}</div><div class="soft">@if ($cup)in the {{ $cup['tool'] }}; exactly {{ \App\Text\Paper::both($load['product'] ?? null, $units) }} of @endif product, {{ \App\Text\Paper::both($r['strength']['percent'] ?? null, $units, 'by weight') }}, to {{ \App\Text\Paper::both($load['finished'], $units) }}</div>
+@php
+    $cup = $cups[0] ?? null;
+@endphp
+<div class="pour">{{ $cup['measured'] ?? $both($load['product'] ?? null) }}</div>
+<div class="soft">
+@if ($cup)
+in the {{ $cup['tool'] }}; exactly {{ $both($load['product'] ?? null) }} of
 @endif
-<ol>@foreach ($load['steps'] as $step)<li><span class="box"></span><span class="amount">{{ \App\Text\Paper::both($step['amount'] ?? null, $units, '?') }}</span> {{ $step['name'] }} <span class="soft">to the {{ \App\Text\Paper::both($step['mark'], $units) }} mark</span></li>@endforeach</ol>
-@foreach ($load['measure'] as $m) @if ($m['system'] === $units) <div class="soft">{{ count($load['products']) > 1 ? $m['product'] . ': measure' : 'Measure' }} with the {{ $m['tool'] }}: {{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full, then ' : '' }}{{ $m['lastFill'] }} ({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }}, never over the label).</div> @endif @endforeach
+product, {{ $both($r['strength']['percent'] ?? null, 'by weight') }}, to {{ $both($load['finished']) }}
 </div>
-<svg width="34mm" height="64mm" viewBox="0 0 110 200" style="flex: none"><rect x="6" y="26" width="62" height="160" fill="#cfe0e6"/><path d="M6 14V186H68V14" fill="none" stroke="#10201a" stroke-width="3"/>
-@php($marks = [])
-@foreach ($load['steps'] as $k => $step)@php($marks[(int) round((float) $step['markShare'] * 16)][] = $k + 1)<path d="M6 {{ 186 - (float) $step['markShare'] * 160 }}H74" stroke="#10201a" stroke-width="1.6"/>@endforeach
-@foreach ($marks as $height => $numbers)<text x="78" y="{{ min(196, 191 - $height * 10) }}" font-family="Hyper" font-size="14" font-weight="700">{{ implode(' ', $numbers) }}</text>@endforeach</svg>
-@php($cups = array_values(array_filter($load['measure'], fn ($m) => $m['system'] === $units)))
-<div style="flex: none">@foreach ($cups as $m)
-@php($half = ['cylinder' => 22, 'syringe' => 14, 'spoons' => 46, 'jug' => 50][$m['kind']] ?? 42)
-@if (count($cups) > 1)<div class="soft" style="width: 30mm">{{ $m['product'] }}</div>@endif
-<svg width="{{ count($cups) > 1 ? 22 : 30 }}mm" height="{{ count($cups) > 1 ? 27 : 50 }}mm" viewBox="0 0 180 184"><rect x="{{ 75 - $half }}" y="{{ 170 - (float) $m['lastShare'] * 150 }}" width="{{ 2 * $half }}" height="{{ (float) $m['lastShare'] * 150 }}" fill="#f2d878"/><path d="M{{ 75 - $half }} 14V170H{{ 75 + $half }}V14" fill="none" stroke="#10201a" stroke-width="3"/><path d="M14 {{ 170 - (float) $m['lastShare'] * 150 }}H126" stroke="#3b4a8c" stroke-width="3"/><text x="{{ 75 + $half + 4 }}" y="{{ max(22, 164 - (float) $m['lastShare'] * 150) }}" font-family="Hyper" font-size="{{ count($cups) > 1 ? 24 : 17 }}" font-weight="700">{{ $m['lastFill'] }}</text></svg>
-@endforeach</div>
+@endif
+<ol>
+@foreach ($load['steps'] as $step)
+<li>
+<span class="box"></span><span class="amount">{{ $both($step['amount'] ?? null, '?') }}</span> {{ $step['name'] }}
+<span class="soft">to the {{ $both($step['mark']) }} mark</span>
+</li>
+@endforeach
+</ol>
+@foreach ($cups as $m)
+<div class="soft">
+{{ count($load['products']) > 1 ? $m['product'] . ': measure' : 'Measure' }} with the {{ $m['tool'] }}:
+{{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full, then ' : '' }}{{ $m['lastFill'] }}
+({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }}, never over the label).
 </div>
-<div class="warn">{{ $care }} {{ implode(' ', array_unique(array_filter(array_map(fn ($one) => $one->wearing, $cards)))) }}</div>
-@if ($cautions)<div class="soft">{{ implode(' ', $cautions) }}</div>@endif
+@endforeach
+</div>
+<svg width="34mm" height="64mm" viewBox="0 0 110 200" style="flex: none">
+<rect x="6" y="26" width="62" height="160" fill="#cfe0e6"/>
+<path d="M6 14V186H68V14" fill="none" stroke="#10201a" stroke-width="3"/>
+@php
+    $marks = [];
+@endphp
+@foreach ($load['steps'] as $k => $step)
+@php
+    $marks[(int) round((float) $step['markShare'] * 16)][] = $k + 1;
+@endphp
+<path d="M6 {{ 186 - (float) $step['markShare'] * 160 }}H74" stroke="#10201a" stroke-width="1.6"/>
+@endforeach
+@foreach ($marks as $height => $numbers)
+<text x="78" y="{{ min(196, 191 - $height * 10) }}" font-family="Hyper" font-size="14" font-weight="700">
+{{ implode(' ', $numbers) }}
+</text>
+@endforeach
+</svg>
+<div style="flex: none">
+@foreach ($cups as $m)
+@php
+    $half = ['cylinder' => 22, 'syringe' => 14, 'spoons' => 46, 'jug' => 50][$m['kind']] ?? 42;
+    $full = (float) $m['lastShare'] * 150;
+    [$wide, $tall, $size] = count($cups) > 1 ? [22, 27, 24] : [30, 50, 17];
+@endphp
+@if (count($cups) > 1)
+<div class="soft" style="width: 30mm">{{ $m['product'] }}</div>
+@endif
+<svg width="{{ $wide }}mm" height="{{ $tall }}mm" viewBox="0 0 180 184">
+<rect x="{{ 75 - $half }}" y="{{ 170 - $full }}" width="{{ 2 * $half }}" height="{{ $full }}" fill="#f2d878"/>
+<path d="M{{ 75 - $half }} 14V170H{{ 75 + $half }}V14" fill="none" stroke="#10201a" stroke-width="3"/>
+<path d="M14 {{ 170 - $full }}H126" stroke="#3b4a8c" stroke-width="3"/>
+<text
+    x="{{ 75 + $half + 4 }}"
+    y="{{ max(22, 164 - $full) }}"
+    font-family="Hyper"
+    font-size="{{ $size }}"
+    font-weight="700"
+>{{ $m['lastFill'] }}</text>
+</svg>
+@endforeach
+</div>
+</div>
+<div class="warn">
+{{ $care }} {{ implode(' ', array_unique(array_filter(array_map(fn ($one) => $one->wearing, $cards)))) }}
+</div>
+@if ($cautions)
+<div class="soft">{{ implode(' ', $cautions) }}</div>
+@endif
 <div class="soft">{{ $keep }}</div>
 </div>
 @endforeach
-</body></html>
+</body>
+</html>

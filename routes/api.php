@@ -27,20 +27,35 @@ use App\Photos\PhotoStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Route;
 
-Route::get('health', static fn (): JsonResponse => new JsonResponse(['status' => 'ok']))->withoutMiddleware('api');
+Route::get('health', static fn(): JsonResponse => new JsonResponse(['status' => 'ok']))->withoutMiddleware('api');
 Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'store']);
 Route::post('setup', [SessionController::class, 'setup']);
 
 // opened as pages of their own, so by the plain session: a browser may send no referer there
-Route::get('papers/{paper}/file', [PaperController::class, 'file'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
-Route::get('grounds/{ground}/export', [ExchangeController::class, 'export'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
-Route::get('stands/{stand}/tally.csv', [TallyController::class, 'csv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
+Route::get('papers/{paper}/file', [PaperController::class, 'file'])
+    ->withoutMiddleware('api')
+    ->middleware(['web', 'auth:web']);
+Route::get('grounds/{ground}/export', [ExchangeController::class, 'export'])
+    ->withoutMiddleware('api')
+    ->middleware(['web', 'auth:web']);
+Route::get('stands/{stand}/tally.csv', [TallyController::class, 'csv'])
+    ->withoutMiddleware('api')
+    ->middleware(['web', 'auth:web']);
 
-Route::get('seal', [FieldDayController::class, 'head'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
-Route::get('shed/shopping.csv', [MixController::class, 'shoppingCsv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
-Route::get('sightings.csv', [SightingController::class, 'csv'])->withoutMiddleware('api')->middleware(['web', 'auth:web']);
-Route::get('photos/{photo}/{size}', [SightingController::class, 'photoFile'])->whereIn('size', PhotoStore::SIZES)->withoutMiddleware('api')->middleware(['web', 'auth:web']);
+Route::get('seal', [FieldDayController::class, 'head'])
+    ->withoutMiddleware('api')
+    ->middleware(['web', 'auth:web']);
+Route::get('shed/shopping.csv', [MixController::class, 'shoppingCsv'])
+    ->withoutMiddleware('api')
+    ->middleware(['web', 'auth:web']);
+Route::get('sightings.csv', [SightingController::class, 'csv'])
+    ->withoutMiddleware('api')
+    ->middleware(['web', 'auth:web']);
+Route::get('photos/{photo}/{size}', [SightingController::class, 'photoFile'])
+    ->whereIn('size', PhotoStore::SIZES)
+    ->withoutMiddleware('api')
+    ->middleware(['web', 'auth:web']);
 
 Route::middleware('auth:sanctum')->group(static function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);

@@ -14,7 +14,10 @@ use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use Symfony\Component\Yaml\Yaml;
 
-/** Real MariaDB with the demo loaded once by bin/test; each test in a transaction. Every answer is held against openapi.yaml. */
+/**
+ * Real MariaDB with the demo loaded once by bin/test; each test in a transaction. Every answer is held against
+ * openapi.yaml.
+ */
 abstract class AppTestCase extends TestCase
 {
     use DatabaseTransactions;
@@ -45,7 +48,9 @@ abstract class AppTestCase extends TestCase
         // a guard remembers who it let in, from one call of a test to the next
         $this->app?->make('auth')->forgetGuards();
 
-        $user = User::query()->where('email', "{$name}@alderbrook.example")->firstOrFail();
+        $user = User::query()
+            ->where('email', "{$name}@alderbrook.example")
+            ->firstOrFail();
 
         return $this->actingAs($user, 'web')->withSession(["password_given.{$user->id}" => time()]);
     }
@@ -58,8 +63,19 @@ abstract class AppTestCase extends TestCase
      */
     public function api(string $method, string $path, array|string $body = [], array $headers = []): TestResponse
     {
-        $server = $this->transformHeadersToServerVars($headers + ['Content-Type' => 'application/json', 'Accept' => 'application/json', 'Referer' => config('app.url')]);
-        $content = $method === 'GET' ? null : (is_string($body) ? $body : json_encode($body === [] ? new \stdClass() : $body, JSON_THROW_ON_ERROR));
+        $server = $this->transformHeadersToServerVars(
+            $headers + [
+                'Content-Type' => 'application/json',
+                'Accept' => 'application/json',
+                'Referer' => config('app.url'),
+            ],
+        );
+        $content =
+            $method === 'GET'
+                ? null
+                : (is_string($body)
+                    ? $body
+                    : json_encode($body === [] ? new \stdClass() : $body, JSON_THROW_ON_ERROR));
         $response = $this->call($method, "/api/v1{$path}", [], [], [], $server, $content);
         $this->assertContract($method, $path, $response);
 
@@ -79,7 +95,11 @@ abstract class AppTestCase extends TestCase
         self::assertIsArray($responses, "openapi.yaml has no {$method} {$template}");
         $status = (string) $response->getStatusCode();
         $key = array_key_exists((int) $status, $responses) ? $status : ($status[0] === '4' ? '4XX' : null);
-        self::assertNotNull($key, "openapi.yaml does not promise {$status} for {$method} {$template}: " . mb_substr((string) $response->getContent(), 0, 600));
+        self::assertNotNull(
+            $key,
+            "openapi.yaml does not promise {$status} for {$method} {$template}: " .
+                mb_substr((string) $response->getContent(), 0, 600),
+        );
         $type = explode(';', (string) $response->headers->get('Content-Type'))[0];
         self::assertArrayHasKey($type, $responses[$key]['content'], "content type of {$method} {$template}");
         if (!str_ends_with($type, 'json')) {
@@ -87,13 +107,42 @@ abstract class AppTestCase extends TestCase
         }
         if (self::$validator === null) {
             self::$validator = new Validator();
-            self::$validator->resolver()?->registerRaw(json_decode((string) json_encode(Yaml::parseFile(dirname(__DIR__) . '/openapi.yaml', Yaml::PARSE_OBJECT_FOR_MAP))), 'https://thicket.test/openapi.json');
+            self::$validator
+                ->resolver()
+                ?->registerRaw(
+                    json_decode(
+                        (string) json_encode(
+                            Yaml::parseFile(dirname(__DIR__) . '/openapi.yaml', Yaml::PARSE_OBJECT_FOR_MAP),
+                        ),
+                    ),
+                    'https://thicket.test/openapi.json',
+                );
         }
-        $escape = static fn (string $part): string => rawurlencode(strtr($part, ['~' => '~0', '/' => '~1']));
-        $pointer = implode('/', array_map($escape, ['paths', $template, strtolower($method), 'responses', $key, 'content', $type, 'schema']));
-        $result = self::$validator->validate(json_decode((string) $response->getContent()), (object) ['$ref' => "https://thicket.test/openapi.json#/{$pointer}"]);
+        $escape = static fn(string $part): string => rawurlencode(strtr($part, ['~' => '~0', '/' => '~1']));
+        $pointer = implode(
+            '/',
+            array_map($escape, [
+                'paths',
+                $template,
+                strtolower($method),
+                'responses',
+                $key,
+                'content',
+                $type,
+                'schema',
+            ]),
+        );
+        $result = self::$validator->validate(
+            json_decode((string) $response->getContent()),
+            (object) ['$ref' => "https://thicket.test/openapi.json#/{$pointer}"],
+        );
         $error = $result->error();
-        self::assertNull($error, $error === null ? '' : "{$method} {$template} {$status}: " . json_encode((new ErrorFormatter())->format($error, false)));
+        self::assertNull(
+            $error,
+            $error === null
+                ? ''
+                : "{$method} {$template} {$status}: " . json_encode((new ErrorFormatter())->format($error, false)),
+        );
     }
 
     private function template(string $path): ?string

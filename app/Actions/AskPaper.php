@@ -10,7 +10,9 @@ use App\Models\Paper;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
-/** Takes down what is to be printed, as it is now, and puts it in the queue; what was made already is not made again. */
+/**
+ * Takes down what is to be printed, as it is now, and puts it in the queue; what was made already is not made again.
+ */
 final readonly class AskPaper
 {
     /** Waiting at once for one person, and for everybody: a queue that nobody would wait for is not begun. */
@@ -22,8 +24,12 @@ final readonly class AskPaper
     {
         $this->tidy();
         $digest = hash('sha256', $html);
-        $made = Paper::query()->where('crew_id', $user->crew_id)->where('digest', $digest)
-            ->whereIn('state', [...Paper::OPEN, 'ready'])->latest('id')->first();
+        $made = Paper::query()
+            ->where('crew_id', $user->crew_id)
+            ->where('digest', $digest)
+            ->whereIn('state', [...Paper::OPEN, 'ready'])
+            ->latest('id')
+            ->first();
         if ($made instanceof Paper && ($made->state !== 'ready' || is_file($made->file('pdf')))) {
             return $made;
         }
@@ -33,11 +39,16 @@ final readonly class AskPaper
             throw new Stopped(429, 'Several PDFs are being made already; wait for them.', ['retryAfter' => 5]);
         }
         $paper = Paper::create([
-            'crew_id' => $user->crew_id, 'asked_by' => $user->id, 'kind' => $kind, 'name' => $name, 'digest' => $digest, 'state' => 'waiting',
+            'crew_id' => $user->crew_id,
+            'asked_by' => $user->id,
+            'kind' => $kind,
+            'name' => $name,
+            'digest' => $digest,
+            'state' => 'waiting',
         ]);
         is_dir(dirname($paper->file('html'))) || mkdir(dirname($paper->file('html')), 0o770, true);
         file_put_contents($paper->file('html'), $html);
-        DB::afterCommit(static fn () => MakePaper::dispatch($paper->id));
+        DB::afterCommit(static fn() => MakePaper::dispatch($paper->id));
 
         return $paper;
     }

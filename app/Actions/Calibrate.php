@@ -25,16 +25,21 @@ use Thicket\Mix\NozzleCheck;
 /** Reads one calibration as measured, keeps it, and says which saved recipes no longer stand by it. */
 final readonly class Calibrate
 {
-    public function __construct(private JobClock $clock, private RecipeDesk $desk)
-    {
-    }
+    public function __construct(private JobClock $clock, private RecipeDesk $desk) {}
 
-    /** @return array{way: string, body: array<string, mixed>, gives: Quantity|null, check: NozzleCheck|null} gives is null only while faults are noted */
+    /**
+     * @return array{way: string, body: array<string, mixed>, gives: Quantity|null, check: NozzleCheck|null} gives is
+     * null only while faults are noted
+     */
     public function read(Fields $in, Sprayer $sprayer): array
     {
         $way = $in->choice('way', Calibration::WAYS) ?? '';
         $gives = match ($way) {
-            'course' => $this->course($in), 'moving' => $this->moving($in), 'known-area' => $this->knownArea($in), 'bottle' => $this->bottle($in), default => null,
+            'course' => $this->course($in),
+            'moving' => $this->moving($in),
+            'known-area' => $this->knownArea($in),
+            'bottle' => $this->bottle($in),
+            default => null,
         };
         $flows = [];
         foreach ($in->strings('nozzles', null, 40) as $i => $typed) {
@@ -44,9 +49,16 @@ final readonly class Calibrate
                 $in->fault("nozzles/{$i}", $e->getMessage());
             }
         }
-        $rated = isset($sprayer->details['ratedFlow']) ? Reading::parse($sprayer->details['ratedFlow'], Dimension::Volume)->quantity : null;
+        $rated = isset($sprayer->details['ratedFlow'])
+            ? Reading::parse($sprayer->details['ratedFlow'], Dimension::Volume)->quantity
+            : null;
 
-        return ['way' => $way, 'body' => ['flows' => array_map(static fn (Quantity $q): array => $q->toWire(), $flows)], 'gives' => $gives, 'check' => $flows === [] ? null : NozzleCheck::of($flows, $rated)];
+        return [
+            'way' => $way,
+            'body' => ['flows' => array_map(static fn(Quantity $q): array => $q->toWire(), $flows)],
+            'gives' => $gives,
+            'check' => $flows === [] ? null : NozzleCheck::of($flows, $rated),
+        ];
     }
 
     /**
@@ -59,12 +71,26 @@ final readonly class Calibrate
         $gives = $measured['gives'] ?? throw new \LogicException('refused before');
         $today = $this->clock->today($user->crew->timeZone());
         $before = $this->freshPlans($sprayer);
-        $worn = $measured['check'] === null ? null : count(array_filter(array_column($measured['check']->nozzles, 'worn')));
+        $worn =
+            $measured['check'] === null ? null : count(array_filter(array_column($measured['check']->nozzles, 'worn')));
         // far finer than anybody catches, and the same number wherever it is read again
         $kept = (string) $gives->amount->toScale(9, RoundingMode::HALF_UP)->stripTrailingZeros();
         DB::transaction(static function () use ($sprayer, $measured, $gives, $kept, $user, $today, $worn): void {
-            Row::create(['sprayer_id' => $sprayer->id, 'way' => $measured['way'], 'body' => $measured['body'] + ['worn' => $worn], 'gives_value' => $kept, 'gives_unit' => $gives->unit->value, 'made_on' => $today->format('Y-m-d'), 'made_by' => $user->id]);
-            $sprayer->fill(['gives_value' => $kept, 'gives_unit' => $gives->unit->value, 'calibrated_on' => $today->format('Y-m-d'), 'due_on' => $today->modify('+1 year')->format('Y-m-d')]);
+            Row::create([
+                'sprayer_id' => $sprayer->id,
+                'way' => $measured['way'],
+                'body' => $measured['body'] + ['worn' => $worn],
+                'gives_value' => $kept,
+                'gives_unit' => $gives->unit->value,
+                'made_on' => $today->format('Y-m-d'),
+                'made_by' => $user->id,
+            ]);
+            $sprayer->fill([
+                'gives_value' => $kept,
+                'gives_unit' => $gives->unit->value,
+                'calibrated_on' => $today->format('Y-m-d'),
+                'due_on' => $today->modify('+1 year')->format('Y-m-d'),
+            ]);
             $sprayer->revision++;
             $sprayer->save();
         });
@@ -72,7 +98,12 @@ final readonly class Calibrate
         foreach ($before as $stand) {
             $fresh = Stand::query()->withTrail()->findOrFail($stand->id);
             foreach ($fresh->steps as $step) {
-                if ($step->sprayer_id === $sprayer->id && $step->recipe_basis !== null && $step->records->isEmpty() && !$this->desk->isFresh($fresh, $step)) {
+                if (
+                    $step->sprayer_id === $sprayer->id &&
+                    $step->recipe_basis !== null &&
+                    $step->records->isEmpty() &&
+                    !$this->desk->isFresh($fresh, $step)
+                ) {
                     $out[] = ['standId' => $fresh->id, 'name' => $fresh->patch->name];
                 }
             }
@@ -89,24 +120,60 @@ final readonly class Calibrate
      */
     public function told(array $measured, array $changed): array
     {
-        $percent = static fn (\Brick\Math\BigRational $share): string => (string) $share->multipliedBy(100)->toScale(1, RoundingMode::HALF_UP)->stripTrailingZeros();
+        $percent = static fn(\Brick\Math\BigRational $share): string => (string) $share
+            ->multipliedBy(100)
+            ->toScale(1, RoundingMode::HALF_UP)
+            ->stripTrailingZeros();
         $check = $measured['check'];
 
         return [
-            'way' => $measured['way'], 'gives' => Wire::quantity($measured['gives']), 'changed' => $changed,
-            'nozzles' => $check === null ? null : [
-                'mean' => Wire::quantity($check->mean), 'replaceSet' => $check->replaceSet,
-                'each' => array_map(static fn (array $n): array => ['flow' => Wire::quantity($n['flow']), 'offMean' => $percent($n['offMean']), 'ofRated' => $n['ofRated'] === null ? null : $percent($n['ofRated']), 'worn' => $n['worn']], $check->nozzles),
-            ],
+            'way' => $measured['way'],
+            'gives' => Wire::quantity($measured['gives']),
+            'changed' => $changed,
+            'nozzles' =>
+                $check === null
+                    ? null
+                    : [
+                        'mean' => Wire::quantity($check->mean),
+                        'replaceSet' => $check->replaceSet,
+                        'each' => array_map(
+                            static fn(array $n): array => [
+                                'flow' => Wire::quantity($n['flow']),
+                                'offMean' => $percent($n['offMean']),
+                                'ofRated' => $n['ofRated'] === null ? null : $percent($n['ofRated']),
+                                'worn' => $n['worn'],
+                            ],
+                            $check->nozzles,
+                        ),
+                    ],
         ];
     }
 
     /** @return list<Stand> stands with a saved recipe in this sprayer that still stands */
     private function freshPlans(Sprayer $sprayer): array
     {
-        $stands = Stand::query()->where('closed_at', null)->whereHas('steps', fn ($steps) => $steps->where('sprayer_id', $sprayer->id)->where('recipe_basis', '!=', null)->whereDoesntHave('records'))->withTrail()->get();
+        $stands = Stand::query()
+            ->where('closed_at', null)
+            ->whereHas(
+                'steps',
+                fn($steps) => $steps
+                    ->where('sprayer_id', $sprayer->id)
+                    ->where('recipe_basis', '!=', null)
+                    ->whereDoesntHave('records'),
+            )
+            ->withTrail()
+            ->get();
 
-        return array_values($stands->filter(fn (Stand $stand): bool => $stand->steps->contains(fn (Step $step): bool => $step->sprayer_id === $sprayer->id && $this->desk->isFresh($stand, $step)))->all());
+        return array_values(
+            $stands
+                ->filter(
+                    fn(Stand $stand): bool => $stand->steps->contains(
+                        fn(Step $step): bool => $step->sprayer_id === $sprayer->id &&
+                            $this->desk->isFresh($stand, $step),
+                    ),
+                )
+                ->all(),
+        );
     }
 
     private function course(Fields $in): ?Quantity
@@ -120,9 +187,16 @@ final readonly class Calibrate
 
     private function moving(Fields $in): ?Quantity
     {
-        [$caught, $time, $speed, $spacing] = [$in->positive('caught', Dimension::Volume), $in->positive('time', Dimension::Duration, Unit::Second), $in->positive('speed', Dimension::Speed), $in->positive('spacing', Dimension::Length)];
+        [$caught, $time, $speed, $spacing] = [
+            $in->positive('caught', Dimension::Volume),
+            $in->positive('time', Dimension::Duration, Unit::Second),
+            $in->positive('speed', Dimension::Speed),
+            $in->positive('spacing', Dimension::Length),
+        ];
 
-        return $caught === null || $time === null || $speed === null || $spacing === null ? null : Calibration::moving($caught, $time, $speed, $spacing);
+        return $caught === null || $time === null || $speed === null || $spacing === null
+            ? null
+            : Calibration::moving($caught, $time, $speed, $spacing);
     }
 
     private function knownArea(Fields $in): ?Quantity

@@ -17,32 +17,47 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 
 /**
- * Takes product out of one container. The row is held while it is read and written, so two people who draw at once cannot take what is
- * there only once; what is left never falls below nought.
+ * Takes product out of one container. The row is held while it is read and written, so two people who draw at once
+ * cannot take what is there only once; what is left never falls below nought.
  */
 final readonly class DrawStock
 {
     public const KINDS = ['mixed', 'measured', 'spilled', 'disposed'];
 
-    public function __construct(private JobClock $clock)
-    {
-    }
+    public function __construct(private JobClock $clock) {}
 
     /**
      * @param Quantity $amount taken out
      *
      * @throws Stopped 409 where less is there than is taken, or the container is gone
      */
-    public function take(string $containerId, Quantity $amount, string $kind, User $user, ?Batch $batch = null, ?string $reason = null): Container
-    {
+    public function take(
+        string $containerId,
+        Quantity $amount,
+        string $kind,
+        User $user,
+        ?Batch $batch = null,
+        ?string $reason = null,
+    ): Container {
         return DB::transaction(function () use ($containerId, $amount, $kind, $user, $batch, $reason): Container {
             $container = $this->held($containerId, $user);
             $amount->mustMatch($container->size()->dimension());
             if ($amount->isNegative() || $amount->isGreaterThan($container->left())) {
-                throw new Stopped(409, 'There is only ' . Shown::in($container->left(), $user->system()) . ' left in this container.');
+                throw new Stopped(
+                    409,
+                    'There is only ' . Shown::in($container->left(), $user->system()) . ' left in this container.',
+                );
             }
 
-            return $this->write($container, $container->left()->minus($amount->to($container->unit())), $amount, $kind, $user, $batch, $reason);
+            return $this->write(
+                $container,
+                $container->left()->minus($amount->to($container->unit())),
+                $amount,
+                $kind,
+                $user,
+                $batch,
+                $reason,
+            );
         });
     }
 
@@ -53,17 +68,29 @@ final readonly class DrawStock
             $container = $this->held($containerId, $user);
             $left->mustMatch($container->size()->dimension());
             if ($left->isNegative() || $left->isGreaterThan($container->size())) {
-                throw new Stopped(409, 'This container holds no more than ' . Shown::in($container->size(), $user->system()) . '.');
+                throw new Stopped(
+                    409,
+                    'This container holds no more than ' . Shown::in($container->size(), $user->system()) . '.',
+                );
             }
 
-            return $this->write($container, $left->to($container->unit()), $container->left()->minus($left->to($container->unit())), 'measured', $user, null, $reason, $left);
+            return $this->write(
+                $container,
+                $left->to($container->unit()),
+                $container->left()->minus($left->to($container->unit())),
+                'measured',
+                $user,
+                null,
+                $reason,
+                $left,
+            );
         });
     }
 
     private function held(string $id, User $user): Container
     {
         $container = Container::query()->where('crew_id', $user->crew_id)->lockForUpdate()->find($id);
-        if (!$container instanceof Container) {
+        if (!($container instanceof Container)) {
             throw (new ModelNotFoundException())->setModel(Container::class, [$id]);
         }
         if ($container->gone_at !== null) {
@@ -73,13 +100,28 @@ final readonly class DrawStock
         return $container;
     }
 
-    private function write(Container $container, Quantity $left, Quantity $amount, string $kind, User $user, ?Batch $batch, ?string $reason, ?Quantity $typed = null): Container
-    {
-        $decimal = static fn (Quantity $q): string => (string) $q->decimal($container->unit(), 9, RoundingMode::HALF_UP);
+    private function write(
+        Container $container,
+        Quantity $left,
+        Quantity $amount,
+        string $kind,
+        User $user,
+        ?Batch $batch,
+        ?string $reason,
+        ?Quantity $typed = null,
+    ): Container {
+        $decimal = static fn(Quantity $q): string => (string) $q->decimal($container->unit(), 9, RoundingMode::HALF_UP);
         $typed ??= $amount;
         Draw::create([
-            'container_id' => $container->id, 'batch_id' => $batch?->id, 'kind' => $kind, 'amount' => $decimal($amount), 'left' => $decimal($left),
-            'typed' => Shown::withUnit($typed->amount, $typed->unit), 'reason' => $reason, 'drawn_by' => $user->id, 'drawn_at' => $this->clock->now(),
+            'container_id' => $container->id,
+            'batch_id' => $batch?->id,
+            'kind' => $kind,
+            'amount' => $decimal($amount),
+            'left' => $decimal($left),
+            'typed' => Shown::withUnit($typed->amount, $typed->unit),
+            'reason' => $reason,
+            'drawn_by' => $user->id,
+            'drawn_at' => $this->clock->now(),
         ]);
         $container->remaining = $decimal($left);
         $container->opened_on ??= \Illuminate\Support\Carbon::instance($this->clock->today($user->crew->timeZone()));

@@ -12,7 +12,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Thicket\Programmes\Offer;
 
-/** Makes each job of a programme a later step of the stand. Steps never issued nor worked give way; what was issued or signed stays. */
+/**
+ * Makes each job of a programme a later step of the stand. Steps never issued nor worked give way; what was issued or
+ * signed stays.
+ */
 final readonly class FollowProgramme
 {
     /** @param array<string, string> $schools as the crew has chosen them now (rulings B12) */
@@ -25,9 +28,19 @@ final readonly class FollowProgramme
             foreach ($offer->steps as $planned) {
                 $candidate = $planned->row->candidate;
                 $step = Step::create([
-                    'patch_id' => $stand->patch_id, 'position' => ++$position, 'method' => $candidate->method->id(), 'active' => $candidate->active?->id(), 'label_card_version_id' => $candidate->card?->id,
-                    'schools' => $schools, 'sprayer_id' => $candidate->active === null ? null : Sprayer::usualFor($crew, $candidate->method)?->id,
-                    'programme' => $offer->programme->id(), 'run' => $run, 'note' => $planned->note, 'due_from' => $planned->from->format('Y-m-d'), 'due_to' => $planned->to?->format('Y-m-d'),
+                    'patch_id' => $stand->patch_id,
+                    'position' => ++$position,
+                    'method' => $candidate->method->id(),
+                    'active' => $candidate->active?->id(),
+                    'label_card_version_id' => $candidate->card?->id,
+                    'schools' => $schools,
+                    'sprayer_id' =>
+                        $candidate->active === null ? null : Sprayer::usualFor($crew, $candidate->method)?->id,
+                    'programme' => $offer->programme->id(),
+                    'run' => $run,
+                    'note' => $planned->note,
+                    'due_from' => $planned->from->format('Y-m-d'),
+                    'due_to' => $planned->to?->format('Y-m-d'),
                 ]);
                 $step->stands()->attach($stand->id);
             }

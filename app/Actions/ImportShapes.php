@@ -28,13 +28,12 @@ final readonly class ImportShapes
 {
     private const ROWS_A_STATEMENT = 100;
 
-    public function __construct(private JobClock $clock, private Catalogue $catalogue)
-    {
-    }
+    public function __construct(private JobClock $clock, private Catalogue $catalogue) {}
 
     /**
      * @param list<Entry> $entries
-     * @param list<array{entry: int|null, pointer: string, as: string|null, name: string|null, setting: mixed, kind: mixed}> $rows
+     * @param list<array{entry: int|null, pointer: string, as: string|null, name: string|null, setting: mixed,
+     *     kind: mixed}> $rows
      *
      * @return array{patches: int, keepers: int, left: int}
      *
@@ -47,10 +46,18 @@ final readonly class ImportShapes
         foreach ($rows as $i => $row) {
             $entry = $entries[$row['entry'] ?? -1] ?? null;
             try {
-                $shapes[$i] = $entry === null ? throw Refused::at('', 'There is no such row in the file.') : ($row['as'] === 'leave' ? null : $this->shape($entry, $row, $ground));
+                $shapes[$i] =
+                    $entry === null
+                        ? throw Refused::at('', 'There is no such row in the file.')
+                        : ($row['as'] === 'leave'
+                            ? null
+                            : $this->shape($entry, $row, $ground));
                 $row['as'] === 'keeper' && $this->mustBeReadable(self::body($entry, $row));
             } catch (Refused $e) {
-                $faults[] = ['pointer' => "{$row['pointer']}/entry", 'message' => ($entry === null ? '' : "Row {$entry->row}: ") . $e->faults[0]['message']];
+                $faults[] = [
+                    'pointer' => "{$row['pointer']}/entry",
+                    'message' => ($entry === null ? '' : "Row {$entry->row}: ") . $e->faults[0]['message'],
+                ];
             }
         }
         if ($faults !== []) {
@@ -91,25 +98,29 @@ final readonly class ImportShapes
     private static function insert(string $model, array $rows): void
     {
         foreach (array_chunk($rows, self::ROWS_A_STATEMENT) as $chunk) {
-            $model::query()->insert(array_map(static function (array $columns) use ($model): array {
-                $row = (new $model())->forceFill($columns);
-                $row->usesTimestamps() && $row->updateTimestamps();
+            $model::query()->insert(
+                array_map(static function (array $columns) use ($model): array {
+                    $row = (new $model())->forceFill($columns);
+                    $row->usesTimestamps() && $row->updateTimestamps();
 
-                return $row->getAttributes();
-            }, $chunk));
+                    return $row->getAttributes();
+                }, $chunk),
+            );
         }
     }
 
     /**
-     * @param array{entry: int|null, pointer: string, as: string|null, name: string|null, setting: mixed, kind: mixed} $row
+     * @param array{entry: int|null, pointer: string, as: string|null, name: string|null, setting: mixed,
+     *     kind: mixed} $row
      *
-     * @return array{kind: mixed, name: string, species?: string, crownRadius?: string, height?: string} as somebody would have typed it
+     * @return array{kind: mixed, name: string, species?: string, crownRadius?: string, height?: string} as somebody
+     *     would have typed it
      */
     private static function body(Entry $entry, array $row): array
     {
         $body = ['kind' => $row['kind'], 'name' => mb_substr((string) $row['name'], 0, 80)];
         foreach (['species' => 'species', 'crown_radius' => 'crownRadius', 'height' => 'height'] as $called => $field) {
-            isset($entry->ours[$called]) && $body[$field] = $entry->ours[$called];
+            isset($entry->ours[$called]) && ($body[$field] = $entry->ours[$called]);
         }
 
         return $body;
@@ -129,7 +140,10 @@ final readonly class ImportShapes
         $faults->throwIfAny();
     }
 
-    /** @param array{entry: int|null, pointer: string, as: string|null, name: string|null, setting: mixed, kind: mixed} $row */
+    /**
+     * @param array{entry: int|null, pointer: string, as: string|null, name: string|null, setting: mixed,
+     *     kind: mixed} $row
+     */
     private function shape(Entry $entry, array $row, Ground $ground): Shape
     {
         $shape = $entry->shape ?? throw Refused::at('', $entry->fault ?? 'It has no shape.');
@@ -145,23 +159,36 @@ final readonly class ImportShapes
     }
 
     /**
-     * @param array{entry: int|null, pointer: string, as: string|null, name: string|null, setting: mixed, kind: mixed} $row
+     * @param array{entry: int|null, pointer: string, as: string|null, name: string|null, setting: mixed,
+     *     kind: mixed} $row
      *
      * @return array{array<string, mixed>, array<string, mixed>} the patch and its outline
      */
     private function patch(Ground $ground, Entry $entry, array $row, Shape $shape, User $by): array
     {
-        $outline = KeepOutline::columns(Outline::trusted($shape->parts), $this->clock->today($ground->time_zone), $by, 'imported');
+        $outline = KeepOutline::columns(
+            Outline::trusted($shape->parts),
+            $this->clock->today($ground->time_zone),
+            $by,
+            'imported',
+        );
         $id = (string) Str::uuid7();
 
         return [
-            ['id' => $id, 'ground_id' => $ground->id, 'name' => $row['name'], 'setting' => $row['setting'], 'properties' => $entry->properties === [] ? null : $entry->properties] + KeepOutline::copies($outline),
+            [
+                'id' => $id,
+                'ground_id' => $ground->id,
+                'name' => $row['name'],
+                'setting' => $row['setting'],
+                'properties' => $entry->properties === [] ? null : $entry->properties,
+            ] + KeepOutline::copies($outline),
             ['id' => (string) Str::uuid7(), 'patch_id' => $id] + $outline,
         ];
     }
 
     /**
-     * @param array{entry: int|null, pointer: string, as: string|null, name: string|null, setting: mixed, kind: mixed} $row
+     * @param array{entry: int|null, pointer: string, as: string|null, name: string|null, setting: mixed,
+     *     kind: mixed} $row
      *
      * @return array<string, mixed>
      */
@@ -169,6 +196,14 @@ final readonly class ImportShapes
     {
         $body = self::body($entry, $row);
 
-        return ['id' => (string) Str::uuid7(), 'ground_id' => $ground->id, 'kind' => $row['kind'], 'name' => $body['name'], 'body' => $body, 'shape' => $shape->toGeoJson(), 'properties' => $entry->properties === [] ? null : $entry->properties] + array_combine(['west', 'south', 'east', 'north'], $shape->box());
+        return [
+            'id' => (string) Str::uuid7(),
+            'ground_id' => $ground->id,
+            'kind' => $row['kind'],
+            'name' => $body['name'],
+            'body' => $body,
+            'shape' => $shape->toGeoJson(),
+            'properties' => $entry->properties === [] ? null : $entry->properties,
+        ] + array_combine(['west', 'south', 'east', 'north'], $shape->box());
     }
 }

@@ -41,7 +41,9 @@ use Thicket\Safety\Steps;
 use Thicket\Timing\JudgeAfter;
 use Thicket\Timing\StumpClock;
 
-/** Issues a job sheet: all gates open, or the passable ones passed by a lead with a reason; then a snapshot for good. */
+/**
+ * Issues a job sheet: all gates open, or the passable ones passed by a lead with a reason; then a snapshot for good.
+ */
 final readonly class IssueSheet
 {
     /** Nearest things on the printed map. */
@@ -60,8 +62,7 @@ final readonly class IssueSheet
         private JobClock $clock,
         private Puts $puts,
         private Chain $chain,
-    ) {
-    }
+    ) {}
 
     /**
      * @param array<string, string> $passes gate code => written reason
@@ -72,12 +73,15 @@ final readonly class IssueSheet
     {
         return DB::transaction(function () use ($stand, $lead, $passes, $id): Sheet {
             $step = Trail::current($stand);
-            // the step is held before anything of it is looked at: of two who issue at once the second finds the sheet of the first
+            // the step is held before anything of it is looked at: of two who issue at once the second finds the sheet
+            // of the first
             $step !== null && Step::held($step->id);
             $stand = Stand::query()->withTrail()->findOrFail($stand->id);
             $step = Trail::current($stand);
             $gates = $this->gates->of($stand, $step);
-            $shut = array_values(array_filter($gates, static fn (array $g): bool => !$g['passable'] || !isset($passes[$g['code']])));
+            $shut = array_values(
+                array_filter($gates, static fn(array $g): bool => !$g['passable'] || !isset($passes[$g['code']])),
+            );
             if ($step?->issuedSheet() !== null) {
                 throw new Stopped(409, 'This step has its sheet already.', ['gates' => $shut]);
             }
@@ -88,7 +92,15 @@ final readonly class IssueSheet
             $snapshot = $this->snapshot($stand, $step, $lead, $used);
             $crewId = $stand->patch->ground->crew_id;
             $number = 1 + (int) Sheet::query()->where('crew_id', $crewId)->lockForUpdate()->max('number');
-            $sheet = Sheet::create(array_filter(['id' => $id]) + ['crew_id' => $crewId, 'number' => $number, 'snapshot' => $snapshot, 'issued_by' => $lead->id, 'issued_at' => $this->clock->now()]);
+            $sheet = Sheet::create(
+                array_filter(['id' => $id]) + [
+                    'crew_id' => $crewId,
+                    'number' => $number,
+                    'snapshot' => $snapshot,
+                    'issued_by' => $lead->id,
+                    'issued_at' => $this->clock->now(),
+                ],
+            );
             $sheet->steps()->attach($step->id);
             $this->chain->add($crewId, Sealed::Sheet, $sheet->id);
 
@@ -106,12 +118,17 @@ final readonly class IssueSheet
         if ($step->method !== 'cut-stump' || $candidate->carrier() !== 'water') {
             return null;
         }
-        $limit = $candidate->schools->values('stump-delay')->quantity('limit') ?? throw new \LogicException('stump-delay has no limit.');
+        $limit =
+            $candidate->schools->values('stump-delay')->quantity('limit') ??
+            throw new \LogicException('stump-delay has no limit.');
 
         return $this->sentences->both('clock.stump', ['limit' => $limit, 'again' => StumpClock::cutAgainFrom()]);
     }
 
-    /** @return list<string> what the label says besides its figures, word by word, and the days and hours that follow the work */
+    /**
+     * @return list<string> what the label says besides its figures, word by word, and the days and hours that follow
+     * the work
+     */
     private function labelWords(Candidate $one): array
     {
         $details = $one->card?->details;
@@ -122,9 +139,30 @@ final readonly class IssueSheet
         foreach ($details->texts as $field => $text) {
             $said[] = $this->sentences->in("label.{$field}", ['text' => $text], \Thicket\Measure\System::Metric);
         }
-        $details->waterInDepth === null || $said[] = $this->sentences->in('label.waterInDepth', ['depth' => Paper::both(Wire::quantity($details->waterInDepth), 'us')], \Thicket\Measure\System::Metric);
-        foreach (['irrigationHours', 'irrigationResumeHours', 'waterInAfterMinutes', 'waterInHours', 'replantDays', 'slaughterDays', 'strawDays'] as $field) {
-            isset($details->numbers[$field]) && $said[] = $this->sentences->in("label.{$field}", ['n' => $details->numbers[$field]], \Thicket\Measure\System::Metric);
+        $details->waterInDepth === null ||
+            ($said[] = $this->sentences->in(
+                'label.waterInDepth',
+                ['depth' => Paper::both(Wire::quantity($details->waterInDepth), 'us')],
+                \Thicket\Measure\System::Metric,
+            ));
+        foreach (
+            [
+                'irrigationHours',
+                'irrigationResumeHours',
+                'waterInAfterMinutes',
+                'waterInHours',
+                'replantDays',
+                'slaughterDays',
+                'strawDays',
+            ]
+            as $field
+        ) {
+            isset($details->numbers[$field]) &&
+                ($said[] = $this->sentences->in(
+                    "label.{$field}",
+                    ['n' => $details->numbers[$field]],
+                    \Thicket\Measure\System::Metric,
+                ));
         }
 
         return $said;
@@ -136,8 +174,19 @@ final readonly class IssueSheet
         $card = $one->card ?? throw new \LogicException('A product without its card.');
 
         return [
-            'name' => $card->product, 'registration' => $card->registration, 'version' => $card->version, 'active' => $one->active?->id(), 'activeName' => $one->active?->name(), 'group' => $one->active?->group(), 'reentryHours' => $card->reentryHours,
-            'rainfastHours' => $card->rainfastHours, 'waterBuffer' => Wire::quantity($card->waterBuffer), 'wearing' => $card->wearing, 'firstAid' => $card->firstAid, 'licensedOnly' => $card->licensedOnly, 'card' => $version?->body,
+            'name' => $card->product,
+            'registration' => $card->registration,
+            'version' => $card->version,
+            'active' => $one->active?->id(),
+            'activeName' => $one->active?->name(),
+            'group' => $one->active?->group(),
+            'reentryHours' => $card->reentryHours,
+            'rainfastHours' => $card->rainfastHours,
+            'waterBuffer' => Wire::quantity($card->waterBuffer),
+            'wearing' => $card->wearing,
+            'firstAid' => $card->firstAid,
+            'licensedOnly' => $card->licensedOnly,
+            'card' => $version?->body,
         ];
     }
 
@@ -146,31 +195,47 @@ final readonly class IssueSheet
      *
      * @param non-empty-list<Candidate> $products
      *
-     * @return array{reentryHours: int|null, rainfastHours: int|null, waterBuffer: array<string, mixed>|null, licensedOnly: bool}
+     * @return array{reentryHours: int|null, rainfastHours: int|null, waterBuffer: array<string, mixed>|null,
+     *     licensedOnly: bool}
      */
     private function strictest(array $products): array
     {
-        $terms = new TankTerms(array_values(array_filter(array_map(static fn (Candidate $one): ?LabelCard => $one->card, $products))));
+        $terms = new TankTerms(
+            array_values(array_filter(array_map(static fn(Candidate $one): ?LabelCard => $one->card, $products))),
+        );
 
-        return ['reentryHours' => $terms->reentryHours(), 'rainfastHours' => $terms->rainfastHours(), 'waterBuffer' => Wire::quantity($terms->waterBuffer()), 'licensedOnly' => $terms->licensedOnly()];
+        return [
+            'reentryHours' => $terms->reentryHours(),
+            'rainfastHours' => $terms->rainfastHours(),
+            'waterBuffer' => Wire::quantity($terms->waterBuffer()),
+            'licensedOnly' => $terms->licensedOnly(),
+        ];
     }
 
-    /** @return list<array{active: string, value: string, unit: string}> planned by the sheet: counts for the ceilings of other work until its record is signed (rulings J7) */
+    /**
+     * @return list<array{active: string, value: string, unit: string}> planned by the sheet: counts for the ceilings of
+     * other work until its record is signed (rulings J7)
+     */
     private function puts(Stand $stand, Recipe $recipe): array
     {
         $area = $recipe->working['area'] ?? $this->assembler->area($stand->patch);
         $out = [];
         foreach ($area instanceof Quantity ? $recipe->products : [] as $one) {
-            $one->candidate->card === null || $one->amount === null || $out = [...$out, ...$this->puts->of($one->candidate->card, $one->amount, $area)];
+            $one->candidate->card === null ||
+                $one->amount === null ||
+                ($out = [...$out, ...$this->puts->of($one->candidate->card, $one->amount, $area)]);
         }
 
         return $out;
     }
 
     /**
-     * What the removal is for, why this way was chosen, and what speaks for it: expected control and whatever fitted on the day of the sheet.
+     * What the removal is for, why this way was chosen, and what speaks for it: expected control and whatever fitted on
+     * the day of the sheet.
      *
-     * @return array{for: string|null, snags: string|null, why: string|null, evidence: list<array{text: array{us: string, metric: string}, source: string}>, roles: list<array{us: string, metric: string}>}
+     * @return array{for: string|null, snags: string|null, why: string|null,
+     *     evidence: list<array{text: array{us: string, metric: string}, source: string}>, roles: list<array{us: string,
+     *     metric: string}>}
      */
     private function reason(Situation $situation, Step $step, Candidate $candidate): array
     {
@@ -178,20 +243,41 @@ final readonly class IssueSheet
         $for = $situation->word(FactName::RemovalFor);
         $evidence = [];
         if ($row->measures->controlLow !== null && $row->measures->controlHigh !== null) {
-            $evidence[] = ['text' => $this->sentences->both('sheet.expected', ['low' => $row->measures->controlLow, 'high' => $row->measures->controlHigh]), 'source' => $this->sentences->source('handbook-9')];
+            $evidence[] = [
+                'text' => $this->sentences->both('sheet.expected', [
+                    'low' => $row->measures->controlLow,
+                    'high' => $row->measures->controlHigh,
+                ]),
+                'source' => $this->sentences->source('handbook-9'),
+            ];
         }
         foreach ($row->findings as $finding) {
-            if ($finding->outcome === Outcome::Fits && $finding->school === null && count($evidence) < self::MOST_EVIDENCE) {
-                $evidence[] = ['text' => $this->sentences->sentence($finding->code, $finding->values), 'source' => $this->sentences->source($finding->source)];
+            if (
+                $finding->outcome === Outcome::Fits &&
+                $finding->school === null &&
+                count($evidence) < self::MOST_EVIDENCE
+            ) {
+                $evidence[] = [
+                    'text' => $this->sentences->sentence($finding->code, $finding->values),
+                    'source' => $this->sentences->source($finding->source),
+                ];
             }
         }
 
-        $split = array_values(array_filter($row->findings, static fn (Finding $f): bool => $f->code === 'volunteer.split-row'))[0] ?? null;
+        $split =
+            array_values(
+                array_filter($row->findings, static fn(Finding $f): bool => $f->code === 'volunteer.split-row'),
+            )[0] ?? null;
 
         return [
-            'roles' => $split === null ? [] : [$this->sentences->both('role.cuts'), $this->sentences->both('role.treats', $split->values)],
-            'for' => $for === null ? null : $this->sentences->name("removal.{$for}"), 'why' => $step->why,
-            'snags' => $situation->isYes(FactName::KeptAsSnags) === true ? $this->sentences->name('sheet.snags') : null, 'evidence' => $evidence,
+            'roles' =>
+                $split === null
+                    ? []
+                    : [$this->sentences->both('role.cuts'), $this->sentences->both('role.treats', $split->values)],
+            'for' => $for === null ? null : $this->sentences->name("removal.{$for}"),
+            'why' => $step->why,
+            'snags' => $situation->isYes(FactName::KeptAsSnags) === true ? $this->sentences->name('sheet.snags') : null,
+            'evidence' => $evidence,
         ];
     }
 
@@ -202,11 +288,23 @@ final readonly class IssueSheet
         if ($outline === null) {
             return null;
         }
-        $near = array_filter($this->assembler->keepersOf($stand->patch), static fn (array $k): bool => $k['row']->shape !== null);
+        $near = array_filter(
+            $this->assembler->keepersOf($stand->patch),
+            static fn(array $k): bool => $k['row']->shape !== null,
+        );
 
         return [
             'patch' => ['name' => $stand->patch->name, 'shape' => $outline->outline],
-            'near' => array_values(array_map(static fn (array $k): array => ['name' => $k['row']->name, 'kind' => $k['row']->kind, 'shape' => $k['row']->shape], array_slice($near, 0, self::MOST_ON_MAP))),
+            'near' => array_values(
+                array_map(
+                    static fn(array $k): array => [
+                        'name' => $k['row']->name,
+                        'kind' => $k['row']->kind,
+                        'shape' => $k['row']->shape,
+                    ],
+                    array_slice($near, 0, self::MOST_ON_MAP),
+                ),
+            ),
         ];
     }
 
@@ -225,30 +323,113 @@ final readonly class IssueSheet
         $label = array_merge(...array_map($this->labelWords(...), $products));
         $recipe = $step->active === null ? null : $this->desk->solve($stand, $step);
         $card = $candidate->card;
-        $names = fn (string $kind, array $codes): array => array_map(fn (string $code): string => $this->sentences->name("{$kind}.{$code}"), $codes);
+        $names = fn(string $kind, array $codes): array => array_map(
+            fn(string $code): string => $this->sentences->name("{$kind}.{$code}"),
+            $codes,
+        );
         $ground = $stand->patch->ground;
 
         return [
-            'issuedBy' => $lead->name, 'catalogue' => $this->catalogue->hash, 'day' => Wire::day($situation->day),
-            'standId' => $stand->id, 'stepId' => $step->id,
-            'place' => ['ground' => $ground->name, 'patch' => $stand->patch->name, 'latitude' => $ground->latitude, 'longitude' => $ground->longitude, 'area' => Wire::quantity($this->assembler->area($stand->patch))],
+            'issuedBy' => $lead->name,
+            'catalogue' => $this->catalogue->hash,
+            'day' => Wire::day($situation->day),
+            'standId' => $stand->id,
+            'stepId' => $step->id,
+            'place' => [
+                'ground' => $ground->name,
+                'patch' => $stand->patch->name,
+                'latitude' => $ground->latitude,
+                'longitude' => $ground->longitude,
+                'area' => Wire::quantity($this->assembler->area($stand->patch)),
+            ],
             'map' => $this->map($stand),
-            'target' => ['name' => $species->commonName(), 'scientific' => $species->scientificName(), 'stems' => $situation->stemCount(), 'stage' => ($situation->stage()[0] ?? null) === null ? null : $this->sentences->name('stage.' . $situation->stage()[0])],
-            'lookAlikes' => array_map(fn (array $l): array => ['name' => $this->catalogue->species($l['other'])->commonName(), 'tests' => array_map(fn ($t): string => $this->sentences->both('sheet.look-test', ['test' => $this->sentences->lookTest($l['pair'], $t), 'plant' => $this->catalogue->species($t->node('points')->string('yes'))->commonName()])['us'], array_values($l['pair']->nodes('tests')))], $this->lookAlikes->of($stand)),
+            'target' => [
+                'name' => $species->commonName(),
+                'scientific' => $species->scientificName(),
+                'stems' => $situation->stemCount(),
+                'stage' =>
+                    ($situation->stage()[0] ?? null) === null
+                        ? null
+                        : $this->sentences->name('stage.' . $situation->stage()[0]),
+            ],
+            'lookAlikes' => array_map(
+                fn(array $l): array => [
+                    'name' => $this->catalogue->species($l['other'])->commonName(),
+                    'tests' => array_map(
+                        fn($t): string => $this->sentences->both('sheet.look-test', [
+                            'test' => $this->sentences->lookTest($l['pair'], $t),
+                            'plant' => $this->catalogue->species($t->node('points')->string('yes'))->commonName(),
+                        ])['us'],
+                        array_values($l['pair']->nodes('tests')),
+                    ),
+                ],
+                $this->lookAlikes->of($stand),
+            ),
             'reason' => $this->reason($situation, $step, $candidate),
-            'method' => ['id' => $step->method, 'name' => $this->sentences->name("method.{$step->method}"), 'steps' => $names('step', Steps::of($situation, $candidate)), 'mistakes' => $names('mistake', $candidate->method->data->strings('mistakes'))],
-            'keepers' => array_map(fn ($k): array => ['name' => $k->name, 'distance' => Wire::quantity($k->distance), 'side' => $k->bearing === null ? null : $this->sentences->name('compass.' . FactName::COMPASS[(int) round($k->bearing / 45) % 8])], $situation->keepers),
+            'method' => [
+                'id' => $step->method,
+                'name' => $this->sentences->name("method.{$step->method}"),
+                'steps' => $names('step', Steps::of($situation, $candidate)),
+                'mistakes' => $names('mistake', $candidate->method->data->strings('mistakes')),
+            ],
+            'keepers' => array_map(
+                fn($k): array => [
+                    'name' => $k->name,
+                    'distance' => Wire::quantity($k->distance),
+                    'side' =>
+                        $k->bearing === null
+                            ? null
+                            : $this->sentences->name('compass.' . FactName::COMPASS[(int) round($k->bearing / 45) % 8]),
+                ],
+                $situation->keepers,
+            ),
             'recipe' => $recipe === null ? null : $this->wire->recipe($stand, $step, $recipe),
             'puts' => $recipe === null ? [] : $this->puts($stand, $recipe),
             'product' => $card === null ? null : $this->product($candidate, $step->cardVersion),
-            'partners' => array_map(fn (LabelCardVersion $version, Candidate $one): array => $this->product($one, $version), $step->partners(), array_slice($products, 1)),
+            'partners' => array_map(
+                fn(LabelCardVersion $version, Candidate $one): array => $this->product($one, $version),
+                $step->partners(),
+                array_slice($products, 1),
+            ),
             'strictest' => $card === null ? null : $this->strictest($products),
             'clock' => $this->clockText($step, $candidate),
-            'startOnlyIf' => array_map(fn (StartLimit $l): array => ['fact' => $l->fact->value, 'comparator' => $l->least ? 'least' : 'most', 'limit' => Wire::quantity($l->value), 'text' => $this->sentences->both($l->code(), ['limit' => $l->value]), 'source' => $l->source], StartLimits::ofTank($products, $species)->limits),
-            'wearing' => $names('wear', $cautions->wearing), 'cautions' => [...$names('caution', $cautions->cautions), ...$label], 'kit' => $names('kit', $cautions->kit),
-            'emergency' => ['poisonCentre' => $ground->crew->settings['poisonCentre'] ?? null, 'place' => "{$stand->patch->name}, {$ground->name}", 'position' => "{$ground->latitude}, {$ground->longitude}"],
-            'judgeAfter' => Wire::day(JudgeAfter::day($species, $situation->day, $situation->shift, $this->catalogue->method($step->method)->showsLateOn($species))),
-            'passes' => array_map(fn (string $gate, string $reason): array => ['gate' => $gate, 'text' => $this->sentences->both("gate.{$gate}", ['other' => '', 'missing' => '', 'tool' => ''])['us'], 'reason' => $reason], array_keys($passes), array_values($passes)),
+            'startOnlyIf' => array_map(
+                fn(StartLimit $l): array => [
+                    'fact' => $l->fact->value,
+                    'comparator' => $l->least ? 'least' : 'most',
+                    'limit' => Wire::quantity($l->value),
+                    'text' => $this->sentences->both($l->code(), ['limit' => $l->value]),
+                    'source' => $l->source,
+                ],
+                StartLimits::ofTank($products, $species)->limits,
+            ),
+            'wearing' => $names('wear', $cautions->wearing),
+            'cautions' => [...$names('caution', $cautions->cautions), ...$label],
+            'kit' => $names('kit', $cautions->kit),
+            'emergency' => [
+                'poisonCentre' => $ground->crew->settings['poisonCentre'] ?? null,
+                'place' => "{$stand->patch->name}, {$ground->name}",
+                'position' => "{$ground->latitude}, {$ground->longitude}",
+            ],
+            'judgeAfter' => Wire::day(
+                JudgeAfter::day(
+                    $species,
+                    $situation->day,
+                    $situation->shift,
+                    $this->catalogue->method($step->method)->showsLateOn($species),
+                ),
+            ),
+            'passes' => array_map(
+                fn(string $gate, string $reason): array => [
+                    'gate' => $gate,
+                    'text' => $this->sentences->both("gate.{$gate}", ['other' => '', 'missing' => '', 'tool' => ''])[
+                        'us'
+                    ],
+                    'reason' => $reason,
+                ],
+                array_keys($passes),
+                array_values($passes),
+            ),
         ];
     }
 }

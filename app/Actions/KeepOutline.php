@@ -9,11 +9,19 @@ use App\Models\PatchOutline;
 use App\Models\User;
 use Thicket\Survey\Outline;
 
-/** Gives a patch a new outline from a day on; earlier ones stay (rulings B7). The patch keeps copies of area and box for lists. */
+/**
+ * Gives a patch a new outline from a day on; earlier ones stay (rulings B7). The patch keeps copies of area and box for
+ * lists.
+ */
 final readonly class KeepOutline
 {
-    public function __invoke(Patch $patch, Outline $outline, \DateTimeImmutable $validFrom, ?User $by, string $how): PatchOutline
-    {
+    public function __invoke(
+        Patch $patch,
+        Outline $outline,
+        \DateTimeImmutable $validFrom,
+        ?User $by,
+        string $how,
+    ): PatchOutline {
         $kept = PatchOutline::create(['patch_id' => $patch->id] + self::columns($outline, $validFrom, $by, $how));
         $newest = $patch->outlines()->firstOrFail();
         if ($newest->is($kept)) {
@@ -27,8 +35,12 @@ final readonly class KeepOutline
     public static function columns(Outline $outline, \DateTimeImmutable $validFrom, ?User $by, string $how): array
     {
         return array_combine(['west', 'south', 'east', 'north'], $outline->box()) + [
-            'valid_from' => $validFrom->format('Y-m-d'), 'outline' => $outline->toGeoJson(), 'coarse' => $outline->coarse()->toGeoJson(),
-            'area_m2' => $outline->area()->toWire()['value'], 'made_by' => $by?->id, 'how' => $how,
+            'valid_from' => $validFrom->format('Y-m-d'),
+            'outline' => $outline->toGeoJson(),
+            'coarse' => $outline->coarse()->toGeoJson(),
+            'area_m2' => $outline->area()->toWire()['value'],
+            'made_by' => $by?->id,
+            'how' => $how,
         ];
     }
 

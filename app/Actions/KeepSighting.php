@@ -19,8 +19,8 @@ use Thicket\Plants\Key;
 use Thicket\Plants\Sight;
 
 /**
- * Reads and keeps one sighting: of a stand, which it names, or free at a point or on a patch, where it may found a stand.
- * The ranking is kept as it was shown. Faults are noted in the fields; nothing is written while there are any.
+ * Reads and keeps one sighting: of a stand, which it names, or free at a point or on a patch, where it may found a
+ * stand. The ranking is kept as it was shown. Faults are noted in the fields; nothing is written while there are any.
  */
 final class KeepSighting
 {
@@ -29,9 +29,11 @@ final class KeepSighting
     /** A clock set a little fast is no lie. */
     private const AHEAD_MINUTES = 10;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly JobClock $clock, private readonly KeyWire $keyWire)
-    {
-    }
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly JobClock $clock,
+        private readonly KeyWire $keyWire,
+    ) {}
 
     /** @return Sighting the new row */
     public function __invoke(Fields $in, User $user, ?Stand $stand): Sighting
@@ -67,12 +69,33 @@ final class KeepSighting
         // tests made for the same name hold on: one look-alike may be ruled out today, another tomorrow
         if ($stand !== null && $species !== null && $species === $stand->species) {
             $again = array_column($tests, 'pair');
-            $tests = [...array_values(array_filter($stand->sighting->tests ?? [], static fn (array $t): bool => !in_array($t['pair'], $again, true))), ...$tests];
+            $tests = [
+                ...array_values(
+                    array_filter(
+                        $stand->sighting->tests ?? [],
+                        static fn(array $t): bool => !in_array($t['pair'], $again, true),
+                    ),
+                ),
+                ...$tests,
+            ];
         }
         $last = $stand?->sighting;
-        if ($last !== null && $species !== null && $species === $last->species && $tests !== [] && $sight->toWire() == $last->seen) {
+        if (
+            $last !== null &&
+            $species !== null &&
+            $species === $last->species &&
+            $tests !== [] &&
+            $sight->toWire() == $last->seen
+        ) {
             // a test made of what was named before is a further fact of that sighting, not another one
-            $last->forceFill(['tests' => $tests, 'revision' => $last->revision + 1] + ($row['confirmer'] === null ? [] : ['confirmer' => $row['confirmer'], 'confirmed_on' => $row['confirmed_on']]))->save();
+            $last
+                ->forceFill(
+                    ['tests' => $tests, 'revision' => $last->revision + 1] +
+                        ($row['confirmer'] === null
+                            ? []
+                            : ['confirmer' => $row['confirmer'], 'confirmed_on' => $row['confirmed_on']]),
+                )
+                ->save();
             $stand?->forceFill(['revision' => $stand->revision + 1])->save();
 
             return $last;
@@ -81,14 +104,43 @@ final class KeepSighting
         $day = JobClock::dayOf($row['seen_at'], $ground->time_zone);
         $ranked = $this->keyWire->candidates((new Key($this->catalogue))->rank($sight, $ground->showing($day)));
 
-        return DB::transaction(function () use ($id, $user, $stand, $founds, $patch, $ground, $sight, $species, $unknown, $tests, $row, $ranked): Sighting {
+        return DB::transaction(function () use (
+            $id,
+            $user,
+            $stand,
+            $founds,
+            $patch,
+            $ground,
+            $sight,
+            $species,
+            $unknown,
+            $tests,
+            $row,
+            $ranked,
+        ): Sighting {
             $stand ??= $founds && $patch !== null ? Stand::create(['patch_id' => $patch->id]) : null;
-            $sighting = Sighting::create(array_filter(['id' => $id]) + $row + [
-                'stand_id' => $stand?->id, 'patch_id' => $patch?->id, 'ground_id' => $ground->id, 'seen' => $sight->toWire(), 'ranked' => $ranked, 'tests' => $tests,
-                'species' => $species, 'confirmed_by' => $species === null ? null : $user->id, 'made_by' => $user->id,
-            ]);
+            $sighting = Sighting::create(
+                array_filter(['id' => $id]) +
+                    $row + [
+                        'stand_id' => $stand?->id,
+                        'patch_id' => $patch?->id,
+                        'ground_id' => $ground->id,
+                        'seen' => $sight->toWire(),
+                        'ranked' => $ranked,
+                        'tests' => $tests,
+                        'species' => $species,
+                        'confirmed_by' => $species === null ? null : $user->id,
+                        'made_by' => $user->id,
+                    ],
+            );
             if ($stand !== null) {
-                $stand->forceFill(['species' => $species, 'marked_unknown' => $unknown, 'revision' => ($stand->revision ?? 1) + 1])->save();
+                $stand
+                    ->forceFill([
+                        'species' => $species,
+                        'marked_unknown' => $unknown,
+                        'revision' => ($stand->revision ?? 1) + 1,
+                    ])
+                    ->save();
             }
 
             return $sighting;
@@ -109,9 +161,15 @@ final class KeepSighting
         $confirmer = $in->textOrNull('confirmer', 160);
         $today = $this->clock->today($ground->time_zone ?? 'UTC');
 
-        return array_filter(['seen_at' => $at?->setTimezone(new \DateTimeZone('UTC'))], static fn ($v): bool => $v !== null) + [
-            'confidence' => $in->choiceOrNull('confidence', Sighting::CONFIDENCE) ?? 'likely', 'observer' => $in->textOrNull('observer', 120),
-            'confirmer' => $confirmer, 'confirmed_on' => $confirmer === null ? null : ($in->pastDayOrNull('confirmedOn', $today) ?? $today), 'remarks' => $in->textOrNull('remarks', 2000),
+        return array_filter(
+            ['seen_at' => $at?->setTimezone(new \DateTimeZone('UTC'))],
+            static fn($v): bool => $v !== null,
+        ) + [
+            'confidence' => $in->choiceOrNull('confidence', Sighting::CONFIDENCE) ?? 'likely',
+            'observer' => $in->textOrNull('observer', 120),
+            'confirmer' => $confirmer,
+            'confirmed_on' => $confirmer === null ? null : $in->pastDayOrNull('confirmedOn', $today) ?? $today,
+            'remarks' => $in->textOrNull('remarks', 2000),
         ];
     }
 
@@ -128,7 +186,11 @@ final class KeepSighting
         }
         [$longitude, $latitude] = $shape->parts[0][0];
 
-        return ['longitude' => number_format($longitude, 7, '.', ''), 'latitude' => number_format($latitude, 7, '.', ''), 'accuracy_m' => $accuracy];
+        return [
+            'longitude' => number_format($longitude, 7, '.', ''),
+            'latitude' => number_format($latitude, 7, '.', ''),
+            'accuracy_m' => $accuracy,
+        ];
     }
 
     private function patch(Fields $in, User $user): ?Patch
@@ -149,7 +211,8 @@ final class KeepSighting
             return $patch->ground;
         }
         $ground = $id === null ? null : Ground::query()->ofCrew($user)->find($id);
-        $ground ?? $in->fault('ground', $id === null ? 'Say where it was: a ground, or a patch.' : 'There is no such ground.');
+        $ground ??
+            $in->fault('ground', $id === null ? 'Say where it was: a ground, or a patch.' : 'There is no such ground.');
 
         return $ground;
     }
@@ -174,7 +237,11 @@ final class KeepSighting
         $item->noOthers();
         foreach ($this->pair((string) $pairId)?->nodes('tests') ?? [] as $test) {
             if ($test->string('id') === $testId && $answer !== null) {
-                return ['pair' => (string) $pairId, 'test' => $testId, 'points' => $test->node('points')->string($answer)];
+                return [
+                    'pair' => (string) $pairId,
+                    'test' => $testId,
+                    'points' => $test->node('points')->string($answer),
+                ];
             }
         }
 

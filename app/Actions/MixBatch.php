@@ -25,26 +25,40 @@ use Thicket\Mix\Leftover;
 use Thicket\Safety\Cautions;
 
 /**
- * Writes down one load as it was mixed: each addition confirmed once, in loading order, so that nothing goes in twice; its product leaves the shelf in the
- * same breath, or the batch is not written at all. The finished mix gets its label.
+ * Writes down one load as it was mixed: each addition confirmed once, in loading order, so that nothing goes in twice;
+ * its product leaves the shelf in the same breath, or the batch is not written at all. The finished mix gets its label.
  */
 final readonly class MixBatch
 {
     /** How far the product drawn may be off the product of the load: measuring is no finer. */
     private const DRAWN_OFF = '0.02';
 
-    public function __construct(private RecipeDesk $desk, private StandWire $wire, private Assembler $assembler, private DrawStock $draw, private JobClock $clock, private Sentences $sentences)
-    {
-    }
+    public function __construct(
+        private RecipeDesk $desk,
+        private StandWire $wire,
+        private Assembler $assembler,
+        private DrawStock $draw,
+        private JobClock $clock,
+        private Sentences $sentences,
+    ) {}
 
     /**
      * @param list<string> $confirmed what went in, by the codes of the load's steps, in order
-     * @param list<array{containerId: string, amount: Quantity|null}> $draws where the product came from; an amount may be left out where there is one container
+     * @param list<array{containerId: string, amount: Quantity|null}> $draws where the product came from; an amount may
+     *     be left out where there is one container
      *
-     * @throws Stopped 409 where the recipe does not stand, 422 where the additions or the draws are not those of the load
+     * @throws Stopped 409 where the recipe does not stand, 422 where the additions or the draws are not those of the
+     *     load
      */
-    public function __invoke(Stand $stand, Step $step, int $load, array $confirmed, array $draws, User $user, ?string $id): Batch
-    {
+    public function __invoke(
+        Stand $stand,
+        Step $step,
+        int $load,
+        array $confirmed,
+        array $draws,
+        User $user,
+        ?string $id,
+    ): Batch {
         if ($step->recipe_basis === null || !$this->desk->isFresh($stand, $step)) {
             throw new Stopped(409, 'The recipe is not saved, or has changed since; check it again before you mix.');
         }
@@ -59,15 +73,27 @@ final readonly class MixBatch
         }
         $wanted = array_column($one['steps'], 'what');
         if ($confirmed !== $wanted) {
-            throw self::refused('/confirmed', 'Confirm each addition once, in this order: ' . implode(', ', $wanted) . '.');
+            throw self::refused(
+                '/confirmed',
+                'Confirm each addition once, in this order: ' . implode(', ', $wanted) . '.',
+            );
         }
         $draws = $this->checked($draws, $this->products($step, $one), $user);
 
         return DB::transaction(function () use ($step, $user, $recipe, $one, $draws, $id, $stand): Batch {
             $number = 1 + (int) Batch::query()->where('crew_id', $user->crew_id)->lockForUpdate()->max('number');
-            $batch = Batch::create(array_filter(['id' => $id]) + ['crew_id' => $user->crew_id, 'step_id' => $step->id, 'number' => $number, 'body' => $this->body($stand, $step, $recipe, $one, $user, $number), 'mixed_by' => $user->id, 'mixed_at' => $this->clock->now()]);
+            $batch = Batch::create(
+                array_filter(['id' => $id]) + [
+                    'crew_id' => $user->crew_id,
+                    'step_id' => $step->id,
+                    'number' => $number,
+                    'body' => $this->body($stand, $step, $recipe, $one, $user, $number),
+                    'mixed_by' => $user->id,
+                    'mixed_at' => $this->clock->now(),
+                ],
+            );
             // in one order for everybody, so that two who mix from the same two jugs never wait for each other
-            usort($draws, static fn (array $a, array $b): int => $a['containerId'] <=> $b['containerId']);
+            usort($draws, static fn(array $a, array $b): int => $a['containerId'] <=> $b['containerId']);
             // what was poured in from before is used up, and not reckoned with again
             if (in_array('leftover', array_column($one['steps'], 'what'), true)) {
                 $step->update(['recipe' => ['leftover' => null, 'leftoverFrom' => null] + ($step->recipe ?? [])]);
@@ -83,7 +109,14 @@ final readonly class MixBatch
     /** @return array<string, mixed> */
     public function told(Batch $batch): array
     {
-        return ['id' => $batch->id, 'number' => $batch->number, 'mixedAt' => Wire::moment($batch->mixed_at), 'recordId' => $batch->record_id, 'label' => $batch->body['label'] ?? null, 'finished' => $batch->body['finished'] ?? null];
+        return [
+            'id' => $batch->id,
+            'number' => $batch->number,
+            'mixedAt' => Wire::moment($batch->mixed_at),
+            'recordId' => $batch->record_id,
+            'label' => $batch->body['label'] ?? null,
+            'finished' => $batch->body['finished'] ?? null,
+        ];
     }
 
     /**
@@ -101,9 +134,12 @@ final readonly class MixBatch
         }
         $out = [];
         foreach (is_array($load['products'] ?? null) ? $load['products'] : [] as $one) {
-            $card = is_array($one) ? ($cards[$one['versionId'] ?? ''] ?? null) : null;
+            $card = is_array($one) ? $cards[$one['versionId'] ?? ''] ?? null : null;
             if ($card !== null && is_array($one['amount'] ?? null)) {
-                $out[$card] = ['product' => (string) $one['product'], 'amount' => Quantity::of($one['amount']['value'], Unit::from($one['amount']['unit']))];
+                $out[$card] = [
+                    'product' => (string) $one['product'],
+                    'amount' => Quantity::of($one['amount']['value'], Unit::from($one['amount']['unit'])),
+                ];
             }
         }
 
@@ -111,7 +147,8 @@ final readonly class MixBatch
     }
 
     /**
-     * Each draw is of a product of the load, and what is drawn of a product comes to what the load takes; a product that nothing is drawn of came from elsewhere.
+     * Each draw is of a product of the load, and what is drawn of a product comes to what the load takes; a product
+     * that nothing is drawn of came from elsewhere.
      *
      * @param list<array{containerId: string, amount: Quantity|null}> $draws
      * @param array<string, array{product: string, amount: Quantity}> $products by label card
@@ -120,23 +157,41 @@ final readonly class MixBatch
      */
     private function checked(array $draws, array $products, User $user): array
     {
-        $containers = Container::query()->where('crew_id', $user->crew_id)->findMany(array_column($draws, 'containerId'))->keyBy('id');
-        $cards = array_map(static fn (array $draw): ?string => $containers->get($draw['containerId'])?->label_card_id, $draws);
+        $containers = Container::query()
+            ->where('crew_id', $user->crew_id)
+            ->findMany(array_column($draws, 'containerId'))
+            ->keyBy('id');
+        $cards = array_map(
+            static fn(array $draw): ?string => $containers->get($draw['containerId'])?->label_card_id,
+            $draws,
+        );
         $out = [];
         $sums = [];
         foreach ($draws as $i => $draw) {
-            $product = $products[$cards[$i] ?? ''] ?? throw self::refused("/draws/{$i}/containerId", 'This container is not of a product of this mix.');
-            $amount = $draw['amount'] ?? (count(array_keys($cards, $cards[$i], true)) === 1 ? $product['amount'] : null);
+            $product =
+                $products[$cards[$i] ?? ''] ??
+                throw self::refused("/draws/{$i}/containerId", 'This container is not of a product of this mix.');
+            $amount =
+                $draw['amount'] ?? (count(array_keys($cards, $cards[$i], true)) === 1 ? $product['amount'] : null);
             if ($amount === null || $amount->dimension() !== $product['amount']->dimension() || $amount->isNegative()) {
                 throw self::refused("/draws/{$i}/amount", 'Say how much came from each container.');
             }
             $out[] = ['containerId' => $draw['containerId'], 'amount' => $amount];
-            $sums[$cards[$i]] = ($sums[$cards[$i]] ?? Quantity::zero($product['amount']->unit))->plus($amount->to($product['amount']->unit));
+            $sums[$cards[$i]] = ($sums[$cards[$i]] ?? Quantity::zero($product['amount']->unit))->plus(
+                $amount->to($product['amount']->unit),
+            );
         }
         foreach ($sums as $card => $sum) {
             $off = $sum->minus($products[$card]['amount']);
-            if (($off->isNegative() ? $off->times(-1) : $off)->isGreaterThan($products[$card]['amount']->times(self::DRAWN_OFF))) {
-                throw self::refused('/draws', "What is drawn of {$products[$card]['product']} does not come to what this load takes.");
+            if (
+                ($off->isNegative() ? $off->times(-1) : $off)->isGreaterThan(
+                    $products[$card]['amount']->times(self::DRAWN_OFF),
+                )
+            ) {
+                throw self::refused(
+                    '/draws',
+                    "What is drawn of {$products[$card]['product']} does not come to what this load takes.",
+                );
             }
         }
 
@@ -154,25 +209,75 @@ final readonly class MixBatch
     private function body(Stand $stand, Step $step, array $recipe, array $load, User $user, int $number): array
     {
         $version = $step->cardVersion;
-        $products = [$this->assembler->candidate($step, $user->crew), ...$this->assembler->partners($step, $user->crew)];
+        $products = [
+            $this->assembler->candidate($step, $user->crew),
+            ...$this->assembler->partners($step, $user->crew),
+        ];
         $solved = $this->desk->solve($stand, $step);
         $now = $this->clock->now()->setTimezone(new \DateTimeZone($stand->patch->ground->time_zone));
         $until = Leftover::usableUntil($now, $this->desk->holdingHours($step));
 
         return [
-            'finished' => $load['finished'], 'product' => $load['product'], 'steps' => $load['steps'], 'cardVersion' => $version?->version, 'cardVersionId' => $version?->id, 'mix' => $solved->mixId(),
-            'products' => array_map(static fn (string $id, array $one): array => ['cardId' => $id, 'product' => $one['product'], 'amount' => Wire::quantity($one['amount'])], array_keys($of = $this->products($step, $load)), array_values($of)),
-            'carrier' => is_array($recipe['carrier'] ?? null) ? $recipe['carrier']['id'] : null, 'percent' => is_array($recipe['strength'] ?? null) ? $recipe['strength']['percent']['value'] : null,
+            'finished' => $load['finished'],
+            'product' => $load['product'],
+            'steps' => $load['steps'],
+            'cardVersion' => $version?->version,
+            'cardVersionId' => $version?->id,
+            'mix' => $solved->mixId(),
+            'products' => array_map(
+                static fn(string $id, array $one): array => [
+                    'cardId' => $id,
+                    'product' => $one['product'],
+                    'amount' => Wire::quantity($one['amount']),
+                ],
+                array_keys($of = $this->products($step, $load)),
+                array_values($of),
+            ),
+            'carrier' => is_array($recipe['carrier'] ?? null) ? $recipe['carrier']['id'] : null,
+            'percent' => is_array($recipe['strength'] ?? null) ? $recipe['strength']['percent']['value'] : null,
             'label' => [
                 'title' => $this->sentences->in('batch.title', ['number' => $number], $user->system()),
-                'contents' => implode(', ', array_map(fn (Candidate $one): string => ($one->card->product ?? '') . ' (' . implode(', ', array_map(fn (array $a): string => $this->assembler->activeName($a['active']), $one->card->actives ?? [])) . ')', $products)) . ', ' . (is_array($recipe['carrier'] ?? null) ? $recipe['carrier']['name'] : ''),
-                'registration' => implode(', ', array_map(static fn (Candidate $one): string => $one->card->registration ?? '', $products)),
+                'contents' =>
+                    implode(
+                        ', ',
+                        array_map(
+                            fn(Candidate $one): string => ($one->card->product ?? '') .
+                                ' (' .
+                                implode(
+                                    ', ',
+                                    array_map(
+                                        fn(array $a): string => $this->assembler->activeName($a['active']),
+                                        $one->card->actives ?? [],
+                                    ),
+                                ) .
+                                ')',
+                            $products,
+                        ),
+                    ) .
+                    ', ' .
+                    (is_array($recipe['carrier'] ?? null) ? $recipe['carrier']['name'] : ''),
+                'registration' => implode(
+                    ', ',
+                    array_map(static fn(Candidate $one): string => $one->card->registration ?? '', $products),
+                ),
                 'strength' => is_array($recipe['strength'] ?? null) ? $recipe['strength']['percent']['shown'] : null,
                 'amount' => is_array($load['finished']) ? $load['finished']['shown'] : null,
-                'mixed' => $this->sentences->in('batch.mixed', ['who' => $user->name, 'day' => $now->format('Y-m-d'), 'time' => $now->format('H:i')], $user->system()),
-                'useBy' => $this->sentences->in('batch.use-by', ['day' => $until->format('Y-m-d'), 'time' => $until->format('H:i')], $user->system()),
-                'hazards' => array_map(fn (string $c): string => $this->sentences->name("caution.{$c}"), Cautions::ofJug($products)),
-                'wearing' => self::each($products, static fn (LabelCard $card): string => $card->wearing), 'firstAid' => self::each($products, static fn (LabelCard $card): string => $card->firstAid),
+                'mixed' => $this->sentences->in(
+                    'batch.mixed',
+                    ['who' => $user->name, 'day' => $now->format('Y-m-d'), 'time' => $now->format('H:i')],
+                    $user->system(),
+                ),
+                'useBy' => $this->sentences->in(
+                    'batch.use-by',
+                    ['day' => $until->format('Y-m-d'), 'time' => $until->format('H:i')],
+                    $user->system(),
+                ),
+                'hazards' => array_map(
+                    fn(string $c): string => $this->sentences->name("caution.{$c}"),
+                    Cautions::ofJug($products),
+                ),
+                'wearing' => self::each($products, static fn(LabelCard $card): string => $card->wearing),
+                'firstAid' => self::each($products, static fn(LabelCard $card): string => $card->firstAid),
                 'keep' => $this->sentences->name('batch.keep'),
             ],
         ];
@@ -184,7 +289,17 @@ final readonly class MixBatch
      */
     private static function each(array $products, \Closure $said): string
     {
-        return implode(' ', array_unique(array_filter(array_map(static fn (Candidate $one): string => $one->card === null ? '' : $said($one->card), $products))));
+        return implode(
+            ' ',
+            array_unique(
+                array_filter(
+                    array_map(
+                        static fn(Candidate $one): string => $one->card === null ? '' : $said($one->card),
+                        $products,
+                    ),
+                ),
+            ),
+        );
     }
 
     private static function refused(string $pointer, string $message): Stopped

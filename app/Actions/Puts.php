@@ -8,10 +8,16 @@ use Thicket\Measure\Quantity;
 use Thicket\Mix\Ceiling;
 use Thicket\Mix\LabelCard;
 
-/** What an amount of product puts on ground, active by active, as sheets and records keep it for the ceilings of later work (rulings J7). */
+/**
+ * What an amount of product puts on ground, active by active, as sheets and records keep it for the ceilings of later
+ * work (rulings J7).
+ */
 final readonly class Puts
 {
-    /** @return list<array{active: string, value: string, unit: string}> where the card names no basis the product itself is kept */
+    /**
+     * @return list<array{active: string, value: string, unit: string}> where the card names no basis the product itself
+     * is kept
+     */
     public function of(LabelCard $card, Quantity $product, Quantity $area): array
     {
         $out = [];

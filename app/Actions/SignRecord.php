@@ -30,12 +30,19 @@ use Thicket\Safety\StartLimit;
 use Thicket\Timing\Day;
 use Thicket\Timing\JudgeAfter;
 
-/** Reads, signs and seals a work record: a new link of the crew's chain (rulings B17, J29). Signed once, then only added to. */
+/**
+ * Reads, signs and seals a work record: a new link of the crew's chain (rulings B17, J29). Signed once, then only added
+ * to.
+ */
 final readonly class SignRecord
 {
-    public function __construct(private Catalogue $catalogue, private JobClock $clock, private \App\Trail\Assembler $assembler, private Puts $puts, private Chain $chain)
-    {
-    }
+    public function __construct(
+        private Catalogue $catalogue,
+        private JobClock $clock,
+        private \App\Trail\Assembler $assembler,
+        private Puts $puts,
+        private Chain $chain,
+    ) {}
 
     /** @return array<string, mixed> the record as typed, read and checked */
     public function read(Fields $in, Sheet $sheet): array
@@ -53,12 +60,21 @@ final readonly class SignRecord
         }
 
         return [
-            'workedOn' => Wire::day($worked), 'start' => $start, 'stop' => $stop,
+            'workedOn' => Wire::day($worked),
+            'start' => $start,
+            'stop' => $stop,
             'people' => $in->strings('people', null, 60, 120) ?: $in->fault('people', 'Name everybody who worked.'),
-            'treated' => $in->int('treated', 0, 1000000), 'skipped' => $in->int('skipped', 0, 1000000, 0),
-            'mixUsed' => $usesProduct ? Wire::quantity($in->quantity('mixUsed', Dimension::Volume)) : $this->none($in, 'mixUsed'),
-            'weather' => $in->text('weather', 300), 'wind' => Wire::quantity($in->quantity('wind', Dimension::Speed)), 'temperature' => Wire::quantity($in->quantity('temperature', Dimension::Temperature)),
-            'equipment' => $in->textOrNull('equipment', 300), 'incident' => $in->bool('incident', false), 'remarks' => $in->textOrNull('remarks', 4000),
+            'treated' => $in->int('treated', 0, 1000000),
+            'skipped' => $in->int('skipped', 0, 1000000, 0),
+            'mixUsed' => $usesProduct
+                ? Wire::quantity($in->quantity('mixUsed', Dimension::Volume))
+                : $this->none($in, 'mixUsed'),
+            'weather' => $in->text('weather', 300),
+            'wind' => Wire::quantity($in->quantity('wind', Dimension::Speed)),
+            'temperature' => Wire::quantity($in->quantity('temperature', Dimension::Temperature)),
+            'equipment' => $in->textOrNull('equipment', 300),
+            'incident' => $in->bool('incident', false),
+            'remarks' => $in->textOrNull('remarks', 4000),
         ];
     }
 
@@ -69,7 +85,8 @@ final readonly class SignRecord
 
         return DB::transaction(function () use ($sheet, $user, $body, $id): Record {
             $worked = Day::parse(is_string($body['workedOn']) ? $body['workedOn'] : '');
-            // held before anything of it is looked at: of two who sign, or of one who signs and one who withdraws, the second finds what the first did
+            // held before anything of it is looked at: of two who sign, or of one who signs and one who withdraws, the
+            // second finds what the first did
             $step = Step::held($sheet->steps[0]->id ?? '');
             $sheet->refresh();
             if ($sheet->withdrawn_at !== null) {
@@ -78,23 +95,58 @@ final readonly class SignRecord
             if ($step->records->isNotEmpty()) {
                 throw new Stopped(409, 'The record of this sheet is signed already; corrections are added to it.');
             }
-            if ((($sheet->snapshot['strictest']['licensedOnly'] ?? $sheet->snapshot['product']['licensedOnly'] ?? false) === true) && $user->person?->isLicensedOn($worked) !== true) {
+            if (
+                ($sheet->snapshot['strictest']['licensedOnly'] ??
+                    ($sheet->snapshot['product']['licensedOnly'] ?? false)) ===
+                    true &&
+                $user->person?->isLicensedOn($worked) !== true
+            ) {
                 throw new Stopped(403, 'This product is signed for by somebody with a valid licence.');
             }
-            $stand = Stand::query()->withTrail()->findOrFail($sheet->snapshot['standId'] ?? '');
+            $stand = Stand::query()
+                ->withTrail()
+                ->findOrFail($sheet->snapshot['standId'] ?? '');
             $species = $this->catalogue->species((string) $stand->species);
-            $judge = JudgeAfter::day($species, $worked, $stand->patch->ground->seasonShift(), $this->catalogue->method($step->method)->showsLateOn($species));
+            $judge = JudgeAfter::day(
+                $species,
+                $worked,
+                $stand->patch->ground->seasonShift(),
+                $this->catalogue->method($step->method)->showsLateOn($species),
+            );
             /** @var \Illuminate\Database\Eloquent\Collection<int, Batch> $batches */
-            $batches = Batch::query()->where('step_id', $step->id)->where('record_id', null)->with('draws.container')->orderBy('number')->lockForUpdate()->get();
-            $body += $this->used($sheet, $stand, $body) + ['batches' => self::mixed($batches, $stand->patch->ground->time_zone)] + ['outsideLimits' => $this->outside($sheet, $body), 'signedBy' => $user->name, 'licence' => $user->person?->licence, 'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot]];
+            $batches = Batch::query()
+                ->where('step_id', $step->id)
+                ->where('record_id', null)
+                ->with('draws.container')
+                ->orderBy('number')
+                ->lockForUpdate()
+                ->get();
+            $body += $this->used($sheet, $stand, $body) + [
+                    'batches' => self::mixed($batches, $stand->patch->ground->time_zone),
+                ] + [
+                    'outsideLimits' => $this->outside($sheet, $body),
+                    'signedBy' => $user->name,
+                    'licence' => $user->person?->licence,
+                    'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot],
+                ];
             $last = Record::query()->where('crew_id', $sheet->crew_id)->orderByDesc('seq')->lockForUpdate()->first();
             $seq = ($last->seq ?? 0) + 1;
-            $record = Record::create(array_filter(['id' => $id]) + [
-                'crew_id' => $sheet->crew_id, 'seq' => $seq, 'sheet_id' => $sheet->id, 'step_id' => $step->id, 'patch_id' => $stand->patch_id,
-                'worked_on' => $worked->format('Y-m-d'), 'judge_after' => $judge->format('Y-m-d'), 'body' => CanonicalJson::of($body), 'signed_by' => $user->id, 'signed_at' => now(),
-            ]);
+            $record = Record::create(
+                array_filter(['id' => $id]) + [
+                    'crew_id' => $sheet->crew_id,
+                    'seq' => $seq,
+                    'sheet_id' => $sheet->id,
+                    'step_id' => $step->id,
+                    'patch_id' => $stand->patch_id,
+                    'worked_on' => $worked->format('Y-m-d'),
+                    'judge_after' => $judge->format('Y-m-d'),
+                    'body' => CanonicalJson::of($body),
+                    'signed_by' => $user->id,
+                    'signed_at' => now(),
+                ],
+            );
             // a draw is linked to its record by way of its batch
-            $batches->each(static fn (Batch $batch) => $batch->update(['record_id' => $record->id]));
+            $batches->each(static fn(Batch $batch) => $batch->update(['record_id' => $record->id]));
 
             $this->chain->add($sheet->crew_id, Sealed::Record, $record->id);
 
@@ -116,10 +168,29 @@ final readonly class SignRecord
      */
     private static function mixed(\Illuminate\Database\Eloquent\Collection $batches, string $zone): array
     {
-        return array_values($batches->map(static fn (Batch $batch): array => [
-            'number' => $batch->number, 'mixedAt' => Wire::moment($batch->mixed_at, $zone), 'finished' => $batch->body['finished'] ?? null, 'product' => $batch->body['product'] ?? null, 'cardVersion' => $batch->body['cardVersion'] ?? null,
-            'drawn' => array_values($batch->draws->map(static fn (Draw $draw): array => ['amount' => $draw->typed, 'lot' => $draw->container->lot])->all()),
-        ])->all());
+        return array_values(
+            $batches
+                ->map(
+                    static fn(Batch $batch): array => [
+                        'number' => $batch->number,
+                        'mixedAt' => Wire::moment($batch->mixed_at, $zone),
+                        'finished' => $batch->body['finished'] ?? null,
+                        'product' => $batch->body['product'] ?? null,
+                        'cardVersion' => $batch->body['cardVersion'] ?? null,
+                        'drawn' => array_values(
+                            $batch->draws
+                                ->map(
+                                    static fn(Draw $draw): array => [
+                                        'amount' => $draw->typed,
+                                        'lot' => $draw->container->lot,
+                                    ],
+                                )
+                                ->all(),
+                        ),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -136,21 +207,44 @@ final readonly class SignRecord
         if (!is_array($recipe) || !is_array($mix)) {
             return ['planned' => null];
         }
-        $amount = static fn (mixed $wire): ?Quantity => is_array($wire) && is_string($wire['value'] ?? null) && is_string($wire['unit'] ?? null) ? Quantity::of($wire['value'], Unit::from($wire['unit'])) : null;
+        $amount = static fn(mixed $wire): ?Quantity => is_array($wire) &&
+        is_string($wire['value'] ?? null) &&
+        is_string($wire['unit'] ?? null)
+            ? Quantity::of($wire['value'], Unit::from($wire['unit']))
+            : null;
         $used = $amount($mix)?->to(Unit::Litre) ?? Quantity::zero(Unit::Litre);
         $need = $amount($recipe['need'] ?? null);
         $cards = ($stand->steps->firstWhere('id', $sheet->snapshot['stepId'] ?? '') ?? new Step())->cardVersions();
         $area = $amount($recipe['working']['area'] ?? null) ?? $this->assembler->area($stand->patch);
-        $out = ['planned' => ['mix' => $recipe['need'], 'product' => $recipe['product']], 'productUsed' => null, 'productsUsed' => [], 'activesPerArea' => []];
+        $out = [
+            'planned' => ['mix' => $recipe['need'], 'product' => $recipe['product']],
+            'productUsed' => null,
+            'productsUsed' => [],
+            'activesPerArea' => [],
+        ];
         // sheets issued before several products went into one tank name one
-        $products = $recipe['products'] ?? [['strength' => $recipe['strength'] ?? null, 'amount' => $recipe['product'], 'product' => $sheet->snapshot['product']['name'] ?? '']];
+        $products = $recipe['products'] ?? [
+            [
+                'strength' => $recipe['strength'] ?? null,
+                'amount' => $recipe['product'],
+                'product' => $sheet->snapshot['product']['name'] ?? '',
+            ],
+        ];
         foreach (is_array($products) ? array_values($products) : [] as $n => $one) {
-            $product = MixedProduct::usedIn($used, $amount($one['strength']['percent'] ?? null), $amount($one['amount'] ?? null), $need);
+            $product = MixedProduct::usedIn(
+                $used,
+                $amount($one['strength']['percent'] ?? null),
+                $amount($one['amount'] ?? null),
+                $need,
+            );
             $out['productsUsed'][] = ['product' => $one['product'], 'used' => Wire::quantity($product)];
-            $n === 0 && $out['productUsed'] = Wire::quantity($product);
+            $n === 0 && ($out['productUsed'] = Wire::quantity($product));
             $version = $cards[$n] ?? null;
             if ($product !== null && $version !== null && $area !== null) {
-                $out['activesPerArea'] = [...$out['activesPerArea'], ...$this->puts->of($this->assembler->card($version), $product, $area)];
+                $out['activesPerArea'] = [
+                    ...$out['activesPerArea'],
+                    ...$this->puts->of($this->assembler->card($version), $product, $area),
+                ];
             }
         }
 
@@ -171,8 +265,16 @@ final readonly class SignRecord
         foreach ($sheet->snapshot['startOnlyIf'] ?? [] as $limit) {
             $reading = $readings[$limit['fact']] ?? null;
             $value = Quantity::of($limit['limit']['value'], Unit::from($limit['limit']['unit']));
-            $carried = new StartLimit(FactName::from($limit['fact']), $limit['comparator'] === 'least', $value, $limit['source']);
-            if (is_array($reading) && !$carried->allows(Quantity::of($reading['value'], Unit::from($reading['unit'])))) {
+            $carried = new StartLimit(
+                FactName::from($limit['fact']),
+                $limit['comparator'] === 'least',
+                $value,
+                $limit['source'],
+            );
+            if (
+                is_array($reading) &&
+                !$carried->allows(Quantity::of($reading['value'], Unit::from($reading['unit'])))
+            ) {
                 $out[] = $limit['text']['us'];
             }
         }
@@ -184,7 +286,9 @@ final readonly class SignRecord
     {
         $time = $in->text($name, 5);
 
-        return $time !== null && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/D', $time) !== 1 ? $in->fault($name, 'Write the time as 09:30.') : $time;
+        return $time !== null && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/D', $time) !== 1
+            ? $in->fault($name, 'Write the time as 09:30.')
+            : $time;
     }
 
     private function none(Fields $in, string $name): null

@@ -14,20 +14,35 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Thicket\Input\Refused;
 use Thicket\ThicketRefusal;
 
-/** Every error leaves as problem+json (RFC 9457), with pointers where fields are at fault; details of our bugs stay in the log. */
+/**
+ * Every error leaves as problem+json (RFC 9457), with pointers where fields are at fault; details of our bugs stay in
+ * the log.
+ */
 final class Problem
 {
     private const TITLES = [
-        400 => 'The request cannot be read.', 401 => 'Sign in first.', 403 => 'You may not do this.', 404 => 'There is nothing here.',
-        405 => 'This cannot be done here.', 409 => 'This cannot be done now.', 412 => 'Somebody changed this meanwhile.', 413 => 'This is too large.', 415 => 'This is sent in another form than is read here.', 419 => 'The page is too old; load it again.',
-        422 => 'Some of this has to be put right.', 428 => 'Say which version you changed (If-Match).', 429 => 'Too many tries; wait a minute.', 500 => 'Something broke on our side; it has been written down.',
+        400 => 'The request cannot be read.',
+        401 => 'Sign in first.',
+        403 => 'You may not do this.',
+        404 => 'There is nothing here.',
+        405 => 'This cannot be done here.',
+        409 => 'This cannot be done now.',
+        412 => 'Somebody changed this meanwhile.',
+        413 => 'This is too large.',
+        415 => 'This is sent in another form than is read here.',
+        419 => 'The page is too old; load it again.',
+        422 => 'Some of this has to be put right.',
+        428 => 'Say which version you changed (If-Match).',
+        429 => 'Too many tries; wait a minute.',
+        500 => 'Something broke on our side; it has been written down.',
     ];
 
     public static function for(\Throwable $e): JsonResponse
     {
         if ($e instanceof Stopped) {
             $answer = self::answer($e->status, $e->getMessage(), [], $e->extra);
-            is_int($e->extra['retryAfter'] ?? null) && $answer->headers->set('Retry-After', (string) $e->extra['retryAfter']);
+            is_int($e->extra['retryAfter'] ?? null) &&
+                $answer->headers->set('Retry-After', (string) $e->extra['retryAfter']);
 
             return $answer;
         }
@@ -52,18 +67,35 @@ final class Problem
             default => 500,
         };
 
-        return self::answer($status, $e instanceof AuthorizationException && $e->getMessage() !== 'This action is unauthorized.' ? $e->getMessage() : null);
+        return self::answer(
+            $status,
+            $e instanceof AuthorizationException && $e->getMessage() !== 'This action is unauthorized.'
+                ? $e->getMessage()
+                : null,
+        );
     }
 
     /**
      * @param list<array{pointer: string, message: string}> $faults
      * @param array<string, mixed> $extra
      */
-    public static function answer(int $status, ?string $detail = null, array $faults = [], array $extra = []): JsonResponse
-    {
-        $body = ['type' => 'about:blank', 'title' => self::TITLES[$status] ?? 'This did not work.', 'status' => $status]
-            + ($detail === null ? [] : ['detail' => $detail]) + ($faults === [] ? [] : ['errors' => $faults]) + $extra;
+    public static function answer(
+        int $status,
+        ?string $detail = null,
+        array $faults = [],
+        array $extra = [],
+    ): JsonResponse {
+        $body =
+            ['type' => 'about:blank', 'title' => self::TITLES[$status] ?? 'This did not work.', 'status' => $status] +
+            ($detail === null ? [] : ['detail' => $detail]) +
+            ($faults === [] ? [] : ['errors' => $faults]) +
+            $extra;
 
-        return new JsonResponse($body, $status, ['Content-Type' => 'application/problem+json'], JSON_INVALID_UTF8_SUBSTITUTE);
+        return new JsonResponse(
+            $body,
+            $status,
+            ['Content-Type' => 'application/problem+json'],
+            JSON_INVALID_UTF8_SUBSTITUTE,
+        );
     }
 }

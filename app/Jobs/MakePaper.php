@@ -23,9 +23,7 @@ final class MakePaper implements ShouldQueue
     /** Seconds; WeasyPrint itself is stopped before. */
     public int $timeout = 60;
 
-    public function __construct(public readonly string $paperId)
-    {
-    }
+    public function __construct(public readonly string $paperId) {}
 
     public function handle(Paper $paper): void
     {
@@ -44,6 +42,8 @@ final class MakePaper implements ShouldQueue
 
     public function failed(): void
     {
-        Row::query()->whereKey($this->paperId)->update(['state' => 'failed']);
+        Row::query()
+            ->whereKey($this->paperId)
+            ->update(['state' => 'failed']);
     }
 }

@@ -13,7 +13,8 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
 /**
- * One jug, bottle or bag of a product on the shelf. What is left changes only by a draw ({@see \App\Actions\DrawStock}).
+ * One jug, bottle or bag of a product on the shelf. What is left changes only by a draw ({@see
+ * \App\Actions\DrawStock}).
  *
  * @property string $id
  * @property string $crew_id
@@ -36,9 +37,28 @@ final class Container extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'crew_id', 'label_card_id', 'size_value', 'size_unit', 'lot', 'place', 'opened_on', 'expires_on', 'tare_value', 'tare_unit', 'remaining', 'gone_at'];
+    protected $fillable = [
+        'id',
+        'crew_id',
+        'label_card_id',
+        'size_value',
+        'size_unit',
+        'lot',
+        'place',
+        'opened_on',
+        'expires_on',
+        'tare_value',
+        'tare_unit',
+        'remaining',
+        'gone_at',
+    ];
 
-    protected $casts = ['opened_on' => 'date', 'expires_on' => 'date', 'gone_at' => 'datetime', 'revision' => 'integer'];
+    protected $casts = [
+        'opened_on' => 'date',
+        'expires_on' => 'date',
+        'gone_at' => 'datetime',
+        'revision' => 'integer',
+    ];
 
     public function size(): Quantity
     {
@@ -47,7 +67,9 @@ final class Container extends Model
 
     public function tare(): ?Quantity
     {
-        return $this->tare_value === null || $this->tare_unit === null ? null : Quantity::of($this->tare_value, Unit::from($this->tare_unit));
+        return $this->tare_value === null || $this->tare_unit === null
+            ? null
+            : Quantity::of($this->tare_value, Unit::from($this->tare_unit));
     }
 
     /** The unit of what is left. */

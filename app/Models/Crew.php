@@ -13,7 +13,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *
  * @property string $id
  * @property string $name
- * @property array{schools?: array<string, string>, stance?: string, fuelOil?: bool, stemLimits?: array<string, string>, poisonCentre?: string, listed?: array<string, string>, weights?: array<string, int>, prices?: array<string, mixed>, figures?: array<string, list<string>>, kit?: list<array{item: string, amount: string, on: string|null}>} $settings
+ * @property array{schools?: array<string, string>, stance?: string, fuelOil?: bool, stemLimits?: array<string, string>,
+ *     poisonCentre?: string, listed?: array<string, string>, weights?: array<string, int>, prices?: array<string,
+ *     mixed>, figures?: array<string, list<string>>, kit?: list<array{item: string, amount: string,
+ *     on: string|null}>} $settings
  * @property int $revision
  * @property \Illuminate\Database\Eloquent\Collection<int, Person> $people
  */
@@ -28,7 +31,10 @@ final class Crew extends Model
     /** Where the Shed is: the zone of the crew's first ground. */
     public function timeZone(): string
     {
-        return once(fn (): string => (string) ($this->grounds()->reorder('created_at')->orderBy('id')->value('time_zone') ?? 'UTC'));
+        return once(
+            fn(): string => (string) ($this->grounds()->reorder('created_at')->orderBy('id')->value('time_zone') ??
+                'UTC'),
+        );
     }
 
     /** @return HasMany<Ground, $this> */

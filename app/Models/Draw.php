@@ -9,7 +9,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * Product taken out of a container, or found to be more or less; a mixed one belongs to a batch and through it to a record.
+ * Product taken out of a container, or found to be more or less; a mixed one belongs to a batch and through it to a
+ * record.
  *
  * @property string $id
  * @property string $container_id
@@ -28,7 +29,18 @@ final class Draw extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'container_id', 'batch_id', 'kind', 'amount', 'left', 'typed', 'reason', 'drawn_by', 'drawn_at'];
+    protected $fillable = [
+        'id',
+        'container_id',
+        'batch_id',
+        'kind',
+        'amount',
+        'left',
+        'typed',
+        'reason',
+        'drawn_by',
+        'drawn_at',
+    ];
 
     protected $casts = ['drawn_at' => 'datetime'];
 

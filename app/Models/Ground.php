@@ -30,7 +30,16 @@ final class Ground extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'crew_id', 'name', 'latitude', 'longitude', 'elevation_m', 'time_zone', 'hardiness_zone'];
+    protected $fillable = [
+        'id',
+        'crew_id',
+        'name',
+        'latitude',
+        'longitude',
+        'elevation_m',
+        'time_zone',
+        'hardiness_zone',
+    ];
 
     protected $casts = ['revision' => 'integer', 'hardiness_zone' => 'integer'];
 

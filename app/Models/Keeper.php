@@ -9,8 +9,8 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A thing to protect or to know of. Drawn ones belong to the ground and are seen from every patch; one known only by words
- * belongs to a patch and has the distance that somebody typed.
+ * A thing to protect or to know of. Drawn ones belong to the ground and are seen from every patch; one known only by
+ * words belongs to a patch and has the distance that somebody typed.
  *
  * @property string $id
  * @property string|null $patch_id
@@ -27,9 +27,28 @@ final class Keeper extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'patch_id', 'ground_id', 'kind', 'name', 'body', 'shape', 'west', 'south', 'east', 'north', 'properties'];
+    protected $fillable = [
+        'id',
+        'patch_id',
+        'ground_id',
+        'kind',
+        'name',
+        'body',
+        'shape',
+        'west',
+        'south',
+        'east',
+        'north',
+        'properties',
+    ];
 
-    protected $casts = ['body' => 'array', 'shape' => 'array', 'properties' => 'array', 'archived_at' => 'datetime', 'revision' => 'integer'];
+    protected $casts = [
+        'body' => 'array',
+        'shape' => 'array',
+        'properties' => 'array',
+        'archived_at' => 'datetime',
+        'revision' => 'integer',
+    ];
 
     /** @param Builder<self> $query */
     public function scopeOfCrew(Builder $query, User $user): void

@@ -35,6 +35,12 @@ final class LabelCardVersion extends Model
     /** The newest confirmed version of this card, where it is newer than this one. */
     public function newer(): ?self
     {
-        return self::query()->where('label_card_id', $this->label_card_id)->where('version', '>', $this->version)->where('confirmed_at', '!=', null)->get()->sortByDesc('version')->first();
+        return self::query()
+            ->where('label_card_id', $this->label_card_id)
+            ->where('version', '>', $this->version)
+            ->where('confirmed_at', '!=', null)
+            ->get()
+            ->sortByDesc('version')
+            ->first();
     }
 }

@@ -39,7 +39,9 @@ final class Paper extends Model
     /** How many were asked for before this one and are not made yet. */
     public function ahead(): int
     {
-        return in_array($this->state, self::OPEN, true) ? self::query()->whereIn('state', self::OPEN)->where('id', '<', $this->id)->count() : 0;
+        return in_array($this->state, self::OPEN, true)
+            ? self::query()->whereIn('state', self::OPEN)->where('id', '<', $this->id)->count()
+            : 0;
     }
 
     public function file(string $ending): string

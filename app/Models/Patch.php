@@ -52,9 +52,11 @@ final class Patch extends Model
     /** @return array{float, float, float, float}|null west, south, east, north of the newest outline */
     public function box(): ?array
     {
-        $sides = array_map(fn (string $side): mixed => $this->getAttribute($side), ['west', 'south', 'east', 'north']);
+        $sides = array_map(fn(string $side): mixed => $this->getAttribute($side), ['west', 'south', 'east', 'north']);
 
-        return in_array(null, $sides, true) ? null : array_map(static fn (mixed $s): float => is_numeric($s) ? (float) $s : 0.0, $sides);
+        return in_array(null, $sides, true)
+            ? null
+            : array_map(static fn(mixed $s): float => is_numeric($s) ? (float) $s : 0.0, $sides);
     }
 
     /** @return HasMany<PatchOutline, $this> newest first */
@@ -90,6 +92,6 @@ final class Patch extends Model
     /** @param Builder<self> $query */
     public function scopeOfCrew(Builder $query, User $user): void
     {
-        $query->whereHas('ground', fn (Builder $ground) => $ground->where('crew_id', $user->crew_id));
+        $query->whereHas('ground', fn(Builder $ground) => $ground->where('crew_id', $user->crew_id));
     }
 }

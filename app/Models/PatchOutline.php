@@ -14,7 +14,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $id
  * @property array{type: string, coordinates: list<list<array{float, float}>>} $outline GeoJSON Polygon
  * @property string $area_m2
- * @property array{type: string, coordinates: list<list<array{float, float}>>}|null $coarse few corners, for far-off views
+ * @property array{type: string, coordinates: list<list<array{float, float}>>}|null $coarse few corners, for far-off
+ *     views
  * @property \Illuminate\Support\Carbon $valid_from
  * @property string|null $how
  * @property User|null $maker
@@ -25,7 +26,19 @@ final class PatchOutline extends Model
 
     public const UPDATED_AT = null;
 
-    protected $fillable = ['patch_id', 'valid_from', 'outline', 'coarse', 'area_m2', 'west', 'south', 'east', 'north', 'made_by', 'how'];
+    protected $fillable = [
+        'patch_id',
+        'valid_from',
+        'outline',
+        'coarse',
+        'area_m2',
+        'west',
+        'south',
+        'east',
+        'north',
+        'made_by',
+        'how',
+    ];
 
     protected $casts = ['outline' => 'array', 'coarse' => 'array', 'valid_from' => 'date'];
 

@@ -26,12 +26,23 @@ final class Person extends Model
 
     protected $table = 'people';
 
-    protected $fillable = ['id', 'crew_id', 'user_id', 'name', 'licence', 'licence_class', 'licence_until', 'clearances'];
+    protected $fillable = [
+        'id',
+        'crew_id',
+        'user_id',
+        'name',
+        'licence',
+        'licence_class',
+        'licence_until',
+        'clearances',
+    ];
 
     protected $casts = ['clearances' => 'array', 'licence_until' => 'date', 'revision' => 'integer'];
 
     public function isLicensedOn(\DateTimeImmutable $day): bool
     {
-        return $this->licence !== null && $this->licence_until !== null && $this->licence_until->format('Y-m-d') >= $day->format('Y-m-d');
+        return $this->licence !== null &&
+            $this->licence_until !== null &&
+            $this->licence_until->format('Y-m-d') >= $day->format('Y-m-d');
     }
 }

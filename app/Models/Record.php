@@ -33,7 +33,19 @@ final class Record extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'crew_id', 'seq', 'sheet_id', 'step_id', 'patch_id', 'worked_on', 'judge_after', 'body', 'signed_by', 'signed_at'];
+    protected $fillable = [
+        'id',
+        'crew_id',
+        'seq',
+        'sheet_id',
+        'step_id',
+        'patch_id',
+        'worked_on',
+        'judge_after',
+        'body',
+        'signed_by',
+        'signed_at',
+    ];
 
     protected $casts = ['worked_on' => 'date', 'judge_after' => 'date', 'signed_at' => 'datetime', 'seq' => 'integer'];
 

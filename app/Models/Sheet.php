@@ -26,9 +26,24 @@ final class Sheet extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'crew_id', 'number', 'snapshot', 'issued_by', 'issued_at', 'withdrawn_at', 'withdrawn_by', 'withdrawn_why'];
+    protected $fillable = [
+        'id',
+        'crew_id',
+        'number',
+        'snapshot',
+        'issued_by',
+        'issued_at',
+        'withdrawn_at',
+        'withdrawn_by',
+        'withdrawn_why',
+    ];
 
-    protected $casts = ['snapshot' => 'array', 'issued_at' => 'datetime', 'withdrawn_at' => 'datetime', 'number' => 'integer'];
+    protected $casts = [
+        'snapshot' => 'array',
+        'issued_at' => 'datetime',
+        'withdrawn_at' => 'datetime',
+        'number' => 'integer',
+    ];
 
     /** @return BelongsToMany<Step, $this> */
     public function steps(): BelongsToMany

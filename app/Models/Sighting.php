@@ -44,9 +44,36 @@ final class Sighting extends Model
 
     public const CONFIDENCE = ['certain', 'likely', 'guess'];
 
-    protected $fillable = ['id', 'stand_id', 'ground_id', 'patch_id', 'seen', 'ranked', 'tests', 'species', 'confirmed_by', 'latitude', 'longitude', 'accuracy_m', 'seen_at', 'made_by', 'observer', 'confidence', 'confirmer', 'confirmed_on', 'remarks'];
+    protected $fillable = [
+        'id',
+        'stand_id',
+        'ground_id',
+        'patch_id',
+        'seen',
+        'ranked',
+        'tests',
+        'species',
+        'confirmed_by',
+        'latitude',
+        'longitude',
+        'accuracy_m',
+        'seen_at',
+        'made_by',
+        'observer',
+        'confidence',
+        'confirmer',
+        'confirmed_on',
+        'remarks',
+    ];
 
-    protected $casts = ['seen' => 'array', 'ranked' => 'array', 'tests' => 'array', 'seen_at' => 'datetime', 'confirmed_on' => 'date', 'revision' => 'integer'];
+    protected $casts = [
+        'seen' => 'array',
+        'ranked' => 'array',
+        'tests' => 'array',
+        'seen_at' => 'datetime',
+        'confirmed_on' => 'date',
+        'revision' => 'integer',
+    ];
 
     /** @return BelongsTo<Ground, $this> */
     public function ground(): BelongsTo
@@ -75,7 +102,7 @@ final class Sighting extends Model
     /** @param Builder<self> $query */
     public function scopeOfCrew(Builder $query, User $user): void
     {
-        $query->whereHas('ground', fn (Builder $ground) => $ground->where('crew_id', $user->crew_id));
+        $query->whereHas('ground', fn(Builder $ground) => $ground->where('crew_id', $user->crew_id));
     }
 
     /** @param Builder<self> $query */

@@ -20,7 +20,8 @@ use Thicket\Methods\Method;
  * @property string $kind
  * @property string $tank_value
  * @property string $tank_unit
- * @property array{material?: string, solventProof?: bool, nozzle?: string, ratedFlow?: string}|null $details sizes as typed
+ * @property array{material?: string, solventProof?: bool, nozzle?: string, ratedFlow?: string}|null $details sizes as
+ *     typed
  * @property string|null $gives_value as the newest calibration found
  * @property string|null $gives_unit
  * @property \Illuminate\Support\Carbon|null $calibrated_on
@@ -32,7 +33,19 @@ final class Sprayer extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'crew_id', 'name', 'kind', 'tank_value', 'tank_unit', 'details', 'gives_value', 'gives_unit', 'calibrated_on', 'due_on'];
+    protected $fillable = [
+        'id',
+        'crew_id',
+        'name',
+        'kind',
+        'tank_value',
+        'tank_unit',
+        'details',
+        'gives_value',
+        'gives_unit',
+        'calibrated_on',
+        'due_on',
+    ];
 
     protected $casts = ['calibrated_on' => 'date', 'due_on' => 'date', 'details' => 'array', 'revision' => 'integer'];
 
@@ -46,7 +59,9 @@ final class Sprayer extends Model
     /** Mix per area, or of one stroke. */
     public function gives(): ?Quantity
     {
-        return $this->gives_value === null || $this->gives_unit === null ? null : Quantity::of($this->gives_value, Unit::from($this->gives_unit));
+        return $this->gives_value === null || $this->gives_unit === null
+            ? null
+            : Quantity::of($this->gives_value, Unit::from($this->gives_unit));
     }
 
     /** The day it has to be calibrated again: as set, or a year after the last time. */
@@ -61,14 +76,21 @@ final class Sprayer extends Model
         return $this->hasMany(Calibration::class)->orderByDesc('made_on')->orderByDesc('id');
     }
 
-    /** What the crew usually puts this out with: a wick for wiping, nothing to be filled for cuts, else the first that sprays. */
+    /**
+     * What the crew usually puts this out with: a wick for wiping, nothing to be filled for cuts, else the first that
+     * sprays.
+     */
     public static function usualFor(Crew $crew, Method $method): ?self
     {
         if ($method->work() === 'injection') {
             return null;
         }
         $all = $crew->sprayers()->get();
-        $fitting = $all->filter(static fn (self $s): bool => $method->id() === 'wick' ? $s->kind === 'wick' : !in_array($s->kind, ['wick', 'squirt-bottle'], true));
+        $fitting = $all->filter(
+            static fn(self $s): bool => $method->id() === 'wick'
+                ? $s->kind === 'wick'
+                : !in_array($s->kind, ['wick', 'squirt-bottle'], true),
+        );
 
         return $fitting->first();
     }

@@ -34,7 +34,12 @@ final class Stand extends Model
 
     protected $fillable = ['id', 'patch_id', 'species', 'marked_unknown'];
 
-    protected $casts = ['revision' => 'integer', 'weights' => 'array', 'marked_unknown' => 'boolean', 'closed_at' => 'datetime'];
+    protected $casts = [
+        'revision' => 'integer',
+        'weights' => 'array',
+        'marked_unknown' => 'boolean',
+        'closed_at' => 'datetime',
+    ];
 
     /** @return BelongsTo<Patch, $this> */
     public function patch(): BelongsTo
@@ -75,7 +80,7 @@ final class Stand extends Model
     /** @param Builder<self> $query */
     public function scopeOfCrew(Builder $query, User $user): void
     {
-        $query->whereHas('patch.ground', fn (Builder $ground) => $ground->where('crew_id', $user->crew_id));
+        $query->whereHas('patch.ground', fn(Builder $ground) => $ground->where('crew_id', $user->crew_id));
     }
 
     /**
@@ -85,13 +90,33 @@ final class Stand extends Model
      */
     public function scopeWithLine(Builder $query): void
     {
-        $query->with(['patch.ground.crew', 'patch.outline:patch_outlines.id,patch_outlines.patch_id', 'sighting', 'tally', 'steps.sheets', 'steps.records.lookBacks']);
+        $query->with([
+            'patch.ground.crew',
+            'patch.outline:patch_outlines.id,patch_outlines.patch_id',
+            'sighting',
+            'tally',
+            'steps.sheets',
+            'steps.records.lookBacks',
+        ]);
     }
 
     /** @param Builder<self> $query */
     public function scopeWithTrail(Builder $query): void
     {
-        $query->with(['patch.ground.crew.people', 'patch.observations', 'patch.outline', 'patch.keepers', 'patch.zones', 'sighting', 'tally', 'tallies.zone', 'steps.cardVersion.card', 'steps.sprayer', 'steps.sheets', 'steps.records.lookBacks']);
+        $query->with([
+            'patch.ground.crew.people',
+            'patch.observations',
+            'patch.outline',
+            'patch.keepers',
+            'patch.zones',
+            'sighting',
+            'tally',
+            'tallies.zone',
+            'steps.cardVersion.card',
+            'steps.sprayer',
+            'steps.sheets',
+            'steps.records.lookBacks',
+        ]);
     }
 
     /** Steps that were never issued nor worked give way to another plan; what was issued or signed stays. */

@@ -38,9 +38,34 @@ final class Step extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'patch_id', 'position', 'method', 'active', 'label_card_version_id', 'schools', 'sprayer_id', 'recipe', 'recipe_basis', 'revision', 'programme', 'run', 'note', 'why', 'due_from', 'due_to'];
+    protected $fillable = [
+        'id',
+        'patch_id',
+        'position',
+        'method',
+        'active',
+        'label_card_version_id',
+        'schools',
+        'sprayer_id',
+        'recipe',
+        'recipe_basis',
+        'revision',
+        'programme',
+        'run',
+        'note',
+        'why',
+        'due_from',
+        'due_to',
+    ];
 
-    protected $casts = ['schools' => 'array', 'recipe' => 'array', 'revision' => 'integer', 'position' => 'integer', 'due_from' => 'date', 'due_to' => 'date'];
+    protected $casts = [
+        'schools' => 'array',
+        'recipe' => 'array',
+        'revision' => 'integer',
+        'position' => 'integer',
+        'due_from' => 'date',
+        'due_to' => 'date',
+    ];
 
     /** @return BelongsToMany<Stand, $this> */
     public function stands(): BelongsToMany
@@ -63,22 +88,31 @@ final class Step extends Model
     /** What may be asked of a recipe for a second and a third product of the tank. */
     public const PARTNERS = ['with', 'withAlso'];
 
-    /** @return list<LabelCardVersion> cards of the further products of the tank, in the order in which they were chosen */
+    /**
+     * @return list<LabelCardVersion> cards of the further products of the tank, in the order in which they were chosen
+     */
     public function partners(): array
     {
-        $asked = array_values(array_filter(array_map(fn (string $name): mixed => $this->recipe[$name] ?? null, self::PARTNERS), is_string(...)));
+        $asked = array_values(
+            array_filter(
+                array_map(fn(string $name): mixed => $this->recipe[$name] ?? null, self::PARTNERS),
+                is_string(...),
+            ),
+        );
         if ($asked === []) {
             return [];
         }
         $found = LabelCardVersion::query()->with('card')->findMany($asked)->keyBy('id');
 
-        return array_values(array_filter(array_map(static fn (string $id): ?LabelCardVersion => $found->get($id), $asked)));
+        return array_values(
+            array_filter(array_map(static fn(string $id): ?LabelCardVersion => $found->get($id), $asked)),
+        );
     }
 
     /** @return list<LabelCardVersion> the card of the step and those of its partners */
     public function cardVersions(): array
     {
-        return [...($this->cardVersion === null ? [] : [$this->cardVersion]), ...$this->partners()];
+        return [...$this->cardVersion === null ? [] : [$this->cardVersion], ...$this->partners()];
     }
 
     /** @return BelongsTo<Sprayer, $this> */
@@ -110,6 +144,6 @@ final class Step extends Model
 
     public function issuedSheet(): ?Sheet
     {
-        return $this->sheets->first(fn (Sheet $sheet): bool => $sheet->withdrawn_at === null);
+        return $this->sheets->first(fn(Sheet $sheet): bool => $sheet->withdrawn_at === null);
     }
 }

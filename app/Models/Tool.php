@@ -15,7 +15,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $crew_id
  * @property string $kind as methods name their tools, or cup, cylinder, spoons, jug, syringe, scale
  * @property string $name
- * @property array{jaw?: string, blade?: string, graduation?: string, holds?: string, clearance?: string}|null $details sizes as typed
+ * @property array{jaw?: string, blade?: string, graduation?: string, holds?: string, clearance?: string}|null $details
+ *     sizes as typed
  * @property \Illuminate\Support\Carbon|null $gone_at
  * @property int $revision
  * @property \Illuminate\Database\Eloquent\Collection<int, Loan> $loans newest first
@@ -36,6 +37,6 @@ final class Tool extends Model
 
     public function isLent(): bool
     {
-        return $this->loans->contains(static fn (Loan $loan): bool => $loan->returned_on === null);
+        return $this->loans->contains(static fn(Loan $loan): bool => $loan->returned_on === null);
     }
 }

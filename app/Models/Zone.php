@@ -37,6 +37,6 @@ final class Zone extends Model
     /** @param Builder<self> $query */
     public function scopeOfCrew(Builder $query, User $user): void
     {
-        $query->whereHas('patch.ground', fn (Builder $ground) => $ground->where('crew_id', $user->crew_id));
+        $query->whereHas('patch.ground', fn(Builder $ground) => $ground->where('crew_id', $user->crew_id));
     }
 }

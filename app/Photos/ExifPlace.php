@@ -14,17 +14,28 @@ final class ExifPlace
     /**
      * @param array<array-key, mixed> $exif as exif_read_data() gives it
      *
-     * @return array{latitude: string, longitude: string}|null decimal degrees, 7 places; null where there is none or it is none
+     * @return array{latitude: string, longitude: string}|null decimal degrees, 7 places; null where there is none or it
+     *     is none
      */
     public static function of(array $exif): ?array
     {
-        $latitude = self::degrees($exif['GPSLatitude'] ?? null, $exif['GPSLatitudeRef'] ?? null, ['N' => 1, 'S' => -1], 90);
-        $longitude = self::degrees($exif['GPSLongitude'] ?? null, $exif['GPSLongitudeRef'] ?? null, ['E' => 1, 'W' => -1], 180);
+        $latitude = self::degrees(
+            $exif['GPSLatitude'] ?? null,
+            $exif['GPSLatitudeRef'] ?? null,
+            ['N' => 1, 'S' => -1],
+            90,
+        );
+        $longitude = self::degrees(
+            $exif['GPSLongitude'] ?? null,
+            $exif['GPSLongitudeRef'] ?? null,
+            ['E' => 1, 'W' => -1],
+            180,
+        );
         // nought and nought is what a camera without a fix writes
         if ($latitude === null || $longitude === null || ($latitude->isZero() && $longitude->isZero())) {
             return null;
         }
-        $text = static fn (BigRational $d): string => (string) $d->toScale(7, RoundingMode::HALF_UP);
+        $text = static fn(BigRational $d): string => (string) $d->toScale(7, RoundingMode::HALF_UP);
 
         return ['latitude' => $text($latitude), 'longitude' => $text($longitude)];
     }
@@ -36,7 +47,10 @@ final class ExifPlace
             return null;
         }
         try {
-            [$degrees, $minutes, $seconds] = array_map(static fn (mixed $p): BigRational => BigRational::of(is_string($p) ? $p : ''), array_values($parts));
+            [$degrees, $minutes, $seconds] = array_map(
+                static fn(mixed $p): BigRational => BigRational::of(is_string($p) ? $p : ''),
+                array_values($parts),
+            );
         } catch (MathException) {
             return null;
         }

@@ -10,9 +10,9 @@ use Intervention\Image\ImageManager;
 use Thicket\Input\Refused;
 
 /**
- * Takes pictures in and hands them out. A picture is turned upright, made small enough and written anew, so that nothing the
- * camera wrote beside it (place, serial number) is kept; the place is read before and only offered to the person.
- * Files lie under the storage folder, never under a web root.
+ * Takes pictures in and hands them out. A picture is turned upright, made small enough and written anew, so that
+ * nothing the camera wrote beside it (place, serial number) is kept; the place is read before and only offered to the
+ * person. Files lie under the storage folder, never under a web root.
  */
 final readonly class PhotoStore
 {
@@ -37,7 +37,8 @@ final readonly class PhotoStore
      * @param string $path the upload as it came
      * @param string $id of the photo to be
      *
-     * @return array{file: string, width: int, height: int, bytes: int, sha256: string, taken_at: string|null, offered: array{latitude: string, longitude: string}|null}
+     * @return array{file: string, width: int, height: int, bytes: int, sha256: string, taken_at: string|null,
+     *     offered: array{latitude: string, longitude: string}|null}
      *
      * @throws Refused when it is no picture that can be kept
      */
@@ -56,8 +57,12 @@ final readonly class PhotoStore
         }
         $said = $size[2] === IMAGETYPE_JPEG ? (@exif_read_data($path) ?: []) : [];
         try {
-            // made small before it is turned upright: a turn needs as much memory again. What is encoded below holds pixels only
-            $image = ImageManager::gd(autoOrientation: false)->read($path)->scaleDown(self::LONG_SIDE, self::LONG_SIDE)->orient();
+            // made small before it is turned upright: a turn needs as much memory again. What is encoded below holds
+            // pixels only
+            $image = ImageManager::gd(autoOrientation: false)
+                ->read($path)
+                ->scaleDown(self::LONG_SIDE, self::LONG_SIDE)
+                ->orient();
         } catch (DecoderException) {
             throw Refused::at('/photo', 'This picture is broken; take it again.');
         }
@@ -65,11 +70,19 @@ final readonly class PhotoStore
         $full = $image->toJpeg(self::QUALITY);
         $shown = [$image->width(), $image->height()];
         $this->write("{$id}.full.jpg", $full->toString());
-        $this->write("{$id}.thumb.jpg", $image->scaleDown(self::THUMB_SIDE, self::THUMB_SIDE)->toJpeg(self::QUALITY)->toString());
+        $this->write(
+            "{$id}.thumb.jpg",
+            $image->scaleDown(self::THUMB_SIDE, self::THUMB_SIDE)->toJpeg(self::QUALITY)->toString(),
+        );
 
         return [
-            'file' => $id, 'width' => $shown[0], 'height' => $shown[1], 'bytes' => $full->size(), 'sha256' => hash('sha256', $full->toString()),
-            'taken_at' => self::takenAt($said), 'offered' => ExifPlace::of($said),
+            'file' => $id,
+            'width' => $shown[0],
+            'height' => $shown[1],
+            'bytes' => $full->size(),
+            'sha256' => hash('sha256', $full->toString()),
+            'taken_at' => self::takenAt($said),
+            'offered' => ExifPlace::of($said),
         ];
     }
 
@@ -96,7 +109,11 @@ final readonly class PhotoStore
     private function write(string $name, string $bytes): void
     {
         $temporary = tempnam($this->folder, 'new');
-        if ($temporary === false || file_put_contents($temporary, $bytes) !== strlen($bytes) || !rename($temporary, "{$this->folder}/{$name}")) {
+        if (
+            $temporary === false ||
+            file_put_contents($temporary, $bytes) !== strlen($bytes) ||
+            !rename($temporary, "{$this->folder}/{$name}")
+        ) {
             throw new \RuntimeException("Cannot write {$name} in {$this->folder}.");
         }
         chmod("{$this->folder}/{$name}", 0o640);

@@ -22,6 +22,8 @@ final class PhotoPolicy
             return Response::denyAsNotFound();
         }
 
-        return $user->isLead() || $photo->made_by === $user->id ? Response::allow() : Response::deny('Only who took it in, or a lead, takes a picture away.');
+        return $user->isLead() || $photo->made_by === $user->id
+            ? Response::allow()
+            : Response::deny('Only who took it in, or a lead, takes a picture away.');
     }
 }

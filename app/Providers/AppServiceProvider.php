@@ -21,18 +21,23 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(Catalogue::class, fn (Application $app): Catalogue => self::catalogue());
+        $this->app->singleton(Catalogue::class, fn(Application $app): Catalogue => self::catalogue());
         $this->app->scoped(Assembler::class);
-        $this->app->singleton(SealKey::class, static fn (): SealKey => SealKey::fromConfig());
-        $this->app->singleton(JobClock::class, fn (): JobClock => JobClock::fromConfig());
-        $this->app->singleton(Sentences::class, fn (): Sentences => new Sentences(base_path('lang'), 'en'));
+        $this->app->singleton(SealKey::class, static fn(): SealKey => SealKey::fromConfig());
+        $this->app->singleton(JobClock::class, fn(): JobClock => JobClock::fromConfig());
+        $this->app->singleton(Sentences::class, fn(): Sentences => new Sentences(base_path('lang'), 'en'));
     }
 
     public function boot(): void
     {
         Model::shouldBeStrict();
-        Gate::define('write', static fn (User $user): bool => $user->mayWrite());
-        Gate::define('lead', static fn (User $user): Response => $user->isLead() ? Response::allow() : Response::deny('A lead of the crew does this.'));
+        Gate::define('write', static fn(User $user): bool => $user->mayWrite());
+        Gate::define(
+            'lead',
+            static fn(User $user): Response => $user->isLead()
+                ? Response::allow()
+                : Response::deny('A lead of the crew does this.'),
+        );
     }
 
     /** In production bin/start and deploy compile it once; the hash of the newest compiled file is trusted there. */

@@ -14,9 +14,7 @@ final readonly class Chain
     public const FORMAT = 'gallant-thicket-seal-head';
     private const NOTHING_BEFORE = '0000000000000000000000000000000000000000000000000000000000000000';
 
-    public function __construct(private SealKey $key)
-    {
-    }
+    public function __construct(private SealKey $key) {}
 
     /** Seals what stands in the database now, in the transaction that put it there. */
     public function add(string $crewId, Sealed $kind, string $subjectId): Seal
@@ -29,8 +27,13 @@ final readonly class Chain
                 throw new \LogicException("There is no {$kind->value} {$subjectId} to seal.");
             }
             $link = [
-                'crew_id' => $crewId, 'seq' => ($last->seq ?? 0) + 1, 'kind' => $kind->value, 'subject_id' => $subjectId, 'content' => $content,
-                'prev_hash' => $last->hash ?? self::NOTHING_BEFORE, 'sealed_at' => now()->utc()->format('Y-m-d H:i:s'),
+                'crew_id' => $crewId,
+                'seq' => ($last->seq ?? 0) + 1,
+                'kind' => $kind->value,
+                'subject_id' => $subjectId,
+                'content' => $content,
+                'prev_hash' => $last->hash ?? self::NOTHING_BEFORE,
+                'sealed_at' => now()->utc()->format('Y-m-d H:i:s'),
             ];
 
             return Seal::create($link + ['hash' => $this->key->link($link)]);
@@ -56,17 +59,23 @@ final readonly class Chain
     }
 
     /**
-     * The newest link, signed, to be kept where this database is not: without it nobody could tell that links were taken
-     * off the end.
+     * The newest link, signed, to be kept where this database is not: without it nobody could tell that links were
+     * taken off the end.
      *
-     * @return array{format: string, crew: string, name: string, seq: int, hash: string, at: string|null, publicKey: string, signature: string}
+     * @return array{format: string, crew: string, name: string, seq: int, hash: string, at: string|null,
+     *     publicKey: string, signature: string}
      */
     public function head(Crew $crew): array
     {
         $last = $this->last($crew->id);
         $head = [
-            'format' => self::FORMAT, 'crew' => $crew->id, 'name' => $crew->name, 'seq' => $last->seq ?? 0,
-            'hash' => $last->hash ?? self::NOTHING_BEFORE, 'at' => $last?->sealed_at, 'publicKey' => $this->key->publicKey(),
+            'format' => self::FORMAT,
+            'crew' => $crew->id,
+            'name' => $crew->name,
+            'seq' => $last->seq ?? 0,
+            'hash' => $last->hash ?? self::NOTHING_BEFORE,
+            'at' => $last?->sealed_at,
+            'publicKey' => $this->key->publicKey(),
         ];
 
         return $head + ['signature' => $this->key->sign($head)];

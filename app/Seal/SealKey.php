@@ -12,9 +12,7 @@ use App\Support\CanonicalJson;
  */
 final readonly class SealKey
 {
-    public function __construct(#[\SensitiveParameter] private string $secret)
-    {
-    }
+    public function __construct(#[\SensitiveParameter] private string $secret) {}
 
     public static function fromConfig(): self
     {
@@ -51,8 +49,9 @@ final readonly class SealKey
 
         $public = sodium_crypto_sign_publickey($this->pair());
 
-        return is_string($raw) && strlen($raw) === SODIUM_CRYPTO_SIGN_BYTES
-            && sodium_crypto_sign_verify_detached($raw, CanonicalJson::of($head), $public);
+        return is_string($raw) &&
+            strlen($raw) === SODIUM_CRYPTO_SIGN_BYTES &&
+            sodium_crypto_sign_verify_detached($raw, CanonicalJson::of($head), $public);
     }
 
     private function pair(): string

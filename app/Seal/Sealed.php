@@ -23,8 +23,11 @@ enum Sealed: string
     public function table(): ?string
     {
         return match ($this) {
-            self::Sheet, self::Withdrawal => 'sheets', self::Record => 'records', self::LookBack => 'look_backs',
-            self::Photo => 'photos', self::PhotoDropped => null,
+            self::Sheet, self::Withdrawal => 'sheets',
+            self::Record => 'records',
+            self::LookBack => 'look_backs',
+            self::Photo => 'photos',
+            self::PhotoDropped => null,
         };
     }
 
@@ -35,11 +38,30 @@ enum Sealed: string
             self::Sheet => ['id', 'crew_id', 'number', 'snapshot', 'issued_by', 'issued_at'],
             self::Withdrawal => ['id', 'withdrawn_at', 'withdrawn_by', 'withdrawn_why'],
             self::Record => [
-                'id', 'crew_id', 'seq', 'sheet_id', 'step_id', 'patch_id', 'worked_on', 'judge_after', 'body', 'signed_by', 'signed_at',
+                'id',
+                'crew_id',
+                'seq',
+                'sheet_id',
+                'step_id',
+                'patch_id',
+                'worked_on',
+                'judge_after',
+                'body',
+                'signed_by',
+                'signed_at',
             ],
             self::LookBack => ['id', 'record_id', 'looked_on', 'scored', 'body', 'made_by', 'created_at'],
             self::Photo => [
-                'id', 'sighting_id', 'file', 'width', 'height', 'bytes', 'sha256', 'taken_at', 'made_by', 'created_at',
+                'id',
+                'sighting_id',
+                'file',
+                'width',
+                'height',
+                'bytes',
+                'sha256',
+                'taken_at',
+                'made_by',
+                'created_at',
             ],
             self::PhotoDropped => ['id'],
         };
@@ -53,7 +75,7 @@ enum Sealed: string
         if ($row === []) {
             return null;
         }
-        $plain = array_map(static fn (mixed $v): ?string => $v === null ? null : (string) $v, $row);
+        $plain = array_map(static fn(mixed $v): ?string => $v === null ? null : (string) $v, $row);
         if ($this === self::Sheet) {
             $steps = DB::table('sheet_step')->where('sheet_id', $id)->orderBy('step_id')->pluck('step_id');
             $plain['steps'] = implode(' ', $steps->all());

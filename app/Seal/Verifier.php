@@ -14,9 +14,7 @@ use Illuminate\Support\Facades\DB;
 /** Looks at every link of a crew's chain, at what each sealed, and at the files of its pictures. */
 final readonly class Verifier
 {
-    public function __construct(private Chain $chain, private SealKey $key, private PhotoStore $photos)
-    {
-    }
+    public function __construct(private Chain $chain, private SealKey $key, private PhotoStore $photos) {}
 
     /** @param array<string, mixed>|null $head one that was kept outside */
     public function crew(Crew $crew, ?array $head = null): SealReport
@@ -45,8 +43,14 @@ final readonly class Verifier
         }
         foreach (Sealed::cases() as $kind) {
             foreach ($this->subjects($kind, $crew)?->orderBy('id')->pluck('id') ?? [] as $id) {
-                isset($sealed[$kind->value][$id])
-                    || $report->add('unsealed', null, $kind->value, (string) $id, "There is a {$kind->value} that was never sealed.");
+                isset($sealed[$kind->value][$id]) ||
+                    $report->add(
+                        'unsealed',
+                        null,
+                        $kind->value,
+                        (string) $id,
+                        "There is a {$kind->value} that was never sealed.",
+                    );
             }
         }
         $head === null || $this->head($crew, $head, $before, $report);
@@ -69,10 +73,14 @@ final readonly class Verifier
     private function link(Seal $seal, ?Seal $before, SealReport $report): void
     {
         $last = $before->seq ?? 0;
-        $this->chain->follows($seal, $before)
-            || $report->of($seal, 'order', "Link {$seal->seq} does not follow on link {$last}.");
-        $this->chain->holds($seal)
-            || $report->of($seal, 'forged', "Link {$seal->seq} was not made with this installation's key, or was changed.");
+        $this->chain->follows($seal, $before) ||
+            $report->of($seal, 'order', "Link {$seal->seq} does not follow on link {$last}.");
+        $this->chain->holds($seal) ||
+            $report->of(
+                $seal,
+                'forged',
+                "Link {$seal->seq} was not made with this installation's key, or was changed.",
+            );
     }
 
     private function content(Sealed $kind, Seal $seal, SealReport $report): void
@@ -88,7 +96,9 @@ final readonly class Verifier
     private function photo(Seal $seal, SealReport $report): void
     {
         $this->content(Sealed::Photo, $seal, $report);
-        $row = DB::table('photos')->where('id', $seal->subject_id)->first(['file', 'sha256']);
+        $row = DB::table('photos')
+            ->where('id', $seal->subject_id)
+            ->first(['file', 'sha256']);
         $file = $row === null ? null : $this->photos->find((string) $row->file, 'full');
         if ($row !== null && $file === null) {
             $report->of($seal, 'file-gone', "The file of the picture of link {$seal->seq} is gone.");
@@ -100,7 +110,7 @@ final readonly class Verifier
     /** What there is of a kind and should be sealed; null where a kind has no rows of its own. */
     private function subjects(Sealed $kind, Crew $crew): ?Builder
     {
-        $own = static fn (string $table): Builder => DB::table($table)->where('crew_id', $crew->id);
+        $own = static fn(string $table): Builder => DB::table($table)->where('crew_id', $crew->id);
         $sightings = DB::table('sightings')->whereIn('ground_id', $own('grounds')->select('id'));
 
         return match ($kind) {
@@ -119,19 +129,34 @@ final readonly class Verifier
         $signature = $head['signature'] ?? null;
         $plain = array_diff_key($head, ['signature' => 1]);
         $seq = $head['seq'] ?? null;
-        $ours = is_string($signature) && $this->key->signed($plain, $signature) && ($head['crew'] ?? null) === $crew->id;
+        $ours =
+            is_string($signature) && $this->key->signed($plain, $signature) && ($head['crew'] ?? null) === $crew->id;
         if (!$ours || !is_int($seq)) {
-            $report->add('head-forged', null, 'head', $crew->id, 'The head that was given is not one of this crew, or was changed.');
+            $report->add(
+                'head-forged',
+                null,
+                'head',
+                $crew->id,
+                'The head that was given is not one of this crew, or was changed.',
+            );
 
             return;
         }
         $ends = $last->seq ?? 0;
         $there = Seal::query()->where('crew_id', $crew->id)->where('seq', $seq)->value('hash');
         if ($seq > $ends) {
-            $text = "The chain ends at link {$ends}; the head that was kept outside is of link {$seq}: the newest links were taken away.";
+            $text =
+                "The chain ends at link {$ends}; the head that was kept outside is of link {$seq}: the newest " .
+                'links were taken away.';
             $report->add('cut', $seq, 'head', $crew->id, $text);
         } elseif ($seq > 0 && $there !== ($head['hash'] ?? null)) {
-            $report->add('other-chain', $seq, 'head', $crew->id, "Link {$seq} is another than the one that was kept outside.");
+            $report->add(
+                'other-chain',
+                $seq,
+                'head',
+                $crew->id,
+                "Link {$seq} is another than the one that was kept outside.",
+            );
         }
     }
 }

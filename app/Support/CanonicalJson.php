@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-/** Canonical JSON after RFC 8785 for what we seal: objects with sorted keys, no white space; strings, whole numbers, booleans and null only. */
+/**
+ * Canonical JSON after RFC 8785 for what we seal: objects with sorted keys, no white space; strings, whole numbers,
+ * booleans and null only.
+ */
 final class CanonicalJson
 {
     public static function of(mixed $value): string
@@ -22,7 +25,13 @@ final class CanonicalJson
         }
         if (!array_is_list($value)) {
             // by UTF-16 code units, as the RFC asks
-            uksort($value, static fn (int|string $a, int|string $b): int => strcmp(mb_convert_encoding((string) $a, 'UTF-16BE'), mb_convert_encoding((string) $b, 'UTF-16BE')));
+            uksort(
+                $value,
+                static fn(int|string $a, int|string $b): int => strcmp(
+                    mb_convert_encoding((string) $a, 'UTF-16BE'),
+                    mb_convert_encoding((string) $b, 'UTF-16BE'),
+                ),
+            );
         }
 
         return array_map(self::sorted(...), $value);

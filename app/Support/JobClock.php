@@ -9,15 +9,16 @@ use Thicket\Timing\Day;
 /** The one clock of the job (rulings B6): the real clock moved by an offset, or standing still in tests. */
 final class JobClock
 {
-    public function __construct(private readonly int $offsetSeconds, private ?\DateTimeImmutable $frozenAt = null)
-    {
-    }
+    public function __construct(private readonly int $offsetSeconds, private ?\DateTimeImmutable $frozenAt = null) {}
 
     public static function fromConfig(): self
     {
         $frozen = config()->string('thicket.clock_frozen_at');
 
-        return new self(config()->integer('thicket.clock_offset_seconds'), $frozen === '' ? null : new \DateTimeImmutable($frozen));
+        return new self(
+            config()->integer('thicket.clock_offset_seconds'),
+            $frozen === '' ? null : new \DateTimeImmutable($frozen),
+        );
     }
 
     public function now(): \DateTimeImmutable
@@ -25,7 +26,10 @@ final class JobClock
         return $this->frozenAt ?? new \DateTimeImmutable('@' . (time() + $this->offsetSeconds));
     }
 
-    /** The day where the work is: no day is ever taken from the clock without saying where (a test reads the code for it). */
+    /**
+     * The day where the work is: no day is ever taken from the clock without saying where (a test reads the code for
+     * it).
+     */
     public function today(string $timeZone): \DateTimeImmutable
     {
         return self::dayOf($this->now(), $timeZone);
@@ -34,7 +38,11 @@ final class JobClock
     /** The day that a moment belongs to there. */
     public static function dayOf(\DateTimeInterface $moment, string $timeZone): \DateTimeImmutable
     {
-        return Day::parse(\DateTimeImmutable::createFromInterface($moment)->setTimezone(new \DateTimeZone($timeZone))->format('Y-m-d'));
+        return Day::parse(
+            \DateTimeImmutable::createFromInterface($moment)
+                ->setTimezone(new \DateTimeZone($timeZone))
+                ->format('Y-m-d'),
+        );
     }
 
     public function thaw(): void

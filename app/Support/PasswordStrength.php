@@ -4,13 +4,24 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-/** Whether a new password is hard enough to guess (ASVS 2.1): long, not commonly used, not one pattern, not the person's own name. */
+/**
+ * Whether a new password is hard enough to guess (ASVS 2.1): long, not commonly used, not one pattern, not the person's
+ * own name.
+ */
 final class PasswordStrength
 {
     public const SHORTEST = 12;
     public const LONGEST = 128;
     private const LEAST_DIFFERENT = 6;
-    private const ROWS = ['abcdefghijklmnopqrstuvwxyz', '01234567890', 'qwertyuiop', 'asdfghjkl', 'zxcvbnm', 'qwertzuiop', 'azertyuiop'];
+    private const ROWS = [
+        'abcdefghijklmnopqrstuvwxyz',
+        '01234567890',
+        'qwertyuiop',
+        'asdfghjkl',
+        'zxcvbnm',
+        'qwertzuiop',
+        'azertyuiop',
+    ];
 
     /**
      * @param list<string> $own words that others know of the person: name, address, crew
@@ -21,7 +32,11 @@ final class PasswordStrength
     {
         $length = mb_strlen($password);
         if ($length < self::SHORTEST || $length > self::LONGEST) {
-            return 'Take ' . self::SHORTEST . ' to ' . self::LONGEST . ' letters; a few words that nobody would put together are good.';
+            return 'Take ' .
+                self::SHORTEST .
+                ' to ' .
+                self::LONGEST .
+                ' letters; a few words that nobody would put together are good.';
         }
         $folded = mb_strtolower($password);
         $letters = self::plain($folded);
@@ -31,7 +46,11 @@ final class PasswordStrength
         foreach ($own as $word) {
             foreach (preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($word)) ?: [] as $part) {
                 // what is left beside one's own name must be long enough by itself
-                if (mb_strlen($part) >= 4 && mb_strlen(str_replace($part, '', $folded)) < self::SHORTEST - 4 && str_contains($folded, $part)) {
+                if (
+                    mb_strlen($part) >= 4 &&
+                    mb_strlen(str_replace($part, '', $folded)) < self::SHORTEST - 4 &&
+                    str_contains($folded, $part)
+                ) {
                     return 'This holds your own name or address; take words that have nothing to do with you.';
                 }
             }
@@ -40,14 +59,27 @@ final class PasswordStrength
         $core = preg_replace('/^[\d\W_]+|[\d\W_]+$/u', '', $letters) ?? $letters;
         $half = mb_substr($letters, 0, intdiv(mb_strlen($letters), 2));
 
-        return isset($common[$folded]) || isset($common[$core]) || ($half . $half === $letters && isset($common[$half])) || self::ofCommon($letters, $common)
-            ? 'Many people use this one, so it is tried first; take a few words that nobody would put together.' : null;
+        return isset($common[$folded]) ||
+            isset($common[$core]) ||
+            ($half . $half === $letters && isset($common[$half])) ||
+            self::ofCommon($letters, $common)
+            ? 'Many people use this one, so it is tried first; take a few words that nobody would put together.'
+            : null;
     }
 
     /** Figures and signs that stand for letters are read as the letters. */
     private static function plain(string $folded): string
     {
-        return strtr($folded, ['0' => 'o', '3' => 'e', '4' => 'a', '@' => 'a', '$' => 's', '5' => 's', '7' => 't', '!' => 'i']);
+        return strtr($folded, [
+            '0' => 'o',
+            '3' => 'e',
+            '4' => 'a',
+            '@' => 'a',
+            '$' => 's',
+            '5' => 's',
+            '7' => 't',
+            '!' => 'i',
+        ]);
     }
 
     /** A row of the alphabet or of a keyboard, onward or back, again and again. */
@@ -74,7 +106,7 @@ final class PasswordStrength
         $rest = $letters;
         foreach (array_keys($common) as $word) {
             $word = (string) $word;
-            mb_strlen($word) >= 4 && $rest = str_replace($word, '', $rest);
+            mb_strlen($word) >= 4 && ($rest = str_replace($word, '', $rest));
         }
 
         return mb_strlen((string) preg_replace('/[\d\W_]+/u', '', $rest)) < 5;
@@ -85,8 +117,11 @@ final class PasswordStrength
     {
         static $words = null;
         if ($words === null) {
-            $lines = array_filter(array_map(trim(...), file(resource_path('common-passwords.txt')) ?: []), static fn (string $l): bool => $l !== '' && $l[0] !== '#');
-            usort($lines, static fn (string $a, string $b): int => strlen($b) <=> strlen($a));
+            $lines = array_filter(
+                array_map(trim(...), file(resource_path('common-passwords.txt')) ?: []),
+                static fn(string $l): bool => $l !== '' && $l[0] !== '#',
+            );
+            usort($lines, static fn(string $a, string $b): int => strlen($b) <=> strlen($a));
             $words = array_fill_keys($lines, true);
         }
 

@@ -15,7 +15,11 @@ trait ReadsOutlines
 {
     private function outlineOf(Fields $in, string $field, Ground $ground): ?Mending
     {
-        return $this->shapely($in, $field, fn (mixed $json, string $pointer): Mending => Mending::outline($json, $this->positionOf($ground), $pointer));
+        return $this->shapely(
+            $in,
+            $field,
+            fn(mixed $json, string $pointer): Mending => Mending::outline($json, $this->positionOf($ground), $pointer),
+        );
     }
 
     private function shapeOf(Fields $in, string $field, Ground $ground): ?Shape

@@ -19,9 +19,17 @@ final class SecurityLog
     {
         $request ??= request();
         $user = $request->user();
-        Log::channel('security')->info($event, array_filter([
-            'user' => $user instanceof User ? $user->id : null, 'crew' => $user instanceof User ? $user->crew_id : null, 'from' => $request->ip(),
-            'asked' => $request->method() . ' ' . mb_substr($request->path(), 0, 200),
-        ] + $more, static fn (mixed $v): bool => $v !== null));
+        Log::channel('security')->info(
+            $event,
+            array_filter(
+                [
+                    'user' => $user instanceof User ? $user->id : null,
+                    'crew' => $user instanceof User ? $user->crew_id : null,
+                    'from' => $request->ip(),
+                    'asked' => $request->method() . ' ' . mb_substr($request->path(), 0, 200),
+                ] + $more,
+                static fn(mixed $v): bool => $v !== null,
+            ),
+        );
     }
 }

@@ -67,10 +67,13 @@ final readonly class Tries
      */
     public function setup(string $from, \Closure $attempt): mixed
     {
-        return self::counted([
-            "setup.{$from}" => [config()->integer('thicket.sign_in_tries_per_minute'), self::MINUTE],
-            'setup' => [config()->integer('thicket.sign_in_tries_per_address'), self::HOUR],
-        ], $attempt);
+        return self::counted(
+            [
+                "setup.{$from}" => [config()->integer('thicket.sign_in_tries_per_minute'), self::MINUTE],
+                'setup' => [config()->integer('thicket.sign_in_tries_per_address'), self::HOUR],
+            ],
+            $attempt,
+        );
     }
 
     /**
@@ -108,7 +111,10 @@ final readonly class Tries
     {
         return DB::transaction(static function () use ($key, $seconds): array {
             $tries = DB::table('tries');
-            (clone $tries)->where('until', '<', time() - self::HOUR)->limit(100)->delete();
+            (clone $tries)
+                ->where('until', '<', time() - self::HOUR)
+                ->limit(100)
+                ->delete();
             (clone $tries)->insertOrIgnore(['key' => $key, 'count' => 0, 'until' => time() + $seconds]);
             $row = (clone $tries)->where('key', $key)->lockForUpdate()->first();
             $over = $row === null || $row->until <= time();

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Text;
 
-/** What differs between two versions of a label card, field by field, as it was typed (rulings B8); of a list only the lines that differ. */
+/**
+ * What differs between two versions of a label card, field by field, as it was typed (rulings B8); of a list only the
+ * lines that differ.
+ */
 final readonly class CardChanges
 {
-    public function __construct(private Sentences $sentences)
-    {
-    }
+    public function __construct(private Sentences $sentences) {}
 
     /**
      * @param array<string, mixed> $was
@@ -43,7 +44,7 @@ final readonly class CardChanges
      */
     private static function without(array $lines, array $others): array
     {
-        return array_values(array_filter($lines, static fn (mixed $line): bool => !in_array($line, $others, true)));
+        return array_values(array_filter($lines, static fn(mixed $line): bool => !in_array($line, $others, true)));
     }
 
     private function plain(mixed $value): string
@@ -60,7 +61,9 @@ final readonly class CardChanges
     private function line(array $line): string
     {
         if (isset($line['typed']) || isset($line['value'])) {
-            return is_string($line['typed'] ?? null) ? $line['typed'] : trim(implode(' ', array_filter([$line['value'] ?? '', $line['unit'] ?? ''], is_string(...))));
+            return is_string($line['typed'] ?? null)
+                ? $line['typed']
+                : trim(implode(' ', array_filter([$line['value'] ?? '', $line['unit'] ?? ''], is_string(...))));
         }
         $parts = [];
         foreach ($line as $name => $value) {
@@ -68,13 +71,18 @@ final readonly class CardChanges
                 continue;
             }
             $said = match (true) {
-                ($name === 'stages' || $name === 'sites') && is_array($value) => implode(', ', array_map(fn (mixed $s): string => $this->known(rtrim($name, 's'), $s), $value)),
+                ($name === 'stages' || $name === 'sites') && is_array($value) => implode(
+                    ', ',
+                    array_map(fn(mixed $s): string => $this->known(rtrim($name, 's'), $s), $value),
+                ),
                 $value === true => '',
                 $name === 'method' => $this->known('method', $value),
                 $name === 'active' => is_string($value) ? $value : '',
                 default => $this->plain($value),
             };
-            $parts[] = in_array($name, ['method', 'active', 'amount', 'stages', 'sites'], true) ? $said : trim($this->known('card-line', $name) . ' ' . $said);
+            $parts[] = in_array($name, ['method', 'active', 'amount', 'stages', 'sites'], true)
+                ? $said
+                : trim($this->known('card-line', $name) . ' ' . $said);
         }
 
         return implode(', ', $parts);

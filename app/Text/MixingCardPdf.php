@@ -12,12 +12,13 @@ use Thicket\Methods\Candidate;
 use Thicket\Mix\LabelCard;
 use Thicket\Safety\Cautions;
 
-/** The mixing card for the tailgate: a page a load, large enough to read at arm's length, with the fill lines drawn to scale. */
+/**
+ * The mixing card for the tailgate: a page a load, large enough to read at arm's length, with the fill lines drawn to
+ * scale.
+ */
 final readonly class MixingCardPdf
 {
-    public function __construct(private Assembler $assembler, private Sentences $sentences)
-    {
-    }
+    public function __construct(private Assembler $assembler, private Sentences $sentences) {}
 
     /** @param array<string, mixed> $recipe as it crosses the wire, @param string $units us or metric */
     public function html(array $recipe, Stand $stand, Step $step, string $units): string
@@ -26,9 +27,20 @@ final readonly class MixingCardPdf
         $products = [$this->assembler->candidate($step, $crew), ...$this->assembler->partners($step, $crew)];
 
         return View::file(resource_path('mixing-card.blade.php'), [
-            'r' => $recipe, 'units' => $units, 'cards' => array_values(array_filter(array_map(static fn (Candidate $one): ?LabelCard => $one->card, $products))), 'patch' => $stand->patch->name, 'ground' => $stand->patch->ground->name, 'fonts' => Paper::fonts(),
-            'cautions' => array_map(fn (string $c): string => $this->sentences->name("caution.{$c}"), Cautions::ofJug($products)),
-            'care' => $this->sentences->name('mix.care'), 'keep' => $this->sentences->name('batch.keep'),
+            'r' => $recipe,
+            'units' => $units,
+            'cards' => array_values(
+                array_filter(array_map(static fn(Candidate $one): ?LabelCard => $one->card, $products)),
+            ),
+            'patch' => $stand->patch->name,
+            'ground' => $stand->patch->ground->name,
+            'fonts' => Paper::fonts(),
+            'cautions' => array_map(
+                fn(string $c): string => $this->sentences->name("caution.{$c}"),
+                Cautions::ofJug($products),
+            ),
+            'care' => $this->sentences->name('mix.care'),
+            'keep' => $this->sentences->name('batch.keep'),
         ])->render();
     }
 }

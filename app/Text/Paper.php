@@ -37,7 +37,13 @@ final readonly class Paper
     /** @throws Stopped 503 where it cannot be made; what is on the screen is complete */
     public function pdf(string $html): string
     {
-        $process = new Process(['weasyprint', '--encoding', 'utf-8', '-', '-'], null, ['HOME' => sys_get_temp_dir()], $html, self::TIME_LIMIT_SECONDS);
+        $process = new Process(
+            ['weasyprint', '--encoding', 'utf-8', '-', '-'],
+            null,
+            ['HOME' => sys_get_temp_dir()],
+            $html,
+            self::TIME_LIMIT_SECONDS,
+        );
         try {
             $process->run();
         } catch (ProcessTimedOutException) {

@@ -24,9 +24,7 @@ final class Sentences
     /** @var array<string, string>|null */
     private ?array $messages = null;
 
-    public function __construct(private readonly string $directory, private readonly string $locale)
-    {
-    }
+    public function __construct(private readonly string $directory, private readonly string $locale) {}
 
     public function has(string $code): bool
     {
@@ -39,7 +37,10 @@ final class Sentences
         return $this->format($code, []);
     }
 
-    /** A sentence of one plant (lang/LOCALE/species.json), or '' where nothing is written: origin, why, by-hand, look-first, instead. */
+    /**
+     * A sentence of one plant (lang/LOCALE/species.json), or '' where nothing is written: origin, why, by-hand,
+     * look-first, instead.
+     */
     public function ofPlant(string $species, string $what): string
     {
         return $this->has("plant.{$species}.{$what}") ? $this->name("plant.{$species}.{$what}") : '';
@@ -70,7 +71,10 @@ final class Sentences
      */
     public function sentence(string $code, array $values): array
     {
-        return array_map(static fn (string $text): string => mb_strtoupper(mb_substr($text, 0, 1)) . mb_substr($text, 1), $this->both($code, $values));
+        return array_map(
+            static fn(string $text): string => mb_strtoupper(mb_substr($text, 0, 1)) . mb_substr($text, 1),
+            $this->both($code, $values),
+        );
     }
 
     /** @param array<string, Quantity|MonthDay|\DateTimeImmutable|int|string> $values */
@@ -81,7 +85,11 @@ final class Sentences
             $shown[$name] = match (true) {
                 $value instanceof Quantity => $this->figure($name, $value, $system),
                 $value instanceof \DateTimeImmutable => $this->day($value),
-                $value instanceof MonthDay => (string) (new \IntlDateFormatter($this->locale, timezone: 'UTC', pattern: 'd MMM'))->format($value->inYear(2000)),
+                $value instanceof MonthDay => (string) (new \IntlDateFormatter(
+                    $this->locale,
+                    timezone: 'UTC',
+                    pattern: 'd MMM',
+                ))->format($value->inYear(2000)),
                 is_string($value) => $this->word($name, $value),
                 default => $value,
             };
@@ -125,7 +133,23 @@ final class Sentences
     /** Values that are codes (a habit, a bark, a tool) read as words; names of people and plants stay as they are. */
     private function word(string $name, string $value): string
     {
-        $kind = ['habit' => 'habit', 'stage' => 'stage', 'bark' => 'bark', 'root' => 'root', 'why' => 'why', 'tool' => 'tool', 'site' => 'site', 'carrier' => 'carrier', 'moisture' => 'moisture', 'fact' => 'fact', 'school' => 'school', 'choice' => 'choice', 'crop' => 'crop', 'cover' => 'cover-kind'][$name] ?? null;
+        $kind =
+            [
+                'habit' => 'habit',
+                'stage' => 'stage',
+                'bark' => 'bark',
+                'root' => 'root',
+                'why' => 'why',
+                'tool' => 'tool',
+                'site' => 'site',
+                'carrier' => 'carrier',
+                'moisture' => 'moisture',
+                'fact' => 'fact',
+                'school' => 'school',
+                'choice' => 'choice',
+                'crop' => 'crop',
+                'cover' => 'cover-kind',
+            ][$name] ?? null;
 
         return $kind !== null && $this->has("{$kind}.{$value}") ? $this->messages()["{$kind}.{$value}"] : $value;
     }
@@ -133,14 +157,24 @@ final class Sentences
     /** @param array<string, mixed> $values */
     private function format(string $code, array $values): string
     {
-        $pattern = $this->messages()[$code] ?? throw new \LogicException("lang/{$this->locale} has no sentence for '{$code}'.");
+        $pattern =
+            $this->messages()[$code] ??
+            throw new \LogicException("lang/{$this->locale} has no sentence for '{$code}'.");
         $text = \MessageFormatter::formatMessage($this->locale, $pattern, $values);
         if ($text === false) {
-            throw new \LogicException("lang/{$this->locale}: '{$code}' cannot be formatted: " . intl_get_error_message());
+            throw new \LogicException(
+                "lang/{$this->locale}: '{$code}' cannot be formatted: " . intl_get_error_message(),
+            );
         }
 
         // a fact may name a keeper inside its own sentence
-        return str_contains($text, '{') ? (string) preg_replace_callback('/\{(\w+)\}/', static fn (array $m): string => is_string($values[$m[1]] ?? null) ? $values[$m[1]] : $m[0], $text) : $text;
+        return str_contains($text, '{')
+            ? (string) preg_replace_callback(
+                '/\{(\w+)\}/',
+                static fn(array $m): string => is_string($values[$m[1]] ?? null) ? $values[$m[1]] : $m[0],
+                $text,
+            )
+            : $text;
     }
 
     /** @return array<string, string> */

@@ -13,7 +13,13 @@ final readonly class SheetPdf
 {
     public function html(Sheet $sheet, string $units): string
     {
-        return View::file(resource_path('sheet.blade.php'), ['sheet' => $sheet, 's' => $sheet->snapshot, 'units' => $units, 'map' => self::map($sheet->snapshot, $units), 'fonts' => Paper::fonts()])->render();
+        return View::file(resource_path('sheet.blade.php'), [
+            'sheet' => $sheet,
+            's' => $sheet->snapshot,
+            'units' => $units,
+            'map' => self::map($sheet->snapshot, $units),
+            'fonts' => Paper::fonts(),
+        ])->render();
     }
 
     /** @param array<string, mixed> $snapshot older sheets have no map */
@@ -21,6 +27,11 @@ final readonly class SheetPdf
     {
         $map = $snapshot['map'] ?? null;
 
-        return is_array($map) && is_array($map['patch'] ?? null) && is_array($map['near'] ?? null) ? SheetMap::svg(['patch' => $map['patch'], 'near' => $map['near']], $units === 'metric' ? System::Metric : System::Us) : null;
+        return is_array($map) && is_array($map['patch'] ?? null) && is_array($map['near'] ?? null)
+            ? SheetMap::svg(
+                ['patch' => $map['patch'], 'near' => $map['near']],
+                $units === 'metric' ? System::Metric : System::Us,
+            )
+            : null;
     }
 }

@@ -42,7 +42,10 @@ use Thicket\Survey\Nearest;
 use Thicket\Survey\Outline;
 use Thicket\Survey\Shape;
 
-/** Gathers what is stored of a stand into the plain objects of the core. Stored bodies were read by the core once, so they read again. */
+/**
+ * Gathers what is stored of a stand into the plain objects of the core. Stored bodies were read by the core once, so
+ * they read again.
+ */
 final class Assembler
 {
     /** Things further off do not bear on a patch. */
@@ -54,8 +57,11 @@ final class Assembler
     /** @var \WeakMap<Crew, Shed> a request meets one crew, and asks for its shed several times */
     private \WeakMap $sheds;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly JobClock $clock, private readonly Counts $counts)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly JobClock $clock,
+        private readonly Counts $counts,
+    ) {
         $this->keepers = new \WeakMap();
         $this->sheds = new \WeakMap();
     }
@@ -71,11 +77,21 @@ final class Assembler
             $today,
             $stand->species === null ? null : $this->catalogue->species($stand->species),
             $this->seasonOf($patch),
-            [new Fact(FactName::Setting, $patch->setting, null, Certainty::Observed, 'patch'), ...$this->facts($patch), ...$this->measuredAt($stand)],
+            [
+                new Fact(FactName::Setting, $patch->setting, null, Certainty::Observed, 'patch'),
+                ...$this->facts($patch),
+                ...$this->measuredAt($stand),
+            ],
             $this->stems($stand),
             $this->keepers($patch),
             $patch->ground->crew->settings['stance'] ?? 'any',
-            $stand->species === null ? Unnamed::of($this->ranking($stand, $today), $this->catalogue, $patch->ground->crew->settings['listed'] ?? []) : null,
+            $stand->species === null
+                ? Unnamed::of(
+                    $this->ranking($stand, $today),
+                    $this->catalogue,
+                    $patch->ground->crew->settings['listed'] ?? [],
+                )
+                : null,
             $patch->ground->crew->settings['listed'] ?? [],
             $this->area($patch),
             $this->history($stand),
@@ -87,7 +103,10 @@ final class Assembler
     /** How the newest sighting of a stand ranks by the catalogue and season of today. */
     public function ranking(Stand $stand, \DateTimeImmutable $today): Ranking
     {
-        return (new Key($this->catalogue))->rank(Sight::of($stand->sighting->seen ?? [], $this->catalogue), new Showing($this->seasonOf($stand->patch), $today, zone: $stand->patch->ground->hardiness_zone));
+        return (new Key($this->catalogue))->rank(
+            Sight::of($stand->sighting->seen ?? [], $this->catalogue),
+            new Showing($this->seasonOf($stand->patch), $today, zone: $stand->patch->ground->hardiness_zone),
+        );
     }
 
     /** @return list<\Thicket\Methods\StemGroup> */
@@ -108,16 +127,30 @@ final class Assembler
         }
         $out = [];
         foreach ($patch->keepers as $row) {
-            $row->archived_at === null && $out[] = ['keeper' => $this->keeper($row, []), 'row' => $row];
+            $row->archived_at === null && ($out[] = ['keeper' => $this->keeper($row, []), 'row' => $row]);
         }
-        $shape = $patch->outline === null ? null : Shape::ofOutline(Outline::trusted($patch->outline->outline['coordinates']));
+        $shape =
+            $patch->outline === null
+                ? null
+                : Shape::ofOutline(Outline::trusted($patch->outline->outline['coordinates']));
         foreach ($shape === null ? [] : $this->drawnNear($patch, $shape) as $row) {
             $near = Nearest::between($shape, Shape::fromGeoJson($row->shape));
             if ($near->distance->in(Unit::Metre)->isLessThanOrEqualTo(self::SEEN_METRES)) {
-                $out[] = ['keeper' => $this->keeper($row, ['distance' => $near->distance->toWire()] + ($near->bearing === null ? [] : ['bearing' => number_format($near->bearing, 1, '.', '')])), 'row' => $row];
+                $out[] = [
+                    'keeper' => $this->keeper(
+                        $row,
+                        ['distance' => $near->distance->toWire()] +
+                            ($near->bearing === null ? [] : ['bearing' => number_format($near->bearing, 1, '.', '')]),
+                    ),
+                    'row' => $row,
+                ];
             }
         }
-        usort($out, static fn (array $a, array $b): int => ($a['keeper']->distance?->float(Unit::Metre) ?? INF) <=> ($b['keeper']->distance?->float(Unit::Metre) ?? INF));
+        usort(
+            $out,
+            static fn(array $a, array $b): int => ($a['keeper']->distance?->float(Unit::Metre) ?? INF) <=>
+                ($b['keeper']->distance?->float(Unit::Metre) ?? INF),
+        );
 
         return $this->keepers[$patch] = $out;
     }
@@ -128,22 +161,34 @@ final class Assembler
         return array_column($this->keepersOf($patch), 'keeper');
     }
 
-    /** @return \Illuminate\Database\Eloquent\Collection<int, KeeperRow> drawn things of the ground whose box comes near */
+    /**
+     * @return \Illuminate\Database\Eloquent\Collection<int, KeeperRow> drawn things of the ground whose box comes near
+     */
     private function drawnNear(Patch $patch, Shape $shape): \Illuminate\Database\Eloquent\Collection
     {
         [$west, $south, $east, $north] = $shape->box();
         $up = self::SEEN_METRES / 110_000;
         $along = $up / max(0.05, cos(deg2rad(max(abs($south), abs($north)))));
 
-        return KeeperRow::query()->where('ground_id', $patch->ground_id)->where('shape', '!=', null)->where('archived_at', null)
-            ->where('west', '<=', $east + $along)->where('east', '>=', $west - $along)->where('south', '<=', $north + $up)->where('north', '>=', $south - $up)->get();
+        return KeeperRow::query()
+            ->where('ground_id', $patch->ground_id)
+            ->where('shape', '!=', null)
+            ->where('archived_at', null)
+            ->where('west', '<=', $east + $along)
+            ->where('east', '>=', $west - $along)
+            ->where('south', '<=', $north + $up)
+            ->where('north', '>=', $south - $up)
+            ->get();
     }
 
     /** @param array<string, mixed> $seen what the map says of it */
     private function keeper(KeeperRow $row, array $seen): \Thicket\Methods\Keeper
     {
         $faults = new Faults();
-        $keeper = (new SituationReader($this->catalogue))->keeper(Fields::of($seen + $row->body, $faults), $row->shape === null ? 'typed' : 'map');
+        $keeper = (new SituationReader($this->catalogue))->keeper(
+            Fields::of($seen + $row->body, $faults),
+            $row->shape === null ? 'typed' : 'map',
+        );
         $faults->throwIfAny();
 
         return $keeper;
@@ -153,24 +198,43 @@ final class Assembler
     {
         $cards = [];
         foreach ($crew->labelCards()->with('versions')->get() as $card) {
-            $version = $card->versions->first(fn (LabelCardVersion $v): bool => $v->confirmed_at !== null) ?? $card->versions->first();
-            $version !== null && $cards[] = $this->card($version);
+            $version =
+                $card->versions->first(fn(LabelCardVersion $v): bool => $v->confirmed_at !== null) ??
+                $card->versions->first();
+            $version !== null && ($cards[] = $this->card($version));
         }
         $people = $crew->people()->get();
         $day = $this->clock->today($crew->timeZone());
         $tools = $crew->tools()->with('loans')->get();
-        $hand = $tools->filter(static fn (Tool $tool): bool => !isset($tool->details['graduation']));
-        $jaws = $hand->map(static fn (Tool $tool): ?string => $tool->isLent() ? null : ($tool->details['jaw'] ?? null))->filter()->map(static fn (string $jaw): Quantity => \Thicket\Measure\Reading::parse($jaw, Dimension::Length)->quantity);
+        $hand = $tools->filter(static fn(Tool $tool): bool => !isset($tool->details['graduation']));
+        $jaws = $hand
+            ->map(static fn(Tool $tool): ?string => $tool->isLent() ? null : $tool->details['jaw'] ?? null)
+            ->filter()
+            ->map(
+                static fn(string $jaw): Quantity => \Thicket\Measure\Reading::parse($jaw, Dimension::Length)->quantity,
+            );
 
         return new Shed(
             $cards,
-            $hand->isEmpty() ? null : array_values($hand->filter(static fn (Tool $tool): bool => !$tool->isLent())->pluck('kind')->unique()->all()),
-            array_values(array_unique($people->flatMap(fn (Person $p): array => $p->clearances)->all())),
-            $people->contains(fn (Person $p): bool => $p->isLicensedOn($day)),
-            $jaws->reduce(static fn (?Quantity $most, Quantity $one): Quantity => $most === null || $one->isGreaterThan($most) ? $one : $most),
+            $hand->isEmpty()
+                ? null
+                : array_values(
+                    $hand->filter(static fn(Tool $tool): bool => !$tool->isLent())->pluck('kind')->unique()->all(),
+                ),
+            array_values(array_unique($people->flatMap(fn(Person $p): array => $p->clearances)->all())),
+            $people->contains(fn(Person $p): bool => $p->isLicensedOn($day)),
+            $jaws->reduce(
+                static fn(?Quantity $most, Quantity $one): Quantity => $most === null || $one->isGreaterThan($most)
+                    ? $one
+                    : $most,
+            ),
             $this->prices($crew),
             $this->figures($crew),
-            array_map(static fn (string $typed): Quantity => \Thicket\Measure\Reading::parse($typed, Dimension::Length)->quantity, $crew->settings['stemLimits'] ?? []),
+            array_map(
+                static fn(string $typed): Quantity => \Thicket\Measure\Reading::parse($typed, Dimension::Length)
+                    ->quantity,
+                $crew->settings['stemLimits'] ?? [],
+            ),
         );
     }
 
@@ -181,7 +245,12 @@ final class Assembler
         foreach ($crew->tools()->with('loans')->get() as $tool) {
             [$graduation, $holds] = [$tool->details['graduation'] ?? null, $tool->details['holds'] ?? null];
             if ($graduation !== null && $holds !== null && !$tool->isLent()) {
-                $out[] = new \Thicket\Mix\MeasuringTool($tool->name, \Thicket\Measure\Reading::parse($graduation, null)->quantity, \Thicket\Measure\Reading::parse($holds, null)->quantity, $tool->kind);
+                $out[] = new \Thicket\Mix\MeasuringTool(
+                    $tool->name,
+                    \Thicket\Measure\Reading::parse($graduation, null)->quantity,
+                    \Thicket\Measure\Reading::parse($holds, null)->quantity,
+                    $tool->kind,
+                );
             }
         }
 
@@ -196,7 +265,9 @@ final class Assembler
     public function card(LabelCardVersion $version): LabelCard
     {
         $faults = new Faults();
-        $body = ['id' => $version->id, 'version' => $version->version, 'confirmed' => $version->confirmed_at !== null] + $version->body;
+        $body =
+            ['id' => $version->id, 'version' => $version->version, 'confirmed' => $version->confirmed_at !== null] +
+            $version->body;
         $card = LabelCard::read(Fields::of($body, $faults), $this->catalogue);
         $faults->throwIfAny();
 
@@ -222,14 +293,22 @@ final class Assembler
         return $prices->withPacks($this->packs($crew), $this->clock->today($crew->timeZone()));
     }
 
-    /** @return list<array{active: string, size: Quantity, price: \Brick\Math\BigRational, on: \DateTimeImmutable|null}> sizes that products of one active are sold in */
+    /**
+     * @return list<array{active: string, size: Quantity, price: \Brick\Math\BigRational, on: \DateTimeImmutable|null}>
+     * sizes that products of one active are sold in
+     */
     private function packs(Crew $crew): array
     {
         $out = [];
         foreach ($crew->labelCards()->with('versions')->get() as $card) {
             $actives = array_column($card->versions->first()->body['actives'] ?? [], 'active');
             foreach (count($actives) === 1 && is_string($actives[0]) ? $card->packs ?? [] : [] as $pack) {
-                $out[] = ['active' => $actives[0], 'size' => \Thicket\Measure\Reading::parse($pack['size'], null)->quantity, 'price' => \Brick\Math\BigRational::of($pack['price']), 'on' => $pack['on'] === null ? null : new \DateTimeImmutable($pack['on'])];
+                $out[] = [
+                    'active' => $actives[0],
+                    'size' => \Thicket\Measure\Reading::parse($pack['size'], null)->quantity,
+                    'price' => \Brick\Math\BigRational::of($pack['price']),
+                    'on' => $pack['on'] === null ? null : new \DateTimeImmutable($pack['on']),
+                ];
             }
         }
 
@@ -244,7 +323,11 @@ final class Assembler
             return null;
         }
         $faults = new Faults();
-        $figures = OwnFigures::read(Fields::of(['figures' => $kept], $faults), 'figures', $this->catalogue->coefficients());
+        $figures = OwnFigures::read(
+            Fields::of(['figures' => $kept], $faults),
+            'figures',
+            $this->catalogue->coefficients(),
+        );
         $faults->throwIfAny();
 
         return $figures;
@@ -256,11 +339,25 @@ final class Assembler
         $out = [];
         foreach ($stand->steps as $step) {
             foreach ($step->records as $record) {
-                $scored = $record->lookBacks->first(fn ($look): bool => $look->scored);
+                $scored = $record->lookBacks->first(fn($look): bool => $look->scored);
                 [$counted, $dead] = [$scored->body['counted'] ?? null, $scored->body['dead'] ?? null];
                 // of several products in the tank each was put there
-                foreach ([$step->active, ...array_map(fn (LabelCardVersion $v): string => $this->card($v)->actives[0]['active'], $step->partners())] as $active) {
-                    $past = new PastWork(\Thicket\Timing\Day::parse($record->worked_on->format('Y-m-d')), $step->method, $active, $active === null ? null : $this->catalogue->active($active)->group());
+                foreach (
+                    [
+                        $step->active,
+                        ...array_map(
+                            fn(LabelCardVersion $v): string => $this->card($v)->actives[0]['active'],
+                            $step->partners(),
+                        ),
+                    ]
+                    as $active
+                ) {
+                    $past = new PastWork(
+                        \Thicket\Timing\Day::parse($record->worked_on->format('Y-m-d')),
+                        $step->method,
+                        $active,
+                        $active === null ? null : $this->catalogue->active($active)->group(),
+                    );
                     $out[] = is_int($counted) && is_int($dead) ? $past->judged($counted, $dead) : $past;
                 }
             }
@@ -269,10 +366,13 @@ final class Assembler
         return $out;
     }
 
-    /** How a plan is weighed: as somebody kept it for this stand, else as the crew weighs; all alike until a lead says otherwise. */
+    /**
+     * How a plan is weighed: as somebody kept it for this stand, else as the crew weighs; all alike until a lead says
+     * otherwise.
+     */
     public function weights(Crew $crew, ?Stand $stand = null): Weights
     {
-        $kept = $stand->weights ?? $crew->settings['weights'] ?? [];
+        $kept = $stand->weights ?? ($crew->settings['weights'] ?? []);
 
         return $kept === [] ? Weights::equal() : Weights::of($kept);
     }
@@ -284,10 +384,13 @@ final class Assembler
             $step->active === null ? null : $this->catalogue->active($step->active),
             $step->cardVersion === null ? null : $this->card($step->cardVersion),
             Schools::of($this->catalogue, $step->schools),
-            $this->sheds[$crew] ??= $this->shed($crew),
+            ($this->sheds[$crew] ??= $this->shed($crew)),
             $this->catalogue,
             // the board and the gates judge the jug whole (rulings J41)
-            array_map(fn (LabelCardVersion $version): Candidate => $this->partner($step, $version, $crew), $step->partners()),
+            array_map(
+                fn(LabelCardVersion $version): Candidate => $this->partner($step, $version, $crew),
+                $step->partners(),
+            ),
         );
     }
 
@@ -295,7 +398,14 @@ final class Assembler
     {
         $card = $this->card($version);
 
-        return new Candidate($this->catalogue->method($step->method), $this->catalogue->active($card->actives[0]['active']), $card, Schools::of($this->catalogue, $step->schools), $this->sheds[$crew] ??= $this->shed($crew), $this->catalogue);
+        return new Candidate(
+            $this->catalogue->method($step->method),
+            $this->catalogue->active($card->actives[0]['active']),
+            $card,
+            Schools::of($this->catalogue, $step->schools),
+            ($this->sheds[$crew] ??= $this->shed($crew)),
+            $this->catalogue,
+        );
     }
 
     /**
@@ -305,12 +415,17 @@ final class Assembler
      */
     public function partners(Step $step, Crew $crew): array
     {
-        return array_map(fn (LabelCardVersion $version): Candidate => $this->partner($step, $version, $crew), $step->partners());
+        return array_map(
+            fn(LabelCardVersion $version): Candidate => $this->partner($step, $version, $crew),
+            $step->partners(),
+        );
     }
 
     public function area(Patch $patch): ?Quantity
     {
-        return $patch->outline === null ? null : Quantity::of(rtrim(rtrim($patch->outline->area_m2, '0'), '.'), Unit::SquareMetre);
+        return $patch->outline === null
+            ? null
+            : Quantity::of(rtrim(rtrim($patch->outline->area_m2, '0'), '.'), Unit::SquareMetre);
     }
 
     /**
@@ -329,8 +444,13 @@ final class Assembler
     public function windFrom(Patch $patch): ?float
     {
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
-        $said = Observation::query()->where('patch_id', $patch->id)->where('fact', FactName::WindFrom->value)
-            ->whereBetween('at', [$now->modify('-' . FactName::WindFrom->holdsHours() . ' hours'), $now])->orderByDesc('at')->orderByDesc('id')->first();
+        $said = Observation::query()
+            ->where('patch_id', $patch->id)
+            ->where('fact', FactName::WindFrom->value)
+            ->whereBetween('at', [$now->modify('-' . FactName::WindFrom->holdsHours() . ' hours'), $now])
+            ->orderByDesc('at')
+            ->orderByDesc('id')
+            ->first();
         $at = array_search($said?->body['value'] ?? null, FactName::COMPASS, true);
 
         return $at === false ? null : $at * 45.0;
@@ -340,12 +460,24 @@ final class Assembler
     public function leafOutSeen(Patch $patch): ?array
     {
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
-        $observed = Observation::query()->where('ground_id', $patch->ground_id)->where('fact', FactName::LeafOut->value)->whereNotNull('species')
-            ->whereBetween('at', [$now->modify('-366 days'), $now])->orderByDesc('at')->orderByDesc('id')->get();
+        $observed = Observation::query()
+            ->where('ground_id', $patch->ground_id)
+            ->where('fact', FactName::LeafOut->value)
+            ->whereNotNull('species')
+            ->whereBetween('at', [$now->modify('-366 days'), $now])
+            ->orderByDesc('at')
+            ->orderByDesc('id')
+            ->get();
         foreach ($observed as $one) {
-            $catalogue = $this->catalogue->hasSpecies((string) $one->species) ? $this->catalogue->species((string) $one->species)->dayOf('leafOut') : null;
+            $catalogue = $this->catalogue->hasSpecies((string) $one->species)
+                ? $this->catalogue->species((string) $one->species)->dayOf('leafOut')
+                : null;
             if ($catalogue !== null && is_string($one->body['value'] ?? null)) {
-                return ['day' => \Thicket\Timing\Day::parse($one->body['value']), 'catalogue' => $catalogue, 'species' => (string) $one->species];
+                return [
+                    'day' => \Thicket\Timing\Day::parse($one->body['value']),
+                    'catalogue' => $catalogue,
+                    'species' => (string) $one->species,
+                ];
             }
         }
 
@@ -358,12 +490,12 @@ final class Assembler
         $at = $this->counts->diameterAt($stand);
 
         $cover = $this->counts->current($stand, ['cover'])->first();
-        $class = is_array($cover?->body) ? ($cover->body['class'] ?? null) : null;
+        $class = is_array($cover?->body) ? $cover->body['class'] ?? null : null;
 
         return [
-            ...($at === null ? [] : [new Fact(FactName::DiameterAt, $at, null, Certainty::Observed, 'tally')]),
+            ...$at === null ? [] : [new Fact(FactName::DiameterAt, $at, null, Certainty::Observed, 'tally')],
             // what a tally of cover says of this stand goes before what was noted of the patch
-            ...(is_string($class) ? [new Fact(FactName::TargetCover, $class, null, Certainty::Measured, 'tally')] : []),
+            ...is_string($class) ? [new Fact(FactName::TargetCover, $class, null, Certainty::Measured, 'tally')] : [],
         ];
     }
 
@@ -375,8 +507,11 @@ final class Assembler
             if ($observation->fact === FactName::LeafOut->value && $observation->species !== null) {
                 continue;
             }
-            $fact = (new SituationReader($this->catalogue))->fact(Fields::of($observation->body, new Faults()), \DateTimeImmutable::createFromInterface($observation->at));
-            $fact !== null && $facts[] = $fact;
+            $fact = (new SituationReader($this->catalogue))->fact(
+                Fields::of($observation->body, new Faults()),
+                \DateTimeImmutable::createFromInterface($observation->at),
+            );
+            $fact !== null && ($facts[] = $fact);
         }
 
         return $facts;

@@ -19,8 +19,8 @@ use Thicket\Survey\Overlap;
 use Thicket\Timing\Day;
 
 /**
- * Active already put on the ground of a patch, from the signed records of every patch that shares ground with it and from sheets that are out and not
- * signed yet (rulings J7). The same active under two names is one active.
+ * Active already put on the ground of a patch, from the signed records of every patch that shares ground with it and
+ * from sheets that are out and not signed yet (rulings J7). The same active under two names is one active.
  *
  * @phpstan-type Load array{patch: string, day: string, load: Quantity|null}
  */
@@ -29,12 +29,13 @@ final class Ceilings
     /** @var array<string, list<Load>> by crew and active; a request asks several times */
     private array $loads = [];
 
-    /** @var array<string, list<array{patch: string, day: string, step: string, puts: list<array<string, mixed>>}>> by crew */
+    /**
+     * @var array<string, list<array{patch: string, day: string, step: string, puts: list<array<string, mixed>>}>> by
+     * crew
+     */
     private array $sheets = [];
 
-    public function __construct(private readonly JobClock $clock)
-    {
-    }
+    public function __construct(private readonly JobClock $clock) {}
 
     /** Last day on which any of these actives was put on ground of the patch; null where no record says so. */
     public function lastDay(Stand $stand, string ...$actives): ?\DateTimeImmutable
@@ -67,8 +68,13 @@ final class Ceilings
             $all = [...$this->records($ground->crew_id, $active), ...$this->planned($ground->crew_id, $active, $step)];
             $byYear = [];
             foreach ($all === [] ? [] : CardCeiling::YEARS as $year) {
-                $from = CardCeiling::yearBegins($year, $today, str_starts_with($ground->latitude, '-'))->format('Y-m-d');
-                $byYear[$year] = $this->there($stand, array_values(array_filter($all, static fn (array $one): bool => $one['day'] >= $from)));
+                $from = CardCeiling::yearBegins($year, $today, str_starts_with($ground->latitude, '-'))->format(
+                    'Y-m-d',
+                );
+                $byYear[$year] = $this->there(
+                    $stand,
+                    array_values(array_filter($all, static fn(array $one): bool => $one['day'] >= $from)),
+                );
             }
             $out[$active] = new PutThere($byYear);
         }
@@ -99,15 +105,25 @@ final class Ceilings
         }
         $loads = [];
         foreach ($kinds as $of) {
-            $here = array_column(array_filter($of, static fn (array $one): bool => $one['outline'] === null), 'load');
-            $total = $here === [] ? null : array_reduce(array_slice($here, 1), static fn (Quantity $sum, Quantity $one): Quantity => $sum->plus($one), $here[0]);
+            $here = array_column(array_filter($of, static fn(array $one): bool => $one['outline'] === null), 'load');
+            $total =
+                $here === []
+                    ? null
+                    : array_reduce(
+                        array_slice($here, 1),
+                        static fn(Quantity $sum, Quantity $one): Quantity => $sum->plus($one),
+                        $here[0],
+                    );
             $elsewhere = [];
             foreach ($of as $one) {
-                $one['outline'] === null || $elsewhere[] = ['outline' => $one['outline'], 'load' => $one['load']];
+                $one['outline'] === null || ($elsewhere[] = ['outline' => $one['outline'], 'load' => $one['load']]);
             }
-            $shared = $outline === null || $elsewhere === [] ? null : Overlap::heaviest(Outline::trusted($outline->outline['coordinates']), $elsewhere);
+            $shared =
+                $outline === null || $elsewhere === []
+                    ? null
+                    : Overlap::heaviest(Outline::trusted($outline->outline['coordinates']), $elsewhere);
             $sum = $total === null || $shared === null ? $total ?? $shared : $total->plus($shared);
-            $sum === null || $loads[] = $sum;
+            $sum === null || ($loads[] = $sum);
         }
 
         return ['loads' => $loads, 'times' => count(array_unique($days))];
@@ -121,7 +137,11 @@ final class Ceilings
         }
         $at = $stand->patch->outline === null ? null : $this->outlineOn($one['patch'], $one['day']);
 
-        return $at !== null && $stand->patch->outline !== null && Overlap::heaviest(Outline::trusted($stand->patch->outline->outline['coordinates']), [['outline' => $at, 'load' => Quantity::of(1, Unit::One)]]) !== null;
+        return $at !== null &&
+            $stand->patch->outline !== null &&
+            Overlap::heaviest(Outline::trusted($stand->patch->outline->outline['coordinates']), [
+                ['outline' => $at, 'load' => Quantity::of(1, Unit::One)],
+            ]) !== null;
     }
 
     /** @return list<Load> by every signed record with this active */
@@ -134,7 +154,9 @@ final class Ceilings
     private function read(string $crew, string $active): array
     {
         $out = [];
-        $holds = fn ($q) => $q->where('body', 'like', '%"active":"' . $active . '"%')->orWhereRaw('NOT JSON_VALID(body)');
+        $holds = fn($q) => $q
+            ->where('body', 'like', '%"active":"' . $active . '"%')
+            ->orWhereRaw('NOT JSON_VALID(body)');
         foreach (Record::query()->where('crew_id', $crew)->where($holds)->get() as $record) {
             $body = $record->content();
             $day = $record->worked_on->format('Y-m-d');
@@ -144,7 +166,11 @@ final class Ceilings
                 continue;
             }
             // records signed before several products went into one tank name one active
-            $puts = $body['activesPerArea'] ?? (is_array($body['activePerArea'] ?? null) ? [$body['activePerArea']] : [['active' => $body['sheet']['snapshot']['product']['active'] ?? null]]);
+            $puts =
+                $body['activesPerArea'] ??
+                (is_array($body['activePerArea'] ?? null)
+                    ? [$body['activePerArea']]
+                    : [['active' => $body['sheet']['snapshot']['product']['active'] ?? null]]);
             foreach (is_array($puts) ? $puts : [] as $put) {
                 if (is_array($put) && ($put['active'] ?? null) === $active) {
                     $out[] = ['patch' => $record->patch_id, 'day' => $day, 'load' => self::load($put)];
@@ -174,12 +200,24 @@ final class Ceilings
     private function readSheets(string $crew): array
     {
         $out = [];
-        $open = Sheet::query()->where('crew_id', $crew)->where('withdrawn_at', null)->whereHas('steps', fn ($steps) => $steps->whereDoesntHave('records'))->with('steps.patch.ground')->get();
+        $open = Sheet::query()
+            ->where('crew_id', $crew)
+            ->where('withdrawn_at', null)
+            ->whereHas('steps', fn($steps) => $steps->whereDoesntHave('records'))
+            ->with('steps.patch.ground')
+            ->get();
         foreach ($open as $sheet) {
             $step = $sheet->steps->first();
             $puts = $sheet->snapshot['puts'] ?? [];
             if ($step !== null && is_array($puts)) {
-                $out[] = ['patch' => $step->patch_id, 'day' => is_string($day = $sheet->snapshot['day'] ?? null) ? $day : JobClock::dayOf($sheet->issued_at, $step->patch->ground->time_zone)->format('Y-m-d'), 'step' => $step->id, 'puts' => array_values(array_filter($puts, is_array(...)))];
+                $out[] = [
+                    'patch' => $step->patch_id,
+                    'day' => is_string($day = $sheet->snapshot['day'] ?? null)
+                        ? $day
+                        : JobClock::dayOf($sheet->issued_at, $step->patch->ground->time_zone)->format('Y-m-d'),
+                    'step' => $step->id,
+                    'puts' => array_values(array_filter($puts, is_array(...))),
+                ];
             }
         }
 
@@ -189,13 +227,21 @@ final class Ceilings
     /** @param array<mixed> $put */
     private static function load(array $put): ?Quantity
     {
-        return is_string($put['value'] ?? null) && is_string($put['unit'] ?? null) ? Quantity::of($put['value'], Unit::from($put['unit'])) : null;
+        return is_string($put['value'] ?? null) && is_string($put['unit'] ?? null)
+            ? Quantity::of($put['value'], Unit::from($put['unit']))
+            : null;
     }
 
     /** The outline of a patch as it was on a day: work lies where it was done, also after the patch was cut. */
     private function outlineOn(string $patch, string $day): ?Outline
     {
-        $row = PatchOutline::query()->where('patch_id', $patch)->where('valid_from', '<=', $day)->orderByDesc('valid_from')->orderByDesc('id')->first() ?? PatchOutline::query()->where('patch_id', $patch)->orderBy('valid_from')->first();
+        $row =
+            PatchOutline::query()
+                ->where('patch_id', $patch)
+                ->where('valid_from', '<=', $day)
+                ->orderByDesc('valid_from')
+                ->orderByDesc('id')
+                ->first() ?? PatchOutline::query()->where('patch_id', $patch)->orderBy('valid_from')->first();
 
         return $row === null ? null : Outline::trusted($row->outline['coordinates']);
     }

@@ -18,16 +18,14 @@ use Thicket\Survey\Estimate;
 use Thicket\Survey\PlotTally;
 
 /**
- * Which counts of a stand hold now. Counts are never overwritten: of each zone the newest holds, and a newer count of the whole
- * patch sets aside those of its zones. Plots are raised to their zone or patch.
+ * Which counts of a stand hold now. Counts are never overwritten: of each zone the newest holds, and a newer count of
+ * the whole patch sets aside those of its zones. Plots are raised to their zone or patch.
  */
 final readonly class Counts
 {
     public const OF_STEMS = ['stems', 'plots'];
 
-    public function __construct(private Catalogue $catalogue)
-    {
-    }
+    public function __construct(private Catalogue $catalogue) {}
 
     /**
      * @param list<string> $kinds
@@ -38,7 +36,10 @@ final readonly class Counts
     {
         $out = [];
         foreach ($stand->tallies as $tally) {
-            if (!in_array($tally->kind, $kinds, true) || ($tally->zone !== null && $tally->zone->archived_at !== null)) {
+            if (
+                !in_array($tally->kind, $kinds, true) ||
+                ($tally->zone !== null && $tally->zone->archived_at !== null)
+            ) {
                 continue;
             }
             if ($tally->zone_id === null) {
@@ -54,7 +55,12 @@ final readonly class Counts
     /** @return list<StemGroup> */
     public function stems(Stand $stand): array
     {
-        return array_merge(...array_map(fn (Tally $tally): array => $this->ofTally($stand, $tally), array_values($this->current($stand)->all())));
+        return array_merge(
+            ...array_map(
+                fn(Tally $tally): array => $this->ofTally($stand, $tally),
+                array_values($this->current($stand)->all()),
+            ),
+        );
     }
 
     /** @return list<array{area: Quantity, stems: list<StemGroup>}> of each zone that was counted by itself and drawn */
@@ -63,7 +69,7 @@ final readonly class Counts
         $out = [];
         foreach ($this->current($stand) as $tally) {
             $area = $tally->zone_id === null ? null : $this->area($stand, $tally);
-            $area === null || $out[] = ['area' => $area, 'stems' => $this->ofTally($stand, $tally)];
+            $area === null || ($out[] = ['area' => $area, 'stems' => $this->ofTally($stand, $tally)]);
         }
 
         return $out;
@@ -72,7 +78,9 @@ final readonly class Counts
     /** @return list<StemGroup> */
     private function ofTally(Stand $stand, Tally $tally): array
     {
-        return $tally->kind === 'plots' ? ($this->plots($tally)?->raised($this->area($stand, $tally)) ?? []) : $this->stemsOf($tally->rows);
+        return $tally->kind === 'plots'
+            ? $this->plots($tally)?->raised($this->area($stand, $tally)) ?? []
+            : $this->stemsOf($tally->rows);
     }
 
     /**
@@ -84,7 +92,7 @@ final readonly class Counts
     {
         $faults = new Faults();
         $reader = new SituationReader($this->catalogue);
-        $groups = array_map(static fn (array $row): ?StemGroup => $reader->stems(Fields::of($row, $faults)), $rows);
+        $groups = array_map(static fn(array $row): ?StemGroup => $reader->stems(Fields::of($row, $faults)), $rows);
         $faults->throwIfAny();
 
         return array_values(array_filter($groups));
@@ -99,7 +107,7 @@ final readonly class Counts
     {
         $reader = new SituationReader($catalogue);
 
-        return PlotTally::read($in, static fn (Fields $row): ?StemGroup => $reader->stems($row, false));
+        return PlotTally::read($in, static fn(Fields $row): ?StemGroup => $reader->stems($row, false));
     }
 
     /** Area that a count speaks for: its zone's, else the patch's. */
@@ -122,16 +130,20 @@ final readonly class Counts
         $each = [];
         foreach ($this->current($stand, $kinds) as $tally) {
             $plots = $tally->kind === 'stems' ? null : $this->plots($tally);
-            $plots === null || $each[] = ['tally' => $tally, 'estimate' => $plots->estimate($this->area($stand, $tally))];
+            $plots === null ||
+                ($each[] = ['tally' => $tally, 'estimate' => $plots->estimate($this->area($stand, $tally))]);
         }
         $estimates = array_column($each, 'estimate');
-        $areas = array_filter($estimates, static fn (Estimate $e): bool => $e->area !== null);
+        $areas = array_filter($estimates, static fn(Estimate $e): bool => $e->area !== null);
 
-        return ['each' => $each, 'all' => match (true) {
-            count($estimates) === 1 => $estimates[0],
-            count($estimates) > 1 && count($areas) === count($estimates) => Estimate::ofZones($estimates),
-            default => null,
-        }];
+        return [
+            'each' => $each,
+            'all' => match (true) {
+                count($estimates) === 1 => $estimates[0],
+                count($estimates) > 1 && count($areas) === count($estimates) => Estimate::ofZones($estimates),
+                default => null,
+            },
+        ];
     }
 
     /** Where the stems that hold were measured; null where nobody said or they differ. */

@@ -30,11 +30,20 @@ final readonly class Gates
 {
     private const PASSABLE = ['not-now', 'does-not-suit', 'estimated-tally', 'calibration'];
 
-    public function __construct(private Catalogue $catalogue, private Assembler $assembler, private LookAlikes $lookAlikes, private RecipeDesk $recipes, private Sentences $sentences, private JobClock $clock, private Ceilings $ceilings)
-    {
-    }
+    public function __construct(
+        private Catalogue $catalogue,
+        private Assembler $assembler,
+        private LookAlikes $lookAlikes,
+        private RecipeDesk $recipes,
+        private Sentences $sentences,
+        private JobClock $clock,
+        private Ceilings $ceilings,
+    ) {}
 
-    /** @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}> shut gates; empty means ready */
+    /**
+     * @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string,
+     * passable: bool}> shut gates; empty means ready
+     */
     public function of(Stand $stand, ?Step $step): array
     {
         $shut = [];
@@ -49,10 +58,18 @@ final readonly class Gates
             return [...$shut, $this->gate('chosen', 'methods')];
         }
 
-        return [...$shut, ...$this->ofBoard($stand, $step), ...$this->ofProduct($stand, $step), ...$this->ofCount($stand)];
+        return [
+            ...$shut,
+            ...$this->ofBoard($stand, $step),
+            ...$this->ofProduct($stand, $step),
+            ...$this->ofCount($stand),
+        ];
     }
 
-    /** @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}> */
+    /**
+     * @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string,
+     * passable: bool}>
+     */
     private function ofBoard(Stand $stand, Step $step): array
     {
         $crew = $stand->patch->ground->crew;
@@ -60,14 +77,32 @@ final readonly class Gates
         $situation = $this->assembler->situation($stand);
         $shut = [];
         // every product of the tank is judged by the same board: the strictest decides (rulings J16)
-        $findings = array_merge(...array_map(static fn (Candidate $one): array => Board::judge($situation, $one)->findings, [$candidate, ...$this->assembler->partners($step, $crew)]));
+        $findings = array_merge(
+            ...array_map(static fn(Candidate $one): array => Board::judge($situation, $one)->findings, [
+                $candidate,
+                ...$this->assembler->partners($step, $crew),
+            ]),
+        );
         foreach ($findings as $finding) {
             $gate = match ($finding->outcome) {
-                Outcome::NotAllowed => 'not-allowed', Outcome::CannotTell => 'cannot-tell', Outcome::NotNow => 'not-now', Outcome::DoesNotSuit => 'does-not-suit', default => null,
+                Outcome::NotAllowed => 'not-allowed',
+                Outcome::CannotTell => 'cannot-tell',
+                Outcome::NotNow => 'not-now',
+                Outcome::DoesNotSuit => 'does-not-suit',
+                default => null,
             };
             if ($gate !== null && !isset($shut[$gate])) {
-                $missing = $finding->missing === null ? '' : $this->sentences->in("fact.{$finding->missing}", ['keeper' => $finding->values['keeper'] ?? ''], System::Us);
-                $shut[$gate] = $this->gate($gate, $gate === 'cannot-tell' ? 'scout' : 'methods', ['missing' => $missing]);
+                $missing =
+                    $finding->missing === null
+                        ? ''
+                        : $this->sentences->in(
+                            "fact.{$finding->missing}",
+                            ['keeper' => $finding->values['keeper'] ?? ''],
+                            System::Us,
+                        );
+                $shut[$gate] = $this->gate($gate, $gate === 'cannot-tell' ? 'scout' : 'methods', [
+                    'missing' => $missing,
+                ]);
             }
         }
         $clearance = ToolsAtHand::of($situation, $candidate)->clearance;
@@ -78,7 +113,10 @@ final readonly class Gates
         return array_values($shut);
     }
 
-    /** @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}> */
+    /**
+     * @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string,
+     * passable: bool}>
+     */
     private function ofProduct(Stand $stand, Step $step): array
     {
         if ($step->active === null) {
@@ -89,10 +127,10 @@ final readonly class Gates
         }
         $shut = [];
         $versions = $step->cardVersions();
-        if (array_filter($versions, static fn (LabelCardVersion $v): bool => $v->confirmed_at === null) !== []) {
+        if (array_filter($versions, static fn(LabelCardVersion $v): bool => $v->confirmed_at === null) !== []) {
             $shut[] = $this->gate('card-unconfirmed', 'shed');
         }
-        if (array_filter($versions, static fn (LabelCardVersion $v): bool => $v->newer() !== null) !== []) {
+        if (array_filter($versions, static fn(LabelCardVersion $v): bool => $v->newer() !== null) !== []) {
             $shut[] = $this->gate('card-newer', 'mix');
         }
         if ($step->recipe === null || !$this->recipes->isFresh($stand, $step)) {
@@ -100,15 +138,17 @@ final readonly class Gates
         }
         $recipe = $this->recipes->solve($stand, $step);
         foreach ($recipe->products as $one) {
-            $one->ceiling?->kept === true || $shut['ceiling'] ??= $this->ceiling($one);
+            $one->ceiling?->kept === true || ($shut['ceiling'] ??= $this->ceiling($one));
         }
         $shut = array_values($shut);
         $cards = array_map($this->assembler->card(...), $versions);
         $terms = new TankTerms($cards);
         $interval = $this->interval($stand, $cards, $terms);
-        $interval === null || $shut[] = $interval;
+        $interval === null || ($shut[] = $interval);
         $today = $this->clock->today($stand->patch->ground->time_zone);
-        $licensed = $stand->patch->ground->crew->people->contains(static fn (Person $p): bool => $p->isLicensedOn($today));
+        $licensed = $stand->patch->ground->crew->people->contains(
+            static fn(Person $p): bool => $p->isLicensedOn($today),
+        );
         if ($terms->licensedOnly() && !$licensed) {
             $shut[] = $this->gate('licence', 'shed');
         }
@@ -120,7 +160,10 @@ final readonly class Gates
         return $shut;
     }
 
-    /** @return array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool} which limit of the card is passed, and what it still leaves */
+    /**
+     * @return array{code: string, text: array{us: string, metric: string}, opens: string, station: string,
+     *     passable: bool} which limit of the card is passed, and what it still leaves
+     */
     private function ceiling(MixedProduct $one): array
     {
         $ceiling = $one->ceiling;
@@ -129,7 +172,11 @@ final readonly class Gates
         return match (true) {
             $ceiling === null || $ceiling->kept === null => $this->gate('ceiling', 'mix'),
             $ceiling->by === 'times' => $this->gate('ceiling-times', 'mix', $values + ['most' => $ceiling->most ?? '']),
-            $ceiling->by === 'application' => $this->gate('ceiling-application', 'mix', $values + ['planned' => $ceiling->planned ?? '', 'most' => $ceiling->most ?? '']),
+            $ceiling->by === 'application' => $this->gate(
+                'ceiling-application',
+                'mix',
+                $values + ['planned' => $ceiling->planned ?? '', 'most' => $ceiling->most ?? ''],
+            ),
             $ceiling->left === null => $this->gate('ceiling', 'mix'),
             default => $this->gate('ceiling-left', 'mix', $values + ['left' => $ceiling->left]),
         };
@@ -140,26 +187,44 @@ final readonly class Gates
      *
      * @param list<LabelCard> $cards
      *
-     * @return array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}|null
+     * @return array{code: string, text: array{us: string, metric: string}, opens: string, station: string,
+     *     passable: bool}|null
      */
     private function interval(Stand $stand, array $cards, TankTerms $terms): ?array
     {
         $last = [];
-        foreach (array_unique(array_merge(...array_map(static fn (LabelCard $card): array => array_column($card->actives, 'active'), $cards))) as $active) {
+        foreach (
+            array_unique(
+                array_merge(
+                    ...array_map(static fn(LabelCard $card): array => array_column($card->actives, 'active'), $cards),
+                ),
+            )
+            as $active
+        ) {
             $last[$active] = $this->ceilings->lastDay($stand, $active);
         }
-        ['opens' => $opens, 'silent' => $silent, 'since' => $since] = $terms->wait(array_filter($last), $stand->patch->setting, $this->clock->today($stand->patch->ground->time_zone));
+        ['opens' => $opens, 'silent' => $silent, 'since' => $since] = $terms->wait(
+            array_filter($last),
+            $stand->patch->setting,
+            $this->clock->today($stand->patch->ground->time_zone),
+        );
         if ($silent !== null && $since !== null) {
-            return $this->gate('interval-unknown', 'shed', ['product' => $silent->product, 'last' => $this->sentences->day($since)]);
+            return $this->gate('interval-unknown', 'shed', [
+                'product' => $silent->product,
+                'last' => $this->sentences->day($since),
+            ]);
         }
 
         return $opens === null ? null : $this->gate('interval', 'when', ['opens' => $this->sentences->day($opens)]);
     }
 
-    /** @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}> */
+    /**
+     * @return list<array{code: string, text: array{us: string, metric: string}, opens: string, station: string,
+     * passable: bool}>
+     */
     private function ofCount(Stand $stand): array
     {
-        $estimated = array_filter($this->assembler->stems($stand), static fn (StemGroup $g): bool => $g->estimated);
+        $estimated = array_filter($this->assembler->stems($stand), static fn(StemGroup $g): bool => $g->estimated);
 
         return $estimated === [] ? [] : [$this->gate('estimated-tally', 'scout')];
     }
@@ -167,10 +232,17 @@ final readonly class Gates
     /**
      * @param array<string, string|Quantity> $values
      *
-     * @return array{code: string, text: array{us: string, metric: string}, opens: string, station: string, passable: bool}
+     * @return array{code: string, text: array{us: string, metric: string}, opens: string, station: string,
+     *     passable: bool}
      */
     private function gate(string $code, string $station, array $values = []): array
     {
-        return ['code' => $code, 'text' => $this->sentences->both("gate.{$code}", $values), 'opens' => $this->sentences->in("gate.opens.{$code}", $values, System::Us), 'station' => $station, 'passable' => in_array($code, self::PASSABLE, true)];
+        return [
+            'code' => $code,
+            'text' => $this->sentences->both("gate.{$code}", $values),
+            'opens' => $this->sentences->in("gate.opens.{$code}", $values, System::Us),
+            'station' => $station,
+            'passable' => in_array($code, self::PASSABLE, true),
+        ];
     }
 }

@@ -8,12 +8,13 @@ use App\Models\Stand;
 use Thicket\Knowledge\Catalogue;
 use Thicket\Knowledge\Node;
 
-/** Which look-alikes of a stand's name are still open: a native, wanted or hazardous one stops the job sheet (handbook 1). */
+/**
+ * Which look-alikes of a stand's name are still open: a native, wanted or hazardous one stops the job sheet (handbook
+ * 1).
+ */
 final readonly class LookAlikes
 {
-    public function __construct(private Catalogue $catalogue)
-    {
-    }
+    public function __construct(private Catalogue $catalogue) {}
 
     /** @return list<array{pair: Node, other: string, gated: bool, resolved: bool}> */
     public function of(Stand $stand): array
@@ -29,7 +30,9 @@ final readonly class LookAlikes
                 'pair' => $pair,
                 'other' => $other,
                 // one that the law of this crew protects stops the work even where the pair is harmless elsewhere
-                'gated' => $pair->string('danger') !== 'none' || ($stand->patch->ground->crew->settings['listed'][$other] ?? null) === 'protected',
+                'gated' =>
+                    $pair->string('danger') !== 'none' ||
+                    ($stand->patch->ground->crew->settings['listed'][$other] ?? null) === 'protected',
                 'resolved' => $this->isResolved($stand, implode('--', $ids)),
             ];
         }
@@ -40,7 +43,10 @@ final readonly class LookAlikes
     /** @return list<string> ids of the look-alikes that stop the sheet */
     public function open(Stand $stand): array
     {
-        return array_column(array_filter($this->of($stand), static fn (array $l): bool => $l['gated'] && !$l['resolved']), 'other');
+        return array_column(
+            array_filter($this->of($stand), static fn(array $l): bool => $l['gated'] && !$l['resolved']),
+            'other',
+        );
     }
 
     private function isResolved(Stand $stand, string $pair): bool

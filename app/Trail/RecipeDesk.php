@@ -34,9 +34,12 @@ final readonly class RecipeDesk
 
     private const MOST_LEFT_OVER = 20;
 
-    public function __construct(private Assembler $assembler, private Ceilings $ceilings, private Counts $counts, private JobClock $clock)
-    {
-    }
+    public function __construct(
+        private Assembler $assembler,
+        private Ceilings $ceilings,
+        private Counts $counts,
+        private JobClock $clock,
+    ) {}
 
     public function solve(Stand $stand, Step $step): Recipe
     {
@@ -45,12 +48,20 @@ final readonly class RecipeDesk
         $gives = $step->sprayer?->gives();
         $calibrated = $gives?->dimension() === Dimension::VolumePerArea ? $gives : null;
         $partners = $this->assembler->partners($step, $stand->patch->ground->crew);
-        $solver = new RecipeSolver($situation, $candidate, $this->assembler->area($stand->patch), $this->ceilings->before($stand, $step, self::actives([$candidate, ...$partners])), $calibrated, $partners, $this->counts->zones($stand));
+        $solver = new RecipeSolver(
+            $situation,
+            $candidate,
+            $this->assembler->area($stand->patch),
+            $this->ceilings->before($stand, $step, self::actives([$candidate, ...$partners])),
+            $calibrated,
+            $partners,
+            $this->counts->zones($stand),
+        );
         $asked = $step->recipe ?? [];
         $extras = [];
         foreach (self::EXTRAS as $role) {
             $typed = $asked[$role] ?? null;
-            is_string($typed) && $extras[] = new Component($role, $role, Strength::parse($typed));
+            is_string($typed) && ($extras[] = new Component($role, $role, Strength::parse($typed)));
         }
         $plan = new MixPlan(
             $situation,
@@ -68,7 +79,12 @@ final readonly class RecipeDesk
             is_bool($asked['additivesForWater'] ?? null) ? $asked['additivesForWater'] : null,
         );
 
-        return $solver->advised($plan, $step->sprayer?->tank(), $this->leftover($stand, $step), is_int($asked['people'] ?? null) ? $asked['people'] : 1);
+        return $solver->advised(
+            $plan,
+            $step->sprayer?->tank(),
+            $this->leftover($stand, $step),
+            is_int($asked['people'] ?? null) ? $asked['people'] : 1,
+        );
     }
 
     /** What was left from before, with the mix that it came from; null where nothing was. */
@@ -79,14 +95,18 @@ final readonly class RecipeDesk
             return null;
         }
         $from = $step->recipe['leftoverFrom'] ?? null;
-        $batch = is_string($from) ? Batch::query()->where('crew_id', $stand->patch->ground->crew_id)->find($from) : null;
+        $batch = is_string($from)
+            ? Batch::query()->where('crew_id', $stand->patch->ground->crew_id)->find($from)
+            : null;
         $percent = $batch?->body['percent'] ?? null;
         $zone = new \DateTimeZone($stand->patch->ground->time_zone);
         $now = $this->clock->now()->setTimezone($zone);
 
         return new Leftover(
             Reading::parse($typed, Dimension::Volume)->quantity,
-            is_string($batch?->body['mix'] ?? $batch?->body['cardVersionId'] ?? null) ? $batch->body['mix'] ?? $batch->body['cardVersionId'] : null,
+            is_string($batch?->body['mix'] ?? ($batch?->body['cardVersionId'] ?? null))
+                ? $batch->body['mix'] ?? $batch->body['cardVersionId']
+                : null,
             is_string($batch?->body['carrier'] ?? null) ? $batch->body['carrier'] : '',
             is_string($percent) ? Strength::ofQuantity(Quantity::of($percent, Unit::PercentProduct)) : null,
             $batch === null ? $now : \DateTimeImmutable::createFromInterface($batch->mixed_at)->setTimezone($zone),
@@ -99,32 +119,78 @@ final readonly class RecipeDesk
     public function recentMixes(Stand $stand): array
     {
         /** @var list<Batch> $batches */
-        $batches = array_values(Batch::query()->where('crew_id', $stand->patch->ground->crew_id)->where('mixed_at', '>=', $this->clock->now()->modify('-3 days'))->orderByDesc('number')->get()->take(self::MOST_LEFT_OVER)->all());
+        $batches = array_values(
+            Batch::query()
+                ->where('crew_id', $stand->patch->ground->crew_id)
+                ->where('mixed_at', '>=', $this->clock->now()->modify('-3 days'))
+                ->orderByDesc('number')
+                ->get()
+                ->take(self::MOST_LEFT_OVER)
+                ->all(),
+        );
 
         return $batches;
     }
 
-    /** Hash of every figure of the recipe and of what stands against it: it changes when tally, card, school, sprayer, calibration or a fact of the ground change it. */
+    /**
+     * Hash of every figure of the recipe and of what stands against it: it changes when tally, card, school, sprayer,
+     * calibration or a fact of the ground change it.
+     */
     public function basis(Recipe $recipe): string
     {
-        return hash('sha256', json_encode([
-            Wire::quantity($recipe->need), $recipe->strength?->share->__toString(), Wire::quantity($recipe->product()),
-            ...array_map(static fn (MixedProduct $one): array => [$one->candidate->card?->id, Wire::quantity($one->amount)], $recipe->others()),
-            $recipe->loads?->loads(), Wire::quantity($recipe->loads?->lastPart), $recipe->missing, $recipe->blocks,
-            // a word that blocks or asks today, though nothing did when it was saved: water nearer than thought, a card that changed
-            ...array_values(array_map(static fn (MixWord $w): string => $w->code, array_filter($recipe->words, static fn (MixWord $w): bool => $w->level !== MixWord::CARE))),
-        ], JSON_THROW_ON_ERROR));
+        return hash(
+            'sha256',
+            json_encode(
+                [
+                    Wire::quantity($recipe->need),
+                    $recipe->strength?->share->__toString(),
+                    Wire::quantity($recipe->product()),
+                    ...array_map(
+                        static fn(MixedProduct $one): array => [
+                            $one->candidate->card?->id,
+                            Wire::quantity($one->amount),
+                        ],
+                        $recipe->others(),
+                    ),
+                    $recipe->loads?->loads(),
+                    Wire::quantity($recipe->loads?->lastPart),
+                    $recipe->missing,
+                    $recipe->blocks,
+                    // a word that blocks or asks today, though nothing did when it was saved: water nearer than
+                    // thought, a card that changed
+                    ...array_values(
+                        array_map(
+                            static fn(MixWord $w): string => $w->code,
+                            array_filter($recipe->words, static fn(MixWord $w): bool => $w->level !== MixWord::CARE),
+                        ),
+                    ),
+                ],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 
     public function isFresh(Stand $stand, Step $step): bool
     {
-        return $step->recipe_basis !== null && hash_equals($step->recipe_basis, $this->basis($this->solve($stand, $step)));
+        return $step->recipe_basis !== null &&
+            hash_equals($step->recipe_basis, $this->basis($this->solve($stand, $step)));
     }
 
     /** @param list<Candidate> $products @return list<string> */
     public static function actives(array $products): array
     {
-        return array_values(array_unique(array_merge(...array_map(static fn (Candidate $one): array => $one->card === null ? array_filter([$one->active?->id()]) : array_column($one->card->actives, 'active'), $products))));
+        return array_values(
+            array_unique(
+                array_merge(
+                    ...array_map(
+                        static fn(Candidate $one): array => $one->card === null
+                            ? array_filter([$one->active?->id()])
+                            : array_column($one->card->actives, 'active'),
+                        $products,
+                    ),
+                ),
+            ),
+        );
     }
 
     /** Hours that the finished mix of a step may stand; null where it must be used up on the same day. */
@@ -140,8 +206,17 @@ final readonly class RecipeDesk
         if ($partners === [] || $step->cardVersion === null) {
             return false;
         }
-        $cards = array_map(static fn (LabelCardVersion $version): string => $version->label_card_id, $step->cardVersions());
-        foreach (Batch::query()->where('crew_id', $step->cardVersion->card->crew_id)->where('body', 'like', '%' . $cards[1] . '%')->get() as $batch) {
+        $cards = array_map(
+            static fn(LabelCardVersion $version): string => $version->label_card_id,
+            $step->cardVersions(),
+        );
+        foreach (
+            Batch::query()
+                ->where('crew_id', $step->cardVersion->card->crew_id)
+                ->where('body', 'like', '%' . $cards[1] . '%')
+                ->get()
+            as $batch
+        ) {
             $mixed = is_array($batch->body['products'] ?? null) ? array_column($batch->body['products'], 'cardId') : [];
             if (array_diff($cards, $mixed) === []) {
                 return false;
@@ -156,6 +231,10 @@ final readonly class RecipeDesk
     {
         $card = $step->cardVersion?->label_card_id;
 
-        return $card !== null && !Step::query()->whereHas('records')->whereHas('cardVersion', fn ($version) => $version->where('label_card_id', $card))->exists();
+        return $card !== null &&
+            !Step::query()
+                ->whereHas('records')
+                ->whereHas('cardVersion', fn($version) => $version->where('label_card_id', $card))
+                ->exists();
     }
 }

@@ -11,12 +11,12 @@ use App\Text\Sentences;
 use App\Wire\Wire;
 use Thicket\Measure\System;
 
-/** What in the Shed wants somebody: calibrations due, product past its date, tools not brought back, licences lapsed. */
+/**
+ * What in the Shed wants somebody: calibrations due, product past its date, tools not brought back, licences lapsed.
+ */
 final readonly class Reminders
 {
-    public function __construct(private JobClock $clock, private Sentences $sentences)
-    {
-    }
+    public function __construct(private JobClock $clock, private Sentences $sentences) {}
 
     /** @return list<array{code: string, text: string, view: string, day: string|null}> the longest due first */
     public function of(Crew $crew): array
@@ -34,7 +34,15 @@ final readonly class Reminders
                 $out[] = $this->one('expired', $container->card->product, 'stock', $container->expires_on);
             }
         }
-        foreach (Loan::query()->whereHas('tool', fn ($tool) => $tool->where('crew_id', $crew->id))->where('returned_on', null)->where('due_on', '<', $today)->with('tool')->get() as $loan) {
+        foreach (
+            Loan::query()
+                ->whereHas('tool', fn($tool) => $tool->where('crew_id', $crew->id))
+                ->where('returned_on', null)
+                ->where('due_on', '<', $today)
+                ->with('tool')
+                ->get()
+            as $loan
+        ) {
             $out[] = $this->one('loan', $loan->tool->name, 'tools', $loan->due_on);
         }
         foreach ($crew->people()->get() as $person) {
@@ -42,7 +50,7 @@ final readonly class Reminders
                 $out[] = $this->one('licence', $person->name, 'people', $person->licence_until);
             }
         }
-        usort($out, static fn (array $a, array $b): int => $a['day'] <=> $b['day']);
+        usort($out, static fn(array $a, array $b): int => $a['day'] <=> $b['day']);
 
         return $out;
     }
@@ -50,6 +58,11 @@ final readonly class Reminders
     /** @return array{code: string, text: string, view: string, day: string|null} */
     private function one(string $code, string $name, string $view, ?\DateTimeInterface $day): array
     {
-        return ['code' => $code, 'text' => $this->sentences->in("reminder.{$code}", ['name' => $name], System::Us), 'view' => $view, 'day' => Wire::day($day)];
+        return [
+            'code' => $code,
+            'text' => $this->sentences->in("reminder.{$code}", ['name' => $name], System::Us),
+            'view' => $view,
+            'day' => Wire::day($day),
+        ];
     }
 }

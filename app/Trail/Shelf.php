@@ -12,7 +12,9 @@ use Thicket\Measure\Quantity;
 /** What stands on the shelf. */
 final class Shelf
 {
-    /** @var \WeakMap<Crew, \Illuminate\Database\Eloquent\Collection<int, Container>> a request asks for several products */
+    /**
+     * @var \WeakMap<Crew, \Illuminate\Database\Eloquent\Collection<int, Container>> a request asks for several products
+     */
     private \WeakMap $containers;
 
     public function __construct(private readonly JobClock $clock)
@@ -25,7 +27,10 @@ final class Shelf
     {
         $sum = Quantity::zero($like->unit);
         $today = $this->clock->today($crew->timeZone())->format('Y-m-d');
-        foreach (($this->containers[$crew] ??= $crew->containers()->get())->where('label_card_id', $labelCardId) as $container) {
+        foreach (
+            ($this->containers[$crew] ??= $crew->containers()->get())->where('label_card_id', $labelCardId)
+            as $container
+        ) {
             $expired = $container->expires_on !== null && $container->expires_on->format('Y-m-d') < $today;
             if (!$expired && $container->size()->dimension() === $like->dimension()) {
                 $sum = $sum->plus($container->left()->to($like->unit));

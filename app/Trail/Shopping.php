@@ -20,12 +20,18 @@ use Thicket\Mix\Exception\Unmixable;
 use Thicket\Mix\Purchase;
 use Thicket\Survey\Exchange\CsvFile;
 
-/** What the saved recipes of all open work need, less what is on the shelf: bought the cheapest way, with the kit beside it. */
+/**
+ * What the saved recipes of all open work need, less what is on the shelf: bought the cheapest way, with the kit beside
+ * it.
+ */
 final readonly class Shopping
 {
-    public function __construct(private RecipeDesk $desk, private JobClock $clock, private MixWire $wire, private Shelf $shelf)
-    {
-    }
+    public function __construct(
+        private RecipeDesk $desk,
+        private JobClock $clock,
+        private MixWire $wire,
+        private Shelf $shelf,
+    ) {}
 
     /** @return array<string, mixed> */
     public function list(Crew $crew): array
@@ -35,7 +41,13 @@ final readonly class Shopping
         $lines = [];
         foreach ($this->needs($crew) as ['card' => $card, 'need' => $need, 'jobs' => $jobs]) {
             $shelf = $this->shelf->left($crew, $card->id, $need);
-            $packs = array_map(static fn (array $p): array => ['size' => Reading::parse($p['size'], null)->quantity, 'price' => BigRational::of($p['price'])], $card->packs ?? []);
+            $packs = array_map(
+                static fn(array $p): array => [
+                    'size' => Reading::parse($p['size'], null)->quantity,
+                    'price' => BigRational::of($p['price']),
+                ],
+                $card->packs ?? [],
+            );
             try {
                 $purchase = Purchase::of($need, $shelf, $packs);
                 $total = $total->plus($purchase->cost);
@@ -43,23 +55,53 @@ final readonly class Shopping
                 $purchase = null;
             }
             $lines[] = [
-                'cardId' => $card->id, 'product' => $card->product, 'jobs' => $jobs, 'need' => Wire::quantity($need), 'onShelf' => Wire::quantity($shelf),
+                'cardId' => $card->id,
+                'product' => $card->product,
+                'jobs' => $jobs,
+                'need' => Wire::quantity($need),
+                'onShelf' => Wire::quantity($shelf),
                 'purchase' => $purchase === null ? null : $this->wire->purchase($purchase),
                 'stale' => $purchase !== null && self::isStale($purchase, $card, $today),
             ];
         }
-        $kit = array_map(static fn (array $k): array => $k + ['stale' => Prices::isStale($k['on'] === null ? null : new \DateTimeImmutable($k['on']), $today)], $crew->settings['kit'] ?? []);
-        $kitCost = array_reduce($crew->settings['kit'] ?? [], static fn (BigRational $sum, array $k): BigRational => $sum->plus($k['amount']), BigRational::zero());
+        $kit = array_map(
+            static fn(array $k): array => $k + [
+                'stale' => Prices::isStale($k['on'] === null ? null : new \DateTimeImmutable($k['on']), $today),
+            ],
+            $crew->settings['kit'] ?? [],
+        );
+        $kitCost = array_reduce(
+            $crew->settings['kit'] ?? [],
+            static fn(BigRational $sum, array $k): BigRational => $sum->plus($k['amount']),
+            BigRational::zero(),
+        );
         $currency = $crew->settings['prices']['currency'] ?? 'USD';
 
-        return ['currency' => is_string($currency) ? $currency : 'USD', 'lines' => $lines, 'cost' => Wire::money($total), 'kit' => $kit, 'kitCost' => Wire::money($kitCost)];
+        return [
+            'currency' => is_string($currency) ? $currency : 'USD',
+            'lines' => $lines,
+            'cost' => Wire::money($total),
+            'kit' => $kit,
+            'kitCost' => Wire::money($kitCost),
+        ];
     }
 
     /** The list with a row a container size; units in the header (rulings B37). */
     public function csv(Crew $crew): string
     {
         $list = $this->list($crew);
-        $rows = [['item', 'needed', 'on_shelf', 'buy_count', 'size', "price_{$list['currency']}", "cost_{$list['currency']}", 'price_is_stale']];
+        $rows = [
+            [
+                'item',
+                'needed',
+                'on_shelf',
+                'buy_count',
+                'size',
+                "price_{$list['currency']}",
+                "cost_{$list['currency']}",
+                'price_is_stale',
+            ],
+        ];
         foreach ($list['lines'] as $line) {
             $row = [$line['product'], self::plain($line['need']), self::plain($line['onShelf'])];
             $bought = $line['purchase']['bought'] ?? null;
@@ -67,7 +109,14 @@ final readonly class Shopping
                 $rows[] = [...$row, '', '', '', '', 'no size known'];
             }
             foreach ($bought ?? [] as $pack) {
-                $rows[] = [...$row, $pack['count'], self::plain($pack['size']), $pack['price'], Wire::money(BigRational::of($pack['price'])->multipliedBy($pack['count'])), $line['stale'] ? 'yes' : 'no'];
+                $rows[] = [
+                    ...$row,
+                    $pack['count'],
+                    self::plain($pack['size']),
+                    $pack['price'],
+                    Wire::money(BigRational::of($pack['price'])->multipliedBy($pack['count'])),
+                    $line['stale'] ? 'yes' : 'no',
+                ];
             }
         }
         foreach ($list['kit'] as $item) {
@@ -81,8 +130,12 @@ final readonly class Shopping
     private function needs(Crew $crew): array
     {
         $needs = [];
-        $stands = Stand::query()->where('closed_at', null)->whereHas('patch.ground', fn ($ground) => $ground->where('crew_id', $crew->id))
-            ->whereHas('steps', fn ($steps) => $steps->where('recipe_basis', '!=', null)->whereDoesntHave('records'))->withTrail()->get();
+        $stands = Stand::query()
+            ->where('closed_at', null)
+            ->whereHas('patch.ground', fn($ground) => $ground->where('crew_id', $crew->id))
+            ->whereHas('steps', fn($steps) => $steps->where('recipe_basis', '!=', null)->whereDoesntHave('records'))
+            ->withTrail()
+            ->get();
         foreach ($stands as $stand) {
             foreach ($stand->steps as $step) {
                 if ($step->recipe_basis === null || $step->cardVersion === null || $step->records->isNotEmpty()) {
@@ -90,15 +143,19 @@ final readonly class Shopping
                 }
                 $recipe = $this->desk->solve($stand, $step);
                 foreach ($step->cardVersions() as $n => $version) {
-                    $product = $n === 0 ? $recipe->product() : ($recipe->products[$n]->amount ?? null);
+                    $product = $n === 0 ? $recipe->product() : $recipe->products[$n]->amount ?? null;
                     if ($product !== null) {
                         $key = $version->label_card_id . $product->dimension()->value;
-                        $needs[$key] = ['card' => $version->card, 'need' => isset($needs[$key]) ? $needs[$key]['need']->plus($product) : $product, 'jobs' => ($needs[$key]['jobs'] ?? 0) + 1];
+                        $needs[$key] = [
+                            'card' => $version->card,
+                            'need' => isset($needs[$key]) ? $needs[$key]['need']->plus($product) : $product,
+                            'jobs' => ($needs[$key]['jobs'] ?? 0) + 1,
+                        ];
                     }
                 }
             }
         }
-        usort($needs, static fn (array $a, array $b): int => $a['card']->product <=> $b['card']->product);
+        usort($needs, static fn(array $a, array $b): int => $a['card']->product <=> $b['card']->product);
 
         return $needs;
     }
@@ -108,7 +165,10 @@ final readonly class Shopping
     {
         foreach ($purchase->bought as $bought) {
             foreach ($card->packs ?? [] as $pack) {
-                if (Reading::parse($pack['size'], null)->quantity->equals($bought['size']) && Prices::isStale($pack['on'] === null ? null : new \DateTimeImmutable($pack['on']), $today)) {
+                if (
+                    Reading::parse($pack['size'], null)->quantity->equals($bought['size']) &&
+                    Prices::isStale($pack['on'] === null ? null : new \DateTimeImmutable($pack['on']), $today)
+                ) {
                     return true;
                 }
             }
@@ -120,6 +180,14 @@ final readonly class Shopping
     /** @param array<string, mixed>|null $quantity as it crosses the wire */
     private static function plain(?array $quantity): string
     {
-        return $quantity === null || !is_string($quantity['value']) ? '' : Shown::in(Quantity::of($quantity['value'], \Thicket\Measure\Unit::from(is_string($quantity['unit']) ? $quantity['unit'] : '')), System::Metric);
+        return $quantity === null || !is_string($quantity['value'])
+            ? ''
+            : Shown::in(
+                Quantity::of(
+                    $quantity['value'],
+                    \Thicket\Measure\Unit::from(is_string($quantity['unit']) ? $quantity['unit'] : ''),
+                ),
+                System::Metric,
+            );
     }
 }

@@ -16,12 +16,18 @@ use Thicket\Knowledge\Catalogue;
 final readonly class Trail
 {
     public const PREDICATES = ['named', 'counted', 'chosen', 'mixed', 'issued', 'done', 'judged'];
-    private const STATIONS = ['named' => 'scout', 'counted' => 'scout', 'chosen' => 'methods', 'mixed' => 'mix', 'issued' => 'field-day', 'done' => 'field-day', 'judged' => 'look-back'];
+    private const STATIONS = [
+        'named' => 'scout',
+        'counted' => 'scout',
+        'chosen' => 'methods',
+        'mixed' => 'mix',
+        'issued' => 'field-day',
+        'done' => 'field-day',
+        'judged' => 'look-back',
+    ];
 
     /** @param array<string, bool> $met */
-    private function __construct(public array $met, public ?Step $step, public ?Record $record, public ?string $next)
-    {
-    }
+    private function __construct(public array $met, public ?Step $step, public ?Record $record, public ?string $next) {}
 
     /** @param bool $recipeFresh whether the step's saved recipe still stands; the caller knows (it costs a solve) */
     public static function of(Stand $stand, Catalogue $catalogue, bool $recipeFresh = true): self
@@ -31,7 +37,8 @@ final readonly class Trail
         $usesProduct = $step !== null && $step->active !== null;
         $met = [
             'named' => ($stand->species !== null && $stand->sighting?->confirmed_by !== null) || $stand->marked_unknown,
-            'counted' => $stand->tally !== null || ($stand->patch->outline !== null && !self::isWoody($stand, $catalogue)),
+            'counted' =>
+                $stand->tally !== null || ($stand->patch->outline !== null && !self::isWoody($stand, $catalogue)),
             'chosen' => $step !== null,
             'mixed' => $step !== null && (!$usesProduct || ($step->recipe !== null && $recipeFresh)),
             'issued' => $step?->issuedSheet() !== null,
@@ -54,14 +61,18 @@ final readonly class Trail
     }
 
     /**
-     * The job in hand: the earliest that is not finished. A pass done within a programme does not hold its next one back (rulings J22); the last
-     * of it is judged as any other.
+     * The job in hand: the earliest that is not finished. A pass done within a programme does not hold its next one
+     * back (rulings J22); the last of it is judged as any other.
      */
     public static function current(Stand $stand): ?Step
     {
-        $after = fn (Step $s): bool => $s->run !== null && $s->records->isNotEmpty() && $stand->steps->contains(fn (Step $later): bool => $later->run === $s->run && $later->position > $s->position);
+        $after = fn(Step $s): bool => $s->run !== null &&
+            $s->records->isNotEmpty() &&
+            $stand->steps->contains(
+                fn(Step $later): bool => $later->run === $s->run && $later->position > $s->position,
+            );
 
-        return $stand->steps->first(fn (Step $s): bool => !self::isJudged($s) && !$after($s)) ?? $stand->steps->last();
+        return $stand->steps->first(fn(Step $s): bool => !self::isJudged($s) && !$after($s)) ?? $stand->steps->last();
     }
 
     public function nextStation(): ?string
@@ -73,7 +84,7 @@ final readonly class Trail
     {
         $record = $step->records->first();
 
-        return $record !== null && $record->lookBacks->contains(fn ($look): bool => $look->scored);
+        return $record !== null && $record->lookBacks->contains(fn($look): bool => $look->scored);
     }
 
     private static function isWoody(Stand $stand, Catalogue $catalogue): bool

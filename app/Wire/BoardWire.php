@@ -23,9 +23,7 @@ final readonly class BoardWire
     /** Where a missing fact is answered; everything else at Scout. */
     private const STATIONS = ['setting' => 'ground', 'treated-area' => 'scout', 'water-distance' => 'ground'];
 
-    public function __construct(private Sentences $sentences)
-    {
-    }
+    public function __construct(private Sentences $sentences) {}
 
     /** @return array<string, mixed> */
     public function board(Board $board, Situation $situation): array
@@ -36,7 +34,14 @@ final readonly class BoardWire
         return [
             'date' => Wire::day($situation->day),
             'catalogue' => $board->catalogueHash,
-            'stage' => $stage === null ? null : ['code' => $stage[0], 'name' => $this->sentences->name("stage.{$stage[0]}"), 'certainty' => $stage[1]->value],
+            'stage' =>
+                $stage === null
+                    ? null
+                    : [
+                        'code' => $stage[0],
+                        'name' => $this->sentences->name("stage.{$stage[0]}"),
+                        'certainty' => $stage[1]->value,
+                    ],
             'flow' => $flow === null ? null : ['code' => $flow, 'name' => $this->sentences->name("flow.{$flow}")],
             'weights' => $board->weights->parts,
             'notes' => [['code' => 'note.fire', 'text' => $this->sentences->name('note.fire')]],
@@ -52,24 +57,66 @@ final readonly class BoardWire
 
         return [
             'id' => $candidate->id(),
-            'method' => ['id' => $candidate->method->id(), 'name' => $this->sentences->name("method.{$candidate->method->id()}"), 'family' => $candidate->method->family()],
-            'active' => $candidate->active === null ? null : ['id' => $candidate->active->id(), 'name' => $candidate->activeNames(), 'group' => implode(' + ', array_unique(array_map(static fn (Active $a): string => $a->group(), $candidate->actives()))), 'kind' => $this->kind($candidate)],
-            'card' => $candidate->card === null ? null : ['versionId' => $candidate->card->id, 'product' => $candidate->card->product, 'confirmed' => $candidate->card->confirmed],
+            'method' => [
+                'id' => $candidate->method->id(),
+                'name' => $this->sentences->name("method.{$candidate->method->id()}"),
+                'family' => $candidate->method->family(),
+            ],
+            'active' =>
+                $candidate->active === null
+                    ? null
+                    : [
+                        'id' => $candidate->active->id(),
+                        'name' => $candidate->activeNames(),
+                        'group' => implode(
+                            ' + ',
+                            array_unique(array_map(static fn(Active $a): string => $a->group(), $candidate->actives())),
+                        ),
+                        'kind' => $this->kind($candidate),
+                    ],
+            'card' =>
+                $candidate->card === null
+                    ? null
+                    : [
+                        'versionId' => $candidate->card->id,
+                        'product' => $candidate->card->product,
+                        'confirmed' => $candidate->card->confirmed,
+                    ],
             'typical' => $candidate->method->usesProduct() && $candidate->card === null,
             'outcome' => $row->outcome->value,
             'outcomeName' => $this->sentences->name("outcome.{$row->outcome->value}"),
-            'opens' => $row->opens === null ? null : ['date' => Wire::day($row->opens), 'text' => $this->sentences->day($row->opens)],
-            'missing' => array_map(fn (string $fact): array => $this->missing($fact, []), $row->missing()),
+            'opens' =>
+                $row->opens === null
+                    ? null
+                    : ['date' => Wire::day($row->opens), 'text' => $this->sentences->day($row->opens)],
+            'missing' => array_map(fn(string $fact): array => $this->missing($fact, []), $row->missing()),
             'measures' => [
-                'control' => $measures->controlLow === null ? null : ['low' => $measures->controlLow, 'use' => $measures->controlUse, 'high' => $measures->controlHigh, 'basis' => 'our-guess'],
+                'control' =>
+                    $measures->controlLow === null
+                        ? null
+                        : [
+                            'low' => $measures->controlLow,
+                            'use' => $measures->controlUse,
+                            'high' => $measures->controlHigh,
+                            'basis' => 'our-guess',
+                        ],
                 'harm' => $measures->harm,
                 'minutes' => Wire::quantity($measures->minutes),
                 'hours' => Wire::hours($measures->labour->total()),
-                'weeks' => $measures->weeksHigh === null ? null : ['from' => $measures->weeksLow, 'to' => $measures->weeksHigh],
+                'weeks' =>
+                    $measures->weeksHigh === null
+                        ? null
+                        : ['from' => $measures->weeksLow, 'to' => $measures->weeksHigh],
                 'keepInjury' => $measures->keepInjury,
                 'plan' => [
-                    'passes' => $measures->passes->count, 'hours' => Wire::hours($measures->passes->hours($measures->labour->total())), 'weeks' => $measures->weeksToEnd,
-                    'control' => ($together = $measures->passes->together($measures->controlUse, $measures->controlHigh)) === null ? null : ['from' => $together[0], 'atBest' => $together[1]],
+                    'passes' => $measures->passes->count,
+                    'hours' => Wire::hours($measures->passes->hours($measures->labour->total())),
+                    'weeks' => $measures->weeksToEnd,
+                    'control' =>
+                        ($together = $measures->passes->together($measures->controlUse, $measures->controlHigh)) ===
+                        null
+                            ? null
+                            : ['from' => $together[0], 'atBest' => $together[1]],
                 ],
             ],
             'weighing' => $this->weighing($row->weighing),
@@ -77,14 +124,17 @@ final readonly class BoardWire
         ];
     }
 
-    /** What stops short of the label: selective or not, systemic or not, through the soil or not, in words beside the row (handbook 3). */
+    /**
+     * What stops short of the label: selective or not, systemic or not, through the soil or not, in words beside the
+     * row (handbook 3).
+     */
     private function kind(Candidate $candidate): string
     {
         $words = [];
         foreach ($candidate->actives() as $active) {
             $words[] = $this->sentences->name("selectivity.{$active->selectivity()}");
             $words[] = $this->sentences->name($active->isSystemic() ? 'active.systemic' : 'active.contact');
-            $active->isSoilActive() && $words[] = $this->sentences->name('active.through-soil');
+            $active->isSoilActive() && ($words[] = $this->sentences->name('active.through-soil'));
         }
 
         return implode(', ', array_unique($words));
@@ -93,28 +143,48 @@ final readonly class BoardWire
     /** @return array{total: string, shares: list<array<string, mixed>>} what the order comes from, figure by figure */
     private function weighing(Weighing $weighing): array
     {
-        $short = static fn (BigRational $n): string => (string) $n->toScale(1, RoundingMode::HALF_UP)->stripTrailingZeros();
+        $short = static fn(BigRational $n): string => (string) $n
+            ->toScale(1, RoundingMode::HALF_UP)
+            ->stripTrailingZeros();
 
         return [
             'total' => $short($weighing->total),
-            'shares' => array_map(fn (array $s): array => [
-                'measure' => $s['measure'], 'weight' => $s['weight'], 'points' => $short($s['points']),
-                'figure' => $s['figure'] === null ? null : $this->sentences->in("weigh.{$s['measure']}", ['n' => $short($s['figure'])], System::Us),
-            ], $weighing->shares),
+            'shares' => array_map(
+                fn(array $s): array => [
+                    'measure' => $s['measure'],
+                    'weight' => $s['weight'],
+                    'points' => $short($s['points']),
+                    'figure' =>
+                        $s['figure'] === null
+                            ? null
+                            : $this->sentences->in("weigh.{$s['measure']}", ['n' => $short($s['figure'])], System::Us),
+                ],
+                $weighing->shares,
+            ),
         ];
     }
 
     /** @return array<string, mixed> a finding's values, its missing fact in words */
     public function worded(Finding $finding): array
     {
-        return ($finding->missing === null ? [] : ['fact' => $this->sentences->in("fact.{$finding->missing}", ['keeper' => $finding->values['keeper'] ?? ''], System::Us)]) + $finding->values;
+        return ($finding->missing === null
+            ? []
+            : [
+                'fact' => $this->sentences->in(
+                    "fact.{$finding->missing}",
+                    ['keeper' => $finding->values['keeper'] ?? ''],
+                    System::Us,
+                ),
+            ]) + $finding->values;
     }
 
     /** @return array<string, mixed> */
     public function finding(Finding $finding): array
     {
         $values = $this->worded($finding);
-        $changeValues = $values + ['station' => $this->sentences->name('station.' . $this->stationOf($finding->missing ?? ''))];
+        $changeValues = $values + [
+            'station' => $this->sentences->name('station.' . $this->stationOf($finding->missing ?? '')),
+        ];
 
         return [
             'code' => $finding->code,
@@ -122,20 +192,36 @@ final readonly class BoardWire
             'text' => $this->sentences->sentence($finding->code, $values),
             'values' => Wire::values($finding->values),
             'source' => ['code' => $finding->source, 'name' => $this->sentences->source($finding->source)],
-            'change' => $finding->change === null || ($finding->change === 'change.wait-till' && $finding->opens === null) ? null
-                : ['code' => $finding->change, 'text' => $this->sentences->both($finding->change, $changeValues + ['opens' => $finding->opens ?? ''])],
+            'change' =>
+                $finding->change === null || ($finding->change === 'change.wait-till' && $finding->opens === null)
+                    ? null
+                    : [
+                        'code' => $finding->change,
+                        'text' => $this->sentences->both(
+                            $finding->change,
+                            $changeValues + ['opens' => $finding->opens ?? ''],
+                        ),
+                    ],
             'opens' => Wire::day($finding->opens),
             'missing' => $finding->missing === null ? null : $this->missing($finding->missing, $finding->values),
             'restsOn' => $finding->restsOn?->value,
-            'school' => $finding->school === null ? null : [
-                'id' => $finding->school,
-                'name' => $this->sentences->name("school.{$finding->school}"),
-                'otherwise' => array_map(
-                    fn (string $choice, Outcome $outcome): array => ['choice' => $choice, 'name' => $this->sentences->name("choice.{$finding->school}.{$choice}"), 'outcome' => $outcome->value, 'outcomeName' => $this->sentences->name("outcome.{$outcome->value}")],
-                    array_keys($finding->otherwise),
-                    array_values($finding->otherwise),
-                ),
-            ],
+            'school' =>
+                $finding->school === null
+                    ? null
+                    : [
+                        'id' => $finding->school,
+                        'name' => $this->sentences->name("school.{$finding->school}"),
+                        'otherwise' => array_map(
+                            fn(string $choice, Outcome $outcome): array => [
+                                'choice' => $choice,
+                                'name' => $this->sentences->name("choice.{$finding->school}.{$choice}"),
+                                'outcome' => $outcome->value,
+                                'outcomeName' => $this->sentences->name("outcome.{$outcome->value}"),
+                            ],
+                            array_keys($finding->otherwise),
+                            array_values($finding->otherwise),
+                        ),
+                    ],
         ];
     }
 
@@ -148,16 +234,21 @@ final readonly class BoardWire
     {
         $keeper = is_string($values['keeper'] ?? null) ? $values['keeper'] : 'it';
 
-        return ['fact' => $fact, 'name' => $this->sentences->in("fact.{$fact}", ['keeper' => $keeper], System::Us), 'station' => $this->stationOf($fact)];
+        return [
+            'fact' => $fact,
+            'name' => $this->sentences->in("fact.{$fact}", ['keeper' => $keeper], System::Us),
+            'station' => $this->stationOf($fact),
+        ];
     }
 
     private function stationOf(string $fact): string
     {
-        return self::STATIONS[$fact] ?? match (true) {
-            // what a label says is answered in the Shed, what is kept on the Ground
-            str_starts_with($fact, 'card-') => 'shed',
-            str_starts_with($fact, 'keeper-') => 'ground',
-            default => 'scout',
-        };
+        return self::STATIONS[$fact] ??
+            match (true) {
+                // what a label says is answered in the Shed, what is kept on the Ground
+                str_starts_with($fact, 'card-') => 'shed',
+                str_starts_with($fact, 'keeper-') => 'ground',
+                default => 'scout',
+            };
     }
 }

@@ -18,9 +18,7 @@ use Thicket\Methods\SideBySide;
 /** What a choice turns on: ways side by side, and what waiting and thickening cost. */
 final readonly class ChoiceWire
 {
-    public function __construct(private Sentences $sentences, private Catalogue $catalogue, private BoardWire $board)
-    {
-    }
+    public function __construct(private Sentences $sentences, private Catalogue $catalogue, private BoardWire $board) {}
 
     /**
      * @param list<SideBySide> $columns
@@ -39,15 +37,50 @@ final readonly class ChoiceWire
         $labour = $row->measures->labour;
 
         return [
-            'row' => $this->board->row($row), 'passes' => $side->passes, 'judgeAfter' => $side->judgeAfter === null ? null : ['date' => Wire::day($side->judgeAfter), 'text' => $this->sentences->day($side->judgeAfter)],
-            'hours' => Wire::range($labour->range()), 'walkingKnown' => $labour->walking !== null,
-            'mix' => $side->recipe === null ? null : ['need' => Wire::quantity($side->recipe->need), 'product' => Wire::quantity($side->recipe->product()), 'missing' => array_map(fn (string $fact): string => $this->sentences->name("fact.{$fact}"), $side->recipe->missing)],
+            'row' => $this->board->row($row),
+            'passes' => $side->passes,
+            'judgeAfter' =>
+                $side->judgeAfter === null
+                    ? null
+                    : ['date' => Wire::day($side->judgeAfter), 'text' => $this->sentences->day($side->judgeAfter)],
+            'hours' => Wire::range($labour->range()),
+            'walkingKnown' => $labour->walking !== null,
+            'mix' =>
+                $side->recipe === null
+                    ? null
+                    : [
+                        'need' => Wire::quantity($side->recipe->need),
+                        'product' => Wire::quantity($side->recipe->product()),
+                        'missing' => array_map(
+                            fn(string $fact): string => $this->sentences->name("fact.{$fact}"),
+                            $side->recipe->missing,
+                        ),
+                    ],
             'money' => $this->money($row->measures->money),
-            'harmNotes' => array_map(fn (Finding $f): array => $this->sentences->sentence($f->code, $this->board->worded($f)), $side->harms),
-            'keepInjury' => ['step' => $row->measures->keepInjury, 'name' => $this->sentences->name("injury.{$row->measures->keepInjury}")],
-            'others' => array_map(fn (string $species, ?string $effect): array => ['species' => $species, 'name' => $this->catalogue->species($species)->commonName(), 'effect' => $effect ?? 'unknown', 'effectName' => $this->sentences->name('effect.' . ($effect ?? 'unknown'))], array_keys($side->others), array_values($side->others)),
+            'harmNotes' => array_map(
+                fn(Finding $f): array => $this->sentences->sentence($f->code, $this->board->worded($f)),
+                $side->harms,
+            ),
+            'keepInjury' => [
+                'step' => $row->measures->keepInjury,
+                'name' => $this->sentences->name("injury.{$row->measures->keepInjury}"),
+            ],
+            'others' => array_map(
+                fn(string $species, ?string $effect): array => [
+                    'species' => $species,
+                    'name' => $this->catalogue->species($species)->commonName(),
+                    'effect' => $effect ?? 'unknown',
+                    'effectName' => $this->sentences->name('effect.' . ($effect ?? 'unknown')),
+                ],
+                array_keys($side->others),
+                array_values($side->others),
+            ),
             'grazingDays' => $side->grazingDays,
-            'grazingLost' => ['kind' => $side->grazingLost->kind, 'from' => $side->grazingLost->from, 'to' => $side->grazingLost->to],
+            'grazingLost' => [
+                'kind' => $side->grazingLost->kind,
+                'from' => $side->grazingLost->from,
+                'to' => $side->grazingLost->to,
+            ],
         ];
     }
 
@@ -64,28 +97,75 @@ final readonly class ChoiceWire
     /** @return array<string, mixed>|null */
     private function money(?\Thicket\Methods\Money $money): ?array
     {
-        return $money === null ? null : [
-            'currency' => $money->currency, 'total' => Wire::money($money->total()), 'wages' => Wire::money($money->wages), 'product' => Wire::money($money->product), 'perHectare' => Wire::money($money->perHectare),
-            'stale' => array_map($this->priced(...), $money->stale), 'without' => array_map($this->priced(...), $money->without),
-        ];
+        return $money === null
+            ? null
+            : [
+                'currency' => $money->currency,
+                'total' => Wire::money($money->total()),
+                'wages' => Wire::money($money->wages),
+                'product' => Wire::money($money->product),
+                'perHectare' => Wire::money($money->perHectare),
+                'stale' => array_map($this->priced(...), $money->stale),
+                'without' => array_map($this->priced(...), $money->without),
+            ];
     }
 
     /** @return array<string, mixed> figures of charts are hours as plain decimals beside their shown text */
     public function costs(Candidate $candidate, ?CostCurve $curve): array
     {
-        $head = ['rowId' => $candidate->id(), 'method' => ['id' => $candidate->method->id(), 'name' => $this->sentences->name("method.{$candidate->method->id()}")], 'active' => $candidate->active?->name(), 'currency' => $candidate->shed->prices?->currency];
+        $head = [
+            'rowId' => $candidate->id(),
+            'method' => [
+                'id' => $candidate->method->id(),
+                'name' => $this->sentences->name("method.{$candidate->method->id()}"),
+            ],
+            'active' => $candidate->active?->name(),
+            'currency' => $candidate->shed->prices?->currency,
+        ];
         if ($curve === null) {
             return $head + ['density' => [], 'clumps' => [], 'waiting' => []];
         }
-        $plain = static fn (?BigRational $n, int $scale = 2): ?string => $n === null ? null : (string) $n->toScale($scale, RoundingMode::HALF_UP)->stripTrailingZeros();
+        $plain = static fn(?BigRational $n, int $scale = 2): ?string => $n === null
+            ? null
+            : (string) $n->toScale($scale, RoundingMode::HALF_UP)->stripTrailingZeros();
 
         return $head + [
-            'density' => array_map(static fn (array $d): array => ['factor' => Shown::number($d['factor'], 3), 'stems' => $d['stems'], 'perHectare' => $plain($d['perHectare'], 0), 'hours' => Wire::range($d['hours']), 'money' => Wire::money($d['money'])], $curve->density),
-            'clumps' => array_map(static fn (array $c): array => ['stemsPerClump' => $c['stemsPerClump'], 'stems' => $c['stems'], 'hours' => Wire::range($c['hours']), 'money' => Wire::money($c['money'])], $curve->clumps),
-            'waiting' => array_map(fn (array $w): array => [
-                'years' => $w['years'], 'stems' => $w['stems'], 'hours' => Wire::range($w['hours']), 'money' => Wire::money($w['money']),
-                'outcome' => $w['row']->outcome->value, 'outcomeName' => $this->sentences->name("outcome.{$w['row']->outcome->value}"), 'why' => isset($w['row']->findings[0]) ? $this->sentences->sentence($w['row']->findings[0]->code, $this->board->worded($w['row']->findings[0])) : null,
-            ], $curve->waiting),
+            'density' => array_map(
+                static fn(array $d): array => [
+                    'factor' => Shown::number($d['factor'], 3),
+                    'stems' => $d['stems'],
+                    'perHectare' => $plain($d['perHectare'], 0),
+                    'hours' => Wire::range($d['hours']),
+                    'money' => Wire::money($d['money']),
+                ],
+                $curve->density,
+            ),
+            'clumps' => array_map(
+                static fn(array $c): array => [
+                    'stemsPerClump' => $c['stemsPerClump'],
+                    'stems' => $c['stems'],
+                    'hours' => Wire::range($c['hours']),
+                    'money' => Wire::money($c['money']),
+                ],
+                $curve->clumps,
+            ),
+            'waiting' => array_map(
+                fn(array $w): array => [
+                    'years' => $w['years'],
+                    'stems' => $w['stems'],
+                    'hours' => Wire::range($w['hours']),
+                    'money' => Wire::money($w['money']),
+                    'outcome' => $w['row']->outcome->value,
+                    'outcomeName' => $this->sentences->name("outcome.{$w['row']->outcome->value}"),
+                    'why' => isset($w['row']->findings[0])
+                        ? $this->sentences->sentence(
+                            $w['row']->findings[0]->code,
+                            $this->board->worded($w['row']->findings[0]),
+                        )
+                        : null,
+                ],
+                $curve->waiting,
+            ),
         ];
     }
 }

@@ -18,14 +18,20 @@ use Thicket\Mix\TreatedArea;
 use Thicket\Survey\Census;
 use Thicket\Survey\Estimate;
 
-/** The counts of a stand: what holds, what follows from it, the plots with their interval, and the trail of earlier counts. */
+/**
+ * The counts of a stand: what holds, what follows from it, the plots with their interval, and the trail of earlier
+ * counts.
+ */
 final readonly class CountWire
 {
     private const HISTORY = 50;
 
-    public function __construct(private Catalogue $catalogue, private Sentences $sentences, private Assembler $assembler, private Counts $counts)
-    {
-    }
+    public function __construct(
+        private Catalogue $catalogue,
+        private Sentences $sentences,
+        private Assembler $assembler,
+        private Counts $counts,
+    ) {}
 
     /** @return array<string, mixed> */
     public function count(Stand $stand, float $share): array
@@ -34,35 +40,81 @@ final readonly class CountWire
         /** @var \Illuminate\Database\Eloquent\Collection<int, PlotPlan> $plans */
         $plans = $stand->plotPlans()->limit(10)->get();
         /** @var \Illuminate\Database\Eloquent\Collection<int, Tally> $history */
-        $history = $stand->tallies()->with(['zone', 'maker'])->limit(self::HISTORY)->get();
+        $history = $stand
+            ->tallies()
+            ->with(['zone', 'maker'])
+            ->limit(self::HISTORY)
+            ->get();
 
         return [
-            'zones' => $stand->patch->zones->map(static fn ($z): array => ['id' => $z->id, 'name' => $z->name])->values()->all(),
+            'zones' => $stand->patch->zones
+                ->map(static fn($z): array => ['id' => $z->id, 'name' => $z->name])
+                ->values()
+                ->all(),
             'current' => $this->counts->current($stand)->map($this->tally(...))->values()->all(),
             'census' => $stems === [] ? null : $this->census($stand, $stems),
             'classes' => $this->classes($stems),
-            'plots' => $this->sample($stand, ['stems', 'plots'], $share), 'seedlings' => $this->sample($stand, ['seedlings'], $share),
+            'plots' => $this->sample($stand, ['stems', 'plots'], $share),
+            'seedlings' => $this->sample($stand, ['seedlings'], $share),
             'cover' => $this->cover($stand),
-            'coverClasses' => array_map(fn ($c): array => ['id' => $c->string('id'), 'name' => $this->sentences->name('cover.' . $c->string('id')), 'range' => $c->string('from') . '–' . $c->string('below') . ' %'], array_values($this->catalogue->coefficients()->node('cover')->nodes('classes'))),
+            'coverClasses' => array_map(
+                fn($c): array => [
+                    'id' => $c->string('id'),
+                    'name' => $this->sentences->name('cover.' . $c->string('id')),
+                    'range' => $c->string('from') . '–' . $c->string('below') . ' %',
+                ],
+                array_values($this->catalogue->coefficients()->node('cover')->nodes('classes')),
+            ),
             'plans' => $plans->map($this->plan(...))->values()->all(),
-            'history' => $history->map(fn (Tally $t): array => $this->tally($t) + ['by' => $t->maker->name, 'at' => Wire::moment($t->created_at, $stand->patch->ground->time_zone)])->values()->all(),
+            'history' => $history
+                ->map(
+                    fn(Tally $t): array => $this->tally($t) + [
+                        'by' => $t->maker->name,
+                        'at' => Wire::moment($t->created_at, $stand->patch->ground->time_zone),
+                    ],
+                )
+                ->values()
+                ->all(),
         ];
     }
 
     /** @return array<string, mixed> */
     public function plan(PlotPlan $plan): array
     {
-        return ['id' => $plan->id, 'zoneId' => $plan->zone_id, 'radius' => $plan->radius, 'placement' => $plan->placement, 'seed' => $plan->seed, 'plots' => array_map(static fn (array $p): array => ['position' => $p['position'], 'inside' => Wire::quantity(Quantity::of($p['inside']['value'], Unit::from($p['inside']['unit'])))], $plan->plots)];
+        return [
+            'id' => $plan->id,
+            'zoneId' => $plan->zone_id,
+            'radius' => $plan->radius,
+            'placement' => $plan->placement,
+            'seed' => $plan->seed,
+            'plots' => array_map(
+                static fn(array $p): array => [
+                    'position' => $p['position'],
+                    'inside' => Wire::quantity(Quantity::of($p['inside']['value'], Unit::from($p['inside']['unit']))),
+                ],
+                $plan->plots,
+            ),
+        ];
     }
 
     /** @return array<string, mixed> */
     private function tally(Tally $tally): array
     {
-        $stems = $tally->kind === 'stems' ? array_sum(array_map(static fn (StemGroup $g): int => $g->count, $this->counts->stemsOf($tally->rows))) : null;
+        $stems =
+            $tally->kind === 'stems'
+                ? array_sum(array_map(static fn(StemGroup $g): int => $g->count, $this->counts->stemsOf($tally->rows)))
+                : null;
 
         return [
-            'id' => $tally->id, 'kind' => $tally->kind, 'visitedOn' => Wire::day($tally->visited_on), 'zoneId' => $tally->zone_id, 'zone' => $tally->zone?->name,
-            'diameterAt' => $tally->diameter_at, 'rows' => $tally->rows, 'sample' => $tally->kind === 'stems' || $tally->kind === 'cover' ? null : (object) ($tally->body ?? []), 'stems' => $stems,
+            'id' => $tally->id,
+            'kind' => $tally->kind,
+            'visitedOn' => Wire::day($tally->visited_on),
+            'zoneId' => $tally->zone_id,
+            'zone' => $tally->zone?->name,
+            'diameterAt' => $tally->diameter_at,
+            'rows' => $tally->rows,
+            'sample' => $tally->kind === 'stems' || $tally->kind === 'cover' ? null : (object) ($tally->body ?? []),
+            'stems' => $stems,
         ];
     }
 
@@ -73,14 +125,31 @@ final readonly class CountWire
      */
     private function census(Stand $stand, array $stems): array
     {
-        $census = Census::of($stems, $this->assembler->area($stand->patch), $this->assembler->schools($stand->patch->ground->crew), $this->catalogue);
+        $census = Census::of(
+            $stems,
+            $this->assembler->area($stand->patch),
+            $this->assembler->schools($stand->patch->ground->crew),
+            $this->catalogue,
+        );
 
         return [
-            'stems' => $census->stems, 'clumps' => $census->clumps, 'estimated' => array_filter($stems, static fn (StemGroup $g): bool => $g->estimated) !== [],
-            'perArea' => Wire::quantity($census->perArea), 'density' => $census->density === null ? null : $this->sentences->name("density.{$census->density}"),
-            'sumOfDiameters' => Wire::quantity(self::rounded($census->sumOfDiameters)), 'band' => Wire::quantity($census->band), 'bandArea' => Wire::quantity(self::rounded($census->bandArea)),
-            'stumpFaces' => Wire::quantity(self::rounded($census->stumpFaces)), 'stumpFacesAndSides' => Wire::quantity(self::rounded($census->stumpFacesAndSides)),
-            'cuts' => array_map(fn (array $c): array => ['name' => $this->sentences->name("choice.{$c['school']}.{$c['choice']}"), 'cuts' => $c['cuts']], $census->cuts),
+            'stems' => $census->stems,
+            'clumps' => $census->clumps,
+            'estimated' => array_filter($stems, static fn(StemGroup $g): bool => $g->estimated) !== [],
+            'perArea' => Wire::quantity($census->perArea),
+            'density' => $census->density === null ? null : $this->sentences->name("density.{$census->density}"),
+            'sumOfDiameters' => Wire::quantity(self::rounded($census->sumOfDiameters)),
+            'band' => Wire::quantity($census->band),
+            'bandArea' => Wire::quantity(self::rounded($census->bandArea)),
+            'stumpFaces' => Wire::quantity(self::rounded($census->stumpFaces)),
+            'stumpFacesAndSides' => Wire::quantity(self::rounded($census->stumpFacesAndSides)),
+            'cuts' => array_map(
+                fn(array $c): array => [
+                    'name' => $this->sentences->name("choice.{$c['school']}.{$c['choice']}"),
+                    'cuts' => $c['cuts'],
+                ],
+                $census->cuts,
+            ),
         ];
     }
 
@@ -93,14 +162,23 @@ final readonly class CountWire
     {
         $out = [];
         foreach ($stems as $group) {
-            $key = (string) $group->least->in(Unit::Metre)->simplified() . '-' . ($group->below === null ? '' : $group->below->in(Unit::Metre)->simplified());
-            $out[$key] ??= ['from' => Wire::quantity(self::rounded($group->least)), 'below' => Wire::quantity($group->below), 'stems' => 0, 'estimated' => false, 'sort' => $group->forSums()->float(Unit::Metre)];
+            $key =
+                (string) $group->least->in(Unit::Metre)->simplified() .
+                '-' .
+                ($group->below === null ? '' : $group->below->in(Unit::Metre)->simplified());
+            $out[$key] ??= [
+                'from' => Wire::quantity(self::rounded($group->least)),
+                'below' => Wire::quantity($group->below),
+                'stems' => 0,
+                'estimated' => false,
+                'sort' => $group->forSums()->float(Unit::Metre),
+            ];
             $out[$key]['stems'] += $group->count;
             $out[$key]['estimated'] = $out[$key]['estimated'] || $group->estimated;
         }
-        usort($out, static fn (array $a, array $b): int => $a['sort'] <=> $b['sort']);
+        usort($out, static fn(array $a, array $b): int => $a['sort'] <=> $b['sort']);
 
-        return array_map(static fn (array $c): array => array_diff_key($c, ['sort' => 1]), $out);
+        return array_map(static fn(array $c): array => array_diff_key($c, ['sort' => 1]), $out);
     }
 
     /**
@@ -117,8 +195,15 @@ final readonly class CountWire
         $fine = $kinds === ['seedlings'];
 
         return [
-            'each' => array_map(fn (array $e): array => ['zone' => $e['tally']->zone?->name, 'visitedOn' => Wire::day($e['tally']->visited_on)] + $this->estimate($e['estimate'], $share, $fine), $each),
-            'all' => $all === null ? null : $this->estimate($all, $share, $fine), 'wanted' => (int) round(100 * $share),
+            'each' => array_map(
+                fn(array $e): array => [
+                    'zone' => $e['tally']->zone?->name,
+                    'visitedOn' => Wire::day($e['tally']->visited_on),
+                ] + $this->estimate($e['estimate'], $share, $fine),
+                $each,
+            ),
+            'all' => $all === null ? null : $this->estimate($all, $share, $fine),
+            'wanted' => (int) round(100 * $share),
         ];
     }
 
@@ -126,16 +211,35 @@ final readonly class CountWire
     private function estimate(Estimate $estimate, float $share, bool $fine): array
     {
         // seedlings are told by the square metre however few they are
-        $density = static fn (?float $perSquareMetre): ?array => $perSquareMetre === null ? null : Wire::quantity(Quantity::of(self::decimal($fine ? $perSquareMetre : $perSquareMetre * 10_000, $fine ? 3 : 1), $fine ? Unit::OnePerSquareMetre : Unit::OnePerHectare));
+        $density = static fn(?float $perSquareMetre): ?array => $perSquareMetre === null
+            ? null
+            : Wire::quantity(
+                Quantity::of(
+                    self::decimal($fine ? $perSquareMetre : $perSquareMetre * 10_000, $fine ? 3 : 1),
+                    $fine ? Unit::OnePerSquareMetre : Unit::OnePerHectare,
+                ),
+            );
         $interval = $estimate->interval();
         $total = $estimate->total();
 
         return [
-            'plots' => $estimate->plots, 'mean' => $density($estimate->mean), 'standardError' => $density($estimate->standardError),
-            'halfWidth' => $density($estimate->halfWidth()), 'percent' => $estimate->halfWidth() === null || $estimate->mean <= 0 ? null : (int) round(100 * $estimate->halfWidth() / $estimate->mean),
-            'low' => $density($interval[0] ?? null), 'high' => $density($interval[1] ?? null),
-            'total' => $total === null ? null : (int) round($total), 'totalLow' => $total === null || $interval === null ? null : (int) round($interval[0] * (float) $estimate->area), 'totalHigh' => $total === null || $interval === null ? null : (int) round($interval[1] * (float) $estimate->area),
-            'needed' => $estimate->plotsFor($share), 'still' => $estimate->plotsStillNeeded($share),
+            'plots' => $estimate->plots,
+            'mean' => $density($estimate->mean),
+            'standardError' => $density($estimate->standardError),
+            'halfWidth' => $density($estimate->halfWidth()),
+            'percent' =>
+                $estimate->halfWidth() === null || $estimate->mean <= 0
+                    ? null
+                    : (int) round((100 * $estimate->halfWidth()) / $estimate->mean),
+            'low' => $density($interval[0] ?? null),
+            'high' => $density($interval[1] ?? null),
+            'total' => $total === null ? null : (int) round($total),
+            'totalLow' =>
+                $total === null || $interval === null ? null : (int) round($interval[0] * (float) $estimate->area),
+            'totalHigh' =>
+                $total === null || $interval === null ? null : (int) round($interval[1] * (float) $estimate->area),
+            'needed' => $estimate->plotsFor($share),
+            'still' => $estimate->plotsStillNeeded($share),
         ];
     }
 
@@ -151,7 +255,14 @@ final readonly class CountWire
             if ($class->string('id') === $id) {
                 $area = $this->counts->area($stand, $tally);
 
-                return ['id' => $id, 'name' => $this->sentences->name("cover.{$id}"), 'visitedOn' => Wire::day($tally->visited_on), 'covered' => Wire::quantity($area === null ? null : self::rounded(TreatedArea::underCover($class, $area)))];
+                return [
+                    'id' => $id,
+                    'name' => $this->sentences->name("cover.{$id}"),
+                    'visitedOn' => Wire::day($tally->visited_on),
+                    'covered' => Wire::quantity(
+                        $area === null ? null : self::rounded(TreatedArea::underCover($class, $area)),
+                    ),
+                ];
             }
         }
 
@@ -161,7 +272,10 @@ final readonly class CountWire
     /** To four places of its own unit, for the wire. */
     private static function rounded(Quantity $quantity): Quantity
     {
-        return Quantity::of($quantity->amount->toScale(4, \Brick\Math\RoundingMode::HALF_UP)->stripTrailingZeros(), $quantity->unit);
+        return Quantity::of(
+            $quantity->amount->toScale(4, \Brick\Math\RoundingMode::HALF_UP)->stripTrailingZeros(),
+            $quantity->unit,
+        );
     }
 
     private static function decimal(float $value, int $places): string

@@ -19,9 +19,7 @@ use Thicket\Timing\SeasonShift;
 
 final readonly class GroundWire
 {
-    public function __construct(private Sentences $sentences, private Assembler $assembler)
-    {
-    }
+    public function __construct(private Sentences $sentences, private Assembler $assembler) {}
 
     /** @return array<string, mixed> */
     public function ground(Ground $ground): array
@@ -29,10 +27,17 @@ final readonly class GroundWire
         $area = $ground->getAttributes()['patches_sum_area_m2'] ?? null;
 
         return [
-            'id' => $ground->id, 'name' => $ground->name, 'latitude' => $ground->latitude, 'longitude' => $ground->longitude,
-            'elevation' => Wire::quantity(Quantity::of($ground->elevation_m, Unit::Metre)), 'timeZone' => $ground->time_zone, 'hardinessZone' => $ground->hardiness_zone, 'revision' => $ground->revision,
+            'id' => $ground->id,
+            'name' => $ground->name,
+            'latitude' => $ground->latitude,
+            'longitude' => $ground->longitude,
+            'elevation' => Wire::quantity(Quantity::of($ground->elevation_m, Unit::Metre)),
+            'timeZone' => $ground->time_zone,
+            'hardinessZone' => $ground->hardiness_zone,
+            'revision' => $ground->revision,
             'shiftDays' => self::days($ground->seasonShift()),
-            'patchCount' => (int) ($ground->getAttributes()['patches_count'] ?? 0), 'area' => Wire::ground(self::squareMetres(is_scalar($area) ? (string) $area : null)),
+            'patchCount' => (int) ($ground->getAttributes()['patches_count'] ?? 0),
+            'area' => Wire::ground(self::squareMetres(is_scalar($area) ? (string) $area : null)),
         ];
     }
 
@@ -44,8 +49,13 @@ final readonly class GroundWire
     public function line(Patch $patch, array $lines): array
     {
         return [
-            'id' => $patch->id, 'name' => $patch->name, 'setting' => ['id' => $patch->setting, 'name' => $this->sentences->name("site.{$patch->setting}")],
-            'area' => Wire::ground(self::squareMetres($patch->area_m2)), 'archived' => $patch->archived_at !== null, 'archivedReason' => $patch->archived_reason, 'stands' => $lines,
+            'id' => $patch->id,
+            'name' => $patch->name,
+            'setting' => ['id' => $patch->setting, 'name' => $this->sentences->name("site.{$patch->setting}")],
+            'area' => Wire::ground(self::squareMetres($patch->area_m2)),
+            'archived' => $patch->archived_at !== null,
+            'archivedReason' => $patch->archived_reason,
+            'stands' => $lines,
         ];
     }
 
@@ -60,12 +70,33 @@ final readonly class GroundWire
         $wind = $this->assembler->windFrom($patch);
 
         return $this->line($patch, $lines) + [
-            'groundId' => $patch->ground_id, 'ground' => $patch->ground->name, 'revision' => $patch->revision,
-            'outline' => $patch->outline?->outline, 'validFrom' => Wire::day($patch->outline?->valid_from),
+            'groundId' => $patch->ground_id,
+            'ground' => $patch->ground->name,
+            'revision' => $patch->revision,
+            'outline' => $patch->outline?->outline,
+            'validFrom' => Wire::day($patch->outline?->valid_from),
             'properties' => (object) ($patch->properties ?? []),
-            'zones' => $patch->zones->map(static fn (Zone $z): array => ['id' => $z->id, 'name' => $z->name, 'area' => Wire::ground(self::squareMetres($z->area_m2))])->values()->all(),
-            'season' => ['shiftDays' => self::days($this->assembler->seasonOf($patch)), 'byPlaceDays' => self::days($patch->ground->seasonShift()), 'leafOut' => $seen === null ? null : ['day' => Wire::day($seen['day']), 'species' => $seen['species']]],
-            'keepers' => array_map(fn (array $k): array => $this->near($k['keeper'], $k['row']) + ['downwind' => $wind === null ? null : $k['keeper']->isDownwind($wind)], $this->assembler->keepersOf($patch)),
+            'zones' => $patch->zones
+                ->map(
+                    static fn(Zone $z): array => [
+                        'id' => $z->id,
+                        'name' => $z->name,
+                        'area' => Wire::ground(self::squareMetres($z->area_m2)),
+                    ],
+                )
+                ->values()
+                ->all(),
+            'season' => [
+                'shiftDays' => self::days($this->assembler->seasonOf($patch)),
+                'byPlaceDays' => self::days($patch->ground->seasonShift()),
+                'leafOut' => $seen === null ? null : ['day' => Wire::day($seen['day']), 'species' => $seen['species']],
+            ],
+            'keepers' => array_map(
+                fn(array $k): array => $this->near($k['keeper'], $k['row']) + [
+                    'downwind' => $wind === null ? null : $k['keeper']->isDownwind($wind),
+                ],
+                $this->assembler->keepersOf($patch),
+            ),
         ];
     }
 
@@ -73,25 +104,54 @@ final readonly class GroundWire
     public function keeper(Keeper $keeper): array
     {
         return [
-            'id' => $keeper->id, 'kind' => $keeper->kind, 'kindName' => $this->sentences->name("keeper.{$keeper->kind}"), 'name' => $keeper->name, 'shape' => $keeper->shape,
-            'given' => (object) array_diff_key($keeper->body, ['kind' => 1, 'name' => 1]), 'properties' => (object) ($keeper->properties ?? []), 'revision' => $keeper->revision,
+            'id' => $keeper->id,
+            'kind' => $keeper->kind,
+            'kindName' => $this->sentences->name("keeper.{$keeper->kind}"),
+            'name' => $keeper->name,
+            'shape' => $keeper->shape,
+            'given' => (object) array_diff_key($keeper->body, ['kind' => 1, 'name' => 1]),
+            'properties' => (object) ($keeper->properties ?? []),
+            'revision' => $keeper->revision,
         ];
     }
 
     /** @return array<string, mixed> */
     public function outline(PatchOutline $outline): array
     {
-        return ['validFrom' => Wire::day($outline->valid_from), 'area' => Wire::ground(self::squareMetres($outline->area_m2)), 'outline' => $outline->outline, 'how' => $outline->how === null ? null : $this->sentences->name("how.{$outline->how}"), 'by' => $outline->maker?->name];
+        return [
+            'validFrom' => Wire::day($outline->valid_from),
+            'area' => Wire::ground(self::squareMetres($outline->area_m2)),
+            'outline' => $outline->outline,
+            'how' => $outline->how === null ? null : $this->sentences->name("how.{$outline->how}"),
+            'by' => $outline->maker?->name,
+        ];
     }
 
     /** @return array<string, mixed> a thing as it stands to the patch */
     private function near(\Thicket\Methods\Keeper $k, Keeper $row): array
     {
         return [
-            'id' => $row->id, 'kind' => $k->kind, 'kindName' => $this->sentences->name("keeper.{$k->kind}"), 'name' => $k->name, 'species' => $k->speciesId,
-            'distance' => Wire::ground($k->distance), 'crownRadius' => Wire::ground($k->crownRadius), 'height' => Wire::ground($k->height), 'downhill' => $k->downhill,
-            'bearing' => $k->bearing === null ? null : ['degrees' => number_format($k->bearing, 0), 'name' => $this->sentences->name('compass.' . FactName::COMPASS[(int) round($k->bearing / 45) % 8])],
-            'source' => $k->source, 'rootReach' => Wire::ground($k->isRooted() ? $k->rootReach() : null), 'inRootReach' => $k->isInRootReach(),
+            'id' => $row->id,
+            'kind' => $k->kind,
+            'kindName' => $this->sentences->name("keeper.{$k->kind}"),
+            'name' => $k->name,
+            'species' => $k->speciesId,
+            'distance' => Wire::ground($k->distance),
+            'crownRadius' => Wire::ground($k->crownRadius),
+            'height' => Wire::ground($k->height),
+            'downhill' => $k->downhill,
+            'bearing' =>
+                $k->bearing === null
+                    ? null
+                    : [
+                        'degrees' => number_format($k->bearing, 0),
+                        'name' => $this->sentences->name(
+                            'compass.' . FactName::COMPASS[(int) round($k->bearing / 45) % 8],
+                        ),
+                    ],
+            'source' => $k->source,
+            'rootReach' => Wire::ground($k->isRooted() ? $k->rootReach() : null),
+            'inRootReach' => $k->isInRootReach(),
         ];
     }
 
@@ -102,6 +162,8 @@ final readonly class GroundWire
 
     private static function squareMetres(?string $amount): ?Quantity
     {
-        return $amount === null ? null : Quantity::of(str_contains($amount, '.') ? rtrim(rtrim($amount, '0'), '.') : $amount, Unit::SquareMetre);
+        return $amount === null
+            ? null
+            : Quantity::of(str_contains($amount, '.') ? rtrim(rtrim($amount, '0'), '.') : $amount, Unit::SquareMetre);
     }
 }

@@ -23,8 +23,14 @@ final readonly class ImportWire
      *
      * @return array<string, mixed>
      */
-    public function preview(Ground $ground, FileFormat $format, array $entries, array $headers, array $matched, ?string $refusal): array
-    {
+    public function preview(
+        Ground $ground,
+        FileFormat $format,
+        array $entries,
+        array $headers,
+        array $matched,
+        ?string $refusal,
+    ): array {
         $here = $this->shapesOf($ground);
         $rows = [];
         foreach ($entries as $i => $entry) {
@@ -32,8 +38,12 @@ final readonly class ImportWire
         }
 
         return [
-            'format' => $format->value, 'headers' => $headers, 'columns' => (object) $matched, 'needs' => $refusal, 'rows' => $rows,
-            'bad' => count(array_filter($rows, static fn (array $r): bool => $r['fault'] !== null)),
+            'format' => $format->value,
+            'headers' => $headers,
+            'columns' => (object) $matched,
+            'needs' => $refusal,
+            'rows' => $rows,
+            'bad' => count(array_filter($rows, static fn(array $r): bool => $r['fault'] !== null)),
         ];
     }
 
@@ -56,15 +66,30 @@ final readonly class ImportWire
         $hash = $shape === null ? '' : self::hash($shape->toGeoJson());
         $same = $here[$hash] ?? null;
         $name = $entry->name;
-        $shape === null || $here[$hash] ??= $name;
-        $as = $fault !== null || $same !== null ? 'leave' : ($entry->ours['what'] ?? ($shape?->type === 'Polygon' ? 'patch' : 'keeper'));
+        $shape === null || ($here[$hash] ??= $name);
+        $as =
+            $fault !== null || $same !== null
+                ? 'leave'
+                : $entry->ours['what'] ?? ($shape?->type === 'Polygon' ? 'patch' : 'keeper');
         $kind = $entry->ours['kind'] ?? null;
 
         return [
-            'entry' => $i, 'row' => $entry->row, 'name' => $name, 'type' => $shape?->type, 'fault' => $fault, 'note' => $entry->note, 'same' => $same,
+            'entry' => $i,
+            'row' => $entry->row,
+            'name' => $name,
+            'type' => $shape?->type,
+            'fault' => $fault,
+            'note' => $entry->note,
+            'same' => $same,
             'as' => in_array($as, ['patch', 'keeper', 'leave'], true) ? $as : 'leave',
-            'kind' => in_array($kind, KeeperKind::KINDS, true) ? $kind : null, 'setting' => $entry->ours['setting'] ?? null,
-            'size' => $shape === null || $shape->type === 'Point' ? null : Wire::quantity($shape->type === 'Polygon' ? Outline::trusted($shape->parts)->area() : $shape->length()),
+            'kind' => in_array($kind, KeeperKind::KINDS, true) ? $kind : null,
+            'setting' => $entry->ours['setting'] ?? null,
+            'size' =>
+                $shape === null || $shape->type === 'Point'
+                    ? null
+                    : Wire::quantity(
+                        $shape->type === 'Polygon' ? Outline::trusted($shape->parts)->area() : $shape->length(),
+                    ),
             'properties' => count($entry->properties),
         ];
     }
@@ -73,10 +98,20 @@ final readonly class ImportWire
     private function shapesOf(Ground $ground): array
     {
         $out = [];
-        foreach (Patch::query()->where('ground_id', $ground->id)->where('archived_at', null)->with('outline')->lazy(500) as $patch) {
-            $patch->outline === null || $out[self::hash($patch->outline->outline)] = $patch->name;
+        foreach (
+            Patch::query()->where('ground_id', $ground->id)->where('archived_at', null)->with('outline')->lazy(500)
+            as $patch
+        ) {
+            $patch->outline === null || ($out[self::hash($patch->outline->outline)] = $patch->name);
         }
-        foreach (Keeper::query()->where('ground_id', $ground->id)->where('shape', '!=', null)->where('archived_at', null)->get() as $keeper) {
+        foreach (
+            Keeper::query()
+                ->where('ground_id', $ground->id)
+                ->where('shape', '!=', null)
+                ->where('archived_at', null)
+                ->get()
+            as $keeper
+        ) {
             $out[self::hash($keeper->shape ?? [])] = $keeper->name;
         }
 
@@ -86,6 +121,9 @@ final readonly class ImportWire
     /** @param array<string, mixed> $shape */
     private static function hash(array $shape): string
     {
-        return hash('xxh128', json_encode([$shape['type'] ?? null, $shape['coordinates'] ?? null], JSON_THROW_ON_ERROR));
+        return hash(
+            'xxh128',
+            json_encode([$shape['type'] ?? null, $shape['coordinates'] ?? null], JSON_THROW_ON_ERROR),
+        );
     }
 }

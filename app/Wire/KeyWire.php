@@ -18,9 +18,7 @@ final readonly class KeyWire
     private const SHOWN = 8;
     private const SELDOM = 0.1;
 
-    public function __construct(private Catalogue $catalogue, private Sentences $sentences)
-    {
-    }
+    public function __construct(private Catalogue $catalogue, private Sentences $sentences) {}
 
     /** @return array<string, mixed> */
     public function result(Ranking $ranking): array
@@ -30,9 +28,18 @@ final readonly class KeyWire
             'inPlay' => count($ranking->inPlay()),
             'next' => $ranking->next['character'] ?? null,
             'unsafe' => $ranking->unsafe,
-            'traps' => array_map(fn (string $trap): array => ['id' => $trap, 'text' => $this->sentences->name("trap.{$trap}")], $ranking->traps),
-            'hazards' => array_map(fn (string $hazard): string => $this->sentences->name("beware.{$hazard}"), $ranking->hazards),
-            'characters' => array_map(fn (Node $c): array => $this->character($c, $ranking), $this->catalogue->characters()),
+            'traps' => array_map(
+                fn(string $trap): array => ['id' => $trap, 'text' => $this->sentences->name("trap.{$trap}")],
+                $ranking->traps,
+            ),
+            'hazards' => array_map(
+                fn(string $hazard): string => $this->sentences->name("beware.{$hazard}"),
+                $ranking->hazards,
+            ),
+            'characters' => array_map(
+                fn(Node $c): array => $this->character($c, $ranking),
+                $this->catalogue->characters(),
+            ),
         ];
     }
 
@@ -48,11 +55,17 @@ final readonly class KeyWire
         $id = $character->string('id');
 
         return [
-            'id' => $id, 'question' => $this->sentences->name("character.{$id}"), 'handling' => $character->string('handling'), 'handlingName' => $this->sentences->name('handling.' . $character->string('handling')),
+            'id' => $id,
+            'question' => $this->sentences->name("character.{$id}"),
+            'handling' => $character->string('handling'),
+            'handlingName' => $this->sentences->name('handling.' . $character->string('handling')),
             'stopped' => in_array($character->string('handling'), $ranking->unsafe, true),
             // seldom to be seen at this time of year on what it could be
             'outOfSeason' => ($ranking->showing[$id] ?? 1.0) < self::SELDOM,
-            'states' => array_map(fn (string $s): array => ['id' => $s, 'name' => $this->sentences->name("state.{$s}")], [...$character->strings('states'), ...Sight::OPEN_ANSWERS]),
+            'states' => array_map(
+                fn(string $s): array => ['id' => $s, 'name' => $this->sentences->name("state.{$s}")],
+                [...$character->strings('states'), ...Sight::OPEN_ANSWERS],
+            ),
         ];
     }
 
@@ -62,10 +75,18 @@ final readonly class KeyWire
         $species = $this->catalogue->species($candidate->speciesId);
 
         return [
-            'id' => $candidate->speciesId, 'name' => $species->commonName(), 'scientific' => $species->scientificName(),
-            'percent' => (int) round(100 * $candidate->share), 'agrees' => $candidate->agrees, 'conflicts' => $candidate->conflicts, 'unseen' => $candidate->unseen,
+            'id' => $candidate->speciesId,
+            'name' => $species->commonName(),
+            'scientific' => $species->scientificName(),
+            'percent' => (int) round(100 * $candidate->share),
+            'agrees' => $candidate->agrees,
+            'conflicts' => $candidate->conflicts,
+            'unseen' => $candidate->unseen,
             'kept' => $species->keptAs() === null ? null : $this->sentences->name("kept.{$species->keptAs()}"),
-            'hazards' => array_map(fn (string $h): string => $this->sentences->name("caution.plant-{$h}"), array_values(array_intersect($species->hazards(), KeyTable::BURNING))),
+            'hazards' => array_map(
+                fn(string $h): string => $this->sentences->name("caution.plant-{$h}"),
+                array_values(array_intersect($species->hazards(), KeyTable::BURNING)),
+            ),
         ];
     }
 }

@@ -14,9 +14,7 @@ use Thicket\Programmes\PlannedStep;
 /** Programmes as they cross the wire: offered ones laid out, and the one a stand follows. */
 final readonly class ProgrammeWire
 {
-    public function __construct(private Sentences $sentences, private Catalogue $catalogue, private BoardWire $board)
-    {
-    }
+    public function __construct(private Sentences $sentences, private Catalogue $catalogue, private BoardWire $board) {}
 
     /**
      * @param list<Offer> $offers
@@ -34,11 +32,23 @@ final readonly class ProgrammeWire
         $hours = $offer->hours();
 
         return [
-            'id' => $offer->programme->id(), 'name' => $this->sentences->name("programme.{$offer->programme->id()}"), 'usesProduct' => $offer->programme->usesProduct(),
-            'outcome' => $offer->outcome->value, 'outcomeName' => $this->sentences->name("outcome.{$offer->outcome->value}"), 'canBeDone' => $offer->canBeDone(),
+            'id' => $offer->programme->id(),
+            'name' => $this->sentences->name("programme.{$offer->programme->id()}"),
+            'usesProduct' => $offer->programme->usesProduct(),
+            'outcome' => $offer->outcome->value,
+            'outcomeName' => $this->sentences->name("outcome.{$offer->outcome->value}"),
+            'canBeDone' => $offer->canBeDone(),
             'years' => ['from' => $offer->years[0], 'to' => $offer->years[1], 'openEnded' => $offer->openEnded],
-            'hours' => ['low' => Wire::hours($hours['low']), 'use' => Wire::hours($hours['use']), 'high' => Wire::hours($hours['high']), 'unreckoned' => $hours['unreckoned']],
-            'source' => ['code' => $offer->programme->source(), 'name' => $this->sentences->source($offer->programme->source())],
+            'hours' => [
+                'low' => Wire::hours($hours['low']),
+                'use' => Wire::hours($hours['use']),
+                'high' => Wire::hours($hours['high']),
+                'unreckoned' => $hours['unreckoned'],
+            ],
+            'source' => [
+                'code' => $offer->programme->source(),
+                'name' => $this->sentences->source($offer->programme->source()),
+            ],
             'steps' => array_map($this->step(...), $offer->steps),
         ];
     }
@@ -49,12 +59,21 @@ final readonly class ProgrammeWire
         $candidate = $step->row->candidate;
 
         return [
-            'method' => ['id' => $candidate->method->id(), 'name' => $this->sentences->name("method.{$candidate->method->id()}")],
-            'active' => $candidate->active?->name(), 'typical' => $candidate->active !== null && $candidate->card === null,
-            'from' => Wire::day($step->from), 'to' => Wire::day($step->to), 'when' => $this->when($step->from, $step->to),
+            'method' => [
+                'id' => $candidate->method->id(),
+                'name' => $this->sentences->name("method.{$candidate->method->id()}"),
+            ],
+            'active' => $candidate->active?->name(),
+            'typical' => $candidate->active !== null && $candidate->card === null,
+            'from' => Wire::day($step->from),
+            'to' => Wire::day($step->to),
+            'when' => $this->when($step->from, $step->to),
             'note' => $this->sentences->name("plan.{$step->note}"),
-            'outcome' => $step->outcome->value, 'outcomeName' => $this->sentences->name("outcome.{$step->outcome->value}"),
-            'hours' => Wire::range($step->hours), 'optional' => $step->optional, 'afterwards' => $step->afterwards,
+            'outcome' => $step->outcome->value,
+            'outcomeName' => $this->sentences->name("outcome.{$step->outcome->value}"),
+            'hours' => Wire::range($step->hours),
+            'optional' => $step->optional,
+            'afterwards' => $step->afterwards,
             'against' => array_map($this->board->finding(...), $step->against),
         ];
     }
@@ -66,26 +85,39 @@ final readonly class ProgrammeWire
         if ($current === null || $run === null || $current->programme === null) {
             return null;
         }
-        $steps = $stand->steps->filter(static fn (Step $s): bool => $s->run === $run)->values();
+        $steps = $stand->steps->filter(static fn(Step $s): bool => $s->run === $run)->values();
 
         return [
-            'id' => $current->programme, 'name' => $this->sentences->name("programme.{$current->programme}"),
-            'steps' => $steps->map(fn (Step $s): array => [
-                'id' => $s->id, 'method' => ['id' => $s->method, 'name' => $this->sentences->name("method.{$s->method}")],
-                'active' => $s->active === null ? null : $this->catalogue->active($s->active)->name(),
-                'from' => Wire::day($s->due_from), 'to' => Wire::day($s->due_to), 'when' => $s->due_from === null ? '' : $this->when($s->due_from, $s->due_to),
-                'note' => $s->note === null ? '' : $this->sentences->name("plan.{$s->note}"),
-                'state' => match (true) {
-                    $s->records->isNotEmpty() => 'done', $s->issuedSheet() !== null => 'issued', $s->id === $current->id => 'next', default => 'later',
-                },
-            ])->all(),
+            'id' => $current->programme,
+            'name' => $this->sentences->name("programme.{$current->programme}"),
+            'steps' => $steps
+                ->map(
+                    fn(Step $s): array => [
+                        'id' => $s->id,
+                        'method' => ['id' => $s->method, 'name' => $this->sentences->name("method.{$s->method}")],
+                        'active' => $s->active === null ? null : $this->catalogue->active($s->active)->name(),
+                        'from' => Wire::day($s->due_from),
+                        'to' => Wire::day($s->due_to),
+                        'when' => $s->due_from === null ? '' : $this->when($s->due_from, $s->due_to),
+                        'note' => $s->note === null ? '' : $this->sentences->name("plan.{$s->note}"),
+                        'state' => match (true) {
+                            $s->records->isNotEmpty() => 'done',
+                            $s->issuedSheet() !== null => 'issued',
+                            $s->id === $current->id => 'next',
+                            default => 'later',
+                        },
+                    ],
+                )
+                ->all(),
         ];
     }
 
     private function when(\DateTimeInterface $from, ?\DateTimeInterface $to): string
     {
-        $day = fn (\DateTimeInterface $d): string => $this->sentences->day(\DateTimeImmutable::createFromInterface($d));
+        $day = fn(\DateTimeInterface $d): string => $this->sentences->day(\DateTimeImmutable::createFromInterface($d));
 
-        return $to === null || $to->format('Y-m-d') === $from->format('Y-m-d') ? $day($from) : $day($from) . ' – ' . $day($to);
+        return $to === null || $to->format('Y-m-d') === $from->format('Y-m-d')
+            ? $day($from)
+            : $day($from) . ' – ' . $day($to);
     }
 }

@@ -20,9 +20,11 @@ final readonly class ProspectWire
     /** Names worth trying out: the board is judged once for each. */
     private const TRIED = 3;
 
-    public function __construct(private Catalogue $catalogue, private Sentences $sentences, private Assembler $assembler)
-    {
-    }
+    public function __construct(
+        private Catalogue $catalogue,
+        private Sentences $sentences,
+        private Assembler $assembler,
+    ) {}
 
     /** @return array<string, mixed> */
     public function of(Stand $stand): array
@@ -33,16 +35,31 @@ final readonly class ProspectWire
         $unnamed = Unnamed::of($ranking, $this->catalogue, $crew->settings['listed'] ?? []);
         $schools = $this->assembler->schools($crew);
         $shed = $this->assembler->shed($crew);
-        $unlocks = array_map(fn (Candidate $c): array => [
-            'id' => $c->speciesId, 'name' => $this->catalogue->species($c->speciesId)->commonName(), 'percent' => (int) round(100 * $c->share),
-            'kept' => in_array($c->speciesId, $unnamed->kept, true),
-            'ways' => $this->ways(Board::for($situation->named($this->catalogue->species($c->speciesId)), $this->catalogue, $schools, $shed)),
-        ], array_slice($ranking->inPlay(), 0, self::TRIED));
+        $unlocks = array_map(
+            fn(Candidate $c): array => [
+                'id' => $c->speciesId,
+                'name' => $this->catalogue->species($c->speciesId)->commonName(),
+                'percent' => (int) round(100 * $c->share),
+                'kept' => in_array($c->speciesId, $unnamed->kept, true),
+                'ways' => $this->ways(
+                    Board::for(
+                        $situation->named($this->catalogue->species($c->speciesId)),
+                        $this->catalogue,
+                        $schools,
+                        $shed,
+                    ),
+                ),
+            ],
+            array_slice($ranking->inPlay(), 0, self::TRIED),
+        );
 
         return [
             'holds' => $unnamed->holds(),
-            'kept' => array_map(fn (string $id): string => $this->catalogue->species($id)->commonName(), $unnamed->kept),
-            'listed' => array_map(fn (string $id): string => $this->catalogue->species($id)->commonName(), $unnamed->listed),
+            'kept' => array_map(fn(string $id): string => $this->catalogue->species($id)->commonName(), $unnamed->kept),
+            'listed' => array_map(
+                fn(string $id): string => $this->catalogue->species($id)->commonName(),
+                $unnamed->listed,
+            ),
             'inPlay' => count($ranking->inPlay()),
             'wearing' => $this->sentences->name('unnamed.wearing'),
             'unlocks' => $unlocks,
@@ -55,11 +72,21 @@ final readonly class ProspectWire
         $best = [];
         foreach ($board->rows as $row) {
             $id = $row->candidate->method->id();
-            if (in_array($row->outcome, [Outcome::Fits, Outcome::WithCare, Outcome::NotNow], true) && (!isset($best[$id]) || $row->outcome->rank() > $best[$id]->outcome->rank())) {
+            if (
+                in_array($row->outcome, [Outcome::Fits, Outcome::WithCare, Outcome::NotNow], true) &&
+                (!isset($best[$id]) || $row->outcome->rank() > $best[$id]->outcome->rank())
+            ) {
                 $best[$id] = $row;
             }
         }
 
-        return array_map(fn (Row $row): array => ['id' => $row->candidate->method->id(), 'name' => $this->sentences->name("method.{$row->candidate->method->id()}"), 'outcome' => $row->outcome->value], array_values($best));
+        return array_map(
+            fn(Row $row): array => [
+                'id' => $row->candidate->method->id(),
+                'name' => $this->sentences->name("method.{$row->candidate->method->id()}"),
+                'outcome' => $row->outcome->value,
+            ],
+            array_values($best),
+        );
     }
 }

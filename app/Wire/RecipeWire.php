@@ -33,9 +33,7 @@ final readonly class RecipeWire
     /** Nobody writes a thinner mix in parts, and there the misreading comes to next to nothing. */
     private const MOST_PARTS = 20;
 
-    public function __construct(private Sentences $sentences)
-    {
-    }
+    public function __construct(private Sentences $sentences) {}
 
     /**
      * @param list<MeasuringTool> $tools of the crew; empty takes the usual ones
@@ -47,56 +45,107 @@ final readonly class RecipeWire
     {
         return [
             'need' => Wire::quantity($recipe->need),
-            'strength' => $recipe->strength === null ? null : ['percent' => Wire::quantity($recipe->strength->percent()), 'why' => $this->sentences->both($recipe->strengthWhy), 'code' => $recipe->strengthWhy],
+            'strength' =>
+                $recipe->strength === null
+                    ? null
+                    : [
+                        'percent' => Wire::quantity($recipe->strength->percent()),
+                        'why' => $this->sentences->both($recipe->strengthWhy),
+                        'code' => $recipe->strengthWhy,
+                    ],
             'carrier' => ['id' => $recipe->carrier, 'name' => $this->sentences->name("carrier.{$recipe->carrier}")],
             'product' => Wire::quantity($recipe->product()),
             'carrierAmount' => Wire::quantity($recipe->mix?->carrierAmount),
-            'loads' => $loads = $this->loads($recipe, $tools),
+            'loads' => ($loads = $this->loads($recipe, $tools)),
             // of the first load; each load has its own
             'measure' => $loads[0]['measure'] ?? [],
-            'products' => array_map(fn (MixedProduct $one): array => $this->product($one), $recipe->products),
+            'products' => array_map(fn(MixedProduct $one): array => $this->product($one), $recipe->products),
             'ways' => $this->ways($recipe->strength, $content),
             'plan' => $this->plan($recipe),
-            'words' => array_map(fn (MixWord $w): array => ['code' => $w->code, 'level' => $w->level, 'text' => $this->sentences->sentence($w->code, $w->values), 'source' => ['code' => $w->source, 'name' => $this->sentences->source($w->source)]], $recipe->words),
+            'words' => array_map(
+                fn(MixWord $w): array => [
+                    'code' => $w->code,
+                    'level' => $w->level,
+                    'text' => $this->sentences->sentence($w->code, $w->values),
+                    'source' => ['code' => $w->source, 'name' => $this->sentences->source($w->source)],
+                ],
+                $recipe->words,
+            ),
             'watering' => self::watering($recipe),
             'ceiling' => self::ceiling($recipe->ceiling),
             'working' => Wire::values($recipe->working),
-            'missing' => array_map(fn (string $fact): array => ['fact' => $fact, 'name' => $this->sentences->name("fact.{$fact}")], $recipe->missing),
-            'blocks' => array_map(fn (string $code): array => ['code' => $code, 'text' => $this->sentences->name("block.{$code}")], $recipe->blocks),
+            'missing' => array_map(
+                fn(string $fact): array => ['fact' => $fact, 'name' => $this->sentences->name("fact.{$fact}")],
+                $recipe->missing,
+            ),
+            'blocks' => array_map(
+                fn(string $code): array => ['code' => $code, 'text' => $this->sentences->name("block.{$code}")],
+                $recipe->blocks,
+            ),
             'finished' => $recipe->isFinished(),
         ];
     }
 
-    /** @return array<string, mixed>|null what the field day waters in by; null where no card asks for it, or it cannot be met */
+    /**
+     * @return array<string, mixed>|null what the field day waters in by; null where no card asks for it, or it cannot
+     * be met
+     */
     private static function watering(Recipe $recipe): ?array
     {
         $ground = $recipe->working['area'] ?? null;
-        $watering = Watering::of(array_map(static fn (MixedProduct $one): Candidate => $one->candidate, $recipe->products), $ground instanceof Quantity ? $ground : null);
+        $watering = Watering::of(
+            array_map(static fn(MixedProduct $one): Candidate => $one->candidate, $recipe->products),
+            $ground instanceof Quantity ? $ground : null,
+        );
 
-        return $watering === null || $watering->collides() ? null : [
-            'depth' => Wire::quantity($watering->depth), 'volume' => Wire::quantity($watering->volume), 'earliest' => Wire::quantity($watering->earliest()), 'latest' => Wire::quantity($watering->latest()),
-        ];
+        return $watering === null || $watering->collides()
+            ? null
+            : [
+                'depth' => Wire::quantity($watering->depth),
+                'volume' => Wire::quantity($watering->volume),
+                'earliest' => Wire::quantity($watering->earliest()),
+                'latest' => Wire::quantity($watering->latest()),
+            ];
     }
 
     /** @return array<string, mixed> */
     private function product(MixedProduct $one): array
     {
         return [
-            'what' => $one->name, 'product' => self::nameOf($one), 'versionId' => $one->candidate->card?->id, 'active' => $one->candidate->active?->name(),
-            'strength' => $one->strength === null ? null : ['percent' => Wire::quantity($one->strength->percent()), 'why' => $this->sentences->both($one->why), 'code' => $one->why],
-            'amount' => Wire::quantity($one->amount), 'ceiling' => self::ceiling($one->ceiling),
+            'what' => $one->name,
+            'product' => self::nameOf($one),
+            'versionId' => $one->candidate->card?->id,
+            'active' => $one->candidate->active?->name(),
+            'strength' =>
+                $one->strength === null
+                    ? null
+                    : [
+                        'percent' => Wire::quantity($one->strength->percent()),
+                        'why' => $this->sentences->both($one->why),
+                        'code' => $one->why,
+                    ],
+            'amount' => Wire::quantity($one->amount),
+            'ceiling' => self::ceiling($one->ceiling),
         ];
     }
 
     private static function nameOf(MixedProduct $one): string
     {
-        return $one->candidate->card->product ?? $one->candidate->active?->name() ?? '';
+        return $one->candidate->card->product ?? ($one->candidate->active?->name() ?? '');
     }
 
     /** @return array<string, mixed>|null */
     private static function ceiling(?Ceiling $ceiling): ?array
     {
-        return $ceiling === null ? null : ['planned' => Wire::quantity($ceiling->planned), 'most' => Wire::quantity($ceiling->most), 'kept' => $ceiling->kept, 'by' => $ceiling->by, 'left' => Wire::quantity($ceiling->left)];
+        return $ceiling === null
+            ? null
+            : [
+                'planned' => Wire::quantity($ceiling->planned),
+                'most' => Wire::quantity($ceiling->most),
+                'kept' => $ceiling->kept,
+                'by' => $ceiling->by,
+                'left' => Wire::quantity($ceiling->left),
+            ];
     }
 
     /**
@@ -109,25 +158,47 @@ final readonly class RecipeWire
         if ($recipe->stems === [] || !in_array($method, ['basal-bark', 'cut-stump', 'hack-and-squirt'], true)) {
             return null;
         }
-        $diameter = array_reduce($recipe->stems, static fn (?Quantity $most, $g): Quantity => $most === null || $g->forCeilings()->isGreaterThan($most) ? $g->forCeilings() : $most);
+        $diameter = array_reduce(
+            $recipe->stems,
+            static fn(?Quantity $most, $g): Quantity => $most === null || $g->forCeilings()->isGreaterThan($most)
+                ? $g->forCeilings()
+                : $most,
+        );
         if ($diameter === null) {
             return null;
         }
-        $mm = static fn (?Quantity $q): ?string => $q === null ? null : (string) $q->decimal(Unit::Millimetre, 1, RoundingMode::HALF_UP);
+        $mm = static fn(?Quantity $q): ?string => $q === null
+            ? null
+            : (string) $q->decimal(Unit::Millimetre, 1, RoundingMode::HALF_UP);
         $working = $recipe->working;
-        $of = static fn (string $name): ?Quantity => ($working[$name] ?? null) instanceof Quantity ? $working[$name] : null;
+        $of = static fn(string $name): ?Quantity => ($working[$name] ?? null) instanceof Quantity
+            ? $working[$name]
+            : null;
         $spacing = $of('spacing');
-        $cuts = $method === 'hack-and-squirt' && $spacing !== null ? Injection::cutsPerTree($diameter, $spacing, is_string($working['per'] ?? null) ? $working['per'] : 'diameter') : null;
+        $cuts =
+            $method === 'hack-and-squirt' && $spacing !== null
+                ? Injection::cutsPerTree(
+                    $diameter,
+                    $spacing,
+                    is_string($working['per'] ?? null) ? $working['per'] : 'diameter',
+                )
+                : null;
         $ringFrom = Quantity::of(6, Unit::Inch);
 
         return [
             'kind' => match ($method) {
-                'basal-bark' => 'band', 'cut-stump' => $diameter->isLessThan($ringFrom) ? 'disc' : 'ring', default => 'cuts'
+                'basal-bark' => 'band',
+                'cut-stump' => $diameter->isLessThan($ringFrom) ? 'disc' : 'ring',
+                default => 'cuts',
             },
-            'diameter' => Wire::quantity($diameter), 'diameterMm' => $mm($diameter),
-            'band' => Wire::quantity($of('band')), 'bandMm' => $mm($of('band')),
-            'ring' => Wire::quantity($of('ring')), 'ringMm' => $mm($of('ring')),
-            'cuts' => $cuts, 'perCut' => Wire::quantity($of('perCut')),
+            'diameter' => Wire::quantity($diameter),
+            'diameterMm' => $mm($diameter),
+            'band' => Wire::quantity($of('band')),
+            'bandMm' => $mm($of('band')),
+            'ring' => Wire::quantity($of('ring')),
+            'ringMm' => $mm($of('ring')),
+            'cuts' => $cuts,
+            'perCut' => Wire::quantity($of('perCut')),
             'apart' => $cuts === null ? null : Wire::quantity(Injection::spacingRound($diameter, $cuts)),
         ];
     }
@@ -153,7 +224,14 @@ final readonly class RecipeWire
         $out = [];
         foreach ($kinds as ['load' => $load, 'times' => $times]) {
             if (!$load['fresh']->isZero()) {
-                $out[] = $this->load($recipe, $recipe->mix->inVolume($load['fresh']), $times, $load['finished']->isLessThan($recipe->plan->tank), $load['carried']->isZero() ? null : $load['carried'], $tools);
+                $out[] = $this->load(
+                    $recipe,
+                    $recipe->mix->inVolume($load['fresh']),
+                    $times,
+                    $load['finished']->isLessThan($recipe->plan->tank),
+                    $load['carried']->isZero() ? null : $load['carried'],
+                    $tools,
+                );
             }
         }
 
@@ -165,26 +243,71 @@ final readonly class RecipeWire
      *
      * @return array<string, mixed>
      */
-    private function load(Recipe $recipe, FinishedMix $mix, int $times, bool $part, ?Quantity $carried, array $tools): array
-    {
+    private function load(
+        Recipe $recipe,
+        FinishedMix $mix,
+        int $times,
+        bool $part,
+        ?Quantity $carried,
+        array $tools,
+    ): array {
         $in = $carried?->to($mix->finished->unit) ?? Quantity::zero($mix->finished->unit);
         $full = $mix->finished->plus($in);
         $filled = $in;
-        $steps = $carried === null ? [] : [['what' => 'leftover', 'name' => $this->sentences->name('load.leftover'), 'amount' => Wire::quantity($carried), 'mark' => Wire::quantity($filled), 'markShare' => (string) $filled->per($full)->toScale(4, RoundingMode::HALF_UP)]];
+        $steps =
+            $carried === null
+                ? []
+                : [
+                    [
+                        'what' => 'leftover',
+                        'name' => $this->sentences->name('load.leftover'),
+                        'amount' => Wire::quantity($carried),
+                        'mark' => Wire::quantity($filled),
+                        'markShare' => (string) $filled->per($full)->toScale(4, RoundingMode::HALF_UP),
+                    ],
+                ];
         // of one product it is plain which; of several each goes by its own name
-        $names = count($recipe->products) < 2 ? [] : array_combine(array_map(static fn (MixedProduct $one): string => $one->name, $recipe->products), array_map(self::nameOf(...), $recipe->products));
+        $names =
+            count($recipe->products) < 2
+                ? []
+                : array_combine(
+                    array_map(static fn(MixedProduct $one): string => $one->name, $recipe->products),
+                    array_map(self::nameOf(...), $recipe->products),
+                );
         foreach ($mix->loadingOrder() as $step) {
             // a dry product raises no level that anybody reckons
-            $filled = $step['amount'] === null || $step['amount']->dimension() !== Dimension::Volume ? $filled : $filled->plus($step['amount']);
+            $filled =
+                $step['amount'] === null || $step['amount']->dimension() !== Dimension::Volume
+                    ? $filled
+                    : $filled->plus($step['amount']);
             $steps[] = [
-                'what' => $step['what'], 'name' => $names[$step['what']] ?? $this->sentences->name('load.' . $step['what']), 'amount' => Wire::quantity($step['amount']), 'mark' => Wire::quantity($filled),
+                'what' => $step['what'],
+                'name' => $names[$step['what']] ?? $this->sentences->name('load.' . $step['what']),
+                'amount' => Wire::quantity($step['amount']),
+                'mark' => Wire::quantity($filled),
                 'markShare' => (string) $filled->per($full)->toScale(4, RoundingMode::HALF_UP),
             ];
         }
 
-        return ['times' => $times, 'part' => $part, 'finished' => Wire::quantity($full), 'fresh' => Wire::quantity($mix->finished), 'product' => Wire::quantity($mix->amountOf('product')), 'steps' => $steps,
-            'measure' => array_merge(...array_map(fn (MixedProduct $one): array => $this->measured($one, $mix, $tools), $recipe->products)),
-            'products' => array_map(static fn (MixedProduct $one): array => ['what' => $one->name, 'product' => self::nameOf($one), 'versionId' => $one->candidate->card?->id, 'amount' => Wire::quantity($mix->amountOf($one->name))], $recipe->products),
+        return [
+            'times' => $times,
+            'part' => $part,
+            'finished' => Wire::quantity($full),
+            'fresh' => Wire::quantity($mix->finished),
+            'product' => Wire::quantity($mix->amountOf('product')),
+            'steps' => $steps,
+            'measure' => array_merge(
+                ...array_map(fn(MixedProduct $one): array => $this->measured($one, $mix, $tools), $recipe->products),
+            ),
+            'products' => array_map(
+                static fn(MixedProduct $one): array => [
+                    'what' => $one->name,
+                    'product' => self::nameOf($one),
+                    'versionId' => $one->candidate->card?->id,
+                    'amount' => Wire::quantity($mix->amountOf($one->name)),
+                ],
+                $recipe->products,
+            ),
         ];
     }
 
@@ -198,16 +321,30 @@ final readonly class RecipeWire
         $treated = $recipe->working['treated'] ?? null;
         $carrier = $recipe->mix?->carrierAmount;
         $fresh = $plan->fresh();
-        $water = $recipe->carrier === 'water' && $carrier !== null && !$plan->total->isZero() ? $carrier->times($fresh->per($plan->total)) : null;
+        $water =
+            $recipe->carrier === 'water' && $carrier !== null && !$plan->total->isZero()
+                ? $carrier->times($fresh->per($plan->total))
+                : null;
 
         return [
-            'people' => $plan->people, 'rounds' => $plan->rounds(), 'fresh' => Wire::quantity($fresh),
-            'water' => Wire::quantity($water), 'waterWeight' => Wire::quantity($water === null ? null : TankPlan::weightOfWater($water)),
-            'loads' => array_map(static fn (array $load): array => [
-                'round' => $load['round'], 'person' => $load['person'], 'finished' => Wire::quantity($load['finished']), 'carried' => $load['carried']->isZero() ? null : Wire::quantity($load['carried']),
-                'doneAfter' => (string) $load['doneAfter']->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP),
-                'stemsAfter' => is_int($treated) ? $load['doneAfter']->multipliedBy($treated)->toScale(0, RoundingMode::FLOOR)->toInt() : null,
-            ], array_slice($plan->loads, 0, self::MOST_LOADS)),
+            'people' => $plan->people,
+            'rounds' => $plan->rounds(),
+            'fresh' => Wire::quantity($fresh),
+            'water' => Wire::quantity($water),
+            'waterWeight' => Wire::quantity($water === null ? null : TankPlan::weightOfWater($water)),
+            'loads' => array_map(
+                static fn(array $load): array => [
+                    'round' => $load['round'],
+                    'person' => $load['person'],
+                    'finished' => Wire::quantity($load['finished']),
+                    'carried' => $load['carried']->isZero() ? null : Wire::quantity($load['carried']),
+                    'doneAfter' => (string) $load['doneAfter']->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP),
+                    'stemsAfter' => is_int($treated)
+                        ? $load['doneAfter']->multipliedBy($treated)->toScale(0, RoundingMode::FLOOR)->toInt()
+                        : null,
+                ],
+                array_slice($plan->loads, 0, self::MOST_LOADS),
+            ),
             'more' => max(0, count($plan->loads) - self::MOST_LOADS),
         ];
     }
@@ -224,11 +361,27 @@ final readonly class RecipeWire
 
         return [
             'typed' => $strength->typed === '' ? null : $strength->typed,
-            'written' => array_map(static fn (Quantity $q): string => Shown::withUnit($q->amount, $q->unit), $ways->written),
+            'written' => array_map(
+                static fn(Quantity $q): string => Shown::withUnit($q->amount, $q->unit),
+                $ways->written,
+            ),
             'parts' => $parts === null ? null : "1:{$parts}",
             'active' => $ways->active === null ? null : Shown::withUnit($ways->active->amount, $ways->active->unit),
-            'trap' => $parts === null || $misread === null || !$ways->carrierParts?->isGreaterThan(1) || $ways->carrierParts->isGreaterThan(self::MOST_PARTS) ? null
-                : $this->sentences->in('mix.parts-trap', ['parts' => $parts, 'right' => Shown::number($strength->percent()->amount, 3), 'wrong' => Shown::number($misread->amount, 3)], System::Us),
+            'trap' =>
+                $parts === null ||
+                $misread === null ||
+                !$ways->carrierParts?->isGreaterThan(1) ||
+                $ways->carrierParts->isGreaterThan(self::MOST_PARTS)
+                    ? null
+                    : $this->sentences->in(
+                        'mix.parts-trap',
+                        [
+                            'parts' => $parts,
+                            'right' => Shown::number($strength->percent()->amount, 3),
+                            'wrong' => Shown::number($misread->amount, 3),
+                        ],
+                        System::Us,
+                    ),
         ];
     }
 
@@ -242,7 +395,12 @@ final readonly class RecipeWire
         $amount = $one->amountOf($product->name);
         $out = [];
         foreach ($amount === null ? [] : self::tools($amount->dimension()) as $system => $usual) {
-            $fitting = array_values(array_filter($own, static fn (MeasuringTool $t): bool => $t->holds->dimension() === $amount->dimension()));
+            $fitting = array_values(
+                array_filter(
+                    $own,
+                    static fn(MeasuringTool $t): bool => $t->holds->dimension() === $amount->dimension(),
+                ),
+            );
             // to the nearest mark, but never above what the card allows; without a card never above the recipe
             $most = $product->mostIn($one) ?? $amount;
             $tool = MeasuringTool::bestFor($amount, $fitting === [] ? $usual : $fitting, $most);
@@ -251,15 +409,33 @@ final readonly class RecipeWire
                 continue;
             }
             $read = $tool->measure($amount, $most);
-            $last = $read['fillings'] === 0 ? Quantity::zero($tool->holds->unit) : $read['measured']->minus($tool->holds->times($read['fillings'] - 1)->to($read['measured']->unit));
+            $last =
+                $read['fillings'] === 0
+                    ? Quantity::zero($tool->holds->unit)
+                    : $read['measured']->minus($tool->holds->times($read['fillings'] - 1)->to($read['measured']->unit));
             $out[] = [
-                'system' => $system, 'what' => $product->name, 'product' => self::nameOf($product), 'tool' => $tool->name, 'kind' => $tool->kind, 'own' => $fitting !== [],
-                'holds' => Shown::withUnit($tool->holds->amount, $tool->holds->unit), 'graduation' => Shown::withUnit($tool->graduation->amount, $tool->graduation->unit),
-                'fullCups' => max(0, $read['fillings'] - 1), 'lastFill' => Shown::withUnit($last->to($tool->graduation->unit)->amount, $tool->graduation->unit),
-                'lastShare' => (string) $last->per($tool->holds)->toScale(4, RoundingMode::HALF_UP), 'measured' => Shown::withUnit($read['measured']->to($tool->graduation->unit)->amount, $tool->graduation->unit),
-                'errorPercent' => Shown::number($read['errorPercent']->abs(), 2), 'under' => $read['errorPercent']->isLessThan(BigRational::zero()),
+                'system' => $system,
+                'what' => $product->name,
+                'product' => self::nameOf($product),
+                'tool' => $tool->name,
+                'kind' => $tool->kind,
+                'own' => $fitting !== [],
+                'holds' => Shown::withUnit($tool->holds->amount, $tool->holds->unit),
+                'graduation' => Shown::withUnit($tool->graduation->amount, $tool->graduation->unit),
+                'fullCups' => max(0, $read['fillings'] - 1),
+                'lastFill' => Shown::withUnit($last->to($tool->graduation->unit)->amount, $tool->graduation->unit),
+                'lastShare' => (string) $last->per($tool->holds)->toScale(4, RoundingMode::HALF_UP),
+                'measured' => Shown::withUnit(
+                    $read['measured']->to($tool->graduation->unit)->amount,
+                    $tool->graduation->unit,
+                ),
+                'errorPercent' => Shown::number($read['errorPercent']->abs(), 2),
+                'under' => $read['errorPercent']->isLessThan(BigRational::zero()),
                 'marks' => $tool->holds->per($tool->graduation)->toScale(0, RoundingMode::DOWN)->toInt(),
-                'actual' => $read['measured']->dimension() === Dimension::Volume ? Shown::number($read['measured']->per($one->finished)->multipliedBy(100), 4) . ' %' : null,
+                'actual' =>
+                    $read['measured']->dimension() === Dimension::Volume
+                        ? Shown::number($read['measured']->per($one->finished)->multipliedBy(100), 4) . ' %'
+                        : null,
             ];
         }
 
@@ -269,14 +445,44 @@ final readonly class RecipeWire
     /** @return array<string, list<MeasuringTool>> the usual cups and scales, until a crew lists its own */
     private static function tools(Dimension $dimension): array
     {
-        $of = static fn (string $name, string $kind, string $graduation, Unit $unit, int $holds): MeasuringTool => new MeasuringTool($name, Quantity::of($graduation, $unit), Quantity::of($holds, $unit), $kind);
+        $of = static fn(
+            string $name,
+            string $kind,
+            string $graduation,
+            Unit $unit,
+            int $holds,
+        ): MeasuringTool => new MeasuringTool(
+            $name,
+            Quantity::of($graduation, $unit),
+            Quantity::of($holds, $unit),
+            $kind,
+        );
         if ($dimension === Dimension::Mass) {
-            return [System::Us->value => [$of('kitchen scale', 'scale', '0.1', Unit::OunceWeight, 32), $of('pocket scale', 'scale', '0.01', Unit::OunceWeight, 4)], System::Metric->value => [$of('kitchen scale', 'scale', '1', Unit::Gram, 1000), $of('pocket scale', 'scale', '0.1', Unit::Gram, 100)]];
+            return [
+                System::Us->value => [
+                    $of('kitchen scale', 'scale', '0.1', Unit::OunceWeight, 32),
+                    $of('pocket scale', 'scale', '0.01', Unit::OunceWeight, 4),
+                ],
+                System::Metric->value => [
+                    $of('kitchen scale', 'scale', '1', Unit::Gram, 1000),
+                    $of('pocket scale', 'scale', '0.1', Unit::Gram, 100),
+                ],
+            ];
         }
 
         return [
-            System::Us->value => [$of('teaspoon set', 'spoons', '0.25', Unit::UsTeaspoon, 1), $of('1 oz cup', 'cup', '0.25', Unit::UsFluidOunce, 1), $of('8 oz cup', 'cup', '0.5', Unit::UsFluidOunce, 8), $of('quart jug', 'jug', '1', Unit::UsFluidOunce, 32)],
-            System::Metric->value => [$of('10 mL syringe', 'syringe', '0.5', Unit::Millilitre, 10), $of('100 mL cylinder', 'cylinder', '1', Unit::Millilitre, 100), $of('500 mL jug', 'jug', '10', Unit::Millilitre, 500), $of('1 L jug', 'jug', '20', Unit::Millilitre, 1000)],
+            System::Us->value => [
+                $of('teaspoon set', 'spoons', '0.25', Unit::UsTeaspoon, 1),
+                $of('1 oz cup', 'cup', '0.25', Unit::UsFluidOunce, 1),
+                $of('8 oz cup', 'cup', '0.5', Unit::UsFluidOunce, 8),
+                $of('quart jug', 'jug', '1', Unit::UsFluidOunce, 32),
+            ],
+            System::Metric->value => [
+                $of('10 mL syringe', 'syringe', '0.5', Unit::Millilitre, 10),
+                $of('100 mL cylinder', 'cylinder', '1', Unit::Millilitre, 100),
+                $of('500 mL jug', 'jug', '10', Unit::Millilitre, 500),
+                $of('1 L jug', 'jug', '20', Unit::Millilitre, 1000),
+            ],
         ];
     }
 }

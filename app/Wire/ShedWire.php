@@ -21,9 +21,14 @@ use Thicket\Mix\LabelCard;
 
 final readonly class ShedWire
 {
-    public function __construct(private Assembler $assembler, private JobClock $clock, private Catalogue $catalogue, private Sentences $sentences, private CardChanges $changes, private StockWire $stock)
-    {
-    }
+    public function __construct(
+        private Assembler $assembler,
+        private JobClock $clock,
+        private Catalogue $catalogue,
+        private Sentences $sentences,
+        private CardChanges $changes,
+        private StockWire $stock,
+    ) {}
 
     /** @return array<string, mixed> */
     public function shed(Crew $crew): array
@@ -33,21 +38,84 @@ final readonly class ShedWire
 
         return [
             'revision' => $crew->revision,
-            'cards' => $crew->labelCards()->with('versions')->get()->map(fn ($card): array => [
-                'id' => $card->id, 'product' => $card->product, 'packs' => array_map(static fn (array $p): array => ['size' => Wire::quantity($size = Reading::parse($p['size'], null)->quantity), 'sold' => Wire::asSold($size), 'price' => $p['price'], 'on' => $p['on'], 'stale' => Prices::isStale($p['on'] === null ? null : new \DateTimeImmutable($p['on']), $today)], $card->packs ?? []),
-                'versions' => $card->versions->map(fn (LabelCardVersion $v, int $i): array => $this->version($v, $this->assembler->card($v), $card->versions[$i + 1] ?? null) + ['enteredBy' => $names[$v->entered_by] ?? '', 'confirmedBy' => $v->confirmed_by === null ? null : ($names[$v->confirmed_by] ?? ''), 'confirmedOn' => $v->confirmed_at === null ? null : Wire::day(JobClock::dayOf($v->confirmed_at, $crew->timeZone()))])->values()->all(),
-            ])->values()->all(),
+            'cards' => $crew
+                ->labelCards()
+                ->with('versions')
+                ->get()
+                ->map(
+                    fn($card): array => [
+                        'id' => $card->id,
+                        'product' => $card->product,
+                        'packs' => array_map(
+                            static fn(array $p): array => [
+                                'size' => Wire::quantity($size = Reading::parse($p['size'], null)->quantity),
+                                'sold' => Wire::asSold($size),
+                                'price' => $p['price'],
+                                'on' => $p['on'],
+                                'stale' => Prices::isStale(
+                                    $p['on'] === null ? null : new \DateTimeImmutable($p['on']),
+                                    $today,
+                                ),
+                            ],
+                            $card->packs ?? [],
+                        ),
+                        'versions' => $card->versions
+                            ->map(
+                                fn(LabelCardVersion $v, int $i): array => $this->version(
+                                    $v,
+                                    $this->assembler->card($v),
+                                    $card->versions[$i + 1] ?? null,
+                                ) + [
+                                    'enteredBy' => $names[$v->entered_by] ?? '',
+                                    'confirmedBy' => $v->confirmed_by === null ? null : $names[$v->confirmed_by] ?? '',
+                                    'confirmedOn' =>
+                                        $v->confirmed_at === null
+                                            ? null
+                                            : Wire::day(JobClock::dayOf($v->confirmed_at, $crew->timeZone())),
+                                ],
+                            )
+                            ->values()
+                            ->all(),
+                    ],
+                )
+                ->values()
+                ->all(),
             'sprayers' => $this->stock->sprayers($crew, $names),
             'stock' => $this->stock->containers($crew, $names),
-            'people' => $crew->people()->get()->map(static fn (Person $p): array => ['id' => $p->id, 'revision' => $p->revision, 'name' => $p->name, 'licence' => $p->licence, 'licenceClass' => $p->licence_class, 'licensed' => $p->isLicensedOn($today), 'licenceUntil' => Wire::day($p->licence_until), 'clearances' => $p->clearances])->values()->all(),
+            'people' => $crew
+                ->people()
+                ->get()
+                ->map(
+                    static fn(Person $p): array => [
+                        'id' => $p->id,
+                        'revision' => $p->revision,
+                        'name' => $p->name,
+                        'licence' => $p->licence,
+                        'licenceClass' => $p->licence_class,
+                        'licensed' => $p->isLicensedOn($today),
+                        'licenceUntil' => Wire::day($p->licence_until),
+                        'clearances' => $p->clearances,
+                    ],
+                )
+                ->values()
+                ->all(),
             'tools' => $this->stock->tools($crew),
-            'kit' => array_map(static fn (array $k): array => $k + ['stale' => Prices::isStale($k['on'] === null ? null : new \DateTimeImmutable($k['on']), $today)], $crew->settings['kit'] ?? []),
+            'kit' => array_map(
+                static fn(array $k): array => $k + [
+                    'stale' => Prices::isStale($k['on'] === null ? null : new \DateTimeImmutable($k['on']), $today),
+                ],
+                $crew->settings['kit'] ?? [],
+            ),
             'stance' => $crew->settings['stance'] ?? 'any',
             'weights' => $this->assembler->weights($crew)->parts,
             'schools' => (object) ($crew->settings['schools'] ?? []),
             'prices' => $this->prices($crew),
             'figures' => $this->figures($crew),
-            'fuelOil' => $crew->settings['fuelOil'] ?? false, 'stemLimits' => ['least' => $crew->settings['stemLimits']['stemLeast'] ?? null, 'most' => $crew->settings['stemLimits']['stemMost'] ?? null],
+            'fuelOil' => $crew->settings['fuelOil'] ?? false,
+            'stemLimits' => [
+                'least' => $crew->settings['stemLimits']['stemLeast'] ?? null,
+                'most' => $crew->settings['stemLimits']['stemMost'] ?? null,
+            ],
             'poisonCentre' => $crew->settings['poisonCentre'] ?? null,
         ];
     }
@@ -61,10 +129,20 @@ final readonly class ShedWire
             [$group, $of] = [...explode('/', $path), ''];
             $name = match (true) {
                 in_array($group, ['minutesPerStem', 'minutesPerCut'], true) => $this->sentences->name("method.{$of}"),
-                $this->sentences->has("figure.by.{$group}") => $this->sentences->both("figure.by.{$group}", ['method' => $this->sentences->name("method.{$of}")])['us'],
+                $this->sentences->has("figure.by.{$group}") => $this->sentences->both("figure.by.{$group}", [
+                    'method' => $this->sentences->name("method.{$of}"),
+                ])['us'],
                 default => $this->sentences->name('figure.' . str_replace('/', '.', $path)),
             };
-            $out[] = ['path' => $path, 'group' => $group, 'name' => $name, 'below' => Wire::quantity($figure['below']), 'unit' => $figure['unit'], 'shipped' => $figure['figures'], 'own' => $own[$path] ?? null];
+            $out[] = [
+                'path' => $path,
+                'group' => $group,
+                'name' => $name,
+                'below' => Wire::quantity($figure['below']),
+                'unit' => $figure['unit'],
+                'shipped' => $figure['figures'],
+                'own' => $own[$path] ?? null,
+            ];
         }
 
         return $out;
@@ -81,8 +159,25 @@ final readonly class ShedWire
 
         return [
             'currency' => $prices->currency,
-            'wage' => $prices->wage === null ? null : ['amount' => Wire::money($prices->wage['amount']), 'on' => Wire::day($prices->wage['on']), 'stale' => Prices::isStale($prices->wage['on'], $today)],
-            'products' => array_map(static fn (string $active, array $p): array => ['active' => $active, 'amount' => Wire::money($p['amount']), 'per' => $p['per']->toWire(), 'on' => Wire::day($p['on']), 'stale' => Prices::isStale($p['on'], $today)], array_keys($prices->products), array_values($prices->products)),
+            'wage' =>
+                $prices->wage === null
+                    ? null
+                    : [
+                        'amount' => Wire::money($prices->wage['amount']),
+                        'on' => Wire::day($prices->wage['on']),
+                        'stale' => Prices::isStale($prices->wage['on'], $today),
+                    ],
+            'products' => array_map(
+                static fn(string $active, array $p): array => [
+                    'active' => $active,
+                    'amount' => Wire::money($p['amount']),
+                    'per' => $p['per']->toWire(),
+                    'on' => Wire::day($p['on']),
+                    'stale' => Prices::isStale($p['on'], $today),
+                ],
+                array_keys($prices->products),
+                array_values($prices->products),
+            ),
         ];
     }
 
@@ -90,15 +185,42 @@ final readonly class ShedWire
     private function version(LabelCardVersion $version, LabelCard $card, ?LabelCardVersion $before): array
     {
         return [
-            'id' => $version->id, 'version' => $version->version, 'confirmed' => $card->confirmed, 'registration' => $card->registration, 'formulation' => $card->formulation,
-            'actives' => array_map(static fn (array $a): array => ['active' => $a['active'], 'amount' => Wire::quantity($a['amount'])], $card->actives),
-            'carriers' => $card->carriers, 'sites' => $card->sites,
-            'methods' => array_map(static fn (CardUse $u): array => [
-                'method' => $u->method, 'min' => Wire::quantity($u->min?->percent()), 'max' => Wire::quantity($u->max?->percent()), 'perStem' => Wire::quantity($u->perStem), 'rateMost' => Wire::quantity($u->rateMost), 'spray' => Wire::quantity($u->spray),
-                'stages' => $u->stages, 'from' => $u->from === null ? null : (string) $u->from, 'to' => $u->to === null ? null : (string) $u->to, 'toWater' => $u->toWater,
-            ], $card->uses),
-            'waterBuffer' => Wire::quantity($card->waterBuffer), 'yearlyMaximum' => Wire::quantity($card->yearlyMaximum), 'aquaticAllowed' => $card->aquaticAllowed, 'licensedOnly' => $card->licensedOnly, 'reentryHours' => $card->reentryHours, 'rainfastHours' => $card->rainfastHours,
-            'wearing' => $card->wearing, 'firstAid' => $card->firstAid, 'body' => $version->body, 'changes' => $before === null ? [] : $this->changes->between($before->body, $version->body),
+            'id' => $version->id,
+            'version' => $version->version,
+            'confirmed' => $card->confirmed,
+            'registration' => $card->registration,
+            'formulation' => $card->formulation,
+            'actives' => array_map(
+                static fn(array $a): array => ['active' => $a['active'], 'amount' => Wire::quantity($a['amount'])],
+                $card->actives,
+            ),
+            'carriers' => $card->carriers,
+            'sites' => $card->sites,
+            'methods' => array_map(
+                static fn(CardUse $u): array => [
+                    'method' => $u->method,
+                    'min' => Wire::quantity($u->min?->percent()),
+                    'max' => Wire::quantity($u->max?->percent()),
+                    'perStem' => Wire::quantity($u->perStem),
+                    'rateMost' => Wire::quantity($u->rateMost),
+                    'spray' => Wire::quantity($u->spray),
+                    'stages' => $u->stages,
+                    'from' => $u->from === null ? null : (string) $u->from,
+                    'to' => $u->to === null ? null : (string) $u->to,
+                    'toWater' => $u->toWater,
+                ],
+                $card->uses,
+            ),
+            'waterBuffer' => Wire::quantity($card->waterBuffer),
+            'yearlyMaximum' => Wire::quantity($card->yearlyMaximum),
+            'aquaticAllowed' => $card->aquaticAllowed,
+            'licensedOnly' => $card->licensedOnly,
+            'reentryHours' => $card->reentryHours,
+            'rainfastHours' => $card->rainfastHours,
+            'wearing' => $card->wearing,
+            'firstAid' => $card->firstAid,
+            'body' => $version->body,
+            'changes' => $before === null ? [] : $this->changes->between($before->body, $version->body),
         ];
     }
 }

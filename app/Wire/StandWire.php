@@ -28,7 +28,14 @@ use Thicket\Mix\TankTerms;
 /** A stand with its trail: where it is, what is next, and all that the stations show of it. */
 final readonly class StandWire
 {
-    private const STATIONS = ['scout' => ['named', 'counted'], 'methods' => ['chosen'], 'mix' => ['mixed'], 'when' => [], 'field-day' => ['issued', 'done'], 'look-back' => ['judged']];
+    private const STATIONS = [
+        'scout' => ['named', 'counted'],
+        'methods' => ['chosen'],
+        'mix' => ['mixed'],
+        'when' => [],
+        'field-day' => ['issued', 'done'],
+        'look-back' => ['judged'],
+    ];
 
     public function __construct(
         private Catalogue $catalogue,
@@ -41,22 +48,42 @@ final readonly class StandWire
         private RecipeWire $recipes,
         private Gates $gates,
         private ProgrammeWire $programmes,
-    ) {
-    }
+    ) {}
 
     /** @return array<string, mixed> one line for lists */
     public function line(Stand $stand, Trail $trail): array
     {
         $act = $trail->next ?? 'finished';
-        $values = $trail->record === null ? [] : ['day' => \DateTimeImmutable::createFromInterface($trail->record->judge_after)];
+        $values =
+            $trail->record === null
+                ? []
+                : ['day' => \DateTimeImmutable::createFromInterface($trail->record->judge_after)];
 
         return [
-            'id' => $stand->id, 'name' => $this->nameOf($stand), 'species' => $stand->species,
-            'patchId' => $stand->patch_id, 'patch' => $stand->patch->name, 'groundId' => $stand->patch->ground_id, 'ground' => $stand->patch->ground->name,
-            'act' => ['code' => $act, 'text' => $this->sentences->in("act.{$act}", $act === 'judged' ? $values : [], \Thicket\Measure\System::Us)],
+            'id' => $stand->id,
+            'name' => $this->nameOf($stand),
+            'species' => $stand->species,
+            'patchId' => $stand->patch_id,
+            'patch' => $stand->patch->name,
+            'groundId' => $stand->patch->ground_id,
+            'ground' => $stand->patch->ground->name,
+            'act' => [
+                'code' => $act,
+                'text' => $this->sentences->in(
+                    "act.{$act}",
+                    $act === 'judged' ? $values : [],
+                    \Thicket\Measure\System::Us,
+                ),
+            ],
             'station' => $trail->nextStation() ?? 'look-back',
-            'from' => $act === 'finished' || $trail->step?->due_from === null || $trail->record !== null ? null : Wire::day($trail->step->due_from),
-            'position' => $trail->next === null ? count(Trail::PREDICATES) : (int) array_search($trail->next, Trail::PREDICATES, true),
+            'from' =>
+                $act === 'finished' || $trail->step?->due_from === null || $trail->record !== null
+                    ? null
+                    : Wire::day($trail->step->due_from),
+            'position' =>
+                $trail->next === null
+                    ? count(Trail::PREDICATES)
+                    : (int) array_search($trail->next, Trail::PREDICATES, true),
             'closed' => $stand->closed_at !== null,
         ];
     }
@@ -65,7 +92,8 @@ final readonly class StandWire
     public function stand(Stand $stand): array
     {
         $step = Trail::current($stand);
-        $fresh = $step === null || $step->active === null || $step->recipe === null || $this->desk->isFresh($stand, $step);
+        $fresh =
+            $step === null || $step->active === null || $step->recipe === null || $this->desk->isFresh($stand, $step);
         $trail = Trail::of($stand, $this->catalogue, $fresh);
         $situation = $this->assembler->situation($stand);
         $stage = $situation->stage();
@@ -73,7 +101,12 @@ final readonly class StandWire
 
         return $this->line($stand, $trail) + [
             'revision' => $stand->revision,
-            'season' => ['shiftDays' => $situation->shift->springDays->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), 'trusted' => $situation->shift->isTrusted, 'day' => Wire::day($situation->day), 'timeZone' => $stand->patch->ground->time_zone],
+            'season' => [
+                'shiftDays' => $situation->shift->springDays->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(),
+                'trusted' => $situation->shift->isTrusted,
+                'day' => Wire::day($situation->day),
+                'timeZone' => $stand->patch->ground->time_zone,
+            ],
             'stations' => $this->stations($trail, array_column($gates, 'station')),
             'gates' => $gates,
             'setting' => $stand->patch->setting,
@@ -82,8 +115,25 @@ final readonly class StandWire
             'seen' => (object) ($stand->sighting->seen ?? []),
             'sightingId' => $stand->sighting?->id,
             'lookAlikes' => array_map($this->lookAlike(...), $this->lookAlikes->of($stand)),
-            'stage' => $stage === null ? null : ['code' => $stage[0], 'name' => $this->sentences->name("stage.{$stage[0]}"), 'certainty' => $stage[1]->value, 'why' => $this->stageReason($situation, $stage[1]), 'couldBe' => $this->couldBe($situation, $stage[1])],
-            'tally' => $stand->tally === null ? null : ['visitedOn' => Wire::day($stand->tally->visited_on), 'rows' => $stand->tally->kind === 'stems' ? $stand->tally->rows : [], 'stems' => $situation->stemCount(), 'diameterAt' => $stand->tally->diameter_at],
+            'stage' =>
+                $stage === null
+                    ? null
+                    : [
+                        'code' => $stage[0],
+                        'name' => $this->sentences->name("stage.{$stage[0]}"),
+                        'certainty' => $stage[1]->value,
+                        'why' => $this->stageReason($situation, $stage[1]),
+                        'couldBe' => $this->couldBe($situation, $stage[1]),
+                    ],
+            'tally' =>
+                $stand->tally === null
+                    ? null
+                    : [
+                        'visitedOn' => Wire::day($stand->tally->visited_on),
+                        'rows' => $stand->tally->kind === 'stems' ? $stand->tally->rows : [],
+                        'stems' => $situation->stemCount(),
+                        'diameterAt' => $stand->tally->diameter_at,
+                    ],
             'facts' => $this->facts($stand),
             'step' => $step === null ? null : $this->step($step, $fresh),
             'plan' => $this->programmes->plan($stand, $step),
@@ -98,52 +148,141 @@ final readonly class StandWire
     {
         $method = $this->catalogue->method($step->method);
 
-        return ['stepId' => $step->id, 'standId' => $stand->id, 'revision' => $step->revision, 'saved' => $step->recipe_basis !== null && $step->recipe_basis === $this->desk->basis($recipe),
+        return [
+            'stepId' => $step->id,
+            'standId' => $stand->id,
+            'revision' => $step->revision,
+            'saved' => $step->recipe_basis !== null && $step->recipe_basis === $this->desk->basis($recipe),
             'method' => ['id' => $method->id(), 'name' => $this->sentences->name("method.{$method->id()}")],
-            'card' => $step->cardVersion === null ? null : ['product' => $step->cardVersion->card->product, 'version' => $step->cardVersion->version, 'confirmed' => $step->cardVersion->confirmed_at !== null, 'newer' => $this->newer($step->cardVersion)],
-            'sprayer' => $step->sprayer === null ? null : ['id' => $step->sprayer->id, 'name' => $step->sprayer->name, 'tank' => Wire::quantity($step->sprayer->tank()), 'gives' => Wire::quantity($step->sprayer->gives())],
-            'asked' => array_map(static fn (string $role): array => ['role' => $role, 'typed' => is_string($step->recipe[$role] ?? null) ? $step->recipe[$role] : null], RecipeDesk::EXTRAS),
-            'with' => $step->recipe['with'] ?? null, 'withAlso' => $step->recipe['withAlso'] ?? null, 'mayJoin' => $this->mayJoin($stand, $step),
-            'partners' => array_map(fn (LabelCardVersion $v): array => ['versionId' => $v->id, 'product' => $v->card->product, 'version' => $v->version, 'confirmed' => $v->confirmed_at !== null, 'newer' => $this->newer($v)], $step->partners()),
-            'water' => $step->recipe['water'] ?? null, 'additivesForWater' => $step->recipe['additivesForWater'] ?? null, 'carriers' => $this->carriers($step), 'leftover' => $step->recipe['leftover'] ?? null, 'leftoverFrom' => $step->recipe['leftoverFrom'] ?? null,
-            'leftOver' => array_map(static fn (Batch $b): array => ['id' => $b->id, 'title' => is_array($b->body['label'] ?? null) ? $b->body['label']['title'] : '', 'contents' => is_array($b->body['label'] ?? null) ? $b->body['label']['contents'] : ''], $this->desk->recentMixes($stand)), 'people' => $step->recipe['people'] ?? 1,
+            'card' =>
+                $step->cardVersion === null
+                    ? null
+                    : [
+                        'product' => $step->cardVersion->card->product,
+                        'version' => $step->cardVersion->version,
+                        'confirmed' => $step->cardVersion->confirmed_at !== null,
+                        'newer' => $this->newer($step->cardVersion),
+                    ],
+            'sprayer' =>
+                $step->sprayer === null
+                    ? null
+                    : [
+                        'id' => $step->sprayer->id,
+                        'name' => $step->sprayer->name,
+                        'tank' => Wire::quantity($step->sprayer->tank()),
+                        'gives' => Wire::quantity($step->sprayer->gives()),
+                    ],
+            'asked' => array_map(
+                static fn(string $role): array => [
+                    'role' => $role,
+                    'typed' => is_string($step->recipe[$role] ?? null) ? $step->recipe[$role] : null,
+                ],
+                RecipeDesk::EXTRAS,
+            ),
+            'with' => $step->recipe['with'] ?? null,
+            'withAlso' => $step->recipe['withAlso'] ?? null,
+            'mayJoin' => $this->mayJoin($stand, $step),
+            'partners' => array_map(
+                fn(LabelCardVersion $v): array => [
+                    'versionId' => $v->id,
+                    'product' => $v->card->product,
+                    'version' => $v->version,
+                    'confirmed' => $v->confirmed_at !== null,
+                    'newer' => $this->newer($v),
+                ],
+                $step->partners(),
+            ),
+            'water' => $step->recipe['water'] ?? null,
+            'additivesForWater' => $step->recipe['additivesForWater'] ?? null,
+            'carriers' => $this->carriers($step),
+            'leftover' => $step->recipe['leftover'] ?? null,
+            'leftoverFrom' => $step->recipe['leftoverFrom'] ?? null,
+            'leftOver' => array_map(
+                static fn(Batch $b): array => [
+                    'id' => $b->id,
+                    'title' => is_array($b->body['label'] ?? null) ? $b->body['label']['title'] : '',
+                    'contents' => is_array($b->body['label'] ?? null) ? $b->body['label']['contents'] : '',
+                ],
+                $this->desk->recentMixes($stand),
+            ),
+            'people' => $step->recipe['people'] ?? 1,
             'drawing' => $this->recipes->drawing($recipe, $step->method),
             'shelf' => $this->shelf($stand, $step, $recipe),
-        ] + $this->recipes->recipe($recipe, $this->assembler->measuringTools($stand->patch->ground->crew), $this->content($step));
+        ] +
+            $this->recipes->recipe(
+                $recipe,
+                $this->assembler->measuringTools($stand->patch->ground->crew),
+                $this->content($step),
+            );
     }
 
-    /** @return list<string> that may be chosen: fuel oil only where a card lists it, so that nobody is led to it (rulings J18) */
+    /**
+     * @return list<string> that may be chosen: fuel oil only where a card lists it, so that nobody is led to it
+     * (rulings J18)
+     */
     private function carriers(Step $step): array
     {
-        $listed = array_merge(...array_map(fn (LabelCardVersion $version): array => $this->assembler->card($version)->carriers, $step->cardVersions()));
+        $listed = array_merge(
+            ...array_map(
+                fn(LabelCardVersion $version): array => $this->assembler->card($version)->carriers,
+                $step->cardVersions(),
+            ),
+        );
 
-        return array_values(array_filter(Carrier::ALL, static fn (string $one): bool => $one !== Carrier::FUEL_OIL || in_array($one, $listed, true)));
+        return array_values(
+            array_filter(
+                Carrier::ALL,
+                static fn(string $one): bool => $one !== Carrier::FUEL_OIL || in_array($one, $listed, true),
+            ),
+        );
     }
 
-    /** @return list<array<string, mixed>> of each product of the recipe: what is left on the shelf, and what it falls short */
+    /**
+     * @return list<array<string, mixed>> of each product of the recipe: what is left on the shelf, and what it falls
+     * short
+     */
     private function shelf(Stand $stand, Step $step, Recipe $recipe): array
     {
         $out = [];
         foreach ($step->cardVersions() as $n => $version) {
-            $need = $n === 0 ? $recipe->product() : ($recipe->products[$n]->amount ?? null);
+            $need = $n === 0 ? $recipe->product() : $recipe->products[$n]->amount ?? null;
             if ($need !== null) {
                 $left = $this->shelf->left($stand->patch->ground->crew, $version->label_card_id, $need);
-                $out[] = ['product' => $version->card->product, 'left' => Wire::quantity($left), 'short' => $left->isLessThan($need) ? Wire::quantity($need->minus($left)) : null];
+                $out[] = [
+                    'product' => $version->card->product,
+                    'left' => Wire::quantity($left),
+                    'short' => $left->isLessThan($need) ? Wire::quantity($need->minus($left)) : null,
+                ];
             }
         }
 
         return $out;
     }
 
-    /** @return list<array{versionId: string, product: string}> confirmed cards that list this use and could be mixed in; none where the job is no spray */
+    /**
+     * @return list<array{versionId: string, product: string}> confirmed cards that list this use and could be mixed in;
+     * none where the job is no spray
+     */
     private function mayJoin(Stand $stand, Step $step): array
     {
         $method = $this->catalogue->method($step->method);
         $out = [];
-        foreach ($step->cardVersion !== null && TankTerms::mayMix($method) ? $stand->patch->ground->crew->labelCards()->with('versions')->orderBy('product')->get() : [] as $card) {
-            $version = $card->versions->first(static fn (LabelCardVersion $v): bool => $v->confirmed_at !== null);
-            $read = $version === null || $card->id === $step->cardVersion?->label_card_id ? null : $this->assembler->card($version);
-            if ($version !== null && $read !== null && ($read->allowsMethod($method->id()) || $read->allowsMethod($method->like()))) {
+        foreach (
+            $step->cardVersion !== null && TankTerms::mayMix($method)
+                ? $stand->patch->ground->crew->labelCards()->with('versions')->orderBy('product')->get()
+                : []
+            as $card
+        ) {
+            $version = $card->versions->first(static fn(LabelCardVersion $v): bool => $v->confirmed_at !== null);
+            $read =
+                $version === null || $card->id === $step->cardVersion?->label_card_id
+                    ? null
+                    : $this->assembler->card($version);
+            if (
+                $version !== null &&
+                $read !== null &&
+                ($read->allowsMethod($method->id()) || $read->allowsMethod($method->like()))
+            ) {
                 $out[] = ['versionId' => $version->id, 'product' => $card->product];
             }
         }
@@ -151,12 +290,17 @@ final readonly class StandWire
         return $out;
     }
 
-    /** @return array{version: int, changes: list<array{field: string, was: string, now: string}>}|null a newer confirmed version, with what it changes */
+    /**
+     * @return array{version: int, changes: list<array{field: string, was: string, now: string}>}|null a newer confirmed
+     * version, with what it changes
+     */
     private function newer(LabelCardVersion $version): ?array
     {
         $newer = $version->newer();
 
-        return $newer === null ? null : ['version' => $newer->version, 'changes' => $this->changes->between($version->body, $newer->body)];
+        return $newer === null
+            ? null
+            : ['version' => $newer->version, 'changes' => $this->changes->between($version->body, $newer->body)];
     }
 
     /** How much active a litre of the product holds, by its card. */
@@ -174,10 +318,14 @@ final readonly class StandWire
 
     public function nameOf(Stand $stand): string
     {
-        return $stand->species === null ? $this->sentences->name('plant.unnamed') : $this->catalogue->species($stand->species)->commonName();
+        return $stand->species === null
+            ? $this->sentences->name('plant.unnamed')
+            : $this->catalogue->species($stand->species)->commonName();
     }
 
-    /** Why a stage is taken: who saw it, or from when to when the catalogue expects it here, and what moved the season. */
+    /**
+     * Why a stage is taken: who saw it, or from when to when the catalogue expects it here, and what moved the season.
+     */
     private function stageReason(Situation $situation, Certainty $certainty): string
     {
         if ($certainty !== Certainty::Estimated) {
@@ -187,7 +335,12 @@ final readonly class StandWire
         if ($estimate === null) {
             return '';
         }
-        $values = ['since' => $this->sentences->day($estimate['since']), 'until' => $estimate['until'] === null ? '' : $this->sentences->day($estimate['until']), 'open' => $estimate['until'] === null ? 'yes' : 'no', 'margin' => $estimate['marginDays']];
+        $values = [
+            'since' => $this->sentences->day($estimate['since']),
+            'until' => $estimate['until'] === null ? '' : $this->sentences->day($estimate['until']),
+            'open' => $estimate['until'] === null ? 'yes' : 'no',
+            'margin' => $estimate['marginDays'],
+        ];
 
         return $this->sentences->in("stage-why.{$situation->shift->source}", $values, \Thicket\Measure\System::Us);
     }
@@ -197,7 +350,10 @@ final readonly class StandWire
     {
         $estimate = $certainty === Certainty::Estimated ? $situation->phenology()?->estimateOn($situation->day) : null;
 
-        return array_map(fn (string $stage): string => $this->sentences->name("stage.{$stage}"), $estimate['couldBe'] ?? []);
+        return array_map(
+            fn(string $stage): string => $this->sentences->name("stage.{$stage}"),
+            $estimate['couldBe'] ?? [],
+        );
     }
 
     /**
@@ -210,11 +366,20 @@ final readonly class StandWire
         $out = [];
         $nextStation = $trail->nextStation();
         foreach (self::STATIONS as $id => $predicates) {
-            $done = $predicates !== [] && array_filter($predicates, static fn (string $p): bool => !$trail->met[$p]) === [];
+            $done =
+                $predicates !== [] && array_filter($predicates, static fn(string $p): bool => !$trail->met[$p]) === [];
             $state = match (true) {
-                $id === $nextStation => 'next', $done => 'done', $id === 'when' => $trail->met['chosen'] ? 'done' : 'open', default => 'open',
+                $id === $nextStation => 'next',
+                $done => 'done',
+                $id === 'when' => $trail->met['chosen'] ? 'done' : 'open',
+                default => 'open',
             };
-            $out[] = ['id' => $id, 'name' => $this->sentences->name("station.{$id}"), 'state' => $state, 'gated' => $trail->met['chosen'] && !$trail->met['issued'] && in_array($id, $gated, true)];
+            $out[] = [
+                'id' => $id,
+                'name' => $this->sentences->name("station.{$id}"),
+                'state' => $state,
+                'gated' => $trail->met['chosen'] && !$trail->met['issued'] && in_array($id, $gated, true),
+            ];
         }
 
         return $out;
@@ -228,9 +393,24 @@ final readonly class StandWire
     private function lookAlike(array $look): array
     {
         return [
-            'pair' => implode('--', $look['pair']->strings('pair')), 'other' => ['id' => $look['other'], 'name' => $this->catalogue->species($look['other'])->commonName(), 'scientific' => $this->catalogue->species($look['other'])->scientificName()],
-            'danger' => $look['pair']->string('danger'), 'gated' => $look['gated'], 'resolved' => $look['resolved'],
-            'tests' => array_map(fn ($test): array => ['id' => $test->string('id'), 'question' => $this->sentences->lookTest($look['pair'], $test), 'handling' => $this->sentences->name('handling.' . $test->string('handling')), 'yes' => $test->node('points')->string('yes')], array_values($look['pair']->nodes('tests'))),
+            'pair' => implode('--', $look['pair']->strings('pair')),
+            'other' => [
+                'id' => $look['other'],
+                'name' => $this->catalogue->species($look['other'])->commonName(),
+                'scientific' => $this->catalogue->species($look['other'])->scientificName(),
+            ],
+            'danger' => $look['pair']->string('danger'),
+            'gated' => $look['gated'],
+            'resolved' => $look['resolved'],
+            'tests' => array_map(
+                fn($test): array => [
+                    'id' => $test->string('id'),
+                    'question' => $this->sentences->lookTest($look['pair'], $test),
+                    'handling' => $this->sentences->name('handling.' . $test->string('handling')),
+                    'yes' => $test->node('points')->string('yes'),
+                ],
+                array_values($look['pair']->nodes('tests')),
+            ),
         ];
     }
 
@@ -241,7 +421,13 @@ final readonly class StandWire
         $out = [];
         foreach ($this->assembler->newest($stand->patch) as $fact => $observation) {
             $name = FactName::from($fact);
-            $out[] = ['fact' => $fact, 'name' => $this->sentences->in("fact.{$fact}", ['keeper' => ''], \Thicket\Measure\System::Us), 'value' => $observation->body['value'] ?? null, 'at' => Wire::moment($observation->at, $stand->patch->ground->time_zone), 'stale' => $situation->fact($name) === null];
+            $out[] = [
+                'fact' => $fact,
+                'name' => $this->sentences->in("fact.{$fact}", ['keeper' => ''], \Thicket\Measure\System::Us),
+                'value' => $observation->body['value'] ?? null,
+                'at' => Wire::moment($observation->at, $stand->patch->ground->time_zone),
+                'stale' => $situation->fact($name) === null,
+            ];
         }
 
         return $out;
@@ -251,10 +437,22 @@ final readonly class StandWire
     private function step(Step $step, bool $fresh): array
     {
         return [
-            'id' => $step->id, 'revision' => $step->revision, 'rowId' => implode('/', array_filter([$step->method, $step->active, $step->label_card_version_id])),
+            'id' => $step->id,
+            'revision' => $step->revision,
+            'rowId' => implode('/', array_filter([$step->method, $step->active, $step->label_card_version_id])),
             'method' => ['id' => $step->method, 'name' => $this->sentences->name("method.{$step->method}")],
-            'active' => $step->active === null ? null : $this->catalogue->active($step->active)->name(), 'why' => $step->why, 'usesProduct' => $step->active !== null,
-            'product' => $step->cardVersion?->card->product, 'recipe' => $step->active === null ? 'none' : ($step->recipe_basis === null ? 'missing' : ($fresh ? 'saved' : 'check-again')),
+            'active' => $step->active === null ? null : $this->catalogue->active($step->active)->name(),
+            'why' => $step->why,
+            'usesProduct' => $step->active !== null,
+            'product' => $step->cardVersion?->card->product,
+            'recipe' =>
+                $step->active === null
+                    ? 'none'
+                    : ($step->recipe_basis === null
+                        ? 'missing'
+                        : ($fresh
+                            ? 'saved'
+                            : 'check-again')),
         ];
     }
 }

@@ -17,16 +17,17 @@ use Brick\Math\RoundingMode;
 use Illuminate\Support\Collection;
 use Thicket\Measure\Reading;
 
-/** What stands in the Shed besides cards: containers with their draws, sprayers with their calibrations, tools with their loans. */
+/**
+ * What stands in the Shed besides cards: containers with their draws, sprayers with their calibrations, tools with
+ * their loans.
+ */
 final readonly class StockWire
 {
     /** Days before a date of expiry from which it is said. */
     private const EXPIRES_SOON_DAYS = 90;
     private const MOST_DRAWS = 8;
 
-    public function __construct(private Sentences $sentences, private JobClock $clock)
-    {
-    }
+    public function __construct(private Sentences $sentences, private JobClock $clock) {}
 
     /**
      * @param Collection<int|string, string> $names of users by id
@@ -38,14 +39,46 @@ final readonly class StockWire
         $zone = $crew->timeZone();
         $today = $this->clock->today($zone);
 
-        return $crew->containers()->with(['card', 'draws.batch'])->get()->map(fn (Container $c): array => [
-            'id' => $c->id, 'revision' => $c->revision, 'cardId' => $c->label_card_id, 'product' => $c->card->product, 'size' => Wire::quantity($c->size()), 'sold' => Wire::asSold($c->size()), 'left' => Wire::quantity($c->left()),
-            'share' => (string) $c->left()->per($c->size())->toScale(4, RoundingMode::HALF_UP), 'lot' => $c->lot, 'place' => $c->place, 'openedOn' => Wire::day($c->opened_on), 'expiresOn' => Wire::day($c->expires_on), 'tare' => Wire::quantity($c->tare()),
-            'advice' => $this->advice($c, $today),
-            'draws' => $c->draws->take(self::MOST_DRAWS)->map(static fn (Draw $d): array => [
-                'id' => $d->id, 'kind' => $d->kind, 'typed' => $d->typed, 'on' => Wire::day(JobClock::dayOf($d->drawn_at, $zone)), 'by' => $names[$d->drawn_by] ?? '', 'reason' => $d->reason, 'batch' => $d->batch?->number, 'recordId' => $d->batch?->record_id,
-            ])->values()->all(),
-        ])->values()->all();
+        return $crew
+            ->containers()
+            ->with(['card', 'draws.batch'])
+            ->get()
+            ->map(
+                fn(Container $c): array => [
+                    'id' => $c->id,
+                    'revision' => $c->revision,
+                    'cardId' => $c->label_card_id,
+                    'product' => $c->card->product,
+                    'size' => Wire::quantity($c->size()),
+                    'sold' => Wire::asSold($c->size()),
+                    'left' => Wire::quantity($c->left()),
+                    'share' => (string) $c->left()->per($c->size())->toScale(4, RoundingMode::HALF_UP),
+                    'lot' => $c->lot,
+                    'place' => $c->place,
+                    'openedOn' => Wire::day($c->opened_on),
+                    'expiresOn' => Wire::day($c->expires_on),
+                    'tare' => Wire::quantity($c->tare()),
+                    'advice' => $this->advice($c, $today),
+                    'draws' => $c->draws
+                        ->take(self::MOST_DRAWS)
+                        ->map(
+                            static fn(Draw $d): array => [
+                                'id' => $d->id,
+                                'kind' => $d->kind,
+                                'typed' => $d->typed,
+                                'on' => Wire::day(JobClock::dayOf($d->drawn_at, $zone)),
+                                'by' => $names[$d->drawn_by] ?? '',
+                                'reason' => $d->reason,
+                                'batch' => $d->batch?->number,
+                                'recordId' => $d->batch?->record_id,
+                            ],
+                        )
+                        ->values()
+                        ->all(),
+                ],
+            )
+            ->values()
+            ->all();
     }
 
     /** @return array{code: string, text: string}|null what to do with a container as it is (rulings J10) */
@@ -53,8 +86,12 @@ final readonly class StockWire
     {
         $code = match (true) {
             $container->left()->isZero() => 'stock.empty',
-            $container->expires_on !== null && $container->expires_on->format('Y-m-d') < $today->format('Y-m-d') => 'stock.expired',
-            $container->expires_on !== null && $container->expires_on->format('Y-m-d') < $today->modify('+' . self::EXPIRES_SOON_DAYS . ' days')->format('Y-m-d') => 'stock.expires-soon',
+            $container->expires_on !== null && $container->expires_on->format('Y-m-d') < $today->format('Y-m-d')
+                => 'stock.expired',
+            $container->expires_on !== null &&
+                $container->expires_on->format('Y-m-d') <
+                    $today->modify('+' . self::EXPIRES_SOON_DAYS . ' days')->format('Y-m-d')
+                => 'stock.expires-soon',
             $container->place === null => 'stock.no-place',
             default => null,
         };
@@ -71,12 +108,42 @@ final readonly class StockWire
     {
         $today = $this->clock->today($crew->timeZone())->format('Y-m-d');
 
-        return $crew->sprayers()->with('calibrations')->get()->map(static fn (Sprayer $s): array => [
-            'id' => $s->id, 'revision' => $s->revision, 'name' => $s->name, 'kind' => $s->kind, 'tank' => Wire::quantity($s->tank()), 'gives' => Wire::quantity($s->gives()),
-            'material' => $s->details['material'] ?? null, 'solventProof' => $s->details['solventProof'] ?? null, 'nozzle' => $s->details['nozzle'] ?? null, 'ratedFlow' => self::typed($s->details['ratedFlow'] ?? null),
-            'calibratedOn' => Wire::day($s->calibrated_on), 'dueOn' => Wire::day($s->dueOn()), 'due' => $s->dueOn() === null || $s->dueOn()->format('Y-m-d') < $today,
-            'history' => $s->calibrations->map(static fn (Calibration $c): array => ['id' => $c->id, 'way' => $c->way, 'on' => Wire::day($c->made_on), 'by' => $names[$c->getAttribute('made_by')] ?? '', 'gives' => Wire::quantity($c->gives()), 'worn' => is_int($c->body['worn'] ?? null) ? $c->body['worn'] : null])->values()->all(),
-        ])->values()->all();
+        return $crew
+            ->sprayers()
+            ->with('calibrations')
+            ->get()
+            ->map(
+                static fn(Sprayer $s): array => [
+                    'id' => $s->id,
+                    'revision' => $s->revision,
+                    'name' => $s->name,
+                    'kind' => $s->kind,
+                    'tank' => Wire::quantity($s->tank()),
+                    'gives' => Wire::quantity($s->gives()),
+                    'material' => $s->details['material'] ?? null,
+                    'solventProof' => $s->details['solventProof'] ?? null,
+                    'nozzle' => $s->details['nozzle'] ?? null,
+                    'ratedFlow' => self::typed($s->details['ratedFlow'] ?? null),
+                    'calibratedOn' => Wire::day($s->calibrated_on),
+                    'dueOn' => Wire::day($s->dueOn()),
+                    'due' => $s->dueOn() === null || $s->dueOn()->format('Y-m-d') < $today,
+                    'history' => $s->calibrations
+                        ->map(
+                            static fn(Calibration $c): array => [
+                                'id' => $c->id,
+                                'way' => $c->way,
+                                'on' => Wire::day($c->made_on),
+                                'by' => $names[$c->getAttribute('made_by')] ?? '',
+                                'gives' => Wire::quantity($c->gives()),
+                                'worn' => is_int($c->body['worn'] ?? null) ? $c->body['worn'] : null,
+                            ],
+                        )
+                        ->values()
+                        ->all(),
+                ],
+            )
+            ->values()
+            ->all();
     }
 
     /** @return list<array<string, mixed>> */
@@ -84,15 +151,39 @@ final readonly class StockWire
     {
         $today = $this->clock->today($crew->timeZone())->format('Y-m-d');
 
-        return $crew->tools()->with('loans')->get()->map(function (Tool $tool) use ($today): array {
-            $out = $tool->loans->first(static fn (Loan $l): bool => $l->returned_on === null);
+        return $crew
+            ->tools()
+            ->with('loans')
+            ->get()
+            ->map(function (Tool $tool) use ($today): array {
+                $out = $tool->loans->first(static fn(Loan $l): bool => $l->returned_on === null);
 
-            return [
-                'id' => $tool->id, 'revision' => $tool->revision, 'name' => $tool->name, 'kind' => $tool->kind, 'kindName' => $this->sentences->name("tool.{$tool->kind}"), 'measures' => isset($tool->details['graduation']),
-                'jaw' => self::printed($tool->details['jaw'] ?? null), 'blade' => self::printed($tool->details['blade'] ?? null), 'graduation' => self::printed($tool->details['graduation'] ?? null), 'holds' => self::printed($tool->details['holds'] ?? null), 'clearance' => $tool->details['clearance'] ?? null,
-                'loan' => $out === null ? null : ['id' => $out->id, 'to' => $out->borrower, 'on' => Wire::day($out->lent_on), 'dueOn' => Wire::day($out->due_on), 'late' => $out->due_on !== null && $out->due_on->format('Y-m-d') < $today],
-            ];
-        })->values()->all();
+                return [
+                    'id' => $tool->id,
+                    'revision' => $tool->revision,
+                    'name' => $tool->name,
+                    'kind' => $tool->kind,
+                    'kindName' => $this->sentences->name("tool.{$tool->kind}"),
+                    'measures' => isset($tool->details['graduation']),
+                    'jaw' => self::printed($tool->details['jaw'] ?? null),
+                    'blade' => self::printed($tool->details['blade'] ?? null),
+                    'graduation' => self::printed($tool->details['graduation'] ?? null),
+                    'holds' => self::printed($tool->details['holds'] ?? null),
+                    'clearance' => $tool->details['clearance'] ?? null,
+                    'loan' =>
+                        $out === null
+                            ? null
+                            : [
+                                'id' => $out->id,
+                                'to' => $out->borrower,
+                                'on' => Wire::day($out->lent_on),
+                                'dueOn' => Wire::day($out->due_on),
+                                'late' => $out->due_on !== null && $out->due_on->format('Y-m-d') < $today,
+                            ],
+                ];
+            })
+            ->values()
+            ->all();
     }
 
     /** @return array<string, mixed>|null */

@@ -22,7 +22,8 @@ final class Wire
     /**
      * A length or an area of the ground: also as people say it, where that is rounded; the exact figure is a tap away.
      *
-     * @return array{value: string, unit: string, shown: array{us: string, metric: string}, told?: array{us: string, metric: string}}|null
+     * @return array{value: string, unit: string, shown: array{us: string, metric: string}, told?: array{us: string,
+     *     metric: string}}|null
      */
     public static function ground(?Quantity $quantity): ?array
     {
@@ -33,7 +34,7 @@ final class Wire
         $told = ['us' => Shown::told($quantity, System::Us), 'metric' => Shown::told($quantity, System::Metric)];
         $isRounded = $told['us']['about'] || $told['metric']['about'];
 
-        return $isRounded ? $wire + ['told' => array_map(static fn (array $one): string => $one['text'], $told)] : $wire;
+        return $isRounded ? $wire + ['told' => array_map(static fn(array $one): string => $one['text'], $told)] : $wire;
     }
 
     /** A size as it stands on the container, whatever units are looked in; it reads again as typed. */
@@ -59,7 +60,9 @@ final class Wire
             return null;
         }
         $hours = $time->in(Unit::Hour);
-        $text = $hours->toScale($hours->isLessThan(10) ? 1 : 0, \Brick\Math\RoundingMode::HALF_UP)->stripTrailingZeros() . ' h';
+        $text =
+            $hours->toScale($hours->isLessThan(10) ? 1 : 0, \Brick\Math\RoundingMode::HALF_UP)->stripTrailingZeros() .
+            ' h';
 
         return Quantity::of($hours, Unit::Hour)->toWire() + ['shown' => ['us' => $text, 'metric' => $text]];
     }
@@ -69,11 +72,14 @@ final class Wire
      *
      * @param array{Quantity, Quantity, Quantity}|null $range
      *
-     * @return array{low: array<string, mixed>|null, use: array<string, mixed>|null, high: array<string, mixed>|null}|null
+     * @return array{low: array<string, mixed>|null, use: array<string, mixed>|null, high: array<string,
+     *     mixed>|null}|null
      */
     public static function range(?array $range): ?array
     {
-        return $range === null ? null : ['low' => self::hours($range[0]), 'use' => self::hours($range[1]), 'high' => self::hours($range[2])];
+        return $range === null
+            ? null
+            : ['low' => self::hours($range[0]), 'use' => self::hours($range[1]), 'high' => self::hours($range[2])];
     }
 
     public static function day(?\DateTimeInterface $day): ?string
@@ -84,7 +90,11 @@ final class Wire
     /** @param string|null $timeZone of the ground it belongs to: its day is read off as it was there */
     public static function moment(?\DateTimeInterface $moment, ?string $timeZone = null): ?string
     {
-        return $moment === null ? null : \DateTimeImmutable::createFromInterface($moment)->setTimezone(new \DateTimeZone($timeZone ?? 'UTC'))->format(\DATE_RFC3339);
+        return $moment === null
+            ? null
+            : \DateTimeImmutable::createFromInterface($moment)
+                ->setTimezone(new \DateTimeZone($timeZone ?? 'UTC'))
+                ->format(\DATE_RFC3339);
     }
 
     /**
@@ -105,7 +115,9 @@ final class Wire
     {
         return match (true) {
             $value instanceof Quantity => self::quantity($value),
-            $value instanceof BigRational => (string) $value->toScale(9, \Brick\Math\RoundingMode::HALF_UP)->stripTrailingZeros(),
+            $value instanceof BigRational => (string) $value
+                ->toScale(9, \Brick\Math\RoundingMode::HALF_UP)
+                ->stripTrailingZeros(),
             $value instanceof \DateTimeInterface => self::day($value),
             is_array($value) => array_map(self::value(...), $value),
             default => $value,

@@ -24,9 +24,7 @@ final readonly class YearWire
     /** Lanes of a strip that can still be read. */
     private const FEW = 6;
 
-    public function __construct(private Sentences $sentences, private Catalogue $catalogue)
-    {
-    }
+    public function __construct(private Sentences $sentences, private Catalogue $catalogue) {}
 
     /**
      * @param Row|null $chosenRow the job in hand, judged today
@@ -36,20 +34,56 @@ final readonly class YearWire
     public function year(Situation $situation, int $year, Board $board, ?Row $chosenRow): array
     {
         $few = $board->few(self::FEW, $chosenRow);
-        $strip = YearStrip::of($situation, $year, array_map(static fn (Row $r): Candidate => $r->candidate, $few));
+        $strip = YearStrip::of($situation, $year, array_map(static fn(Row $r): Candidate => $r->candidate, $few));
 
         return [
-            'year' => $year, 'today' => Wire::day($situation->day), 'shiftDays' => $situation->shift->springDays->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(), 'trusted' => $situation->shift->isTrusted,
-            'weeks' => array_map(fn (array $week): array => [
-                'first' => Wire::day($week['first']), 'last' => Wire::day($week['last']), 'flow' => $week['flow'], 'sap' => $week['sap'],
-                'stage' => $week['stage'] === null ? null : ['code' => $week['stage'], 'name' => $this->sentences->name("stage.{$week['stage']}")],
-            ], $strip->weeks),
-            'lanes' => array_map(fn (array $lane, Row $row): array => $this->lane($lane['windows'], $row, $situation, $strip, $row === $chosenRow), $strip->lanes, $few),
-            'care' => array_map(fn (array $span): array => ['kind' => $span['kind'], 'name' => $this->sentences->in("care.{$span['kind']}", ['keeper' => $span['name']], System::Us), 'first' => Wire::day($span['first']), 'last' => Wire::day($span['last']), 'text' => $this->sentences->day($span['first']) . ' – ' . $this->sentences->day($span['last'])], Sensitive::spans($situation, $year, $this->catalogue)),
-            'chosen' => $chosenRow === null ? null : [
-                'name' => $this->sentences->name("method.{$chosenRow->candidate->method->id()}"), 'outcome' => $chosenRow->outcome->value, 'outcomeName' => $this->sentences->name("outcome.{$chosenRow->outcome->value}"),
-                'opens' => $this->opens($situation, $chosenRow),
-            ],
+            'year' => $year,
+            'today' => Wire::day($situation->day),
+            'shiftDays' => $situation->shift->springDays->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(),
+            'trusted' => $situation->shift->isTrusted,
+            'weeks' => array_map(
+                fn(array $week): array => [
+                    'first' => Wire::day($week['first']),
+                    'last' => Wire::day($week['last']),
+                    'flow' => $week['flow'],
+                    'sap' => $week['sap'],
+                    'stage' =>
+                        $week['stage'] === null
+                            ? null
+                            : ['code' => $week['stage'], 'name' => $this->sentences->name("stage.{$week['stage']}")],
+                ],
+                $strip->weeks,
+            ),
+            'lanes' => array_map(
+                fn(array $lane, Row $row): array => $this->lane(
+                    $lane['windows'],
+                    $row,
+                    $situation,
+                    $strip,
+                    $row === $chosenRow,
+                ),
+                $strip->lanes,
+                $few,
+            ),
+            'care' => array_map(
+                fn(array $span): array => [
+                    'kind' => $span['kind'],
+                    'name' => $this->sentences->in("care.{$span['kind']}", ['keeper' => $span['name']], System::Us),
+                    'first' => Wire::day($span['first']),
+                    'last' => Wire::day($span['last']),
+                    'text' => $this->sentences->day($span['first']) . ' – ' . $this->sentences->day($span['last']),
+                ],
+                Sensitive::spans($situation, $year, $this->catalogue),
+            ),
+            'chosen' =>
+                $chosenRow === null
+                    ? null
+                    : [
+                        'name' => $this->sentences->name("method.{$chosenRow->candidate->method->id()}"),
+                        'outcome' => $chosenRow->outcome->value,
+                        'outcomeName' => $this->sentences->name("outcome.{$chosenRow->outcome->value}"),
+                        'opens' => $this->opens($situation, $chosenRow),
+                    ],
         ];
     }
 
@@ -61,30 +95,55 @@ final readonly class YearWire
     private function lane(array $windows, Row $row, Situation $situation, YearStrip $strip, bool $chosen): array
     {
         $of = RowOfTheYear::of($situation, $row->candidate, $strip->year);
-        $name = fn (Outcome $o): string => $this->sentences->name("outcome.{$o->value}");
+        $name = fn(Outcome $o): string => $this->sentences->name("outcome.{$o->value}");
 
         return [
-            'method' => ['id' => $row->candidate->method->id(), 'name' => $this->sentences->name("method.{$row->candidate->method->id()}")],
-            'active' => $row->candidate->active?->name(), 'chosen' => $chosen,
+            'method' => [
+                'id' => $row->candidate->method->id(),
+                'name' => $this->sentences->name("method.{$row->candidate->method->id()}"),
+            ],
+            'active' => $row->candidate->active?->name(),
+            'chosen' => $chosen,
             'windows' => array_map($this->window(...), $windows),
             'weeks' => array_map(static function (array $week) use ($of, $name): array {
                 $between = $of->between($week['first'], $week['last']);
 
-                return ['worst' => $between['worst']->value, 'best' => $between['best']->value, 'name' => $between['worst'] === $between['best'] ? $name($between['worst']) : $name($between['worst']) . ' – ' . $name($between['best'])];
+                return [
+                    'worst' => $between['worst']->value,
+                    'best' => $between['best']->value,
+                    'name' =>
+                        $between['worst'] === $between['best']
+                            ? $name($between['worst'])
+                            : $name($between['worst']) . ' – ' . $name($between['best']),
+                ];
             }, $strip->weeks),
-            'now' => $row->outcome->value, 'nowName' => $name($row->outcome), 'opens' => $this->opens($situation, $row),
+            'now' => $row->outcome->value,
+            'nowName' => $name($row->outcome),
+            'opens' => $this->opens($situation, $row),
         ];
     }
 
     /** @return array<string, mixed>|null */
     private function opens(Situation $situation, Row $row): ?array
     {
-        return $row->opens === null ? null : ['date' => Wire::day($row->opens), 'text' => $this->sentences->day($row->opens), 'weeks' => intdiv(max(0, Day::between($situation->day, $row->opens)) + 6, 7)];
+        return $row->opens === null
+            ? null
+            : [
+                'date' => Wire::day($row->opens),
+                'text' => $this->sentences->day($row->opens),
+                'weeks' => intdiv(max(0, Day::between($situation->day, $row->opens)) + 6, 7),
+            ];
     }
 
     /** @return array<string, mixed> */
     private function window(Window $window): array
     {
-        return ['first' => Wire::day($window->first), 'last' => Wire::day($window->last), 'grade' => $window->grade->value, 'why' => $this->sentences->name("why.{$window->reason}"), 'text' => $this->sentences->day($window->first) . ' – ' . $this->sentences->day($window->last)];
+        return [
+            'first' => Wire::day($window->first),
+            'last' => Wire::day($window->last),
+            'grade' => $window->grade->value,
+            'why' => $this->sentences->name("why.{$window->reason}"),
+            'text' => $this->sentences->day($window->first) . ' – ' . $this->sentences->day($window->last),
+        ];
     }
 }

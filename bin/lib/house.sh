@@ -51,9 +51,12 @@ install_debian_packages() {
   local ok=1
   "${as_root[@]}" apt-get update -qq || say "apt-get update had trouble; trying with the lists at hand."
   # shellcheck disable=SC2086 # a list of names
-  "${as_root[@]}" env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $missing >"$THICKET_VAR/apt.log" 2>&1 || ok=0
+  "${as_root[@]}" env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $missing \
+    >"$THICKET_VAR/apt.log" 2>&1 || ok=0
   [ "$made_policy" = 1 ] && "${as_root[@]}" rm -f "$policy"
-  [ "$ok" = 1 ] || { tail -n 20 "$THICKET_VAR/apt.log" >&2; die "apt-get could not install them (whole log: $THICKET_VAR/apt.log)."; }
+  [ "$ok" = 1 ] && return 0
+  tail -n 20 "$THICKET_VAR/apt.log" >&2
+  die "apt-get could not install them (whole log: $THICKET_VAR/apt.log)."
 }
 
 # A file that is its owner's alone from the moment it is there: $1 the file, $2 what it holds.
@@ -65,7 +68,8 @@ install_php_packages() {
   local want; want="$(stamp_of "$THICKET_ROOT/composer.json")"
   [ "$(cat "$THICKET_ROOT/vendor/.stamp" 2>/dev/null)" = "$want" ] && return 0
   say "Installing PHP packages."
-  (cd "$THICKET_ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --quiet --prefer-dist) \
+  (cd "$THICKET_ROOT" \
+    && COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress --quiet --prefer-dist) \
     || die "composer could not install the PHP packages; run 'composer install' to see why."
   # some packages unpack readable by their owner only; the web server's account must read them
   chmod -R a+rX "$THICKET_ROOT/vendor"
@@ -84,7 +88,10 @@ install_node_packages() {
 # Front end into $1 (below web/), only when a source of it changed.
 build_web() {
   local out="$THICKET_ROOT/web/$1" want
-  want="$(cd "$THICKET_ROOT" && { find web/src web/index.html web/public -type f -print0 2>/dev/null | sort -z | xargs -0 cat; cat vite.config.ts package-lock.json openapi.yaml; } | sha256sum | cut -c1-16)"
+  want="$(cd "$THICKET_ROOT" && {
+    find web/src web/index.html web/public -type f -print0 2>/dev/null | sort -z | xargs -0 cat
+    cat vite.config.ts package-lock.json openapi.yaml
+  } | sha256sum | cut -c1-16)"
   [ "$(cat "$out/.stamp" 2>/dev/null)" = "$want" ] && return 0
   say "Building the front end into web/$1."
   (cd "$THICKET_ROOT" && npx --no-install openapi-typescript openapi.yaml -o web/src/api/schema.d.ts >/dev/null \
@@ -93,7 +100,9 @@ build_web() {
 }
 
 free_port() {
-  php -r '$from=(int)$argv[1]; for($p=$from;$p<$from+200;$p++){ $s=@stream_socket_server("tcp://127.0.0.1:$p"); if($s){echo $p; exit(0);} } exit(1);' "$1" \
+  php -r '$from=(int)$argv[1];
+    for($p=$from;$p<$from+200;$p++){ $s=@stream_socket_server("tcp://127.0.0.1:$p"); if($s){echo $p; exit(0);} }
+    exit(1);' "$1" \
     || die "no free port on loopback from $1 on."
 }
 
@@ -135,8 +144,9 @@ choose_var() {
 # The Debian service account $1 when we are root, else ourselves. Where www-data cannot read this checkout (a home
 # directory closed to others) the web server runs as root, on loopback only.
 service_user() {
+  local as=(setpriv --reuid=www-data --regid=www-data --clear-groups)
   if [ "$(id -u)" != 0 ]; then id -un
-  elif [ "$1" = www-data ] && ! setpriv --reuid=www-data --regid=www-data --clear-groups test -r "$THICKET_ROOT/public/index.php" 2>/dev/null; then printf 'root'
+  elif [ "$1" = www-data ] && ! "${as[@]}" test -r "$THICKET_ROOT/public/index.php" 2>/dev/null; then printf 'root'
   else printf '%s' "$1"; fi
 }
 
@@ -158,23 +168,32 @@ database_start() {
   if [ ! -d "$data" ]; then
     say "Making the database in $data."
     mkdir -p "$data"; [ "$(id -u)" = 0 ] && chown mysql:mysql "$data"
-    mariadb-install-db --no-defaults --datadir="$data" ${user:+--user="$user"} --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" \
-      --skip-test-db >"$THICKET_VAR/log/mariadb-install.log" 2>&1 || die "MariaDB could not make its data directory (see $THICKET_VAR/log/mariadb-install.log)."
+    mariadb-install-db --no-defaults --datadir="$data" ${user:+--user="$user"} --skip-test-db \
+      --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" \
+      >"$THICKET_VAR/log/mariadb-install.log" 2>&1 \
+      || die "MariaDB could not make its data directory (see $THICKET_VAR/log/mariadb-install.log)."
     touch "$data/.complete"
   fi
   [ "$(id -u)" = 0 ] && chown mysql:mysql "$THICKET_VAR/run"
   DB_PORT="$(free_port "${1:-33060}")"; export DB_PORT
   mariadbd --no-defaults --datadir="$data" --user="$user" --socket="$sock" --port="$DB_PORT" --bind-address=127.0.0.1 \
-    --pid-file="$THICKET_VAR/run/mariadb.pid" --skip-log-bin --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
+    --pid-file="$THICKET_VAR/run/mariadb.pid" --skip-log-bin \
+    --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
     --innodb-flush-log-at-trx-commit=1 --skip-name-resolve >"$THICKET_VAR/log/mariadb.log" 2>&1 9>&- &
   note_pid "$pidfile" "$!"
   for _ in $(seq 1 300); do
     database_root "$sock" -e 'SELECT 1' >/dev/null 2>&1 && break
-    pid_if_ours "$pidfile" >/dev/null || { tail -n 8 "$THICKET_VAR/log/mariadb.log" >&2; die "MariaDB did not start (log: $THICKET_VAR/log/mariadb.log)."; }
+    if ! pid_if_ours "$pidfile" >/dev/null; then
+      tail -n 8 "$THICKET_VAR/log/mariadb.log" >&2
+      die "MariaDB did not start (log: $THICKET_VAR/log/mariadb.log)."
+    fi
     sleep 0.1
   done
-  [ -s "$THICKET_VAR/run/db-password" ] || keep_secret "$THICKET_VAR/run/db-password" "$(head -c 24 /dev/urandom | base64 | tr -dc 'A-Za-z0-9')"
-  [ -s "$THICKET_VAR/run/db-owner-password" ] || keep_secret "$THICKET_VAR/run/db-owner-password" "$(head -c 24 /dev/urandom | base64 | tr -dc 'A-Za-z0-9')"
+  local secret
+  for secret in db-password db-owner-password; do
+    [ -s "$THICKET_VAR/run/$secret" ] \
+      || keep_secret "$THICKET_VAR/run/$secret" "$(head -c 24 /dev/urandom | base64 | tr -dc 'A-Za-z0-9')"
+  done
   DB_PASSWORD="$(cat "$THICKET_VAR/run/db-password")"
   database_root "$sock" <<SQL || die "MariaDB answered but refused to make the database 'thicket'."
 CREATE DATABASE IF NOT EXISTS thicket;
@@ -200,13 +219,16 @@ clock_offset() {
   php -r '$n=getenv("THICKET_NOW")?:""; $d=getenv("THICKET_TODAY")?:"";
     if($n==="" && $d!==""){ $n=$d."T09:00:00".$argv[1]; }
     if($n===""){ echo 0; exit; }
-    $t=date_create_immutable($n); if(!$t){ fwrite(STDERR,"THICKET_NOW must read like 2026-09-03T09:00:00-05:00\n"); exit(1);} echo $t->getTimestamp()-time();' -- "-05:00" \
+    $t=date_create_immutable($n);
+    if(!$t){ fwrite(STDERR,"THICKET_NOW must read like 2026-09-03T09:00:00-05:00\n"); exit(1);}
+    echo $t->getTimestamp()-time();' -- "-05:00" \
     || die "THICKET_NOW or THICKET_TODAY cannot be read."
 }
 
 # The application's settings for this run, read by bootstrap/app.php from \$THICKET_VAR/.env.
 write_environment() { # $1: environment name, $2: address
-  [ -s "$THICKET_VAR/run/app-key" ] || keep_secret "$THICKET_VAR/run/app-key" "base64:$(head -c 32 /dev/urandom | base64)"
+  [ -s "$THICKET_VAR/run/app-key" ] \
+    || keep_secret "$THICKET_VAR/run/app-key" "base64:$(head -c 32 /dev/urandom | base64)"
   [ -s "$THICKET_VAR/run/seal-key" ] || keep_secret "$THICKET_VAR/run/seal-key" "$(head -c 32 /dev/urandom | base64)"
   chmod 600 "$THICKET_VAR/run/app-key" "$THICKET_VAR/run/db-password" "$THICKET_VAR/run/seal-key"
   local host="${2#http://}" offset
@@ -248,14 +270,19 @@ ENV
 
 render() { # template, out: replaces @NAME@ by the variable of that name
   THICKET_USER="$(service_user www-data)" php -r '$t=file_get_contents($argv[1]);
-    echo preg_replace_callback("/@([A-Z_]+)@/", function($m){ $v=getenv($m[1]); if($v===false){ fwrite(STDERR,"template needs $m[1]\n"); exit(1);} return $v; }, $t);' "$1" > "$2"
+    $of=function($m){
+      $v=getenv($m[1]); if($v===false){ fwrite(STDERR,"template needs $m[1]\n"); exit(1);} return $v;
+    };
+    echo preg_replace_callback("/@([A-Z_]+)@/", $of, $t);' "$1" > "$2"
 }
 
-# The simulated GPS receiver on loopback, for demo and tests; production never starts it. THICKET_GPS_SPEED hastens the walker.
+# The simulated GPS receiver on loopback, for demo and tests; production never starts it. THICKET_GPS_SPEED hastens the
+# walker.
 stand_ins_start() {
   stop_noted "$THICKET_VAR/run/gps.pid.noted"
   THICKET_GPS_PORT="$(free_port "${1:-8095}")"; export THICKET_GPS_PORT
-  command php -d display_errors=0 "$THICKET_ROOT/stand-ins/gps/serve.php" "$THICKET_GPS_PORT" "${THICKET_GPS_SPEED:-1}" >"$THICKET_VAR/log/gps.log" 2>&1 9>&- &
+  command php -d display_errors=0 "$THICKET_ROOT/stand-ins/gps/serve.php" \
+    "$THICKET_GPS_PORT" "${THICKET_GPS_SPEED:-1}" >"$THICKET_VAR/log/gps.log" 2>&1 9>&- &
   note_pid "$THICKET_VAR/run/gps.pid.noted" "$!"
 }
 stand_ins_stop() { stop_noted "$THICKET_VAR/run/gps.pid.noted"; }
@@ -279,9 +306,11 @@ listen.group = $web"
   render "$THICKET_ROOT/deploy/nginx.conf.template" "$THICKET_VAR/run/nginx.conf"
   render "$THICKET_ROOT/deploy/php-fpm.conf.template" "$THICKET_VAR/run/php-fpm.conf"
   mkdir -p "$THICKET_VAR/run/nginx"
-  php-fpm8.2 --allow-to-run-as-root --nodaemonize --fpm-config "$THICKET_VAR/run/php-fpm.conf" >"$THICKET_VAR/log/fpm-start.log" 2>&1 9>&- &
+  php-fpm8.2 --allow-to-run-as-root --nodaemonize --fpm-config "$THICKET_VAR/run/php-fpm.conf" \
+    >"$THICKET_VAR/log/fpm-start.log" 2>&1 9>&- &
   note_pid "$THICKET_VAR/run/fpm.pid.noted" "$!"
-  nginx -e "$THICKET_VAR/log/nginx-error.log" -c "$THICKET_VAR/run/nginx.conf" -g 'daemon off;' >"$THICKET_VAR/log/nginx-start.log" 2>&1 9>&- &
+  nginx -e "$THICKET_VAR/log/nginx-error.log" -c "$THICKET_VAR/run/nginx.conf" -g 'daemon off;' \
+    >"$THICKET_VAR/log/nginx-start.log" 2>&1 9>&- &
   note_pid "$THICKET_VAR/run/nginx.pid.noted" "$!"
   for _ in $(seq 1 100); do
     curl -fsS -o /dev/null "http://127.0.0.1:$1/api/v1/health" 2>/dev/null && { queue_start; return 0; }
@@ -289,7 +318,8 @@ listen.group = $web"
     pid_if_ours "$THICKET_VAR/run/fpm.pid.noted" >/dev/null || break
     sleep 0.1
   done
-  tail -n 5 "$THICKET_VAR"/log/{fpm-start,nginx-start,nginx-error,fpm}.log "$THICKET_VAR"/storage/logs/laravel-*.log 2>/dev/null >&2 || true
+  tail -n 5 "$THICKET_VAR"/log/{fpm-start,nginx-start,nginx-error,fpm}.log \
+    "$THICKET_VAR"/storage/logs/laravel-*.log 2>/dev/null >&2 || true
   die "the web server did not answer (logs in $THICKET_VAR/log)."
 }
 # The one worker that makes PDFs; it runs as the web server does, on files only that account may read.
@@ -297,7 +327,9 @@ queue_start() {
   stop_noted "$THICKET_VAR/run/queue.pid.noted"
   local web as=(); web="$(service_user www-data)"
   [ "$(id -un)" = "$web" ] || as=(setpriv --reuid="$web" --regid="$web" --clear-groups)
-  (cd "$THICKET_ROOT" && exec "${as[@]}" php8.2 artisan queue:work --quiet --sleep=0.5 --tries=2 --timeout=60 --memory=256) >"$THICKET_VAR/log/queue.log" 2>&1 9>&- &
+  (cd "$THICKET_ROOT" \
+    && exec "${as[@]}" php8.2 artisan queue:work --quiet --sleep=0.5 --tries=2 --timeout=60 --memory=256) \
+    >"$THICKET_VAR/log/queue.log" 2>&1 9>&- &
   note_pid "$THICKET_VAR/run/queue.pid.noted" "$!"
 }
 queue_stop() { stop_noted "$THICKET_VAR/run/queue.pid.noted"; }

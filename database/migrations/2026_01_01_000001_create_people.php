@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-return new class () extends Migration {
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('installation', function (Blueprint $table): void {
@@ -72,7 +72,10 @@ return new class () extends Migration {
 
     public function down(): void
     {
-        foreach (['idempotency_keys', 'cache_locks', 'cache', 'sessions', 'people', 'users', 'crews', 'installation'] as $table) {
+        foreach (
+            ['idempotency_keys', 'cache_locks', 'cache', 'sessions', 'people', 'users', 'crews', 'installation']
+            as $table
+        ) {
             Schema::dropIfExists($table);
         }
     }

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-return new class () extends Migration {
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('grounds', function (Blueprint $table): void {
@@ -92,7 +92,10 @@ return new class () extends Migration {
 
     public function down(): void
     {
-        foreach (['tallies', 'observations', 'sightings', 'stands', 'keepers', 'patch_outlines', 'patches', 'grounds'] as $table) {
+        foreach (
+            ['tallies', 'observations', 'sightings', 'stands', 'keepers', 'patch_outlines', 'patches', 'grounds']
+            as $table
+        ) {
             Schema::dropIfExists($table);
         }
     }

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-return new class () extends Migration {
+return new class extends Migration {
     public function up(): void
     {
         Schema::create('label_cards', function (Blueprint $table): void {
@@ -46,7 +46,10 @@ return new class () extends Migration {
             $table->json('schools')->comment('copied when chosen (rulings B12)');
             $table->foreignUuid('sprayer_id')->nullable()->constrained();
             $table->json('recipe')->nullable()->comment('the recipe as saved');
-            $table->char('recipe_basis', 64)->nullable()->comment('hash of what the recipe was made from; differs = check again');
+            $table
+                ->char('recipe_basis', 64)
+                ->nullable()
+                ->comment('hash of what the recipe was made from; differs = check again');
             $table->unsignedInteger('revision')->default(1);
             $table->timestamps();
         });
@@ -102,7 +105,20 @@ return new class () extends Migration {
 
     public function down(): void
     {
-        foreach (['look_backs', 'records', 'sheet_step', 'sheets', 'stand_step', 'steps', 'sprayers', 'label_card_versions', 'label_cards'] as $table) {
+        foreach (
+            [
+                'look_backs',
+                'records',
+                'sheet_step',
+                'sheets',
+                'stand_step',
+                'steps',
+                'sprayers',
+                'label_card_versions',
+                'label_cards',
+            ]
+            as $table
+        ) {
             Schema::dropIfExists($table);
         }
     }

@@ -7,7 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-return new class () extends Migration {
+return new class extends Migration {
     public function up(): void
     {
         $box = static function (Blueprint $table): void {
@@ -73,21 +73,49 @@ return new class () extends Migration {
         });
         DB::statement('UPDATE keepers k JOIN patches p ON p.id = k.patch_id SET k.ground_id = p.ground_id');
         DB::statement('UPDATE observations o JOIN patches p ON p.id = o.patch_id SET o.ground_id = p.ground_id');
-        DB::statement('UPDATE patches p JOIN patch_outlines o ON o.patch_id = p.id AND o.id = (SELECT n.id FROM patch_outlines n WHERE n.patch_id = p.id ORDER BY n.valid_from DESC, n.id DESC LIMIT 1) SET p.area_m2 = o.area_m2, p.west = o.west, p.south = o.south, p.east = o.east, p.north = o.north');
+        DB::statement(
+            'UPDATE patches p JOIN patch_outlines o ON o.patch_id = p.id AND o.id = (SELECT n.id FROM ' .
+                'patch_outlines n WHERE n.patch_id = p.id ORDER BY n.valid_from DESC, n.id DESC LIMIT 1) SET ' .
+                'p.area_m2 = o.area_m2, p.west = o.west, p.south = o.south, p.east = o.east, p.north = o.north',
+        );
     }
 
     public function down(): void
     {
         Schema::dropIfExists('plot_plans');
-        Schema::table('tallies', fn (Blueprint $table) => $table->dropConstrainedForeignId('zone_id'));
-        Schema::table('tallies', fn (Blueprint $table) => $table->dropColumn(['kind', 'diameter_at', 'body']));
-        Schema::table('observations', fn (Blueprint $table) => $table->dropConstrainedForeignId('ground_id'));
-        Schema::table('observations', fn (Blueprint $table) => $table->dropColumn('species'));
+        Schema::table('tallies', fn(Blueprint $table) => $table->dropConstrainedForeignId('zone_id'));
+        Schema::table('tallies', fn(Blueprint $table) => $table->dropColumn(['kind', 'diameter_at', 'body']));
+        Schema::table('observations', fn(Blueprint $table) => $table->dropConstrainedForeignId('ground_id'));
+        Schema::table('observations', fn(Blueprint $table) => $table->dropColumn('species'));
         Schema::dropIfExists('zones');
-        Schema::table('keepers', fn (Blueprint $table) => $table->dropConstrainedForeignId('ground_id'));
-        Schema::table('keepers', fn (Blueprint $table) => $table->dropColumn(['shape', 'west', 'south', 'east', 'north', 'properties', 'archived_at', 'revision']));
-        Schema::table('patch_outlines', fn (Blueprint $table) => $table->dropConstrainedForeignId('made_by'));
-        Schema::table('patch_outlines', fn (Blueprint $table) => $table->dropColumn(['coarse', 'how']));
-        Schema::table('patches', fn (Blueprint $table) => $table->dropColumn(['area_m2', 'west', 'south', 'east', 'north', 'properties', 'archived_at', 'archived_reason']));
+        Schema::table('keepers', fn(Blueprint $table) => $table->dropConstrainedForeignId('ground_id'));
+        Schema::table(
+            'keepers',
+            fn(Blueprint $table) => $table->dropColumn([
+                'shape',
+                'west',
+                'south',
+                'east',
+                'north',
+                'properties',
+                'archived_at',
+                'revision',
+            ]),
+        );
+        Schema::table('patch_outlines', fn(Blueprint $table) => $table->dropConstrainedForeignId('made_by'));
+        Schema::table('patch_outlines', fn(Blueprint $table) => $table->dropColumn(['coarse', 'how']));
+        Schema::table(
+            'patches',
+            fn(Blueprint $table) => $table->dropColumn([
+                'area_m2',
+                'west',
+                'south',
+                'east',
+                'north',
+                'properties',
+                'archived_at',
+                'archived_reason',
+            ]),
+        );
     }
 };

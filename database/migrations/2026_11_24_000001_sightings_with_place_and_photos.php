@@ -7,7 +7,7 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-return new class () extends Migration {
+return new class extends Migration {
     public function up(): void
     {
         Schema::table('sightings', function (Blueprint $table): void {
@@ -21,7 +21,10 @@ return new class () extends Migration {
             $table->foreignUuid('made_by')->nullable()->constrained('users');
             $table->string('observer', 120)->nullable()->comment('who saw it, where that is not who wrote it down');
             $table->string('confidence', 10)->default('likely')->comment('certain, likely, guess');
-            $table->string('confirmer', 160)->nullable()->comment('who confirmed the name, in words: extension, herbarium, forester');
+            $table
+                ->string('confirmer', 160)
+                ->nullable()
+                ->comment('who confirmed the name, in words: extension, herbarium, forester');
             $table->date('confirmed_on')->nullable();
             $table->string('remarks', 2000)->nullable();
             $table->unsignedInteger('revision')->default(1);
@@ -39,7 +42,10 @@ return new class () extends Migration {
             $table->foreignUuid('made_by')->constrained('users');
             $table->timestamps();
         });
-        DB::statement('UPDATE sightings s JOIN stands t ON t.id = s.stand_id JOIN patches p ON p.id = t.patch_id SET s.patch_id = p.id, s.ground_id = p.ground_id, s.seen_at = s.created_at, s.made_by = s.confirmed_by');
+        DB::statement(
+            'UPDATE sightings s JOIN stands t ON t.id = s.stand_id JOIN patches p ON p.id = t.patch_id SET ' .
+                's.patch_id = p.id, s.ground_id = p.ground_id, s.seen_at = s.created_at, s.made_by = s.confirmed_by',
+        );
     }
 
     public function down(): void
@@ -52,7 +58,21 @@ return new class () extends Migration {
             $table->dropForeign(['patch_id']);
             $table->dropForeign(['made_by']);
             $table->dropIndex(['ground_id', 'seen_at']);
-            $table->dropColumn(['ground_id', 'patch_id', 'latitude', 'longitude', 'accuracy_m', 'seen_at', 'made_by', 'observer', 'confidence', 'confirmer', 'confirmed_on', 'remarks', 'revision']);
+            $table->dropColumn([
+                'ground_id',
+                'patch_id',
+                'latitude',
+                'longitude',
+                'accuracy_m',
+                'seen_at',
+                'made_by',
+                'observer',
+                'confidence',
+                'confirmer',
+                'confirmed_on',
+                'remarks',
+                'revision',
+            ]);
             $table->uuid('stand_id')->nullable(false)->change();
         });
     }

@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** What may be there only once is unique in the database too, whoever asks; addresses are told apart to the letter. */
-return new class () extends Migration {
+return new class extends Migration {
     public function up(): void
     {
         // keys of writes that died before keys were kept with their work
@@ -28,7 +28,10 @@ return new class () extends Migration {
         // folded before it is kept (App\Support\Address), so a letter with an accent is another letter
         DB::statement('ALTER TABLE users MODIFY email VARCHAR(190) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin NOT NULL');
         Schema::create('tries', function (Blueprint $table): void {
-            $table->char('key', 64)->primary()->comment('hash of what is counted: an address, an account, both, a user');
+            $table
+                ->char('key', 64)
+                ->primary()
+                ->comment('hash of what is counted: an address, an account, both, a user');
             $table->unsignedInteger('count');
             $table->unsignedInteger('until')->index()->comment('Unix time at which the count begins anew');
         });
@@ -49,8 +52,8 @@ return new class () extends Migration {
         Schema::dropIfExists('personal_access_tokens');
         Schema::dropIfExists('tries');
         DB::statement('ALTER TABLE users MODIFY email VARCHAR(190) NOT NULL');
-        Schema::table('loans', fn (Blueprint $table) => $table->dropColumn('out_tool_id'));
-        Schema::table('records', fn (Blueprint $table) => $table->dropUnique(['sheet_id', 'step_id', 'patch_id']));
-        Schema::table('idempotency_keys', fn (Blueprint $table) => $table->dropColumn('etag'));
+        Schema::table('loans', fn(Blueprint $table) => $table->dropColumn('out_tool_id'));
+        Schema::table('records', fn(Blueprint $table) => $table->dropUnique(['sheet_id', 'step_id', 'patch_id']));
+        Schema::table('idempotency_keys', fn(Blueprint $table) => $table->dropColumn('etag'));
     }
 };

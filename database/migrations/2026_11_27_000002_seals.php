@@ -10,13 +10,19 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * A chain of seals over all that people see of sheets, records, look-backs and pictures, in place of hashes over the bodies of
- * records; and a database that refuses to change or delete what is sealed, whoever asks (the account of the application may not
- * take the triggers off either: bin/lib/house.sh, deploy/README.md).
+ * A chain of seals over all that people see of sheets, records, look-backs and pictures, in place of hashes over the
+ * bodies of records; and a database that refuses to change or delete what is sealed, whoever asks (the account of the
+ * application may not take the triggers off either: bin/lib/house.sh, deploy/README.md).
  */
-return new class () extends Migration {
+return new class extends Migration {
     /** Tables whose rows are never changed, with the columns that may be set once where there are any. */
-    private const SEALED = ['seals' => null, 'records' => null, 'look_backs' => null, 'sheets' => ['withdrawn_at', 'withdrawn_by', 'withdrawn_why', 'updated_at'], 'photos' => null];
+    private const SEALED = [
+        'seals' => null,
+        'records' => null,
+        'look_backs' => null,
+        'sheets' => ['withdrawn_at', 'withdrawn_by', 'withdrawn_why', 'updated_at'],
+        'photos' => null,
+    ];
 
     public function up(): void
     {
@@ -32,26 +38,63 @@ return new class () extends Migration {
             $table->primary(['crew_id', 'seq']);
             $table->unique(['kind', 'subject_id']);
         });
-        Schema::table('records', fn (Blueprint $table) => $table->dropColumn(['prev_hash', 'hash']));
+        Schema::table('records', fn(Blueprint $table) => $table->dropColumn(['prev_hash', 'hash']));
         // what stood here before there were seals is sealed as it stands, in the order in which it came
         $chain = app(Chain::class);
-        foreach ([[Sealed::Sheet, 'issued_at'], [Sealed::Record, 'signed_at'], [Sealed::LookBack, 'created_at'], [Sealed::Photo, 'created_at'], [Sealed::Withdrawal, 'withdrawn_at']] as [$kind, $order]) {
-            $rows = DB::table((string) $kind->table())->when($kind === Sealed::Withdrawal, fn ($q) => $q->where('withdrawn_at', '!=', null))->orderBy($order)->orderBy('id')->get();
+        foreach (
+            [
+                [Sealed::Sheet, 'issued_at'],
+                [Sealed::Record, 'signed_at'],
+                [Sealed::LookBack, 'created_at'],
+                [Sealed::Photo, 'created_at'],
+                [Sealed::Withdrawal, 'withdrawn_at'],
+            ]
+            as [$kind, $order]
+        ) {
+            $rows = DB::table((string) $kind->table())
+                ->when($kind === Sealed::Withdrawal, fn($q) => $q->where('withdrawn_at', '!=', null))
+                ->orderBy($order)
+                ->orderBy('id')
+                ->get();
             foreach ($rows as $row) {
-                $crew = $row->crew_id ?? match ($kind) {
-                    Sealed::LookBack => DB::table('records')->where('id', $row->record_id)->value('crew_id'),
-                    default => DB::table('sightings')->join('grounds', 'grounds.id', '=', 'sightings.ground_id')->where('sightings.id', $row->sighting_id)->value('crew_id'),
-                };
+                $crew =
+                    $row->crew_id ??
+                    match ($kind) {
+                        Sealed::LookBack => DB::table('records')->where('id', $row->record_id)->value('crew_id'),
+                        default => DB::table('sightings')
+                            ->join('grounds', 'grounds.id', '=', 'sightings.ground_id')
+                            ->where('sightings.id', $row->sighting_id)
+                            ->value('crew_id'),
+                    };
                 $chain->add((string) $crew, $kind, (string) $row->id);
             }
         }
         foreach (self::SEALED as $table => $once) {
-            $differs = implode(' OR ', array_map(static fn (string $c): string => "NOT (OLD.{$c} <=> NEW.{$c})", $once === null ? [] : array_diff(Schema::getColumnListing($table), $once)));
-            $again = implode(' OR ', array_map(static fn (string $c): string => "(OLD.{$c} IS NOT NULL AND NOT (OLD.{$c} <=> NEW.{$c}))", array_diff($once ?? [], ['updated_at'])));
+            $differs = implode(
+                ' OR ',
+                array_map(
+                    static fn(string $c): string => "NOT (OLD.{$c} <=> NEW.{$c})",
+                    $once === null ? [] : array_diff(Schema::getColumnListing($table), $once),
+                ),
+            );
+            $again = implode(
+                ' OR ',
+                array_map(
+                    static fn(string $c): string => "(OLD.{$c} IS NOT NULL AND NOT (OLD.{$c} <=> NEW.{$c}))",
+                    array_diff($once ?? [], ['updated_at']),
+                ),
+            );
             $refuse = "SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'what is sealed is not changed'";
-            DB::unprepared("CREATE TRIGGER {$table}_sealed_update BEFORE UPDATE ON {$table} FOR EACH ROW BEGIN " . ($once === null ? "{$refuse};" : "IF {$differs} OR {$again} THEN {$refuse}; END IF;") . ' END');
+            DB::unprepared(
+                "CREATE TRIGGER {$table}_sealed_update BEFORE UPDATE ON {$table} FOR EACH ROW BEGIN " .
+                    ($once === null ? "{$refuse};" : "IF {$differs} OR {$again} THEN {$refuse}; END IF;") .
+                    ' END',
+            );
             // a picture may be taken away; that it was there is a link of its own
-            $table === 'photos' || DB::unprepared("CREATE TRIGGER {$table}_sealed_delete BEFORE DELETE ON {$table} FOR EACH ROW BEGIN {$refuse}; END");
+            $table === 'photos' ||
+                DB::unprepared(
+                    "CREATE TRIGGER {$table}_sealed_delete BEFORE DELETE ON {$table} FOR EACH ROW BEGIN {$refuse}; END",
+                );
         }
     }
 

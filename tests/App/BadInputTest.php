@@ -7,21 +7,53 @@ use Illuminate\Support\Facades\DB;
 /** Rows of every table a write could touch. */
 function rowCounts(): array
 {
-    return array_map(static fn (string $t): int => DB::table($t)->count(), ['grounds', 'patches', 'patch_outlines', 'zones', 'keepers', 'stands', 'observations', 'tallies', 'plot_plans', 'sightings', 'steps', 'sheets', 'records', 'look_backs', 'label_cards', 'label_card_versions']);
+    return array_map(static fn(string $t): int => DB::table($t)->count(), [
+        'grounds',
+        'patches',
+        'patch_outlines',
+        'zones',
+        'keepers',
+        'stands',
+        'observations',
+        'tallies',
+        'plot_plans',
+        'sightings',
+        'steps',
+        'sheets',
+        'records',
+        'look_backs',
+        'label_cards',
+        'label_card_versions',
+    ]);
 }
 
-it('refuses bad input with the field named and keeps nothing of it', function (string $method, string $path, array|string $body, int $status, ?string $pointer) {
+it('refuses bad input with the field named and keeps nothing of it', function (
+    string $method,
+    string $path,
+    array|string $body,
+    int $status,
+    ?string $pointer,
+) {
     $this->as();
     $stand = $this->standId('tree-of-heaven');
     $path = strtr($path, [
-        ':stand' => $stand, ':patch' => App\Models\Stand::query()->findOrFail($stand)->patch_id, ':ground' => (string) App\Models\Ground::query()->where('name', 'Hollin Hedge and oak wood')->value('id'),
-        ':sheet' => (string) App\Models\Sheet::query()->value('id'), ':record' => (string) App\Models\Record::query()->value('id'), ':step' => (string) App\Models\Step::query()->where('method', 'basal-bark')->value('id'),
+        ':stand' => $stand,
+        ':patch' => App\Models\Stand::query()->findOrFail($stand)->patch_id,
+        ':ground' => (string) App\Models\Ground::query()->where('name', 'Hollin Hedge and oak wood')->value('id'),
+        ':sheet' => (string) App\Models\Sheet::query()->value('id'),
+        ':record' => (string) App\Models\Record::query()->value('id'),
+        ':step' => (string) App\Models\Step::query()->where('method', 'basal-bark')->value('id'),
     ]);
     if (is_array($body) && ($body['ground'] ?? null) === ':ground') {
         $body['ground'] = (string) App\Models\Ground::query()->where('name', 'Hollin Hedge and oak wood')->value('id');
     }
     $before = rowCounts();
-    $headers = in_array($path, ["/stands/{$stand}/step", '/shed/choices'], true) || str_starts_with($path, '/steps') || str_ends_with($path, '/close') ? ['If-Match' => '"1"'] : [];
+    $headers =
+        in_array($path, ["/stands/{$stand}/step", '/shed/choices'], true) ||
+        str_starts_with($path, '/steps') ||
+        str_ends_with($path, '/close')
+            ? ['If-Match' => '"1"']
+            : [];
     $response = $this->api($method, $path, $body, $headers)->assertStatus($status);
     if ($pointer !== null) {
         expect(array_column($response->json('errors') ?? [], 'pointer'))->toContain($pointer);
@@ -275,37 +307,228 @@ it('refuses bad input with the field named and keeps nothing of it', function (s
     'closing without a word' => ['POST', '/stands/:stand/close', [], 422, '/reason'],
     'stance unknown' => ['PATCH', '/shed/choices', ['stance' => 'maybe'], 422, '/stance'],
     // ground and counts
-    'tally by girth and diameter at once' => ['PUT', '/stands/:stand/tally', ['rows' => [['diameter' => '2 in', 'girth' => '6 in', 'count' => 3]]], 422, '/rows/0/girth'],
-    'tally in a zone of nowhere' => ['PUT', '/stands/:stand/tally', ['zoneId' => '0190a000-0000-7000-8000-000000000000', 'rows' => [['diameter' => '2 in', 'count' => 3]]], 422, '/zoneId'],
+    'tally by girth and diameter at once' => [
+        'PUT',
+        '/stands/:stand/tally',
+        ['rows' => [['diameter' => '2 in', 'girth' => '6 in', 'count' => 3]]],
+        422,
+        '/rows/0/girth',
+    ],
+    'tally in a zone of nowhere' => [
+        'PUT',
+        '/stands/:stand/tally',
+        ['zoneId' => '0190a000-0000-7000-8000-000000000000', 'rows' => [['diameter' => '2 in', 'count' => 3]]],
+        422,
+        '/zoneId',
+    ],
     'cover of no class' => ['PUT', '/stands/:stand/tally', ['kind' => 'cover', 'cover' => 'a lot'], 422, '/cover'],
-    'plots with a count too few' => ['PUT', '/stands/:stand/tally', ['kind' => 'plots', 'sample' => ['radius' => '5 m', 'classes' => [['diameter' => '2 in'], ['diameter' => '3 in']], 'plots' => [['counts' => [1]]]]], 422, '/sample/plots/0/counts'],
-    'plots of a bad class' => ['PUT', '/stands/:stand/tally', ['kind' => 'plots', 'sample' => ['radius' => '5 m', 'classes' => [['from' => '3 in', 'below' => '2 in']], 'plots' => [['counts' => [1]]]]], 422, '/sample/classes/0/below'],
-    'a plot with more inside than it has' => ['PUT', '/stands/:stand/tally', ['kind' => 'plots', 'sample' => ['radius' => '5 m', 'plots' => [['counts' => [1], 'inside' => '79 m2']]]], 422, '/sample/plots/0/inside'],
-    'a plot plan of one' => ['POST', '/stands/:stand/plot-plans', ['plots' => 1, 'radius' => '5 m', 'placement' => 'random'], 422, '/plots'],
-    'a plot plan in gallons' => ['POST', '/stands/:stand/plot-plans', ['plots' => 4, 'radius' => '5 gal', 'placement' => 'random'], 422, '/radius'],
-    'a plot plan by taste' => ['POST', '/stands/:stand/plot-plans', ['plots' => 4, 'radius' => '5 m', 'placement' => 'where it is thick'], 422, '/placement'],
-    'a plan larger than the hedge' => ['POST', '/stands/:stand/plot-plans', ['plots' => 100, 'radius' => '9 m', 'placement' => 'random'], 422, '/plots'],
+    'plots with a count too few' => [
+        'PUT',
+        '/stands/:stand/tally',
+        [
+            'kind' => 'plots',
+            'sample' => [
+                'radius' => '5 m',
+                'classes' => [['diameter' => '2 in'], ['diameter' => '3 in']],
+                'plots' => [['counts' => [1]]],
+            ],
+        ],
+        422,
+        '/sample/plots/0/counts',
+    ],
+    'plots of a bad class' => [
+        'PUT',
+        '/stands/:stand/tally',
+        [
+            'kind' => 'plots',
+            'sample' => [
+                'radius' => '5 m',
+                'classes' => [['from' => '3 in', 'below' => '2 in']],
+                'plots' => [['counts' => [1]]],
+            ],
+        ],
+        422,
+        '/sample/classes/0/below',
+    ],
+    'a plot with more inside than it has' => [
+        'PUT',
+        '/stands/:stand/tally',
+        ['kind' => 'plots', 'sample' => ['radius' => '5 m', 'plots' => [['counts' => [1], 'inside' => '79 m2']]]],
+        422,
+        '/sample/plots/0/inside',
+    ],
+    'a plot plan of one' => [
+        'POST',
+        '/stands/:stand/plot-plans',
+        ['plots' => 1, 'radius' => '5 m', 'placement' => 'random'],
+        422,
+        '/plots',
+    ],
+    'a plot plan in gallons' => [
+        'POST',
+        '/stands/:stand/plot-plans',
+        ['plots' => 4, 'radius' => '5 gal', 'placement' => 'random'],
+        422,
+        '/radius',
+    ],
+    'a plot plan by taste' => [
+        'POST',
+        '/stands/:stand/plot-plans',
+        ['plots' => 4, 'radius' => '5 m', 'placement' => 'where it is thick'],
+        422,
+        '/placement',
+    ],
+    'a plan larger than the hedge' => [
+        'POST',
+        '/stands/:stand/plot-plans',
+        ['plots' => 100, 'radius' => '9 m', 'placement' => 'random'],
+        422,
+        '/plots',
+    ],
     'a keeper drawn nowhere' => ['POST', '/grounds/:ground/keepers', ['kind' => 'well', 'name' => 'w'], 422, '/shape'],
-    'a keeper over the sea' => ['POST', '/grounds/:ground/keepers', ['kind' => 'well', 'name' => 'w', 'shape' => ['type' => 'Point', 'coordinates' => [10, 50]]], 422, '/shape'],
-    'a line of one position' => ['POST', '/grounds/:ground/keepers', ['kind' => 'stream', 'name' => 's', 'shape' => ['type' => 'LineString', 'coordinates' => [[-71.38, 44.05], [-71.38, 44.05]]]], 422, '/shape/coordinates'],
-    'a drawn keeper with a distance too' => ['POST', '/grounds/:ground/keepers', ['kind' => 'well', 'name' => 'w', 'distance' => '3 m', 'shape' => ['type' => 'Point', 'coordinates' => [-71.38, 44.05]]], 422, '/distance'],
-    'two ways at once' => ['POST', '/outlines', ['ground' => ':ground', 'gpx' => '<gpx/>', 'circle' => ['centre' => [-71.38, 44.05], 'radius' => '5 m']], 422, '/polygon'],
-    'a circle of nothing' => ['POST', '/outlines', ['ground' => ':ground', 'circle' => ['centre' => [-71.38, 44.05], 'radius' => '0 m']], 422, '/circle/radius'],
-    'a circle round a word' => ['POST', '/outlines', ['ground' => ':ground', 'circle' => ['centre' => 'here', 'radius' => '5 m']], 422, '/circle/centre'],
-    'a bearing past the compass' => ['POST', '/outlines', ['ground' => ':ground', 'rectangle' => ['corner' => [-71.38, 44.05], 'length' => '5 m', 'width' => '5 m', 'bearing' => '361']], 422, '/rectangle/bearing'],
-    'a walk of two steps' => ['POST', '/outlines', ['ground' => ':ground', 'walk' => [['position' => [-71.38, 44.05], 'at' => '2026-09-03T09:00:00Z'], ['position' => [-71.381, 44.05], 'at' => '2026-09-03T09:00:09Z']]], 422, '/walk'],
-    'a walk without times' => ['POST', '/outlines', ['ground' => ':ground', 'walk' => [['position' => [-71.38, 44.05]]]], 422, '/walk/0/at'],
+    'a keeper over the sea' => [
+        'POST',
+        '/grounds/:ground/keepers',
+        ['kind' => 'well', 'name' => 'w', 'shape' => ['type' => 'Point', 'coordinates' => [10, 50]]],
+        422,
+        '/shape',
+    ],
+    'a line of one position' => [
+        'POST',
+        '/grounds/:ground/keepers',
+        [
+            'kind' => 'stream',
+            'name' => 's',
+            'shape' => ['type' => 'LineString', 'coordinates' => [[-71.38, 44.05], [-71.38, 44.05]]],
+        ],
+        422,
+        '/shape/coordinates',
+    ],
+    'a drawn keeper with a distance too' => [
+        'POST',
+        '/grounds/:ground/keepers',
+        [
+            'kind' => 'well',
+            'name' => 'w',
+            'distance' => '3 m',
+            'shape' => ['type' => 'Point', 'coordinates' => [-71.38, 44.05]],
+        ],
+        422,
+        '/distance',
+    ],
+    'two ways at once' => [
+        'POST',
+        '/outlines',
+        ['ground' => ':ground', 'gpx' => '<gpx/>', 'circle' => ['centre' => [-71.38, 44.05], 'radius' => '5 m']],
+        422,
+        '/polygon',
+    ],
+    'a circle of nothing' => [
+        'POST',
+        '/outlines',
+        ['ground' => ':ground', 'circle' => ['centre' => [-71.38, 44.05], 'radius' => '0 m']],
+        422,
+        '/circle/radius',
+    ],
+    'a circle round a word' => [
+        'POST',
+        '/outlines',
+        ['ground' => ':ground', 'circle' => ['centre' => 'here', 'radius' => '5 m']],
+        422,
+        '/circle/centre',
+    ],
+    'a bearing past the compass' => [
+        'POST',
+        '/outlines',
+        [
+            'ground' => ':ground',
+            'rectangle' => ['corner' => [-71.38, 44.05], 'length' => '5 m', 'width' => '5 m', 'bearing' => '361'],
+        ],
+        422,
+        '/rectangle/bearing',
+    ],
+    'a walk of two steps' => [
+        'POST',
+        '/outlines',
+        [
+            'ground' => ':ground',
+            'walk' => [
+                ['position' => [-71.38, 44.05], 'at' => '2026-09-03T09:00:00Z'],
+                ['position' => [-71.381, 44.05], 'at' => '2026-09-03T09:00:09Z'],
+            ],
+        ],
+        422,
+        '/walk',
+    ],
+    'a walk without times' => [
+        'POST',
+        '/outlines',
+        ['ground' => ':ground', 'walk' => [['position' => [-71.38, 44.05]]]],
+        422,
+        '/walk/0/at',
+    ],
     'a file of nothing' => ['POST', '/grounds/:ground/imports/preview', ['text' => ' '], 422, '/text'],
-    'a file of entities' => ['POST', '/grounds/:ground/imports/preview', ['text' => '<!DOCTYPE kml [<!ENTITY x SYSTEM "file:///etc/passwd">]><kml>&x;</kml>'], 422, '/text'],
-    'a file of an unknown kind' => ['POST', '/grounds/:ground/imports/preview', ['text' => 'hello there'], 422, '/text'],
-    'rows of a file that has none such' => ['POST', '/grounds/:ground/imports', ['text' => '{"type":"Point","coordinates":[-71.38,44.05]}', 'rows' => [['entry' => 7, 'as' => 'keeper', 'name' => 'x', 'kind' => 'well']]], 422, '/rows/0/entry'],
-    'a point as a patch' => ['POST', '/grounds/:ground/imports', ['text' => '{"type":"Point","coordinates":[-71.38,44.05]}', 'rows' => [['entry' => 0, 'as' => 'patch', 'name' => 'x', 'setting' => 'woods']]], 422, '/rows/0/entry'],
-    'a kept thing of no kind' => ['POST', '/grounds/:ground/imports', ['text' => '{"type":"Point","coordinates":[-71.38,44.05]}', 'rows' => [['entry' => 0, 'as' => 'keeper', 'name' => 'x']]], 422, '/rows/0/kind'],
+    'a file of entities' => [
+        'POST',
+        '/grounds/:ground/imports/preview',
+        ['text' => '<!DOCTYPE kml [<!ENTITY x SYSTEM "file:///etc/passwd">]><kml>&x;</kml>'],
+        422,
+        '/text',
+    ],
+    'a file of an unknown kind' => [
+        'POST',
+        '/grounds/:ground/imports/preview',
+        ['text' => 'hello there'],
+        422,
+        '/text',
+    ],
+    'rows of a file that has none such' => [
+        'POST',
+        '/grounds/:ground/imports',
+        [
+            'text' => '{"type":"Point","coordinates":[-71.38,44.05]}',
+            'rows' => [['entry' => 7, 'as' => 'keeper', 'name' => 'x', 'kind' => 'well']],
+        ],
+        422,
+        '/rows/0/entry',
+    ],
+    'a point as a patch' => [
+        'POST',
+        '/grounds/:ground/imports',
+        [
+            'text' => '{"type":"Point","coordinates":[-71.38,44.05]}',
+            'rows' => [['entry' => 0, 'as' => 'patch', 'name' => 'x', 'setting' => 'woods']],
+        ],
+        422,
+        '/rows/0/entry',
+    ],
+    'a kept thing of no kind' => [
+        'POST',
+        '/grounds/:ground/imports',
+        [
+            'text' => '{"type":"Point","coordinates":[-71.38,44.05]}',
+            'rows' => [['entry' => 0, 'as' => 'keeper', 'name' => 'x']],
+        ],
+        422,
+        '/rows/0/kind',
+    ],
     'an edge wider than the patch' => ['POST', '/patches/:patch/zones', ['edgeWidth' => '90 m'], 422, '/edgeWidth'],
     'a zone of nothing' => ['POST', '/patches/:patch/zones', ['name' => 'x'], 422, '/edgeWidth'],
     'joined with nobody' => ['POST', '/patches/:patch/merge', ['patches' => []], 422, '/patches'],
-    'a hole elsewhere' => ['POST', '/patches/:patch/hole', ['hole' => ['type' => 'Polygon', 'coordinates' => [[[-71.5, 44.05], [-71.499, 44.05], [-71.499, 44.051]]]]], 422, '/hole'],
-    'leaf-out of an unknown plant' => ['POST', '/patches/:patch/observations', ['facts' => [['fact' => 'leaf-out', 'value' => '2026-04-21', 'species' => 'triffid']]], 422, '/facts/0/species'],
+    'a hole elsewhere' => [
+        'POST',
+        '/patches/:patch/hole',
+        ['hole' => ['type' => 'Polygon', 'coordinates' => [[[-71.5, 44.05], [-71.499, 44.05], [-71.499, 44.051]]]]],
+        422,
+        '/hole',
+    ],
+    'leaf-out of an unknown plant' => [
+        'POST',
+        '/patches/:patch/observations',
+        ['facts' => [['fact' => 'leaf-out', 'value' => '2026-04-21', 'species' => 'triffid']]],
+        422,
+        '/facts/0/species',
+    ],
 ]);
 
 it('wants somebody signed in, and throttles guessing', function () {
@@ -314,20 +537,51 @@ it('wants somebody signed in, and throttles guessing', function () {
     }
     $codes = [];
     for ($i = 0; $i < 7; ++$i) {
-        $codes[] = $this->api('POST', '/session', ['email' => 'ada@alderbrook.example', 'password' => 'guess'])->getStatusCode();
+        $codes[] = $this->api('POST', '/session', [
+            'email' => 'ada@alderbrook.example',
+            'password' => 'guess',
+        ])->getStatusCode();
     }
     expect($codes)->toBe([422, 422, 422, 422, 422, 422, 429]);
 });
 
 it('makes the first account only with the printed code', function () {
-    $this->api('POST', '/setup', ['code' => 'x', 'crew' => 'c', 'name' => 'n', 'email' => 'nobody', 'password' => 'short'])->assertStatus(422);
-    $this->api('POST', '/setup', ['code' => 'x', 'crew' => 'c', 'name' => 'n', 'email' => 'n@n.example', 'password' => 'nine grey barrows'])->assertStatus(409);
+    $this->api('POST', '/setup', [
+        'code' => 'x',
+        'crew' => 'c',
+        'name' => 'n',
+        'email' => 'nobody',
+        'password' => 'short',
+    ])->assertStatus(422);
+    $this->api('POST', '/setup', [
+        'code' => 'x',
+        'crew' => 'c',
+        'name' => 'n',
+        'email' => 'n@n.example',
+        'password' => 'nine grey barrows',
+    ])->assertStatus(409);
     // what people made stays: it is sealed
     DB::statement('SET FOREIGN_KEY_CHECKS = 0');
     DB::table('users')->delete();
     DB::statement('SET FOREIGN_KEY_CHECKS = 1');
     DB::table('installation')->insert(['key' => 'setup_code', 'value' => 'abcd-1234']);
-    $this->api('POST', '/setup', ['code' => 'wrong', 'crew' => 'c', 'name' => 'n', 'email' => 'n@n.example', 'password' => 'nine grey barrows'])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/code');
-    $this->api('POST', '/setup', ['code' => 'abcd-1234', 'crew' => 'c', 'name' => 'n', 'email' => 'n@n.example', 'password' => 'nine grey barrows'])->assertCreated()->assertJsonPath('user.isLead', true);
+    $this->api('POST', '/setup', [
+        'code' => 'wrong',
+        'crew' => 'c',
+        'name' => 'n',
+        'email' => 'n@n.example',
+        'password' => 'nine grey barrows',
+    ])
+        ->assertStatus(422)
+        ->assertJsonPath('errors.0.pointer', '/code');
+    $this->api('POST', '/setup', [
+        'code' => 'abcd-1234',
+        'crew' => 'c',
+        'name' => 'n',
+        'email' => 'n@n.example',
+        'password' => 'nine grey barrows',
+    ])
+        ->assertCreated()
+        ->assertJsonPath('user.isLead', true);
     $this->api('GET', '/today')->assertOk();
 });

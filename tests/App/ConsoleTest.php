@@ -12,7 +12,12 @@ use Thicket\Methods\SituationReader;
 
 function twin(string $command, string $input): Process
 {
-    $process = new Process(['php', 'artisan', $command, '-'], dirname(__DIR__, 2), ['THICKET_VAR' => sys_get_temp_dir() . '/thicket-console', 'DB_PORT' => '1'], $input);
+    $process = new Process(
+        ['php', 'artisan', $command, '-'],
+        dirname(__DIR__, 2),
+        ['THICKET_VAR' => sys_get_temp_dir() . '/thicket-console', 'DB_PORT' => '1'],
+        $input,
+    );
     $process->run();
 
     return $process;
@@ -23,29 +28,65 @@ it('answers every shipped example, without a database, as its schema says', func
         $kind = preg_match('/^(mix|identify)-/', basename($file), $named) === 1 ? $named[1] : 'advise';
         $text = (string) file_get_contents($file);
         $validator = new Validator();
-        $validator->resolver()?->registerPrefix('https://gallant-thicket.example/schemas/', dirname(__DIR__, 2) . '/docs/schemas');
-        expect($validator->validate(json_decode($text), "https://gallant-thicket.example/schemas/{$kind}.schema.json")->isValid())->toBeTrue(basename($file));
+        $validator
+            ->resolver()
+            ?->registerPrefix('https://gallant-thicket.example/schemas/', dirname(__DIR__, 2) . '/docs/schemas');
+        expect(
+            $validator
+                ->validate(json_decode($text), "https://gallant-thicket.example/schemas/{$kind}.schema.json")
+                ->isValid(),
+        )->toBeTrue(basename($file));
         $process = twin("thicket:{$kind}", $text);
         expect($process->getExitCode())->toBe(0, basename($file) . $process->getErrorOutput());
         $answer = json_decode($process->getOutput(), true, 64, JSON_THROW_ON_ERROR);
-        expect(match ($kind) {
-            'mix' => $answer['outcome'], 'identify' => $answer['candidates'], default => $answer['rows'][0]['findings']
-        })->not->toBeEmpty();
+        expect(
+            match ($kind) {
+                'mix' => $answer['outcome'],
+                'identify' => $answer['candidates'],
+                default => $answer['rows'][0]['findings'],
+            },
+        )->not->toBeEmpty();
     }
 });
 
 it('names the oil of poison ivy at once for a vine of three leaflets, and stops all cutting', function () {
-    $answer = json_decode(twin('thicket:identify', (string) file_get_contents(dirname(__DIR__, 2) . '/docs/examples/identify-three-leaflets.json'))->getOutput(), true);
+    $answer = json_decode(
+        twin(
+            'thicket:identify',
+            (string) file_get_contents(dirname(__DIR__, 2) . '/docs/examples/identify-three-leaflets.json'),
+        )->getOutput(),
+        true,
+    );
     $names = array_column(array_slice($answer['candidates'], 0, 3), 'id');
-    expect($names)->toContain('poison-ivy')->and($answer['unsafe'])->toBe(['cut'])
-        ->and(implode(' ', array_merge(...array_column($answer['candidates'], 'hazards'))))->not->toBe('');
+    expect($names)
+        ->toContain('poison-ivy')
+        ->and($answer['unsafe'])
+        ->toBe(['cut'])
+        ->and(implode(' ', array_merge(...array_column($answer['candidates'], 'hazards'))))
+        ->not->toBe('');
 });
 
 it('mixes a row of the board for a stand, loads and hands and all, as the board judged it', function () {
-    $answer = json_decode(twin('thicket:mix', (string) file_get_contents(dirname(__DIR__, 2) . '/docs/examples/mix-of-a-stand.json'))->getOutput(), true);
-    // 120 faces of 1.5 in: 0.1368 m2, at 0.5 L/m2 and a tenth more 75.25 mL, half of it product; two people with a load each
-    expect([$answer['outcome'], $answer['verdict'], $answer['recipe']['strength']['percent']['value'], $answer['recipe']['loads'][0]['times']])->toBe(['solved', 'withCare', '50', 2])
-        ->and((float) $answer['recipe']['need']['value'])->toEqualWithDelta(0.07525, 5e-6)->and((float) $answer['recipe']['product']['value'])->toEqualWithDelta(0.03762, 5e-6);
+    $answer = json_decode(
+        twin(
+            'thicket:mix',
+            (string) file_get_contents(dirname(__DIR__, 2) . '/docs/examples/mix-of-a-stand.json'),
+        )->getOutput(),
+        true,
+    );
+    // 120 faces of 1.5 in: 0.1368 m2, at 0.5 L/m2 and a tenth more 75.25 mL, half of it product; two people with a load
+    // each
+    expect([
+        $answer['outcome'],
+        $answer['verdict'],
+        $answer['recipe']['strength']['percent']['value'],
+        $answer['recipe']['loads'][0]['times'],
+    ])
+        ->toBe(['solved', 'withCare', '50', 2])
+        ->and((float) $answer['recipe']['need']['value'])
+        ->toEqualWithDelta(0.07525, 5e-6)
+        ->and((float) $answer['recipe']['product']['value'])
+        ->toEqualWithDelta(0.03762, 5e-6);
 });
 
 it('lists the same units in the contract as the core knows', function () {
@@ -55,23 +96,52 @@ it('lists the same units in the contract as the core knows', function () {
 
 it('exits 1 with pointers on refused input', function (string $command, string $input, string $pointer) {
     $process = twin($command, $input);
-    expect($process->getExitCode())->toBe(1)->and(array_column(json_decode($process->getOutput(), true)['refused'], 'pointer'))->toContain($pointer);
+    expect($process->getExitCode())
+        ->toBe(1)
+        ->and(array_column(json_decode($process->getOutput(), true)['refused'], 'pointer'))
+        ->toContain($pointer);
 })->with([
-    'no JSON' => ['thicket:mix', 'three gallons', ''], 'a list' => ['thicket:mix', '[]', '/sum'], 'wrong unit' => ['thicket:mix', '{"sum":"loads","total":"3 in","tank":"1 gal"}', '/total'],
-    'no such character' => ['thicket:identify', '{"seen":{"colour-of-soul":"blue"}}', '/seen/colour-of-soul'], 'no such state' => ['thicket:identify', '{"seen":{"habit":"cloud"}}', '/seen/habit'],
-    'no such row' => ['thicket:mix', '{"row":"wishing","stand":{"date":"2026-09-03","place":{"latitude":"44","elevationMetres":"1"},"species":"common-privet"}}', '/row'],
-    'a row of no stand' => ['thicket:mix', '{"row":"cut-stump/glyphosate"}', '/stand'], 'a tank in inches' => ['thicket:mix', '{"row":"cut-stump/glyphosate","tank":"3 in","stand":{"date":"2026-09-03","place":{"latitude":"44","elevationMetres":"1"},"species":"common-privet"}}', '/tank'],
-    'no date' => ['thicket:advise', '{"place":{"latitude":"44","elevationMetres":"1"}}', '/date'], 'stray' => ['thicket:advise', '{"date":"2026-09-03","place":{"latitude":"44","elevationMetres":"1"},"glug":1}', '/glug'],
+    'no JSON' => ['thicket:mix', 'three gallons', ''],
+    'a list' => ['thicket:mix', '[]', '/sum'],
+    'wrong unit' => ['thicket:mix', '{"sum":"loads","total":"3 in","tank":"1 gal"}', '/total'],
+    'no such character' => ['thicket:identify', '{"seen":{"colour-of-soul":"blue"}}', '/seen/colour-of-soul'],
+    'no such state' => ['thicket:identify', '{"seen":{"habit":"cloud"}}', '/seen/habit'],
+    'no such row' => [
+        'thicket:mix',
+        '{"row":"wishing","stand":{"date":"2026-09-03","place":{"latitude":"44","elevationMetres":"1"},' .
+        '"species":"common-privet"}}',
+        '/row',
+    ],
+    'a row of no stand' => ['thicket:mix', '{"row":"cut-stump/glyphosate"}', '/stand'],
+    'a tank in inches' => [
+        'thicket:mix',
+        '{"row":"cut-stump/glyphosate","tank":"3 ' .
+        'in","stand":{"date":"2026-09-03","place":{"latitude":"44","elevationMetres":"1"},' .
+        '"species":"common-privet"}}',
+        '/tank',
+    ],
+    'no date' => ['thicket:advise', '{"place":{"latitude":"44","elevationMetres":"1"}}', '/date'],
+    'stray' => [
+        'thicket:advise',
+        '{"date":"2026-09-03","place":{"latitude":"44","elevationMetres":"1"},"glug":1}',
+        '/glug',
+    ],
 ]);
 
 it('has a sentence for every code that rules, gates, windows and data can give', function () {
     $root = dirname(__DIR__, 2);
     $codes = [];
     foreach (glob("{$root}/core/src/Methods/Rules/*.php") ?: [] as $file) {
-        preg_match_all("/'((?:change|form|size|bark|clump|height|roots|soil|suckering|resprout|season|sap|leaf|stage|grass|water|keep|response|card|tool|hazard|food|bees|unnamed|listed|fit|flame|graze|fragments|stance|weather|droplet)\.[a-z-]+)'/", (string) file_get_contents($file), $found);
+        preg_match_all(
+            "/'((?:change|form|size|bark|clump|height|roots|soil|suckering|resprout|season|sap|leaf|stage|grass|" .
+                'water|keep|response|card|tool|hazard|food|bees|unnamed|listed|fit|flame|graze|fragments|stance|' .
+                "weather|droplet)\.[a-z-]+)'/",
+            (string) file_get_contents($file),
+            $found,
+        );
         $codes = [...$codes, ...$found[1]];
         preg_match_all("/unknown\('([a-z0-9-]+)'/", (string) file_get_contents($file), $facts);
-        $codes = [...$codes, ...array_map(static fn (string $f): string => "fact.{$f}", $facts[1])];
+        $codes = [...$codes, ...array_map(static fn(string $f): string => "fact.{$f}", $facts[1])];
     }
     foreach (catalogue()->windowRows() as $row) {
         foreach ($row->nodes('windows') as $window) {
@@ -79,16 +149,31 @@ it('has a sentence for every code that rules, gates, windows and data can give',
         }
     }
     foreach (catalogue()->allMethods() as $method) {
-        $codes = [...$codes, "method.{$method->id()}", ...array_map(static fn (string $s): string => "step.{$s}", $method->data->strings('steps')), ...array_map(static fn (string $s): string => "mistake.{$s}", $method->data->strings('mistakes')), ...array_map(static fn (string $s): string => "tool.{$s}", $method->tools())];
+        $codes = [
+            ...$codes,
+            "method.{$method->id()}",
+            ...array_map(static fn(string $s): string => "step.{$s}", $method->data->strings('steps')),
+            ...array_map(static fn(string $s): string => "mistake.{$s}", $method->data->strings('mistakes')),
+            ...array_map(static fn(string $s): string => "tool.{$s}", $method->tools()),
+        ];
     }
     foreach (catalogue()->allSpecies() as $species) {
-        $codes = [...$codes, ...array_map(static fn (string $h): string => "caution.plant-{$h}", $species->hazards())];
+        $codes = [...$codes, ...array_map(static fn(string $h): string => "caution.plant-{$h}", $species->hazards())];
     }
     foreach (catalogue()->characters() as $character) {
-        $codes = [...$codes, 'character.' . $character->string('id'), ...array_map(static fn (string $s): string => "state.{$s}", $character->strings('states'))];
+        $codes = [
+            ...$codes,
+            'character.' . $character->string('id'),
+            ...array_map(static fn(string $s): string => "state.{$s}", $character->strings('states')),
+        ];
     }
     foreach (catalogue()->allSchools() as $school) {
-        $codes = [...$codes, "school.{$school->id()}", 'reason.' . $school->data->string('reason'), ...array_map(static fn (string $c): string => "choice.{$school->id()}.{$c}", $school->choices())];
+        $codes = [
+            ...$codes,
+            "school.{$school->id()}",
+            'reason.' . $school->data->string('reason'),
+            ...array_map(static fn(string $c): string => "choice.{$school->id()}.{$c}", $school->choices()),
+        ];
     }
     expect(count($codes))->toBeGreaterThan(250);
     foreach (glob("{$root}/lang/*", GLOB_ONLYDIR) ?: [] as $language) {
@@ -102,8 +187,32 @@ it('has a sentence for every code that rules, gates, windows and data can give',
 it('renders every row of many boards in both unit systems without a gap', function () {
     // each species on two days of five, by turns
     foreach (catalogue()->allSpecies() as $n => $species) {
-        foreach (array_slice([...$days = ['2026-02-10', '2026-05-10', '2026-07-20', '2026-09-03', '2026-12-20'], ...$days], $n % 5, 2) as $date) {
-            $document = stand(['species' => $species->id(), 'date' => $date, 'facts' => [['fact' => 'setting', 'value' => 'woods']], 'cards' => [esterCard()], 'keepers' => [['kind' => 'tree', 'name' => 'oak', 'distance' => '5 m', 'species' => $species->id(), 'crownRadius' => '4 m', 'height' => '9 m'], ['kind' => 'stock', 'name' => 'horses'], ['kind' => 'stream', 'name' => 'beck', 'distance' => '9 m']]]);
+        foreach (
+            array_slice(
+                [...($days = ['2026-02-10', '2026-05-10', '2026-07-20', '2026-09-03', '2026-12-20']), ...$days],
+                $n % 5,
+                2,
+            )
+            as $date
+        ) {
+            $document = stand([
+                'species' => $species->id(),
+                'date' => $date,
+                'facts' => [['fact' => 'setting', 'value' => 'woods']],
+                'cards' => [esterCard()],
+                'keepers' => [
+                    [
+                        'kind' => 'tree',
+                        'name' => 'oak',
+                        'distance' => '5 m',
+                        'species' => $species->id(),
+                        'crownRadius' => '4 m',
+                        'height' => '9 m',
+                    ],
+                    ['kind' => 'stock', 'name' => 'horses'],
+                    ['kind' => 'stream', 'name' => 'beck', 'distance' => '9 m'],
+                ],
+            ]);
             $in = Fields::of($document, new Faults());
             $wire = app(BoardWire::class)->board(board($document), (new SituationReader(catalogue()))->situation($in));
             foreach ($wire['rows'] as $row) {

@@ -21,13 +21,29 @@ beforeEach(function () {
     $this->as();
     $this->stand = $this->standId('norway-maple');
     // one test after the other: what was ruled out before stays so
-    foreach ([['pair' => 'norway-maple--red-maple', 'test' => 'milky-leaf-stalk', 'answer' => 'yes'], ['pair' => 'norway-maple--sugar-maple', 'test' => 'wings', 'answer' => 'yes']] as $test) {
-        $this->api('POST', "/stands/{$this->stand}/sightings", ['seen' => [], 'species' => 'norway-maple', 'tests' => [$test]])->assertCreated();
+    foreach (
+        [
+            ['pair' => 'norway-maple--red-maple', 'test' => 'milky-leaf-stalk', 'answer' => 'yes'],
+            ['pair' => 'norway-maple--sugar-maple', 'test' => 'wings', 'answer' => 'yes'],
+        ]
+        as $test
+    ) {
+        $this->api('POST', "/stands/{$this->stand}/sightings", [
+            'seen' => [],
+            'species' => 'norway-maple',
+            'tests' => [$test],
+        ])->assertCreated();
     }
     $this->api('PUT', "/stands/{$this->stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 18]]])->assertOk();
     $this->step = Step::query()->where('method', 'basal-bark')->firstOrFail();
     $this->api('PUT', "/steps/{$this->step->id}/recipe", [], ['If-Match' => "\"{$this->step->revision}\""])->assertOk();
-    $this->gates = fn (): array => array_column($this->api('GET', "/stands/{$this->stand}/gates")->assertOk()->json('gates'), 'passable', 'code');
+    $this->gates = fn(): array => array_column(
+        $this->api('GET', "/stands/{$this->stand}/gates")
+            ->assertOk()
+            ->json('gates'),
+        'passable',
+        'code',
+    );
 });
 
 it('is open when nothing stands against it', function () {
@@ -35,59 +51,77 @@ it('is open when nothing stands against it', function () {
     $this->api('POST', "/stands/{$this->stand}/sheets")->assertCreated();
 });
 
-it('shuts a gate, says whether a lead may pass it, and refuses the sheet', function (Closure $change, string $code, bool $passable) {
+it('shuts a gate, says whether a lead may pass it, and refuses the sheet', function (
+    Closure $change,
+    string $code,
+    bool $passable,
+) {
     $change($this);
     expect(($this->gates)())->toMatchArray([$code => $passable]);
     $answer = $this->api('POST', "/stands/{$this->stand}/sheets")->assertStatus(409);
     expect(array_column($answer->json('gates'), 'code'))->toContain($code);
 })->with([
     'name not confirmed' => [
-        fn ($t) => Sighting::query()->where('stand_id', $t->stand)->update(['confirmed_by' => null]),
+        fn($t) => Sighting::query()
+            ->where('stand_id', $t->stand)
+            ->update(['confirmed_by' => null]),
         'named',
         false,
     ],
     'look-alike open again' => [
-        fn ($t) => Sighting::query()->where('stand_id', $t->stand)->update(['tests' => '[]']),
+        fn($t) => Sighting::query()
+            ->where('stand_id', $t->stand)
+            ->update(['tests' => '[]']),
         'look-alike',
         false,
     ],
     'estimated tally' => [
-        fn ($t) => $t->api('PUT', "/stands/{$t->stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 18, 'estimated' => true]]]),
+        fn($t) => $t->api('PUT', "/stands/{$t->stand}/tally", [
+            'rows' => [['diameter' => '3 in', 'count' => 18, 'estimated' => true]],
+        ]),
         'estimated-tally',
         true,
     ],
     'counted again' => [
-        fn ($t) => $t->api('PUT', "/stands/{$t->stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 19]]]),
+        fn($t) => $t->api('PUT', "/stands/{$t->stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 19]]]),
         'recipe',
         false,
     ],
     'seals that turn out not to stand oil' => [
-        fn ($t) => $t->step->sprayer->update(['details' => ['solventProof' => false]]),
+        fn($t) => $t->step->sprayer->update(['details' => ['solventProof' => false]]),
         'recipe',
         false,
     ],
     'all stems too thick' => [
-        fn ($t) => $t->api('PUT', "/stands/{$t->stand}/tally", ['rows' => [['diameter' => '9 in', 'count' => 2]]]),
+        fn($t) => $t->api('PUT', "/stands/{$t->stand}/tally", ['rows' => [['diameter' => '9 in', 'count' => 2]]]),
         'does-not-suit',
         true,
     ],
     'wet bark' => [
-        fn ($t) => $t->api('POST', '/patches/' . Stand::query()->findOrFail($t->stand)->patch_id . '/observations', ['facts' => [['fact' => 'bark-wetness', 'value' => 'wet']]]),
+        fn($t) => $t->api('POST', '/patches/' . Stand::query()->findOrFail($t->stand)->patch_id . '/observations', [
+            'facts' => [['fact' => 'bark-wetness', 'value' => 'wet']],
+        ]),
         'not-now',
         true,
     ],
     'water moved nearer than the card allows' => [
-        fn ($t) => $t->api('POST', '/patches/' . Stand::query()->findOrFail($t->stand)->patch_id . '/keepers', ['kind' => 'pond', 'name' => 'frog pond', 'distance' => '5 m']),
+        fn($t) => $t->api('POST', '/patches/' . Stand::query()->findOrFail($t->stand)->patch_id . '/keepers', [
+            'kind' => 'pond',
+            'name' => 'frog pond',
+            'distance' => '5 m',
+        ]),
         'not-allowed',
         false,
     ],
     'card not confirmed' => [
-        fn ($t) => LabelCardVersion::query()->whereKey($t->step->label_card_version_id)->update(['confirmed_at' => null, 'confirmed_by' => null]),
+        fn($t) => LabelCardVersion::query()
+            ->whereKey($t->step->label_card_version_id)
+            ->update(['confirmed_at' => null, 'confirmed_by' => null]),
         'card-unconfirmed',
         false,
     ],
     'card chosen from typical values' => [
-        fn ($t) => $t->step->update(['label_card_version_id' => null]),
+        fn($t) => $t->step->update(['label_card_version_id' => null]),
         'no-card',
         false,
     ],
@@ -109,12 +143,12 @@ it('shuts a gate, says whether a lead may pass it, and refuses the sheet', funct
         false,
     ],
     'calibrated more than a year ago' => [
-        fn ($t) => Sprayer::query()->update(['calibrated_on' => '2025-09-02', 'due_on' => null]),
+        fn($t) => Sprayer::query()->update(['calibrated_on' => '2025-09-02', 'due_on' => null]),
         'calibration',
         true,
     ],
     'owner wants no herbicide' => [
-        fn ($t) => Crew::query()->update(['settings->stance' => 'none']),
+        fn($t) => Crew::query()->update(['settings->stance' => 'none']),
         'not-allowed',
         false,
     ],
@@ -130,13 +164,22 @@ it('shuts a gate, says whether a lead may pass it, and refuses the sheet', funct
 
 it('is passed by a lead with a reason only where it may be, and not by a blank one', function () {
     Sprayer::query()->update(['calibrated_on' => '2025-09-02', 'due_on' => '2026-09-02']);
-    $this->api('POST', "/stands/{$this->stand}/sheets", ['passes' => [['gate' => 'calibration', 'reason' => '  ']]])->assertStatus(422);
-    $sheet = $this->api('POST', "/stands/{$this->stand}/sheets", ['passes' => [['gate' => 'calibration', 'reason' => 'Checked against a full tank.'], ['gate' => 'licence', 'reason' => 'not shut']]])->assertCreated();
+    $this->api('POST', "/stands/{$this->stand}/sheets", [
+        'passes' => [['gate' => 'calibration', 'reason' => '  ']],
+    ])->assertStatus(422);
+    $sheet = $this->api('POST', "/stands/{$this->stand}/sheets", [
+        'passes' => [
+            ['gate' => 'calibration', 'reason' => 'Checked against a full tank.'],
+            ['gate' => 'licence', 'reason' => 'not shut'],
+        ],
+    ])->assertCreated();
     expect(array_column($sheet->json('snapshot.passes'), 'reason'))->toBe(['Checked against a full tank.']);
 });
 
 it('is issued by a lead, not by a member', function () {
-    User::query()->where('email', 'bram@alderbrook.example')->update(['role' => 'member']);
+    User::query()
+        ->where('email', 'bram@alderbrook.example')
+        ->update(['role' => 'member']);
     $this->as('bram');
     $this->api('POST', "/stands/{$this->stand}/sheets")->assertForbidden();
     $this->as('bram');
@@ -146,28 +189,68 @@ it('is issued by a lead, not by a member', function () {
 it('is signed by somebody licensed where the card asks', function () {
     $version = LabelCardVersion::query()->findOrFail($this->step->label_card_version_id);
     $version->update(['body' => ['licensedOnly' => true] + $version->body]);
-    $sheet = $this->api('POST', "/stands/{$this->stand}/sheets")->assertCreated()->json('id');
-    Person::query()->where('name', 'Ada Thornbury')->update(['licence' => null]);
-    $work = ['workedOn' => '2026-09-03', 'start' => '09:30', 'stop' => '12:00', 'people' => ['Ada'], 'treated' => 18, 'mixUsed' => '0.5 L', 'weather' => 'dry', 'wind' => '3 mph', 'temperature' => '66 F'];
+    $sheet = $this->api('POST', "/stands/{$this->stand}/sheets")
+        ->assertCreated()
+        ->json('id');
+    Person::query()
+        ->where('name', 'Ada Thornbury')
+        ->update(['licence' => null]);
+    $work = [
+        'workedOn' => '2026-09-03',
+        'start' => '09:30',
+        'stop' => '12:00',
+        'people' => ['Ada'],
+        'treated' => 18,
+        'mixUsed' => '0.5 L',
+        'weather' => 'dry',
+        'wind' => '3 mph',
+        'temperature' => '66 F',
+    ];
     $this->api('POST', "/sheets/{$sheet}/records", $work)->assertForbidden();
     $this->as('bram');
     $this->api('POST', "/sheets/{$sheet}/records", $work)->assertCreated();
 });
 
 it('counts what the records of this year put there against the ceiling', function () {
-    $sheet = $this->api('POST', "/stands/{$this->stand}/sheets")->assertCreated()->json('id');
-    $work = ['workedOn' => '2026-09-03', 'start' => '09:30', 'stop' => '12:00', 'people' => ['Ada'], 'treated' => 18, 'mixUsed' => '30 gal', 'weather' => 'dry', 'wind' => '3 mph', 'temperature' => '66 F'];
+    $sheet = $this->api('POST', "/stands/{$this->stand}/sheets")
+        ->assertCreated()
+        ->json('id');
+    $work = [
+        'workedOn' => '2026-09-03',
+        'start' => '09:30',
+        'stop' => '12:00',
+        'people' => ['Ada'],
+        'treated' => 18,
+        'mixUsed' => '30 gal',
+        'weather' => 'dry',
+        'wind' => '3 mph',
+        'temperature' => '66 F',
+    ];
     $this->api('POST', "/sheets/{$sheet}/records", $work)->assertCreated();
     // 30 gal at 25 % of 480 g/L on the oak wood is 13.6 kg; a second stand of the same patch meets what is left
-    $second = $this->api('POST', '/patches/' . Stand::query()->findOrFail($this->stand)->patch_id . '/stands')->json('id');
+    $second = $this->api('POST', '/patches/' . Stand::query()->findOrFail($this->stand)->patch_id . '/stands')->json(
+        'id',
+    );
     $test = ['pair' => 'norway-maple--red-maple', 'test' => 'milky-leaf-stalk', 'answer' => 'no'];
-    $this->api('POST', "/stands/{$second}/sightings", ['seen' => [], 'species' => 'red-maple', 'tests' => [$test]])->assertCreated();
+    $this->api('POST', "/stands/{$second}/sightings", [
+        'seen' => [],
+        'species' => 'red-maple',
+        'tests' => [$test],
+    ])->assertCreated();
     $this->api('PUT', "/stands/{$second}/tally", ['rows' => [['diameter' => '3 in', 'count' => 5]]])->assertOk();
-    $choice = ['method' => 'basal-bark', 'active' => 'triclopyr-ester', 'cardVersionId' => $this->step->label_card_version_id];
-    $step = $this->api('PUT', "/stands/{$second}/step", $choice, ['If-Match' => '"2"'])->assertOk()->json('step.id');
+    $choice = [
+        'method' => 'basal-bark',
+        'active' => 'triclopyr-ester',
+        'cardVersionId' => $this->step->label_card_version_id,
+    ];
+    $step = $this->api('PUT', "/stands/{$second}/step", $choice, ['If-Match' => '"2"'])
+        ->assertOk()
+        ->json('step.id');
     $recipe = $this->api('GET', "/steps/{$step}/recipe")->assertOk();
     expect($recipe->json('ceiling.kept'))->toBeFalse()->and($recipe->json('finished'))->toBeFalse();
-    $this->api('PUT', "/steps/{$step}/recipe", [], ['If-Match' => '"1"'])->assertStatus(409)->assertJsonPath('recipe.blocks.0.code', 'ceiling');
+    $this->api('PUT', "/steps/{$step}/recipe", [], ['If-Match' => '"1"'])
+        ->assertStatus(409)
+        ->assertJsonPath('recipe.blocks.0.code', 'ceiling');
 });
 
 it('lets stale weather drop out of the gates by itself', function () {
@@ -186,17 +269,21 @@ it('derives the next act from what exists', function (Closure $undo, string $act
     $undo($this);
     $this->api('GET', "/stands/{$this->stand}")->assertJsonPath('act.code', $act);
 })->with([
-    'all there' => [fn ($t) => null, 'issued'],
+    'all there' => [fn($t) => null, 'issued'],
     'no saved recipe' => [
-        fn ($t) => Step::query()->whereKey($t->step->id)->update(['recipe' => null, 'recipe_basis' => null]),
+        fn($t) => Step::query()
+            ->whereKey($t->step->id)
+            ->update(['recipe' => null, 'recipe_basis' => null]),
         'mixed',
     ],
     'recipe no longer true' => [
-        fn ($t) => Tally::query()->where('stand_id', $t->stand)->update(['rows' => '[{"diameter":"2 in","count":1}]']),
+        fn($t) => Tally::query()
+            ->where('stand_id', $t->stand)
+            ->update(['rows' => '[{"diameter":"2 in","count":1}]']),
         'mixed',
     ],
     'nothing chosen' => [
-        fn ($t) => Illuminate\Support\Facades\DB::table('stand_step')->where('stand_id', $t->stand)->delete(),
+        fn($t) => Illuminate\Support\Facades\DB::table('stand_step')->where('stand_id', $t->stand)->delete(),
         'chosen',
     ],
     'nothing counted' => [
@@ -209,7 +296,9 @@ it('derives the next act from what exists', function (Closure $undo, string $act
     'no name' => [
         function ($t) {
             Illuminate\Support\Facades\DB::table('stand_step')->where('stand_id', $t->stand)->delete();
-            Stand::query()->whereKey($t->stand)->update(['species' => null]);
+            Stand::query()
+                ->whereKey($t->stand)
+                ->update(['species' => null]);
         },
         'named',
     ],
@@ -219,11 +308,31 @@ it('keeps the pause that the card asks for since the last application', function
     $version = LabelCardVersion::query()->findOrFail($this->step->label_card_version_id);
     $version->update(['body' => ['intervalDays' => $days] + $version->body]);
     app(App\Support\JobClock::class)->freezeAt('2026-08-24T08:00:00-05:00');
-    $sheet = $this->api('POST', "/stands/{$this->stand}/sheets")->assertCreated()->json('id');
+    $sheet = $this->api('POST', "/stands/{$this->stand}/sheets")
+        ->assertCreated()
+        ->json('id');
     app(App\Support\JobClock::class)->freezeAt('2026-09-03T09:00:00-05:00');
-    $work = ['workedOn' => '2026-08-24', 'start' => '09:30', 'stop' => '12:00', 'people' => ['Ada'], 'treated' => 18, 'mixUsed' => '0.5 L', 'weather' => 'dry', 'wind' => '3 mph', 'temperature' => '66 F'];
+    $work = [
+        'workedOn' => '2026-08-24',
+        'start' => '09:30',
+        'stop' => '12:00',
+        'people' => ['Ada'],
+        'treated' => 18,
+        'mixUsed' => '0.5 L',
+        'weather' => 'dry',
+        'wind' => '3 mph',
+        'temperature' => '66 F',
+    ];
     $this->api('POST', "/sheets/{$sheet}/records", $work)->assertCreated();
-    $this->api('PUT', "/stands/{$this->stand}/step", ['method' => 'basal-bark', 'active' => 'triclopyr-ester', 'cardVersionId' => $version->id], ['If-Match' => (string) $this->api('GET', "/stands/{$this->stand}")->headers->get('ETag')])->assertOk();
+    $this->api(
+        'PUT',
+        "/stands/{$this->stand}/step",
+        ['method' => 'basal-bark', 'active' => 'triclopyr-ester', 'cardVersionId' => $version->id],
+        ['If-Match' => (string) $this->api('GET', "/stands/{$this->stand}")->headers->get('ETag')],
+    )->assertOk();
     $gates = ($this->gates)();
-    expect(array_key_exists('interval', $gates))->toBe($shut)->and($gates['interval'] ?? false)->toBeFalse();
+    expect(array_key_exists('interval', $gates))
+        ->toBe($shut)
+        ->and($gates['interval'] ?? false)
+        ->toBeFalse();
 })->with(['ten days, worked ten days ago' => [10, false], 'eleven days' => [11, true]]);

@@ -8,23 +8,122 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 
 /*
- * The table of routes x roles: who may at least ask for it. Every route of the API stands here, or the first test says which does not.
+ * The table of routes x roles: who may at least ask for it. Every route of the API stands here, or the first test says
+ * which does not.
  */
 const ROUTES = [
     'anybody' => ['GET health', 'GET session', 'POST session', 'POST setup'],
     'viewer' => [
-        'DELETE session', 'POST session/password', 'PATCH session', 'GET today', 'GET search', 'POST readings', 'GET handbook', 'GET handbook/species', 'GET handbook/comparison', 'GET handbook/species/{id}', 'GET grounds', 'GET grounds/{ground}/patches', 'GET grounds/{ground}/map', 'GET grounds/{ground}/keepers',
-        'GET grounds/{ground}/export', 'POST outlines', 'GET patches/{patch}', 'GET patches/{patch}/outlines', 'GET stands/{stand}', 'GET stands/{stand}/count', 'GET stands/{stand}/tally.csv', 'POST identify', 'GET stands/{stand}/prospects', 'GET sightings', 'GET sightings/{sighting}', 'GET sightings.csv', 'GET photos/{photo}/{size}',
-        'GET stands/{stand}/board', 'GET stands/{stand}/programmes', 'GET stands/{stand}/comparison', 'GET stands/{stand}/costs', 'GET stands/{stand}/year', 'GET stands/{stand}/gates', 'GET steps/{step}/recipe', 'GET sheets/{sheet}', 'GET records/{record}', 'GET seal', 'GET shed', 'GET shed/cards/{card}/export', 'GET shed/shopping', 'GET shed/shopping.csv',
-        'GET mix/sums', 'POST mix/sums', 'POST mix/purchase', 'GET steps/{step}/batches', 'POST papers', 'GET papers/{paper}', 'GET papers/{paper}/file', 'GET stand-ins/gps',
+        'DELETE session',
+        'POST session/password',
+        'PATCH session',
+        'GET today',
+        'GET search',
+        'POST readings',
+        'GET handbook',
+        'GET handbook/species',
+        'GET handbook/comparison',
+        'GET handbook/species/{id}',
+        'GET grounds',
+        'GET grounds/{ground}/patches',
+        'GET grounds/{ground}/map',
+        'GET grounds/{ground}/keepers',
+        'GET grounds/{ground}/export',
+        'POST outlines',
+        'GET patches/{patch}',
+        'GET patches/{patch}/outlines',
+        'GET stands/{stand}',
+        'GET stands/{stand}/count',
+        'GET stands/{stand}/tally.csv',
+        'POST identify',
+        'GET stands/{stand}/prospects',
+        'GET sightings',
+        'GET sightings/{sighting}',
+        'GET sightings.csv',
+        'GET photos/{photo}/{size}',
+        'GET stands/{stand}/board',
+        'GET stands/{stand}/programmes',
+        'GET stands/{stand}/comparison',
+        'GET stands/{stand}/costs',
+        'GET stands/{stand}/year',
+        'GET stands/{stand}/gates',
+        'GET steps/{step}/recipe',
+        'GET sheets/{sheet}',
+        'GET records/{record}',
+        'GET seal',
+        'GET shed',
+        'GET shed/cards/{card}/export',
+        'GET shed/shopping',
+        'GET shed/shopping.csv',
+        'GET mix/sums',
+        'POST mix/sums',
+        'POST mix/purchase',
+        'GET steps/{step}/batches',
+        'POST papers',
+        'GET papers/{paper}',
+        'GET papers/{paper}/file',
+        'GET stand-ins/gps',
     ],
     'member' => [
-        'POST grounds/{ground}/imports/preview', 'POST stands/{stand}/tally/csv', 'POST grounds', 'PATCH grounds/{ground}', 'POST grounds/{ground}/patches', 'POST grounds/{ground}/keepers', 'POST grounds/{ground}/imports', 'PATCH patches/{patch}', 'POST patches/{patch}/split', 'POST patches/{patch}/merge', 'POST patches/{patch}/hole', 'POST patches/{patch}/archive', 'POST patches/{patch}/zones', 'DELETE zones/{zone}',
-        'POST patches/{patch}/keepers', 'PUT keepers/{keeper}', 'DELETE keepers/{keeper}', 'POST patches/{patch}/observations', 'POST patches/{patch}/stands', 'POST stands/{stand}/sightings', 'POST sightings', 'PUT sightings/{sighting}', 'POST sightings/{sighting}/photos', 'PUT stands/{stand}/tally', 'POST stands/{stand}/plot-plans', 'POST stands/{stand}/close',
-        'POST stands/{stand}/programme', 'DELETE stands/{stand}/programme', 'PUT stands/{stand}/weights', 'PUT stands/{stand}/step', 'PUT steps/{step}/recipe', 'PUT steps/{step}/card', 'POST steps/{step}/batches', 'POST sheets/{sheet}/records', 'POST records/{record}/look-backs', 'POST shed/containers', 'PATCH shed/containers/{container}', 'DELETE shed/containers/{container}', 'POST shed/containers/{container}/draws',
-        'POST shed/sprayers', 'PUT shed/sprayers/{sprayer}', 'POST shed/sprayers/{sprayer}/calibrations', 'POST shed/tools', 'DELETE shed/tools/{tool}', 'POST shed/tools/{tool}/loans', 'POST shed/loans/{loan}/return', 'POST shed/cards',
+        'POST grounds/{ground}/imports/preview',
+        'POST stands/{stand}/tally/csv',
+        'POST grounds',
+        'PATCH grounds/{ground}',
+        'POST grounds/{ground}/patches',
+        'POST grounds/{ground}/keepers',
+        'POST grounds/{ground}/imports',
+        'PATCH patches/{patch}',
+        'POST patches/{patch}/split',
+        'POST patches/{patch}/merge',
+        'POST patches/{patch}/hole',
+        'POST patches/{patch}/archive',
+        'POST patches/{patch}/zones',
+        'DELETE zones/{zone}',
+        'POST patches/{patch}/keepers',
+        'PUT keepers/{keeper}',
+        'DELETE keepers/{keeper}',
+        'POST patches/{patch}/observations',
+        'POST patches/{patch}/stands',
+        'POST stands/{stand}/sightings',
+        'POST sightings',
+        'PUT sightings/{sighting}',
+        'POST sightings/{sighting}/photos',
+        'PUT stands/{stand}/tally',
+        'POST stands/{stand}/plot-plans',
+        'POST stands/{stand}/close',
+        'POST stands/{stand}/programme',
+        'DELETE stands/{stand}/programme',
+        'PUT stands/{stand}/weights',
+        'PUT stands/{stand}/step',
+        'PUT steps/{step}/recipe',
+        'PUT steps/{step}/card',
+        'POST steps/{step}/batches',
+        'POST sheets/{sheet}/records',
+        'POST records/{record}/look-backs',
+        'POST shed/containers',
+        'PATCH shed/containers/{container}',
+        'DELETE shed/containers/{container}',
+        'POST shed/containers/{container}/draws',
+        'POST shed/sprayers',
+        'PUT shed/sprayers/{sprayer}',
+        'POST shed/sprayers/{sprayer}/calibrations',
+        'POST shed/tools',
+        'DELETE shed/tools/{tool}',
+        'POST shed/tools/{tool}/loans',
+        'POST shed/loans/{loan}/return',
+        'POST shed/cards',
     ],
-    'lead' => ['DELETE photos/{photo}', 'PUT handbook/species/{id}/listing', 'POST stands/{stand}/sheets', 'POST sheets/{sheet}/withdraw', 'POST shed/people', 'PUT shed/people/{person}', 'PUT shed/cards/{card}/packs', 'POST shed/card-versions/{version}/confirm', 'PATCH shed/choices'],
+    'lead' => [
+        'DELETE photos/{photo}',
+        'PUT handbook/species/{id}/listing',
+        'POST stands/{stand}/sheets',
+        'POST sheets/{sheet}/withdraw',
+        'POST shed/people',
+        'PUT shed/people/{person}',
+        'PUT shed/cards/{card}/packs',
+        'POST shed/card-versions/{version}/confirm',
+        'PATCH shed/choices',
+    ],
 ];
 const ROLES = ['nobody' => 0, 'viewer' => 1, 'member' => 2, 'lead' => 3];
 
@@ -40,19 +139,67 @@ it('has every route in the table, and none that is not there', function () {
 
 it('lets in from the role of the table on, and nobody of another crew to what is ours', function (string $role) {
     $ids = ['size' => 'thumb', 'id' => 'garlic-mustard'];
-    foreach (['ground' => 'grounds', 'patch' => 'patches', 'stand' => 'stands', 'sheet' => 'sheets', 'record' => 'records', 'sighting' => 'sightings', 'photo' => 'photos', 'card' => 'label_cards', 'version' => 'label_card_versions', 'container' => 'containers', 'sprayer' => 'sprayers', 'tool' => 'tools', 'person' => 'people', 'loan' => 'loans', 'keeper' => 'keepers'] as $name => $table) {
+    foreach (
+        [
+            'ground' => 'grounds',
+            'patch' => 'patches',
+            'stand' => 'stands',
+            'sheet' => 'sheets',
+            'record' => 'records',
+            'sighting' => 'sightings',
+            'photo' => 'photos',
+            'card' => 'label_cards',
+            'version' => 'label_card_versions',
+            'container' => 'containers',
+            'sprayer' => 'sprayers',
+            'tool' => 'tools',
+            'person' => 'people',
+            'loan' => 'loans',
+            'keeper' => 'keepers',
+        ]
+        as $name => $table
+    ) {
         $ids[$name] = (string) DB::table($table)->orderBy('id')->value('id');
     }
     $ids['step'] = (string) DB::table('steps')->whereNotNull('active')->orderBy('id')->value('id');
     $ids['stand'] = (string) DB::table('stand_step')->where('step_id', $ids['step'])->value('stand_id');
     $lead = User::query()->where('role', 'lead')->firstOrFail();
-    $ids['paper'] = App\Models\Paper::create(['crew_id' => $lead->crew_id, 'asked_by' => $lead->id, 'kind' => 'sheet', 'name' => 'x.pdf', 'digest' => str_repeat('0', 64), 'state' => 'ready'])->id;
-    $ids['zone'] = App\Models\Zone::create(['patch_id' => $ids['patch'], 'name' => 'Edge', 'outline' => ['type' => 'Polygon', 'coordinates' => []], 'area_m2' => '1'])->id;
+    $ids['paper'] = App\Models\Paper::create([
+        'crew_id' => $lead->crew_id,
+        'asked_by' => $lead->id,
+        'kind' => 'sheet',
+        'name' => 'x.pdf',
+        'digest' => str_repeat('0', 64),
+        'state' => 'ready',
+    ])->id;
+    $ids['zone'] = App\Models\Zone::create([
+        'patch_id' => $ids['patch'],
+        'name' => 'Edge',
+        'outline' => ['type' => 'Polygon', 'coordinates' => []],
+        'area_m2' => '1',
+    ])->id;
     $other = Crew::create(['name' => 'Elsewhere', 'settings' => []]);
     $user = match ($role) {
-        'nobody' => null, 'lead' => $lead,
-        'stranger' => User::create(['crew_id' => $other->id, 'role' => 'lead', 'name' => 'Odo Farrow', 'email' => 'odo@elsewhere.example', 'password' => 'nine grey barrows', 'units' => 'us', 'light' => 'day'])->refresh(),
-        default => User::create(['crew_id' => $lead->crew_id, 'role' => $role, 'name' => 'Ida Moss', 'email' => 'ida@alderbrook.example', 'password' => 'nine grey barrows', 'units' => 'us', 'light' => 'day'])->refresh(),
+        'nobody' => null,
+        'lead' => $lead,
+        'stranger' => User::create([
+            'crew_id' => $other->id,
+            'role' => 'lead',
+            'name' => 'Odo Farrow',
+            'email' => 'odo@elsewhere.example',
+            'password' => 'nine grey barrows',
+            'units' => 'us',
+            'light' => 'day',
+        ])->refresh(),
+        default => User::create([
+            'crew_id' => $lead->crew_id,
+            'role' => $role,
+            'name' => 'Ida Moss',
+            'email' => 'ida@alderbrook.example',
+            'password' => 'nine grey barrows',
+            'units' => 'us',
+            'light' => 'day',
+        ])->refresh(),
     };
     $wrong = [];
     foreach (ROUTES as $least => $routes) {
@@ -66,9 +213,27 @@ it('lets in from the role of the table on, and nobody of another crew to what is
             app('auth')->forgetGuards();
             $user === null || $this->actingAs($user, 'web')->withSession(["password_given.{$user->id}" => time()]);
             DB::beginTransaction();
-            $url = preg_replace_callback('/\{(\w+)\}/', static fn (array $m): string => $m[1] === 'id' && str_contains($path, 'sightings') ? $ids['sighting'] : $ids[$m[1]], $path);
-            $headers = ['CONTENT_TYPE' => str_ends_with($path, '/photos') ? 'multipart/form-data' : 'application/json', 'HTTP_ACCEPT' => 'application/json', 'HTTP_REFERER' => config('app.url')];
-            $status = $this->call($method, "/api/v1/{$url}", [], [], [], $headers, $method === 'GET' ? null : '{}')->getStatusCode();
+            $url = preg_replace_callback(
+                '/\{(\w+)\}/',
+                static fn(array $m): string => $m[1] === 'id' && str_contains($path, 'sightings')
+                    ? $ids['sighting']
+                    : $ids[$m[1]],
+                $path,
+            );
+            $headers = [
+                'CONTENT_TYPE' => str_ends_with($path, '/photos') ? 'multipart/form-data' : 'application/json',
+                'HTTP_ACCEPT' => 'application/json',
+                'HTTP_REFERER' => config('app.url'),
+            ];
+            $status = $this->call(
+                $method,
+                "/api/v1/{$url}",
+                [],
+                [],
+                [],
+                $headers,
+                $method === 'GET' ? null : '{}',
+            )->getStatusCode();
             DB::rollBack();
             $ours = preg_match('/\{(?!id|size)\w+\}/', $path) === 1;
             $right = match (true) {
@@ -78,7 +243,7 @@ it('lets in from the role of the table on, and nobody of another crew to what is
                 ROLES[$role] < ROLES[$least] => $status === 403,
                 default => !in_array($status, [401, 403, 404], true) && $status < 500,
             };
-            $right || $wrong[] = "{$role}: {$route} answered {$status}";
+            $right || ($wrong[] = "{$role}: {$route} answered {$status}");
         }
     }
     expect($wrong)->toBe([]);

@@ -31,7 +31,14 @@ function faultsOf(array $data, Closure $read): array
 
 it('collects all faults at once, each at its field', function () {
     $pointers = faultsOf(
-        ['name' => '', 'count' => -1, 'day' => '2026-02-30', 'size' => '3 gal', 'inner' => ['list' => ['a', 7]], 'stray' => 1],
+        [
+            'name' => '',
+            'count' => -1,
+            'day' => '2026-02-30',
+            'size' => '3 gal',
+            'inner' => ['list' => ['a', 7]],
+            'stray' => 1,
+        ],
         function (Fields $in): void {
             $in->text('name');
             $in->int('count', 0, 10);
@@ -57,7 +64,7 @@ it('reads a quantity in every form the wire allows, exactly', function (mixed $g
 ]);
 
 it('refuses a quantity in any other form', function (mixed $given, string $pointer) {
-    expect(faultsOf(['size' => $given], fn (Fields $in) => $in->quantity('size', Dimension::Length)))->toBe([$pointer]);
+    expect(faultsOf(['size' => $given], fn(Fields $in) => $in->quantity('size', Dimension::Length)))->toBe([$pointer]);
 })->with([
     'bare number' => [1.5, '/size'],
     'number inside' => [['value' => 1.5, 'unit' => 'in'], '/size'],
@@ -69,7 +76,7 @@ it('refuses a quantity in any other form', function (mixed $given, string $point
 ]);
 
 it('reads moments only with their offset', function (string $given, bool $fine) {
-    expect(faultsOf(['at' => $given], fn (Fields $in) => $in->moment('at')) === [])->toBe($fine);
+    expect(faultsOf(['at' => $given], fn(Fields $in) => $in->moment('at')) === [])->toBe($fine);
 })->with([
     'offset' => ['2026-09-03T09:00:00-05:00', true],
     'zulu' => ['2026-09-03T14:00:00Z', true],
@@ -80,12 +87,42 @@ it('reads moments only with their offset', function (string $given, bool $fine) 
 
 it('never falls over whatever is typed: it reads it or refuses it', function () {
     mt_srand(20260903);
-    $pieces = ['1', '2/3', ' ', '.', ',', '-', 'in', 'gal', '/ac', '%', '½', '"', "\u{200b}", 'oz', 'e', ':', '(', 'a.e.', '0', '99999', 'per', "\n", '²', 'us'];
+    $pieces = [
+        '1',
+        '2/3',
+        ' ',
+        '.',
+        ',',
+        '-',
+        'in',
+        'gal',
+        '/ac',
+        '%',
+        '½',
+        '"',
+        "\u{200b}",
+        'oz',
+        'e',
+        ':',
+        '(',
+        'a.e.',
+        '0',
+        '99999',
+        'per',
+        "\n",
+        '²',
+        'us',
+    ];
     for ($i = 0; $i < 4000; ++$i) {
-        $typed = implode('', array_map(static fn (): string => $pieces[mt_rand(0, count($pieces) - 1)], range(1, mt_rand(1, 7))));
+        $typed = implode(
+            '',
+            array_map(static fn(): string => $pieces[mt_rand(0, count($pieces) - 1)], range(1, mt_rand(1, 7))),
+        );
         try {
             $read = Reading::parse($typed);
-            expect($read->quantity->isNegative() && $read->quantity->dimension() !== Dimension::Temperature)->toBeFalse($typed);
+            expect($read->quantity->isNegative() && $read->quantity->dimension() !== Dimension::Temperature)->toBeFalse(
+                $typed,
+            );
         } catch (ThicketRefusal $e) {
             expect($e->getMessage())->not->toBe('', $typed);
         }
@@ -95,16 +132,23 @@ it('never falls over whatever is typed: it reads it or refuses it', function () 
 it('gives back from the wire what it put on it', function () {
     foreach (Unit::cases() as $unit) {
         $wire = Quantity::of('12.625', $unit)->toWire();
-        expect(Quantity::of($wire['value'], Unit::from($wire['unit']))->equals(Quantity::of('12.625', $unit)))->toBeTrue($unit->value);
+        expect(
+            Quantity::of($wire['value'], Unit::from($wire['unit']))->equals(Quantity::of('12.625', $unit)),
+        )->toBeTrue($unit->value);
     }
 });
 
 it('compares and adds only what measures the same', function () {
-    expect(fn () => quantity('1 gal')->plus(quantity('1 in')))->toThrow(UnitMismatch::class)
-        ->and(quantity('1 gal')->equals(quantity('1 in')))->toBeFalse()
-        ->and(quantity('1 gal')->plus(quantity('1 qt'))->equals(quantity('5 qt')))->toBeTrue()
-        ->and(quantity('1 gal')->minus(quantity('1 qt'))->equals(quantity('3 qt')))->toBeTrue()
-        ->and((string) quantity('1 gal')->per(quantity('1 fl oz')))->toBe('128');
+    expect(fn() => quantity('1 gal')->plus(quantity('1 in')))
+        ->toThrow(UnitMismatch::class)
+        ->and(quantity('1 gal')->equals(quantity('1 in')))
+        ->toBeFalse()
+        ->and(quantity('1 gal')->plus(quantity('1 qt'))->equals(quantity('5 qt')))
+        ->toBeTrue()
+        ->and(quantity('1 gal')->minus(quantity('1 qt'))->equals(quantity('3 qt')))
+        ->toBeTrue()
+        ->and((string) quantity('1 gal')->per(quantity('1 fl oz')))
+        ->toBe('128');
 });
 
 it('adds calendar months and holds the last day', function (string $day, int $months, string $later) {

@@ -60,8 +60,12 @@ it('reads what people type', function (string $typed, string $amount, Unit $unit
     'millilitres per 100 m2' => ['20 mL/100 m2', '20', Unit::MillilitrePerAre],
 ]);
 
-it('refuses what cannot be meant, with a sentence that says what would be right', function (string $typed, ?Dimension $expected, string $says) {
-    expect(fn () => Reading::parse($typed, $expected))->toThrow(UnreadableQuantity::class, $says);
+it('refuses what cannot be meant, with a sentence that says what would be right', function (
+    string $typed,
+    ?Dimension $expected,
+    string $says,
+) {
+    expect(fn() => Reading::parse($typed, $expected))->toThrow(UnreadableQuantity::class, $says);
 })->with([
     'nothing' => ['  ', null, 'Write a number and a unit'],
     'no number' => ['some in', null, 'Write a number such as'],
@@ -93,20 +97,34 @@ it('refuses what cannot be meant, with a sentence that says what would be right'
 
 it('tells one in four from one to four, however it is written', function (string $typed, string $percent) {
     expect((string) Strength::parse($typed)->percent()->amount->simplified())->toBe($percent);
-})->with(['1:4' => ['1:4', '20'], '1 to 4' => ['1 to 4', '20'], '1 part to 3' => ['1 part to 3', '25'], '1 part to 3 parts' => ['1 part to 3 parts', '25'], '1 in 4' => ['1 in 4', '25'], '1 part in 5' => ['1 part in 5', '20'], '2 parts to 6' => ['2 parts to 6', '25']]);
+})->with([
+    '1:4' => ['1:4', '20'],
+    '1 to 4' => ['1 to 4', '20'],
+    '1 part to 3' => ['1 part to 3', '25'],
+    '1 part to 3 parts' => ['1 part to 3 parts', '25'],
+    '1 in 4' => ['1 in 4', '25'],
+    '1 part in 5' => ['1 part in 5', '20'],
+    '2 parts to 6' => ['2 parts to 6', '25'],
+]);
 
 it('reads a bare oz as dry only where a mass is wanted', function () {
     expect(Reading::parse('5 oz', Dimension::Mass)->quantity->unit)->toBe(Unit::OunceWeight);
 });
 
 it('says when the kind of gallon was assumed, and takes the crew setting', function () {
-    expect(Reading::parse('3 gal')->kindAssumed)->toBeTrue()
-        ->and(Reading::parse('3 US gal')->kindAssumed)->toBeFalse()
-        ->and(Reading::parse('3 gal', null, Gallon::Imperial)->quantity->unit)->toBe(Unit::ImperialGallon);
+    expect(Reading::parse('3 gal')->kindAssumed)
+        ->toBeTrue()
+        ->and(Reading::parse('3 US gal')->kindAssumed)
+        ->toBeFalse()
+        ->and(Reading::parse('3 gal', null, Gallon::Imperial)->quantity->unit)
+        ->toBe(Unit::ImperialGallon);
 });
 
 it('refuses a unit of another kind by name', function () {
-    expect(fn () => Reading::parse('3 gal', Dimension::Length))->toThrow(UnitMismatch::class, 'Give length here, such as 4 in or 10 cm; US gal measures volume.');
+    expect(fn() => Reading::parse('3 gal', Dimension::Length))->toThrow(
+        UnitMismatch::class,
+        'Give length here, such as 4 in or 10 cm; US gal measures volume.',
+    );
 });
 
 it('goes to every unit of its dimension and back without losing a digit', function () {
@@ -144,11 +162,16 @@ it('holds the exact factors of the handbook', function (string $one, string $oth
 ]);
 
 it('reads parts as one part product and four parts carrier', function () {
-    expect((string) Strength::parse('1:4')->percent()->amount)->toBe('20')
-        ->and((string) Strength::parse('1:1')->percent()->amount)->toBe('50')
-        ->and(fn () => Strength::parse('0:4'))->toThrow(UnreadableQuantity::class)
-        ->and(fn () => Strength::parse('101 %'))->toThrow(UnreadableQuantity::class)
-        ->and(fn () => Strength::parse('5 % active'))->toThrow(UnitMismatch::class);
+    expect((string) Strength::parse('1:4')->percent()->amount)
+        ->toBe('20')
+        ->and((string) Strength::parse('1:1')->percent()->amount)
+        ->toBe('50')
+        ->and(fn() => Strength::parse('0:4'))
+        ->toThrow(UnreadableQuantity::class)
+        ->and(fn() => Strength::parse('101 %'))
+        ->toThrow(UnreadableQuantity::class)
+        ->and(fn() => Strength::parse('5 % active'))
+        ->toThrow(UnitMismatch::class);
 });
 
 it('writes an amount in the unit a crew would use', function (string $typed, string $us, string $metric) {
@@ -163,46 +186,95 @@ it('writes an amount in the unit a crew would use', function (string $typed, str
 ]);
 
 it('rounds for reading to four digits and never to an exponent', function () {
-    expect(Shown::number(quantity('123456.7 L')->amount))->toBe("123\u{00A0}457")
-        ->and(Shown::number(quantity('0.000123456 L')->amount))->toBe('0.0001235')
-        ->and(Shown::number(quantity('1500 L')->amount))->toBe('1500')
-        ->and(Shown::in(quantity('1/3 L'), System::Metric))->toBe('333.3 mL');
+    expect(Shown::number(quantity('123456.7 L')->amount))
+        ->toBe("123\u{00A0}457")
+        ->and(Shown::number(quantity('0.000123456 L')->amount))
+        ->toBe('0.0001235')
+        ->and(Shown::number(quantity('1500 L')->amount))
+        ->toBe('1500')
+        ->and(Shown::in(quantity('1/3 L'), System::Metric))
+        ->toBe('333.3 mL');
 });
 
 it('refuses a number that is none', function () {
-    expect(fn () => Quantity::of('ten', Unit::Inch))->toThrow(UnreadableQuantity::class)
-        ->and(fn () => Quantity::of('1/0', Unit::Inch))->toThrow(UnreadableQuantity::class);
+    expect(fn() => Quantity::of('ten', Unit::Inch))
+        ->toThrow(UnreadableQuantity::class)
+        ->and(fn() => Quantity::of('1/0', Unit::Inch))
+        ->toThrow(UnreadableQuantity::class);
 });
 
 it('loses digits only where it is told how', function () {
-    expect((string) quantity('1 in')->decimal(Unit::Metre, 3, RoundingMode::HALF_UP))->toBe('0.025')
-        ->and(quantity('1/3 L')->toWire())->toBe(['value' => '0.333333333', 'unit' => 'L']);
+    expect((string) quantity('1 in')->decimal(Unit::Metre, 3, RoundingMode::HALF_UP))
+        ->toBe('0.025')
+        ->and(quantity('1/3 L')->toWire())
+        ->toBe(['value' => '0.333333333', 'unit' => 'L']);
 });
 
 it('keeps a strength as it was written, and knows no part of nothing', function () {
-    expect(Strength::parse(' 1:4 ')->typed)->toBe('1:4')->and(Strength::parse('1:4')->isParts)->toBeTrue()->and(Strength::parse('20 %')->isParts)->toBeFalse()
-        ->and(Strength::parts('1', '4')->typed)->toBe('1:4')->and(Strength::parse('1:0')->percent()->in(Unit::PercentProduct)->__toString())->toBe('100')
-        ->and(Strength::parse('100 %')->productIn(Quantity::of(3, Unit::UsGallon))->unit)->toBe(Unit::UsGallon)
-        ->and(static fn () => Strength::parse('0:4'))->toThrow(UnreadableQuantity::class)
-        ->and(static fn () => Strength::parse('100.1 %'))->toThrow(UnreadableQuantity::class)
-        ->and(static fn () => Strength::parse('5 % w/w'))->toThrow(UnitMismatch::class)
-        ->and(static fn () => Strength::parse('20 %')->productIn(Quantity::of(1, Unit::Acre)))->toThrow(UnitMismatch::class);
+    expect(Strength::parse(' 1:4 ')->typed)
+        ->toBe('1:4')
+        ->and(Strength::parse('1:4')->isParts)
+        ->toBeTrue()
+        ->and(Strength::parse('20 %')->isParts)
+        ->toBeFalse()
+        ->and(Strength::parts('1', '4')->typed)
+        ->toBe('1:4')
+        ->and(Strength::parse('1:0')->percent()->in(Unit::PercentProduct)->__toString())
+        ->toBe('100')
+        ->and(Strength::parse('100 %')->productIn(Quantity::of(3, Unit::UsGallon))->unit)
+        ->toBe(Unit::UsGallon)
+        ->and(static fn() => Strength::parse('0:4'))
+        ->toThrow(UnreadableQuantity::class)
+        ->and(static fn() => Strength::parse('100.1 %'))
+        ->toThrow(UnreadableQuantity::class)
+        ->and(static fn() => Strength::parse('5 % w/w'))
+        ->toThrow(UnitMismatch::class)
+        ->and(static fn() => Strength::parse('20 %')->productIn(Quantity::of(1, Unit::Acre)))
+        ->toThrow(UnitMismatch::class);
 });
 
-it('says which strength is more than pure product, keeps what was typed, and takes shares of product only', function () {
-    $of = static fn (string $value, Unit $unit, string $typed = ''): Strength => Strength::ofQuantity(Quantity::of($value, $unit), $typed);
-    expect(static fn () => $of('101', Unit::PercentProduct))->toThrow(UnreadableQuantity::class, '101 % v/v')
-        ->and(static fn () => $of('101', Unit::PercentProduct, 'a lot'))->toThrow(UnreadableQuantity::class, 'a lot')
-        ->and(static fn () => $of('-1', Unit::PercentProduct))->toThrow(UnreadableQuantity::class)
-        ->and(static fn () => $of('5', Unit::PercentActive))->toThrow(UnitMismatch::class)
-        ->and($of('5', Unit::PercentProduct)->typed)->toBe('')->and(Strength::parse(' 15 % ')->typed)->toBe('15 %')
-        ->and(Strength::parse('2 fl oz/gal')->saidToCarrier()?->isParts)->toBeFalse()->and(Strength::parse('1:4')->saidToCarrier())->toBeNull()
-        ->and((string) $of('100', Unit::PercentProduct)->share)->toBe('1');
-});
+it(
+    'says which strength is more than pure product, keeps what was typed, and takes shares of product only',
+    function () {
+        $of = static fn(string $value, Unit $unit, string $typed = ''): Strength => Strength::ofQuantity(
+            Quantity::of($value, $unit),
+            $typed,
+        );
+        expect(static fn() => $of('101', Unit::PercentProduct))
+            ->toThrow(UnreadableQuantity::class, '101 % v/v')
+            ->and(static fn() => $of('101', Unit::PercentProduct, 'a lot'))
+            ->toThrow(UnreadableQuantity::class, 'a lot')
+            ->and(static fn() => $of('-1', Unit::PercentProduct))
+            ->toThrow(UnreadableQuantity::class)
+            ->and(static fn() => $of('5', Unit::PercentActive))
+            ->toThrow(UnitMismatch::class)
+            ->and($of('5', Unit::PercentProduct)->typed)
+            ->toBe('')
+            ->and(Strength::parse(' 15 % ')->typed)
+            ->toBe('15 %')
+            ->and(Strength::parse('2 fl oz/gal')->saidToCarrier()?->isParts)
+            ->toBeFalse()
+            ->and(Strength::parse('1:4')->saidToCarrier())
+            ->toBeNull()
+            ->and((string) $of('100', Unit::PercentProduct)->share)
+            ->toBe('1');
+    },
+);
 
-it('reads one amount in whatever way people write it, and knows whether the kind was said', function (string $typed, string $amount, Unit $unit, bool $assumed, ?Dimension $expected = null) {
+it('reads one amount in whatever way people write it, and knows whether the kind was said', function (
+    string $typed,
+    string $amount,
+    Unit $unit,
+    bool $assumed,
+    ?Dimension $expected = null,
+) {
     $reading = Reading::parse($typed, $expected);
-    expect([(string) $reading->quantity->amount->simplified(), $reading->quantity->unit, $reading->kindAssumed, $reading->typed])->toBe([$amount, $unit, $assumed, trim($typed)]);
+    expect([
+        (string) $reading->quantity->amount->simplified(),
+        $reading->quantity->unit,
+        $reading->kindAssumed,
+        $reading->typed,
+    ])->toBe([$amount, $unit, $assumed, trim($typed)]);
 })->with([
     'acid equivalent with points' => ['480 g a.e./L', '480', Unit::GramEquivalentPerLitre, false],
     'ingredient with points' => ['4 lb a.i./US gal', '4', Unit::PoundIngredientPerUsGallon, false],
@@ -238,12 +310,20 @@ it('reads one amount in whatever way people write it, and knows whether the kind
 
 it('reads up to sixty-four signs, a bare number only where its unit is plain, and one rate at a time', function () {
     $long = str_pad('3', 63, ' ') . 'L';
-    expect((string) Reading::parse($long)->quantity->amount)->toBe('3')
-        ->and(static fn () => Reading::parse('3' . str_pad('', 63, ' ') . 'L'))->toThrow(UnreadableQuantity::class)
-        ->and(Reading::parse('5', Dimension::Length, bareUnit: Unit::Centimetre)->kindAssumed)->toBeFalse()
-        ->and(static fn () => Reading::parse('5', Dimension::Length))->toThrow(UnreadableQuantity::class)
-        ->and(static fn () => Reading::parse('5 L/ha/d'))->toThrow(UnreadableQuantity::class)
-        ->and(static fn () => Reading::parse('5 oz'))->toThrow(UnreadableQuantity::class)
-        ->and(static fn () => Reading::parse('1/0 L'))->toThrow(UnreadableQuantity::class)
-        ->and(static fn () => Reading::parse('3.5 1/2 L'))->toThrow(UnreadableQuantity::class);
+    expect((string) Reading::parse($long)->quantity->amount)
+        ->toBe('3')
+        ->and(static fn() => Reading::parse('3' . str_pad('', 63, ' ') . 'L'))
+        ->toThrow(UnreadableQuantity::class)
+        ->and(Reading::parse('5', Dimension::Length, bareUnit: Unit::Centimetre)->kindAssumed)
+        ->toBeFalse()
+        ->and(static fn() => Reading::parse('5', Dimension::Length))
+        ->toThrow(UnreadableQuantity::class)
+        ->and(static fn() => Reading::parse('5 L/ha/d'))
+        ->toThrow(UnreadableQuantity::class)
+        ->and(static fn() => Reading::parse('5 oz'))
+        ->toThrow(UnreadableQuantity::class)
+        ->and(static fn() => Reading::parse('1/0 L'))
+        ->toThrow(UnreadableQuantity::class)
+        ->and(static fn() => Reading::parse('3.5 1/2 L'))
+        ->toThrow(UnreadableQuantity::class);
 });

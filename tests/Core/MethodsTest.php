@@ -14,7 +14,13 @@ use Thicket\Methods\Outcome;
 $dry = ['fact' => 'bark-wetness', 'value' => 'dry'];
 $clear = ['fact' => 'grass-at-base', 'value' => false];
 $bare = ['fact' => 'snow-at-base', 'value' => '0 in'];
-$umbel = ['flower-form' => 'umbel', 'flower-colour' => 'white', 'habit' => 'broadleaf-herb', 'leaf-type' => 'pinnate', 'stem-marks' => 'purple-blotches'];
+$umbel = [
+    'flower-form' => 'umbel',
+    'flower-colour' => 'white',
+    'habit' => 'broadleaf-herb',
+    'leaf-type' => 'pinnate',
+    'stem-marks' => 'purple-blotches',
+];
 
 it('judges a row', function (string $id, array $changes, Outcome $outcome, string $code) {
     $row = row(stand($changes), $id);
@@ -313,7 +319,11 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     ],
     'deep root, thumb school' => [
         'lever-pull',
-        ['species' => 'mesquite', 'schools' => ['deep-roots' => 'thumb-size'], 'stems' => [['diameter' => '1 in', 'count' => 1]]],
+        [
+            'species' => 'mesquite',
+            'schools' => ['deep-roots' => 'thumb-size'],
+            'stems' => [['diameter' => '1 in', 'count' => 1]],
+        ],
         Outcome::DoesNotSuit,
         'size.beyond-reach',
     ],
@@ -521,7 +531,12 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
             'stems' => [],
             'facts' => [['fact' => 'setting', 'value' => 'woods']],
             'cards' => [
-                esterCard(['id' => 'grass', 'actives' => [['active' => 'clethodim', 'amount' => '120 g ai/L']], 'carriers' => ['water'], 'methods' => [['method' => 'foliar-spot', 'max' => '0.5%']]]),
+                esterCard([
+                    'id' => 'grass',
+                    'actives' => [['active' => 'clethodim', 'amount' => '120 g ai/L']],
+                    'carriers' => ['water'],
+                    'methods' => [['method' => 'foliar-spot', 'max' => '0.5%']],
+                ]),
             ],
         ],
         Outcome::DoesNotSuit,
@@ -531,7 +546,8 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         'foliar-spot/triclopyr-ester',
         [
             'species' => 'mesquite',
-            'date' => '2026-05-21', 'place' => ['latitude' => '31', 'elevationMetres' => '400'],
+            'date' => '2026-05-21',
+            'place' => ['latitude' => '31', 'elevationMetres' => '400'],
             'facts' => [
                 ['fact' => 'height', 'value' => '4 ft'],
                 ['fact' => 'soil-temperature-30cm', 'value' => '74 F'],
@@ -544,7 +560,8 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         'foliar-spot/triclopyr-ester',
         [
             'species' => 'mesquite',
-            'date' => '2026-05-21', 'place' => ['latitude' => '31', 'elevationMetres' => '400'],
+            'date' => '2026-05-21',
+            'place' => ['latitude' => '31', 'elevationMetres' => '400'],
             'facts' => [
                 ['fact' => 'height', 'value' => '4 ft'],
                 ['fact' => 'soil-temperature-30cm', 'value' => '75 F'],
@@ -556,7 +573,8 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
     'brush on 1 October' => [
         'foliar-spot/triclopyr-ester',
         [
-            'species' => 'mesquite', 'place' => ['latitude' => '31', 'elevationMetres' => '400'],
+            'species' => 'mesquite',
+            'place' => ['latitude' => '31', 'elevationMetres' => '400'],
             'date' => '2026-10-01',
             'facts' => [
                 ['fact' => 'height', 'value' => '4 ft'],
@@ -747,12 +765,42 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         'droplet.fine-near-crop',
     ],
     // what lies downwind
-    'bees within 800 m' => ['foliar-spot/glyphosate', leafSpray(['kind' => 'hive', 'name' => 'hives', 'distance' => '800 m']), Outcome::WithCare, 'drift.hive-near'],
-    'a hormone product with beans downwind, 45 degrees off' => ['foliar-spot/triclopyr-ester', leafSpray(['kind' => 'crop', 'name' => 'beans', 'distance' => '400 m', 'bearing' => '135']), Outcome::NotNow, 'drift.crop-downwind'],
-    'a path downwind at 30 m' => ['foliar-spot/glyphosate', leafSpray(['kind' => 'path', 'name' => 'lane', 'distance' => '30 m', 'bearing' => '90']), Outcome::WithCare, 'drift.keeper-downwind'],
+    'bees within 800 m' => [
+        'foliar-spot/glyphosate',
+        leafSpray(['kind' => 'hive', 'name' => 'hives', 'distance' => '800 m']),
+        Outcome::WithCare,
+        'drift.hive-near',
+    ],
+    'a hormone product with beans downwind, 45 degrees off' => [
+        'foliar-spot/triclopyr-ester',
+        leafSpray(['kind' => 'crop', 'name' => 'beans', 'distance' => '400 m', 'bearing' => '135']),
+        Outcome::NotNow,
+        'drift.crop-downwind',
+    ],
+    'a path downwind at 30 m' => [
+        'foliar-spot/glyphosate',
+        leafSpray(['kind' => 'path', 'name' => 'lane', 'distance' => '30 m', 'bearing' => '90']),
+        Outcome::WithCare,
+        'drift.keeper-downwind',
+    ],
     // where the stems were measured
-    'injection by diameters at the base' => ['hack-and-squirt/glyphosate', ['facts' => [['fact' => 'diameter-at', 'value' => 'base']]], Outcome::WithCare, 'size.measured-at-base'],
-    'basal by diameters at breast height' => ['basal-bark/triclopyr-ester', ['facts' => [['fact' => 'diameter-at', 'value' => 'breast-height'], ['fact' => 'bark-wetness', 'value' => 'dry']]], Outcome::WithCare, 'size.measured-at-breast-height'],
+    'injection by diameters at the base' => [
+        'hack-and-squirt/glyphosate',
+        ['facts' => [['fact' => 'diameter-at', 'value' => 'base']]],
+        Outcome::WithCare,
+        'size.measured-at-base',
+    ],
+    'basal by diameters at breast height' => [
+        'basal-bark/triclopyr-ester',
+        [
+            'facts' => [
+                ['fact' => 'diameter-at', 'value' => 'breast-height'],
+                ['fact' => 'bark-wetness', 'value' => 'dry'],
+            ],
+        ],
+        Outcome::WithCare,
+        'size.measured-at-breast-height',
+    ],
     // keepers
     'same maple within twice the crown' => [
         'hack-and-squirt/glyphosate',
@@ -904,7 +952,12 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         'cut-stump/triclopyr-ester/ester',
         [
             'facts' => [['fact' => 'setting', 'value' => 'woods']],
-            'cards' => [esterCard(['formulation' => 'ready-to-use', 'actives' => [['active' => 'triclopyr-ester', 'amount' => '18 g ae/L']]])],
+            'cards' => [
+                esterCard([
+                    'formulation' => 'ready-to-use',
+                    'actives' => [['active' => 'triclopyr-ester', 'amount' => '18 g ae/L']],
+                ]),
+            ],
         ],
         Outcome::DoesNotSuit,
         'card.too-weak',
@@ -917,55 +970,376 @@ it('judges a row', function (string $id, array $changes, Outcome $outcome, strin
         'stance.none',
     ],
     // actives that many places leave to licensed people; responses that the handbook names
-    'picloram and nobody licensed' => ['foliar-spot/picloram', ['species' => 'leafy-spurge'], Outcome::NotAllowed, 'card.licensed-active-nobody'],
-    'picloram and somebody licensed' => ['foliar-spot/picloram', ['species' => 'leafy-spurge', 'date' => '2026-05-25', 'someoneLicensed' => true, 'facts' => [['fact' => 'hives-near', 'value' => false], ['fact' => 'height', 'value' => '2 ft'], ['fact' => 'setting', 'value' => 'pasture']]], Outcome::WithCare, 'card.licensed-active'],
-    'a grass-only spray on annual bluegrass is disputed' => ['foliar-spot/sethoxydim', ['species' => 'annual-bluegrass'], Outcome::NotNow, 'response.disputed'],
+    'picloram and nobody licensed' => [
+        'foliar-spot/picloram',
+        ['species' => 'leafy-spurge'],
+        Outcome::NotAllowed,
+        'card.licensed-active-nobody',
+    ],
+    'picloram and somebody licensed' => [
+        'foliar-spot/picloram',
+        [
+            'species' => 'leafy-spurge',
+            'date' => '2026-05-25',
+            'someoneLicensed' => true,
+            'facts' => [
+                ['fact' => 'hives-near', 'value' => false],
+                ['fact' => 'height', 'value' => '2 ft'],
+                ['fact' => 'setting', 'value' => 'pasture'],
+            ],
+        ],
+        Outcome::WithCare,
+        'card.licensed-active',
+    ],
+    'a grass-only spray on annual bluegrass is disputed' => [
+        'foliar-spot/sethoxydim',
+        ['species' => 'annual-bluegrass'],
+        Outcome::NotNow,
+        'response.disputed',
+    ],
     // what a method is made for: settings, ways of life, stages, plants that stay down
-    'a spruce cut once stays down' => ['cut-only', ['species' => 'red-spruce', 'stems' => [['diameter' => '4 in', 'count' => 3]]], Outcome::Fits, 'fit.stays-down'],
-    'a resprouter only cut comes back thicker' => ['cut-only', ['species' => 'common-buckthorn', 'stems' => [['diameter' => '4 in', 'count' => 3]]], Outcome::DoesNotSuit, 'fit.resprouts'],
-    'a suckering tree is never girdled first' => ['girdle', ['species' => 'tree-of-heaven'], Outcome::DoesNotSuit, 'suckering.never-knock-down'],
-    'a shrub is girdled by the stem' => ['girdle', ['species' => 'autumn-olive', 'stems' => [['diameter' => '4 in', 'count' => 3]]], Outcome::WithCare, 'size.too-thin-none'],
-    'a stem of 1.5 in is girdled' => ['double-girdle', ['species' => 'callery-pear', 'stems' => [['diameter' => '1.5 in', 'count' => 3]]], Outcome::WithCare, 'size.too-thin-none'],
-    'a thinner one is pulled instead' => ['double-girdle', ['species' => 'callery-pear', 'stems' => [['diameter' => '1.4 in', 'count' => 3]]], Outcome::DoesNotSuit, 'size.too-thin'],
-    'broadleaf seedlings under flame' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'cotyledon'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::Fits, 'flame.seed-leaves'],
-    'with six leaves it is too late' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'vegetative'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::DoesNotSuit, 'flame.too-late'],
-    'grass survives flame' => ['flame', ['species' => 'large-crabgrass', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::DoesNotSuit, 'flame.grass'],
-    'no flame in woods' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'stage', 'value' => 'seedling']]], Outcome::DoesNotSuit, 'fit.setting'],
-    'flame at 4 m/s' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'wind-speed', 'value' => '4 m/s'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::WithCare, 'flame.seedling'],
-    'flame above it' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'wind-speed', 'value' => '4.1 m/s'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::NotNow, 'flame.wind'],
-    'flame in a drought' => ['flame', ['species' => 'velvetleaf', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'drought', 'value' => true], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::NotNow, 'flame.drought'],
-    'a perennial loses its top only' => ['flame', ['species' => 'curly-dock', 'facts' => [['fact' => 'setting', 'value' => 'orchard'], ['fact' => 'stage', 'value' => 'shoot-emergence'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::WithCare, 'flame.perennial'],
-    'burning sap is never flamed' => ['flame', ['species' => 'wild-parsnip', 'facts' => [['fact' => 'setting', 'value' => 'roadside-trail'], ['fact' => 'stage', 'value' => 'seedling'], ['fact' => 'litter', 'value' => 'none'], ['fact' => 'sprayed-lately', 'value' => false]]], Outcome::NotAllowed, 'hazard.never-trim'],
-    'hemlock stalks in flower are cut by hand' => ['cut-stalks', ['species' => 'poison-hemlock', 'date' => '2026-06-10'], Outcome::WithCare, 'fit.stage'],
-    'by the calendar a rosette has no stalk yet' => ['cut-stalks', ['species' => 'poison-hemlock', 'date' => '2026-02-10'], Outcome::WithCare, 'fit.stage-look'],
-    'a rosette seen has no stalk' => ['cut-stalks', ['species' => 'poison-hemlock', 'date' => '2026-02-10', 'facts' => [['fact' => 'stage', 'value' => 'rosette']]], Outcome::NotNow, 'fit.stage-not'],
-    'a running grass has no stalks to bag' => ['cut-stalks', ['species' => 'quackgrass'], Outcome::DoesNotSuit, 'fit.made-for'],
-    'bindweed under a sheet' => ['smother', ['species' => 'field-bindweed', 'facts' => [['fact' => 'setting', 'value' => 'bed-lawn-paving']]], Outcome::Fits, 'fit.setting-yes'],
-    'a sheet where nobody said the setting' => ['smother', ['species' => 'field-bindweed'], Outcome::CannotTell, 'unknown.need'],
-    'no sheet over woods' => ['smother', ['species' => 'field-bindweed', 'facts' => [['fact' => 'setting', 'value' => 'woods']]], Outcome::DoesNotSuit, 'fit.setting'],
-    'stock do not graze ragwort' => ['flash-graze', ['species' => 'tansy-ragwort', 'facts' => [['fact' => 'setting', 'value' => 'pasture']]], Outcome::DoesNotSuit, 'graze.toxic'],
-    'new native grass grazed on 15 August' => ['flash-graze', ['species' => 'giant-foxtail', 'date' => '2026-08-15', 'facts' => [['fact' => 'setting', 'value' => 'new-native-grass']]], Outcome::WithCare, 'graze.a-day-a-week'],
-    'and no more on the 16th' => ['flash-graze', ['species' => 'giant-foxtail', 'date' => '2026-08-16', 'facts' => [['fact' => 'setting', 'value' => 'new-native-grass']]], Outcome::NotNow, 'graze.first-winter'],
-    'a stale bed lives by its flush of annuals' => ['stale-seedbed', ['species' => 'common-lambsquarters', 'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'cotyledon']]], Outcome::Fits, 'fit.stage'],
-    'not against creeping roots' => ['stale-seedbed', ['species' => 'canada-thistle', 'facts' => [['fact' => 'setting', 'value' => 'seedbed']]], Outcome::DoesNotSuit, 'fit.made-for'],
-    'bulblets are topped in bud' => ['repeat-cut', ['species' => 'buttercup-oxalis', 'facts' => [['fact' => 'setting', 'value' => 'bed-lawn-paving'], ['fact' => 'stage', 'value' => 'bud']]], Outcome::WithCare, 'fit.stage'],
-    'stock take seedlings of brush only' => ['flash-graze', ['species' => 'common-blackberry', 'facts' => [['fact' => 'setting', 'value' => 'pasture']]], Outcome::WithCare, 'graze.seedlings-only'],
-    'flag iris is not mown by water' => ['mow', ['species' => 'yellow-flag-iris', 'facts' => [['fact' => 'setting', 'value' => 'water-edge']]], Outcome::DoesNotSuit, 'fragments.by-water'],
-    'bindweed away from it with care' => ['mow', ['species' => 'field-bindweed', 'facts' => [['fact' => 'setting', 'value' => 'roadside-trail']]], Outcome::WithCare, 'fragments.scattered'],
-    'cut by hand, no piece afloat' => ['repeat-cut', ['species' => 'japanese-knotweed', 'facts' => [['fact' => 'setting', 'value' => 'water-edge'], ['fact' => 'stage', 'value' => 'vegetative']]], Outcome::WithCare, 'fragments.none-afloat'],
-    'an unnamed stalk by hand' => ['cut-stalks', ['species' => null, 'seen' => $umbel], Outcome::WithCare, 'unnamed.full-wearing'],
-    'an unnamed plant and fire' => ['flame', ['species' => null, 'seen' => $umbel], Outcome::DoesNotSuit, 'unnamed.no-trimmer'],
+    'a spruce cut once stays down' => [
+        'cut-only',
+        ['species' => 'red-spruce', 'stems' => [['diameter' => '4 in', 'count' => 3]]],
+        Outcome::Fits,
+        'fit.stays-down',
+    ],
+    'a resprouter only cut comes back thicker' => [
+        'cut-only',
+        ['species' => 'common-buckthorn', 'stems' => [['diameter' => '4 in', 'count' => 3]]],
+        Outcome::DoesNotSuit,
+        'fit.resprouts',
+    ],
+    'a suckering tree is never girdled first' => [
+        'girdle',
+        ['species' => 'tree-of-heaven'],
+        Outcome::DoesNotSuit,
+        'suckering.never-knock-down',
+    ],
+    'a shrub is girdled by the stem' => [
+        'girdle',
+        ['species' => 'autumn-olive', 'stems' => [['diameter' => '4 in', 'count' => 3]]],
+        Outcome::WithCare,
+        'size.too-thin-none',
+    ],
+    'a stem of 1.5 in is girdled' => [
+        'double-girdle',
+        ['species' => 'callery-pear', 'stems' => [['diameter' => '1.5 in', 'count' => 3]]],
+        Outcome::WithCare,
+        'size.too-thin-none',
+    ],
+    'a thinner one is pulled instead' => [
+        'double-girdle',
+        ['species' => 'callery-pear', 'stems' => [['diameter' => '1.4 in', 'count' => 3]]],
+        Outcome::DoesNotSuit,
+        'size.too-thin',
+    ],
+    'broadleaf seedlings under flame' => [
+        'flame',
+        [
+            'species' => 'velvetleaf',
+            'facts' => [
+                ['fact' => 'setting', 'value' => 'seedbed'],
+                ['fact' => 'stage', 'value' => 'cotyledon'],
+                ['fact' => 'litter', 'value' => 'none'],
+                ['fact' => 'sprayed-lately', 'value' => false],
+            ],
+        ],
+        Outcome::Fits,
+        'flame.seed-leaves',
+    ],
+    'with six leaves it is too late' => [
+        'flame',
+        [
+            'species' => 'velvetleaf',
+            'facts' => [
+                ['fact' => 'setting', 'value' => 'seedbed'],
+                ['fact' => 'stage', 'value' => 'vegetative'],
+                ['fact' => 'litter', 'value' => 'none'],
+                ['fact' => 'sprayed-lately', 'value' => false],
+            ],
+        ],
+        Outcome::DoesNotSuit,
+        'flame.too-late',
+    ],
+    'grass survives flame' => [
+        'flame',
+        [
+            'species' => 'large-crabgrass',
+            'facts' => [
+                ['fact' => 'setting', 'value' => 'seedbed'],
+                ['fact' => 'stage', 'value' => 'seedling'],
+                ['fact' => 'litter', 'value' => 'none'],
+                ['fact' => 'sprayed-lately', 'value' => false],
+            ],
+        ],
+        Outcome::DoesNotSuit,
+        'flame.grass',
+    ],
+    'no flame in woods' => [
+        'flame',
+        [
+            'species' => 'velvetleaf',
+            'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'stage', 'value' => 'seedling']],
+        ],
+        Outcome::DoesNotSuit,
+        'fit.setting',
+    ],
+    'flame at 4 m/s' => [
+        'flame',
+        [
+            'species' => 'velvetleaf',
+            'facts' => [
+                ['fact' => 'setting', 'value' => 'seedbed'],
+                ['fact' => 'stage', 'value' => 'seedling'],
+                ['fact' => 'wind-speed', 'value' => '4 m/s'],
+                ['fact' => 'litter', 'value' => 'none'],
+                ['fact' => 'sprayed-lately', 'value' => false],
+            ],
+        ],
+        Outcome::WithCare,
+        'flame.seedling',
+    ],
+    'flame above it' => [
+        'flame',
+        [
+            'species' => 'velvetleaf',
+            'facts' => [
+                ['fact' => 'setting', 'value' => 'seedbed'],
+                ['fact' => 'stage', 'value' => 'seedling'],
+                ['fact' => 'wind-speed', 'value' => '4.1 m/s'],
+                ['fact' => 'litter', 'value' => 'none'],
+                ['fact' => 'sprayed-lately', 'value' => false],
+            ],
+        ],
+        Outcome::NotNow,
+        'flame.wind',
+    ],
+    'flame in a drought' => [
+        'flame',
+        [
+            'species' => 'velvetleaf',
+            'facts' => [
+                ['fact' => 'setting', 'value' => 'seedbed'],
+                ['fact' => 'stage', 'value' => 'seedling'],
+                ['fact' => 'drought', 'value' => true],
+                ['fact' => 'litter', 'value' => 'none'],
+                ['fact' => 'sprayed-lately', 'value' => false],
+            ],
+        ],
+        Outcome::NotNow,
+        'flame.drought',
+    ],
+    'a perennial loses its top only' => [
+        'flame',
+        [
+            'species' => 'curly-dock',
+            'facts' => [
+                ['fact' => 'setting', 'value' => 'orchard'],
+                ['fact' => 'stage', 'value' => 'shoot-emergence'],
+                ['fact' => 'litter', 'value' => 'none'],
+                ['fact' => 'sprayed-lately', 'value' => false],
+            ],
+        ],
+        Outcome::WithCare,
+        'flame.perennial',
+    ],
+    'burning sap is never flamed' => [
+        'flame',
+        [
+            'species' => 'wild-parsnip',
+            'facts' => [
+                ['fact' => 'setting', 'value' => 'roadside-trail'],
+                ['fact' => 'stage', 'value' => 'seedling'],
+                ['fact' => 'litter', 'value' => 'none'],
+                ['fact' => 'sprayed-lately', 'value' => false],
+            ],
+        ],
+        Outcome::NotAllowed,
+        'hazard.never-trim',
+    ],
+    'hemlock stalks in flower are cut by hand' => [
+        'cut-stalks',
+        ['species' => 'poison-hemlock', 'date' => '2026-06-10'],
+        Outcome::WithCare,
+        'fit.stage',
+    ],
+    'by the calendar a rosette has no stalk yet' => [
+        'cut-stalks',
+        ['species' => 'poison-hemlock', 'date' => '2026-02-10'],
+        Outcome::WithCare,
+        'fit.stage-look',
+    ],
+    'a rosette seen has no stalk' => [
+        'cut-stalks',
+        ['species' => 'poison-hemlock', 'date' => '2026-02-10', 'facts' => [['fact' => 'stage', 'value' => 'rosette']]],
+        Outcome::NotNow,
+        'fit.stage-not',
+    ],
+    'a running grass has no stalks to bag' => [
+        'cut-stalks',
+        ['species' => 'quackgrass'],
+        Outcome::DoesNotSuit,
+        'fit.made-for',
+    ],
+    'bindweed under a sheet' => [
+        'smother',
+        ['species' => 'field-bindweed', 'facts' => [['fact' => 'setting', 'value' => 'bed-lawn-paving']]],
+        Outcome::Fits,
+        'fit.setting-yes',
+    ],
+    'a sheet where nobody said the setting' => [
+        'smother',
+        ['species' => 'field-bindweed'],
+        Outcome::CannotTell,
+        'unknown.need',
+    ],
+    'no sheet over woods' => [
+        'smother',
+        ['species' => 'field-bindweed', 'facts' => [['fact' => 'setting', 'value' => 'woods']]],
+        Outcome::DoesNotSuit,
+        'fit.setting',
+    ],
+    'stock do not graze ragwort' => [
+        'flash-graze',
+        ['species' => 'tansy-ragwort', 'facts' => [['fact' => 'setting', 'value' => 'pasture']]],
+        Outcome::DoesNotSuit,
+        'graze.toxic',
+    ],
+    'new native grass grazed on 15 August' => [
+        'flash-graze',
+        [
+            'species' => 'giant-foxtail',
+            'date' => '2026-08-15',
+            'facts' => [['fact' => 'setting', 'value' => 'new-native-grass']],
+        ],
+        Outcome::WithCare,
+        'graze.a-day-a-week',
+    ],
+    'and no more on the 16th' => [
+        'flash-graze',
+        [
+            'species' => 'giant-foxtail',
+            'date' => '2026-08-16',
+            'facts' => [['fact' => 'setting', 'value' => 'new-native-grass']],
+        ],
+        Outcome::NotNow,
+        'graze.first-winter',
+    ],
+    'a stale bed lives by its flush of annuals' => [
+        'stale-seedbed',
+        [
+            'species' => 'common-lambsquarters',
+            'facts' => [['fact' => 'setting', 'value' => 'seedbed'], ['fact' => 'stage', 'value' => 'cotyledon']],
+        ],
+        Outcome::Fits,
+        'fit.stage',
+    ],
+    'not against creeping roots' => [
+        'stale-seedbed',
+        ['species' => 'canada-thistle', 'facts' => [['fact' => 'setting', 'value' => 'seedbed']]],
+        Outcome::DoesNotSuit,
+        'fit.made-for',
+    ],
+    'bulblets are topped in bud' => [
+        'repeat-cut',
+        [
+            'species' => 'buttercup-oxalis',
+            'facts' => [['fact' => 'setting', 'value' => 'bed-lawn-paving'], ['fact' => 'stage', 'value' => 'bud']],
+        ],
+        Outcome::WithCare,
+        'fit.stage',
+    ],
+    'stock take seedlings of brush only' => [
+        'flash-graze',
+        ['species' => 'common-blackberry', 'facts' => [['fact' => 'setting', 'value' => 'pasture']]],
+        Outcome::WithCare,
+        'graze.seedlings-only',
+    ],
+    'flag iris is not mown by water' => [
+        'mow',
+        ['species' => 'yellow-flag-iris', 'facts' => [['fact' => 'setting', 'value' => 'water-edge']]],
+        Outcome::DoesNotSuit,
+        'fragments.by-water',
+    ],
+    'bindweed away from it with care' => [
+        'mow',
+        ['species' => 'field-bindweed', 'facts' => [['fact' => 'setting', 'value' => 'roadside-trail']]],
+        Outcome::WithCare,
+        'fragments.scattered',
+    ],
+    'cut by hand, no piece afloat' => [
+        'repeat-cut',
+        [
+            'species' => 'japanese-knotweed',
+            'facts' => [['fact' => 'setting', 'value' => 'water-edge'], ['fact' => 'stage', 'value' => 'vegetative']],
+        ],
+        Outcome::WithCare,
+        'fragments.none-afloat',
+    ],
+    'an unnamed stalk by hand' => [
+        'cut-stalks',
+        ['species' => null, 'seen' => $umbel],
+        Outcome::WithCare,
+        'unnamed.full-wearing',
+    ],
+    'an unnamed plant and fire' => [
+        'flame',
+        ['species' => null, 'seen' => $umbel],
+        Outcome::DoesNotSuit,
+        'unnamed.no-trimmer',
+    ],
     'unnamed plant and product' => ['cut-stump', ['species' => null], Outcome::CannotTell, 'unknown.need'],
     'unnamed plant and trimmer' => ['mow', ['species' => null], Outcome::DoesNotSuit, 'unnamed.no-trimmer'],
-    'unnamed plant of which nothing was noted' => ['hand-pull', ['species' => null], Outcome::CannotTell, 'unnamed.nothing-seen'],
-    'unnamed plant that could be a kept one' => ['hand-pull', ['species' => null, 'seen' => ['habit' => 'woody-vine', 'leaf-type' => 'palmate']], Outcome::CannotTell, 'unnamed.hold'],
-    'volunteers keep off an unnamed plant that could be a hemlock' => ['hand-pull', ['species' => null, 'seen' => $umbel, 'facts' => [['fact' => 'volunteers', 'value' => true]]], Outcome::NotAllowed, 'volunteer.unnamed'],
-    'and off one of which nothing was noted' => ['hand-pull', ['species' => null, 'facts' => [['fact' => 'volunteers', 'value' => true]]], Outcome::NotAllowed, 'volunteer.unnamed'],
-    'unnamed plant that nobody keeps, by hand' => ['hand-pull', ['species' => null, 'seen' => $umbel], Outcome::WithCare, 'unnamed.full-wearing'],
+    'unnamed plant of which nothing was noted' => [
+        'hand-pull',
+        ['species' => null],
+        Outcome::CannotTell,
+        'unnamed.nothing-seen',
+    ],
+    'unnamed plant that could be a kept one' => [
+        'hand-pull',
+        ['species' => null, 'seen' => ['habit' => 'woody-vine', 'leaf-type' => 'palmate']],
+        Outcome::CannotTell,
+        'unnamed.hold',
+    ],
+    'volunteers keep off an unnamed plant that could be a hemlock' => [
+        'hand-pull',
+        ['species' => null, 'seen' => $umbel, 'facts' => [['fact' => 'volunteers', 'value' => true]]],
+        Outcome::NotAllowed,
+        'volunteer.unnamed',
+    ],
+    'and off one of which nothing was noted' => [
+        'hand-pull',
+        ['species' => null, 'facts' => [['fact' => 'volunteers', 'value' => true]]],
+        Outcome::NotAllowed,
+        'volunteer.unnamed',
+    ],
+    'unnamed plant that nobody keeps, by hand' => [
+        'hand-pull',
+        ['species' => null, 'seen' => $umbel],
+        Outcome::WithCare,
+        'unnamed.full-wearing',
+    ],
     'the same and the saw' => ['cut-stump', ['species' => null, 'seen' => $umbel], Outcome::CannotTell, 'unknown.need'],
-    'unnamed plant that nobody keeps but the law protects' => ['hand-pull', ['species' => null, 'seen' => $umbel, 'listed' => ['giant-hogweed' => 'protected']], Outcome::CannotTell, 'unnamed.hold'],
-    'protected by the law of the place' => ['hand-pull', ['species' => 'common-privet', 'listed' => ['common-privet' => 'protected']], Outcome::NotAllowed, 'listed.protected'],
-    'regulated by the law of the place, though the size decides' => ['hand-pull', ['species' => 'common-privet', 'listed' => ['common-privet' => 'regulated']], Outcome::DoesNotSuit, 'listed.regulated'],
+    'unnamed plant that nobody keeps but the law protects' => [
+        'hand-pull',
+        ['species' => null, 'seen' => $umbel, 'listed' => ['giant-hogweed' => 'protected']],
+        Outcome::CannotTell,
+        'unnamed.hold',
+    ],
+    'protected by the law of the place' => [
+        'hand-pull',
+        ['species' => 'common-privet', 'listed' => ['common-privet' => 'protected']],
+        Outcome::NotAllowed,
+        'listed.protected',
+    ],
+    'regulated by the law of the place, though the size decides' => [
+        'hand-pull',
+        ['species' => 'common-privet', 'listed' => ['common-privet' => 'regulated']],
+        Outcome::DoesNotSuit,
+        'listed.regulated',
+    ],
     'beyond the trusted season shift' => [
         'basal-bark/triclopyr-ester',
         ['place' => ['latitude' => '52', 'elevationMetres' => '200']],
@@ -978,26 +1352,52 @@ it('leaves out what lies just too far, or upwind', function (array $keeper, arra
     $document = leafSpray($keeper);
     $document['facts'] = [$document['facts'][0], ...$wind];
     foreach (['foliar-spot/glyphosate', 'foliar-spot/triclopyr-ester'] as $id) {
-        expect(implode(' ', array_map(static fn ($f) => $f->code, row(stand($document), $id)->findings)))->not->toContain('drift.');
+        expect(
+            implode(' ', array_map(static fn($f) => $f->code, row(stand($document), $id)->findings)),
+        )->not->toContain('drift.');
     }
 })->with([
     'bees at 801 m' => [['kind' => 'hive', 'name' => 'hives', 'distance' => '801 m'], []],
-    'beans 46 degrees off the wind' => [['kind' => 'crop', 'name' => 'beans', 'distance' => '90 m', 'bearing' => '136'], [['fact' => 'wind-from', 'value' => 'west']]],
-    'beans at 401 m' => [['kind' => 'crop', 'name' => 'beans', 'distance' => '401 m', 'bearing' => '90'], [['fact' => 'wind-from', 'value' => 'west']]],
-    'a path at 31 m' => [['kind' => 'path', 'name' => 'lane', 'distance' => '31 m', 'bearing' => '90'], [['fact' => 'wind-from', 'value' => 'west']]],
+    'beans 46 degrees off the wind' => [
+        ['kind' => 'crop', 'name' => 'beans', 'distance' => '90 m', 'bearing' => '136'],
+        [['fact' => 'wind-from', 'value' => 'west']],
+    ],
+    'beans at 401 m' => [
+        ['kind' => 'crop', 'name' => 'beans', 'distance' => '401 m', 'bearing' => '90'],
+        [['fact' => 'wind-from', 'value' => 'west']],
+    ],
+    'a path at 31 m' => [
+        ['kind' => 'path', 'name' => 'lane', 'distance' => '31 m', 'bearing' => '90'],
+        [['fact' => 'wind-from', 'value' => 'west']],
+    ],
 ]);
 
 it('knows the side of the wind across north', function () {
     $north = new Thicket\Methods\Keeper('path', 'lane', quantity('9 m'), bearing: 350.0);
-    expect($north->isDownwind(180.0))->toBeTrue()->and($north->isDownwind(0.0))->toBeFalse()->and($north->isDownwind(215.0))->toBeTrue()->and($north->isDownwind(216.0))->toBeFalse();
+    expect($north->isDownwind(180.0))
+        ->toBeTrue()
+        ->and($north->isDownwind(0.0))
+        ->toBeFalse()
+        ->and($north->isDownwind(215.0))
+        ->toBeTrue()
+        ->and($north->isDownwind(216.0))
+        ->toBeFalse();
 });
 
 it('names the day a closed row opens', function (string $species, string $date, string $opens) {
-    expect(row(stand(['species' => $species, 'date' => $date]), 'basal-bark/triclopyr-ester')->opens?->format('Y-m-d'))->toBe($opens);
-})->with(['May opens 1 July' => ['tree-of-heaven', '2026-05-10', '2026-07-01'], 'November opens next July' => ['tree-of-heaven', '2026-11-05', '2027-07-01']]);
+    expect(
+        row(stand(['species' => $species, 'date' => $date]), 'basal-bark/triclopyr-ester')->opens?->format('Y-m-d'),
+    )->toBe($opens);
+})->with([
+    'May opens 1 July' => ['tree-of-heaven', '2026-05-10', '2026-07-01'],
+    'November opens next July' => ['tree-of-heaven', '2026-11-05', '2027-07-01'],
+]);
 
 it('lets a stale wetness count as unknown', function () {
-    $document = stand(['now' => '2026-08-15T15:01:00Z', 'facts' => [['fact' => 'bark-wetness', 'value' => 'wet', 'at' => '2026-08-15T09:00:00Z']]]);
+    $document = stand([
+        'now' => '2026-08-15T15:01:00Z',
+        'facts' => [['fact' => 'bark-wetness', 'value' => 'wet', 'at' => '2026-08-15T09:00:00Z']],
+    ]);
     expect(codes(row($document, 'basal-bark/triclopyr-ester')))->not->toContain('bark.wet');
     $document['now'] = '2026-08-15T15:00:00Z';
     expect(codes(row($document, 'basal-bark/triclopyr-ester')))->toContain('bark.wet');
@@ -1005,14 +1405,26 @@ it('lets a stale wetness count as unknown', function () {
 
 it('says which school a verdict hangs on and what the others would give', function () {
     $findings = row(stand(['stems' => [['diameter' => '6 in', 'count' => 1]]]), 'basal-bark/triclopyr-ester')->findings;
-    $size = array_values(array_filter($findings, static fn (Finding $f): bool => $f->code === 'size.too-thick'))[0];
+    $size = array_values(array_filter($findings, static fn(Finding $f): bool => $f->code === 'size.too-thick'))[0];
     expect([$size->school, $size->otherwise])->toEqual(['basal-size', ['six-or-less' => Outcome::Fits]]);
 });
 
 it('never widens when a limit is moved inward, and never loses a row with a tool', function () {
-    $facts = [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-wetness', 'value' => 'dry'], ['fact' => 'height', 'value' => '4 ft']];
-    $document = stand(['facts' => $facts, 'cards' => [esterCard()], 'tools' => ['hatchet', 'saw-or-loppers', 'lever-puller', 'mower'], 'keepers' => [['kind' => 'stream', 'name' => 'creek', 'distance' => '15 m']]]);
-    $ranks = static fn (array $d): array => array_map(static fn ($row): int => $row->outcome->rank(), array_column(array_map(static fn ($r): array => [$r->candidate->id(), $r], board($d)->rows), 1, 0));
+    $facts = [
+        ['fact' => 'setting', 'value' => 'woods'],
+        ['fact' => 'bark-wetness', 'value' => 'dry'],
+        ['fact' => 'height', 'value' => '4 ft'],
+    ];
+    $document = stand([
+        'facts' => $facts,
+        'cards' => [esterCard()],
+        'tools' => ['hatchet', 'saw-or-loppers', 'lever-puller', 'mower'],
+        'keepers' => [['kind' => 'stream', 'name' => 'creek', 'distance' => '15 m']],
+    ]);
+    $ranks = static fn(array $d): array => array_map(
+        static fn($row): int => $row->outcome->rank(),
+        array_column(array_map(static fn($r): array => [$r->candidate->id(), $r], board($d)->rows), 1, 0),
+    );
     $before = $ranks($document);
     $stricter = [
         ['cards' => [esterCard(['waterBuffer' => '20 m'])]],
@@ -1035,7 +1447,7 @@ it('never widens when a limit is moved inward, and never loses a row with a tool
 it('always keeps a way without herbicide on the board', function () {
     foreach (catalogue()->allSpecies() as $species) {
         $rows = board(stand(['species' => $species->id(), 'stems' => [['diameter' => '0.5 in', 'count' => 3]]]))->rows;
-        $open = array_filter($rows, static fn ($row): bool => !$row->candidate->method->usesProduct());
+        $open = array_filter($rows, static fn($row): bool => !$row->candidate->method->usesProduct());
         expect($open)->not->toBeEmpty($species->id());
     }
 });
@@ -1077,16 +1489,37 @@ it('refuses a bad situation with the field named', function (array $changes, str
     ],
 ]);
 
-it('judges every species of the catalogue in every season, and leaves a way by hand for all but root-suckering trees', function () {
-    $without = [];
-    foreach (catalogue()->allSpecies() as $species) {
-        foreach (['2026-02-10', '2026-05-20', '2026-08-15', '2026-11-05'] as $date) {
-            $board = board(stand(['species' => $species->id(), 'date' => $date, 'stems' => [['diameter' => '0.5 in', 'count' => 3]]]));
-            expect(count($board->rows))->toBeGreaterThanOrEqual(count(array_filter(catalogue()->allMethods(), static fn ($method): bool => $method->isOnBoard())));
-            $hand = array_filter($board->rows, static fn ($row): bool => !$row->candidate->method->usesProduct() && !in_array($row->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true));
-            $hand === [] && $without[$species->id()] = true;
+it(
+    'judges every species of the catalogue in every season, and leaves a way by hand for all but root-suckering trees',
+    function () {
+        $without = [];
+        foreach (catalogue()->allSpecies() as $species) {
+            foreach (['2026-02-10', '2026-05-20', '2026-08-15', '2026-11-05'] as $date) {
+                $board = board(
+                    stand([
+                        'species' => $species->id(),
+                        'date' => $date,
+                        'stems' => [['diameter' => '0.5 in', 'count' => 3]],
+                    ]),
+                );
+                expect(count($board->rows))->toBeGreaterThanOrEqual(
+                    count(array_filter(catalogue()->allMethods(), static fn($method): bool => $method->isOnBoard())),
+                );
+                $hand = array_filter(
+                    $board->rows,
+                    static fn($row): bool => !$row->candidate->method->usesProduct() &&
+                        !in_array($row->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true),
+                );
+                $hand === [] && ($without[$species->id()] = true);
+            }
         }
-    }
-    // a root-suckering tree is never knocked down first; until programmes of years are built, nothing by hand is offered for it
-    expect(array_filter(array_keys($without), static fn (string $id): bool => !catalogue()->species($id)->isRootSuckering()))->toBe([]);
-});
+        // a root-suckering tree is never knocked down first; until programmes of years are built, nothing by hand is
+        // offered for it
+        expect(
+            array_filter(
+                array_keys($without),
+                static fn(string $id): bool => !catalogue()->species($id)->isRootSuckering(),
+            ),
+        )->toBe([]);
+    },
+);

@@ -19,7 +19,12 @@ function cautionsFor(array $changes, string $id): Cautions
     return Cautions::for($situation, row($document, $id)->candidate);
 }
 
-it('dresses people for the plant, the tool and the product', function (array $changes, string $id, array $wearing, array $cautions) {
+it('dresses people for the plant, the tool and the product', function (
+    array $changes,
+    string $id,
+    array $wearing,
+    array $cautions,
+) {
     $all = cautionsFor($changes, $id);
     expect($all->wearing)->toContain(...$wearing)->and($all->cautions)->toContain(...$cautions);
 })->with([
@@ -29,7 +34,12 @@ it('dresses people for the plant, the tool and the product', function (array $ch
         ['waterproof-gloves', 'eye-protection', 'all-skin-covered'],
         ['plant-skin-burning-sap'],
     ],
-    'poison, dug out' => [['species' => 'poison-hemlock', 'stems' => []], 'dig', ['waterproof-gloves', 'eye-protection'], ['plant-poisonous', 'plant-poisonous-when-dry', 'locate-utilities']],
+    'poison, dug out' => [
+        ['species' => 'poison-hemlock', 'stems' => []],
+        'dig',
+        ['waterproof-gloves', 'eye-protection'],
+        ['plant-poisonous', 'plant-poisonous-when-dry', 'locate-utilities'],
+    ],
     'thorns' => [['species' => 'armenian-blackberry'], 'dig', ['tough-gloves'], ['plant-thorns']],
     'saw and oil' => [
         ['species' => 'red-maple'],
@@ -37,8 +47,18 @@ it('dresses people for the plant, the tool and the product', function (array $ch
         ['hard-hat', 'chaps', 'ear-and-eye', 'chemical-gloves'],
         ['never-alone', 'chain-brake', 'oil-no-flame', 'active-vapour-in-heat', 'trained-only'],
     ],
-    'axe' => [['species' => 'red-maple'], 'hack-and-squirt/glyphosate', ['hard-hat', 'shin-guard', 'eye-protection'], ['look-up', 'sharp-blade-covered', 'active-no-galvanised']],
-    'soil-active' => [['species' => 'red-maple'], 'hack-and-squirt/imazapyr', ['chemical-gloves'], ['active-soil-active', 'active-shallow-groundwater']],
+    'axe' => [
+        ['species' => 'red-maple'],
+        'hack-and-squirt/glyphosate',
+        ['hard-hat', 'shin-guard', 'eye-protection'],
+        ['look-up', 'sharp-blade-covered', 'active-no-galvanised'],
+    ],
+    'soil-active' => [
+        ['species' => 'red-maple'],
+        'hack-and-squirt/imazapyr',
+        ['chemical-gloves'],
+        ['active-soil-active', 'active-shallow-groundwater'],
+    ],
     'no name yet' => [['species' => null], 'hand-pull', ['waterproof-gloves', 'all-skin-covered'], ['plant-unnamed']],
     'mower' => [['species' => 'common-lambsquarters', 'stems' => []], 'mow', ['ear-and-eye'], ['bystanders-clear']],
 ]);
@@ -53,8 +73,10 @@ it('says what the pieces and the seed will do', function (string $species, array
 ]);
 
 it('does not ask for a spill kit where nothing can spill', function () {
-    expect(cautionsFor(['stems' => [['diameter' => '0.5 in', 'count' => 1]]], 'hand-pull')->kit)->not->toContain('spill-kit')
-        ->and(cautionsFor([], 'basal-bark/triclopyr-ester')->kit)->toContain('spill-kit', 'clean-water-10L', 'eyewash', 'label-on-site');
+    expect(cautionsFor(['stems' => [['diameter' => '0.5 in', 'count' => 1]]], 'hand-pull')->kit)
+        ->not->toContain('spill-kit')
+        ->and(cautionsFor([], 'basal-bark/triclopyr-ester')->kit)
+        ->toContain('spill-kit', 'clean-water-10L', 'eyewash', 'label-on-site');
 });
 
 it('says each thing once', function () {
@@ -71,29 +93,47 @@ it('says each thing once', function () {
 it('carries the stricter of card and typical limits', function (array $card, array $expected) {
     $document = stand(['cards' => [esterCard($card)], 'facts' => [['fact' => 'setting', 'value' => 'woods']]]);
     $limits = StartLimits::for(row($document, 'basal-bark/triclopyr-ester/ester')->candidate)->limits;
-    expect(array_map(static fn (StartLimit $l): array => [$l->code(), (string) $l->value->amount, $l->source], $limits))->toBe($expected);
+    expect(
+        array_map(static fn(StartLimit $l): array => [$l->code(), (string) $l->value->amount, $l->source], $limits),
+    )->toBe($expected);
 })->with([
     'silent card: only vapour' => [[], [['limit.air-temperature.most', '85', 'rulings-J3']]],
     'card stricter' => [['hottest' => '80 F'], [['limit.air-temperature.most', '80', 'label-card']]],
     'card looser' => [['hottest' => '95 F'], [['limit.air-temperature.most', '85', 'rulings-J3']]],
-    'card warmer from below' => [['coldest' => '40 F'], [['limit.air-temperature.least', '40', 'label-card'], ['limit.air-temperature.most', '85', 'rulings-J3']]],
+    'card warmer from below' => [
+        ['coldest' => '40 F'],
+        [['limit.air-temperature.least', '40', 'label-card'], ['limit.air-temperature.most', '85', 'rulings-J3']],
+    ],
     'wind is no limit for bark' => [['windMost' => '5 mph'], [['limit.air-temperature.most', '85', 'rulings-J3']]],
 ]);
 
 it('allows exactly the limit, from either side', function () {
     $most = new StartLimit(FactName::WindSpeed, false, quantity('10 mph'), 'label-card');
     $least = new StartLimit(FactName::AirTemperature, true, quantity('41 F'), 'label-card');
-    expect([$most->allows(quantity('10 mph')), $most->allows(quantity('10.1 mph')), $least->allows(quantity('5 C')), $least->allows(quantity('4.9 C'))])->toBe([true, false, true, false]);
+    expect([
+        $most->allows(quantity('10 mph')),
+        $most->allows(quantity('10.1 mph')),
+        $least->allows(quantity('5 C')),
+        $least->allows(quantity('4.9 C')),
+    ])->toBe([true, false, true, false]);
 });
 
 it('never shows less than the protective floor', function () {
     foreach (catalogue()->allSpecies() as $species) {
-        $situation = (new SituationReader(catalogue()))->situation(Fields::of(stand(['species' => $species->id()]), new Faults()));
+        $situation = (new SituationReader(catalogue()))->situation(
+            Fields::of(stand(['species' => $species->id()]), new Faults()),
+        );
         foreach (board(stand(['species' => $species->id()]))->rows as $row) {
             $cautions = Cautions::for($situation, $row->candidate);
-            expect($cautions->wearing)->toContain('long-clothes', 'closed-shoes')->and($cautions->cautions)->toContain('label-and-law', 'licensed-work');
+            expect($cautions->wearing)
+                ->toContain('long-clothes', 'closed-shoes')
+                ->and($cautions->cautions)
+                ->toContain('label-and-law', 'licensed-work');
             if ($row->candidate->method->usesProduct()) {
-                expect($cautions->wearing)->toContain('chemical-gloves', 'eye-protection')->and($cautions->kit)->toContain('eyewash', 'spill-kit');
+                expect($cautions->wearing)
+                    ->toContain('chemical-gloves', 'eye-protection')
+                    ->and($cautions->kit)
+                    ->toContain('eyewash', 'spill-kit');
             }
         }
     }

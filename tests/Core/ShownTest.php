@@ -65,7 +65,12 @@ it('writes each kind of amount in a crew\'s own unit', function (string $typed, 
     'label percent' => ['41 % w/w', '41 % w/w', '41 % w/w'],
 ]);
 
-it('writes counts by the square metre or foot where they are many, else by the hectare or acre', function (string $amount, Unit $unit, string $us, string $metric) {
+it('writes counts by the square metre or foot where they are many, else by the hectare or acre', function (
+    string $amount,
+    Unit $unit,
+    string $us,
+    string $metric,
+) {
     expect(Shown::both(Thicket\Measure\Quantity::of($amount, $unit)))->toBe(['us' => $us, 'metric' => $metric]);
 })->with([
     'many' => ['2', Unit::OnePerSquareMetre, '0.1858 per sq ft', '2 per m²'],
@@ -83,38 +88,77 @@ it('never writes an ounce, a gallon or a percentage without its kind', function 
 });
 
 it('gives every unit a label and every dimension a unit', function () {
-    $dimensions = array_unique(array_map(static fn (Unit $u): string => $u->dimension()->value, Unit::cases()));
-    expect($dimensions)->toEqualCanonicalizing(array_map(static fn (Dimension $d): string => $d->value, Dimension::cases()));
+    $dimensions = array_unique(array_map(static fn(Unit $u): string => $u->dimension()->value, Unit::cases()));
+    expect($dimensions)->toEqualCanonicalizing(
+        array_map(static fn(Dimension $d): string => $d->value, Dimension::cases()),
+    );
     foreach (Unit::cases() as $unit) {
-        expect($unit === Unit::One || $unit->label() !== '')->toBeTrue($unit->value)->and($unit->factor()->isPositive())->toBeTrue($unit->value);
+        expect($unit === Unit::One || $unit->label() !== '')
+            ->toBeTrue($unit->value)
+            ->and($unit->factor()->isPositive())
+            ->toBeTrue($unit->value);
     }
 });
 
-it('turns to the larger unit at the very point, and not a hair before', function (string $typed, string $us, string $metric) {
+it('turns to the larger unit at the very point, and not a hair before', function (
+    string $typed,
+    string $us,
+    string $metric,
+) {
     expect(Shown::both(Reading::parse($typed)->quantity))->toBe(['us' => $us, 'metric' => $metric]);
 })->with([
     // a US gallon an acre is 3.785411784 L on 0.40468564224 ha
-    ['1 gal/ac', '1 US gal/ac', '9.354 L/ha'], ['0.99 gal/ac', '7.92 US pt/ac', '9.26 L/ha'],
-    ['1 pt/ac', '1 US pt/ac', '1.169 L/ha'], ['0.99 pt/ac', '15.84 fl oz/ac', '1.158 L/ha'],
-    ['1 L/ha', '13.68 fl oz/ac', '1 L/ha'], ['0.99 L/ha', '13.55 fl oz/ac', '990 mL/ha'],
+    ['1 gal/ac', '1 US gal/ac', '9.354 L/ha'],
+    ['0.99 gal/ac', '7.92 US pt/ac', '9.26 L/ha'],
+    ['1 pt/ac', '1 US pt/ac', '1.169 L/ha'],
+    ['0.99 pt/ac', '15.84 fl oz/ac', '1.158 L/ha'],
+    ['1 L/ha', '13.68 fl oz/ac', '1 L/ha'],
+    ['0.99 L/ha', '13.55 fl oz/ac', '990 mL/ha'],
     // a tenth of a litre on a square metre is 9.2903 L, 2.454 gal, on a thousand square feet
-    ['0.1 L/m2', '2.454 US gal/1000 sq ft', '0.1 L/m²'], ['0.099 L/m2', '105.8 US gal/ac', '990 L/ha'],
-    ['1 lb/ac', '1 lb/ac', '1.121 kg/ha'], ['0.99 lb/ac', '15.84 oz (dry)/ac', '1.11 kg/ha'],
-    ['1 kg/ha', '14.27 oz (dry)/ac', '1 kg/ha'], ['0.99 kg/ha', '14.13 oz (dry)/ac', '990 g/ha'],
-    ['0.1 %', '0.1 % v/v', '0.1 % v/v'], ['0.099 %', '0.1267 fl oz/US gal', '0.99 mL/L'],
-    ['2 h', '2 h', '2 h'], ['119 min', '119 min', '119 min'], ['2 d', '2 days', '2 days'], ['47 h', '47 h', '47 h'],
-    ['1 lb', '1 lb', '453.6 g'], ['0.99 lb', '15.84 oz (dry)', '449.1 g'], ['1 kg', '2.205 lb', '1 kg'], ['0.999 kg', '2.202 lb', '999 g'],
+    ['0.1 L/m2', '2.454 US gal/1000 sq ft', '0.1 L/m²'],
+    ['0.099 L/m2', '105.8 US gal/ac', '990 L/ha'],
+    ['1 lb/ac', '1 lb/ac', '1.121 kg/ha'],
+    ['0.99 lb/ac', '15.84 oz (dry)/ac', '1.11 kg/ha'],
+    ['1 kg/ha', '14.27 oz (dry)/ac', '1 kg/ha'],
+    ['0.99 kg/ha', '14.13 oz (dry)/ac', '990 g/ha'],
+    ['0.1 %', '0.1 % v/v', '0.1 % v/v'],
+    ['0.099 %', '0.1267 fl oz/US gal', '0.99 mL/L'],
+    ['2 h', '2 h', '2 h'],
+    ['119 min', '119 min', '119 min'],
+    ['2 d', '2 days', '2 days'],
+    ['47 h', '47 h', '47 h'],
+    ['1 lb', '1 lb', '453.6 g'],
+    ['0.99 lb', '15.84 oz (dry)', '449.1 g'],
+    ['1 kg', '2.205 lb', '1 kg'],
+    ['0.999 kg', '2.202 lb', '999 g'],
     // sixteenths are on a ruler, thirty-seconds are not
-    ['1/16 in', '1/16 in', '1.59 mm'], ['1/32 in', '0.0313 in', '0.794 mm'], ['3 in', '3 in', '7.62 cm'],
+    ['1/16 in', '1/16 in', '1.59 mm'],
+    ['1/32 in', '0.0313 in', '0.794 mm'],
+    ['3 in', '3 in', '7.62 cm'],
 ]);
 
 it('writes numbers as people do', function (string $number, int $digits, string $text) {
     expect(Shown::number(Brick\Math\BigRational::of($number), $digits))->toBe($text);
 })->with([
-    ['0', 4, '0'], ['1', 4, '1'], ['0.5', 4, '0.5'], ['0.00123456', 4, '0.001235'], ['0.0000123', 3, '0.0000123'], ['9.9996', 4, '10'], ['12345.678', 4, "12\u{00A0}346"], ['1234567', 4, "1\u{00A0}234\u{00A0}567"], ['999.94', 4, '999.9'], ['999.96', 4, '1000'], ['-2.5', 4, '-2.5'], ['1/3', 3, '0.333'],
+    ['0', 4, '0'],
+    ['1', 4, '1'],
+    ['0.5', 4, '0.5'],
+    ['0.00123456', 4, '0.001235'],
+    ['0.0000123', 3, '0.0000123'],
+    ['9.9996', 4, '10'],
+    ['12345.678', 4, "12\u{00A0}346"],
+    ['1234567', 4, "1\u{00A0}234\u{00A0}567"],
+    ['999.94', 4, '999.9'],
+    ['999.96', 4, '1000'],
+    ['-2.5', 4, '-2.5'],
+    ['1/3', 3, '0.333'],
 ]);
 
-it('tells lengths and areas as people say them, and leaves a plain figure as it is', function (string $typed, string $us, string $metric) {
+it('tells lengths and areas as people say them, and leaves a plain figure as it is', function (
+    string $typed,
+    string $us,
+    string $metric,
+) {
     $say = static function (System $system) use ($typed): string {
         $told = Shown::told(quantity($typed), $system);
 
@@ -122,16 +166,47 @@ it('tells lengths and areas as people say them, and leaves a plain figure as it 
     };
     expect([$say(System::Us), $say(System::Metric)])->toBe([$us, $metric]);
 })->with([
-    ['20 m', 'about 65 ft', '20 m'], ['33 m', 'about 110 ft', '33 m'], ['3 m', 'about 10 ft', '3 m'], ['10 m', 'about 33 ft', '10 m'], ['15 m', 'about 50 ft', '15 m'], ['2 m', 'about 6 1/2 ft', '2 m'],
-    ['12 ft', '12 ft', 'about 3.7 m'], ['110 ft', '110 ft', 'about 34 m'], ['19.83 m', 'about 65 ft', 'about 20 m'], ['1.2 m', 'about 4 ft', '1.2 m'], ['30 in', '30 in', 'about 75 cm'], ['4 in', '4 in', 'about 10 cm'],
-    ['0.15 ha', 'about 1/3 ac', '0.15 ha'], ['0.25 ac', '0.25 ac', 'about 0.1 ha'], ['1391.4 m2', 'about 1/3 ac', 'about 0.14 ha'], ['3.4 ha', 'about 8 1/2 ac', '3.4 ha'], ['38.4 ac', 'about 38 ac', 'about 16 ha'], ['10 m2', 'about 110 sq ft', '10 m²'], ['2.3 mi', '2.3 mi', 'about 3.7 km'],
+    ['20 m', 'about 65 ft', '20 m'],
+    ['33 m', 'about 110 ft', '33 m'],
+    ['3 m', 'about 10 ft', '3 m'],
+    ['10 m', 'about 33 ft', '10 m'],
+    ['15 m', 'about 50 ft', '15 m'],
+    ['2 m', 'about 6 1/2 ft', '2 m'],
+    ['12 ft', '12 ft', 'about 3.7 m'],
+    ['110 ft', '110 ft', 'about 34 m'],
+    ['19.83 m', 'about 65 ft', 'about 20 m'],
+    ['1.2 m', 'about 4 ft', '1.2 m'],
+    ['30 in', '30 in', 'about 75 cm'],
+    ['4 in', '4 in', 'about 10 cm'],
+    ['0.15 ha', 'about 1/3 ac', '0.15 ha'],
+    ['0.25 ac', '0.25 ac', 'about 0.1 ha'],
+    ['1391.4 m2', 'about 1/3 ac', 'about 0.14 ha'],
+    ['3.4 ha', 'about 8 1/2 ac', '3.4 ha'],
+    ['38.4 ac', 'about 38 ac', 'about 16 ha'],
+    ['10 m2', 'about 110 sq ft', '10 m²'],
+    ['2.3 mi', '2.3 mi', 'about 3.7 km'],
     // no length and no area: as ever
-    ['2.5 gal', '2.5 US gal', '9.464 L'], ['0 m', '0 in', '0 mm'],
+    ['2.5 gal', '2.5 US gal', '9.464 L'],
+    ['0 m', '0 in', '0 mm'],
 ]);
 
-it('keeps beside a limit the unit that it was written in, where the reader\'s is another', function (string $typed, string $us, string $metric) {
-    expect([Shown::asWritten(quantity($typed), System::Us), Shown::asWritten(quantity($typed), System::Metric)])->toBe([$us, $metric]);
+it('keeps beside a limit the unit that it was written in, where the reader\'s is another', function (
+    string $typed,
+    string $us,
+    string $metric,
+) {
+    expect([Shown::asWritten(quantity($typed), System::Us), Shown::asWritten(quantity($typed), System::Metric)])->toBe([
+        $us,
+        $metric,
+    ]);
 })->with([
-    ['20 m', '65.6 ft (20 m)', '20 m'], ['50 ft', '50 ft', '15.2 m (50 ft)'], ['1/4 in', '1/4 in', '6.35 mm (1/4 in)'], ['85 F', '85 °F', '29.4 °C (85 °F)'], ['10 mph', '10 mph', '4.47 m/s (10 mph)'], ['100 mm', '3.94 in (100 mm)', '10 cm'],
-    ['8 km/h', '4.971 mph (8 km/h)', '2.222 m/s (8 km/h)'], ['2 %', '2 % v/v', '2 % v/v'], ['1 h', '60 min', '60 min'],
+    ['20 m', '65.6 ft (20 m)', '20 m'],
+    ['50 ft', '50 ft', '15.2 m (50 ft)'],
+    ['1/4 in', '1/4 in', '6.35 mm (1/4 in)'],
+    ['85 F', '85 °F', '29.4 °C (85 °F)'],
+    ['10 mph', '10 mph', '4.47 m/s (10 mph)'],
+    ['100 mm', '3.94 in (100 mm)', '10 cm'],
+    ['8 km/h', '4.971 mph (8 km/h)', '2.222 m/s (8 km/h)'],
+    ['2 %', '2 % v/v', '2 % v/v'],
+    ['1 h', '60 min', '60 min'],
 ]);

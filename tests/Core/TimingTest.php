@@ -22,8 +22,15 @@ use Thicket\Timing\MonthDay;
 use Thicket\Timing\SeasonShift;
 use Thicket\Timing\YearStrip;
 
-it('moves a catalogue day by latitude and elevation', function (string $latitude, string $elevation, string $day, string $local) {
-    expect(SeasonShift::forPlace($latitude, $elevation)->local(MonthDay::parse($day), 2026)->format('Y-m-d'))->toBe($local);
+it('moves a catalogue day by latitude and elevation', function (
+    string $latitude,
+    string $elevation,
+    string $day,
+    string $local,
+) {
+    expect(SeasonShift::forPlace($latitude, $elevation)->local(MonthDay::parse($day), 2026)->format('Y-m-d'))->toBe(
+        $local,
+    );
 })->with([
     'nothing at the reference' => ['40', '200', '07-01', '2026-07-01'],
     'spring later, four days a degree' => ['44', '200', '04-20', '2026-05-06'],
@@ -40,8 +47,10 @@ it('moves a catalogue day by latitude and elevation', function (string $latitude
 ]);
 
 it('does not trust the rule of thumb beyond thirty days', function () {
-    expect(SeasonShift::forPlace('47.5', '200')->isTrusted)->toBeTrue()
-        ->and(SeasonShift::forPlace('47.51', '200')->isTrusted)->toBeFalse();
+    expect(SeasonShift::forPlace('47.5', '200')->isTrusted)
+        ->toBeTrue()
+        ->and(SeasonShift::forPlace('47.51', '200')->isTrusted)
+        ->toBeFalse();
 });
 
 it('keeps the order of days at every place', function () {
@@ -49,7 +58,14 @@ it('keeps the order of days at every place', function () {
         $shift = SeasonShift::forPlace($latitude, '200');
         $last = null;
         for ($i = 0; $i < 365; ++$i) {
-            $day = $shift->local(MonthDay::parse(Day::of(2025, 1, 1)->modify("+{$i} days")->format('m-d')), 2025);
+            $day = $shift->local(
+                MonthDay::parse(
+                    Day::of(2025, 1, 1)
+                        ->modify("+{$i} days")
+                        ->format('m-d'),
+                ),
+                2025,
+            );
             expect($last === null || $day >= $last)->toBeTrue("{$latitude} at day {$i}");
             $last = $day;
         }
@@ -57,12 +73,23 @@ it('keeps the order of days at every place', function () {
 });
 
 it('reads days strictly', function (string $text) {
-    expect(fn () => Day::parse($text))->toThrow(UnreadableDate::class, 'Write the day as');
+    expect(fn() => Day::parse($text))->toThrow(UnreadableDate::class, 'Write the day as');
 })->with(['30 February' => '2026-02-30', 'other order' => '03-09-2026', 'words' => 'tomorrow', 'far' => '3026-01-01']);
 
-it('judges a sprayed cactus and a girdle alone after two years, the same dug after one (handbook 4)', function (string $species, string $method, string $day) {
+it('judges a sprayed cactus and a girdle alone after two years, the same dug after one (handbook 4)', function (
+    string $species,
+    string $method,
+    string $day,
+) {
     $plant = catalogue()->species($species);
-    expect(JudgeAfter::day($plant, Day::parse('2025-06-01'), SeasonShift::none(), catalogue()->method($method)->showsLateOn($plant))->format('Y-m-d'))->toBe($day);
+    expect(
+        JudgeAfter::day(
+            $plant,
+            Day::parse('2025-06-01'),
+            SeasonShift::none(),
+            catalogue()->method($method)->showsLateOn($plant),
+        )->format('Y-m-d'),
+    )->toBe($day);
 })->with([
     'cactus sprayed' => ['prickly-pear', 'foliar-spot', '2027-06-01'],
     'cactus dug' => ['prickly-pear', 'dig', '2026-06-01'],
@@ -70,35 +97,91 @@ it('judges a sprayed cactus and a girdle alone after two years, the same dug aft
     'maple girdled and sprayed' => ['norway-maple', 'girdle-spray', '2026-06-01'],
 ]);
 
-it('judges annuals and rosettes after fourteen days, others after twelve months', function (string $species, string $day) {
-    expect(JudgeAfter::day(catalogue()->species($species), Day::parse('2026-02-28'), SeasonShift::none())->format('Y-m-d'))->toBe($day);
-})->with(['annual' => ['common-lambsquarters', '2026-03-14'], 'biennial' => ['poison-hemlock', '2026-03-14'], 'creeping root' => ['canada-thistle', '2027-02-28'], 'tree' => ['red-maple', '2027-02-28']]);
+it('judges annuals and rosettes after fourteen days, others after twelve months', function (
+    string $species,
+    string $day,
+) {
+    expect(
+        JudgeAfter::day(catalogue()->species($species), Day::parse('2026-02-28'), SeasonShift::none())->format('Y-m-d'),
+    )->toBe($day);
+})->with([
+    'annual' => ['common-lambsquarters', '2026-03-14'],
+    'biennial' => ['poison-hemlock', '2026-03-14'],
+    'creeping root' => ['canada-thistle', '2027-02-28'],
+    'tree' => ['red-maple', '2027-02-28'],
+]);
 
 it('lays out 52 columns, the last longer, with windows to the day', function () {
     $species = catalogue()->species('tree-of-heaven');
     $day = Day::parse('2026-09-03');
     $situation = new Situation($day, $day, $species, SeasonShift::forPlace('44', '210'));
-    $candidate = new Candidate(catalogue()->method('basal-bark'), catalogue()->active('triclopyr-ester'), null, Schools::of(catalogue()), new Shed(), catalogue());
+    $candidate = new Candidate(
+        catalogue()->method('basal-bark'),
+        catalogue()->active('triclopyr-ester'),
+        null,
+        Schools::of(catalogue()),
+        new Shed(),
+        catalogue(),
+    );
     $strip = YearStrip::of($situation, 2026, [$candidate]);
-    expect($strip->weeks)->toHaveCount(52)
-        ->and($strip->weeks[51]['last']->format('m-d'))->toBe('12-31')
-        ->and($strip->weeks[20]['flow'])->toBe('up')->and($strip->weeks[35]['flow'])->toBe('down')->and($strip->weeks[0]['flow'])->toBe('still')
-        ->and(array_map(static fn ($w): string => $w->first->format('m-d') . '/' . $w->last->format('m-d'), $strip->lanes[0]['windows']))->toBe(['07-01/10-15']);
+    expect($strip->weeks)
+        ->toHaveCount(52)
+        ->and($strip->weeks[51]['last']->format('m-d'))
+        ->toBe('12-31')
+        ->and($strip->weeks[20]['flow'])
+        ->toBe('up')
+        ->and($strip->weeks[35]['flow'])
+        ->toBe('down')
+        ->and($strip->weeks[0]['flow'])
+        ->toBe('still')
+        ->and(
+            array_map(
+                static fn($w): string => $w->first->format('m-d') . '/' . $w->last->format('m-d'),
+                $strip->lanes[0]['windows'],
+            ),
+        )
+        ->toBe(['07-01/10-15']);
 });
 
 it('leaves no hole at the turn of the year, wherever the ground lies', function (string $latitude) {
     foreach (['2026-12-20', '2026-12-31', '2027-01-01', '2027-01-10'] as $day) {
-        expect(codes(row(stand(['date' => $day, 'place' => ['latitude' => $latitude, 'elevationMetres' => '200']]), 'basal-bark/triclopyr-ester')))->toContain('season.workable');
+        expect(
+            codes(
+                row(
+                    stand(['date' => $day, 'place' => ['latitude' => $latitude, 'elevationMetres' => '200']]),
+                    'basal-bark/triclopyr-ester',
+                ),
+            ),
+        )->toContain('season.workable');
     }
 })->with(['further north' => ['44'], 'at the reference' => ['40'], 'further south' => ['36']]);
 
 it('turns the year round in the south', function () {
     $place = ['latitude' => '-40', 'elevationMetres' => '200'];
-    expect(codes(row(stand(['species' => 'tree-of-heaven', 'date' => '2026-02-15', 'place' => $place]), 'basal-bark/triclopyr-ester')))->toContain('season.best')
-        ->and(row(stand(['species' => 'tree-of-heaven', 'date' => '2026-11-10', 'place' => $place]), 'basal-bark/triclopyr-ester')->opens?->format('Y-m-d'))->toBe('2027-01-01');
+    expect(
+        codes(
+            row(
+                stand(['species' => 'tree-of-heaven', 'date' => '2026-02-15', 'place' => $place]),
+                'basal-bark/triclopyr-ester',
+            ),
+        ),
+    )
+        ->toContain('season.best')
+        ->and(
+            row(
+                stand(['species' => 'tree-of-heaven', 'date' => '2026-11-10', 'place' => $place]),
+                'basal-bark/triclopyr-ester',
+            )->opens?->format('Y-m-d'),
+        )
+        ->toBe('2027-01-01');
 });
 
-it('takes a leaf-out that somebody saw over the rule of thumb', function (string $latitude, string $seen, string $date, string $code) {
+it('takes a leaf-out that somebody saw over the rule of thumb', function (
+    string $latitude,
+    string $seen,
+    string $date,
+    string $code,
+) {
     $document = stand([
         'species' => 'red-maple',
         'date' => $date,
@@ -107,10 +190,16 @@ it('takes a leaf-out that somebody saw over the rule of thumb', function (string
     ]);
     expect(codes(row($document, 'hack-and-squirt/imazapyr')))->toContain($code);
 })->with([
-    // the catalogue has leaf-out 25 April, full leaf 25 May; seen ten days early, full leaf moves by ten x (1 - 48 / 123) = 6 days to 19 May
+    // the catalogue has leaf-out 25 April, full leaf 25 May; seen ten days early, full leaf moves by ten x (1 - 48 /
+    // 123) = 6 days to 19 May
     'early spring: sap is over on 19 May' => ['40', '2026-04-15', '2026-05-19', 'season.with-care'],
     'by the catalogue it is not' => ['40', '2026-04-25', '2026-05-19', 'sap.pushes-out'],
-    'where the rule of thumb does not reach, a seen date opens the season' => ['52', '2026-05-20', '2026-08-20', 'season.best'],
+    'where the rule of thumb does not reach, a seen date opens the season' => [
+        '52',
+        '2026-05-20',
+        '2026-08-20',
+        'season.best',
+    ],
 ]);
 
 it('still asks for a local date where none was seen', function () {
@@ -123,15 +212,45 @@ it('says what stage to expect, since when, until when, and what else it could be
     $leafOut = $maple->dayOf('leafOut')?->inYear(2026) ?? throw new RuntimeException('no leaf-out');
     $byPlace = new Thicket\Plants\Phenology($maple, SeasonShift::none());
     $estimate = $byPlace->estimateOn($leafOut->modify('+1 day'));
-    expect($estimate['stage'] ?? null)->toBe('leaf-out')->and($estimate['since'] ?? null)->toEqual($leafOut)->and($estimate['until'] ?? null)->toEqual($byPlace->dayOf('fullLeaf', 2026))
-        ->and($estimate['marginDays'] ?? null)->toBe(7)->and($estimate['couldBe'] ?? [])->toContain($byPlace->stageOn($leafOut->modify('-6 days')));
+    expect($estimate['stage'] ?? null)
+        ->toBe('leaf-out')
+        ->and($estimate['since'] ?? null)
+        ->toEqual($leafOut)
+        ->and($estimate['until'] ?? null)
+        ->toEqual($byPlace->dayOf('fullLeaf', 2026))
+        ->and($estimate['marginDays'] ?? null)
+        ->toBe(7)
+        ->and($estimate['couldBe'] ?? [])
+        ->toContain($byPlace->stageOn($leafOut->modify('-6 days')));
     // somebody saw leaf-out nine days later than the book: the same day is still the stage before
-    $seen = new Thicket\Plants\Phenology($maple, SeasonShift::none()->seenOn($leafOut->modify('+9 days'), $maple->dayOf('leafOut') ?? throw new RuntimeException('no leaf-out')));
-    expect($seen->estimateOn($leafOut->modify('+1 day'))['stage'] ?? null)->not->toBe('leaf-out')->and($seen->estimateOn($leafOut->modify('+9 days'))['marginDays'] ?? null)->toBe(3);
+    $seen = new Thicket\Plants\Phenology(
+        $maple,
+        SeasonShift::none()->seenOn(
+            $leafOut->modify('+9 days'),
+            $maple->dayOf('leafOut') ?? throw new RuntimeException('no leaf-out'),
+        ),
+    );
+    expect($seen->estimateOn($leafOut->modify('+1 day'))['stage'] ?? null)
+        ->not->toBe('leaf-out')
+        ->and($seen->estimateOn($leafOut->modify('+9 days'))['marginDays'] ?? null)
+        ->toBe(3);
 });
 
-it('judges a year at the days on which a rule turns, and finds every day as it would be found alone', function (string $species, string $site) {
-    $document = stand(['species' => $species, 'stems' => [['diameter' => '2 in', 'count' => 5]], 'facts' => [['fact' => 'setting', 'value' => $site], ['fact' => 'planted-on', 'value' => '2023-06-10'], ['fact' => 'last-mown', 'value' => '2026-06-01'], ['fact' => 'grazed-from', 'value' => '2026-07-20']], 'cards' => [preventerCard(), sprayCard(['grazingDays' => 14])]]);
+it('judges a year at the days on which a rule turns, and finds every day as it would be found alone', function (
+    string $species,
+    string $site,
+) {
+    $document = stand([
+        'species' => $species,
+        'stems' => [['diameter' => '2 in', 'count' => 5]],
+        'facts' => [
+            ['fact' => 'setting', 'value' => $site],
+            ['fact' => 'planted-on', 'value' => '2023-06-10'],
+            ['fact' => 'last-mown', 'value' => '2026-06-01'],
+            ['fact' => 'grazed-from', 'value' => '2026-07-20'],
+        ],
+        'cards' => [preventerCard(), sprayCard(['grazingDays' => 14])],
+    ]);
     $in = Fields::of($document, new Faults());
     $reader = new SituationReader(catalogue());
     $situation = $reader->situation($in);
@@ -141,12 +260,22 @@ it('judges a year at the days on which a rule turns, and finds every day as it w
         $year = RowOfTheYear::of($situation, $candidate, 2026);
         $judged += $year->judged;
         for ($day = Day::of(2026, 1, 1); $day <= Day::of(2026, 12, 31); $day = $day->modify('+13 days')) {
-            expect([$candidate->id(), $day->format('m-d'), $year->between($day, $day)['worst']])->toBe([$candidate->id(), $day->format('m-d'), Board::judge($situation->seasonOnly()->onDay($day), $candidate)->outcome]);
+            expect([$candidate->id(), $day->format('m-d'), $year->between($day, $day)['worst']])->toBe([
+                $candidate->id(),
+                $day->format('m-d'),
+                Board::judge($situation->seasonOnly()->onDay($day), $candidate)->outcome,
+            ]);
         }
     }
     // a year costs at most fifteen boards (rulings B34)
     expect($judged)->toBeLessThan(15 * count($candidates));
-})->with([['norway-maple', 'woods'], ['large-crabgrass', 'bed-lawn-paving'], ['wild-parsnip', 'pasture'], ['common-lambsquarters', 'new-native-grass'], ['quackgrass', 'orchard']]);
+})->with([
+    ['norway-maple', 'woods'],
+    ['large-crabgrass', 'bed-lawn-paving'],
+    ['wild-parsnip', 'pasture'],
+    ['common-lambsquarters', 'new-native-grass'],
+    ['quackgrass', 'orchard'],
+]);
 
 it('has every rule tell the days on which its own finding changes', function (array $document) {
     $in = Fields::of($document, $faults = new Faults());
@@ -163,12 +292,23 @@ it('has every rule tell the days on which its own finding changes', function (ar
     foreach (RuleSet::standard()->rules as $rule) {
         foreach ($candidates as $candidate) {
             $turns = $rule instanceof TurnsWithTheYear ? $rule->turns($season, $candidate, 2026) : [];
-            $worst = static fn (Situation $on): string => array_reduce($rule->evaluate($on, $candidate), static fn (Outcome $o, $f): Outcome => $f->outcome->isWorseThan($o) ? $f->outcome : $o, Outcome::Fits)->value;
+            $worst = static fn(Situation $on): string => array_reduce(
+                $rule->evaluate($on, $candidate),
+                static fn(Outcome $o, $f): Outcome => $f->outcome->isWorseThan($o) ? $f->outcome : $o,
+                Outcome::Fits,
+            )->value;
             $before = null;
             foreach ($days as $on) {
                 $now = $worst($on);
-                if ($before !== null && $now !== $before[1] && array_filter($turns, static fn (DateTimeImmutable $d): bool => $d > $before[0] && $d <= $on->day) === []) {
-                    $silent[basename(str_replace('\\', '/', $rule::class))] = "{$candidate->id()} {$on->day->format('Y-m-d')}: {$before[1]}, then {$now}";
+                if (
+                    $before !== null &&
+                    $now !== $before[1] &&
+                    array_filter($turns, static fn(DateTimeImmutable $d): bool => $d > $before[0] && $d <= $on->day) ===
+                        []
+                ) {
+                    $silent[basename(str_replace('\\', '/', $rule::class))] = "{$candidate->id()} {$on->day->format(
+                        'Y-m-d',
+                    )}: {$before[1]}, then {$now}";
                 }
                 $before = [$on->day, $now];
             }
@@ -176,47 +316,157 @@ it('has every rule tell the days on which its own finding changes', function (ar
     }
     expect($silent)->toBe([]);
 })->with(function (): array {
-    $near = [['kind' => 'hive', 'name' => 'hives', 'distance' => '300 m'], ['kind' => 'path', 'name' => 'lane', 'distance' => '10 m'], ['kind' => 'grass', 'name' => 'sod', 'distance' => '0 m', 'species' => 'bahiagrass'], ['kind' => 'tree', 'name' => 'oak', 'distance' => '4 m', 'species' => 'white-oak', 'height' => '12 m', 'crownRadius' => '3 m']];
-    $past = [['on' => '2026-03-02', 'method' => 'foliar-spot', 'active' => 'glyphosate'], ['on' => '2025-08-20', 'method' => 'pasture-broadcast', 'active' => 'aminopyralid'], ['on' => '2025-05-15', 'method' => 'foliar-spot', 'active' => '2-4-d']];
-    $more = ['keepers' => $near, 'history' => $past, 'cards' => [sprayCard(['grazingDays' => 14, 'sites' => ['new-native-grass', 'pasture', 'woods', 'orchard'], 'fertiliser' => '10-2-2']), preventerCard(['plants' => [['kind' => 'tree', 'years' => 3]]])]];
-    $facts = [seen('planted-on', '2025-09-12'), seen('height', '4 ft'), seen('litter', 'none'), seen('freeze-on', '2026-10-02'), seen('grazed-from', '2026-07-20'), seen('hay-on', '2026-06-20')];
+    $near = [
+        ['kind' => 'hive', 'name' => 'hives', 'distance' => '300 m'],
+        ['kind' => 'path', 'name' => 'lane', 'distance' => '10 m'],
+        ['kind' => 'grass', 'name' => 'sod', 'distance' => '0 m', 'species' => 'bahiagrass'],
+        [
+            'kind' => 'tree',
+            'name' => 'oak',
+            'distance' => '4 m',
+            'species' => 'white-oak',
+            'height' => '12 m',
+            'crownRadius' => '3 m',
+        ],
+    ];
+    $past = [
+        ['on' => '2026-03-02', 'method' => 'foliar-spot', 'active' => 'glyphosate'],
+        ['on' => '2025-08-20', 'method' => 'pasture-broadcast', 'active' => 'aminopyralid'],
+        ['on' => '2025-05-15', 'method' => 'foliar-spot', 'active' => '2-4-d'],
+    ];
+    $more = [
+        'keepers' => $near,
+        'history' => $past,
+        'cards' => [
+            sprayCard([
+                'grazingDays' => 14,
+                'sites' => ['new-native-grass', 'pasture', 'woods', 'orchard'],
+                'fertiliser' => '10-2-2',
+            ]),
+            preventerCard(['plants' => [['kind' => 'tree', 'years' => 3]]]),
+        ],
+    ];
+    $facts = [
+        seen('planted-on', '2025-09-12'),
+        seen('height', '4 ft'),
+        seen('litter', 'none'),
+        seen('freeze-on', '2026-10-02'),
+        seen('grazed-from', '2026-07-20'),
+        seen('hay-on', '2026-06-20'),
+    ];
     $south = ['place' => ['latitude' => '-38', 'elevationMetres' => '200']];
-    $asked = static fn (array $document): array => ['facts' => array_values(array_filter($document['facts'], static fn (array $f): bool => !in_array($f['fact'], ['food-taken', 'hives-near'], true)))] + $document;
+    $asked = static fn(array $document): array => [
+        'facts' => array_values(
+            array_filter(
+                $document['facts'],
+                static fn(array $f): bool => !in_array($f['fact'], ['food-taken', 'hives-near'], true),
+            ),
+        ),
+    ] + $document;
 
     return [
-        'brambles in pasture' => [$asked(woody('pasture', 'armenian-blackberry', '2026-06-01', [['diameter' => '1 in', 'count' => 5]], $facts, $more))],
-        'the same in the south' => [$asked(woody('pasture', 'armenian-blackberry', '2026-06-01', [['diameter' => '1 in', 'count' => 5]], $facts, $south + $more))],
-        'suckering trees' => [woody('woods', 'tree-of-heaven', '2026-06-01', [['diameter' => '3 in', 'count' => 5]], $facts, $more)],
+        'brambles in pasture' => [
+            $asked(
+                woody(
+                    'pasture',
+                    'armenian-blackberry',
+                    '2026-06-01',
+                    [['diameter' => '1 in', 'count' => 5]],
+                    $facts,
+                    $more,
+                ),
+            ),
+        ],
+        'the same in the south' => [
+            $asked(
+                woody(
+                    'pasture',
+                    'armenian-blackberry',
+                    '2026-06-01',
+                    [['diameter' => '1 in', 'count' => 5]],
+                    $facts,
+                    $south + $more,
+                ),
+            ),
+        ],
+        'suckering trees' => [
+            woody('woods', 'tree-of-heaven', '2026-06-01', [['diameter' => '3 in', 'count' => 5]], $facts, $more),
+        ],
         'thistle in new native grass' => [herbs('new-native-grass', 'canada-thistle', '2026-06-01', $facts, $more)],
-        'chickweed under young trees' => [herbs('orchard', 'common-chickweed', '2026-06-01', [seen('planted-on', '2023-07-20'), seen('height', '3 in'), seen('litter', 'none')], $more)],
+        'chickweed under young trees' => [
+            herbs(
+                'orchard',
+                'common-chickweed',
+                '2026-06-01',
+                [seen('planted-on', '2023-07-20'), seen('height', '3 in'), seen('litter', 'none')],
+                $more,
+            ),
+        ],
         'parsnip in the south' => [$asked(herbs('pasture', 'wild-parsnip', '2026-06-01', $facts, $south + $more))],
     ];
 });
 
 it('shows the worst and the best of a week in which a window opens', function () {
-    $row = row(stand(['species' => 'tree-of-heaven', 'date' => '2026-05-10', 'facts' => [['fact' => 'setting', 'value' => 'woods']]]), 'basal-bark/triclopyr-ester');
-    $in = Fields::of(stand(['species' => 'tree-of-heaven', 'date' => '2026-05-10', 'facts' => [['fact' => 'setting', 'value' => 'woods']]]), new Faults());
+    $row = row(
+        stand([
+            'species' => 'tree-of-heaven',
+            'date' => '2026-05-10',
+            'facts' => [['fact' => 'setting', 'value' => 'woods']],
+        ]),
+        'basal-bark/triclopyr-ester',
+    );
+    $in = Fields::of(
+        stand([
+            'species' => 'tree-of-heaven',
+            'date' => '2026-05-10',
+            'facts' => [['fact' => 'setting', 'value' => 'woods']],
+        ]),
+        new Faults(),
+    );
     $year = RowOfTheYear::of((new SituationReader(catalogue()))->situation($in), $row->candidate, 2026);
     // the season opens on 1 July, inside the week from 25 June
-    expect($year->between(Day::of(2026, 6, 25), Day::of(2026, 7, 1)))->toBe(['worst' => Outcome::NotNow, 'best' => Outcome::WithCare])
-        ->and($year->between(Day::of(2026, 7, 2), Day::of(2026, 7, 8)))->toBe(['worst' => Outcome::WithCare, 'best' => Outcome::WithCare]);
+    expect($year->between(Day::of(2026, 6, 25), Day::of(2026, 7, 1)))
+        ->toBe(['worst' => Outcome::NotNow, 'best' => Outcome::WithCare])
+        ->and($year->between(Day::of(2026, 7, 2), Day::of(2026, 7, 8)))
+        ->toBe(['worst' => Outcome::WithCare, 'best' => Outcome::WithCare]);
 });
 
 it('lays a span over the turn of the year, and six months on in the south', function (string $latitude, array $days) {
-    $spans = LocalSpans::within(SeasonShift::forPlace($latitude, '200'), catalogue()->coefficients()->node('seasons')->node('frost'), 2026);
-    expect(array_map(static fn (array $s): string => $s['first']->format('m-d') . ' ' . $s['last']->format('m-d'), $spans))->toBe($days);
+    $spans = LocalSpans::within(
+        SeasonShift::forPlace($latitude, '200'),
+        catalogue()->coefficients()->node('seasons')->node('frost'),
+        2026,
+    );
+    expect(
+        array_map(static fn(array $s): string => $s['first']->format('m-d') . ' ' . $s['last']->format('m-d'), $spans),
+    )->toBe($days);
 })->with([
     // 15 October to 1 May of the catalogue
     'north' => ['40', ['01-01 05-01', '10-15 12-31']],
     'south' => ['-40', ['04-15 11-01']],
 ]);
 
-it('counts the dates of a plant from where they hold', function (string $latitude, string $elevation, string $fullLeaf, bool $trusted) {
+it('counts the dates of a plant from where they hold', function (
+    string $latitude,
+    string $elevation,
+    string $fullLeaf,
+    bool $trusted,
+) {
     $document = stand(['species' => 'mesquite', 'place' => ['latitude' => $latitude, 'elevationMetres' => $elevation]]);
-    $situation = (new Thicket\Methods\SituationReader(catalogue()))->situation(Thicket\Input\Fields::of($document, new Thicket\Input\Faults()));
-    expect([$situation->phenology()?->dayOf('fullLeaf', 2026)?->format('m-d'), $situation->shift->isTrusted])->toBe([$fullLeaf, $trusted])
+    $situation = (new Thicket\Methods\SituationReader(catalogue()))->situation(
+        Thicket\Input\Fields::of($document, new Thicket\Input\Faults()),
+    );
+    expect([$situation->phenology()?->dayOf('fullLeaf', 2026)?->format('m-d'), $situation->shift->isTrusted])
+        ->toBe([$fullLeaf, $trusted])
         // and not a second time on another day of the same stand
-        ->and($situation->onDay(Thicket\Timing\Day::parse('2026-09-01'))->phenology()?->dayOf('fullLeaf', 2026)?->format('m-d'))->toBe($fullLeaf);
+        ->and(
+            $situation
+                ->onDay(Thicket\Timing\Day::parse('2026-09-01'))
+                ->phenology()
+                ?->dayOf('fullLeaf', 2026)
+                ?->format('m-d'),
+        )
+        ->toBe($fullLeaf);
 })->with([
     'where they hold: 31 degrees, 400 m' => ['31', '400', '05-20', true],
     // 4 x 1 degree, and 19 of 123 days past 1 May: 4 x (1 - 38/123) = 2.8

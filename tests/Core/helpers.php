@@ -20,8 +20,23 @@ function catalogue(): Catalogue
     static $catalogue = null;
     if ($catalogue === null) {
         $root = dirname(__DIR__, 2);
-        // compiled once for all processes of a run; the compiler's own code is part of the name, so that a change of it is not missed
-        $cache = "{$root}/var/phpunit/" . substr(sha1(implode('', array_map(sha1_file(...), ["{$root}/core/src/Knowledge/CatalogueFiles.php", "{$root}/core/src/Plants/KeyTable.php"]))), 0, 12);
+        // compiled once for all processes of a run; the compiler's own code is part of the name, so that a change of it
+        // is not missed
+        $cache =
+            "{$root}/var/phpunit/" .
+            substr(
+                sha1(
+                    implode(
+                        '',
+                        array_map(sha1_file(...), [
+                            "{$root}/core/src/Knowledge/CatalogueFiles.php",
+                            "{$root}/core/src/Plants/KeyTable.php",
+                        ]),
+                    ),
+                ),
+                0,
+                12,
+            );
         is_dir($cache) || @mkdir($cache, 0o775, true);
         $catalogue = (new CatalogueFiles("{$root}/core/data", "{$root}/docs/schemas"))->compile($cache);
     }
@@ -66,7 +81,7 @@ function row(array $document, string $id): Row
 /** @return list<string> */
 function codes(Row $row): array
 {
-    return array_map(static fn ($finding): string => $finding->code, $row->findings);
+    return array_map(static fn($finding): string => $finding->code, $row->findings);
 }
 
 /**
@@ -89,7 +104,9 @@ function sum(array $document): array
 function stand(array $changes = []): array
 {
     return $changes + [
-        'date' => '2026-08-15', 'species' => 'red-maple', 'place' => ['latitude' => '40', 'elevationMetres' => '200'],
+        'date' => '2026-08-15',
+        'species' => 'red-maple',
+        'place' => ['latitude' => '40', 'elevationMetres' => '200'],
         'stems' => [['diameter' => '4 in', 'count' => 10]],
     ];
 }
@@ -98,29 +115,61 @@ function stand(array $changes = []): array
 function esterCard(array $changes = []): array
 {
     return $changes + [
-        'id' => 'ester', 'product' => 'triclopyr ester 480 g/L', 'registration' => 'T-1', 'confirmed' => true, 'formulation' => 'oil-soluble-ester',
-        'actives' => [['active' => 'triclopyr-ester', 'amount' => '480 g ae/L']], 'carriers' => ['oil'], 'sites' => ['woods'],
-        'methods' => [['method' => 'basal-bark', 'min' => '10%', 'max' => '30%'], ['method' => 'cut-stump', 'max' => '30%']],
-        'yearlyMaximum' => '8 kg ae/ha', 'waterBuffer' => '10 m',
+        'id' => 'ester',
+        'product' => 'triclopyr ester 480 g/L',
+        'registration' => 'T-1',
+        'confirmed' => true,
+        'formulation' => 'oil-soluble-ester',
+        'actives' => [['active' => 'triclopyr-ester', 'amount' => '480 g ae/L']],
+        'carriers' => ['oil'],
+        'sites' => ['woods'],
+        'methods' => [
+            ['method' => 'basal-bark', 'min' => '10%', 'max' => '30%'],
+            ['method' => 'cut-stump', 'max' => '30%'],
+        ],
+        'yearlyMaximum' => '8 kg ae/ha',
+        'waterBuffer' => '10 m',
     ];
 }
 
 /** @return array<string, mixed> a granule-like preventer: 30 days before it works, 90 that it lasts */
 function preventerCard(array $changes = []): array
 {
-    return esterCard($changes + [
-        'id' => 'preventer', 'product' => 'pendimethalin 400 g/L', 'actives' => [['active' => 'pendimethalin', 'amount' => '400 g ai/L']], 'formulation' => 'emulsifiable', 'carriers' => ['water'],
-        'sites' => ['orchard', 'bed-lawn-paving', 'seedbed'], 'methods' => [['method' => 'pre-emergent', 'rateMost' => '3 L/ha', 'spray' => '200 L/ha']], 'leadDays' => 30, 'lastingDays' => 90, 'leadInsideLasting' => true,
-    ]);
+    return esterCard(
+        $changes + [
+            'id' => 'preventer',
+            'product' => 'pendimethalin 400 g/L',
+            'actives' => [['active' => 'pendimethalin', 'amount' => '400 g ai/L']],
+            'formulation' => 'emulsifiable',
+            'carriers' => ['water'],
+            'sites' => ['orchard', 'bed-lawn-paving', 'seedbed'],
+            'methods' => [['method' => 'pre-emergent', 'rateMost' => '3 L/ha', 'spray' => '200 L/ha']],
+            'leadDays' => 30,
+            'lastingDays' => 90,
+            'leadInsideLasting' => true,
+        ],
+    );
 }
 
 /** @return array<string, mixed> a leaf spray for beds, pasture and orchard */
 function sprayCard(array $changes = []): array
 {
-    return esterCard($changes + [
-        'id' => 'spray', 'product' => '2,4-D 480 g/L', 'actives' => [['active' => '2-4-d', 'amount' => '480 g ae/L']], 'formulation' => 'soluble-liquid', 'carriers' => ['water'], 'sites' => ['pasture', 'bed-lawn-paving', 'orchard'],
-        'methods' => [['method' => 'foliar-spot', 'max' => '2%'], ['method' => 'pasture-broadcast', 'rateMost' => '2 L/ha', 'spray' => '200 L/ha'], ['method' => 'lawn-broadcast', 'rateMost' => '2 L/ha'], ['method' => 'strip-spray', 'rateMost' => '2 L/ha']],
-    ]);
+    return esterCard(
+        $changes + [
+            'id' => 'spray',
+            'product' => '2,4-D 480 g/L',
+            'actives' => [['active' => '2-4-d', 'amount' => '480 g ae/L']],
+            'formulation' => 'soluble-liquid',
+            'carriers' => ['water'],
+            'sites' => ['pasture', 'bed-lawn-paving', 'orchard'],
+            'methods' => [
+                ['method' => 'foliar-spot', 'max' => '2%'],
+                ['method' => 'pasture-broadcast', 'rateMost' => '2 L/ha', 'spray' => '200 L/ha'],
+                ['method' => 'lawn-broadcast', 'rateMost' => '2 L/ha'],
+                ['method' => 'strip-spray', 'rateMost' => '2 L/ha'],
+            ],
+        ],
+    );
 }
 
 /**
@@ -132,7 +181,12 @@ function sprayCard(array $changes = []): array
  */
 function leafSpray(array $keeper): array
 {
-    return ['species' => 'bush-honeysuckle', 'date' => '2026-09-20', 'facts' => [['fact' => 'height', 'value' => '4 ft'], ['fact' => 'wind-from', 'value' => 'west']], 'keepers' => [$keeper]];
+    return [
+        'species' => 'bush-honeysuckle',
+        'date' => '2026-09-20',
+        'facts' => [['fact' => 'height', 'value' => '4 ft'], ['fact' => 'wind-from', 'value' => 'west']],
+        'keepers' => [$keeper],
+    ];
 }
 
 /**
@@ -182,7 +236,8 @@ function seen(string $fact, mixed $value): array
 }
 
 /**
- * A stand of herbs on a ground of which the simple questions are answered: no hives near, nobody picks, whole brown bark. A fact given beats them.
+ * A stand of herbs on a ground of which the simple questions are answered: no hives near, nobody picks, whole brown
+ * bark. A fact given beats them.
  *
  * @param list<array<string, mixed>> $facts
  * @param array<string, mixed> $more
@@ -191,7 +246,19 @@ function seen(string $fact, mixed $value): array
  */
 function herbs(string $site, string $species, string $date, array $facts = [], array $more = []): array
 {
-    return $more + ['date' => $date, 'species' => $species, 'place' => ['latitude' => '40', 'elevationMetres' => '200'], 'stems' => [], 'facts' => [seen('setting', $site), seen('hives-near', false), seen('green-bark', false), seen('food-taken', false), ...$facts]];
+    return $more + [
+        'date' => $date,
+        'species' => $species,
+        'place' => ['latitude' => '40', 'elevationMetres' => '200'],
+        'stems' => [],
+        'facts' => [
+            seen('setting', $site),
+            seen('hives-near', false),
+            seen('green-bark', false),
+            seen('food-taken', false),
+            ...$facts,
+        ],
+    ];
 }
 
 /**
@@ -220,8 +287,14 @@ function expectRows(array $document, array $must, array $never = []): void
         $rows[$row->candidate->id()] = $row;
     }
     foreach ($must as $id => [$outcome, $code]) {
-        expect(isset($rows[$id]))->toBeTrue("no row {$id}")
-            ->and([$id, $rows[$id]->outcome->value, in_array($code, codes($rows[$id]), true) ? $code : codes($rows[$id])])->toBe([$id, $outcome, $code]);
+        expect(isset($rows[$id]))
+            ->toBeTrue("no row {$id}")
+            ->and([
+                $id,
+                $rows[$id]->outcome->value,
+                in_array($code, codes($rows[$id]), true) ? $code : codes($rows[$id]),
+            ])
+            ->toBe([$id, $outcome, $code]);
     }
     foreach ($never as $id => $outcome) {
         expect([$id, ($rows[$id] ?? null)?->outcome->value])->not->toBe([$id, $outcome]);
@@ -231,7 +304,8 @@ function expectRows(array $document, array $must, array $never = []): void
 /**
  * Situations worked by hand, of one file of fixtures.
  *
- * @return array<string, array{0: array<string, mixed>, 1: array<string, array{string, string}>, 2?: array<string, string>}>
+ * @return array<string, array{0: array<string, mixed>, 1: array<string, array{string, string}>, 2?: array<string,
+ *     string>}>
  */
 function situations(string $file): array
 {
@@ -285,5 +359,11 @@ function mapleTrees(string $size, array $facts = [], array $more = []): array
  */
 function thistlePasture(array $facts, array $card = [], array $more = []): array
 {
-    return herbs('pasture', 'canada-thistle', '2026-06-10', [seen('height', '2 ft'), ...$facts], $more + ['cards' => [sprayCard($card)]]);
+    return herbs(
+        'pasture',
+        'canada-thistle',
+        '2026-06-10',
+        [seen('height', '2 ft'), ...$facts],
+        $more + ['cards' => [sprayCard($card)]],
+    );
 }

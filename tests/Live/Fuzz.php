@@ -14,9 +14,70 @@ final class Fuzz
 {
     /** Texts that have broken readers elsewhere. */
     private const NASTY = [
-        '', ' ', '0', '-1', '1e999', 'NaN', 'null', '[]', "\u{0000}", "a\nb", "\u{202E}gnp.exe", "\u{FF11}\u{FF12} in", "\u{0663} ft", '1/0 in', '1 1/0 in', '0 0/0 in', '99999999999999999999 gal', '1,5 l', '1:0', '0:1', '-5 gal', '-900 F', '99999 mph', '2 qt/ac', '15%', '1:4', '½ in', '1½ in', '¾', "1\u{00A0}in",
-        '2026-02-30', '0000-00-00', '9999-12-31', '1899-12-31', "2026-09-03\n", '2026-09-03T25:00:00Z', '2026-09-03T10:00:00+99:99', 'Etc/GMT+5', '../../etc/passwd', "'; DROP TABLE users; --", '<script>alert(1)</script>', '{{7*7}}', '${7*7}', '%s%n', '=cmd|x', '__proto__', 'constructor', "\xC3\x28", "\u{1F331}", 'ﷺ', '0x10', '1_000', 'true',
-        '0198c1d2-7e4a-7b3c-8f10-2a9b6d5e4c31', '00000000-0000-0000-0000-000000000000', 'tree-of-heaven', 'basal-bark', 'triclopyr-ester', 'woods', 'water', 'backpack', '3 in', '12', '44.1',
+        '',
+        ' ',
+        '0',
+        '-1',
+        '1e999',
+        'NaN',
+        'null',
+        '[]',
+        "\u{0000}",
+        "a\nb",
+        "\u{202E}gnp.exe",
+        "\u{FF11}\u{FF12} in",
+        "\u{0663} ft",
+        '1/0 in',
+        '1 1/0 in',
+        '0 0/0 in',
+        '99999999999999999999 gal',
+        '1,5 l',
+        '1:0',
+        '0:1',
+        '-5 gal',
+        '-900 F',
+        '99999 mph',
+        '2 qt/ac',
+        '15%',
+        '1:4',
+        '½ in',
+        '1½ in',
+        '¾',
+        "1\u{00A0}in",
+        '2026-02-30',
+        '0000-00-00',
+        '9999-12-31',
+        '1899-12-31',
+        "2026-09-03\n",
+        '2026-09-03T25:00:00Z',
+        '2026-09-03T10:00:00+99:99',
+        'Etc/GMT+5',
+        '../../etc/passwd',
+        "'; DROP TABLE users; --",
+        '<script>alert(1)</script>',
+        '{{7*7}}',
+        '${7*7}',
+        '%s%n',
+        '=cmd|x',
+        '__proto__',
+        'constructor',
+        "\xC3\x28",
+        "\u{1F331}",
+        'ﷺ',
+        '0x10',
+        '1_000',
+        'true',
+        '0198c1d2-7e4a-7b3c-8f10-2a9b6d5e4c31',
+        '00000000-0000-0000-0000-000000000000',
+        'tree-of-heaven',
+        'basal-bark',
+        'triclopyr-ester',
+        'woods',
+        'water',
+        'backpack',
+        '3 in',
+        '12',
+        '44.1',
     ];
 
     /** @var array<string, mixed> */
@@ -35,7 +96,15 @@ final class Fuzz
         foreach ($this->contract['paths'] as $path => $operations) {
             foreach ($operations as $method => $operation) {
                 // these end or change who is signed in, or hold a line open; DoorsTest has them
-                if (is_array($operation) && isset($operation['responses']) && !in_array("{$method} {$path}", ['delete /session', 'post /session/password', 'get /stand-ins/gps'], true)) {
+                if (
+                    is_array($operation) &&
+                    isset($operation['responses']) &&
+                    !in_array(
+                        "{$method} {$path}",
+                        ['delete /session', 'post /session/password', 'get /stand-ins/gps'],
+                        true,
+                    )
+                ) {
                     $this->operations[] = [strtoupper((string) $method), (string) $path, $operation];
                 }
             }
@@ -52,21 +121,50 @@ final class Fuzz
             if ($parameter['in'] === 'path') {
                 $path = str_replace("{{$parameter['name']}}", rawurlencode($this->id($parameter['name'])), $path);
             } elseif ($parameter['in'] === 'query' && self::chance(60)) {
-                $query[$parameter['name']] = self::chance(50) ? $this->nasty() : $this->value($parameter['schema'] ?? [], 2);
+                $query[$parameter['name']] = self::chance(50)
+                    ? $this->nasty()
+                    : $this->value($parameter['schema'] ?? [], 2);
             }
         }
-        self::chance(5) && $query['stray'] = $this->nasty();
-        $headers = self::chance(40) ? ['If-Match' => self::pick(['"1"', 'W/"1"', '"2"', '*', '1', '"x"', '', '"1", "2"', "\"\u{1F331}\""])] : [];
-        self::chance(30) && $headers['Idempotency-Key'] = self::pick(['short', 'fuzz-key-0001', 'fuzz-key-0002', str_repeat('k', 81), "bad key \u{00E9}"]);
-        self::chance(5) && $headers['Accept-Language'] = self::pick(['es', 'zz-ZZ', '*', str_repeat('a', 300)]);
+        self::chance(5) && ($query['stray'] = $this->nasty());
+        $headers = self::chance(40)
+            ? ['If-Match' => self::pick(['"1"', 'W/"1"', '"2"', '*', '1', '"x"', '', '"1", "2"', "\"\u{1F331}\""])]
+            : [];
+        self::chance(30) &&
+            ($headers['Idempotency-Key'] = self::pick([
+                'short',
+                'fuzz-key-0001',
+                'fuzz-key-0002',
+                str_repeat('k', 81),
+                "bad key \u{00E9}",
+            ]));
+        self::chance(5) && ($headers['Accept-Language'] = self::pick(['es', 'zz-ZZ', '*', str_repeat('a', 300)]));
         $schema = $operation['requestBody']['content']['application/json']['schema'] ?? null;
-        $body = $method === 'GET' ? null : match (true) {
-            self::chance(4) => self::pick(['', '{', 'null', '[]', '7', '"x"', str_repeat('[', 200) . str_repeat(']', 200), "{\"a\":\"\xC3\x28\"}", '{"a":1e400}']),
-            $schema === null => self::chance(80) ? '{}' : (array) $this->anything(2),
-            default => $this->value($schema, 6),
-        };
+        $body =
+            $method === 'GET'
+                ? null
+                : match (true) {
+                    self::chance(4) => self::pick([
+                        '',
+                        '{',
+                        'null',
+                        '[]',
+                        '7',
+                        '"x"',
+                        str_repeat('[', 200) . str_repeat(']', 200),
+                        "{\"a\":\"\xC3\x28\"}",
+                        '{"a":1e400}',
+                    ]),
+                    $schema === null => self::chance(80) ? '{}' : (array) $this->anything(2),
+                    default => $this->value($schema, 6),
+                };
 
-        return [$method, $path . ($query === [] ? '' : '?' . http_build_query($query)), is_array($body) || is_string($body) || $body === null ? $body : json_encode($body), $headers];
+        return [
+            $method,
+            $path . ($query === [] ? '' : '?' . http_build_query($query)),
+            is_array($body) || is_string($body) || $body === null ? $body : json_encode($body),
+            $headers,
+        ];
     }
 
     private function id(string $name): string
@@ -74,7 +172,16 @@ final class Fuzz
         return match (true) {
             self::chance(80) && ($this->ids[$name] ?? []) !== [] => self::pick($this->ids[$name]),
             self::chance(50) => self::pick($this->ids['']),
-            default => self::pick(['0198c1d2-7e4a-7b3c-8f10-2a9b6d5e4c31', 'x', "\u{1F331}", '0', str_repeat('a', 300), 'tree-of-heaven', '-1', "a'b"]),
+            default => self::pick([
+                '0198c1d2-7e4a-7b3c-8f10-2a9b6d5e4c31',
+                'x',
+                "\u{1F331}",
+                '0',
+                str_repeat('a', 300),
+                'tree-of-heaven',
+                '-1',
+                "a'b",
+            ]),
         };
     }
 
@@ -104,8 +211,17 @@ final class Fuzz
         $type = is_array($type) ? self::pick($type) : $type;
 
         return match ($type) {
-            'object' => $this->object($schema, $depth), 'array' => $depth <= 0 ? [] : array_map(fn (): mixed => $this->value($schema['items'] ?? [], $depth - 1), array_fill(0, mt_rand(0, 3), 0)),
-            'integer' => self::pick([0, 1, 2, 3, 12, -1, 1_000_000, PHP_INT_MAX]), 'number' => self::pick([0, 1, 0.5, -71.2, 44.1, 1e308]), 'boolean' => self::chance(50), 'null' => null,
+            'object' => $this->object($schema, $depth),
+            'array' => $depth <= 0
+                ? []
+                : array_map(
+                    fn(): mixed => $this->value($schema['items'] ?? [], $depth - 1),
+                    array_fill(0, mt_rand(0, 3), 0),
+                ),
+            'integer' => self::pick([0, 1, 2, 3, 12, -1, 1_000_000, PHP_INT_MAX]),
+            'number' => self::pick([0, 1, 0.5, -71.2, 44.1, 1e308]),
+            'boolean' => self::chance(50),
+            'null' => null,
             default => $this->text($schema),
         };
     }
@@ -124,9 +240,19 @@ final class Fuzz
             }
         }
         if (!isset($schema['properties'])) {
-            $out = self::pick([[], ['type' => 'Point', 'coordinates' => [-71.38, 44.05]], ['type' => 'Polygon', 'coordinates' => [[[-71.38, 44.05], [-71.379, 44.05], [-71.379, 44.051], [-71.38, 44.05]]]], ['type' => 'Polygon', 'coordinates' => 'x'], ['habit' => 'tree'], ['habit' => ['tree', 7]]]);
+            $out = self::pick([
+                [],
+                ['type' => 'Point', 'coordinates' => [-71.38, 44.05]],
+                [
+                    'type' => 'Polygon',
+                    'coordinates' => [[[-71.38, 44.05], [-71.379, 44.05], [-71.379, 44.051], [-71.38, 44.05]]],
+                ],
+                ['type' => 'Polygon', 'coordinates' => 'x'],
+                ['habit' => 'tree'],
+                ['habit' => ['tree', 7]],
+            ]);
         }
-        self::chance(4) && $out[self::pick(['stray', '__proto__', '0', ''])] = $this->anything(1);
+        self::chance(4) && ($out[self::pick(['stray', '__proto__', '0', ''])] = $this->anything(1));
 
         return $out === [] ? new \stdClass() : $out;
     }
@@ -135,18 +261,54 @@ final class Fuzz
     private function text(array $schema): string
     {
         return match (true) {
-            self::chance(35) => $this->nasty(), ($schema['format'] ?? '') === 'uuid' => self::chance(70) ? self::pick($this->ids['']) : self::uuid(),
-            ($schema['format'] ?? '') === 'date' => self::pick(['2026-09-03', '2026-09-01', '2027-05-01', '2020-01-01']), ($schema['format'] ?? '') === 'date-time' => '2026-09-03T10:00:00-05:00',
-            default => self::pick(['dry', '3 in', '2 gal', '5 L', '40 m', '1 pt', '3 mph', '66 F', '09:30', 'Ada Thornbury', 'woods', 'smooth', 'stream', 'loppers', 'glyphosate', 'cut-stump', '10', '1.25', 'USD', 'oak']),
+            self::chance(35) => $this->nasty(),
+            ($schema['format'] ?? '') === 'uuid' => self::chance(70) ? self::pick($this->ids['']) : self::uuid(),
+            ($schema['format'] ?? '') === 'date' => self::pick([
+                '2026-09-03',
+                '2026-09-01',
+                '2027-05-01',
+                '2020-01-01',
+            ]),
+            ($schema['format'] ?? '') === 'date-time' => '2026-09-03T10:00:00-05:00',
+            default => self::pick([
+                'dry',
+                '3 in',
+                '2 gal',
+                '5 L',
+                '40 m',
+                '1 pt',
+                '3 mph',
+                '66 F',
+                '09:30',
+                'Ada Thornbury',
+                'woods',
+                'smooth',
+                'stream',
+                'loppers',
+                'glyphosate',
+                'cut-stump',
+                '10',
+                '1.25',
+                'USD',
+                'oak',
+            ]),
         };
     }
 
     private function anything(int $depth): mixed
     {
         return match (mt_rand(0, 9)) {
-            0 => null, 1 => self::chance(50), 2 => self::pick([0, -1, 1, 2 ** 53, PHP_INT_MAX, 1.5, -0.0, 1e308]), 3 => str_repeat(self::pick(['x', "\u{00E9}", '9', ' 1 in']), mt_rand(1, 3000)),
-            4 => $depth <= 0 ? [] : [$this->anything($depth - 1), $this->anything($depth - 1)], 5 => $depth <= 0 ? new \stdClass() : ['value' => $this->anything($depth - 1), 'unit' => $this->nasty()],
-            6 => ['typed' => $this->nasty()], 7 => ['value' => self::pick(['1', '-1', '1e9', '1.5', '999999999999999', $this->nasty()]), 'unit' => self::pick(['in', 'gal_us', 'pct_vv_product', 'degF', 'ha', 'mph'])],
+            0 => null,
+            1 => self::chance(50),
+            2 => self::pick([0, -1, 1, 2 ** 53, PHP_INT_MAX, 1.5, -0.0, 1e308]),
+            3 => str_repeat(self::pick(['x', "\u{00E9}", '9', ' 1 in']), mt_rand(1, 3000)),
+            4 => $depth <= 0 ? [] : [$this->anything($depth - 1), $this->anything($depth - 1)],
+            5 => $depth <= 0 ? new \stdClass() : ['value' => $this->anything($depth - 1), 'unit' => $this->nasty()],
+            6 => ['typed' => $this->nasty()],
+            7 => [
+                'value' => self::pick(['1', '-1', '1e9', '1.5', '999999999999999', $this->nasty()]),
+                'unit' => self::pick(['in', 'gal_us', 'pct_vv_product', 'degF', 'ha', 'mph']),
+            ],
             default => $this->nasty(),
         };
     }

@@ -13,9 +13,7 @@ final class Visitor
     /** @var array<string, string> */
     private array $cookies = [];
 
-    public function __construct(public readonly string $url)
-    {
-    }
+    public function __construct(public readonly string $url) {}
 
     public static function here(): self
     {
@@ -25,7 +23,10 @@ final class Visitor
     public static function signedIn(string $name = 'ada'): self
     {
         $visitor = self::here();
-        $visitor->must(200, 'POST', '/session', ['email' => "{$name}@alderbrook.example", 'password' => 'thicket-demo']);
+        $visitor->must(200, 'POST', '/session', [
+            'email' => "{$name}@alderbrook.example",
+            'password' => 'thicket-demo',
+        ]);
         $visitor->must(200, 'POST', '/session/password', ['password' => 'thicket-demo']);
 
         return $visitor;
@@ -44,18 +45,26 @@ final class Visitor
      * @param array<mixed>|string|null $body
      * @param array<string, string> $headers
      */
-    public function must(int $status, string $method, string $path, array|string|null $body = null, array $headers = []): Answer
-    {
+    public function must(
+        int $status,
+        string $method,
+        string $path,
+        array|string|null $body = null,
+        array $headers = [],
+    ): Answer {
         $answer = $this->call($method, $path, $body, $headers);
         if ($answer->status !== $status) {
-            throw new \RuntimeException("{$method} {$path} answered {$answer->status}, not {$status}: " . mb_substr($answer->body, 0, 800));
+            throw new \RuntimeException(
+                "{$method} {$path} answered {$answer->status}, not {$status}: " . mb_substr($answer->body, 0, 800),
+            );
         }
 
         return $answer;
     }
 
     /**
-     * @param list<array{string, string, array<mixed>|string|null, array<string, string>}> $requests sent at the same time
+     * @param list<array{string, string, array<mixed>|string|null, array<string, string>}> $requests sent at the same
+     *     time
      *
      * @return list<Answer> in the order of the requests
      */
@@ -76,7 +85,12 @@ final class Visitor
         foreach ($handles as $handle) {
             $raw = (string) curl_multi_getcontent($handle);
             $head = (int) curl_getinfo($handle, CURLINFO_HEADER_SIZE);
-            $answers[] = $answer = new Answer((int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE), self::headers(substr($raw, 0, $head)), substr($raw, $head), (float) curl_getinfo($handle, CURLINFO_TOTAL_TIME));
+            $answers[] = $answer = new Answer(
+                (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE),
+                self::headers(substr($raw, 0, $head)),
+                substr($raw, $head),
+                (float) curl_getinfo($handle, CURLINFO_TOTAL_TIME),
+            );
             $this->keep(substr($raw, 0, $head));
             curl_multi_remove_handle($many, $handle);
         }
@@ -106,14 +120,42 @@ final class Visitor
     private function handle(string $method, string $path, array|string|null $body, array $headers): \CurlHandle
     {
         $handle = curl_init(str_starts_with($path, '!') ? $this->url . substr($path, 1) : "{$this->url}/api/v1{$path}");
-        $headers += ['Accept' => 'application/json', 'Content-Type' => 'application/json', 'Referer' => $this->url, 'X-XSRF-TOKEN' => rawurldecode($this->cookies['XSRF-TOKEN'] ?? ''), 'Expect' => ''];
+        $headers += [
+            'Accept' => 'application/json',
+            'Content-Type' => 'application/json',
+            'Referer' => $this->url,
+            'X-XSRF-TOKEN' => rawurldecode($this->cookies['XSRF-TOKEN'] ?? ''),
+            'Expect' => '',
+        ];
         curl_setopt_array($handle, [
-            CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_TIMEOUT => 90,
-            CURLOPT_COOKIE => implode('; ', array_map(static fn (string $k, string $v): string => "{$k}={$v}", array_keys($this->cookies), $this->cookies)),
-            CURLOPT_HTTPHEADER => array_map(static fn (string $k, string $v): string => "{$k}: {$v}", array_keys($headers), $headers),
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_HEADER => true,
+            CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_TIMEOUT => 90,
+            CURLOPT_COOKIE => implode(
+                '; ',
+                array_map(
+                    static fn(string $k, string $v): string => "{$k}={$v}",
+                    array_keys($this->cookies),
+                    $this->cookies,
+                ),
+            ),
+            CURLOPT_HTTPHEADER => array_map(
+                static fn(string $k, string $v): string => "{$k}: {$v}",
+                array_keys($headers),
+                $headers,
+            ),
         ]);
         if ($method !== 'GET') {
-            curl_setopt($handle, CURLOPT_POSTFIELDS, is_string($body) ? $body : ($body === null || $body === [] ? '{}' : json_encode($body, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)));
+            curl_setopt(
+                $handle,
+                CURLOPT_POSTFIELDS,
+                is_string($body)
+                    ? $body
+                    : ($body === null || $body === []
+                        ? '{}'
+                        : json_encode($body, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)),
+            );
         }
 
         return $handle;

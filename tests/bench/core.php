@@ -29,7 +29,10 @@ require dirname(__DIR__, 2) . '/vendor/autoload.php';
 
 $root = dirname(__DIR__, 2);
 $catalogue = new Catalogue((new CatalogueFiles("{$root}/core/data", "{$root}/docs/schemas"))->read(false), 'bench');
-$in = Fields::of(json_decode((string) file_get_contents("{$root}/docs/examples/hedge-ailanthus.json"), true), new Faults());
+$in = Fields::of(
+    json_decode((string) file_get_contents("{$root}/docs/examples/hedge-ailanthus.json"), true),
+    new Faults(),
+);
 $reader = new SituationReader($catalogue);
 $situation = $reader->situation($in);
 $schools = Schools::of($catalogue);
@@ -57,26 +60,53 @@ function median(int $runs, Closure $work): float
 $baseline = median(5, static function (): void {
     $sum = BigRational::zero();
     for ($i = 1; $i <= 20_000; ++$i) {
-        $sum = BigRational::of(1)->dividedBy($i % 97 + 1)->multipliedBy(3)->plus('1/7');
+        $sum = BigRational::of(1)
+            ->dividedBy(($i % 97) + 1)
+            ->multipliedBy(3)
+            ->plus('1/7');
     }
 });
-$board = median(15, static fn () => Board::for($situation, $catalogue, $schools, $shed));
+$board = median(15, static fn() => Board::for($situation, $catalogue, $schools, $shed));
 $lines = [
     'board, one stand, one day' => $board,
-    'year strip, all methods, 52 weeks' => median(15, static fn () => YearStrip::of($situation, 2026, Board::candidates($situation, $catalogue, $schools, $shed))),
-    'year, every row at its turning days' => median(5, static function () use ($situation, $catalogue, $schools, $shed): void {
+    'year strip, all methods, 52 weeks' => median(
+        15,
+        static fn() => YearStrip::of($situation, 2026, Board::candidates($situation, $catalogue, $schools, $shed)),
+    ),
+    'year, every row at its turning days' => median(5, static function () use (
+        $situation,
+        $catalogue,
+        $schools,
+        $shed,
+    ): void {
         foreach (Board::candidates($situation, $catalogue, $schools, $shed) as $candidate) {
             RowOfTheYear::of($situation, $candidate, 2026);
         }
     }),
-    'programmes, all offered and laid out' => median(5, static fn () => (new Planner($catalogue, $schools, $shed))->offers($situation)),
-    'key, whole catalogue, nothing answered' => median(25, static fn () => (new Key($catalogue))->rank(Sight::nothing(), new Showing($season, $day))),
-    'key, whole catalogue, three answers' => median(25, static fn () => (new Key($catalogue))->rank($tree, new Showing($season, $day))),
-    'search of a name with a slip' => median(25, static fn () => (new NameSearch($catalogue))->find('japanesse knottweed')),
+    'programmes, all offered and laid out' => median(
+        5,
+        static fn() => (new Planner($catalogue, $schools, $shed))->offers($situation),
+    ),
+    'key, whole catalogue, nothing answered' => median(
+        25,
+        static fn() => (new Key($catalogue))->rank(Sight::nothing(), new Showing($season, $day)),
+    ),
+    'key, whole catalogue, three answers' => median(
+        25,
+        static fn() => (new Key($catalogue))->rank($tree, new Showing($season, $day)),
+    ),
+    'search of a name with a slip' => median(
+        25,
+        static fn() => (new NameSearch($catalogue))->find('japanesse knottweed'),
+    ),
 ];
 printf("baseline: 20,000 rational operations  %8.2f ms\n", $baseline);
 foreach ($lines as $name => $time) {
     printf("%-38s%8.2f ms   ratio %.3f\n", $name, $time, $time / $baseline);
 }
-printf("the year costs %.1f boards (at most 15 are allowed)\nmemory at its peak %.1f MB\n", $lines['year, every row at its turning days'] / $board, memory_get_peak_usage(true) / 1_048_576);
+printf(
+    "the year costs %.1f boards (at most 15 are allowed)\nmemory at its peak %.1f MB\n",
+    $lines['year, every row at its turning days'] / $board,
+    memory_get_peak_usage(true) / 1_048_576,
+);
 exit($lines['year, every row at its turning days'] > 15 * $board ? 1 : 0);

@@ -12,8 +12,18 @@ $curl = curl_init();
 function fetch(CurlHandle $curl, string $jar, string $url, ?string $body = null, string $token = ''): array
 {
     curl_setopt_array($curl, [
-        CURLOPT_URL => $url, CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar, CURLOPT_CUSTOMREQUEST => $body === null ? 'GET' : 'POST', CURLOPT_POSTFIELDS => $body ?? '',
-        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'Referer: ' . preg_replace('#(//[^/]+).*#', '$1', $url), "X-XSRF-TOKEN: {$token}"],
+        CURLOPT_URL => $url,
+        CURLOPT_RETURNTRANSFER => true,
+        CURLOPT_COOKIEJAR => $jar,
+        CURLOPT_COOKIEFILE => $jar,
+        CURLOPT_CUSTOMREQUEST => $body === null ? 'GET' : 'POST',
+        CURLOPT_POSTFIELDS => $body ?? '',
+        CURLOPT_HTTPHEADER => [
+            'Accept: application/json',
+            'Content-Type: application/json',
+            'Referer: ' . preg_replace('#(//[^/]+).*#', '$1', $url),
+            "X-XSRF-TOKEN: {$token}",
+        ],
     ]);
     $start = hrtime(true);
     $answer = (string) curl_exec($curl);
@@ -24,17 +34,38 @@ function fetch(CurlHandle $curl, string $jar, string $url, ?string $body = null,
 fetch($curl, $jar, "{$url}/sanctum/csrf-cookie");
 curl_setopt($curl, CURLOPT_COOKIELIST, 'FLUSH');
 preg_match('/XSRF-TOKEN\s+(\S+)/', (string) file_get_contents($jar), $found);
-[$status] = fetch($curl, $jar, "{$url}/api/v1/session", json_encode(['email' => 'ada@alderbrook.example', 'password' => 'thicket-demo']), rawurldecode($found[1] ?? ''));
+[$status] = fetch(
+    $curl,
+    $jar,
+    "{$url}/api/v1/session",
+    json_encode(['email' => 'ada@alderbrook.example', 'password' => 'thicket-demo']),
+    rawurldecode($found[1] ?? ''),
+);
 if ($status !== 200) {
     fwrite(STDERR, "could not sign in ({$status})\n");
     exit(1);
 }
 $today = json_decode(fetch($curl, $jar, "{$url}/api/v1/today")[2], true);
-$stand = array_values(array_filter($today['lines'], static fn (array $l): bool => $l['species'] === 'norway-maple'))[0]['id'];
-$reads = ['/health', '/today', '/grounds', "/stands/{$stand}", "/stands/{$stand}/board", "/stands/{$stand}/year", '/handbook'];
+$stand = array_values(array_filter($today['lines'], static fn(array $l): bool => $l['species'] === 'norway-maple'))[0][
+    'id'
+];
+$reads = [
+    '/health',
+    '/today',
+    '/grounds',
+    "/stands/{$stand}",
+    "/stands/{$stand}/board",
+    "/stands/{$stand}/year",
+    '/handbook',
+];
 if (isset($argv[2])) {
     // a page of the list, the far-off view, and a near one
-    array_push($reads, "/grounds/{$argv[2]}/patches?sort=area", "/grounds/{$argv[2]}/map", "/grounds/{$argv[2]}/map?box=-71.9,44.2,-71.88,44.21");
+    array_push(
+        $reads,
+        "/grounds/{$argv[2]}/patches?sort=area",
+        "/grounds/{$argv[2]}/map",
+        "/grounds/{$argv[2]}/map?box=-71.9,44.2,-71.88,44.21",
+    );
 }
 $base = 1.0;
 foreach ($reads as $path) {
@@ -49,6 +80,12 @@ foreach ($reads as $path) {
     }
     sort($times);
     $base = $path === '/health' ? $times[20] : $base;
-    printf("%-52s p50 %7.1f ms  p95 %7.1f ms  ratio %.2f\n", str_replace([$stand, $argv[2] ?? '-'], ['{stand}', '{ground}'], $path), $times[20], $times[37], $times[20] / $base);
+    printf(
+        "%-52s p50 %7.1f ms  p95 %7.1f ms  ratio %.2f\n",
+        str_replace([$stand, $argv[2] ?? '-'], ['{stand}', '{ground}'], $path),
+        $times[20],
+        $times[37],
+        $times[20] / $base,
+    );
 }
 unlink($jar);

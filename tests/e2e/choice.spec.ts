@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { isAccessible, openStand, signIn, station, unfold } from './helpers';
 
-test('weighs ways side by side, sees what waiting costs, and takes a programme whose jobs follow on the trail', async ({ page }) => {
+test('weighs ways side by side, sees what waiting costs, and takes a programme whose jobs follow on the trail', async ({
+  page,
+}) => {
   await signIn(page);
   await openStand(page, /Common privet/);
   await station(page, 'Methods');
@@ -16,10 +18,20 @@ test('weighs ways side by side, sees what waiting costs, and takes a programme w
   });
 
   await test.step('side by side', async () => {
-    for (const name of ['Side by side: Cut stump, glyphosate', 'Side by side: Dig out', 'Side by side: Basal bark, triclopyr ester']) await page.getByRole('checkbox', { name, exact: true }).check();
+    for (const name of [
+      'Side by side: Cut stump, glyphosate',
+      'Side by side: Dig out',
+      'Side by side: Basal bark, triclopyr ester',
+    ])
+      await page.getByRole('checkbox', { name, exact: true }).check();
     await page.getByRole('button', { name: 'Side by side (3)' }).click();
     const table = page.getByRole('table');
-    await expect(table.getByRole('columnheader')).toHaveText(['Figure', 'Cut stump, glyphosate', 'Dig out', 'Basal bark, triclopyr ester']);
+    await expect(table.getByRole('columnheader')).toHaveText([
+      'Figure',
+      'Cut stump, glyphosate',
+      'Dig out',
+      'Basal bark, triclopyr ester',
+    ]);
     await expect(table.getByRole('row', { name: /^Judge not before/ })).toContainText('Fri 3 Sep 2027');
     await expect(table.getByRole('row', { name: /^Money for one pass/ })).toContainText('old price: triclopyr ester');
     await expect(table.getByRole('row', { name: /^Other weeds/ })).toContainText('Tree-of-heaven: hits');

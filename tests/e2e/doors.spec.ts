@@ -2,7 +2,11 @@ import { expect, test, type Page } from '@playwright/test';
 import { openStand, signIn, station, unfold } from './helpers';
 
 /** Holds back the answer of one write until it is let go, so that a person can be faster than it. */
-async function heldBack(page: Page, url: string, method: string): Promise<{ asked: Promise<void>; letGo: () => void; answered: Promise<unknown> }> {
+async function heldBack(
+  page: Page,
+  url: string,
+  method: string,
+): Promise<{ asked: Promise<void>; letGo: () => void; answered: Promise<unknown> }> {
   let letGo = (): void => undefined;
   let asked = (): void => undefined;
   const gate = new Promise<void>((resolve) => (letGo = resolve));
@@ -14,7 +18,13 @@ async function heldBack(page: Page, url: string, method: string): Promise<{ aske
     await gate;
     return route.fulfill({ response: answer });
   });
-  return { asked: begun, letGo, answered: page.waitForResponse((r) => r.request().method() === method && new RegExp(url.replaceAll('*', '.*')).test(r.url())) };
+  return {
+    asked: begun,
+    letGo,
+    answered: page.waitForResponse(
+      (r) => r.request().method() === method && new RegExp(url.replaceAll('*', '.*')).test(r.url()),
+    ),
+  };
 }
 
 test('signs out by its button, and the next person on this browser starts from nothing', async ({ page }) => {
@@ -32,7 +42,13 @@ test('signs out by its button, and the next person on this browser starts from n
 test('leaves the screen even where the server cannot be told, and tells it before anything else', async ({ page }) => {
   await signIn(page);
   await page.route('**/api/v1/session', (route) =>
-    route.request().method() === 'DELETE' ? route.fulfill({ status: 500, contentType: 'application/problem+json', body: '{"type":"about:blank","title":"x","status":500}' }) : route.fallback(),
+    route.request().method() === 'DELETE'
+      ? route.fulfill({
+          status: 500,
+          contentType: 'application/problem+json',
+          body: '{"type":"about:blank","title":"x","status":500}',
+        })
+      : route.fallback(),
   );
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
@@ -61,7 +77,9 @@ test('a late answer moves nobody from where they have gone meanwhile', async ({ 
     await station(page, 'Field day');
     late.letGo();
     await late.answered;
-    await expect(page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Field day/ })).toHaveAttribute('aria-current', 'page');
+    await expect(
+      page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Field day/ }),
+    ).toHaveAttribute('aria-current', 'page');
     await expect(page).toHaveURL(/\/field-day$/);
     await page.waitForLoadState('networkidle');
     await expect(page).toHaveURL(/\/field-day$/);

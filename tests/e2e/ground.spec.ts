@@ -2,14 +2,21 @@ import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { answer, isAccessible, openStand, signIn, station } from './helpers';
 
-const mark = (name: string, inside: string): string => `<Placemark><name>${name}</name><ExtendedData><Data name="owner"><value>the trust &amp; co</value></Data></ExtendedData>${inside}</Placemark>`;
+const mark = (name: string, inside: string): string =>
+  [
+    `<Placemark><name>${name}</name><ExtendedData><Data name="owner"><value>the trust &amp; co</value></Data>`,
+    `</ExtendedData>${inside}</Placemark>`,
+  ].join('');
 const KML = `<?xml version="1.0"?><kml xmlns="http://www.opengis.net/kml/2.2"><Document>${[
   mark('Mill leat', '<LineString><coordinates>-71.3595,44.0522 -71.358,44.0524</coordinates></LineString>'),
   mark('Typing slip', '<Point><coordinates>west,44.05</coordinates></Point>'),
   mark('Over the sea', '<Point><coordinates>10.0,50.0</coordinates></Point>'),
   mark(
     'Bramble acre',
-    '<Polygon><outerBoundaryIs><LinearRing><coordinates>-71.3615,44.0523 -71.3605,44.0523 -71.3605,44.0528 -71.3615,44.0528 -71.3615,44.0523</coordinates></LinearRing></outerBoundaryIs></Polygon>',
+    [
+      '<Polygon><outerBoundaryIs><LinearRing><coordinates>-71.3615,44.0523 -71.3605,44.0523 -71.3605,44.0528 ',
+      '-71.3615,44.0528 -71.3615,44.0523</coordinates></LinearRing></outerBoundaryIs></Polygon>',
+    ].join(''),
   ),
 ].join('')}</Document></kml>`;
 
@@ -24,7 +31,9 @@ const clickMap = async (page: Page, places: [number, number][]): Promise<void> =
     await page.waitForTimeout(350);
   }
 };
-const exported = async (page: Page): Promise<{ features: { properties: Record<string, unknown>; geometry: unknown }[] }> => {
+const exported = async (
+  page: Page,
+): Promise<{ features: { properties: Record<string, unknown>; geometry: unknown }[] }> => {
   const waiting = page.waitForEvent('download');
   await page.getByRole('link', { name: 'GeoJSON' }).click();
   return JSON.parse(readFileSync(await (await waiting).path(), 'utf8'));
@@ -39,7 +48,9 @@ test('walks onto unknown ground and leaves with a map, a count and its interval'
 
   await test.step('a file with two bad rows: each named, the rest taken', async () => {
     await page.getByRole('button', { name: 'Bring in a file' }).click();
-    await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'valley.kml', mimeType: 'application/xml', buffer: Buffer.from(KML) });
+    await page
+      .getByLabel('File', { exact: true })
+      .setInputFiles({ name: 'valley.kml', mimeType: 'application/xml', buffer: Buffer.from(KML) });
     await expect(page.getByText('2 bad')).toBeVisible();
     await expect(page.getByText("Position 1 reads 'west,44.05'; it must read longitude,latitude.")).toBeVisible();
     await expect(page.getByText(/km from the ground/)).toBeVisible();
@@ -136,7 +147,11 @@ test('walks onto unknown ground and leaves with a map, a count and its interval'
     });
     expect(byName['Walked corner']?.properties.thicket_what).toBe('patch');
     await page.getByRole('button', { name: 'Bring in a file' }).click();
-    await page.getByLabel('File', { exact: true }).setInputFiles({ name: 'back.geojson', mimeType: 'application/geo+json', buffer: Buffer.from(JSON.stringify(out)) });
+    await page.getByLabel('File', { exact: true }).setInputFiles({
+      name: 'back.geojson',
+      mimeType: 'application/geo+json',
+      buffer: Buffer.from(JSON.stringify(out)),
+    });
     await expect(page.getByText('0 bad')).toBeVisible();
     // every row is known again, corner for corner
     await expect(page.getByText(/Here already as/)).toHaveCount(out.features.length);

@@ -51,5 +51,6 @@ export async function answer(page: Page, question: string, ...states: string[]):
 export async function unfold(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'How the order comes about' })).toBeVisible();
   const rest = page.locator('details', { hasText: /more ways? and why/ });
-  if ((await rest.count()) > 0 && !(await rest.first().evaluate((d) => (d as HTMLDetailsElement).open))) await rest.first().locator('summary').click();
+  if ((await rest.count()) > 0 && !(await rest.first().evaluate((d) => (d as HTMLDetailsElement).open)))
+    await rest.first().locator('summary').click();
 }

@@ -14,7 +14,9 @@ const OUTLINE = JSON.stringify({
   ],
 });
 
-test('carries a new patch from its outline to a signed record, and sees why it cannot be judged yet', async ({ page }) => {
+test('carries a new patch from its outline to a signed record, and sees why it cannot be judged yet', async ({
+  page,
+}) => {
   await signIn(page);
   await isAccessible(page);
 
@@ -50,7 +52,9 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await answer(page, 'What is one leaf like?', 'feather of leaflets');
     await answer(page, 'Does it prick?', 'none');
     await answer(page, 'What is the bark like?', 'smooth');
-    await expect(page.getByRole('region', { name: 'Could be' }).getByRole('listitem').first()).toContainText('Tree-of-heaven');
+    await expect(page.getByRole('region', { name: 'Could be' }).getByRole('listitem').first()).toContainText(
+      'Tree-of-heaven',
+    );
     await isAccessible(page);
     await page.getByRole('button', { name: 'It is Tree-of-heaven' }).click();
     await expect(page.getByRole('heading', { name: 'Scout: Tree-of-heaven' })).toBeVisible();
@@ -63,7 +67,9 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await page.getByLabel('From or exactly 2').fill('3 gal');
     await page.getByLabel('Stems 2', { exact: true }).fill('12');
     await page.getByRole('button', { name: 'Save the count' }).click();
-    await expect(page.getByText('Row 2: Give length here, such as 4 in or 10 cm; US gal measures volume.')).toBeVisible();
+    await expect(
+      page.getByText('Row 2: Give length here, such as 4 in or 10 cm; US gal measures volume.'),
+    ).toBeVisible();
     await page.getByLabel('From or exactly 2').fill('3 in');
     await page.getByRole('button', { name: 'Save the count' }).click();
     await expect(page.getByText('last counted Thu 3 Sep 2026: 42')).toBeVisible();
@@ -129,7 +135,9 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await givePassword(page);
     await expect(page.getByText('This sheet advises. The label and local law decide.')).toBeVisible();
     await page.getByRole('button', { name: 'Print the sheet (PDF)' }).click();
-    const pdf = await page.request.get((await page.getByRole('link', { name: 'Open the PDF' }).getAttribute('href')) ?? '');
+    const pdf = await page.request.get(
+      (await page.getByRole('link', { name: 'Open the PDF' }).getAttribute('href')) ?? '',
+    );
     expect(pdf.headers()['content-type']).toBe('application/pdf');
     expect((await pdf.body()).subarray(0, 4).toString()).toBe('%PDF');
     await isAccessible(page);
@@ -179,8 +187,14 @@ test('warns of a burning plant before it has a name, and never asks to cut it', 
   await expect(page.getByText('Cutting, crushing and smelling are stopped')).toBeVisible();
   await expect(page.getByText('Its sap could burn skin in sunlight.')).toBeVisible();
   await page.locator('summary', { hasText: 'What sap comes from a broken stalk?' }).click();
-  await expect(page.locator('details', { hasText: 'What sap comes from a broken stalk?' }).getByText('Stopped while a burning or poisonous plant is in play.')).toBeVisible();
-  await expect(page.getByRole('group', { name: 'What sap comes from a broken stalk?' }).getByRole('checkbox')).toHaveCount(0);
+  await expect(
+    page
+      .locator('details', { hasText: 'What sap comes from a broken stalk?' })
+      .getByText('Stopped while a burning or poisonous plant is in play.'),
+  ).toBeVisible();
+  await expect(
+    page.getByRole('group', { name: 'What sap comes from a broken stalk?' }).getByRole('checkbox'),
+  ).toHaveCount(0);
 });
 
 test('greets at the door and says so when a page does not exist', async ({ page }) => {
@@ -240,7 +254,10 @@ test('reads on a phone, in dusk and in bright sun', async ({ page }) => {
     await station(page, name);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await page.waitForLoadState('networkidle');
-    expect(await page.evaluate(() => document.documentElement.scrollWidth), `${name} is not wider than the phone`).toBeLessThanOrEqual(390);
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth),
+      `${name} is not wider than the phone`,
+    ).toBeLessThanOrEqual(390);
     await isAccessible(page);
   }
 });

@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { givePassword, isAccessible, openStand, signIn, station, unfold } from './helpers';
 
-test('from a product without a label to a confirmed card, a stepped mix with a part-load, and a printed card', async ({ page }) => {
+test('from a product without a label to a confirmed card, a stepped mix with a part-load, and a printed card', async ({
+  page,
+}) => {
   await signIn(page);
   await openStand(page, /^Norway maple/);
 
@@ -61,7 +63,9 @@ test('from a product without a label to a confirmed card, a stepped mix with a p
     // two cards hold this active now; the reasons name the card of the row that is picked
     const rows = page.getByRole('button', { name: /^Basal bark/ });
     await expect(rows).toHaveCount(2);
-    const named = page.getByRole('region', { name: 'Reasons' }).getByText('Triclopyr ester 240 g/L, for bark', { exact: true });
+    const named = page
+      .getByRole('region', { name: 'Reasons' })
+      .getByText('Triclopyr ester 240 g/L, for bark', { exact: true });
     await rows.first().click();
     if (!(await named.isVisible())) await rows.last().click();
     await expect(named).toBeVisible();
@@ -94,7 +98,9 @@ test('from a product without a label to a confirmed card, a stepped mix with a p
     await expect(label).toContainText('Triclopyr ester 240 g/L, for bark');
     await expect(label).toContainText('Use up by 2026-09-03 23:59');
     await page.getByRole('button', { name: 'Mixing card (PDF)' }).first().click();
-    const pdf = await page.request.get((await page.getByRole('link', { name: 'Open the PDF' }).getAttribute('href')) ?? '');
+    const pdf = await page.request.get(
+      (await page.getByRole('link', { name: 'Open the PDF' }).getAttribute('href')) ?? '',
+    );
     expect(pdf.headers()['content-type']).toBe('application/pdf');
     await station(page, 'Shed');
     await page.getByRole('button', { name: 'On the shelf' }).click();
@@ -128,23 +134,34 @@ test('two products in one tank: every card asked, each drawn from its own jug', 
     await expect(page.getByText('may be mixed with others is not on its card')).toBeHidden();
     await page.getByLabel('Second product').selectOption({ label: '2,4-D amine 480 g/L, water-borne' });
     await expect(page.getByText('try the same proportions in a jar first')).toBeVisible();
-    await expect(page.getByText(/2,4-D amine.*: .* on this ground this year; the card allows .* Still allowed here/)).toBeVisible();
+    await expect(
+      page.getByText(/2,4-D amine.*: .* on this ground this year; the card allows .* Still allowed here/),
+    ).toBeVisible();
     await isAccessible(page);
     await page.getByRole('button', { name: 'Save this recipe' }).click();
     await page.getByRole('button', { name: 'Mix it now' }).click();
   });
 
   await test.step('both go in by name, both jugs go down', async () => {
-    for (const what of [/^Water, .*: it is in$/, /^Clopyralid .*: it is in$/, /^2,4-D amine .*: it is in$/, /^Water to the mark, .*: it is in$/])
+    for (const what of [
+      /^Water, .*: it is in$/,
+      /^Clopyralid .*: it is in$/,
+      /^2,4-D amine .*: it is in$/,
+      /^Water to the mark, .*: it is in$/,
+    ])
       await page.getByRole('button', { name: what }).click();
     await expect(page.getByLabel('Clopyralid 360 g/L, water-borne came from')).toContainText('lot C-0072');
     await expect(page.getByLabel('2,4-D amine 480 g/L, water-borne came from')).toContainText('lot B-1140');
     await page.getByRole('button', { name: 'Mixed: write the label' }).click();
-    await expect(page.getByRole('article', { name: /^Mix \d+/ })).toContainText('Clopyralid 360 g/L, water-borne (clopyralid), 2,4-D amine 480 g/L, water-borne (2,4-D)');
+    await expect(page.getByRole('article', { name: /^Mix \d+/ })).toContainText(
+      'Clopyralid 360 g/L, water-borne (clopyralid), 2,4-D amine 480 g/L, water-borne (2,4-D)',
+    );
   });
 });
 
-test('what follows from what is known: sums in any direction, contradictions, and a tank put right', async ({ page }) => {
+test('what follows from what is known: sums in any direction, contradictions, and a tank put right', async ({
+  page,
+}) => {
   await signIn(page);
   await page.goto('/sums');
   await page.getByLabel('Carrier').fill('326.4 fl oz');
@@ -162,7 +179,9 @@ test('what follows from what is known: sums in any direction, contradictions, an
   await page.getByLabel('Tank holds').fill('14 L');
   await page.getByRole('button', { name: 'Work it out' }).click();
   // 10 - 14 x 2/3 = 0.667 L out, 14 - 10 + 0.667 = 4.667 L in
-  await expect(page.getByText(/take 22\.54 fl oz of the mix out first, then put 1\.233 US gal of carrier in/)).toBeVisible();
+  await expect(
+    page.getByText(/take 22\.54 fl oz of the mix out first, then put 1\.233 US gal of carrier in/),
+  ).toBeVisible();
   await page.getByRole('button', { name: /^Make up a mix/ }).click();
   await page.getByLabel('Finished mix').fill('3 acres');
   await page.getByRole('button', { name: 'Work it out' }).click();

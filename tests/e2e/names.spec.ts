@@ -44,28 +44,38 @@ test('tells a look-alike pair apart both ways: the weed one way, the kept native
   });
 });
 
-test('stops at the hazard of an unknown three-leaflet vine, holds it, and lets nothing through to a job sheet', async ({ page }) => {
+test('stops at the hazard of an unknown three-leaflet vine, holds it, and lets nothing through to a job sheet', async ({
+  page,
+}) => {
   await signIn(page);
   await openStand(page, /Unnamed plant\s*Oak wood/);
   await station(page, 'Scout');
   await expect(page.getByText('Hold: do nothing to it.')).toBeVisible();
-  await expect(page.getByText("It could still be a plant that is kept: Virgin's bower, Virginia creeper.")).toBeVisible();
+  await expect(
+    page.getByText("It could still be a plant that is kept: Virgin's bower, Virginia creeper."),
+  ).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'Poison ivy' })).toContainText('Would open:');
   await page.getByRole('button', { name: 'Look again' }).click();
-  await expect(page.getByText('A vine or shrub with three leaflets is handled as skin-burning till it is settled.')).toBeVisible();
+  await expect(
+    page.getByText('A vine or shrub with three leaflets is handled as skin-burning till it is settled.'),
+  ).toBeVisible();
   await expect(page.getByText('Its oil could blister skin, also from tools and smoke.')).toBeVisible();
   await isAccessible(page);
   await station(page, 'Methods');
   await unfold(page);
   await expect(page.getByRole('button', { name: /^Hand pull/ })).toContainText('Cannot tell');
-  await expect(page.getByRole('button', { name: /^Hand pull/ })).toContainText("It could still be Virgin's bower, Virginia creeper, which is kept.");
+  await expect(page.getByRole('button', { name: /^Hand pull/ })).toContainText(
+    "It could still be Virgin's bower, Virginia creeper, which is kept.",
+  );
   await page.getByRole('button', { name: /^Hand pull/ }).click();
   await page.getByRole('button', { name: 'Choose Hand pull' }).click();
   await station(page, 'Field day');
   await expect(page.getByRole('button', { name: 'Issue the job sheet' })).toBeDisabled();
 });
 
-test('keeps a sighting with photos: the place is offered, who confirmed is noted, and it leaves as an open table', async ({ page }) => {
+test('keeps a sighting with photos: its place is offered, who confirmed is noted, and it leaves as a table', async ({
+  page,
+}) => {
   await signIn(page);
   await station(page, 'Handbook');
   await page.getByLabel('Find a plant').fill('garlik mustard');
@@ -88,15 +98,23 @@ test('keeps a sighting with photos: the place is offered, who confirmed is noted
   ]);
   await expect(card.getByText('Give a JPEG, PNG or WebP picture.')).toBeVisible();
   await expect(card.getByRole('img', { name: 'Garlic mustard, photo 1' })).toBeVisible();
-  await card.getByLabel('Confirmed by (extension, herbarium, forester; name and number)').fill('Valley herbarium, sheet 300');
+  await card
+    .getByLabel('Confirmed by (extension, herbarium, forester; name and number)')
+    .fill('Valley herbarium, sheet 300');
   await card.getByRole('radio', { name: 'certain' }).check();
   await card.getByRole('button', { name: 'Save the sighting' }).click();
   await expect(card).toContainText('confirmed by Valley herbarium, sheet 300');
   await isAccessible(page);
   await card.getByRole('button', { name: 'Open photo 1' }).click();
-  await expect(page.getByRole('dialog').getByRole('img', { name: 'Garlic mustard, photo 1' })).toHaveJSProperty('naturalWidth', 640);
+  await expect(page.getByRole('dialog').getByRole('img', { name: 'Garlic mustard, photo 1' })).toHaveJSProperty(
+    'naturalWidth',
+    640,
+  );
   await page.keyboard.press('Escape');
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'As a table (Darwin Core)' }).click()]);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'As a table (Darwin Core)' }).click(),
+  ]);
   const table = readFileSync(await file.path(), 'utf8');
   expect(table.split('\n')[0]).toMatch(/^occurrenceID,basisOfRecord,eventDate/);
   expect(table).toContain('Alliaria petiolata');

@@ -1,4 +1,6 @@
-/* Takes the pictures of docs/screenshots from the running demo: THICKET_URL=... node tests/e2e/pictures.mjs [name ...] */
+/*
+ * Takes the pictures of docs/screenshots from the running demo: THICKET_URL=... node tests/e2e/pictures.mjs [name ...]
+ */
 import { chromium } from '@playwright/test';
 
 const only = process.argv.slice(2);
@@ -6,7 +8,15 @@ const url = process.env.THICKET_URL ?? 'http://127.0.0.1:8085';
 const out = process.env.PICTURES ?? 'docs/screenshots';
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 });
 
 const SHOTS = [
@@ -112,13 +122,18 @@ const SHOTS = [
 for (const phone of [false, true]) {
   const wanted = SHOTS.filter((s) => Boolean(s.phone) === phone && (only.length === 0 || only.includes(s.name)));
   if (wanted.length === 0) continue;
-  const page = await browser.newPage({ viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 }, locale: 'en-GB' });
+  const page = await browser.newPage({
+    viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+    locale: 'en-GB',
+  });
   await page.goto(`${url}/sign-in`);
   await page.getByLabel('E-mail').fill('ada@alderbrook.example');
   await page.getByLabel('Password').fill('thicket-demo');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.waitForURL('**/today');
-  const today = await page.evaluate(async () => (await fetch('/api/v1/today', { headers: { Accept: 'application/json' } })).json());
+  const today = await page.evaluate(async () =>
+    (await fetch('/api/v1/today', { headers: { Accept: 'application/json' } })).json(),
+  );
   const stands = Object.fromEntries(today.lines.map((l) => [l.name, l.id]));
   for (const shot of wanted) {
     await page.goto(url + (typeof shot.path === 'string' ? shot.path : shot.path(stands)));

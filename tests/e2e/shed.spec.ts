@@ -96,7 +96,8 @@ test('weighs the board: the order moves with the sliders, says why, and stays wh
   await openStand(page, /Common privet/);
   await station(page, 'Methods');
   const board = page.getByRole('region', { name: 'Board' });
-  const order = async (): Promise<string[]> => (await board.getByRole('button', { name: /Fits|With care/ }).allInnerTexts()).map((row) => row.split('\n')[0]!);
+  const order = async (): Promise<string[]> =>
+    (await board.getByRole('button', { name: /Fits|With care/ }).allInnerTexts()).map((row) => row.split('\n')[0]!);
   await expect(page.getByRole('row', { name: /^Expected control/ })).toContainText('17 %');
   const alike = await order();
   await page.getByRole('button', { name: 'By living helpers 0' }).click();

@@ -12,7 +12,11 @@ holder=""
 # Says how one expectation went: name, then a command that must succeed.
 expect() {
   local name="$1"; shift
-  if "$@"; then passed=$((passed + 1)); echo "ok    $name"; else failed=$((failed + 1)); echo "FAIL  $name"; sed 's/^/      /' "$log" | tail -n 15; fi
+  if "$@"; then
+    passed=$((passed + 1)); echo "ok    $name"
+  else
+    failed=$((failed + 1)); echo "FAIL  $name"; sed 's/^/      /' "$log" | tail -n 15
+  fi
 }
 begin() { # options of bin/start; waits until it serves or gives up
   : > "$log"
@@ -31,17 +35,36 @@ says() { grep -q "$1" "$log"; }
 ours() { pgrep -f "$place" >/dev/null; }
 nothing_left() { for _ in $(seq 1 60); do ours || return 0; sleep 0.25; done; pgrep -af "$place"; return 1; }
 interrupt() { kill -INT -- "-$run" 2>/dev/null; wait "$run" 2>/dev/null; }
-finish() { kill -KILL -- "-${run:-0}" 2>/dev/null; pkill -KILL -f "$place"; [ -n "$holder" ] && kill "$holder" 2>/dev/null; rm -rf "$place"; }
+finish() {
+  kill -KILL -- "-${run:-0}" 2>/dev/null
+  pkill -KILL -f "$place"
+  [ -n "$holder" ] && kill "$holder" 2>/dev/null
+  rm -rf "$place"
+}
+secrets_are_closed() {
+  ! find "$place" -type f \( -name '*key*' -o -name '*password*' -o -name .env \) \
+    -path '*/start/*' ! -path '*/mariadb/*' ! -perm 600 | grep -q .
+}
+of_env() { sed -n "s/^$1=//p" "$place/start/.env"; }
+database_as() { # account, its further options, a statement
+  mariadb --no-defaults -h127.0.0.1 -P"$(of_env DB_PORT)" -u"$1" "${@:2:$#-2}" -e "${*: -1}" >/dev/null 2>&1
+}
+root_is_shut() { ! database_as root 'SELECT 1'; }
+tables_are_shut() {
+  local mine=("-p$(of_env DB_PASSWORD)" thicket)
+  ! database_as thicket "${mine[@]}" 'DROP TRIGGER records_sealed_update' && database_as thicket "${mine[@]}" 'SELECT 1'
+}
+second_is_refused() { bash bin/start --empty 2>&1 | grep -q 'another bin/start of this checkout is running'; }
 trap finish EXIT
 
 begin --empty
 expect 'a first start serves' serves
 expect 'an empty installation prints a setup code' says '^Setup code for the first account: '
 expect 'the page is the application' bash -c "curl -s '$(address)/' | grep -q 'Gallant Thicket'"
-expect 'keys and passwords are their owner'\''s alone' bash -c "! find '$place' -type f \\( -name '*key*' -o -name '*password*' -o -name .env \\) -path '*/start/*' ! -path '*/mariadb/*' ! -perm 600 | grep -q ."
-expect 'nobody rules the database over the network' bash -c "! mariadb --no-defaults -h127.0.0.1 -P\$(sed -n 's/^DB_PORT=//p' '$place/start/.env') -uroot -e 'SELECT 1' 2>/dev/null"
-expect 'the application may not touch its tables' bash -c "eval \$(grep -E '^DB_(PORT|PASSWORD)=' '$place/start/.env'); ! mariadb --no-defaults -h127.0.0.1 -P\$DB_PORT -uthicket -p\$DB_PASSWORD thicket -e 'DROP TRIGGER records_sealed_update' 2>/dev/null && mariadb --no-defaults -h127.0.0.1 -P\$DB_PORT -uthicket -p\$DB_PASSWORD thicket -e 'SELECT 1' >/dev/null"
-expect 'a second start at the same time is refused plainly' bash -c "bash bin/start --empty 2>&1 | grep -q 'another bin/start of this checkout is running'"
+expect 'keys and passwords are their owner'\''s alone' secrets_are_closed
+expect 'nobody rules the database over the network' root_is_shut
+expect 'the application may not touch its tables' tables_are_shut
+expect 'a second start at the same time is refused plainly' second_is_refused
 interrupt
 expect 'Ctrl-C stops all that it started' nothing_left
 

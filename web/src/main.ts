@@ -11,7 +11,15 @@ import App from './app/App.vue';
 import { router } from './app/router';
 import en from './messages/en.json';
 
-const client = new QueryClient({ defaultOptions: { queries: { retry: (n, e) => !(e instanceof Refusal && e.status > 0) && n < 2, refetchOnWindowFocus: false, staleTime: 5_000 } } });
+const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      retry: (n, e) => !(e instanceof Refusal && e.status > 0) && n < 2,
+      refetchOnWindowFocus: false,
+      staleTime: 5_000,
+    },
+  },
+});
 createApp(App)
   .use(createPinia())
   .use(router)

@@ -21,11 +21,18 @@ describe('a label card in the form', () => {
     const { licensedOnly, ...rest } = body;
     // no tick and a tick not read are one in a form; what is false by default is left out
     expect(bodyOf(draftOf(body))).toEqual({ ...rest, licensedOnly });
-    const imported = { ...body, waterBuffer: { value: '30', unit: 'ft' }, actives: [{ active: 'glyphosate', amount: { typed: '360 g ae/L' } }] };
-    expect(bodyOf(draftOf(imported))).toMatchObject({ waterBuffer: '30 ft', actives: [{ active: 'glyphosate', amount: '360 g ae/L' }] });
+    const imported = {
+      ...body,
+      waterBuffer: { value: '30', unit: 'ft' },
+      actives: [{ active: 'glyphosate', amount: { typed: '360 g ae/L' } }],
+    };
+    expect(bodyOf(draftOf(imported))).toMatchObject({
+      waterBuffer: '30 ft',
+      actives: [{ active: 'glyphosate', amount: '360 g ae/L' }],
+    });
   });
 
-  it('leaves out what the label does not say, and sends a wrong number as it was typed so that the server names it', () => {
+  it('leaves out what the label does not say, and sends a wrong number as typed, for the server to name', () => {
     const draft = draftOf({});
     expect(Object.keys(bodyOf(draft)).sort()).toEqual(['actives', 'carriers', 'formulation', 'methods', 'sites']);
     draft.texts.rainfastHours = 'six';
@@ -71,17 +78,19 @@ describe('a label card in the form', () => {
   });
 
   it('reads any value as somebody would type it', () => {
-    expect([null, undefined, true, false, 6, '30 ft', { typed: '1 qt' }, { value: '2', unit: 'L' }, ['a', 'b'], [{ active: 'x', amount: '1 g/L' }]].map(textOf)).toEqual([
-      '',
-      '',
-      'yes',
-      'no',
-      '6',
-      '30 ft',
-      '1 qt',
-      '2 L',
-      'a, b',
-      'x 1 g/L',
-    ]);
+    expect(
+      [
+        null,
+        undefined,
+        true,
+        false,
+        6,
+        '30 ft',
+        { typed: '1 qt' },
+        { value: '2', unit: 'L' },
+        ['a', 'b'],
+        [{ active: 'x', amount: '1 g/L' }],
+      ].map(textOf),
+    ).toEqual(['', '', 'yes', 'no', '6', '30 ft', '1 qt', '2 L', 'a, b', 'x 1 g/L']);
   });
 });

@@ -1,14 +1,20 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { Refusal, unwrap } from '@/api/client';
 
-const answer = (status: number, data?: unknown, error?: unknown) => Promise.resolve({ data, error, response: new Response(null, { status: status === 200 ? 200 : status }) });
+const answer = (status: number, data?: unknown, error?: unknown) =>
+  Promise.resolve({ data, error, response: new Response(null, { status: status === 200 ? 200 : status }) });
 
 describe('the answer of the server', () => {
   it('is handed on when all is well', async () => {
     await expect(unwrap(answer(200, { status: 'ok' }))).resolves.toEqual({ status: 'ok' });
   });
   it('becomes a refusal with the fields at fault', async () => {
-    const problem = { type: 'about:blank', title: 'Some of this has to be put right.', status: 422, errors: [{ pointer: '/rows/1/diameter', message: 'Give a length.' }] };
+    const problem = {
+      type: 'about:blank',
+      title: 'Some of this has to be put right.',
+      status: 422,
+      errors: [{ pointer: '/rows/1/diameter', message: 'Give a length.' }],
+    };
     const refusal = await unwrap(answer(422, undefined, problem)).catch((e: unknown) => e);
     expect(refusal).toBeInstanceOf(Refusal);
     expect((refusal as Refusal).at('/rows/1')).toBe('Give a length.');
@@ -18,8 +24,17 @@ describe('the answer of the server', () => {
     expect((refusal as Refusal).message).toBe('Give a length.');
   });
   it('says the detail first, then the title', () => {
-    expect(new Refusal(409, { type: '', title: 'This cannot be done now.', status: 409, detail: 'It cannot be judged before 2027-09-03.' }).message).toBe('It cannot be judged before 2027-09-03.');
-    expect(new Refusal(404, { type: '', title: 'There is nothing here.', status: 404 }).message).toBe('There is nothing here.');
+    expect(
+      new Refusal(409, {
+        type: '',
+        title: 'This cannot be done now.',
+        status: 409,
+        detail: 'It cannot be judged before 2027-09-03.',
+      }).message,
+    ).toBe('It cannot be judged before 2027-09-03.');
+    expect(new Refusal(404, { type: '', title: 'There is nothing here.', status: 404 }).message).toBe(
+      'There is nothing here.',
+    );
     expect(new Refusal(502, null).message).toBe('No answer from the server.');
   });
   it('is a plain word when the signal is gone, and says that nothing is lost', async () => {

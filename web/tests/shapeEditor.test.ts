@@ -8,7 +8,13 @@ vi.mock('@/api/client', async (original) => ({
   ...(await original<typeof import('@/api/client')>()),
   api: {
     POST: (_: string, { body }: { body: Record<string, unknown> }) =>
-      new Promise((done) => asked.push({ body, answer: (status, of) => done({ response: new Response(null, { status }), ...(status < 300 ? { data: of } : { error: of }) }) })),
+      new Promise((done) =>
+        asked.push({
+          body,
+          answer: (status, of) =>
+            done({ response: new Response(null, { status }), ...(status < 300 ? { data: of } : { error: of }) }),
+        }),
+      ),
   },
 }));
 
@@ -90,7 +96,12 @@ describe('the shape in work', () => {
   it('keeps the shape when the server refuses it, and says why', async () => {
     editor.put(triangle(1));
     await settle();
-    asked[0]!.answer(422, { type: 'about:blank', title: 'x', status: 422, errors: [{ pointer: '/polygon/coordinates/0/2', message: 'The outline crosses itself here.' }] });
+    asked[0]!.answer(422, {
+      type: 'about:blank',
+      title: 'x',
+      status: 422,
+      errors: [{ pointer: '/polygon/coordinates/0/2', message: 'The outline crosses itself here.' }],
+    });
     await settle(0);
     expect(editor.refusal.value?.at('/polygon')).toBe('The outline crosses itself here.');
     expect(editor.shape.value).toEqual(triangle(1));

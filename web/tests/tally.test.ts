@@ -22,8 +22,12 @@ describe('the tally grid', () => {
     ]);
   });
   it('gives a number alone the unit that stands over its column', () => {
-    expect(toWire([row({ from: '1', below: '2 1/2', count: '3', height: '12' })])).toEqual([{ from: '1 in', below: '2 1/2 in', count: 3, height: '12 ft' }]);
-    expect(toWire([row({ from: '2,5', count: '3' }), row({ from: '40 cm', count: '1', girth: true })], 'metric')).toEqual([
+    expect(toWire([row({ from: '1', below: '2 1/2', count: '3', height: '12' })])).toEqual([
+      { from: '1 in', below: '2 1/2 in', count: 3, height: '12 ft' },
+    ]);
+    expect(
+      toWire([row({ from: '2,5', count: '3' }), row({ from: '40 cm', count: '1', girth: true })], 'metric'),
+    ).toEqual([
       { diameter: '2,5 cm', count: 3 },
       { girth: '40 cm', count: 1 },
     ]);
@@ -33,18 +37,34 @@ describe('the tally grid', () => {
     expect(toWire([row({ from: '2 in', count: '1.5' })])[0]?.count).toBe(-1);
   });
   it('reads back every form of quantity, and gives an empty row for nothing', () => {
-    expect(fromWire([{ diameter: { typed: '3 in' }, count: 2 }])[0]).toMatchObject({ from: '3 in', below: '', count: '2' });
-    expect(fromWire([{ from: { value: '1', unit: 'in' }, below: '2 in', count: 5, estimated: true }])[0]).toMatchObject({ from: '1 in', below: '2 in', estimated: true });
+    expect(fromWire([{ diameter: { typed: '3 in' }, count: 2 }])[0]).toMatchObject({
+      from: '3 in',
+      below: '',
+      count: '2',
+    });
+    expect(fromWire([{ from: { value: '1', unit: 'in' }, below: '2 in', count: 5, estimated: true }])[0]).toMatchObject(
+      { from: '1 in', below: '2 in', estimated: true },
+    );
     expect(fromWire([])).toEqual([emptyRow()]);
   });
 });
 
 describe('the counter', () => {
   it('goes up and down by one, and never below nought', () => {
-    expect([stepped('', 1), stepped('9', 1), stepped('1', -1), stepped('0', -1), stepped('few', 1)]).toEqual(['1', '10', '0', '0', '1']);
+    expect([stepped('', 1), stepped('9', 1), stepped('1', -1), stepped('0', -1), stepped('few', 1)]).toEqual([
+      '1',
+      '10',
+      '0',
+      '0',
+      '1',
+    ]);
   });
   it('calls a class as it was typed, and takes a girth back as a girth', () => {
-    expect([className(row({ from: '1 in', below: '2 in' })), className(row({ from: '7 cm' })), className(emptyRow())]).toEqual(['1 in–2 in', '7 cm', '?']);
+    expect([
+      className(row({ from: '1 in', below: '2 in' })),
+      className(row({ from: '7 cm' })),
+      className(emptyRow()),
+    ]).toEqual(['1 in–2 in', '7 cm', '?']);
     expect(fromWire([{ girth: '40 cm', count: 1 }])[0]).toMatchObject({ from: '40 cm', girth: true });
   });
 });
@@ -63,7 +83,11 @@ describe('shapes in work', () => {
     expect(corners(through('Point', three))).toEqual([[1, 2]]);
   });
   it('is nothing while there are too few positions', () => {
-    expect([through('Polygon', three.slice(0, 2)), through('LineString', three.slice(0, 1)), through('Point', [])]).toEqual([null, null, null]);
+    expect([
+      through('Polygon', three.slice(0, 2)),
+      through('LineString', three.slice(0, 1)),
+      through('Point', []),
+    ]).toEqual([null, null, null]);
     expect(corners(null)).toEqual([]);
   });
 });

@@ -12,7 +12,10 @@ use Thicket\Plants\Showing;
 use Thicket\Plants\Sight;
 use Thicket\Timing\SeasonShift;
 
-/** Ranks the catalogue by what was seen; needs no database. Schema and examples: docs/schemas/identify.schema.json, docs/examples. */
+/**
+ * Ranks the catalogue by what was seen; needs no database. Schema and examples: docs/schemas/identify.schema.json,
+ * docs/examples.
+ */
 final class Identify extends Twin
 {
     protected $signature = 'thicket:identify {file=- : JSON file, or - for standard input}';
@@ -25,12 +28,20 @@ final class Identify extends Twin
         $sight = Sight::read($in, $catalogue);
         $day = $in->dayOrNull('date');
         $place = $in->has('place') ? $in->object('place') : null;
-        $shift = $place === null ? SeasonShift::none() : SeasonShift::forPlace($place->decimal('latitude', '-85', '85') ?? '40', $place->decimal('elevationMetres', '-430', '6000') ?? '200');
+        $shift =
+            $place === null
+                ? SeasonShift::none()
+                : SeasonShift::forPlace(
+                    $place->decimal('latitude', '-85', '85') ?? '40',
+                    $place->decimal('elevationMetres', '-430', '6000') ?? '200',
+                );
         $zone = $place === null ? null : Showing::readZone($place);
         $place?->noOthers();
         $in->noOthers();
         $in->faults->throwIfAny();
-        $result = app(KeyWire::class)->result((new Key($catalogue))->rank($sight, $day === null ? null : new Showing($shift, $day, zone: $zone)));
+        $result = app(KeyWire::class)->result(
+            (new Key($catalogue))->rank($sight, $day === null ? null : new Showing($shift, $day, zone: $zone)),
+        );
         unset($result['characters']);
 
         return ['catalogue' => $catalogue->hash] + $result;

@@ -21,8 +21,10 @@ use Thicket\Mix\Sums;
 use Thicket\Mix\SumSolver;
 
 /**
- * One sum of mixing; needs no database. {sum, known} solves one of the sums of handbook 3 in any direction, {need, packs} buys the cheapest cover,
- * {row, stand} mixes a row of the board, and any other document is one of the single sums from a tally. Schema and examples: docs/schemas/mix.schema.json, docs/examples.
+ * One sum of mixing; needs no database. {sum, known} solves one of the sums of handbook 3 in any direction, {need,
+ * packs} buys the cheapest cover,
+ * {row, stand} mixes a row of the board, and any other document is one of the single sums from a tally. Schema and
+ * examples: docs/schemas/mix.schema.json, docs/examples.
  */
 final class Mix extends Twin
 {
@@ -49,14 +51,19 @@ final class Mix extends Twin
             $in->faults->throwIfAny();
             $need ??= throw new \LogicException('refused above');
 
-            return ['outcome' => 'solved'] + app(MixWire::class)->purchase(Purchase::of($need, $onShelf ?? Quantity::zero($need->unit), $packs));
+            return ['outcome' => 'solved'] +
+                app(MixWire::class)->purchase(Purchase::of($need, $onShelf ?? Quantity::zero($need->unit), $packs));
         }
         if ($in->has('row')) {
             return $this->ofStand($in, $catalogue);
         }
         $solved = (new Sums($catalogue))->solve($in);
 
-        return ['outcome' => $solved['missing'] === [] ? 'solved' : 'cannotTell', 'values' => Wire::values($solved['values']), 'missing' => $solved['missing']];
+        return [
+            'outcome' => $solved['missing'] === [] ? 'solved' : 'cannotTell',
+            'values' => Wire::values($solved['values']),
+            'missing' => $solved['missing'],
+        ];
     }
 
     /** @return array<string, mixed> what a row of the board is mixed as, for the stand of the document */
@@ -79,9 +86,16 @@ final class Mix extends Twin
         $plan = new MixPlan($situation, $row->candidate, $solver->carrier(), partners: $row->candidate->partners);
         $recipe = $solver->advised($plan, $tank, null, $people);
         $outcome = match (true) {
-            $recipe->blocks !== [] => 'contradiction', $recipe->missing !== [] => 'cannotTell', default => 'solved'
+            $recipe->blocks !== [] => 'contradiction',
+            $recipe->missing !== [] => 'cannotTell',
+            default => 'solved',
         };
 
-        return ['outcome' => $outcome, 'row' => $row->candidate->id(), 'verdict' => $row->outcome->value, 'recipe' => app(RecipeWire::class)->recipe($recipe)];
+        return [
+            'outcome' => $outcome,
+            'row' => $row->candidate->id(),
+            'verdict' => $row->outcome->value,
+            'recipe' => app(RecipeWire::class)->recipe($recipe),
+        ];
     }
 }

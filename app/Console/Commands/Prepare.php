@@ -8,7 +8,9 @@ use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
-/** Fills an empty database for bin/start: the demo, or a setup code for the first account. A filled one is left alone. */
+/**
+ * Fills an empty database for bin/start: the demo, or a setup code for the first account. A filled one is left alone.
+ */
 final class Prepare extends Command
 {
     protected $signature = 'thicket:prepare {--empty : no demo; print a setup code}';
@@ -25,7 +27,9 @@ final class Prepare extends Command
             return 0;
         }
         if ($this->option('empty')) {
-            $code = DB::table('installation')->where('key', 'setup_code')->value('value') ?? implode('-', str_split(bin2hex(random_bytes(6)), 4));
+            $code =
+                DB::table('installation')->where('key', 'setup_code')->value('value') ??
+                implode('-', str_split(bin2hex(random_bytes(6)), 4));
             DB::table('installation')->updateOrInsert(['key' => 'setup_code'], ['value' => $code]);
             $this->line("Setup code for the first account: {$code}");
 

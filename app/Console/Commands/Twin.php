@@ -10,7 +10,10 @@ use Thicket\Input\Fields;
 use Thicket\Input\Refused;
 use Thicket\ThicketRefusal;
 
-/** A console twin: one JSON document in (file or standard input), one out; exit 0, 1 refused with pointers, 2 a bug of ours. */
+/**
+ * A console twin: one JSON document in (file or standard input), one out; exit 0, 1 refused with pointers, 2 a bug of
+ * ours.
+ */
 abstract class Twin extends Command
 {
     private const LARGEST_BYTES = 2_000_000;
@@ -33,7 +36,10 @@ abstract class Twin extends Command
 
             return 1;
         } catch (\Throwable $e) {
-            fwrite(STDERR, 'A fault of ours: ' . $e->getMessage() . ' (' . basename($e->getFile()) . ':' . $e->getLine() . ")\n");
+            fwrite(
+                STDERR,
+                'A fault of ours: ' . $e->getMessage() . ' (' . basename($e->getFile()) . ':' . $e->getLine() . ")\n",
+            );
 
             return 2;
         }
@@ -45,7 +51,9 @@ abstract class Twin extends Command
         $name = is_string($name) ? $name : '-';
         $path = $name === '-' ? 'php://stdin' : $name;
         if ($name !== '-' && !is_file($path)) {
-            throw new Refused([['pointer' => '', 'message' => 'There is no such file; give a JSON file or - for standard input.']]);
+            throw new Refused([
+                ['pointer' => '', 'message' => 'There is no such file; give a JSON file or - for standard input.'],
+            ]);
         }
         $text = (string) file_get_contents($path, false, null, 0, self::LARGEST_BYTES + 1);
         if (strlen($text) > self::LARGEST_BYTES) {
@@ -61,6 +69,12 @@ abstract class Twin extends Command
     /** @param array<string, mixed> $answer */
     private function print(array $answer): void
     {
-        $this->output->writeln(json_encode($answer, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE), \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+        $this->output->writeln(
+            json_encode(
+                $answer,
+                JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+            ),
+            \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW,
+        );
     }
 }

@@ -27,14 +27,16 @@ final class Verify extends Command
         if (is_string($this->option('head'))) {
             $head = json_decode((string) @file_get_contents($this->option('head')), true);
             if (!is_array($head) || !is_string($head['crew'] ?? null)) {
-                $this->components->error('The head cannot be read: give the file that GET /seal or thicket:verify --export wrote.');
+                $this->components->error(
+                    'The head cannot be read: give the file that GET /seal or thicket:verify --export wrote.',
+                );
 
                 return 2;
             }
         }
-        $wanted = $this->option('crew') ?? $head['crew'] ?? null;
+        $wanted = $this->option('crew') ?? ($head['crew'] ?? null);
         /** @var \Illuminate\Database\Eloquent\Collection<int, Crew> $crews */
-        $crews = Crew::query()->when(is_string($wanted), fn ($q) => $q->whereKey($wanted))->orderBy('id')->get();
+        $crews = Crew::query()->when(is_string($wanted), fn($q) => $q->whereKey($wanted))->orderBy('id')->get();
         if ($crews->isEmpty() && $wanted !== null) {
             $this->components->error('There is no such crew.');
 
@@ -52,13 +54,21 @@ final class Verify extends Command
         foreach ($crews as $crew) {
             $found = $verifier->crew($crew, $head);
             $broken += count($found->faults);
-            $told[] = ['crew' => $crew->id, 'name' => $crew->name, 'links' => $found->links, 'faults' => $found->faults];
+            $told[] = [
+                'crew' => $crew->id,
+                'name' => $crew->name,
+                'links' => $found->links,
+                'faults' => $found->faults,
+            ];
         }
         if ($this->option('json')) {
             $this->line((string) json_encode(['crews' => $told], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
         }
         foreach ($this->option('json') ? [] : $told as $one) {
-            $this->line("{$one['name']}: {$one['links']} links, " . ($one['faults'] === [] ? 'all whole.' : count($one['faults']) . ' broken.'));
+            $this->line(
+                "{$one['name']}: {$one['links']} links, " .
+                    ($one['faults'] === [] ? 'all whole.' : count($one['faults']) . ' broken.'),
+            );
             foreach ($one['faults'] as $fault) {
                 $this->line("  {$fault['code']}: {$fault['text']} ({$fault['subject']})");
             }

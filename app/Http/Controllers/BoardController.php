@@ -30,9 +30,11 @@ use Thicket\Mix\TankTerms;
 /** Judging and choosing: the board, the year, the chosen step and its recipe. */
 final class BoardController extends Controller
 {
-    public function __construct(private readonly Catalogue $catalogue, private readonly Assembler $assembler, private readonly StandWire $wire)
-    {
-    }
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly Assembler $assembler,
+        private readonly StandWire $wire,
+    ) {}
 
     public function board(Request $request, string $standId, BoardWire $wire): JsonResponse
     {
@@ -44,7 +46,14 @@ final class BoardController extends Controller
         $this->done($in);
         $crew = $stand->patch->ground->crew;
         $situation = $this->assembler->situation($stand, $day);
-        $board = Board::for($situation, $this->catalogue, $this->assembler->schools($crew, $schools), $this->assembler->shed($crew), null, $weights ?? $this->assembler->weights($crew, $stand));
+        $board = Board::for(
+            $situation,
+            $this->catalogue,
+            $this->assembler->schools($crew, $schools),
+            $this->assembler->shed($crew),
+            null,
+            $weights ?? $this->assembler->weights($crew, $stand),
+        );
 
         return $this->json($wire->board($board, $situation));
     }
@@ -58,10 +67,24 @@ final class BoardController extends Controller
         $this->done($in);
         $crew = $stand->patch->ground->crew;
 
-        $board = Board::for($situation, $this->catalogue, $this->assembler->schools($crew), $this->assembler->shed($crew), null, $this->assembler->weights($crew, $stand));
+        $board = Board::for(
+            $situation,
+            $this->catalogue,
+            $this->assembler->schools($crew),
+            $this->assembler->shed($crew),
+            null,
+            $this->assembler->weights($crew, $stand),
+        );
         $chosen = Trail::current($stand);
 
-        return $this->json($wire->year($situation, (int) $year, $board, $chosen === null ? null : Board::judge($situation, $this->assembler->candidate($chosen, $crew))));
+        return $this->json(
+            $wire->year(
+                $situation,
+                (int) $year,
+                $board,
+                $chosen === null ? null : Board::judge($situation, $this->assembler->candidate($chosen, $crew)),
+            ),
+        );
     }
 
     public function putStep(Request $request, string $standId): JsonResponse
@@ -77,20 +100,46 @@ final class BoardController extends Controller
             $in->fault('method', 'This method is not in the catalogue.');
         } elseif ($method !== null && $this->catalogue->method($method)->usesProduct() !== ($active !== null)) {
             $in->fault('active', $active === null ? 'This method needs an active.' : 'This method uses no product.');
-        } elseif ($method !== null && $active !== null && !in_array($active, $this->catalogue->method($method)->actives(), true)) {
+        } elseif (
+            $method !== null &&
+            $active !== null &&
+            !in_array($active, $this->catalogue->method($method)->actives(), true)
+        ) {
             $in->fault('active', 'This method does not go with that active.');
         }
-        $version = $versionId === null ? null : LabelCardVersion::query()->whereHas('card', fn ($card) => $card->where('crew_id', $this->user($request)->crew_id))->find($versionId);
-        if ($versionId !== null && ($version === null || $active === null || !$this->assembler->card($version)->holds($active))) {
+        $version =
+            $versionId === null
+                ? null
+                : LabelCardVersion::query()
+                    ->whereHas('card', fn($card) => $card->where('crew_id', $this->user($request)->crew_id))
+                    ->find($versionId);
+        if (
+            $versionId !== null &&
+            ($version === null || $active === null || !$this->assembler->card($version)->holds($active))
+        ) {
             $in->fault('cardVersionId', 'There is no such card with that active in your Shed.');
         }
         $this->done($in);
-        $this->mustMatch($request, $stand->revision, fn (): array => $this->wire->stand($stand));
+        $this->mustMatch($request, $stand->revision, fn(): array => $this->wire->stand($stand));
         DB::transaction(function () use ($request, $stand, $method, $active, $version, $schools, $why): void {
-            $step = $stand->steps->first(fn (Step $s): bool => $s->issuedSheet() === null && $s->records->isEmpty()) ?? new Step(['patch_id' => $stand->patch_id, 'position' => $stand->steps->count() + 1]);
+            $step =
+                $stand->steps->first(fn(Step $s): bool => $s->issuedSheet() === null && $s->records->isEmpty()) ??
+                new Step(['patch_id' => $stand->patch_id, 'position' => $stand->steps->count() + 1]);
             $crew = $this->user($request)->crew;
-            $sprayer = $active === null || $method === null ? null : Sprayer::usualFor($crew, $this->catalogue->method($method));
-            $step->fill(['method' => $method, 'active' => $active, 'label_card_version_id' => $version?->id, 'schools' => $this->assembler->schools($crew, $schools)->chosen, 'sprayer_id' => $sprayer?->id, 'why' => $why, 'recipe' => null, 'recipe_basis' => null]);
+            $sprayer =
+                $active === null || $method === null
+                    ? null
+                    : Sprayer::usualFor($crew, $this->catalogue->method($method));
+            $step->fill([
+                'method' => $method,
+                'active' => $active,
+                'label_card_version_id' => $version?->id,
+                'schools' => $this->assembler->schools($crew, $schools)->chosen,
+                'sprayer_id' => $sprayer?->id,
+                'why' => $why,
+                'recipe' => null,
+                'recipe_basis' => null,
+            ]);
             $step->revision = ($step->revision ?? 0) + 1;
             $step->save();
             $step->stands()->syncWithoutDetaching([$stand->id]);
@@ -119,10 +168,16 @@ final class BoardController extends Controller
         $revision = $step->revision;
         $this->prepare($in, $request, $step);
         $this->done($in);
-        $this->mustMatch($request, $revision, fn (): array => $this->wire->recipe($stand, $step, $desk->solve($stand, $step)));
+        $this->mustMatch(
+            $request,
+            $revision,
+            fn(): array => $this->wire->recipe($stand, $step, $desk->solve($stand, $step)),
+        );
         $recipe = $desk->solve($stand, $step);
         if (!$recipe->isFinished()) {
-            throw new \App\Http\Stopped(409, 'This recipe is not finished; answer what is missing first.', ['recipe' => $this->wire->recipe($stand, $step, $recipe)]);
+            throw new \App\Http\Stopped(409, 'This recipe is not finished; answer what is missing first.', [
+                'recipe' => $this->wire->recipe($stand, $step, $recipe),
+            ]);
         }
         $step->recipe = ['savedBy' => $this->user($request)->name] + ($step->recipe ?? []);
         $step->recipe_basis = $desk->basis($recipe);
@@ -132,14 +187,17 @@ final class BoardController extends Controller
         return $this->json($this->wire->recipe($stand, $step, $recipe), 200, $step->revision);
     }
 
-    /** Sprayer, additives, water, leftover and helpers as asked, on the step in memory only; what is not said stays as it was kept. */
+    /**
+     * Sprayer, additives, water, leftover and helpers as asked, on the step in memory only; what is not said stays as
+     * it was kept.
+     */
     private function prepare(\Thicket\Input\Fields $in, Request $request, Step $step): void
     {
         $sprayerId = $in->uuidOrNull('sprayerId');
         $asked = [];
         foreach (RecipeDesk::EXTRAS as $role) {
             // an empty text takes the additive out again
-            $asked[$role] = $in->has($role) ? trim((string) $in->textOrNull($role, 40)) : ($step->recipe[$role] ?? null);
+            $asked[$role] = $in->has($role) ? trim((string) $in->textOrNull($role, 40)) : $step->recipe[$role] ?? null;
             $in->has($role) || $in->raw($role);
             if ($asked[$role] === '' || $asked[$role] === null) {
                 $asked[$role] = null;
@@ -151,9 +209,13 @@ final class BoardController extends Controller
                 $in->fault($role, $e->getMessage());
             }
         }
-        $asked['water'] = $in->has('water') ? $in->choice('water', MixPlan::WATERS) : ($step->recipe['water'] ?? null);
-        $asked['carrier'] = $in->has('carrier') ? $in->choice('carrier', Carrier::ALL) : ($step->recipe['carrier'] ?? null);
-        $leftover = $in->has('leftover') ? trim((string) $in->textOrNull('leftover', 40)) : ($step->recipe['leftover'] ?? null);
+        $asked['water'] = $in->has('water') ? $in->choice('water', MixPlan::WATERS) : $step->recipe['water'] ?? null;
+        $asked['carrier'] = $in->has('carrier')
+            ? $in->choice('carrier', Carrier::ALL)
+            : $step->recipe['carrier'] ?? null;
+        $leftover = $in->has('leftover')
+            ? trim((string) $in->textOrNull('leftover', 40))
+            : $step->recipe['leftover'] ?? null;
         if (is_string($leftover) && $leftover !== '') {
             try {
                 $amount = Reading::parse($leftover, Dimension::Volume)->quantity;
@@ -163,17 +225,24 @@ final class BoardController extends Controller
             }
         }
         $asked['leftover'] = $leftover === '' ? null : $leftover;
-        $asked['leftoverFrom'] = $in->has('leftoverFrom') ? $in->uuid('leftoverFrom') : ($step->recipe['leftoverFrom'] ?? null);
-        $asked['people'] = $in->has('people') ? $in->int('people', 1, 20) : ($step->recipe['people'] ?? 1);
+        $asked['leftoverFrom'] = $in->has('leftoverFrom')
+            ? $in->uuid('leftoverFrom')
+            : $step->recipe['leftoverFrom'] ?? null;
+        $asked['people'] = $in->has('people') ? $in->int('people', 1, 20) : $step->recipe['people'] ?? 1;
         $answer = $in->has('additivesForWater') ? $in->choice('additivesForWater', ['yes', 'no']) : null;
-        $asked['additivesForWater'] = $answer === null ? ($step->recipe['additivesForWater'] ?? null) : $answer === 'yes';
+        $asked['additivesForWater'] = $answer === null ? $step->recipe['additivesForWater'] ?? null : $answer === 'yes';
         $this->partners($in, $request, $step, $asked);
-        foreach (['water', 'additivesForWater', 'carrier', 'leftover', 'leftoverFrom', 'people', ...Step::PARTNERS] as $name) {
+        foreach (
+            ['water', 'additivesForWater', 'carrier', 'leftover', 'leftoverFrom', 'people', ...Step::PARTNERS]
+            as $name
+        ) {
             $in->has($name) || $in->raw($name);
         }
         if ($sprayerId !== null) {
             $sprayer = Sprayer::query()->where('crew_id', $this->user($request)->crew_id)->find($sprayerId);
-            $sprayer === null ? $in->fault('sprayerId', 'There is no such sprayer in your Shed.') : $step->sprayer()->associate($sprayer);
+            $sprayer === null
+                ? $in->fault('sprayerId', 'There is no such sprayer in your Shed.')
+                : $step->sprayer()->associate($sprayer);
         }
         $step->recipe = $asked;
     }
@@ -187,17 +256,25 @@ final class BoardController extends Controller
     {
         $taken = array_filter([$step->cardVersion?->label_card_id]);
         foreach (Step::PARTNERS as $name) {
-            $id = $in->has($name) ? trim((string) $in->textOrNull($name, 40)) : ($step->recipe[$name] ?? null);
+            $id = $in->has($name) ? trim((string) $in->textOrNull($name, 40)) : $step->recipe[$name] ?? null;
             $asked[$name] = $id === '' ? null : $id;
             if (!is_string($asked[$name])) {
                 continue;
             }
-            $version = LabelCardVersion::query()->whereHas('card', fn ($card) => $card->where('crew_id', $this->user($request)->crew_id))->find($asked[$name]);
+            $version = LabelCardVersion::query()
+                ->whereHas('card', fn($card) => $card->where('crew_id', $this->user($request)->crew_id))
+                ->find($asked[$name]);
             match (true) {
                 $version === null => $in->fault($name, 'There is no such label card in your Shed.'),
-                !TankTerms::mayMix($this->catalogue->method($step->method)) => $in->fault($name, 'Only sprays on leaf or soil take a second product.'),
-                in_array($version->label_card_id, $taken, true) => $in->fault($name, 'This product is in the tank already.'),
-                default => $taken[] = $version->label_card_id,
+                !TankTerms::mayMix($this->catalogue->method($step->method)) => $in->fault(
+                    $name,
+                    'Only sprays on leaf or soil take a second product.',
+                ),
+                in_array($version->label_card_id, $taken, true) => $in->fault(
+                    $name,
+                    'This product is in the tank already.',
+                ),
+                default => ($taken[] = $version->label_card_id),
             };
         }
     }
@@ -216,8 +293,13 @@ final class BoardController extends Controller
     /** @return array{Stand, Step} */
     private function findStep(Request $request, string $id): array
     {
-        $stand = Stand::query()->ofCrew($this->user($request))->whereHas('steps', fn ($steps) => $steps->whereKey($id))->withTrail()->firstOrFail();
-        $step = $stand->steps->firstWhere('id', $id) ?? throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
+        $stand = Stand::query()
+            ->ofCrew($this->user($request))
+            ->whereHas('steps', fn($steps) => $steps->whereKey($id))
+            ->withTrail()
+            ->firstOrFail();
+        $step =
+            $stand->steps->firstWhere('id', $id) ?? throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
         if ($step->active === null) {
             throw new \App\Http\Stopped(409, 'This step uses no product, so there is nothing to mix.');
         }

@@ -35,7 +35,13 @@ final class CatalogueController extends Controller
     {
         $this->mustExist($id, $catalogue);
 
-        return $this->json($wire->species($catalogue->species($id)) + ['listing' => $this->user($request)->crew->settings['listed'][$id] ?? null], 200, $this->user($request)->crew->revision);
+        return $this->json(
+            $wire->species($catalogue->species($id)) + [
+                'listing' => $this->user($request)->crew->settings['listed'][$id] ?? null,
+            ],
+            200,
+            $this->user($request)->crew->revision,
+        );
     }
 
     /** Species by name, habit, setting and month; months are those of the ground where one is given. */
@@ -53,7 +59,14 @@ final class CatalogueController extends Controller
         }
         $this->done($in);
         $ground = $groundId === null ? null : Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
-        $found = (new SpeciesFilter($catalogue))->find($name, $habit, $setting, $month === null ? null : (int) $month, $showing, $ground?->seasonShift());
+        $found = (new SpeciesFilter($catalogue))->find(
+            $name,
+            $habit,
+            $setting,
+            $month === null ? null : (int) $month,
+            $showing,
+            $ground?->seasonShift(),
+        );
 
         return $this->json(['data' => $wire->briefs(...$found)]);
     }
@@ -67,7 +80,10 @@ final class CatalogueController extends Controller
         return $this->json($wire->comparison(Comparison::of(explode(',', (string) $ids), $catalogue)));
     }
 
-    /** What the law where this crew works says of a plant (rulings J20): it is looked up by people, and noted here by a lead. */
+    /**
+     * What the law where this crew works says of a plant (rulings J20): it is looked up by people, and noted here by a
+     * lead.
+     */
     public function putListing(Request $request, string $id, HandbookWire $wire, Catalogue $catalogue): JsonResponse
     {
         Gate::authorize('lead');
@@ -76,10 +92,16 @@ final class CatalogueController extends Controller
         $in = $this->fields($request);
         $listing = $in->choice('listing', ['protected', 'regulated', 'none']);
         $this->done($in);
-        $this->mustMatch($request, $crew->revision, fn (): array => ['listing' => $crew->settings['listed'][$id] ?? null]);
+        $this->mustMatch(
+            $request,
+            $crew->revision,
+            fn(): array => ['listing' => $crew->settings['listed'][$id] ?? null],
+        );
         SecurityLog::note('listing changed', $request, ['species' => $id, 'listing' => $listing]);
         $settings = $crew->settings;
-        $settings['listed'] = array_filter([$id => $listing === 'none' ? null : (string) $listing] + ($settings['listed'] ?? []));
+        $settings['listed'] = array_filter(
+            [$id => $listing === 'none' ? null : (string) $listing] + ($settings['listed'] ?? []),
+        );
         $crew->forceFill(['settings' => $settings, 'revision' => $crew->revision + 1])->save();
 
         return $this->species($request, $id, $wire, $catalogue);
@@ -97,18 +119,43 @@ final class CatalogueController extends Controller
         $this->done($in);
         $hits = $wire->search($words);
         // stands of the plants that were found, or of places called so; the newest few
-        $species = array_column(array_filter($hits, static fn (array $h): bool => $h['kind'] === 'species'), 'id');
+        $species = array_column(array_filter($hits, static fn(array $h): bool => $h['kind'] === 'species'), 'id');
         $like = '%' . addcslashes($words, '%_\\') . '%';
-        $stands = Stand::query()->ofCrew($this->user($request))->with(['patch.ground'])->where('closed_at', null)
-            ->where(fn (Builder $q) => $q->whereHas('patch', fn (Builder $patch) => $patch->where('name', 'like', $like)->orWhereHas('ground', fn (Builder $ground) => $ground->where('name', 'like', $like)))->orWhereIn('species', $species))
-            ->orderByDesc('updated_at')->orderByDesc('id')->limit(self::MOST_HITS)->get();
+        $stands = Stand::query()
+            ->ofCrew($this->user($request))
+            ->with(['patch.ground'])
+            ->where('closed_at', null)
+            ->where(
+                fn(Builder $q) => $q
+                    ->whereHas(
+                        'patch',
+                        fn(Builder $patch) => $patch
+                            ->where('name', 'like', $like)
+                            ->orWhereHas('ground', fn(Builder $ground) => $ground->where('name', 'like', $like)),
+                    )
+                    ->orWhereIn('species', $species),
+            )
+            ->orderByDesc('updated_at')
+            ->orderByDesc('id')
+            ->limit(self::MOST_HITS)
+            ->get();
         foreach ($stands as $stand) {
-            array_unshift($hits, ['kind' => 'stand', 'id' => $stand->id, 'name' => $names->nameOf($stand), 'detail' => "{$stand->patch->name}, {$stand->patch->ground->name}"]);
+            array_unshift($hits, [
+                'kind' => 'stand',
+                'id' => $stand->id,
+                'name' => $names->nameOf($stand),
+                'detail' => "{$stand->patch->name}, {$stand->patch->ground->name}",
+            ]);
         }
 
         // a product may be known by the name it had before
         foreach (array_reverse($cards->called($this->user($request)->crew, $words)) as $card) {
-            array_unshift($hits, ['kind' => 'card', 'id' => $card['id'], 'name' => $card['product'], 'detail' => $card['detail']]);
+            array_unshift($hits, [
+                'kind' => 'card',
+                'id' => $card['id'],
+                'name' => $card['product'],
+                'detail' => $card['detail'],
+            ]);
         }
 
         return $this->json(['data' => array_slice($hits, 0, self::MOST_HITS)]);
@@ -118,11 +165,16 @@ final class CatalogueController extends Controller
     {
         $in = $this->fields($request);
         $typed = $in->text('typed', 64);
-        $wanted = $in->choiceOrNull('dimension', array_map(static fn (Dimension $d): string => $d->value, Dimension::cases()));
+        $wanted = $in->choiceOrNull(
+            'dimension',
+            array_map(static fn(Dimension $d): string => $d->value, Dimension::cases()),
+        );
         $this->done($in);
         $dimension = $wanted === null ? null : Dimension::from($wanted);
         try {
-            $quantity = str_contains((string) $typed, ':') ? Strength::parse((string) $typed)->percent() : Reading::parse((string) $typed, $dimension)->quantity;
+            $quantity = str_contains((string) $typed, ':')
+                ? Strength::parse((string) $typed)->percent()
+                : Reading::parse((string) $typed, $dimension)->quantity;
         } catch (\Thicket\ThicketRefusal $e) {
             throw new \Thicket\Input\Refused([['pointer' => '/typed', 'message' => $e->getMessage()]]);
         }

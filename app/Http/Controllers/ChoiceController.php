@@ -28,16 +28,16 @@ final class ChoiceController extends Controller
 {
     private const MOST_COLUMNS = 4;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly Assembler $assembler)
-    {
-    }
+    public function __construct(private readonly Catalogue $catalogue, private readonly Assembler $assembler) {}
 
     public function programmes(Request $request, string $standId, ProgrammeWire $wire): JsonResponse
     {
         $stand = $this->find($request, $standId);
         $this->done($this->query($request));
 
-        return $this->json($wire->offers($this->planner($stand->patch->ground->crew)->offers($this->assembler->situation($stand))));
+        return $this->json(
+            $wire->offers($this->planner($stand->patch->ground->crew)->offers($this->assembler->situation($stand))),
+        );
     }
 
     /** Each job becomes a later step of the trail; steps that were never issued give way to it. */
@@ -49,18 +49,28 @@ final class ChoiceController extends Controller
         $situation = $this->assembler->situation($stand);
         if ($id !== null && !$this->catalogue->hasProgramme($id)) {
             $in->fault('programme', 'There is no such programme.');
-        } elseif ($id !== null && ($situation->target === null || !$this->catalogue->programme($id)->isFor($situation->target, $situation))) {
+        } elseif (
+            $id !== null &&
+            ($situation->target === null || !$this->catalogue->programme($id)->isFor($situation->target, $situation))
+        ) {
             $in->fault('programme', 'This programme is not made for this plant on this ground.');
         }
         $this->done($in);
-        $this->mustMatch($request, $stand->revision, fn (): array => $wire->stand($stand));
+        $this->mustMatch($request, $stand->revision, fn(): array => $wire->stand($stand));
         if ($situation->target === null) {
             throw new \LogicException('refused above');
         }
         $crew = $stand->patch->ground->crew;
-        $offer = $this->planner($crew)->layOut($this->catalogue->programme((string) $id), $situation->target, $situation);
+        $offer = $this->planner($crew)->layOut(
+            $this->catalogue->programme((string) $id),
+            $situation->target,
+            $situation,
+        );
         if (!$offer->canBeDone()) {
-            throw new \App\Http\Stopped(409, 'A step of this programme cannot be done as things are; see what would change it.');
+            throw new \App\Http\Stopped(
+                409,
+                'A step of this programme cannot be done as things are; see what would change it.',
+            );
         }
         $follow($stand, $offer, $crew, $this->assembler->schools($crew)->chosen);
         $stand = $this->find($request, $standId);
@@ -73,7 +83,7 @@ final class ChoiceController extends Controller
     {
         $stand = $this->find($request, $standId);
         $this->done($this->fields($request));
-        $this->mustMatch($request, $stand->revision, fn (): array => $wire->stand($stand));
+        $this->mustMatch($request, $stand->revision, fn(): array => $wire->stand($stand));
         DB::transaction(static function () use ($stand): void {
             $stand->dropOpenSteps();
             $stand->revision++;
@@ -92,7 +102,7 @@ final class ChoiceController extends Controller
         $weights = $in->has('weights') ? Weights::read($in) : null;
         $in->has('weights') || $in->raw('weights');
         $this->done($in);
-        $this->mustMatch($request, $stand->revision, fn (): array => $wire->stand($stand));
+        $this->mustMatch($request, $stand->revision, fn(): array => $wire->stand($stand));
         $stand->weights = $weights?->parts;
         $stand->revision++;
         $stand->save();
@@ -111,9 +121,22 @@ final class ChoiceController extends Controller
         $rows = $this->rows($stand, $ids, $in);
         $this->done($in);
         $situation = $this->assembler->situation($stand);
-        $others = Stand::query()->where('patch_id', $stand->patch_id)->whereKeyNot($stand->id)->where('closed_at', null)->where('species', '!=', null)->pluck('species')->unique()->map(fn ($id) => $this->catalogue->species((string) $id))->values()->all();
+        $others = Stand::query()
+            ->where('patch_id', $stand->patch_id)
+            ->whereKeyNot($stand->id)
+            ->where('closed_at', null)
+            ->where('species', '!=', null)
+            ->pluck('species')
+            ->unique()
+            ->map(fn($id) => $this->catalogue->species((string) $id))
+            ->values()
+            ->all();
 
-        return $this->json($wire->comparison(array_map(static fn (Row $row): SideBySide => SideBySide::of($situation, $row, $others), $rows)));
+        return $this->json(
+            $wire->comparison(
+                array_map(static fn(Row $row): SideBySide => SideBySide::of($situation, $row, $others), $rows),
+            ),
+        );
     }
 
     public function costs(Request $request, string $standId, ChoiceWire $wire): JsonResponse
@@ -123,7 +146,9 @@ final class ChoiceController extends Controller
         $rows = $this->rows($stand, [$in->text('row', 200) ?? ''], $in, 'row');
         $this->done($in);
 
-        return $this->json($wire->costs($rows[0]->candidate, CostCurve::of($this->assembler->situation($stand), $rows[0]->candidate)));
+        return $this->json(
+            $wire->costs($rows[0]->candidate, CostCurve::of($this->assembler->situation($stand), $rows[0]->candidate)),
+        );
     }
 
     /**
@@ -136,14 +161,29 @@ final class ChoiceController extends Controller
         $crew = $stand->patch->ground->crew;
         $situation = $this->assembler->situation($stand);
         $found = [];
-        foreach (Board::candidates($situation, $this->catalogue, $this->assembler->schools($crew), $this->assembler->shed($crew)) as $candidate) {
+        foreach (
+            Board::candidates(
+                $situation,
+                $this->catalogue,
+                $this->assembler->schools($crew),
+                $this->assembler->shed($crew),
+            )
+            as $candidate
+        ) {
             if (in_array($candidate->id(), $ids, true)) {
-                $found[$candidate->id()] = Board::judge($situation, $candidate, null, $this->assembler->weights($crew, $stand));
+                $found[$candidate->id()] = Board::judge(
+                    $situation,
+                    $candidate,
+                    null,
+                    $this->assembler->weights($crew, $stand),
+                );
             }
         }
         $out = [];
         foreach ($ids as $id) {
-            isset($found[$id]) ? $out[] = $found[$id] : $in->fault($field, "The board of this stand has no row {$id}.");
+            isset($found[$id])
+                ? ($out[] = $found[$id])
+                : $in->fault($field, "The board of this stand has no row {$id}.");
         }
 
         return $out;

@@ -57,7 +57,12 @@ abstract class Controller
     /** @param array<string, mixed> $body */
     protected function json(array $body, int $status = 200, ?int $revision = null): JsonResponse
     {
-        return new JsonResponse($body, $status, $revision === null ? [] : ['ETag' => "\"{$revision}\""], JSON_PRESERVE_ZERO_FRACTION);
+        return new JsonResponse(
+            $body,
+            $status,
+            $revision === null ? [] : ['ETag' => "\"{$revision}\""],
+            JSON_PRESERVE_ZERO_FRACTION,
+        );
     }
 
     /**
@@ -74,7 +79,9 @@ abstract class Controller
         // a server that packs the answer marks its tag weak (W/); it is the same version
         $named = preg_replace('/^\s*W\//', '', array_map(trim(...), explode(',', $match)));
         if (!in_array("\"{$revision}\"", $named ?? [], true)) {
-            throw new Stopped(412, 'Somebody changed this meanwhile; look at both and save again.', ['current' => $current()]);
+            throw new Stopped(412, 'Somebody changed this meanwhile; look at both and save again.', [
+                'current' => $current(),
+            ]);
         }
     }
 
@@ -82,7 +89,9 @@ abstract class Controller
     protected function mustBeNew(?string $id, Model $model, string $field = 'id'): void
     {
         if ($id !== null && $model->newQuery()->whereKey($id)->exists()) {
-            throw new Stopped(422, 'This id is taken.', ['errors' => [['pointer' => "/{$field}", 'message' => 'This id is taken; make a new one.']]]);
+            throw new Stopped(422, 'This id is taken.', [
+                'errors' => [['pointer' => "/{$field}", 'message' => 'This id is taken; make a new one.']],
+            ]);
         }
     }
 

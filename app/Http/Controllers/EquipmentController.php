@@ -27,9 +27,11 @@ final class EquipmentController extends Controller
 {
     public const MEASURING = ['spoons', 'cup', 'jug', 'syringe', 'cylinder', 'scale'];
 
-    public function __construct(private readonly ShedWire $wire, private readonly Catalogue $catalogue, private readonly JobClock $clock)
-    {
-    }
+    public function __construct(
+        private readonly ShedWire $wire,
+        private readonly Catalogue $catalogue,
+        private readonly JobClock $clock,
+    ) {}
 
     public function storeSprayer(Request $request): JsonResponse
     {
@@ -51,7 +53,7 @@ final class EquipmentController extends Controller
         $in = $this->fields($request);
         $sprayer = $this->sprayer($in);
         $this->done($in);
-        $this->mustMatch($request, $row->revision, fn (): array => $this->wire->shed($user->crew));
+        $this->mustMatch($request, $row->revision, fn(): array => $this->wire->shed($user->crew));
         // another nozzle puts out another amount: what was measured before says nothing of it (handbook 3)
         if (($row->details['nozzle'] ?? null) !== ($sprayer['details']['nozzle'] ?? null)) {
             $sprayer += ['gives_value' => null, 'gives_unit' => null, 'calibrated_on' => null, 'due_on' => null];
@@ -107,7 +109,11 @@ final class EquipmentController extends Controller
     public function lend(Request $request, string $toolId): JsonResponse
     {
         $user = $this->user($request);
-        $tool = Tool::query()->where('crew_id', $user->crew_id)->where('gone_at', null)->with('loans')->findOrFail($toolId);
+        $tool = Tool::query()
+            ->where('crew_id', $user->crew_id)
+            ->where('gone_at', null)
+            ->with('loans')
+            ->findOrFail($toolId);
         $in = $this->fields($request);
         $to = $in->text('to', 120);
         $due = $in->dayOrNull('dueOn');
@@ -119,7 +125,13 @@ final class EquipmentController extends Controller
         if ($tool->isLent()) {
             throw new Stopped(409, 'This tool is out already; take it back first.');
         }
-        Loan::create(['tool_id' => $tool->id, 'borrower' => $to, 'lent_on' => $today, 'due_on' => $due?->format('Y-m-d'), 'lent_by' => $user->id]);
+        Loan::create([
+            'tool_id' => $tool->id,
+            'borrower' => $to,
+            'lent_on' => $today,
+            'due_on' => $due?->format('Y-m-d'),
+            'lent_by' => $user->id,
+        ]);
 
         return $this->json($this->wire->shed($user->crew), 201);
     }
@@ -127,7 +139,9 @@ final class EquipmentController extends Controller
     public function takeBack(Request $request, string $loanId): JsonResponse
     {
         $user = $this->user($request);
-        $loan = Loan::query()->whereHas('tool', fn ($tool) => $tool->where('crew_id', $user->crew_id))->findOrFail($loanId);
+        $loan = Loan::query()
+            ->whereHas('tool', fn($tool) => $tool->where('crew_id', $user->crew_id))
+            ->findOrFail($loanId);
         $this->done($this->fields($request));
         if ($loan->returned_on !== null) {
             throw new Stopped(409, 'This tool is back already.');
@@ -160,7 +174,7 @@ final class EquipmentController extends Controller
         $in = $this->fields($request);
         $person = $this->person($in);
         $this->done($in);
-        $this->mustMatch($request, $row->revision, fn (): array => $this->wire->shed($user->crew));
+        $this->mustMatch($request, $row->revision, fn(): array => $this->wire->shed($user->crew));
         SecurityLog::note('licence or clearance changed', $request, ['person' => $row->id]);
         $row->fill($person);
         $row->revision++;
@@ -176,27 +190,41 @@ final class EquipmentController extends Controller
         if ($tank !== null && ($tank->isZero() || $tank->isNegative())) {
             $in->fault('tank', 'It holds more than nothing.');
         }
-        $details = array_filter([
-            'material' => $in->choiceOrNull('material', MixPlan::MATERIALS), 'nozzle' => $in->textOrNull('nozzle', 80),
-            'ratedFlow' => $this->typed($in, 'ratedFlow', Dimension::Volume),
-        ], static fn (mixed $v): bool => $v !== null);
+        $details = array_filter(
+            [
+                'material' => $in->choiceOrNull('material', MixPlan::MATERIALS),
+                'nozzle' => $in->textOrNull('nozzle', 80),
+                'ratedFlow' => $this->typed($in, 'ratedFlow', Dimension::Volume),
+            ],
+            static fn(mixed $v): bool => $v !== null,
+        );
         if ($in->has('solventProof')) {
             $details['solventProof'] = $in->bool('solventProof', false);
         } else {
             $in->raw('solventProof');
         }
 
-        return ['name' => $in->text('name', 80), 'kind' => $in->choice('kind', Sprayer::KINDS), 'tank_value' => $tank?->toWire()['value'], 'tank_unit' => $tank?->unit->value, 'details' => $details];
+        return [
+            'name' => $in->text('name', 80),
+            'kind' => $in->choice('kind', Sprayer::KINDS),
+            'tank_value' => $tank?->toWire()['value'],
+            'tank_unit' => $tank?->unit->value,
+            'details' => $details,
+        ];
     }
 
     /** @return array<string, mixed> */
     private function tool(Fields $in): array
     {
-        $hand = array_map(static fn (ToolKind $kind): string => $kind->id(), $this->catalogue->toolKinds());
+        $hand = array_map(static fn(ToolKind $kind): string => $kind->id(), $this->catalogue->toolKinds());
         $kind = $in->choice('kind', [...self::MEASURING, ...$hand]);
         $measures = in_array($kind, self::MEASURING, true);
         $dimension = $kind === 'scale' ? Dimension::Mass : Dimension::Volume;
-        $details = ['jaw' => $this->typed($in, 'jaw', Dimension::Length), 'blade' => $this->typed($in, 'blade', Dimension::Length), 'clearance' => $in->choiceOrNull('clearance', $this->catalogue->clearances())];
+        $details = [
+            'jaw' => $this->typed($in, 'jaw', Dimension::Length),
+            'blade' => $this->typed($in, 'blade', Dimension::Length),
+            'clearance' => $in->choiceOrNull('clearance', $this->catalogue->clearances()),
+        ];
         foreach (['graduation', 'holds'] as $name) {
             $details[$name] = $this->typed($in, $name, $dimension);
             if ($measures && $details[$name] === null && !$in->has($name)) {
@@ -206,12 +234,21 @@ final class EquipmentController extends Controller
             }
         }
         if ($details['graduation'] !== null && $details['holds'] !== null) {
-            $read = static fn (string $typed): \Thicket\Measure\Quantity => \Thicket\Measure\Reading::parse($typed, $dimension)->quantity;
-            $read($details['graduation'])->isZero() && $in->fault('graduation', 'Marks stand further apart than nothing.');
-            $read($details['graduation'])->isGreaterThan($read($details['holds'])) && $in->fault('graduation', 'The marks are finer than the whole tool.');
+            $read = static fn(string $typed): \Thicket\Measure\Quantity => \Thicket\Measure\Reading::parse(
+                $typed,
+                $dimension,
+            )->quantity;
+            $read($details['graduation'])->isZero() &&
+                $in->fault('graduation', 'Marks stand further apart than nothing.');
+            $read($details['graduation'])->isGreaterThan($read($details['holds'])) &&
+                $in->fault('graduation', 'The marks are finer than the whole tool.');
         }
 
-        return ['kind' => $kind, 'name' => $in->text('name', 80), 'details' => array_filter($details, static fn (mixed $v): bool => $v !== null)];
+        return [
+            'kind' => $kind,
+            'name' => $in->text('name', 80),
+            'details' => array_filter($details, static fn(mixed $v): bool => $v !== null),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -223,7 +260,13 @@ final class EquipmentController extends Controller
             $in->fault('licenceUntil', 'Until which day does the licence hold?');
         }
 
-        return ['name' => $in->text('name', 120), 'licence' => $licence, 'licence_class' => $in->textOrNull('licenceClass', 80), 'licence_until' => $until?->format('Y-m-d'), 'clearances' => $in->strings('clearances', $this->catalogue->clearances())];
+        return [
+            'name' => $in->text('name', 120),
+            'licence' => $licence,
+            'licence_class' => $in->textOrNull('licenceClass', 80),
+            'licence_until' => $until?->format('Y-m-d'),
+            'clearances' => $in->strings('clearances', $this->catalogue->clearances()),
+        ];
     }
 
     /** A size kept as it was typed, once it has been read. */

@@ -26,11 +26,12 @@ use Thicket\Survey\Shape;
 /** Shapes come and go as files: looked at first, then taken all or not at all; written out the way they came. */
 final class ExchangeController extends Controller
 {
-    public function __construct(private readonly Catalogue $catalogue)
-    {
-    }
+    public function __construct(private readonly Catalogue $catalogue) {}
 
-    /** Every row of the file with what it would become, what is wrong with it, and what is here already. Nothing is kept. */
+    /**
+     * Every row of the file with what it would become, what is wrong with it, and what is here already. Nothing is
+     * kept.
+     */
     public function preview(Request $request, string $groundId, ImportWire $wire): JsonResponse
     {
         $ground = $this->ground($request, $groundId);
@@ -50,7 +51,9 @@ final class ExchangeController extends Controller
             [$entries, $refusal] = [[], $e->faults[0]['message']];
         }
 
-        return $this->json($wire->preview($ground, $format ?? FileFormat::GeoJson, $entries, $headers, $matched, $refusal));
+        return $this->json(
+            $wire->preview($ground, $format ?? FileFormat::GeoJson, $entries, $headers, $matched, $refusal),
+        );
     }
 
     /** Takes the rows that were chosen, all of them or, where one is bad, none. */
@@ -62,10 +65,12 @@ final class ExchangeController extends Controller
         $rows = [];
         foreach ($in->objects('rows', FileFormat::MOST_ENTRIES, true) as $item) {
             $rows[] = [
-                'entry' => $item->int('entry', 0, FileFormat::MOST_ENTRIES), 'pointer' => $item->pointer,
-                'as' => $as = $item->choice('as', ['patch', 'keeper', 'leave']),
+                'entry' => $item->int('entry', 0, FileFormat::MOST_ENTRIES),
+                'pointer' => $item->pointer,
+                'as' => ($as = $item->choice('as', ['patch', 'keeper', 'leave'])),
                 'name' => $as === 'leave' ? $item->textOrNull('name', 120) : $item->text('name', 120),
-                'setting' => $as === 'patch' ? $item->choice('setting', $this->catalogue->sites()) : $item->raw('setting'),
+                'setting' =>
+                    $as === 'patch' ? $item->choice('setting', $this->catalogue->sites()) : $item->raw('setting'),
                 'kind' => $as === 'keeper' ? $item->choice('kind', KeeperKind::KINDS) : $item->raw('kind'),
             ];
             $item->noOthers();
@@ -95,12 +100,24 @@ final class ExchangeController extends Controller
         SecurityLog::note('exported', $request, ['what' => 'ground', 'format' => $format->value]);
         $name = Str::slug($ground->name) . '.' . $format->value;
 
-        return new Response($format->write($entries), 200, ['Content-Type' => $format->mediaType(), 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
+        return new Response($format->write($entries), 200, [
+            'Content-Type' => $format->mediaType(),
+            'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ]);
     }
 
     private function patchEntry(int $row, Patch $patch): Entry
     {
-        return Entry::of($row, $patch->name, Shape::fromGeoJson($patch->outline?->outline), ($patch->properties ?? []) + ['thicket_what' => 'patch', 'thicket_setting' => $patch->setting, 'thicket_area_m2' => rtrim(rtrim((string) $patch->outline?->area_m2, '0'), '.')]);
+        return Entry::of(
+            $row,
+            $patch->name,
+            Shape::fromGeoJson($patch->outline?->outline),
+            ($patch->properties ?? []) + [
+                'thicket_what' => 'patch',
+                'thicket_setting' => $patch->setting,
+                'thicket_area_m2' => rtrim(rtrim((string) $patch->outline?->area_m2, '0'), '.'),
+            ],
+        );
     }
 
     private function keeperEntry(int $row, Keeper $keeper): Entry
@@ -108,8 +125,8 @@ final class ExchangeController extends Controller
         $ours = ['thicket_what' => 'keeper', 'thicket_kind' => $keeper->kind];
         foreach (['species' => 'species', 'crownRadius' => 'crown_radius', 'height' => 'height'] as $field => $called) {
             $value = $keeper->body[$field] ?? null;
-            $typed = is_array($value) ? ($value['typed'] ?? null) : $value;
-            is_string($typed) && $ours["thicket_{$called}"] = $typed;
+            $typed = is_array($value) ? $value['typed'] ?? null : $value;
+            is_string($typed) && ($ours["thicket_{$called}"] = $typed);
         }
 
         return Entry::of($row, $keeper->name, Shape::fromGeoJson($keeper->shape), ($keeper->properties ?? []) + $ours);

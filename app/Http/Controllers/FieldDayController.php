@@ -30,9 +30,7 @@ use Illuminate\Support\Facades\Gate;
 /** Gates, job sheet, signed record, look-back. */
 final class FieldDayController extends Controller
 {
-    public function __construct(private readonly CardChanges $changes)
-    {
-    }
+    public function __construct(private readonly CardChanges $changes) {}
 
     public function gates(Request $request, string $standId, Gates $gates): JsonResponse
     {
@@ -52,7 +50,7 @@ final class FieldDayController extends Controller
             $gate = $item->text('gate', 40);
             $reason = $item->text('reason', 300);
             $item->noOthers();
-            $gate !== null && $reason !== null && $passes[$gate] = $reason;
+            $gate !== null && $reason !== null && ($passes[$gate] = $reason);
         }
         $this->done($in);
         $this->passwordAgain($request);
@@ -107,8 +105,13 @@ final class FieldDayController extends Controller
         return $this->json($wire->record($this->findRecord($request, $recordId)));
     }
 
-    public function lookBack(Request $request, string $recordId, RecordWire $wire, JobClock $clock, Chain $chain): JsonResponse
-    {
+    public function lookBack(
+        Request $request,
+        string $recordId,
+        RecordWire $wire,
+        JobClock $clock,
+        Chain $chain,
+    ): JsonResponse {
         $record = $this->findRecord($request, $recordId);
         Gate::authorize('write');
         $in = $this->fields($request);
@@ -127,11 +130,41 @@ final class FieldDayController extends Controller
         }
         $this->done($in);
         if ($scored && $looked !== null && $looked->format('Y-m-d') < $record->judge_after->format('Y-m-d')) {
-            throw new Stopped(409, 'It cannot be judged before ' . $record->judge_after->format('Y-m-d') . '. Keep what you saw as a sign; root kill shows later.', ['judgeAfter' => $record->judge_after->format('Y-m-d')]);
+            throw new Stopped(
+                409,
+                'It cannot be judged before ' .
+                    $record->judge_after->format('Y-m-d') .
+                    '. Keep what you saw as a sign; root kill shows later.',
+                ['judgeAfter' => $record->judge_after->format('Y-m-d')],
+            );
         }
         $this->mustBeNew($id, new LookBack());
-        DB::transaction(function () use ($chain, $id, $record, $looked, $scored, $counted, $dead, $resprouted, $remarks, $request): void {
-            $look = LookBack::create(array_filter(['id' => $id]) + ['record_id' => $record->id, 'looked_on' => $looked?->format('Y-m-d'), 'scored' => $scored, 'body' => ['counted' => $counted, 'dead' => $dead, 'resprouted' => $resprouted, 'remarks' => $remarks], 'made_by' => $this->user($request)->id]);
+        DB::transaction(function () use (
+            $chain,
+            $id,
+            $record,
+            $looked,
+            $scored,
+            $counted,
+            $dead,
+            $resprouted,
+            $remarks,
+            $request,
+        ): void {
+            $look = LookBack::create(
+                array_filter(['id' => $id]) + [
+                    'record_id' => $record->id,
+                    'looked_on' => $looked?->format('Y-m-d'),
+                    'scored' => $scored,
+                    'body' => [
+                        'counted' => $counted,
+                        'dead' => $dead,
+                        'resprouted' => $resprouted,
+                        'remarks' => $remarks,
+                    ],
+                    'made_by' => $this->user($request)->id,
+                ],
+            );
             $chain->add($record->crew_id, Sealed::LookBack, $look->id);
         });
 
@@ -141,7 +174,18 @@ final class FieldDayController extends Controller
     /** @return array<string, mixed> */
     private function sheetBody(Sheet $sheet): array
     {
-        return ['id' => $sheet->id, 'number' => $sheet->number, 'issuedAt' => Wire::moment($sheet->issued_at, $sheet->steps->first()?->patch->ground->time_zone), 'withdrawn' => $sheet->withdrawn_at !== null, 'withdrawal' => $sheet->withdrawn_why === null ? null : ['by' => $sheet->withdrawn_by, 'reason' => $sheet->withdrawn_why], 'cardChanges' => $this->cardChanges($sheet), 'snapshot' => $sheet->snapshot];
+        return [
+            'id' => $sheet->id,
+            'number' => $sheet->number,
+            'issuedAt' => Wire::moment($sheet->issued_at, $sheet->steps->first()?->patch->ground->time_zone),
+            'withdrawn' => $sheet->withdrawn_at !== null,
+            'withdrawal' =>
+                $sheet->withdrawn_why === null
+                    ? null
+                    : ['by' => $sheet->withdrawn_by, 'reason' => $sheet->withdrawn_why],
+            'cardChanges' => $this->cardChanges($sheet),
+            'snapshot' => $sheet->snapshot,
+        ];
     }
 
     private function stand(Request $request, string $id): Stand
@@ -151,22 +195,34 @@ final class FieldDayController extends Controller
 
     private function findSheet(Request $request, string $id): Sheet
     {
-        return Sheet::query()->ofCrew($this->user($request))->with(['steps.patch.ground', 'steps.records'])->findOrFail($id);
+        return Sheet::query()
+            ->ofCrew($this->user($request))
+            ->with(['steps.patch.ground', 'steps.records'])
+            ->findOrFail($id);
     }
 
     private function findRecord(Request $request, string $id): Record
     {
-        return Record::query()->ofCrew($this->user($request))->with(['lookBacks', 'patch.ground', 'seal'])->findOrFail($id);
+        return Record::query()
+            ->ofCrew($this->user($request))
+            ->with(['lookBacks', 'patch.ground', 'seal'])
+            ->findOrFail($id);
     }
 
-    /** @return list<array{field: string, was: string, now: string}> what a newer card says otherwise than the sheet that is out; until a signed record closes it (rulings B8) */
+    /**
+     * @return list<array{field: string, was: string, now: string}> what a newer card says otherwise than the sheet that
+     * is out; until a signed record closes it (rulings B8)
+     */
     private function cardChanges(Sheet $sheet): array
     {
         $step = $sheet->steps->first();
         $out = [];
-        foreach ($sheet->withdrawn_at !== null || $step === null || $step->records->isNotEmpty() ? [] : $step->cardVersions() as $version) {
+        foreach (
+            $sheet->withdrawn_at !== null || $step === null || $step->records->isNotEmpty() ? [] : $step->cardVersions()
+            as $version
+        ) {
             $newer = $version->newer();
-            $out = [...$out, ...($newer === null ? [] : $this->changes->between($version->body, $newer->body))];
+            $out = [...$out, ...$newer === null ? [] : $this->changes->between($version->body, $newer->body)];
         }
 
         return $out;

@@ -22,17 +22,25 @@ use Thicket\Plants\Showing;
 /** Grounds, the list of their patches, and the map. */
 final class GroundController extends Controller
 {
-    private const SORTS = ['name' => 'name', 'area' => 'area_m2', 'setting' => 'setting', 'stands' => 'stands_count', 'changed' => 'updated_at'];
+    private const SORTS = [
+        'name' => 'name',
+        'area' => 'area_m2',
+        'setting' => 'setting',
+        'stands' => 'stands_count',
+        'changed' => 'updated_at',
+    ];
     private const MOST_PER_PAGE = 200;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly GroundWire $wire)
-    {
-    }
+    public function __construct(private readonly Catalogue $catalogue, private readonly GroundWire $wire) {}
 
     public function index(Request $request): JsonResponse
     {
-        $grounds = Ground::query()->ofCrew($this->user($request))
-            ->withCount(['patches' => fn (Builder $q) => $q->whereNull('archived_at')])->withSum(['patches' => fn (Builder $q) => $q->whereNull('archived_at')], 'area_m2')->orderBy('name')->get();
+        $grounds = Ground::query()
+            ->ofCrew($this->user($request))
+            ->withCount(['patches' => fn(Builder $q) => $q->whereNull('archived_at')])
+            ->withSum(['patches' => fn(Builder $q) => $q->whereNull('archived_at')], 'area_m2')
+            ->orderBy('name')
+            ->get();
 
         return $this->json(['data' => $grounds->map($this->wire->ground(...))->values()->all()]);
     }
@@ -47,15 +55,26 @@ final class GroundController extends Controller
         $elevation = $in->quantity('elevation', Dimension::Length);
         $zone = $in->text('timeZone', 60);
         $hardiness = Showing::readZone($in);
-        if ($zone !== null && !in_array($zone, \DateTimeZone::listIdentifiers(), true) && preg_match('#^Etc/GMT[+-]\d{1,2}$#', $zone) !== 1) {
+        if (
+            $zone !== null &&
+            !in_array($zone, \DateTimeZone::listIdentifiers(), true) &&
+            preg_match('#^Etc/GMT[+-]\d{1,2}$#', $zone) !== 1
+        ) {
             $in->fault('timeZone', 'Give a time zone such as Etc/GMT+5.');
         }
         $this->done($in);
         $this->mustBeNew($id, new Ground());
-        $ground = Ground::create(array_filter(['id' => $id]) + [
-            'crew_id' => $this->user($request)->crew_id, 'name' => $name, 'latitude' => $latitude, 'longitude' => $longitude,
-            'elevation_m' => (string) $elevation?->decimal(Unit::Metre, 1, \Brick\Math\RoundingMode::HALF_UP), 'time_zone' => $zone, 'hardiness_zone' => $hardiness,
-        ]);
+        $ground = Ground::create(
+            array_filter(['id' => $id]) + [
+                'crew_id' => $this->user($request)->crew_id,
+                'name' => $name,
+                'latitude' => $latitude,
+                'longitude' => $longitude,
+                'elevation_m' => (string) $elevation?->decimal(Unit::Metre, 1, \Brick\Math\RoundingMode::HALF_UP),
+                'time_zone' => $zone,
+                'hardiness_zone' => $hardiness,
+            ],
+        );
 
         return $this->json($this->wire->ground($ground->refresh()), 201, $ground->revision);
     }
@@ -67,7 +86,7 @@ final class GroundController extends Controller
         $in = $this->fields($request);
         $hardiness = Showing::readZone($in);
         $this->done($in);
-        $this->mustMatch($request, $ground->revision, fn (): array => $this->wire->ground($ground));
+        $this->mustMatch($request, $ground->revision, fn(): array => $this->wire->ground($ground));
         $ground->forceFill(['hardiness_zone' => $hardiness, 'revision' => $ground->revision + 1])->save();
 
         return $this->json($this->wire->ground($ground), 200, $ground->revision);
@@ -86,19 +105,43 @@ final class GroundController extends Controller
         $setting = $in->choiceOrNull('setting', $this->catalogue->sites());
         $archived = ($in->choiceOrNull('archived', ['yes', 'no']) ?? 'no') === 'yes';
         $this->done($in);
-        $query = $ground->patches()->reorder()->withCount('stands')
-            ->when($archived, fn (Builder $q) => $q->whereNotNull('archived_at'), fn (Builder $q) => $q->whereNull('archived_at'))
-            ->when($search !== null, fn (Builder $q) => $q->where('name', 'like', '%' . addcslashes((string) $search, '%_\\') . '%'))
-            ->when($setting !== null, fn (Builder $q) => $q->where('setting', $setting));
-        $found = $query->orderBy(self::SORTS[$sort], $order)->orderBy('id')->paginate(max(1, $perPage), ['*'], 'page', max(1, $page));
+        $query = $ground
+            ->patches()
+            ->reorder()
+            ->withCount('stands')
+            ->when(
+                $archived,
+                fn(Builder $q) => $q->whereNotNull('archived_at'),
+                fn(Builder $q) => $q->whereNull('archived_at'),
+            )
+            ->when(
+                $search !== null,
+                fn(Builder $q) => $q->where('name', 'like', '%' . addcslashes((string) $search, '%_\\') . '%'),
+            )
+            ->when($setting !== null, fn(Builder $q) => $q->where('setting', $setting));
+        $found = $query
+            ->orderBy(self::SORTS[$sort], $order)
+            ->orderBy('id')
+            ->paginate(max(1, $perPage), ['*'], 'page', max(1, $page));
         $lines = [];
-        foreach (Stand::query()->withLine()->whereIn('patch_id', array_map(static fn (Patch $p): string => $p->id, $found->items()))->get() as $stand) {
+        foreach (
+            Stand::query()
+                ->withLine()
+                ->whereIn('patch_id', array_map(static fn(Patch $p): string => $p->id, $found->items()))
+                ->get()
+            as $stand
+        ) {
             $lines[$stand->patch_id][] = $stands->line($stand, Trail::of($stand, $this->catalogue));
         }
 
         return $this->json([
-            'data' => array_map(fn (Patch $patch): array => $this->wire->line($patch, $lines[$patch->id] ?? []), $found->items()),
-            'page' => $found->currentPage(), 'pages' => max(1, $found->lastPage()), 'total' => $found->total(),
+            'data' => array_map(
+                fn(Patch $patch): array => $this->wire->line($patch, $lines[$patch->id] ?? []),
+                $found->items(),
+            ),
+            'page' => $found->currentPage(),
+            'pages' => max(1, $found->lastPage()),
+            'total' => $found->total(),
         ]);
     }
 

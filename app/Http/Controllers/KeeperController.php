@@ -21,9 +21,7 @@ final class KeeperController extends Controller
 {
     use ReadsOutlines;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly GroundWire $wire)
-    {
-    }
+    public function __construct(private readonly Catalogue $catalogue, private readonly GroundWire $wire) {}
 
     public function index(Request $request, string $groundId): JsonResponse
     {
@@ -48,7 +46,10 @@ final class KeeperController extends Controller
     public function storeBesidePatch(Request $request, string $patchId): JsonResponse
     {
         $patch = Patch::query()->ofCrew($this->user($request))->findOrFail($patchId);
-        $keeper = $this->create($this->fields($request), $request, ['ground_id' => $patch->ground_id, 'patch_id' => $patch->id]);
+        $keeper = $this->create($this->fields($request), $request, [
+            'ground_id' => $patch->ground_id,
+            'patch_id' => $patch->id,
+        ]);
 
         return $this->json($this->wire->keeper($keeper->refresh()), 201, $keeper->revision);
     }
@@ -60,8 +61,17 @@ final class KeeperController extends Controller
         $shape = $this->shapeOf($in, 'shape', Ground::query()->findOrFail($keeper->ground_id));
         $read = (new SituationReader($this->catalogue))->keeper($in);
         $in->faults->throwIfAny();
-        $this->mustMatch($request, $keeper->revision, fn (): array => $this->wire->keeper($keeper));
-        $keeper->forceFill(['kind' => $read->kind, 'name' => $read->name, 'body' => $this->body($request), 'revision' => $keeper->revision + 1] + $this->placed($shape))->save();
+        $this->mustMatch($request, $keeper->revision, fn(): array => $this->wire->keeper($keeper));
+        $keeper
+            ->forceFill(
+                [
+                    'kind' => $read->kind,
+                    'name' => $read->name,
+                    'body' => $this->body($request),
+                    'revision' => $keeper->revision + 1,
+                ] + $this->placed($shape),
+            )
+            ->save();
 
         return $this->json($this->wire->keeper($keeper), 200, $keeper->revision);
     }
@@ -70,7 +80,7 @@ final class KeeperController extends Controller
     public function destroy(Request $request, string $keeperId): JsonResponse
     {
         $keeper = $this->find($request, $keeperId);
-        $this->mustMatch($request, $keeper->revision, fn (): array => $this->wire->keeper($keeper));
+        $this->mustMatch($request, $keeper->revision, fn(): array => $this->wire->keeper($keeper));
         $keeper->forceFill(['archived_at' => now(), 'revision' => $keeper->revision + 1])->save();
 
         return $this->json($this->wire->keeper($keeper));
@@ -84,7 +94,10 @@ final class KeeperController extends Controller
         $in->faults->throwIfAny();
         $this->mustBeNew($id, new Keeper());
 
-        return Keeper::create(array_filter(['id' => $id]) + $place + ['kind' => $keeper->kind, 'name' => $keeper->name, 'body' => $this->body($request)]);
+        return Keeper::create(
+            array_filter(['id' => $id]) +
+                $place + ['kind' => $keeper->kind, 'name' => $keeper->name, 'body' => $this->body($request)],
+        );
     }
 
     /** @return array<string, mixed> as given, without what has columns of its own */
@@ -99,7 +112,9 @@ final class KeeperController extends Controller
     /** @return array<string, mixed> */
     private function placed(?Shape $shape): array
     {
-        return $shape === null ? [] : ['shape' => $shape->toGeoJson()] + array_combine(['west', 'south', 'east', 'north'], $shape->box());
+        return $shape === null
+            ? []
+            : ['shape' => $shape->toGeoJson()] + array_combine(['west', 'south', 'east', 'north'], $shape->box());
     }
 
     private function find(Request $request, string $id): Keeper

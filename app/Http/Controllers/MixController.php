@@ -34,9 +34,11 @@ use Thicket\Mix\SumSolver;
 /** The bench of sums, what is to be bought, and the mixing itself. */
 final class MixController extends Controller
 {
-    public function __construct(private readonly Catalogue $catalogue, private readonly Assembler $assembler, private readonly MixWire $wire)
-    {
-    }
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly Assembler $assembler,
+        private readonly MixWire $wire,
+    ) {}
 
     public function sums(Request $request): JsonResponse
     {
@@ -55,7 +57,12 @@ final class MixController extends Controller
             throw new \LogicException('refused above');
         }
 
-        return $this->json($this->wire->solved(SumSolver::solve($table, $given), $this->assembler->measuringTools($this->user($request)->crew)));
+        return $this->json(
+            $this->wire->solved(
+                SumSolver::solve($table, $given),
+                $this->assembler->measuringTools($this->user($request)->crew),
+            ),
+        );
     }
 
     public function purchase(Request $request): JsonResponse
@@ -81,7 +88,10 @@ final class MixController extends Controller
     {
         SecurityLog::note('exported', $request, ['what' => 'shopping']);
 
-        return new Response($shopping->csv($this->user($request)->crew), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="shopping.csv"']);
+        return new Response($shopping->csv($this->user($request)->crew), 200, [
+            'Content-Type' => 'text/csv; charset=UTF-8',
+            'Content-Disposition' => 'attachment; filename="shopping.csv"',
+        ]);
     }
 
     /** Sizes that a product is sold in, each with its price and the day of the price. */
@@ -94,19 +104,30 @@ final class MixController extends Controller
         $packs = [];
         foreach ($in->objects('packs', 8) as $item) {
             $size = $item->reading('size', null)?->quantity;
-            if ($size !== null && (!in_array($size->dimension(), [Dimension::Volume, Dimension::Mass], true) || !$size->amount->isPositive())) {
-                $item->fault('size', 'Give a volume such as 2.5 gal or 5 L, or a weight of a dry product such as 8 oz wt.');
+            if (
+                $size !== null &&
+                (!in_array($size->dimension(), [Dimension::Volume, Dimension::Mass], true) ||
+                    !$size->amount->isPositive())
+            ) {
+                $item->fault(
+                    'size',
+                    'Give a volume such as 2.5 gal or 5 L, or a weight of a dry product such as 8 oz wt.',
+                );
             }
             $price = $item->decimal('price', '0', '1000000');
             $on = $item->pastDayOrNull('on', $clock->today($user->crew->timeZone()));
             $item->noOthers();
             if ($size !== null && $price !== null) {
-                $packs[] = ['size' => $size->toWire()['value'] . ' ' . $size->unit->value, 'price' => $price, 'on' => $on?->format('Y-m-d')];
+                $packs[] = [
+                    'size' => $size->toWire()['value'] . ' ' . $size->unit->value,
+                    'price' => $price,
+                    'on' => $on?->format('Y-m-d'),
+                ];
             }
         }
         $this->done($in);
         $crew = $user->crew;
-        $this->mustMatch($request, $crew->revision, fn (): array => $shed->shed($crew));
+        $this->mustMatch($request, $crew->revision, fn(): array => $shed->shed($crew));
         $card->update(['packs' => $packs]);
         $crew->revision++;
         $crew->save();
@@ -114,12 +135,19 @@ final class MixController extends Controller
         return $this->json($shed->shed($crew), 200, $crew->revision);
     }
 
-    /** The step goes over to the newest confirmed version of its card; its recipe is reckoned again and has to be saved again. */
+    /**
+     * The step goes over to the newest confirmed version of its card; its recipe is reckoned again and has to be saved
+     * again.
+     */
     public function takeCard(Request $request, string $stepId, RecipeDesk $desk, StandWire $wire): JsonResponse
     {
         [$stand, $step] = $this->findStep($request, $stepId);
         $this->done($this->fields($request));
-        $this->mustMatch($request, $step->revision, fn (): array => $wire->recipe($stand, $step, $desk->solve($stand, $step)));
+        $this->mustMatch(
+            $request,
+            $step->revision,
+            fn(): array => $wire->recipe($stand, $step, $desk->solve($stand, $step)),
+        );
         $newer = $step->cardVersion?->newer();
         $recipe = $step->recipe;
         foreach (Step::PARTNERS as $name) {
@@ -133,13 +161,20 @@ final class MixController extends Controller
         if ($step->issuedSheet() !== null || $step->records->isNotEmpty()) {
             throw new Stopped(409, 'A sheet of this step is out; withdraw it first.');
         }
-        $step->update(['label_card_version_id' => $newer->id ?? $step->label_card_version_id, 'recipe' => $recipe, 'recipe_basis' => null, 'revision' => $step->revision + 1]);
+        $step->update([
+            'label_card_version_id' => $newer->id ?? $step->label_card_version_id,
+            'recipe' => $recipe,
+            'recipe_basis' => null,
+            'revision' => $step->revision + 1,
+        ]);
         [$stand, $step] = $this->findStep($request, $stepId);
 
         return $this->json($wire->recipe($stand, $step, $desk->solve($stand, $step)), 200, $step->revision);
     }
 
-    /** One load mixed: every addition confirmed once and in order, its product drawn from the shelf, its label written. */
+    /**
+     * One load mixed: every addition confirmed once and in order, its product drawn from the shelf, its label written.
+     */
     public function storeBatch(Request $request, string $stepId, MixBatch $mix, StandWire $wire): JsonResponse
     {
         [$stand, $step] = $this->findStep($request, $stepId);
@@ -147,14 +182,29 @@ final class MixController extends Controller
         $id = $in->uuidOrNull('id');
         $load = $in->int('load', 0, 100, 0);
         $confirmed = $in->strings('confirmed', null, 20);
-        $draws = array_map(static fn (Fields $d): array => [$d, $d->uuid('containerId'), $d->has('amount') ? $d->reading('amount', null)?->quantity : null], $in->objects('draws', 6));
+        $draws = array_map(
+            static fn(Fields $d): array => [
+                $d,
+                $d->uuid('containerId'),
+                $d->has('amount') ? $d->reading('amount', null)?->quantity : null,
+            ],
+            $in->objects('draws', 6),
+        );
         foreach ($draws as [$d]) {
             $d->has('amount') || $d->raw('amount');
             $d->noOthers();
         }
         $this->done($in);
         $this->mustBeNew($id, new Batch());
-        $batch = $mix($stand, $step, (int) $load, $confirmed, array_map(static fn (array $d): array => ['containerId' => (string) $d[1], 'amount' => $d[2]], $draws), $this->user($request), $id);
+        $batch = $mix(
+            $stand,
+            $step,
+            (int) $load,
+            $confirmed,
+            array_map(static fn(array $d): array => ['containerId' => (string) $d[1], 'amount' => $d[2]], $draws),
+            $this->user($request),
+            $id,
+        );
 
         return $this->json($mix->told($batch), 201);
     }
@@ -165,7 +215,9 @@ final class MixController extends Controller
         $this->done($this->query($request));
 
         /** @var list<Batch> $rows */
-        $rows = array_values(Batch::query()->where('step_id', $step->id)->orderByDesc('number')->get()->take(50)->all());
+        $rows = array_values(
+            Batch::query()->where('step_id', $step->id)->orderByDesc('number')->get()->take(50)->all(),
+        );
 
         return $this->json(['data' => array_map($mix->told(...), $rows)]);
     }
@@ -173,8 +225,15 @@ final class MixController extends Controller
     /** @return array{Stand, \App\Models\Step} */
     private function findStep(Request $request, string $id): array
     {
-        $stand = Stand::query()->ofCrew($this->user($request))->whereHas('steps', fn ($steps) => $steps->whereKey($id)->whereNotNull('active'))->withTrail()->firstOrFail();
+        $stand = Stand::query()
+            ->ofCrew($this->user($request))
+            ->whereHas('steps', fn($steps) => $steps->whereKey($id)->whereNotNull('active'))
+            ->withTrail()
+            ->firstOrFail();
 
-        return [$stand, $stand->steps->firstWhere('id', $id) ?? throw new \Illuminate\Database\Eloquent\ModelNotFoundException()];
+        return [
+            $stand,
+            $stand->steps->firstWhere('id', $id) ?? throw new \Illuminate\Database\Eloquent\ModelNotFoundException(),
+        ];
     }
 }

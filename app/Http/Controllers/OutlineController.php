@@ -30,9 +30,7 @@ final class OutlineController extends Controller
     private const WAYS = ['polygon', 'circle', 'rectangle', 'legs', 'walk', 'gpx', 'line'];
     private const MOST_FIXES = 20_000;
 
-    public function __construct(private readonly Sentences $sentences)
-    {
-    }
+    public function __construct(private readonly Sentences $sentences) {}
 
     public function trace(Request $request): JsonResponse
     {
@@ -51,7 +49,10 @@ final class OutlineController extends Controller
         } catch (Refused $e) {
             foreach ($e->faults as $fault) {
                 // a file within this body is its own document to its reader
-                $in->faults->add(in_array($fault['pointer'], ['', '/text'], true) ? "/{$given[0]}" : $fault['pointer'], $fault['message']);
+                $in->faults->add(
+                    in_array($fault['pointer'], ['', '/text'], true) ? "/{$given[0]}" : $fault['pointer'],
+                    $fault['message'],
+                );
             }
             $shape = null;
         }
@@ -62,7 +63,10 @@ final class OutlineController extends Controller
             'shape' => $shape->toGeoJson(),
             'area' => $shape->type === 'Polygon' ? Wire::ground(Outline::trusted($shape->parts)->area()) : null,
             'length' => Wire::quantity($shape->length()),
-            'notes' => array_map(fn (array $n): array => ['code' => $n[0], 'text' => $this->sentences->both("trace.{$n[0]}", $n[1])], $notes),
+            'notes' => array_map(
+                fn(array $n): array => ['code' => $n[0], 'text' => $this->sentences->both("trace.{$n[0]}", $n[1])],
+                $notes,
+            ),
         ]);
     }
 
@@ -74,7 +78,7 @@ final class OutlineController extends Controller
         }
         if ($way === 'polygon') {
             $mended = Mending::outline($in->raw('polygon'), $this->positionOf($ground), '/polygon');
-            $notes = array_map(static fn (string $code): array => [$code, []], $mended->mended);
+            $notes = array_map(static fn(string $code): array => [$code, []], $mended->mended);
 
             return Shape::ofOutline($mended->outline);
         }
@@ -107,7 +111,9 @@ final class OutlineController extends Controller
         $bearing = $in->decimal('bearing', '0', '360');
         $in->noOthers();
 
-        return $corner === null || $length === null || $width === null || $bearing === null ? null : Tracing::rectangle($corner, $length, $width, (float) $bearing);
+        return $corner === null || $length === null || $width === null || $bearing === null
+            ? null
+            : Tracing::rectangle($corner, $length, $width, (float) $bearing);
     }
 
     /** @param list<array{string, array<string, mixed>}> $notes */
@@ -120,7 +126,7 @@ final class OutlineController extends Controller
             $length = $this->length($leg, 'length', $pace);
             $bearing = $leg->decimal('bearing', '0', '360');
             $leg->noOthers();
-            $length === null || $bearing === null || $legs[] = ['length' => $length, 'bearing' => (float) $bearing];
+            $length === null || $bearing === null || ($legs[] = ['length' => $length, 'bearing' => (float) $bearing]);
         }
         $in->noOthers();
         $in->faults->throwIfAny();
@@ -144,8 +150,15 @@ final class OutlineController extends Controller
     private function length(Fields $in, string $name, ?Quantity $pace = null): ?Quantity
     {
         $raw = $pace === null ? null : $in->raw($name);
-        $length = ($pace !== null && is_string($raw) ? Tracing::paced($raw, $pace) : null) ?? $in->quantity($name, Dimension::Length);
-        if ($length !== null && ($length->isZero() || $length->isNegative() || $length->in(\Thicket\Measure\Unit::Kilometre)->isGreaterThan(20))) {
+        $length =
+            ($pace !== null && is_string($raw) ? Tracing::paced($raw, $pace) : null) ??
+            $in->quantity($name, Dimension::Length);
+        if (
+            $length !== null &&
+            ($length->isZero() ||
+                $length->isNegative() ||
+                $length->in(\Thicket\Measure\Unit::Kilometre)->isGreaterThan(20))
+        ) {
             return $in->fault($name, 'A length is more than nothing and at most 20 km.');
         }
 
@@ -161,7 +174,9 @@ final class OutlineController extends Controller
             $at = $item->moment('at');
             $dilution = $item->has('dilution') ? $item->decimal('dilution', '0', '100') : $item->raw('dilution');
             $item->noOthers();
-            $at === null || $position === null || $out[] = new Fix($position, $at, is_string($dilution) ? (float) $dilution : null);
+            $at === null ||
+                $position === null ||
+                ($out[] = new Fix($position, $at, is_string($dilution) ? (float) $dilution : null));
         }
         $in->faults->throwIfAny();
 
@@ -176,7 +191,14 @@ final class OutlineController extends Controller
         foreach (FileFormat::Gpx->read($text) as $entry) {
             if ($entry->shape !== null && $entry->shape->type !== 'Point') {
                 // a file has been looked through by whoever recorded it: order counts, times may be missing
-                return array_map(static fn (array $p, int $i): Fix => new Fix($p, (new \DateTimeImmutable('@0'))->modify('+' . $i * 60 . ' seconds')), $entry->shape->parts[0], array_keys($entry->shape->parts[0]));
+                return array_map(
+                    static fn(array $p, int $i): Fix => new Fix(
+                        $p,
+                        (new \DateTimeImmutable('@0'))->modify('+' . $i * 60 . ' seconds'),
+                    ),
+                    $entry->shape->parts[0],
+                    array_keys($entry->shape->parts[0]),
+                );
             }
         }
         throw Refused::at('/gpx', 'This file has no track; record the walk as a track.');

@@ -21,8 +21,14 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /** PDFs: asked for, waited for with one's place in the queue, fetched. */
 final class PaperController extends Controller
 {
-    public function store(Request $request, AskPaper $ask, SheetPdf $sheets, MixingCardPdf $cards, RecipeDesk $desk, StandWire $wire): JsonResponse
-    {
+    public function store(
+        Request $request,
+        AskPaper $ask,
+        SheetPdf $sheets,
+        MixingCardPdf $cards,
+        RecipeDesk $desk,
+        StandWire $wire,
+    ): JsonResponse {
         $user = $this->user($request);
         $in = $this->fields($request);
         $kind = $in->choice('kind', Paper::KINDS);
@@ -32,9 +38,18 @@ final class PaperController extends Controller
             $sheet = Sheet::query()->ofCrew($user)->findOrFail($of);
             [$name, $html] = ["job-sheet-{$sheet->number}.pdf", $sheets->html($sheet, $user->units)];
         } else {
-            $stand = Stand::query()->ofCrew($user)->whereHas('steps', fn ($steps) => $steps->whereKey($of)->whereNotNull('active'))->withTrail()->firstOrFail();
-            $step = $stand->steps->firstWhere('id', $of) ?? throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
-            [$name, $html] = ['mixing-card.pdf', $cards->html($wire->recipe($stand, $step, $desk->solve($stand, $step)), $stand, $step, $user->units)];
+            $stand = Stand::query()
+                ->ofCrew($user)
+                ->whereHas('steps', fn($steps) => $steps->whereKey($of)->whereNotNull('active'))
+                ->withTrail()
+                ->firstOrFail();
+            $step =
+                $stand->steps->firstWhere('id', $of) ??
+                throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
+            [$name, $html] = [
+                'mixing-card.pdf',
+                $cards->html($wire->recipe($stand, $step, $desk->solve($stand, $step)), $stand, $step, $user->units),
+            ];
         }
         SecurityLog::note('exported', $request, ['what' => $kind]);
         $paper = $ask($user, (string) $kind, $name, $html);
@@ -55,7 +70,16 @@ final class PaperController extends Controller
             throw new Stopped(409, 'This PDF is not made yet, or was put away; ask for it again.');
         }
 
-        return new BinaryFileResponse($paper->file('pdf'), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$paper->name}\"", 'Cache-Control' => 'private, no-store'], false);
+        return new BinaryFileResponse(
+            $paper->file('pdf'),
+            200,
+            [
+                'Content-Type' => 'application/pdf',
+                'Content-Disposition' => "inline; filename=\"{$paper->name}\"",
+                'Cache-Control' => 'private, no-store',
+            ],
+            false,
+        );
     }
 
     /** @return array{id: string, kind: string, state: string, ahead: int} */

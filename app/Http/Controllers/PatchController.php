@@ -36,9 +36,12 @@ final class PatchController extends Controller
 
     private const MOST_ZONES = 12;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly GroundWire $wire, private readonly JobClock $clock, private readonly KeepOutline $keepOutline)
-    {
-    }
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly GroundWire $wire,
+        private readonly JobClock $clock,
+        private readonly KeepOutline $keepOutline,
+    ) {}
 
     public function store(Request $request, string $groundId): JsonResponse
     {
@@ -52,8 +55,11 @@ final class PatchController extends Controller
         $this->done($in);
         $this->mustBeNew($id, new Patch());
         $patch = DB::transaction(function () use ($request, $id, $ground, $name, $setting, $outline, $how): Patch {
-            $patch = Patch::create(array_filter(['id' => $id]) + ['ground_id' => $ground->id, 'name' => $name, 'setting' => $setting]);
-            $outline !== null && ($this->keepOutline)($patch, $outline->outline, $this->today($ground), $this->user($request), $how);
+            $patch = Patch::create(
+                array_filter(['id' => $id]) + ['ground_id' => $ground->id, 'name' => $name, 'setting' => $setting],
+            );
+            $outline !== null &&
+                ($this->keepOutline)($patch, $outline->outline, $this->today($ground), $this->user($request), $how);
 
             return $patch;
         });
@@ -76,7 +82,7 @@ final class PatchController extends Controller
         $from = $in->pastDayOrNull('validFrom', $this->today($patch->ground)) ?? $this->today($patch->ground);
         $how = $this->how($in);
         $this->done($in);
-        $this->mustMatch($request, $patch->revision, fn (): array => $this->wire->patch($patch));
+        $this->mustMatch($request, $patch->revision, fn(): array => $this->wire->patch($patch));
         $this->change($patch, function () use ($request, $patch, $name, $setting, $outline, $from, $how): void {
             $patch->fill(array_filter(['name' => $name, 'setting' => $setting]));
             $outline !== null && ($this->keepOutline)($patch, $outline->outline, $from, $this->user($request), $how);
@@ -94,7 +100,9 @@ final class PatchController extends Controller
         $versions = $patch->outlines;
         if ($on !== null) {
             // as it was on that day: the newest that held by then
-            $versions = $versions->filter(static fn ($o): bool => $o->valid_from->format('Y-m-d') <= $on->format('Y-m-d'))->take(1);
+            $versions = $versions
+                ->filter(static fn($o): bool => $o->valid_from->format('Y-m-d') <= $on->format('Y-m-d'))
+                ->take(1);
         }
 
         return $this->json(['data' => $versions->map($this->wire->outline(...))->values()->all()]);
@@ -108,7 +116,7 @@ final class PatchController extends Controller
         $json = $in->raw('line');
         $name = $in->text('name', 110);
         try {
-            $line = Positions::line(is_array($json) ? ($json['coordinates'] ?? null) : null, '/line/coordinates');
+            $line = Positions::line(is_array($json) ? $json['coordinates'] ?? null : null, '/line/coordinates');
             $pieces = $name === null || count($line) < 2 ? [] : OutlineEdit::split($this->current($patch), $line);
             count($line) < 2 && $in->fault('line', 'A line needs at least two positions.');
         } catch (Refused $e) {
@@ -116,12 +124,16 @@ final class PatchController extends Controller
             $in->fault('line', $e->faults[0]['message']);
         }
         $this->done($in);
-        $this->mustMatch($request, $patch->revision, fn (): array => $this->wire->patch($patch));
+        $this->mustMatch($request, $patch->revision, fn(): array => $this->wire->patch($patch));
         $made = [];
         $this->change($patch, function () use ($request, $patch, $pieces, $name, &$made): void {
             ($this->keepOutline)($patch, $pieces[0], $this->today($patch->ground), $this->user($request), 'split');
             foreach (array_slice($pieces, 1) as $i => $piece) {
-                $new = Patch::create(['ground_id' => $patch->ground_id, 'name' => $i === 0 ? $name : "{$name} " . ($i + 1), 'setting' => $patch->setting]);
+                $new = Patch::create([
+                    'ground_id' => $patch->ground_id,
+                    'name' => $i === 0 ? $name : "{$name} " . ($i + 1),
+                    'setting' => $patch->setting,
+                ]);
                 ($this->keepOutline)($new, $piece, $this->today($patch->ground), $this->user($request), 'split');
                 $made[] = $new->id;
             }
@@ -137,31 +149,54 @@ final class PatchController extends Controller
         $in = $this->fields($request);
         $ids = $in->strings('patches', null, 20, 36);
         /** @var \Illuminate\Database\Eloquent\Collection<int, Patch> $others */
-        $others = Patch::query()->with(['outline', 'stands.steps.sheets'])->where('ground_id', $patch->ground_id)->where('archived_at', null)->where('id', '!=', $patch->id)->whereIn('id', $ids)->get();
+        $others = Patch::query()
+            ->with(['outline', 'stands.steps.sheets'])
+            ->where('ground_id', $patch->ground_id)
+            ->where('archived_at', null)
+            ->where('id', '!=', $patch->id)
+            ->whereIn('id', $ids)
+            ->get();
         if ($ids === [] || $others->count() !== count(array_unique($ids))) {
             $in->fault('patches', 'Name patches of this ground that are in use.');
         }
         $outline = null;
         try {
-            $all = [$this->current($patch), ...$others->map(fn (Patch $p): Outline => $this->current($p))->all()];
+            $all = [$this->current($patch), ...$others->map(fn(Patch $p): Outline => $this->current($p))->all()];
             $outline = $others->isEmpty() ? null : OutlineEdit::merge($all);
         } catch (Refused $e) {
             $in->fault('patches', $e->faults[0]['message']);
         }
         $this->done($in);
-        $this->mustMatch($request, $patch->revision, fn (): array => $this->wire->patch($patch));
+        $this->mustMatch($request, $patch->revision, fn(): array => $this->wire->patch($patch));
         foreach ($others as $other) {
-            if ($other->stands->contains(fn (Stand $s): bool => $s->steps->contains(fn ($step): bool => $step->sheets->isNotEmpty()))) {
-                throw new Stopped(409, "{$other->name} has job sheets; its records belong to its own outline. Join the others into it instead.");
+            if (
+                $other->stands->contains(
+                    fn(Stand $s): bool => $s->steps->contains(fn($step): bool => $step->sheets->isNotEmpty()),
+                )
+            ) {
+                throw new Stopped(
+                    409,
+                    "{$other->name} has job sheets; its records belong to its own outline. Join the others into " .
+                        'it instead.',
+                );
             }
         }
         $this->change($patch, function () use ($request, $patch, $others, $outline): void {
-            $outline === null || ($this->keepOutline)($patch, $outline, $this->today($patch->ground), $this->user($request), 'merged');
+            $outline === null ||
+                ($this->keepOutline)($patch, $outline, $this->today($patch->ground), $this->user($request), 'merged');
             foreach ($others as $other) {
                 foreach (['stands', 'steps', 'keepers', 'observations'] as $table) {
-                    DB::table($table)->where('patch_id', $other->id)->update(['patch_id' => $patch->id]);
+                    DB::table($table)
+                        ->where('patch_id', $other->id)
+                        ->update(['patch_id' => $patch->id]);
                 }
-                $other->forceFill(['archived_at' => now(), 'archived_reason' => mb_substr("Joined into {$patch->name}", 0, 300), 'revision' => $other->revision + 1])->save();
+                $other
+                    ->forceFill([
+                        'archived_at' => now(),
+                        'archived_reason' => mb_substr("Joined into {$patch->name}", 0, 300),
+                        'revision' => $other->revision + 1,
+                    ])
+                    ->save();
             }
         });
 
@@ -181,9 +216,10 @@ final class PatchController extends Controller
             $in->fault('hole', $e->faults[0]['message']);
         }
         $this->done($in);
-        $this->mustMatch($request, $patch->revision, fn (): array => $this->wire->patch($patch));
+        $this->mustMatch($request, $patch->revision, fn(): array => $this->wire->patch($patch));
         $this->change($patch, function () use ($request, $patch, $outline): void {
-            $outline === null || ($this->keepOutline)($patch, $outline, $this->today($patch->ground), $this->user($request), 'hole');
+            $outline === null ||
+                ($this->keepOutline)($patch, $outline, $this->today($patch->ground), $this->user($request), 'hole');
         });
 
         return $this->answer($this->find($request, $patchId));
@@ -196,9 +232,12 @@ final class PatchController extends Controller
         $archived = $in->bool('archived', true);
         $reason = $archived ? $in->text('reason', 300) : $in->textOrNull('reason', 300);
         $this->done($in);
-        $this->mustMatch($request, $patch->revision, fn (): array => $this->wire->patch($patch));
+        $this->mustMatch($request, $patch->revision, fn(): array => $this->wire->patch($patch));
         $this->change($patch, static function () use ($patch, $archived, $reason): void {
-            $patch->forceFill(['archived_at' => $archived ? now() : null, 'archived_reason' => $archived ? $reason : null]);
+            $patch->forceFill([
+                'archived_at' => $archived ? now() : null,
+                'archived_reason' => $archived ? $reason : null,
+            ]);
         });
 
         return $this->answer($this->find($request, $patchId));
@@ -235,7 +274,12 @@ final class PatchController extends Controller
         $this->done($in);
         $this->change($patch, static function () use ($patch, $zones): void {
             foreach ($zones as $name => $outline) {
-                Zone::create(['patch_id' => $patch->id, 'name' => $name, 'outline' => $outline->toGeoJson(), 'area_m2' => $outline->area()->toWire()['value']]);
+                Zone::create([
+                    'patch_id' => $patch->id,
+                    'name' => $name,
+                    'outline' => $outline->toGeoJson(),
+                    'area_m2' => $outline->area()->toWire()['value'],
+                ]);
             }
         });
 
@@ -268,17 +312,33 @@ final class PatchController extends Controller
             if ($fact?->at !== null && $fact->at > $now->modify('+5 minutes')) {
                 $item->fault('at', 'This lies in the future.');
             }
-            if ($fact !== null && $fact->name->isDay() && $fact->value instanceof \DateTimeImmutable && $fact->value > $this->today($patch->ground)) {
+            if (
+                $fact !== null &&
+                $fact->name->isDay() &&
+                $fact->value instanceof \DateTimeImmutable &&
+                $fact->value > $this->today($patch->ground)
+            ) {
                 $item->fault('value', 'This day is still to come.');
             }
             $body = is_array($raw) && is_array($raw[$i] ?? null) ? $raw[$i] : [];
             unset($body['species']);
-            $rows[] = ['fact' => $fact?->name->value, 'species' => $fact?->name === FactName::LeafOut ? $species : null, 'body' => $body, 'at' => ($fact->at ?? $now)->setTimezone(new \DateTimeZone('UTC'))];
+            $rows[] = [
+                'fact' => $fact?->name->value,
+                'species' => $fact?->name === FactName::LeafOut ? $species : null,
+                'body' => $body,
+                'at' => ($fact->at ?? $now)->setTimezone(new \DateTimeZone('UTC')),
+            ];
         }
         $this->done($in);
         DB::transaction(function () use ($rows, $patch, $request): void {
             foreach ($rows as $row) {
-                Observation::create($row + ['patch_id' => $patch->id, 'ground_id' => $patch->ground_id, 'made_by' => $this->user($request)->id]);
+                Observation::create(
+                    $row + [
+                        'patch_id' => $patch->id,
+                        'ground_id' => $patch->ground_id,
+                        'made_by' => $this->user($request)->id,
+                    ],
+                );
             }
         });
 
@@ -320,12 +380,17 @@ final class PatchController extends Controller
 
     private function current(Patch $patch): Outline
     {
-        return $patch->outline === null ? throw new Refused([['pointer' => '/patches', 'message' => "{$patch->name} has no outline yet."]]) : Outline::trusted($patch->outline->outline['coordinates']);
+        return $patch->outline === null
+            ? throw new Refused([['pointer' => '/patches', 'message' => "{$patch->name} has no outline yet."]])
+            : Outline::trusted($patch->outline->outline['coordinates']);
     }
 
     private function find(Request $request, string $id): Patch
     {
-        return Patch::query()->ofCrew($this->user($request))->with(['ground.crew', 'outline', 'keepers', 'zones'])->findOrFail($id);
+        return Patch::query()
+            ->ofCrew($this->user($request))
+            ->with(['ground.crew', 'outline', 'keepers', 'zones'])
+            ->findOrFail($id);
     }
 
     private function findWithOutline(Request $request, string $id): Patch
@@ -338,9 +403,21 @@ final class PatchController extends Controller
     /** @param array<string, mixed> $more */
     private function answer(Patch $patch, int $status = 200, array $more = []): JsonResponse
     {
-        $stands = Stand::query()->where('patch_id', $patch->id)->withLine()->orderBy('created_at')->orderBy('id')->get();
+        $stands = Stand::query()
+            ->where('patch_id', $patch->id)
+            ->withLine()
+            ->orderBy('created_at')
+            ->orderBy('id')
+            ->get();
         $wire = app(StandWire::class);
 
-        return $this->json($this->wire->patch($patch, $stands->map(fn (Stand $s): array => $wire->line($s, Trail::of($s, $this->catalogue)))->values()->all()) + $more, $status, $patch->revision);
+        return $this->json(
+            $this->wire->patch(
+                $patch,
+                $stands->map(fn(Stand $s): array => $wire->line($s, Trail::of($s, $this->catalogue)))->values()->all(),
+            ) + $more,
+            $status,
+            $patch->revision,
+        );
     }
 }

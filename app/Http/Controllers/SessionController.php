@@ -23,9 +23,7 @@ use Illuminate\Support\Str;
 /** Who is here: signing in and out, the password again, and the first account of an empty installation. */
 final class SessionController extends Controller
 {
-    public function __construct(private readonly Tries $tries)
-    {
-    }
+    public function __construct(private readonly Tries $tries) {}
 
     public function show(Request $request): JsonResponse
     {
@@ -42,10 +40,16 @@ final class SessionController extends Controller
         $password = $in->secret('password');
         $this->done($in);
         $account = Address::folded((string) $email);
-        $user = $this->tries->signIn($account, (string) $request->ip(), fn (): ?User => $this->withPassword(User::query()->where('email', $account)->first(), (string) $password));
+        $user = $this->tries->signIn(
+            $account,
+            (string) $request->ip(),
+            fn(): ?User => $this->withPassword(User::query()->where('email', $account)->first(), (string) $password),
+        );
         if ($user === null) {
             SecurityLog::note('sign-in refused', $request, ['account' => $account]);
-            throw new Stopped(422, 'Name and password do not go together.', ['errors' => [['pointer' => '/password', 'message' => 'Name and password do not go together.']]]);
+            throw new Stopped(422, 'Name and password do not go together.', [
+                'errors' => [['pointer' => '/password', 'message' => 'Name and password do not go together.']],
+            ]);
         }
 
         return $this->json(self::who($this->enter($request, $user)));
@@ -69,9 +73,16 @@ final class SessionController extends Controller
         $password = $in->secret('password');
         $this->done($in);
         $user = $this->user($request);
-        if (!$this->tries->confirm($user->id, static fn (): ?bool => Hash::check((string) $password, $user->password) ?: null)) {
+        if (
+            !$this->tries->confirm(
+                $user->id,
+                static fn(): ?bool => Hash::check((string) $password, $user->password) ?: null,
+            )
+        ) {
             SecurityLog::note('password refused', $request);
-            throw new Stopped(422, 'That is not your password.', ['errors' => [['pointer' => '/password', 'message' => 'That is not your password.']]]);
+            throw new Stopped(422, 'That is not your password.', [
+                'errors' => [['pointer' => '/password', 'message' => 'That is not your password.']],
+            ]);
         }
         $request->session()->put(self::passwordKey($user), time());
 
@@ -90,27 +101,50 @@ final class SessionController extends Controller
         if ($email !== null && filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
             $in->fault('email', 'Write an address such as ada@trust.example.');
         }
-        $weak = $password === null ? null : PasswordStrength::fault($password, array_filter([$name, $email, $crewName]));
+        $weak =
+            $password === null ? null : PasswordStrength::fault($password, array_filter([$name, $email, $crewName]));
         $weak === null || $in->fault('password', $weak);
         $this->done($in);
-        $user = $this->tries->setup((string) $request->ip(), static fn (): ?User => DB::transaction(static function () use ($code, $crewName, $name, $email, $password): ?User {
-            $kept = DB::table('installation')->where('key', 'setup_code')->lockForUpdate()->value('value');
-            if (!is_string($kept) || User::query()->exists()) {
-                throw new Stopped(409, 'The first account is made already; sign in.');
-            }
-            if (!hash_equals($kept, (string) $code)) {
-                return null;
-            }
-            $crew = Crew::create(['name' => (string) $crewName, 'settings' => []]);
-            $user = User::create(['crew_id' => $crew->id, 'role' => 'lead', 'name' => (string) $name, 'email' => Address::folded((string) $email), 'password' => (string) $password]);
-            Person::create(['crew_id' => $crew->id, 'user_id' => $user->id, 'name' => (string) $name, 'clearances' => []]);
-            DB::table('installation')->where('key', 'setup_code')->delete();
+        $user = $this->tries->setup(
+            (string) $request->ip(),
+            static fn(): ?User => DB::transaction(static function () use (
+                $code,
+                $crewName,
+                $name,
+                $email,
+                $password,
+            ): ?User {
+                $kept = DB::table('installation')->where('key', 'setup_code')->lockForUpdate()->value('value');
+                if (!is_string($kept) || User::query()->exists()) {
+                    throw new Stopped(409, 'The first account is made already; sign in.');
+                }
+                if (!hash_equals($kept, (string) $code)) {
+                    return null;
+                }
+                $crew = Crew::create(['name' => (string) $crewName, 'settings' => []]);
+                $user = User::create([
+                    'crew_id' => $crew->id,
+                    'role' => 'lead',
+                    'name' => (string) $name,
+                    'email' => Address::folded((string) $email),
+                    'password' => (string) $password,
+                ]);
+                Person::create([
+                    'crew_id' => $crew->id,
+                    'user_id' => $user->id,
+                    'name' => (string) $name,
+                    'clearances' => [],
+                ]);
+                DB::table('installation')->where('key', 'setup_code')->delete();
 
-            return $user->refresh();
-        }));
+                return $user->refresh();
+            }),
+        );
         if ($user === null) {
             SecurityLog::note('setup refused', $request);
-            throw new Stopped(422, 'That is not the setup code.', ['errors' => [['pointer' => '/code', 'message' => 'That is not the code that bin/start printed.']]]);
+            throw new Stopped(422, 'That is not the setup code.', [
+                'errors' => [['pointer' => '/code', 'message' => 'That is not the code that bin/start printed.']],
+            ]);
         }
 
         return $this->json(self::who($this->enter($request, $user)), 201);
@@ -131,7 +165,11 @@ final class SessionController extends Controller
     /** A session is a browser's, of this very address: a call from elsewhere has none to enter, end or confirm. */
     private function mustBeBrowser(Request $request): void
     {
-        $request->hasSession() || throw new Stopped(400, 'Sessions are for pages of this address: send its Origin or Referer with the request.');
+        $request->hasSession() ||
+            throw new Stopped(
+                400,
+                'Sessions are for pages of this address: send its Origin or Referer with the request.',
+            );
     }
 
     /** Nothing of whoever was here before stays: not their confirmed password, not their session's id or token. */
@@ -145,10 +183,15 @@ final class SessionController extends Controller
         return $user;
     }
 
-    /** The account if the password is its own; where there is no such account the same time is spent on a hash of nobody's. */
+    /**
+     * The account if the password is its own; where there is no such account the same time is spent on a hash of
+     * nobody's.
+     */
     private function withPassword(?User $user, string $password): ?User
     {
-        $hash = $user->password ?? Cache::rememberForever('hash-of-nobody', static fn (): string => Hash::make(Str::random(40)));
+        $hash =
+            $user->password ??
+            Cache::rememberForever('hash-of-nobody', static fn(): string => Hash::make(Str::random(40)));
         if (!Hash::check($password, $hash) || $user === null) {
             return null;
         }
@@ -163,8 +206,23 @@ final class SessionController extends Controller
         $user?->loadMissing(['crew', 'person']);
 
         return [
-            'user' => $user === null ? null : ['id' => $user->id, 'name' => $user->name, 'email' => $user->email, 'role' => $user->role, 'units' => $user->units, 'light' => $user->light, 'mayWrite' => $user->mayWrite(), 'isLead' => $user->isLead()],
-            'crew' => $user === null ? null : ['id' => $user->crew->id, 'name' => $user->crew->name, 'timeZone' => $user->crew->timeZone()],
+            'user' =>
+                $user === null
+                    ? null
+                    : [
+                        'id' => $user->id,
+                        'name' => $user->name,
+                        'email' => $user->email,
+                        'role' => $user->role,
+                        'units' => $user->units,
+                        'light' => $user->light,
+                        'mayWrite' => $user->mayWrite(),
+                        'isLead' => $user->isLead(),
+                    ],
+            'crew' =>
+                $user === null
+                    ? null
+                    : ['id' => $user->crew->id, 'name' => $user->crew->name, 'timeZone' => $user->crew->timeZone()],
             'demo' => DB::table('installation')->where('key', 'demo')->exists(),
             'setupNeeded' => DB::table('installation')->where('key', 'setup_code')->exists(),
         ];

@@ -26,9 +26,7 @@ use Thicket\Mix\LabelCard as Card;
 /** Label cards with their versions, sprayers, people and the crew's choices. */
 final class ShedController extends Controller
 {
-    public function __construct(private readonly Catalogue $catalogue, private readonly ShedWire $wire)
-    {
-    }
+    public function __construct(private readonly Catalogue $catalogue, private readonly ShedWire $wire) {}
 
     public function show(Request $request): JsonResponse
     {
@@ -53,19 +51,34 @@ final class ShedController extends Controller
         $user = $this->user($request);
         SecurityLog::note('card entered', $request, ['product' => $card->product]);
         DB::transaction(function () use ($id, $body, $card, $user): void {
-            $row = LabelCard::query()->where('crew_id', $user->crew_id)->lockForUpdate()->find($id ?? '');
+            $row = LabelCard::query()
+                ->where('crew_id', $user->crew_id)
+                ->lockForUpdate()
+                ->find($id ?? '');
             $row === null && $this->mustBeNew($id, new LabelCard(), 'cardId');
-            $row ??= LabelCard::create(array_filter(['id' => $id]) + ['crew_id' => $user->crew_id, 'product' => $card->product ?? '']);
-            LabelCardVersion::create(['label_card_id' => $row->id, 'version' => 1 + (int) LabelCardVersion::query()->where('label_card_id', $row->id)->max('version'), 'body' => $body, 'entered_by' => $user->id]);
+            $row ??= LabelCard::create(
+                array_filter(['id' => $id]) + ['crew_id' => $user->crew_id, 'product' => $card->product ?? ''],
+            );
+            LabelCardVersion::create([
+                'label_card_id' => $row->id,
+                'version' => 1 + (int) LabelCardVersion::query()->where('label_card_id', $row->id)->max('version'),
+                'body' => $body,
+                'entered_by' => $user->id,
+            ]);
         });
 
         return $this->json($this->wire->shed($user->crew), 201);
     }
 
-    /** The newest version of a card as a document that another crew can enter; nobody's confirmation travels with it. */
+    /**
+     * The newest version of a card as a document that another crew can enter; nobody's confirmation travels with it.
+     */
     public function exportCard(Request $request, string $cardId): JsonResponse
     {
-        $card = LabelCard::query()->where('crew_id', $this->user($request)->crew_id)->with('versions')->findOrFail($cardId);
+        $card = LabelCard::query()
+            ->where('crew_id', $this->user($request)->crew_id)
+            ->with('versions')
+            ->findOrFail($cardId);
         $this->done($this->query($request));
         $version = $card->versions->first() ?? throw new Stopped(409, 'This card has no version yet.');
 
@@ -78,7 +91,9 @@ final class ShedController extends Controller
     {
         Gate::authorize('lead');
         $user = $this->user($request);
-        $version = LabelCardVersion::query()->whereHas('card', fn ($card) => $card->where('crew_id', $user->crew_id))->findOrFail($versionId);
+        $version = LabelCardVersion::query()
+            ->whereHas('card', fn($card) => $card->where('crew_id', $user->crew_id))
+            ->findOrFail($versionId);
         $in = $this->fields($request);
         $this->done($in);
         $this->passwordAgain($request);
@@ -104,21 +119,29 @@ final class ShedController extends Controller
         $weights = $in->has('weights') ? Weights::read($in) : null;
         $prices = $in->has('prices') ? $in->raw('prices') : null;
         if ($in->has('prices')) {
-            Prices::read(is_array($prices) ? Fields::of($prices, $in->faults, pointer: '/prices') : $in->object('prices'), $this->catalogue, $today);
+            Prices::read(
+                is_array($prices) ? Fields::of($prices, $in->faults, pointer: '/prices') : $in->object('prices'),
+                $this->catalogue,
+                $today,
+            );
         }
         $kit = [];
         foreach ($in->objects('kit', 40) as $item) {
-            $kit[] = ['item' => $item->text('item', 80) ?? '', 'amount' => $item->decimal('amount', '0', '1000000') ?? '0', 'on' => $item->pastDayOrNull('on', $today)?->format('Y-m-d')];
+            $kit[] = [
+                'item' => $item->text('item', 80) ?? '',
+                'amount' => $item->decimal('amount', '0', '1000000') ?? '0',
+                'on' => $item->pastDayOrNull('on', $today)?->format('Y-m-d'),
+            ];
             $item->noOthers();
         }
         $limits = $in->has('stemLimits') ? SituationReader::stemLimits($in) : null;
         $in->has('stemLimits') || $in->raw('stemLimits');
         $figures = $in->has('figures') ? OwnFigures::read($in, 'figures', $this->catalogue->coefficients()) : null;
         $this->done($in);
-        $this->mustMatch($request, $crew->revision, fn (): array => $this->wire->shed($crew));
+        $this->mustMatch($request, $crew->revision, fn(): array => $this->wire->shed($crew));
         $settings = $crew->settings;
         $settings['schools'] = $schools + ($settings['schools'] ?? []);
-        $settings['stance'] = $stance ?? $settings['stance'] ?? 'any';
+        $settings['stance'] = $stance ?? ($settings['stance'] ?? 'any');
         if ($fuelOil !== null) {
             $settings['fuelOil'] = $fuelOil;
         }
@@ -133,7 +156,13 @@ final class ShedController extends Controller
             $settings['kit'] = $kit;
         }
         if ($limits !== null) {
-            $settings['stemLimits'] = array_map(static fn (Quantity $q): string => "{$q->amount->toScale(4, \Brick\Math\RoundingMode::HALF_UP)->stripTrailingZeros()} {$q->unit->value}", $limits);
+            $settings['stemLimits'] = array_map(
+                static fn(Quantity $q): string => "{$q->amount->toScale(
+                    4,
+                    \Brick\Math\RoundingMode::HALF_UP,
+                )->stripTrailingZeros()} {$q->unit->value}",
+                $limits,
+            );
         }
         if ($figures !== null) {
             $settings['figures'] = $figures->own;

@@ -31,9 +31,7 @@ final class SightingController extends Controller
     private const PER_PAGE = 50;
     private const MOST_PHOTOS = 12;
 
-    public function __construct(private readonly SightingWire $wire)
-    {
-    }
+    public function __construct(private readonly SightingWire $wire) {}
 
     public function index(Request $request, Catalogue $catalogue): JsonResponse
     {
@@ -50,11 +48,22 @@ final class SightingController extends Controller
         $species === null || $query->where('species', $species === 'unknown' ? null : $species);
         if ($before !== null) {
             $last = Sighting::query()->ofCrew($this->user($request))->findOrFail($before);
-            $query->where(fn ($q) => $q->where('seen_at', '<', $last->seen_at)->orWhere(fn ($same) => $same->where('seen_at', $last->seen_at)->where('id', '<', $last->id)));
+            $query->where(
+                fn($q) => $q
+                    ->where('seen_at', '<', $last->seen_at)
+                    ->orWhere(fn($same) => $same->where('seen_at', $last->seen_at)->where('id', '<', $last->id)),
+            );
         }
-        $page = $query->orderByDesc('seen_at')->orderByDesc('id')->limit(self::PER_PAGE + 1)->get();
+        $page = $query
+            ->orderByDesc('seen_at')
+            ->orderByDesc('id')
+            ->limit(self::PER_PAGE + 1)
+            ->get();
 
-        return $this->json(['data' => $page->take(self::PER_PAGE)->map($this->wire->sighting(...))->values()->all(), 'next' => $page->count() > self::PER_PAGE ? $page->get(self::PER_PAGE - 1)?->id : null]);
+        return $this->json([
+            'data' => $page->take(self::PER_PAGE)->map($this->wire->sighting(...))->values()->all(),
+            'next' => $page->count() > self::PER_PAGE ? $page->get(self::PER_PAGE - 1)?->id : null,
+        ]);
     }
 
     public function show(Request $request, string $id): JsonResponse
@@ -69,14 +78,17 @@ final class SightingController extends Controller
         return $this->answer($this->find($request, $sighting->id), 201);
     }
 
-    /** Place, observer, confidence, confirmer and remarks may be put right; what was seen and how it ranked stay as they were. */
+    /**
+     * Place, observer, confidence, confirmer and remarks may be put right; what was seen and how it ranked stay as they
+     * were.
+     */
     public function update(Request $request, string $id, KeepSighting $keep): JsonResponse
     {
         $sighting = $this->find($request, $id);
         $in = $this->fields($request);
         $row = $keep->told($in, $sighting->ground) + $keep->point($in, $sighting->ground);
         $this->done($in);
-        $this->mustMatch($request, $sighting->revision, fn (): array => $this->wire->sighting($sighting));
+        $this->mustMatch($request, $sighting->revision, fn(): array => $this->wire->sighting($sighting));
         $sighting->forceFill($row + ['revision' => $sighting->revision + 1])->save();
 
         return $this->answer($this->find($request, $id));
@@ -87,8 +99,13 @@ final class SightingController extends Controller
     {
         $sighting = $this->find($request, $id);
         $upload = $request->file('photo');
-        if (!$upload instanceof UploadedFile || !$upload->isValid()) {
-            throw Refused::at('/photo', $upload instanceof UploadedFile ? 'The picture did not arrive whole; it may be larger than 12 MB.' : 'Send one picture as the form field photo.');
+        if (!($upload instanceof UploadedFile) || !$upload->isValid()) {
+            throw Refused::at(
+                '/photo',
+                $upload instanceof UploadedFile
+                    ? 'The picture did not arrive whole; it may be larger than 12 MB.'
+                    : 'Send one picture as the form field photo.',
+            );
         }
         if ($sighting->photos->count() >= self::MOST_PHOTOS) {
             throw Refused::at('/photo', 'A sighting holds at most ' . self::MOST_PHOTOS . ' pictures.');
@@ -98,14 +115,23 @@ final class SightingController extends Controller
         $offered = $taken['offered'];
         unset($taken['offered']);
         try {
-            $photo = Photo::create(['id' => $photoId, 'sighting_id' => $sighting->id, 'made_by' => $this->user($request)->id] + $taken);
+            $photo = Photo::create(
+                ['id' => $photoId, 'sighting_id' => $sighting->id, 'made_by' => $this->user($request)->id] + $taken,
+            );
             $chain->add($sighting->ground->crew_id, Sealed::Photo, $photo->id);
         } catch (\Throwable $e) {
             $store->drop($photoId);
             throw $e;
         }
 
-        return $this->json(['sighting' => $this->wire->sighting($this->find($request, $id)), 'photo' => $photoId, 'offeredPlace' => $offered], 201);
+        return $this->json(
+            [
+                'sighting' => $this->wire->sighting($this->find($request, $id)),
+                'photo' => $photoId,
+                'offeredPlace' => $offered,
+            ],
+            201,
+        );
     }
 
     public function dropPhoto(Request $request, string $id, PhotoStore $store, Chain $chain): JsonResponse
@@ -115,7 +141,7 @@ final class SightingController extends Controller
         $chain->add($photo->sighting->ground->crew_id, Sealed::PhotoDropped, $photo->id);
         $photo->delete();
         // the file goes once it is sure that the row is gone
-        DB::afterCommit(static fn () => $store->drop($photo->file));
+        DB::afterCommit(static fn() => $store->drop($photo->file));
 
         return $this->answer($this->find($request, $photo->sighting_id));
     }
@@ -126,7 +152,16 @@ final class SightingController extends Controller
         $photo = $this->photo($id);
         Gate::authorize('view', $photo);
 
-        return new BinaryFileResponse($store->path($photo->file, $size), 200, ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=86400', 'Content-Security-Policy' => "default-src 'none'"], false);
+        return new BinaryFileResponse(
+            $store->path($photo->file, $size),
+            200,
+            [
+                'Content-Type' => 'image/jpeg',
+                'Cache-Control' => 'private, max-age=86400',
+                'Content-Security-Policy' => "default-src 'none'",
+            ],
+            false,
+        );
     }
 
     /** @return Response Darwin Core occurrences */
@@ -141,12 +176,17 @@ final class SightingController extends Controller
 
         SecurityLog::note('exported', $request, ['what' => 'sightings']);
 
-        return new Response($file->of($query->orderBy('seen_at')->orderBy('id')->get()), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="sightings-' . Str::slug($ground->name ?? 'all') . '.csv"']);
+        return new Response($file->of($query->orderBy('seen_at')->orderBy('id')->get()), 200, [
+            'Content-Type' => 'text/csv; charset=UTF-8',
+            'Content-Disposition' => 'attachment; filename="sightings-' . Str::slug($ground->name ?? 'all') . '.csv"',
+        ]);
     }
 
     private function photo(string $id): Photo
     {
-        return Photo::query()->with(['sighting.ground'])->findOrFail($id);
+        return Photo::query()
+            ->with(['sighting.ground'])
+            ->findOrFail($id);
     }
 
     private function find(Request $request, string $id): Sighting

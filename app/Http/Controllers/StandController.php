@@ -23,9 +23,7 @@ use Thicket\Timing\SeasonShift;
 /** Scouting one stand: what it is, what it could be taken for, and how much of it there is. */
 final class StandController extends Controller
 {
-    public function __construct(private readonly Catalogue $catalogue, private readonly StandWire $wire)
-    {
-    }
+    public function __construct(private readonly Catalogue $catalogue, private readonly StandWire $wire) {}
 
     public function show(Request $request, string $standId): JsonResponse
     {
@@ -66,11 +64,13 @@ final class StandController extends Controller
         $in = $this->fields($request);
         $reason = $in->text('reason', 300);
         $this->done($in);
-        $this->mustMatch($request, $stand->revision, fn (): array => ['id' => $stand->id]);
+        $this->mustMatch($request, $stand->revision, fn(): array => ['id' => $stand->id]);
         if ($stand->closed_at !== null) {
             throw new Stopped(409, 'This stand is closed already.');
         }
-        $stand->forceFill(['closed_at' => now(), 'closed_reason' => $reason, 'revision' => $stand->revision + 1])->save();
+        $stand
+            ->forceFill(['closed_at' => now(), 'closed_reason' => $reason, 'revision' => $stand->revision + 1])
+            ->save();
 
         return $this->answer($this->find($request, $standId));
     }

@@ -9,7 +9,10 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Thicket\Position\Nmea;
 
-/** Relays the simulated GPS receiver as an event stream, in demo and test only (rulings B30); its sentences are read by the core. */
+/**
+ * Relays the simulated GPS receiver as an event stream, in demo and test only (rulings B30); its sentences are read by
+ * the core.
+ */
 final class StandInController extends Controller
 {
     private const LONGEST_SECONDS = 600;
@@ -19,13 +22,25 @@ final class StandInController extends Controller
         $in = $this->query($request);
         $place = [$in->decimal('longitude', '-180', '180'), $in->decimal('latitude', '-85', '85')];
         $this->done($in);
-        $receiver = @stream_socket_client('tcp://127.0.0.1:' . config()->integer('thicket.gps_port'), $code, $message, 2);
+        $receiver = @stream_socket_client(
+            'tcp://127.0.0.1:' . config()->integer('thicket.gps_port'),
+            $code,
+            $message,
+            2,
+        );
         if ($receiver === false) {
-            throw new Stopped(503, 'The simulated receiver does not answer; start it with bin/start, or use the device\'s own position.');
+            throw new Stopped(
+                503,
+                'The simulated receiver does not answer; start it with bin/start, or use the device\'s own position.',
+            );
         }
         fwrite($receiver, "START {$place[0]} {$place[1]}\n");
 
-        return new StreamedResponse(static fn () => self::relay($receiver), 200, ['Content-Type' => 'text/event-stream', 'Cache-Control' => 'no-store', 'X-Accel-Buffering' => 'no']);
+        return new StreamedResponse(static fn() => self::relay($receiver), 200, [
+            'Content-Type' => 'text/event-stream',
+            'Cache-Control' => 'no-store',
+            'X-Accel-Buffering' => 'no',
+        ]);
     }
 
     /** @param resource $receiver */
@@ -39,7 +54,14 @@ final class StandInController extends Controller
             if ($read['kind'] === 'other') {
                 continue;
             }
-            $data = isset($read['fix']) ? ['position' => $read['fix']->position, 'at' => $read['fix']->at->format('Y-m-d\TH:i:s.v\Z'), 'dilution' => $read['fix']->dilution, 'satellites' => $read['fix']->satellites] : [];
+            $data = isset($read['fix'])
+                ? [
+                    'position' => $read['fix']->position,
+                    'at' => $read['fix']->at->format('Y-m-d\TH:i:s.v\Z'),
+                    'dilution' => $read['fix']->dilution,
+                    'satellites' => $read['fix']->satellites,
+                ]
+                : [];
             echo "event: {$read['kind']}\ndata: " . json_encode((object) $data, JSON_THROW_ON_ERROR) . "\n\n";
             while (ob_get_level() > 0) {
                 ob_end_flush();

@@ -23,9 +23,12 @@ use Thicket\Mix\LabelCard as Card;
 /** Containers on the shelf and what is taken out of them. */
 final class StockController extends Controller
 {
-    public function __construct(private readonly ShedWire $wire, private readonly DrawStock $draw, private readonly Catalogue $catalogue, private readonly JobClock $clock)
-    {
-    }
+    public function __construct(
+        private readonly ShedWire $wire,
+        private readonly DrawStock $draw,
+        private readonly Catalogue $catalogue,
+        private readonly JobClock $clock,
+    ) {}
 
     public function store(Request $request): JsonResponse
     {
@@ -42,21 +45,40 @@ final class StockController extends Controller
         if ($size !== null && $size->isZero()) {
             $in->fault('size', 'A container holds more than nothing.');
         }
-        if ($size !== null && $left !== null && ($size->dimension() !== $left->dimension() || $left->isGreaterThan($size))) {
+        if (
+            $size !== null &&
+            $left !== null &&
+            ($size->dimension() !== $left->dimension() || $left->isGreaterThan($size))
+        ) {
             $in->fault('left', 'What is left is measured like the size, and is not more than it.');
         }
-        [$lot, $place, $opened, $expires] = [$in->textOrNull('lot', 60), $in->textOrNull('place', 120), $in->pastDayOrNull('openedOn', $this->clock->today($user->crew->timeZone())), $in->dayOrNull('expiresOn')];
+        [$lot, $place, $opened, $expires] = [
+            $in->textOrNull('lot', 60),
+            $in->textOrNull('place', 120),
+            $in->pastDayOrNull('openedOn', $this->clock->today($user->crew->timeZone())),
+            $in->dayOrNull('expiresOn'),
+        ];
         $this->done($in);
         $this->mustBeNew($id, new Container());
         if ($size === null || $card === null) {
             throw new \LogicException('refused above');
         }
         $unit = $size->dimension() === Dimension::Mass ? Unit::Gram : Unit::Litre;
-        Container::create(array_filter(['id' => $id]) + [
-            'crew_id' => $user->crew_id, 'label_card_id' => $card->id, 'size_value' => $size->toWire()['value'], 'size_unit' => $size->unit->value, 'lot' => $lot, 'place' => $place,
-            'opened_on' => $opened?->format('Y-m-d'), 'expires_on' => $expires?->format('Y-m-d'), 'tare_value' => $tare?->toWire()['value'], 'tare_unit' => $tare?->unit->value,
-            'remaining' => (string) ($left ?? $size)->decimal($unit, 9, RoundingMode::HALF_UP),
-        ]);
+        Container::create(
+            array_filter(['id' => $id]) + [
+                'crew_id' => $user->crew_id,
+                'label_card_id' => $card->id,
+                'size_value' => $size->toWire()['value'],
+                'size_unit' => $size->unit->value,
+                'lot' => $lot,
+                'place' => $place,
+                'opened_on' => $opened?->format('Y-m-d'),
+                'expires_on' => $expires?->format('Y-m-d'),
+                'tare_value' => $tare?->toWire()['value'],
+                'tare_unit' => $tare?->unit->value,
+                'remaining' => (string) ($left ?? $size)->decimal($unit, 9, RoundingMode::HALF_UP),
+            ],
+        );
 
         return $this->json($this->wire->shed($user->crew), 201);
     }
@@ -67,11 +89,18 @@ final class StockController extends Controller
         $user = $this->user($request);
         $container = $this->find($request, $containerId);
         $in = $this->fields($request);
-        $change = ['lot' => $in->textOrNull('lot', 60), 'place' => $in->textOrNull('place', 120), 'expires_on' => $in->dayOrNull('expiresOn')?->format('Y-m-d')];
+        $change = [
+            'lot' => $in->textOrNull('lot', 60),
+            'place' => $in->textOrNull('place', 120),
+            'expires_on' => $in->dayOrNull('expiresOn')?->format('Y-m-d'),
+        ];
         $tare = $in->quantityOrNull('tare', Dimension::Mass);
         $this->done($in);
-        $this->mustMatch($request, $container->revision, fn (): array => $this->wire->shed($user->crew));
-        $container->fill($change + ($tare === null ? [] : ['tare_value' => $tare->toWire()['value'], 'tare_unit' => $tare->unit->value]));
+        $this->mustMatch($request, $container->revision, fn(): array => $this->wire->shed($user->crew));
+        $container->fill(
+            $change +
+                ($tare === null ? [] : ['tare_value' => $tare->toWire()['value'], 'tare_unit' => $tare->unit->value]),
+        );
         $container->revision++;
         $container->save();
 
@@ -79,7 +108,8 @@ final class StockController extends Controller
     }
 
     /**
-     * Something spilled or disposed of is taken out; a level or a weight sets what is left. What is mixed is drawn with its batch.
+     * Something spilled or disposed of is taken out; a level or a weight sets what is left. What is mixed is drawn with
+     * its batch.
      */
     public function draw(Request $request, string $containerId): JsonResponse
     {
@@ -93,14 +123,20 @@ final class StockController extends Controller
         $in->raw('weight');
         $reason = $in->textOrNull('reason', 300);
         if ($amount !== null && $amount->dimension() !== $container->size()->dimension()) {
-            $in->fault('amount', 'This container is measured in ' . ($container->size()->dimension() === Dimension::Mass ? 'weight.' : 'volume.'));
+            $in->fault(
+                'amount',
+                'This container is measured in ' .
+                    ($container->size()->dimension() === Dimension::Mass ? 'weight.' : 'volume.'),
+            );
         }
         $left = $weight === null ? $amount : $this->leftByWeight($in, $container, $weight);
         $this->done($in);
         if ($left === null || $kind === null) {
             throw new \LogicException('refused above');
         }
-        in_array($kind, ['measured', 'weighed'], true) ? $this->draw->measured($container->id, $left, $user, $reason) : $this->draw->take($container->id, $left, $kind, $user, null, $reason);
+        in_array($kind, ['measured', 'weighed'], true)
+            ? $this->draw->measured($container->id, $left, $user, $reason)
+            : $this->draw->take($container->id, $left, $kind, $user, null, $reason);
 
         return $this->json($this->wire->shed($user->crew), 201);
     }
@@ -135,17 +171,30 @@ final class StockController extends Controller
             return $net;
         }
         $version = $container->card->versions->first();
-        $card = $version === null ? null : Card::read(Fields::of($version->body, new \Thicket\Input\Faults()), $this->catalogue);
+        $card =
+            $version === null
+                ? null
+                : Card::read(Fields::of($version->body, new \Thicket\Input\Faults()), $this->catalogue);
 
-        return $card?->details?->volumeOf($net) ?? $in->fault('weight', 'The label card does not say what a litre weighs; measure the level, or add the density to the card.');
+        return $card?->details?->volumeOf($net) ??
+            $in->fault(
+                'weight',
+                'The label card does not say what a litre weighs; measure the level, or add the density to the card.',
+            );
     }
 
     /** A volume, or a weight of a dry product. */
     private function amount(Fields $in, string $name): ?Quantity
     {
         $quantity = $in->reading($name, null)?->quantity;
-        if ($quantity !== null && (!in_array($quantity->dimension(), [Dimension::Volume, Dimension::Mass], true) || $quantity->isNegative())) {
-            return $in->fault($name, 'Give a volume such as 2.5 gal or 5 L, or a weight of a dry product such as 8 oz wt or 500 g.');
+        if (
+            $quantity !== null &&
+            (!in_array($quantity->dimension(), [Dimension::Volume, Dimension::Mass], true) || $quantity->isNegative())
+        ) {
+            return $in->fault(
+                $name,
+                'Give a volume such as 2.5 gal or 5 L, or a weight of a dry product such as 8 oz wt or 500 g.',
+            );
         }
 
         return $quantity;
@@ -153,6 +202,9 @@ final class StockController extends Controller
 
     private function find(Request $request, string $id): Container
     {
-        return Container::query()->where('crew_id', $this->user($request)->crew_id)->with('card.versions')->findOrFail($id);
+        return Container::query()
+            ->where('crew_id', $this->user($request)->crew_id)
+            ->with('card.versions')
+            ->findOrFail($id);
     }
 }

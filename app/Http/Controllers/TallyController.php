@@ -27,17 +27,32 @@ use Thicket\Survey\Exchange\CsvFile;
 use Thicket\Survey\Outline;
 use Thicket\Survey\PlotPlan as Placing;
 
-/** How much of it there is: stems one by one, in sample plots, seedlings in frames, cover by class. Counts are added, never overwritten. */
+/**
+ * How much of it there is: stems one by one, in sample plots, seedlings in frames, cover by class. Counts are added,
+ * never overwritten.
+ */
 final class TallyController extends Controller
 {
     /** Columns of a tally as a table, and the field each fills. */
-    private const CSV = ['from' => 'from', 'below' => 'below', 'diameter' => 'diameter', 'girth' => 'girth', 'count' => 'count', 'stems per clump' => 'stemsPerClump', 'bark' => 'bark', 'height' => 'height', 'estimated' => 'estimated'];
+    private const CSV = [
+        'from' => 'from',
+        'below' => 'below',
+        'diameter' => 'diameter',
+        'girth' => 'girth',
+        'count' => 'count',
+        'stems per clump' => 'stemsPerClump',
+        'bark' => 'bark',
+        'height' => 'height',
+        'estimated' => 'estimated',
+    ];
     private const MOST_CSV_BYTES = 200_000;
     private const MOST_CSV_ROWS = 200;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly JobClock $clock, private readonly CountWire $wire)
-    {
-    }
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly JobClock $clock,
+        private readonly CountWire $wire,
+    ) {}
 
     public function put(Request $request, string $standId, StandWire $stands): JsonResponse
     {
@@ -58,7 +73,15 @@ final class TallyController extends Controller
                 $reader->stems($item);
             }
         } elseif ($kind === 'cover') {
-            $body = ['class' => $in->choice('cover', array_map(static fn ($c): string => $c->string('id'), $this->catalogue->coefficients()->node('cover')->nodes('classes')))];
+            $body = [
+                'class' => $in->choice(
+                    'cover',
+                    array_map(
+                        static fn($c): string => $c->string('id'),
+                        $this->catalogue->coefficients()->node('cover')->nodes('classes'),
+                    ),
+                ),
+            ];
         } else {
             $sample = $in->object('sample');
             Counts::readPlots($sample, $this->catalogue);
@@ -71,7 +94,18 @@ final class TallyController extends Controller
         }
         $this->done($in);
         $this->mustBeNew($id, new Tally());
-        Tally::create(array_filter(['id' => $id]) + ['stand_id' => $stand->id, 'zone_id' => $zone?->id, 'kind' => $kind, 'visited_on' => $visited->format('Y-m-d'), 'diameter_at' => $at, 'rows' => $rows, 'body' => $body, 'made_by' => $this->user($request)->id]);
+        Tally::create(
+            array_filter(['id' => $id]) + [
+                'stand_id' => $stand->id,
+                'zone_id' => $zone?->id,
+                'kind' => $kind,
+                'visited_on' => $visited->format('Y-m-d'),
+                'diameter_at' => $at,
+                'rows' => $rows,
+                'body' => $body,
+                'made_by' => $this->user($request)->id,
+            ],
+        );
 
         return $this->json($stands->stand($fresh = $this->find($request, $standId)), 200, $fresh->revision);
     }
@@ -112,10 +146,20 @@ final class TallyController extends Controller
             throw new \LogicException('A plot plan without its figures.');
         }
         $placed = Placing::place(Outline::trusted($outline['coordinates']), $plots, $radius, $placement, $seed);
-        $plan = PlotPlan::create(array_filter(['id' => $id]) + [
-            'stand_id' => $stand->id, 'zone_id' => $zone?->id, 'radius' => is_string($typed) ? $typed : "{$radius->toWire()['value']} {$radius->toWire()['unit']}", 'placement' => $placement, 'seed' => $seed,
-            'plots' => array_map(static fn (array $p): array => ['position' => $p['position'], 'inside' => $p['inside']->toWire()], $placed), 'made_by' => $this->user($request)->id,
-        ]);
+        $plan = PlotPlan::create(
+            array_filter(['id' => $id]) + [
+                'stand_id' => $stand->id,
+                'zone_id' => $zone?->id,
+                'radius' => is_string($typed) ? $typed : "{$radius->toWire()['value']} {$radius->toWire()['unit']}",
+                'placement' => $placement,
+                'seed' => $seed,
+                'plots' => array_map(
+                    static fn(array $p): array => ['position' => $p['position'], 'inside' => $p['inside']->toWire()],
+                    $placed,
+                ),
+                'made_by' => $this->user($request)->id,
+            ],
+        );
 
         return $this->json($this->wire->plan($plan), 201);
     }
@@ -130,7 +174,9 @@ final class TallyController extends Controller
                 $cells = [$tally->zone->name ?? '', $tally->visited_on->format('Y-m-d')];
                 foreach (self::CSV as $field) {
                     $value = $row[$field] ?? '';
-                    $value = is_array($value) ? ($value['typed'] ?? (($value['value'] ?? '') . ' ' . ($value['unit'] ?? ''))) : $value;
+                    $value = is_array($value)
+                        ? $value['typed'] ?? ($value['value'] ?? '') . ' ' . ($value['unit'] ?? '')
+                        : $value;
                     $cells[] = is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '');
                 }
                 $rows[] = $cells;
@@ -138,7 +184,10 @@ final class TallyController extends Controller
         }
         SecurityLog::note('exported', $request, ['what' => 'tally']);
 
-        return new Response(CsvFile::written($rows), 200, ['Content-Type' => 'text/csv', 'Content-Disposition' => 'attachment; filename="tally-' . Str::slug($stand->patch->name) . '.csv"']);
+        return new Response(CsvFile::written($rows), 200, [
+            'Content-Type' => 'text/csv',
+            'Content-Disposition' => 'attachment; filename="tally-' . Str::slug($stand->patch->name) . '.csv"',
+        ]);
     }
 
     /** Reads a table into rows of the grid; nothing is kept, each bad row is named. */
@@ -155,16 +204,22 @@ final class TallyController extends Controller
         $decimalComma = CsvFile::delimiter($text) !== ',';
         $table = CsvFile::table($text, self::MOST_CSV_ROWS);
         if (count($table) > self::MOST_CSV_ROWS + 1) {
-            throw Refused::at('/text', 'A count has at most ' . self::MOST_CSV_ROWS . ' rows; add up stems of one size.');
+            throw Refused::at(
+                '/text',
+                'A count has at most ' . self::MOST_CSV_ROWS . ' rows; add up stems of one size.',
+            );
         }
-        $headers = array_map(static fn (string $h): string => strtolower(trim($h)), array_shift($table) ?? []);
+        $headers = array_map(static fn(string $h): string => strtolower(trim($h)), array_shift($table) ?? []);
         if (!in_array('count', $headers, true) || array_intersect(['from', 'diameter', 'girth'], $headers) === []) {
             throw Refused::at('/text', 'The header needs count, and diameter, girth, or from and below.');
         }
         $rows = [];
         $faults = [];
         foreach ($table as $i => $cells) {
-            $rows[] = $row = self::rowOf($headers, array_map(static fn (string $cell): string => CsvFile::number($cell, $decimalComma), $cells));
+            $rows[] = $row = self::rowOf(
+                $headers,
+                array_map(static fn(string $cell): string => CsvFile::number($cell, $decimalComma), $cells),
+            );
             $item = Fields::of($row, $own = new \Thicket\Input\Faults());
             (new SituationReader($this->catalogue))->stems($item);
             try {
@@ -205,7 +260,10 @@ final class TallyController extends Controller
     private function zone(Fields $in, Stand $stand): ?Zone
     {
         $id = $in->uuidOrNull('zoneId');
-        $zone = $id === null ? null : Zone::query()->where('patch_id', $stand->patch_id)->where('archived_at', null)->find($id);
+        $zone =
+            $id === null
+                ? null
+                : Zone::query()->where('patch_id', $stand->patch_id)->where('archived_at', null)->find($id);
         if ($id !== null && $zone === null) {
             $in->fault('zoneId', 'This patch has no such zone.');
         }
@@ -217,6 +275,8 @@ final class TallyController extends Controller
     {
         $stand = Stand::query()->ofCrew($this->user($request))->withTrail()->findOrFail($id);
 
-        return $stand->closed_at !== null && $request->method() !== 'GET' ? throw new Stopped(409, 'This stand is closed.') : $stand;
+        return $stand->closed_at !== null && $request->method() !== 'GET'
+            ? throw new Stopped(409, 'This stand is closed.')
+            : $stand;
     }
 }

@@ -15,32 +15,71 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Thicket\Knowledge\Catalogue;
 
-/** What is next on every open stand, earliest station first, and which look-backs are due. No hours: there is no weather yet (rulings B33). */
+/**
+ * What is next on every open stand, earliest station first, and which look-backs are due. No hours: there is no weather
+ * yet (rulings B33).
+ */
 final class TodayController extends Controller
 {
     private const MOST_SCOUTED = 100;
 
-    public function __invoke(Request $request, StandWire $wire, Catalogue $catalogue, JobClock $clock, LookAlikes $lookAlikes, Reminders $reminders): JsonResponse
-    {
+    public function __invoke(
+        Request $request,
+        StandWire $wire,
+        Catalogue $catalogue,
+        JobClock $clock,
+        LookAlikes $lookAlikes,
+        Reminders $reminders,
+    ): JsonResponse {
         $user = $this->user($request);
         $lines = [];
         $due = [];
-        $open = fn (): Builder => Stand::query()->ofCrew($user)->withLine()->where('closed_at', null)->whereHas('patch', fn (Builder $patch) => $patch->where('archived_at', null));
+        $open = fn(): Builder => Stand::query()
+            ->ofCrew($user)
+            ->withLine()
+            ->where('closed_at', null)
+            ->whereHas('patch', fn(Builder $patch) => $patch->where('archived_at', null));
         // all that is under way; of what is only scouted, the newest: the rest is found at Ground
         $scouted = $open()->whereDoesntHave('steps');
         $more = max(0, (clone $scouted)->count() - self::MOST_SCOUTED);
         /** @var list<Stand> $listed */
-        $listed = [...$open()->whereHas('steps')->get(), ...$scouted->orderByDesc('updated_at')->orderByDesc('id')->limit(self::MOST_SCOUTED)->get()];
+        $listed = [
+            ...$open()->whereHas('steps')->get(),
+            ...$scouted->orderByDesc('updated_at')->orderByDesc('id')->limit(self::MOST_SCOUTED)->get(),
+        ];
         foreach ($listed as $stand) {
             $trail = Trail::of($stand, $catalogue);
             $line = $wire->line($stand, $trail) + ['lookAlikesOpen' => count($lookAlikes->open($stand))];
             $lines[] = $line;
             if ($trail->next === 'judged' && $trail->record !== null) {
-                $due[] = ['standId' => $stand->id, 'recordId' => $trail->record->id, 'name' => $line['name'], 'patch' => $line['patch'], 'judgeAfter' => $trail->record->judge_after->format('Y-m-d'), 'due' => $trail->record->judge_after->format('Y-m-d') <= $clock->today($stand->patch->ground->time_zone)->format('Y-m-d')];
+                $due[] = [
+                    'standId' => $stand->id,
+                    'recordId' => $trail->record->id,
+                    'name' => $line['name'],
+                    'patch' => $line['patch'],
+                    'judgeAfter' => $trail->record->judge_after->format('Y-m-d'),
+                    'due' =>
+                        $trail->record->judge_after->format('Y-m-d') <=
+                        $clock->today($stand->patch->ground->time_zone)->format('Y-m-d'),
+                ];
             }
         }
-        usort($lines, static fn (array $a, array $b): int => [$a['position'], $a['ground'], $a['patch'], $a['name']] <=> [$b['position'], $b['ground'], $b['patch'], $b['name']]);
+        usort(
+            $lines,
+            static fn(array $a, array $b): int => [$a['position'], $a['ground'], $a['patch'], $a['name']] <=> [
+                $b['position'],
+                $b['ground'],
+                $b['patch'],
+                $b['name'],
+            ],
+        );
 
-        return $this->json(['day' => $clock->today($user->crew->timeZone())->format('Y-m-d'), 'lines' => $lines, 'lookBacks' => $due, 'shed' => $reminders->of($user->crew), 'more' => $more]);
+        return $this->json([
+            'day' => $clock->today($user->crew->timeZone())->format('Y-m-d'),
+            'lines' => $lines,
+            'lookBacks' => $due,
+            'shed' => $reminders->of($user->crew),
+            'more' => $more,
+        ]);
     }
 }

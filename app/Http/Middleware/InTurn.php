@@ -26,7 +26,7 @@ final readonly class InTurn
     public function handle(Request $request, \Closure $next): Response
     {
         $user = $request->user();
-        if (!$user instanceof User) {
+        if (!($user instanceof User)) {
             return $next($request);
         }
         for ($try = 1; ; ++$try) {
@@ -36,7 +36,10 @@ final readonly class InTurn
                 if (!$this->waited($user)) {
                     DB::rollBack();
 
-                    return Problem::answer(409, 'Somebody of your crew is keeping something large; send this again in a moment.');
+                    return Problem::answer(
+                        409,
+                        'Somebody of your crew is keeping something large; send this again in a moment.',
+                    );
                 }
                 $response = $next($request);
                 $lost = self::lost($response->exception ?? null);

@@ -11,9 +11,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** Sends the job clock with each answer; the browser counts on from it (rulings B6). */
 final readonly class JobNow
 {
-    public function __construct(private JobClock $clock)
-    {
-    }
+    public function __construct(private JobClock $clock) {}
 
     /** @param \Closure(Request): Response $next */
     public function handle(Request $request, \Closure $next): Response

@@ -13,7 +13,8 @@ final class Faults
     public function add(string $pointer, string $message): void
     {
         // a figure that two others are read by is told once
-        in_array($fault = ['pointer' => $pointer, 'message' => $message], $this->faults, true) || $this->faults[] = $fault;
+        in_array($fault = ['pointer' => $pointer, 'message' => $message], $this->faults, true) ||
+            ($this->faults[] = $fault);
     }
 
     public function any(): bool

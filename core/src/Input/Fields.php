@@ -30,15 +30,28 @@ final class Fields
     private const UNSEEN = '/[\x00-\x08\x0B\x0C\x0E-\x1F\x7F]|\xE2\x80[\xAA-\xAE]|\xE2\x81[\xA6-\xA9]/';
 
     /** What people call a field whose name says little. */
-    private const CALLED = ['q' => 'The search', 'to' => 'The borrower', 'on' => 'The day', 'at' => 'The time', 'id' => 'The id', 'as' => 'What it becomes', 'from' => 'The lower limit', 'below' => 'The upper limit', 'how' => 'How it was made'];
+    private const CALLED = [
+        'q' => 'The search',
+        'to' => 'The borrower',
+        'on' => 'The day',
+        'at' => 'The time',
+        'id' => 'The id',
+        'as' => 'What it becomes',
+        'from' => 'The lower limit',
+        'below' => 'The upper limit',
+        'how' => 'How it was made',
+    ];
 
     /** @var array<string, true> */
     private array $seen = [];
 
     /** @param array<array-key, mixed> $data */
-    private function __construct(private readonly array $data, public readonly string $pointer, public readonly Faults $faults, private readonly Gallon $gallon)
-    {
-    }
+    private function __construct(
+        private readonly array $data,
+        public readonly string $pointer,
+        public readonly Faults $faults,
+        private readonly Gallon $gallon,
+    ) {}
 
     public static function of(mixed $data, Faults $faults, Gallon $gallon = Gallon::Us, string $pointer = ''): self
     {
@@ -75,7 +88,9 @@ final class Fields
             return $this->fault($name, 'Bring the file as a text.');
         }
 
-        return strlen($value) <= $mostBytes ? $value : $this->fault($name, 'This file is larger than ' . $mostBytes / 1_000_000 . ' MB; split it.');
+        return strlen($value) <= $mostBytes
+            ? $value
+            : $this->fault($name, 'This file is larger than ' . $mostBytes / 1_000_000 . ' MB; split it.');
     }
 
     /** A password, as it was typed: nothing is cut off it. */
@@ -83,7 +98,14 @@ final class Fields
     {
         $value = $this->take($name);
 
-        return is_string($value) && $value !== '' && mb_check_encoding($value, 'UTF-8') && strlen($value) <= $longest ? $value : $this->fault($name, $value === null || $value === '' ? 'Give the password.' : "Give the password as a text of at most {$longest} letters.");
+        return is_string($value) && $value !== '' && mb_check_encoding($value, 'UTF-8') && strlen($value) <= $longest
+            ? $value
+            : $this->fault(
+                $name,
+                $value === null || $value === ''
+                    ? 'Give the password.'
+                    : "Give the password as a text of at most {$longest} letters.",
+            );
     }
 
     public function textOrNull(string $name, int $longest = self::USUAL_TEXT): ?string
@@ -96,7 +118,14 @@ final class Fields
     {
         $value = $this->take($name);
         if (!is_string($value) || !in_array($value, $choices, true)) {
-            return $this->fault($name, self::called($name) . ($value === null ? ' is needed' : ' is not one of the choices') . ': ' . implode(', ', $choices) . '.');
+            return $this->fault(
+                $name,
+                self::called($name) .
+                    ($value === null ? ' is needed' : ' is not one of the choices') .
+                    ': ' .
+                    implode(', ', $choices) .
+                    '.',
+            );
         }
 
         return $value;
@@ -127,7 +156,9 @@ final class Fields
             $value = (int) $value;
         }
 
-        return is_int($value) && $value >= $least && $value <= $most ? $value : $this->fault($name, self::called($name) . ": give a whole number from {$least} to {$most}.");
+        return is_int($value) && $value >= $least && $value <= $most
+            ? $value
+            : $this->fault($name, self::called($name) . ": give a whole number from {$least} to {$most}.");
     }
 
     public function intOrNull(string $name, int $least, int $most): ?int
@@ -139,8 +170,10 @@ final class Fields
     {
         $value = $this->take($name);
 
-        return is_string($value) && preg_match('/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/D', $value) === 1
-            ? $value : $this->fault($name, self::called($name) . ': give an id such as 0198c1d2-7e4a-7b3c-8f10-2a9b6d5e4c31.');
+        return is_string($value) &&
+            preg_match('/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/D', $value) === 1
+            ? $value
+            : $this->fault($name, self::called($name) . ': give an id such as 0198c1d2-7e4a-7b3c-8f10-2a9b6d5e4c31.');
     }
 
     public function uuidOrNull(string $name): ?string
@@ -157,7 +190,9 @@ final class Fields
             return $this->fault($name, self::called($name) . ': give a decimal as a quoted text, such as "44.1".');
         }
 
-        return (float) $value >= (float) $least && (float) $value <= (float) $most ? $value : $this->fault($name, self::called($name) . ": give a number from {$least} to {$most}.");
+        return (float) $value >= (float) $least && (float) $value <= (float) $most
+            ? $value
+            : $this->fault($name, self::called($name) . ": give a number from {$least} to {$most}.");
     }
 
     public function day(string $name): ?\DateTimeImmutable
@@ -166,7 +201,10 @@ final class Fields
         try {
             return is_string($value) ? Day::parse($value) : throw UnreadableDate::day('');
         } catch (UnreadableDate $e) {
-            return $this->fault($name, ($value === null ? self::called($name) . ' is needed. ' : '') . $e->getMessage());
+            return $this->fault(
+                $name,
+                ($value === null ? self::called($name) . ' is needed. ' : '') . $e->getMessage(),
+            );
         }
     }
 
@@ -175,7 +213,9 @@ final class Fields
     {
         $day = $this->day($name);
 
-        return $day !== null && $day > $today ? $this->fault($name, 'This day is still to come; give one up to ' . $today->format('Y-m-d') . '.') : $day;
+        return $day !== null && $day > $today
+            ? $this->fault($name, 'This day is still to come; give one up to ' . $today->format('Y-m-d') . '.')
+            : $day;
     }
 
     public function pastDayOrNull(string $name, \DateTimeImmutable $today): ?\DateTimeImmutable
@@ -192,10 +232,14 @@ final class Fields
     public function moment(string $name): ?\DateTimeImmutable
     {
         $value = $this->take($name);
-        $ok = is_string($value) && preg_match('/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d{1,6})?)?(Z|[+-]\d{2}:\d{2})$/D', $value) === 1;
+        $ok =
+            is_string($value) &&
+            preg_match('/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d{1,6})?)?(Z|[+-]\d{2}:\d{2})$/D', $value) === 1;
         $moment = $ok && is_string($value) ? date_create_immutable($value) : false;
 
-        return $moment !== false ? $moment : $this->fault($name, UnreadableDate::time(is_string($value) ? $value : '')->getMessage());
+        return $moment !== false
+            ? $moment
+            : $this->fault($name, UnreadableDate::time(is_string($value) ? $value : '')->getMessage());
     }
 
     public function momentOrNull(string $name): ?\DateTimeImmutable
@@ -219,7 +263,9 @@ final class Fields
     {
         $quantity = $this->quantity($name, $dimension, $bareUnit);
 
-        return $quantity !== null && !$quantity->amount->isPositive() ? $this->fault($name, 'This must be above zero.') : $quantity;
+        return $quantity !== null && !$quantity->amount->isPositive()
+            ? $this->fault($name, 'This must be above zero.')
+            : $quantity;
     }
 
     public function positiveOrNull(string $name, Dimension $dimension, ?Unit $bareUnit = null): ?Quantity
@@ -235,14 +281,23 @@ final class Fields
         }
         try {
             $reading = Reading::parse($typed, $dimension, $this->gallon, $bareUnit);
-        } catch (UnreadableQuantity|UnitMismatch $e) {
+        } catch (UnreadableQuantity | UnitMismatch $e) {
             return $this->fault($name, $e->getMessage());
         }
         [$least, $most] = Bounds::of($name, $reading->quantity->dimension()) ?? [null, null];
-        if ($least !== null && $most !== null && ($reading->quantity->isLessThan($least) || $reading->quantity->isGreaterThan($most))) {
+        if (
+            $least !== null &&
+            $most !== null &&
+            ($reading->quantity->isLessThan($least) || $reading->quantity->isGreaterThan($most))
+        ) {
             [$low, $high] = [Shown::both($least), Shown::both($most)];
 
-            return $this->fault($name, self::called($name) . " can be from {$low['metric']} to {$high['metric']} ({$low['us']} to {$high['us']}); look at the unit.");
+            return $this->fault(
+                $name,
+                self::called($name) .
+                    " can be from {$low['metric']} to {$high['metric']} ({$low['us']} to {$high['us']}); look at " .
+                    'the unit.',
+            );
         }
 
         return $reading;
@@ -261,7 +316,7 @@ final class Fields
         }
         try {
             return Strength::parse($typed, $this->gallon);
-        } catch (UnreadableQuantity|UnitMismatch $e) {
+        } catch (UnreadableQuantity | UnitMismatch $e) {
             return $this->fault($name, $e->getMessage());
         }
     }
@@ -299,13 +354,17 @@ final class Fields
      *
      * @return list<string>
      */
-    public function strings(string $name, ?array $choices = null, int $most = 200, int $longest = self::USUAL_TEXT): array
-    {
+    public function strings(
+        string $name,
+        ?array $choices = null,
+        int $most = 200,
+        int $longest = self::USUAL_TEXT,
+    ): array {
         $out = [];
         foreach ($this->items($name, $most, false) as $i => $item) {
             if ($choices === null) {
                 $text = $this->written("{$name}/{$i}", $item, $longest);
-                $text === null || $out[] = $text;
+                $text === null || ($out[] = $text);
             } elseif (is_string($item) && in_array($item, $choices, true)) {
                 $out[] = $item;
             } else {
@@ -324,7 +383,9 @@ final class Fields
         foreach (is_array($value) ? $value : [] as $key => $item) {
             // the key is part of the pointer: one that cannot be shown is not
             $at = mb_strimwidth(mb_scrub((string) $key), 0, 60);
-            is_string($item) && strlen((string) $key) <= self::USUAL_TEXT && mb_strlen($item) <= self::USUAL_TEXT ? $out[(string) $key] = $item : $this->fault("{$name}/{$at}", 'Give a text of at most ' . self::USUAL_TEXT . ' letters.');
+            is_string($item) && strlen((string) $key) <= self::USUAL_TEXT && mb_strlen($item) <= self::USUAL_TEXT
+                ? ($out[(string) $key] = $item)
+                : $this->fault("{$name}/{$at}", 'Give a text of at most ' . self::USUAL_TEXT . ' letters.');
         }
         if (!is_array($value) || ($value !== [] && array_is_list($value))) {
             $this->fault($name, self::called($name) . ': give an object with named fields.');
@@ -366,7 +427,9 @@ final class Fields
             return $this->fault($name, "{$called} holds signs that cannot be shown; write letters, figures and marks.");
         }
 
-        return mb_strlen($value) <= $longest ? trim($value) : $this->fault($name, "{$called} has " . mb_strlen($value) . " letters; keep it to {$longest}.");
+        return mb_strlen($value) <= $longest
+            ? trim($value)
+            : $this->fault($name, "{$called} has " . mb_strlen($value) . " letters; keep it to {$longest}.");
     }
 
     /** The field as a person would call it: licenceUntil is "Licence until". */
@@ -380,10 +443,15 @@ final class Fields
     private function typed(string $name): ?string
     {
         $value = $this->take($name);
-        if (is_array($value) && is_string($value['typed'] ?? null) && (count($value) === 1)) {
+        if (is_array($value) && is_string($value['typed'] ?? null) && count($value) === 1) {
             return $value['typed'];
         }
-        if (is_array($value) && is_string($value['unit'] ?? null) && is_string($value['value'] ?? null) && count($value) === 2) {
+        if (
+            is_array($value) &&
+            is_string($value['unit'] ?? null) &&
+            is_string($value['value'] ?? null) &&
+            count($value) === 2
+        ) {
             $unit = Unit::tryFrom($value['unit']);
             if ($unit === null) {
                 $this->faults->add("{$this->pointer}/{$name}/unit", 'This unit code is not known.');
@@ -402,7 +470,13 @@ final class Fields
             return $value;
         }
 
-        return $this->fault($name, $value === null ? self::called($name) . ' is needed, with its unit: {"typed": "2 qt/ac"} or {"value": "2", "unit": "qt_us/ac"}.' : 'Give {"typed": "2 qt/ac"} or {"value": "2", "unit": "qt_us/ac"}.');
+        return $this->fault(
+            $name,
+            $value === null
+                ? self::called($name) .
+                    ' is needed, with its unit: {"typed": "2 qt/ac"} or {"value": "2", "unit": "qt_us/ac"}.'
+                : 'Give {"typed": "2 qt/ac"} or {"value": "2", "unit": "qt_us/ac"}.',
+        );
     }
 
     /** @return list<mixed> */

@@ -12,7 +12,9 @@ final class Refused extends \InvalidArgumentException implements ThicketRefusal
     /** @param list<array{pointer: string, message: string}> $faults */
     public function __construct(public readonly array $faults)
     {
-        parent::__construct(implode(' ', array_map(static fn (array $f): string => "{$f['pointer']}: {$f['message']}", $faults)));
+        parent::__construct(
+            implode(' ', array_map(static fn(array $f): string => "{$f['pointer']}: {$f['message']}", $faults)),
+        );
     }
 
     /** One fault at one place. */

@@ -23,9 +23,7 @@ use Thicket\Programmes\Programme;
 final readonly class Catalogue
 {
     /** @param array<string, mixed> $data as {@see CatalogueFiles::read()} returns it */
-    public function __construct(private array $data, public string $hash)
-    {
-    }
+    public function __construct(private array $data, public string $hash) {}
 
     public function species(string $id): Species
     {
@@ -40,8 +38,11 @@ final readonly class Catalogue
     /** @return list<Species> in order of common name */
     public function allSpecies(): array
     {
-        $all = array_map(static fn (Node $node): Species => new Species($node), array_values($this->root()->nodes('species')));
-        usort($all, static fn (Species $a, Species $b): int => $a->commonName() <=> $b->commonName());
+        $all = array_map(
+            static fn(Node $node): Species => new Species($node),
+            array_values($this->root()->nodes('species')),
+        );
+        usort($all, static fn(Species $a, Species $b): int => $a->commonName() <=> $b->commonName());
 
         return $all;
     }
@@ -59,7 +60,10 @@ final readonly class Catalogue
     /** @return list<Active> */
     public function allActives(): array
     {
-        return array_map(static fn (Node $node): Active => new Active($node), array_values($this->root()->nodes('actives')));
+        return array_map(
+            static fn(Node $node): Active => new Active($node),
+            array_values($this->root()->nodes('actives')),
+        );
     }
 
     public function method(string $id): Method
@@ -75,7 +79,10 @@ final readonly class Catalogue
     /** @return list<Method> in order of id */
     public function allMethods(): array
     {
-        return array_map(static fn (Node $node): Method => new Method($node), array_values($this->root()->nodes('methods')));
+        return array_map(
+            static fn(Node $node): Method => new Method($node),
+            array_values($this->root()->nodes('methods')),
+        );
     }
 
     /** @throws UnknownEntry */
@@ -107,13 +114,20 @@ final readonly class Catalogue
     /** @return list<School> those that say how the work of this method is done */
     public function schoolsOfMethod(string $method): array
     {
-        return array_values(array_filter($this->allSchools(), static fn (School $school): bool => in_array($method, $school->data->strings('methods'), true)));
+        return array_values(
+            array_filter(
+                $this->allSchools(),
+                static fn(School $school): bool => in_array($method, $school->data->strings('methods'), true),
+            ),
+        );
     }
 
     /** @return list<Programme> */
     public function allProgrammes(): array
     {
-        return array_values(array_map(static fn (Node $node): Programme => new Programme($node), $this->root()->nodes('programmes')));
+        return array_values(
+            array_map(static fn(Node $node): Programme => new Programme($node), $this->root()->nodes('programmes')),
+        );
     }
 
     public function school(string $id): School
@@ -129,13 +143,23 @@ final readonly class Catalogue
     /** @return list<School> */
     public function allSchools(): array
     {
-        return array_map(static fn (Node $node): School => new School($node), array_values($this->root()->nodes('schools')));
+        return array_map(
+            static fn(Node $node): School => new School($node),
+            array_values($this->root()->nodes('schools')),
+        );
     }
 
-    /** @return list<Node> look-alike pairs that name the species; a pair lives in one file and is mutual (rulings B13) */
+    /**
+     * @return list<Node> look-alike pairs that name the species; a pair lives in one file and is mutual (rulings B13)
+     */
     public function lookAlikesOf(string $speciesId): array
     {
-        return array_values(array_filter($this->root()->nodes('lookalikes'), static fn (Node $pair): bool => in_array($speciesId, $pair->strings('pair'), true)));
+        return array_values(
+            array_filter(
+                $this->root()->nodes('lookalikes'),
+                static fn(Node $pair): bool => in_array($speciesId, $pair->strings('pair'), true),
+            ),
+        );
     }
 
     /** @return list<Node> field characters of the key, in file order */
@@ -179,7 +203,10 @@ final readonly class Catalogue
     /** @return list<SumTable> the sums of handbook 3 with their directions */
     public function sums(): array
     {
-        return array_map(static fn (Node $node): SumTable => new SumTable($node), array_values($this->root()->nodes('sums')));
+        return array_map(
+            static fn(Node $node): SumTable => new SumTable($node),
+            array_values($this->root()->nodes('sums')),
+        );
     }
 
     /** @return list<string> */
@@ -209,7 +236,10 @@ final readonly class Catalogue
     /** @return list<ToolKind> */
     public function toolKinds(): array
     {
-        return array_map(static fn (Node $node): ToolKind => new ToolKind($node), array_values($this->root()->node('tools')->nodes('tools')));
+        return array_map(
+            static fn(Node $node): ToolKind => new ToolKind($node),
+            array_values($this->root()->node('tools')->nodes('tools')),
+        );
     }
 
     private function entry(string $kind, string $id): Node

@@ -16,14 +16,33 @@ use Thicket\Plants\KeyTable;
  */
 final readonly class CatalogueFiles
 {
-    private const FOLDERS = ['species' => 'species', 'actives' => 'active', 'methods' => 'method', 'programmes' => 'programme', 'schools' => 'school', 'lookalikes' => 'lookalike'];
-    private const SINGLES = ['characters', 'traps', 'windows', 'coefficients', 'weighing', 'sites', 'sums', 'tools', 'mixtures', 'covers'];
+    private const FOLDERS = [
+        'species' => 'species',
+        'actives' => 'active',
+        'methods' => 'method',
+        'programmes' => 'programme',
+        'schools' => 'school',
+        'lookalikes' => 'lookalike',
+    ];
+    private const SINGLES = [
+        'characters',
+        'traps',
+        'windows',
+        'coefficients',
+        'weighing',
+        'sites',
+        'sums',
+        'tools',
+        'mixtures',
+        'covers',
+    ];
 
-    public function __construct(private string $dataDirectory, private string $schemaDirectory)
-    {
-    }
+    public function __construct(private string $dataDirectory, private string $schemaDirectory) {}
 
-    /** Hash of every file's name and content, and of what works the table of the key out of them: either changed makes another catalogue. */
+    /**
+     * Hash of every file's name and content, and of what works the table of the key out of them: either changed makes
+     * another catalogue.
+     */
     public function hash(): string
     {
         $context = hash_init('sha256');
@@ -85,7 +104,8 @@ final readonly class CatalogueFiles
         $hash = $this->hash();
         $target = "{$cacheDirectory}/catalogue.{$hash}.php";
         if (!is_file($target)) {
-            $temporary = tempnam($cacheDirectory, 'cat') ?: throw new \RuntimeException("Cannot write in {$cacheDirectory}.");
+            $temporary =
+                tempnam($cacheDirectory, 'cat') ?: throw new \RuntimeException("Cannot write in {$cacheDirectory}.");
             file_put_contents($temporary, "<?php\n\nreturn " . var_export($this->read(true), true) . ";\n");
             chmod($temporary, 0o644);
             rename($temporary, $target);
@@ -107,7 +127,10 @@ final readonly class CatalogueFiles
     {
         $validator = new Validator();
         $validator->resolver()?->registerPrefix('https://gallant-thicket.example/schemas/', $this->schemaDirectory);
-        $result = $validator->validate(Yaml::parseFile($path, Yaml::PARSE_OBJECT_FOR_MAP), "https://gallant-thicket.example/schemas/{$schema}.schema.json");
+        $result = $validator->validate(
+            Yaml::parseFile($path, Yaml::PARSE_OBJECT_FOR_MAP),
+            "https://gallant-thicket.example/schemas/{$schema}.schema.json",
+        );
         $error = $result->error();
         if ($error === null) {
             return [];

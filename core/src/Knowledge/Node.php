@@ -14,9 +14,7 @@ use Thicket\Measure\Unit;
 final readonly class Node
 {
     /** @param array<array-key, mixed> $data */
-    public function __construct(public array $data, public string $where)
-    {
-    }
+    public function __construct(public array $data, public string $where) {}
 
     public function has(string $key): bool
     {
@@ -94,7 +92,9 @@ final readonly class Node
     {
         $out = [];
         foreach ($this->children($key) as $name => $value) {
-            $out[$name] = is_array($value) ? new self($value, "{$this->where}/{$key}/{$name}") : throw $this->wrong($key, 'maps');
+            $out[$name] = is_array($value)
+                ? new self($value, "{$this->where}/{$key}/{$name}")
+                : throw $this->wrong($key, 'maps');
         }
 
         return $out;

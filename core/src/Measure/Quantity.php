@@ -16,11 +16,7 @@ use Thicket\Measure\Exception\UnreadableQuantity;
  */
 final readonly class Quantity
 {
-    private function __construct(
-        public BigRational $amount,
-        public Unit $unit,
-    ) {
-    }
+    private function __construct(public BigRational $amount, public Unit $unit) {}
 
     /**
      * @param BigRational|BigDecimal|int|string $amount a decimal or "n/d" string; never a float
@@ -65,7 +61,10 @@ final readonly class Quantity
             return new self(self::toTemperature($this->amount, $this->unit, $unit)->simplified(), $unit);
         }
 
-        return new self($this->amount->multipliedBy($this->unit->factor())->dividedBy($unit->factor())->simplified(), $unit);
+        return new self(
+            $this->amount->multipliedBy($this->unit->factor())->dividedBy($unit->factor())->simplified(),
+            $unit,
+        );
     }
 
     /** Amount in the given unit as an exact rational. */
@@ -164,7 +163,10 @@ final readonly class Quantity
      */
     public function toWire(): array
     {
-        return ['value' => (string) $this->amount->toScale(9, RoundingMode::HALF_UP)->stripTrailingZeros(), 'unit' => $this->unit->value];
+        return [
+            'value' => (string) $this->amount->toScale(9, RoundingMode::HALF_UP)->stripTrailingZeros(),
+            'unit' => $this->unit->value,
+        ];
     }
 
     /** degrees C = (F - 32) x 5/9 (rulings J27). */

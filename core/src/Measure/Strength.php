@@ -19,8 +19,7 @@ final readonly class Strength
         public BigRational $share,
         public string $typed,
         public bool $isParts,
-    ) {
-    }
+    ) {}
 
     /** @throws UnreadableQuantity when a part is zero or the share is above the whole */
     public static function parts(string $product, string $carrier, string $typed = ''): self
@@ -31,7 +30,11 @@ final readonly class Strength
             throw UnreadableQuantity::notANumber($typed);
         }
 
-        return new self($product->dividedBy($product->plus($carrier))->simplified(), $typed !== '' ? $typed : "$product:$carrier", true);
+        return new self(
+            $product->dividedBy($product->plus($carrier))->simplified(),
+            $typed !== '' ? $typed : "$product:$carrier",
+            true,
+        );
     }
 
     /**
@@ -43,7 +46,9 @@ final readonly class Strength
         $quantity->mustMatch(Dimension::ProductShare);
         $share = $quantity->amount->multipliedBy($quantity->unit->factor())->simplified();
         if ($share->isNegative() || $share->isGreaterThan(1)) {
-            throw UnreadableQuantity::tooLarge($typed !== '' ? $typed : $quantity->amount . ' ' . $quantity->unit->label());
+            throw UnreadableQuantity::tooLarge(
+                $typed !== '' ? $typed : $quantity->amount . ' ' . $quantity->unit->label(),
+            );
         }
 
         return new self($share, $typed, false);
@@ -61,7 +66,10 @@ final readonly class Strength
         }
 
         // "1 in 4" is one part of four, "1 part to 3" one part beside three: the same strength said otherwise
-        if (preg_match('/^\s*(\d{1,6})\s+(?:part\s+)?in\s+(\d{1,6})(?:\s+parts?)?\s*$/iD', $typed, $found) === 1 && (int) $found[2] > (int) $found[1]) {
+        if (
+            preg_match('/^\s*(\d{1,6})\s+(?:part\s+)?in\s+(\d{1,6})(?:\s+parts?)?\s*$/iD', $typed, $found) === 1 &&
+            (int) $found[2] > (int) $found[1]
+        ) {
             return self::parts($found[1], (string) ((int) $found[2] - (int) $found[1]), trim($typed));
         }
         if (preg_match('/^\s*(\d{1,6})\s*(?:parts?\s+)?to\s+(\d{1,6})(?:\s+parts?)?\s*$/iD', $typed, $found) === 1) {
@@ -72,13 +80,16 @@ final readonly class Strength
     }
 
     /**
-     * The same, where the amount is said to a volume of water and not of finished mix (rulings J27): an ounce to a gallon is one part in 129.
+     * The same, where the amount is said to a volume of water and not of finished mix (rulings J27): an ounce to a
+     * gallon is one part in 129.
      *
      * @return self|null null where it was not written as an amount to a volume
      */
     public function saidToCarrier(): ?self
     {
-        return $this->isParts || !str_contains($this->typed, '/') ? null : new self($this->share->dividedBy($this->share->plus(1))->simplified(), $this->typed, false);
+        return $this->isParts || !str_contains($this->typed, '/')
+            ? null
+            : new self($this->share->dividedBy($this->share->plus(1))->simplified(), $this->typed, false);
     }
 
     public function percent(): Quantity

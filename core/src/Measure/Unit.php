@@ -128,9 +128,9 @@ enum Unit: string
 
     /**
      * Dimension, exact factor to the dimension's canonical unit, and how the unit is written for people.
-     * Canonical: m, m2, L, g, degC, m/s, s, L/min, kPa, L/m2, g/m2, g a.e./m2, g/L, g a.e./L, g a.i./L, share (1), count (1), count/m2.
-     * Sources: handbook 3 "Exact factors", rulings J27 (weight ounce, tablespoon, imperial ounce, foot, yard, hectare).
-     * Compound units are derived from the simple ones, so that no constant stands twice.
+     * Canonical: m, m2, L, g, degC, m/s, s, L/min, kPa, L/m2, g/m2, g a.e./m2, g/L, g a.e./L, g a.i./L, share (1),
+     * count (1), count/m2. Sources: handbook 3 "Exact factors", rulings J27 (weight ounce, tablespoon, imperial ounce,
+     * foot, yard, hectare). Compound units are derived from the simple ones, so that no constant stands twice.
      *
      * @return array{Dimension, string, string}
      */
@@ -206,8 +206,16 @@ enum Unit: string
             self::UsPintPerAcre => [Dimension::VolumePerArea, 'pt_us/ac', 'US pt/ac'],
             self::UsFluidOuncePerAcre => [Dimension::VolumePerArea, 'fl_oz_us/ac', 'fl oz/ac'],
             self::UsGallonPerThousandSquareFeet => [Dimension::VolumePerArea, 'gal_us/1000_sq_ft', 'US gal/1000 sq ft'],
-            self::UsFluidOuncePerThousandSquareFeet => [Dimension::VolumePerArea, 'fl_oz_us/1000_sq_ft', 'fl oz/1000 sq ft'],
-            self::UsTablespoonPerThousandSquareFeet => [Dimension::VolumePerArea, 'tbsp_us/1000_sq_ft', 'tbsp/1000 sq ft'],
+            self::UsFluidOuncePerThousandSquareFeet => [
+                Dimension::VolumePerArea,
+                'fl_oz_us/1000_sq_ft',
+                'fl oz/1000 sq ft',
+            ],
+            self::UsTablespoonPerThousandSquareFeet => [
+                Dimension::VolumePerArea,
+                'tbsp_us/1000_sq_ft',
+                'tbsp/1000 sq ft',
+            ],
             self::MillilitrePerThousandSquareFeet => [Dimension::VolumePerArea, 'mL/1000_sq_ft', 'mL/1000 sq ft'],
             self::UsTeaspoonPerThousandSquareFeet => [Dimension::VolumePerArea, 'tsp_us/1000_sq_ft', 'tsp/1000 sq ft'],
             self::ImperialGallonPerAcre => [Dimension::VolumePerArea, 'gal_imp/ac', 'imp gal/ac'],
@@ -216,7 +224,11 @@ enum Unit: string
             self::KilogramPerHectare => [Dimension::MassPerArea, 'kg/ha', 'kg/ha'],
             self::GramPerAre => [Dimension::MassPerArea, 'g/100m2', 'g/100 m²'],
             self::OunceWeightPerAcre => [Dimension::MassPerArea, 'oz_wt/ac', 'oz (dry)/ac'],
-            self::OunceWeightPerThousandSquareFeet => [Dimension::MassPerArea, 'oz_wt/1000_sq_ft', 'oz (dry)/1000 sq ft'],
+            self::OunceWeightPerThousandSquareFeet => [
+                Dimension::MassPerArea,
+                'oz_wt/1000_sq_ft',
+                'oz (dry)/1000 sq ft',
+            ],
             self::PoundPerThousandSquareFeet => [Dimension::MassPerArea, 'lb/1000_sq_ft', 'lb/1000 sq ft'],
             self::PoundPerAcre => [Dimension::MassPerArea, 'lb/ac', 'lb/ac'],
             self::GramEquivalentPerHectare => [Dimension::EquivalentPerArea, 'g/ha', 'g a.e./ha'],
@@ -243,7 +255,11 @@ enum Unit: string
             self::UsPintPerUsGallon => [Dimension::ProductShare, 'pt_us/gal_us', 'US pt/US gal'],
             self::UsQuartPerUsGallon => [Dimension::ProductShare, 'qt_us/gal_us', 'US qt/US gal'],
             self::ImperialPintPerImperialGallon => [Dimension::ProductShare, 'pt_imp/gal_imp', 'imp pt/imp gal'],
-            self::ImperialFluidOuncePerImperialGallon => [Dimension::ProductShare, 'fl_oz_imp/gal_imp', 'imp fl oz/imp gal'],
+            self::ImperialFluidOuncePerImperialGallon => [
+                Dimension::ProductShare,
+                'fl_oz_imp/gal_imp',
+                'imp fl oz/imp gal',
+            ],
             self::PercentActive => [Dimension::ActiveShare, '1/100', '% v/v of active'],
             self::PercentByWeight => [Dimension::MassShare, '1/100', '% w/w'],
             self::One => [Dimension::Count, '1', ''],
@@ -282,12 +298,14 @@ enum Unit: string
             return BigRational::of($over)->dividedBy($under);
         }
 
-        return self::from($over)->factor()->dividedBy(self::from($under)->factor());
+        return self::from($over)
+            ->factor()
+            ->dividedBy(self::from($under)->factor());
     }
 
     /** @return list<string> every code, for the wire schema */
     public static function codes(): array
     {
-        return array_map(static fn (self $unit): string => $unit->value, self::cases());
+        return array_map(static fn(self $unit): string => $unit->value, self::cases());
     }
 }

@@ -10,25 +10,30 @@ use Thicket\Mix\LabelCard;
 use Thicket\Plants\Species;
 
 /**
- * The board: every method (and product) judged for one stand on one day. A pure function of what it is given (rulings B9).
- * Order: outcome, then the six figures weighed by the crew's weights, then name; the figures are shown (rulings B26).
+ * The board: every method (and product) judged for one stand on one day. A pure function of what it is given (rulings
+ * B9). Order: outcome, then the six figures weighed by the crew's weights, then name; the figures are shown (rulings
+ * B26).
  */
 final readonly class Board
 {
     /** @param list<Row> $rows */
-    private function __construct(public array $rows, public string $catalogueHash, public Weights $weights)
-    {
-    }
+    private function __construct(public array $rows, public string $catalogueHash, public Weights $weights) {}
 
-    public static function for(Situation $situation, Catalogue $catalogue, Schools $schools, Shed $shed, ?RuleSet $rules = null, ?Weights $weights = null): self
-    {
+    public static function for(
+        Situation $situation,
+        Catalogue $catalogue,
+        Schools $schools,
+        Shed $shed,
+        ?RuleSet $rules = null,
+        ?Weights $weights = null,
+    ): self {
         $rules ??= RuleSet::standard();
         $weights ??= Weights::equal();
         $rows = [];
         foreach (self::candidates($situation, $catalogue, $schools, $shed) as $candidate) {
             $rows[] = self::judge($situation, $candidate, $rules, $weights);
         }
-        usort($rows, static fn (Row $a, Row $b): int => $a->compareTo($b));
+        usort($rows, static fn(Row $a, Row $b): int => $a->compareTo($b));
 
         return new self($rows, $catalogue->hash, $weights);
     }
@@ -53,7 +58,11 @@ final readonly class Board
     {
         $few = $first === null ? [] : [$first->candidate->method->id() => $first];
         foreach ($this->rows as $row) {
-            if (count($few) < $most && !$row->candidate->method->removesNothing() && !in_array($row->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true)) {
+            if (
+                count($few) < $most &&
+                !$row->candidate->method->removesNothing() &&
+                !in_array($row->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true)
+            ) {
                 $few[$row->candidate->method->id()] ??= $row;
             }
         }
@@ -62,8 +71,12 @@ final readonly class Board
     }
 
     /** Judges one row alone, as the gates of a job sheet do. */
-    public static function judge(Situation $situation, Candidate $candidate, ?RuleSet $rules = null, ?Weights $weights = null): Row
-    {
+    public static function judge(
+        Situation $situation,
+        Candidate $candidate,
+        ?RuleSet $rules = null,
+        ?Weights $weights = null,
+    ): Row {
         $findings = [];
         foreach (($rules ?? RuleSet::standard())->rules as $rule) {
             $found = $rule->evaluate($situation, $candidate);
@@ -74,11 +87,16 @@ final readonly class Board
             $findings = [...$findings, ...$found];
         }
         // worst first; within one outcome in the order of the rules
-        usort($findings, static fn (Finding $a, Finding $b): int => $a->outcome->rank() <=> $b->outcome->rank());
+        usort($findings, static fn(Finding $a, Finding $b): int => $a->outcome->rank() <=> $b->outcome->rank());
 
         $measures = Measures::of($situation, $candidate);
 
-        return new Row($candidate, $findings, $measures, Weighing::of($measures, $weights ?? Weights::equal(), $candidate->catalogue));
+        return new Row(
+            $candidate,
+            $findings,
+            $measures,
+            Weighing::of($measures, $weights ?? Weights::equal(), $candidate->catalogue),
+        );
     }
 
     /** @return list<Candidate> */
@@ -95,10 +113,11 @@ final readonly class Board
             }
             foreach ($shed->cards as $card) {
                 $lead = self::lead($card, $method, $situation->target);
-                $lead === null || $out[] = new Candidate($method, $catalogue->active($lead), $card, $schools, $shed, $catalogue);
+                $lead === null ||
+                    ($out[] = new Candidate($method, $catalogue->active($lead), $card, $schools, $shed, $catalogue));
             }
             foreach ($method->actives() as $activeId) {
-                $held = array_filter($shed->cards, static fn (LabelCard $card): bool => $card->holds($activeId)) !== [];
+                $held = array_filter($shed->cards, static fn(LabelCard $card): bool => $card->holds($activeId)) !== [];
                 $effect = $situation->target?->responseTo($activeId);
                 if (!$held && in_array($effect, ['controls', 'suppresses', 'disputed'], true)) {
                     $out[] = new Candidate($method, $catalogue->active($activeId), null, $schools, $shed, $catalogue);
@@ -106,7 +125,7 @@ final readonly class Board
             }
             $out = [...$out, ...self::mixtures($situation, $method, $catalogue, $schools, $shed)];
             // a chemical method always has a row, so that its refusal is seen
-            if (!array_filter($out, static fn (Candidate $c): bool => $c->method->id() === $method->id())) {
+            if (!array_filter($out, static fn(Candidate $c): bool => $c->method->id() === $method->id())) {
                 $out[] = new Candidate($method, null, null, $schools, $shed, $catalogue);
             }
         }
@@ -114,27 +133,64 @@ final readonly class Board
         return $out;
     }
 
-    /** @return list<Candidate> typical rows of actives that practice gives together, where no card of the Shed holds all of them */
-    private static function mixtures(Situation $situation, Method $method, Catalogue $catalogue, Schools $schools, Shed $shed): array
-    {
+    /**
+     * @return list<Candidate> typical rows of actives that practice gives together, where no card of the Shed holds all
+     * of them
+     */
+    private static function mixtures(
+        Situation $situation,
+        Method $method,
+        Catalogue $catalogue,
+        Schools $schools,
+        Shed $shed,
+    ): array {
         $out = [];
         foreach ($catalogue->mixtures() as $mixture) {
             $parts = array_values($mixture->nodes('parts'));
-            $ids = array_map(static fn (Node $part): string => $part->string('active'), $parts);
-            $held = array_filter($shed->cards, static fn (LabelCard $card): bool => array_diff($ids, array_column($card->actives, 'active')) === []) !== [];
-            if ($held || !in_array($method->id(), $mixture->strings('methods'), true) || !in_array($situation->target?->treatmentClass(), $mixture->strings('classes'), true)) {
+            $ids = array_map(static fn(Node $part): string => $part->string('active'), $parts);
+            $held =
+                array_filter(
+                    $shed->cards,
+                    static fn(LabelCard $card): bool => array_diff($ids, array_column($card->actives, 'active')) === [],
+                ) !== [];
+            if (
+                $held ||
+                !in_array($method->id(), $mixture->strings('methods'), true) ||
+                !in_array($situation->target?->treatmentClass(), $mixture->strings('classes'), true)
+            ) {
                 continue;
             }
-            $partners = array_map(static fn (Node $part): Candidate => new Candidate($method, $catalogue->active($part->string('active')), null, $schools, $shed, $catalogue, [], $part->quantity('strength')), array_slice($parts, 1));
-            $out[] = new Candidate($method, $catalogue->active($ids[0]), null, $schools, $shed, $catalogue, $partners, $parts[0]->quantity('strength'));
+            $partners = array_map(
+                static fn(Node $part): Candidate => new Candidate(
+                    $method,
+                    $catalogue->active($part->string('active')),
+                    null,
+                    $schools,
+                    $shed,
+                    $catalogue,
+                    [],
+                    $part->quantity('strength'),
+                ),
+                array_slice($parts, 1),
+            );
+            $out[] = new Candidate(
+                $method,
+                $catalogue->active($ids[0]),
+                null,
+                $schools,
+                $shed,
+                $catalogue,
+                $partners,
+                $parts[0]->quantity('strength'),
+            );
         }
 
         return $out;
     }
 
     /**
-     * One row a card, however many actives are in the jug (rulings J41): it is named for the one that does most to the target, of equals the first
-     * of the label. Null where the method is given with none of them.
+     * One row a card, however many actives are in the jug (rulings J41): it is named for the one that does most to the
+     * target, of equals the first of the label. Null where the method is given with none of them.
      */
     private static function lead(LabelCard $card, Method $method, ?Species $target): ?string
     {
@@ -156,23 +212,34 @@ final readonly class Board
      *
      * @return list<Finding>
      */
-    private static function withAlternatives(Rule $rule, Situation $situation, Candidate $candidate, string $school, array $found): array
-    {
+    private static function withAlternatives(
+        Rule $rule,
+        Situation $situation,
+        Candidate $candidate,
+        string $school,
+        array $found,
+    ): array {
         $otherwise = [];
         foreach ($candidate->schools->alternatives($school) as $choice) {
-            $otherwise[$choice] = self::worst($rule->evaluate($situation, $candidate->with($candidate->schools->with($school, $choice))));
+            $otherwise[$choice] = self::worst(
+                $rule->evaluate($situation, $candidate->with($candidate->schools->with($school, $choice))),
+            );
         }
         $mine = self::worst($found);
-        if (array_filter($otherwise, static fn (Outcome $o): bool => $o !== $mine) === []) {
+        if (array_filter($otherwise, static fn(Outcome $o): bool => $o !== $mine) === []) {
             return $found;
         }
 
-        return array_map(static fn (Finding $f): Finding => $f->restingOn($school, $otherwise), $found);
+        return array_map(static fn(Finding $f): Finding => $f->restingOn($school, $otherwise), $found);
     }
 
     /** @param list<Finding> $findings */
     private static function worst(array $findings): Outcome
     {
-        return array_reduce($findings, static fn (Outcome $worst, Finding $f): Outcome => $f->outcome->isWorseThan($worst) ? $f->outcome : $worst, Outcome::Fits);
+        return array_reduce(
+            $findings,
+            static fn(Outcome $worst, Finding $f): Outcome => $f->outcome->isWorseThan($worst) ? $f->outcome : $worst,
+            Outcome::Fits,
+        );
     }
 }

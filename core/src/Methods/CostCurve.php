@@ -10,8 +10,8 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
 /**
- * What one pass costs as the stand thickens, as plants grow more stems, and as years go by (handbook 2 "Costs climb steeply"). Growth is our
- * guess (coefficients.yaml), shown with its range; nothing here is a gate.
+ * What one pass costs as the stand thickens, as plants grow more stems, and as years go by (handbook 2 "Costs climb
+ * steeply"). Growth is our guess (coefficients.yaml), shown with its range; nothing here is a gate.
  */
 final readonly class CostCurve
 {
@@ -20,13 +20,14 @@ final readonly class CostCurve
     private const YEARS = [0, 1, 2, 5];
 
     /**
-     * @param list<array{factor: BigRational, stems: int, perHectare: BigRational|null, hours: array{Quantity, Quantity, Quantity}|null, money: BigRational|null}> $density
-     * @param list<array{stemsPerClump: int, stems: int, hours: array{Quantity, Quantity, Quantity}|null, money: BigRational|null}> $clumps
-     * @param list<array{years: int, stems: array{int, int, int}, row: Row, hours: array{Quantity, Quantity, Quantity}|null, money: BigRational|null}> $waiting hours: of little growth, of the middle, of much
+     * @param list<array{factor: BigRational, stems: int, perHectare: BigRational|null, hours: array{Quantity, Quantity,
+     *     Quantity}|null, money: BigRational|null}> $density
+     * @param list<array{stemsPerClump: int, stems: int, hours: array{Quantity, Quantity, Quantity}|null,
+     *     money: BigRational|null}> $clumps
+     * @param list<array{years: int, stems: array{int, int, int}, row: Row, hours: array{Quantity, Quantity,
+     *     Quantity}|null, money: BigRational|null}> $waiting hours: of little growth, of the middle, of much
      */
-    private function __construct(public array $density, public array $clumps, public array $waiting)
-    {
-    }
+    private function __construct(public array $density, public array $clumps, public array $waiting) {}
 
     /** Null without a tally of stems: there is nothing to scale. */
     public static function of(Situation $situation, Candidate $candidate): ?self
@@ -38,21 +39,51 @@ final readonly class CostCurve
         $density = [];
         foreach (self::DENSITIES as $factor) {
             $times = BigRational::of($factor);
-            $then = $situation->withStems(array_map(static fn (StemGroup $g): StemGroup => $g->estimatedAs(max(1, $times->multipliedBy($g->count)->toScale(0, RoundingMode::HALF_UP)->toInt())), $situation->stems));
+            $then = $situation->withStems(
+                array_map(
+                    static fn(StemGroup $g): StemGroup => $g->estimatedAs(
+                        max(1, $times->multipliedBy($g->count)->toScale(0, RoundingMode::HALF_UP)->toInt()),
+                    ),
+                    $situation->stems,
+                ),
+            );
             [$hours, $money] = self::costs($then, $candidate);
-            $density[] = ['factor' => $times, 'stems' => $then->stemCount(), 'perHectare' => $hectares === null || $hectares->isZero() ? null : BigRational::of($then->stemCount())->dividedBy($hectares), 'hours' => $hours, 'money' => $money];
+            $density[] = [
+                'factor' => $times,
+                'stems' => $then->stemCount(),
+                'perHectare' =>
+                    $hectares === null || $hectares->isZero()
+                        ? null
+                        : BigRational::of($then->stemCount())->dividedBy($hectares),
+                'hours' => $hours,
+                'money' => $money,
+            ];
         }
         $clumps = [];
         foreach (self::CLUMPS as $stems) {
-            $then = $situation->withStems(array_map(static fn (StemGroup $g): StemGroup => $g->inClumpsOf($stems), $situation->stems));
+            $then = $situation->withStems(
+                array_map(static fn(StemGroup $g): StemGroup => $g->inClumpsOf($stems), $situation->stems),
+            );
             [$hours, $money] = self::costs($then, $candidate);
-            $clumps[] = ['stemsPerClump' => $stems, 'stems' => $then->stemCount(), 'hours' => $hours, 'money' => $money];
+            $clumps[] = [
+                'stemsPerClump' => $stems,
+                'stems' => $then->stemCount(),
+                'hours' => $hours,
+                'money' => $money,
+            ];
         }
 
-        return new self($density, $clumps, array_map(static fn (int $years): array => self::waited($situation, $candidate, $years), self::YEARS));
+        return new self(
+            $density,
+            $clumps,
+            array_map(static fn(int $years): array => self::waited($situation, $candidate, $years), self::YEARS),
+        );
     }
 
-    /** @return array{years: int, stems: array{int, int, int}, row: Row, hours: array{Quantity, Quantity, Quantity}|null, money: BigRational|null} */
+    /**
+     * @return array{years: int, stems: array{int, int, int}, row: Row, hours: array{Quantity, Quantity, Quantity}|null,
+     * money: BigRational|null}
+     */
     private static function waited(Situation $situation, Candidate $candidate, int $years): array
     {
         $growth = $candidate->coefficients()->node('waiting');
@@ -60,13 +91,26 @@ final readonly class CostCurve
         foreach ([0, 1, 2] as $i) {
             $more = BigRational::of($growth->strings('stemsTimesPerYear')[$i])->power($years);
             $thicker = Quantity::of($growth->strings('centimetresPerYear')[$i], Unit::Centimetre)->times($years);
-            $thens[] = $situation->withStems(array_map(static fn (StemGroup $g): StemGroup => ($years === 0 ? $g : $g->thickerBy($thicker))->estimatedAs($more->multipliedBy($g->count)->toScale(0, RoundingMode::HALF_UP)->toInt()), $situation->stems));
+            $thens[] = $situation->withStems(
+                array_map(
+                    static fn(StemGroup $g): StemGroup => ($years === 0 ? $g : $g->thickerBy($thicker))->estimatedAs(
+                        $more->multipliedBy($g->count)->toScale(0, RoundingMode::HALF_UP)->toInt(),
+                    ),
+                    $situation->stems,
+                ),
+            );
         }
-        $hours = array_map(static fn (Situation $s): ?Quantity => Labour::of($s, $candidate)->total(), $thens);
+        $hours = array_map(static fn(Situation $s): ?Quantity => Labour::of($s, $candidate)->total(), $thens);
         $middle = self::costs($thens[1], $candidate);
         $known = $hours[0] !== null && $hours[1] !== null && $hours[2] !== null;
 
-        return ['years' => $years, 'stems' => [$thens[0]->stemCount(), $thens[1]->stemCount(), $thens[2]->stemCount()], 'row' => Board::judge($thens[1], $candidate), 'hours' => $known ? [$hours[0], $hours[1], $hours[2]] : null, 'money' => $middle[1]];
+        return [
+            'years' => $years,
+            'stems' => [$thens[0]->stemCount(), $thens[1]->stemCount(), $thens[2]->stemCount()],
+            'row' => Board::judge($thens[1], $candidate),
+            'hours' => $known ? [$hours[0], $hours[1], $hours[2]] : null,
+            'money' => $middle[1],
+        ];
     }
 
     /** @return array{array{Quantity, Quantity, Quantity}|null, BigRational|null} */

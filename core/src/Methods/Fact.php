@@ -17,24 +17,26 @@ final readonly class Fact
         public Certainty $certainty,
         /** Who or what said so, for the screen. */
         public string $source = 'observation',
-    ) {
-    }
+    ) {}
 
     public function isFresh(\DateTimeImmutable $now, bool $annual): bool
     {
         $hours = $this->name->holdsHours($annual);
 
-        return $hours === null || $this->at === null
-            || ($now->getTimestamp() - $this->at->getTimestamp() <= $hours * 3600 && $this->at <= $now);
+        return $hours === null ||
+            $this->at === null ||
+            ($now->getTimestamp() - $this->at->getTimestamp() <= $hours * 3600 && $this->at <= $now);
     }
 
     /** Surer first; within one certainty the newer (rulings B24). */
     public function beats(self $other): bool
     {
-        $order = array_flip(array_map(static fn (Certainty $c): string => $c->value, Certainty::cases()));
+        $order = array_flip(array_map(static fn(Certainty $c): string => $c->value, Certainty::cases()));
         $mine = $order[$this->certainty->value];
         $theirs = $order[$other->certainty->value];
 
-        return $mine !== $theirs ? $mine < $theirs : ($this->at?->getTimestamp() ?? PHP_INT_MIN) >= ($other->at?->getTimestamp() ?? PHP_INT_MIN);
+        return $mine !== $theirs
+            ? $mine < $theirs
+            : ($this->at?->getTimestamp() ?? PHP_INT_MIN) >= ($other->at?->getTimestamp() ?? PHP_INT_MIN);
     }
 }

@@ -92,20 +92,56 @@ enum FactName: string
     case PlantedTrees = 'planted-trees';
 
     private const STAGES = [
-        ...['cotyledon', 'seedling', 'vegetative', 'bud', 'flower', 'seed-set', 'seed', 'dead', 'rosette', 'bolting', 'shoot-emergence'],
-        ...['full-flower', 'autumn-regrowth', 'tillering', 'boot', 'heading', 'dormant', 'sap-rise', 'leaf-out', 'new-soft-flush'],
+        ...[
+            'cotyledon',
+            'seedling',
+            'vegetative',
+            'bud',
+            'flower',
+            'seed-set',
+            'seed',
+            'dead',
+            'rosette',
+            'bolting',
+            'shoot-emergence',
+        ],
+        ...[
+            'full-flower',
+            'autumn-regrowth',
+            'tillering',
+            'boot',
+            'heading',
+            'dormant',
+            'sap-rise',
+            'leaf-out',
+            'new-soft-flush',
+        ],
         ...['full-leaf', 'fruit', 'after-fruit', 'colour-change', 'leaf-fall', 'growing'],
     ];
 
     /** Eight winds, an eighth of the circle each, from north by east. */
     public const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'];
 
-    /** @return list<string>|null values a fact may take; null where it is measured, dated, yes/no or one of a list of the catalogue */
+    /**
+     * @return list<string>|null values a fact may take; null where it is measured, dated, yes/no or one of a list of
+     * the catalogue
+     */
     public function choices(): ?array
     {
         return match ($this) {
             self::Stage, self::AlsoStage => self::STAGES,
-            self::RemovalFor => ['light', 'access', 'stock', 'fire', 'habitat', 'planting', 'harvest', 'water', 'safety', 'looks'],
+            self::RemovalFor => [
+                'light',
+                'access',
+                'stock',
+                'fire',
+                'habitat',
+                'planting',
+                'harvest',
+                'water',
+                'safety',
+                'looks',
+            ],
             self::LeafCount => ['seed-leaves', 'two-to-four', 'five-or-more'],
             self::Floor => ['sod', 'clover', 'bare', 'mulch'],
             self::BarkTexture => ['smooth', 'rough'],
@@ -114,7 +150,20 @@ enum FactName: string
             self::SoilMoisture => ['dry', 'moist', 'wet'],
             self::WindFrom => self::COMPASS,
             self::DiameterAt => ['base', 'breast-height'],
-            self::SoilTexture => ['sand', 'loamy-sand', 'sandy-loam', 'silt', 'loam', 'silt-loam', 'sandy-clay-loam', 'sandy-clay', 'clay', 'clay-loam', 'silty-clay-loam', 'silty-clay'],
+            self::SoilTexture => [
+                'sand',
+                'loamy-sand',
+                'sandy-loam',
+                'silt',
+                'loam',
+                'silt-loam',
+                'sandy-clay-loam',
+                'sandy-clay',
+                'clay',
+                'clay-loam',
+                'silty-clay-loam',
+                'silty-clay',
+            ],
             self::Slope => ['level', 'gentle', 'steep'],
             self::StockKind => ['none', 'milking-cows', 'dry-dairy', 'beef', 'sheep-goats', 'horses', 'other'],
             self::Litter => ['none', 'dry', 'wet'],
@@ -132,7 +181,16 @@ enum FactName: string
     public function dimension(): ?Dimension
     {
         return match ($this) {
-            self::Height, self::SnowAtBase, self::WaterDistance, self::RowSpacing, self::StripSide, self::WorkingDepth, self::TrunkDiameter, self::TreatFrom, self::TreatBelow => Dimension::Length,
+            self::Height,
+            self::SnowAtBase,
+            self::WaterDistance,
+            self::RowSpacing,
+            self::StripSide,
+            self::WorkingDepth,
+            self::TrunkDiameter,
+            self::TreatFrom,
+            self::TreatBelow
+                => Dimension::Length,
             self::TreatedArea => Dimension::Area,
             self::PlantedTrees => Dimension::Count,
             self::HoursAtHand => Dimension::Duration,
@@ -144,12 +202,63 @@ enum FactName: string
 
     public function isYesNo(): bool
     {
-        return in_array($this, [self::SiltOnBark, self::Drought, self::LeafDamage, self::FreshFlush, self::GrassAtBase, self::Fruiting, self::BeesFlying, self::FoodTaken, self::TrunkGuards, self::GreenBark, self::WeedsUp, self::SelfSownKept, self::AboveKeepers, self::PublicWay, self::ChildrenPets, self::SchoolGround, self::LocalRule, self::Volunteers, self::ShallowGroundwater, self::HivesNear, self::SprayedLately, self::LeavesLimp, self::Shade, self::Floods, self::ThornsKept, self::CropUp, self::FlowersAround, self::FellingPlanned, self::DebrisGone, self::KeptAsSnags, self::BarkDiseased, self::FirstFound, self::Irrigated, self::SoilWorkable], true);
+        return in_array(
+            $this,
+            [
+                self::SiltOnBark,
+                self::Drought,
+                self::LeafDamage,
+                self::FreshFlush,
+                self::GrassAtBase,
+                self::Fruiting,
+                self::BeesFlying,
+                self::FoodTaken,
+                self::TrunkGuards,
+                self::GreenBark,
+                self::WeedsUp,
+                self::SelfSownKept,
+                self::AboveKeepers,
+                self::PublicWay,
+                self::ChildrenPets,
+                self::SchoolGround,
+                self::LocalRule,
+                self::Volunteers,
+                self::ShallowGroundwater,
+                self::HivesNear,
+                self::SprayedLately,
+                self::LeavesLimp,
+                self::Shade,
+                self::Floods,
+                self::ThornsKept,
+                self::CropUp,
+                self::FlowersAround,
+                self::FellingPlanned,
+                self::DebrisGone,
+                self::KeptAsSnags,
+                self::BarkDiseased,
+                self::FirstFound,
+                self::Irrigated,
+                self::SoilWorkable,
+            ],
+            true,
+        );
     }
 
     public function isDay(): bool
     {
-        return in_array($this, [self::LastMown, self::LeafOut, self::PlantedOn, self::SownNext, self::GrazedFrom, self::HayOn, self::FreezeOn], true);
+        return in_array(
+            $this,
+            [
+                self::LastMown,
+                self::LeafOut,
+                self::PlantedOn,
+                self::SownNext,
+                self::GrazedFrom,
+                self::HayOn,
+                self::FreezeOn,
+            ],
+            true,
+        );
     }
 
     /** Hours an observation holds; null until another supersedes it. Growth stage of annuals: five days. */
@@ -163,7 +272,16 @@ enum FactName: string
             self::Drought => 168,
             self::Stage, self::AlsoStage, self::LeafCount => $annual ? 120 : 240,
             self::SoilWorkable => 720,
-            self::LeafDamage, self::FreshFlush, self::Fruiting, self::BeesFlying, self::WeedsUp, self::AboveKeepers, self::GreenLeaf, self::LeavesLimp, self::FlowersAround => 240,
+            self::LeafDamage,
+            self::FreshFlush,
+            self::Fruiting,
+            self::BeesFlying,
+            self::WeedsUp,
+            self::AboveKeepers,
+            self::GreenLeaf,
+            self::LeavesLimp,
+            self::FlowersAround
+                => 240,
             default => null,
         };
     }

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Thicket\Methods;
 
 /**
- * Grazing that a row costs beyond the days of its card: weeks in which kept grass under the spray comes back from what it does to it (rulings J45,
- * handbook 2 "Pasture broadcast"). The weeks are our guess. The worst grass counts; with no kept grass under it nothing is lost.
+ * Grazing that a row costs beyond the days of its card: weeks in which kept grass under the spray comes back from what
+ * it does to it (rulings J45, handbook 2 "Pasture broadcast"). The weeks are our guess. The worst grass counts; with no
+ * kept grass under it nothing is lost.
  */
 final readonly class GrazingLost
 {
@@ -21,9 +22,7 @@ final readonly class GrazingLost
      * @param string $kind one of KINDS
      * @param int|null $from weeks; null where nothing is lost, where all is, and where the form is not told
      */
-    private function __construct(public string $kind, public ?int $from, public ?int $to)
-    {
-    }
+    private function __construct(public string $kind, public ?int $from, public ?int $to) {}
 
     public static function of(Situation $situation, Candidate $candidate): self
     {
@@ -40,6 +39,8 @@ final readonly class GrazingLost
         }
         $weeks = $candidate->catalogue->coefficients()->node('grazingWeeksLost');
 
-        return $weeks->has($worst) ? new self($worst, $weeks->node($worst)->int('from'), $weeks->node($worst)->int('to')) : new self($worst, null, null);
+        return $weeks->has($worst)
+            ? new self($worst, $weeks->node($worst)->int('from'), $weeks->node($worst)->int('to'))
+            : new self($worst, null, null);
     }
 }

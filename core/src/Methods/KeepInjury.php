@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Thicket\Methods;
 
 /**
- * How much of what is kept a row may hurt, in the five named steps of handbook 9 (1 none expected, 2 a little, 3 some, 4 much, 5 loss), from
- * what is kept near and what is known of it. The worst keeper counts. Nothing kept noted: 1.
+ * How much of what is kept a row may hurt, in the five named steps of handbook 9 (1 none expected, 2 a little, 3 some,
+ * 4 much, 5 loss), from what is kept near and what is known of it. The worst keeper counts. Nothing kept noted: 1.
  */
 final readonly class KeepInjury
 {
@@ -50,10 +50,15 @@ final readonly class KeepInjury
                 true => self::BY_INJURY[$kept->injuryHere($actives, $situation)],
             };
             // behind a shield, or below the wick, it is hit by a slip only
-            $step = max($step, in_array($candidate->method->guard(), ['shield', 'wick'], true) ? min($hit, self::SPARED) : $hit);
+            $step = max(
+                $step,
+                in_array($candidate->method->guard(), ['shield', 'wick'], true) ? min($hit, self::SPARED) : $hit,
+            );
         }
         $sameKind = $keeper->speciesId !== null && $keeper->speciesId === $situation->target?->id();
 
-        return $sameKind && in_array($candidate->method->work(), ['injection', 'cutting'], true) ? max($step, self::GRAFTED) : $step;
+        return $sameKind && in_array($candidate->method->work(), ['injection', 'cutting'], true)
+            ? max($step, self::GRAFTED)
+            : $step;
     }
 }

@@ -10,7 +10,25 @@ use Thicket\Measure\Unit;
 /** A thing to protect or to know of, as seen from the patch. */
 final readonly class Keeper
 {
-    public const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'well', 'stream', 'pond', 'drain', 'path', 'fence', 'building', 'stock', 'organic', 'litter'];
+    public const KINDS = [
+        'tree',
+        'shrub',
+        'planting',
+        'grass',
+        'forbs',
+        'crop',
+        'hive',
+        'well',
+        'stream',
+        'pond',
+        'drain',
+        'path',
+        'fence',
+        'building',
+        'stock',
+        'organic',
+        'litter',
+    ];
     /** Wind wavers: an eighth of the circle to each side counts as downwind. */
     private const DRIFT_HALF_ANGLE_DEGREES = 45.0;
     private const WATER = ['well', 'stream', 'pond', 'drain'];
@@ -25,14 +43,18 @@ final readonly class Keeper
         public ?Quantity $height = null,
         /** Stands downhill of the targets: soil-active reach is half as much again (rulings J28). */
         public bool $downhill = false,
-        /** Direction from the targets, degrees clockwise from north; null where nobody drew it or it stands among them. */
+        /**
+         * Direction from the targets, degrees clockwise from north; null where nobody drew it or it stands among them.
+         */
         public ?float $bearing = null,
         /** Where distance and bearing come from: 'typed' by somebody on site, or the 'map' (outline to drawn shape). */
         public string $source = 'typed',
-    ) {
-    }
+    ) {}
 
-    /** How far its roots may reach: the larger of twice the crown radius and the height, half as much again downhill (rulings J28). */
+    /**
+     * How far its roots may reach: the larger of twice the crown radius and the height, half as much again downhill
+     * (rulings J28).
+     */
     public function rootReach(): ?Quantity
     {
         $reach = $this->height;
@@ -49,7 +71,9 @@ final readonly class Keeper
     {
         $reach = $this->rootReach();
 
-        return !$this->isRooted() || $reach === null || $this->distance === null ? null : $this->distance->isLessThan($reach);
+        return !$this->isRooted() || $reach === null || $this->distance === null
+            ? null
+            : $this->distance->isLessThan($reach);
     }
 
     /**

@@ -11,14 +11,22 @@ use Thicket\Plants\Species;
 /** A plant that is kept, by its species where that is known, else by the kind it was noted as (rulings J46). */
 final readonly class KeptPlant
 {
-    private const BY_NOTE = ['grass' => 'grass', 'forbs' => 'broadleaf', 'tree' => 'broadleaf', 'shrub' => 'broadleaf', 'crop' => 'crop', 'planting' => ''];
-    /** Worst last; 'taken' is by class alone, where nobody wrote down how far it goes; 'by-form' stands where the form decides and nobody told it. */
+    private const BY_NOTE = [
+        'grass' => 'grass',
+        'forbs' => 'broadleaf',
+        'tree' => 'broadleaf',
+        'shrub' => 'broadleaf',
+        'crop' => 'crop',
+        'planting' => '',
+    ];
+    /**
+     * Worst last; 'taken' is by class alone, where nobody wrote down how far it goes; 'by-form' stands where the form
+     * decides and nobody told it.
+     */
     private const INJURIES = ['none', 'passing', 'by-form', 'thinning', 'taken', 'loss'];
 
     /** @param string $kind grass, sedge, rush, broadleaf, fern, conifer or crop; empty where nobody knows */
-    private function __construct(public Keeper $keeper, public string $kind, public ?Species $species)
-    {
-    }
+    private function __construct(public Keeper $keeper, public string $kind, public ?Species $species) {}
 
     /** Null for what is no plant. */
     public static function of(Keeper $keeper, Catalogue $catalogue): ?self
@@ -28,7 +36,15 @@ final readonly class KeptPlant
         }
         $species = $keeper->speciesId === null ? null : $catalogue->species($keeper->speciesId);
 
-        return new self($keeper, $species === null ? self::BY_NOTE[$keeper->kind] : ($keeper->kind === 'crop' ? 'crop' : $species->plantKind()), $species);
+        return new self(
+            $keeper,
+            $species === null
+                ? self::BY_NOTE[$keeper->kind]
+                : ($keeper->kind === 'crop'
+                    ? 'crop'
+                    : $species->plantKind()),
+            $species,
+        );
     }
 
     /**
@@ -60,7 +76,11 @@ final readonly class KeptPlant
         $by = $active->selectivity();
 
         return match ($this->kind) {
-            'grass' => in_array($by, ['non-selective', 'grass'], true) ? true : ($active->injuresGrasses() ? null : false),
+            'grass' => in_array($by, ['non-selective', 'grass'], true)
+                ? true
+                : ($active->injuresGrasses()
+                    ? null
+                    : false),
             'sedge' => $by === 'non-selective' ? true : $active->takesSedges(),
             'rush', 'fern' => $by === 'non-selective' ? true : null,
             'broadleaf', 'conifer' => in_array($by, ['non-selective', 'broadleaf'], true),
@@ -71,7 +91,8 @@ final readonly class KeptPlant
     }
 
     /**
-     * How a spray over it hurts it: none, passing, thinning, taken, loss, or by-form (rulings J45); the worst active counts.
+     * How a spray over it hurts it: none, passing, thinning, taken, loss, or by-form (rulings J45); the worst active
+     * counts.
      *
      * @param list<Active> $actives
      * @param string|null $form broad or narrow, of a grass that comes in both; null where nobody told
@@ -91,7 +112,8 @@ final readonly class KeptPlant
                 $form === null => 'by-form',
                 default => $data->node($active->id())->string($form),
             };
-            $worst = array_search($own, self::INJURIES, true) > array_search($worst, self::INJURIES, true) ? $own : $worst;
+            $worst =
+                array_search($own, self::INJURIES, true) > array_search($worst, self::INJURIES, true) ? $own : $worst;
         }
 
         return $worst;
@@ -109,7 +131,10 @@ final readonly class KeptPlant
         return $this->isYoungGrass($situation) || ($injury !== 'none' && $this->isYoung($situation)) ? 'loss' : $injury;
     }
 
-    /** A sod sown this season takes any leaf spray ill, whatever a grown one stands, unless the card allows it (rulings J45). */
+    /**
+     * A sod sown this season takes any leaf spray ill, whatever a grown one stands, unless the card allows it (rulings
+     * J45).
+     */
     public function isYoungGrass(Situation $situation): bool
     {
         return $this->kind === 'grass' && $this->isYoung($situation);
@@ -120,6 +145,9 @@ final readonly class KeptPlant
     {
         $planted = $situation->dayOf(FactName::PlantedOn);
 
-        return $planted !== null && $this->keeper->isAmongTargets() && $situation->day >= $planted && $situation->day < $situation->firstSeasonOver();
+        return $planted !== null &&
+            $this->keeper->isAmongTargets() &&
+            $situation->day >= $planted &&
+            $situation->day < $situation->firstSeasonOver();
     }
 }

@@ -15,8 +15,9 @@ use Thicket\Mix\MixNeed;
 use Thicket\Mix\TreatedArea;
 
 /**
- * Hours of one pass from the tally (handbook 9): hands on the plants by method and size, or hectares an hour; walking between n stems over an
- * area A, 0.7124 sqrt(A n) x 1.3 (a float: geometry); setting up each crew-day of 6 h. Low, use and high; our guesses until records say otherwise.
+ * Hours of one pass from the tally (handbook 9): hands on the plants by method and size, or hectares an hour; walking
+ * between n stems over an area A, 0.7124 sqrt(A n) x 1.3 (a float: geometry); setting up each crew-day of 6 h. Low, use
+ * and high; our guesses until records say otherwise.
  */
 final readonly class Labour
 {
@@ -24,19 +25,27 @@ final readonly class Labour
     private const SEEDLINGS = ['cotyledon', 'seedling'];
 
     /**
-     * @param array{Quantity, Quantity, Quantity}|null $hands minutes: low, use, high; null where neither stems nor a rate are known
-     * @param Quantity|null $walking minutes; null where the area is not known, and nought where the rate of an area holds it
+     * @param array{Quantity, Quantity, Quantity}|null $hands minutes: low, use, high; null where neither stems nor a
+     *     rate are known
+     * @param Quantity|null $walking minutes; null where the area is not known, and nought where the rate of an area
+     *     holds it
      * @param array{Quantity, Quantity, Quantity}|null $whole minutes with walking and setting up
      */
-    private function __construct(public ?array $hands, public ?Quantity $walking, public int $days, public ?array $whole)
-    {
-    }
+    private function __construct(
+        public ?array $hands,
+        public ?Quantity $walking,
+        public int $days,
+        public ?array $whole,
+    ) {}
 
     public static function of(Situation $situation, Candidate $candidate): self
     {
         $table = $candidate->coefficients();
         $trees = self::trees($situation, $candidate, $table);
-        $hands = $trees === null ? self::byStems($situation, $candidate, $table) : self::plus(self::nought(), $table->node('minutesPerTree')->strings($candidate->method->id()), $trees);
+        $hands =
+            $trees === null
+                ? self::byStems($situation, $candidate, $table)
+                : self::plus(self::nought(), $table->node('minutesPerTree')->strings($candidate->method->id()), $trees);
         $walking = $hands === null ? null : self::walking($situation, $table, $trees ?? $situation->stemCount());
         if ($hands === null) {
             $hands = self::byArea($situation, $candidate, $table);
@@ -67,13 +76,18 @@ final readonly class Labour
     /** @return array{Quantity, Quantity, Quantity}|null hours: low, use, high */
     public function range(): ?array
     {
-        return $this->whole === null ? null : [$this->whole[0]->to(Unit::Hour), $this->whole[1]->to(Unit::Hour), $this->whole[2]->to(Unit::Hour)];
+        return $this->whole === null
+            ? null
+            : [$this->whole[0]->to(Unit::Hour), $this->whole[1]->to(Unit::Hour), $this->whole[2]->to(Unit::Hour)];
     }
 
     /** @return array{Quantity, Quantity, Quantity}|null */
     private static function byStems(Situation $situation, Candidate $candidate, Node $table): ?array
     {
-        if ($situation->stems === [] || ($situation->target !== null && !$candidate->method->isFor($situation->target))) {
+        if (
+            $situation->stems === [] ||
+            ($situation->target !== null && !$candidate->method->isFor($situation->target))
+        ) {
             return null;
         }
         if ($candidate->method->work() === 'injection') {
@@ -94,7 +108,9 @@ final readonly class Labour
         if (!$perStem->has($method)) {
             return null;
         }
-        $seedlings = in_array($situation->stageSeen(), self::SEEDLINGS, true) ? $table->nodeOrEmpty('seedlingMinutes')->stringsOrEmpty($method) : [];
+        $seedlings = in_array($situation->stageSeen(), self::SEEDLINGS, true)
+            ? $table->nodeOrEmpty('seedlingMinutes')->stringsOrEmpty($method)
+            : [];
         $further = $table->nodeOrEmpty('furtherStemMinutes')->stringsOrEmpty($method);
         $total = self::nought();
         foreach (ServedStems::of($situation, $candidate)->served as $group) {
@@ -104,11 +120,15 @@ final readonly class Labour
             }
             // a clump is gripped anew for each further stem
             $clumps = $further === [] ? $group->count : (int) ceil($group->count / $group->stemsPerClump);
-            $total = self::plus(self::plus($total, $minutes, $clumps), $further === [] ? $minutes : $further, $group->count - $clumps);
+            $total = self::plus(
+                self::plus($total, $minutes, $clumps),
+                $further === [] ? $minutes : $further,
+                $group->count - $clumps,
+            );
         }
         $longer = self::longer($situation, $candidate, $table->node('longer'));
 
-        return array_map(static fn (Quantity $q): Quantity => $q->times($longer), $total);
+        return array_map(static fn(Quantity $q): Quantity => $q->times($longer), $total);
     }
 
     /** What makes the hands slower (handbook 9). */
@@ -122,12 +142,17 @@ final readonly class Labour
         };
     }
 
-    /** Work that goes from one planted tree to the next is counted by those trees, where somebody told how many there are; null by other ways. */
+    /**
+     * Work that goes from one planted tree to the next is counted by those trees, where somebody told how many there
+     * are; null by other ways.
+     */
     private static function trees(Situation $situation, Candidate $candidate, Node $table): ?int
     {
         $trees = $situation->quantity(FactName::PlantedTrees);
 
-        return $trees === null || !$table->node('minutesPerTree')->has($candidate->method->id()) ? null : $trees->in(Unit::One)->toScale(0, RoundingMode::CEILING)->toInt();
+        return $trees === null || !$table->node('minutesPerTree')->has($candidate->method->id())
+            ? null
+            : $trees->in(Unit::One)->toScale(0, RoundingMode::CEILING)->toInt();
     }
 
     /**
@@ -141,7 +166,9 @@ final readonly class Labour
     {
         $total = self::nought();
         foreach ($situation->stems as $group) {
-            $height = $group->height ?? $situation->quantity(FactName::Height) ?? $situation->target?->data->quantity('greatestHeight');
+            $height =
+                $group->height ??
+                ($situation->quantity(FactName::Height) ?? $situation->target?->data->quantity('greatestHeight'));
             $minutes = $height === null ? null : self::row($rows, $height);
             if ($minutes === null) {
                 return null;
@@ -166,7 +193,7 @@ final readonly class Labour
      */
     private static function plus(array $total, array $minutes, int $times): array
     {
-        $of = static fn (int $i): Quantity => $total[$i]->plus(Quantity::of($minutes[$i], Unit::Minute)->times($times));
+        $of = static fn(int $i): Quantity => $total[$i]->plus(Quantity::of($minutes[$i], Unit::Minute)->times($times));
 
         return [$of(0), $of(1), $of(2)];
     }
@@ -180,7 +207,9 @@ final readonly class Labour
     {
         $rows = $table->node('minutesPerCut');
         // a way of injecting without a figure of its own goes as the first of the table
-        $row = $rows->node($rows->has($candidate->method->id()) ? $candidate->method->id() : (string) array_key_first($rows->data));
+        $row = $rows->node(
+            $rows->has($candidate->method->id()) ? $candidate->method->id() : (string) array_key_first($rows->data),
+        );
         [$spacing, $per] = MixNeed::spacing($candidate);
         $cuts = 0;
         $served = ServedStems::of($situation, $candidate);
@@ -190,7 +219,9 @@ final readonly class Labour
         $bark = $situation->word(FactName::BarkThickness) ?? $situation->target?->barkThickness();
         $more = in_array($bark, ['thick', 'corky'], true) ? '3/2' : '1';
         $trees = Quantity::of($row->string('perTree'), Unit::Minute)->times($served->count());
-        $of = static fn (string $perCut): Quantity => $trees->plus(Quantity::of($perCut, Unit::Minute)->times($cuts))->times($more);
+        $of = static fn(string $perCut): Quantity => $trees
+            ->plus(Quantity::of($perCut, Unit::Minute)->times($cuts))
+            ->times($more);
         [$low, $use, $high] = $row->strings('perCut');
 
         return [$of($low), $of($use), $of($high)];
@@ -200,9 +231,15 @@ final readonly class Labour
     private static function byArea(Situation $situation, Candidate $candidate, Node $table): ?array
     {
         $byCover = $table->node('minutesPerSquareMetre');
-        $covered = $byCover->has($candidate->method->id()) && $situation->target?->isWoody() !== true ? TreatedArea::covered($situation, $candidate, $situation->area) : null;
+        $covered =
+            $byCover->has($candidate->method->id()) && $situation->target?->isWoody() !== true
+                ? TreatedArea::covered($situation, $candidate, $situation->area)
+                : null;
         if ($covered !== null) {
-            $of = static fn (string $minutes): Quantity => Quantity::of($covered->in(Unit::SquareMetre)->multipliedBy(BigRational::of($minutes)), Unit::Minute);
+            $of = static fn(string $minutes): Quantity => Quantity::of(
+                $covered->in(Unit::SquareMetre)->multipliedBy(BigRational::of($minutes)),
+                Unit::Minute,
+            );
             [$low, $use, $high] = $byCover->strings($candidate->method->id());
 
             return [$of($low), $of($use), $of($high)];
@@ -210,7 +247,13 @@ final readonly class Labour
         $perHectare = $table->node('minutesPerHectare')->stringsOrEmpty($candidate->method->id());
         if ($perHectare !== [] && $situation->area !== null) {
             $hectares = $situation->area->in(Unit::Hectare);
-            [$low, $use, $high] = array_map(static fn (string $minutes): Quantity => Quantity::of($hectares->multipliedBy(BigRational::of($minutes)), Unit::Minute), $perHectare);
+            [$low, $use, $high] = array_map(
+                static fn(string $minutes): Quantity => Quantity::of(
+                    $hectares->multipliedBy(BigRational::of($minutes)),
+                    Unit::Minute,
+                ),
+                $perHectare,
+            );
 
             return [$low, $use, $high];
         }
@@ -220,7 +263,10 @@ final readonly class Labour
             return null;
         }
         $hectares = $area->in(Unit::Hectare);
-        $of = static fn (string $rate): Quantity => Quantity::of($hectares->dividedBy(BigRational::of($rate))->multipliedBy(60), Unit::Minute);
+        $of = static fn(string $rate): Quantity => Quantity::of(
+            $hectares->dividedBy(BigRational::of($rate))->multipliedBy(60),
+            Unit::Minute,
+        );
         [$slow, $use, $fast] = $rates->strings($candidate->method->id());
 
         return [$of($fast), $of($use), $of($slow)];
@@ -239,9 +285,12 @@ final readonly class Labour
             $situation->word(FactName::Setting) === 'woods' => $speeds->string('wood'),
             default => $speeds->string('open'),
         };
-        $metres = (float) $walk->string('tour') * sqrt($situation->area->float(Unit::SquareMetre) * $stops) * (float) $walk->string('sweeping');
+        $metres =
+            (float) $walk->string('tour') *
+            sqrt($situation->area->float(Unit::SquareMetre) * $stops) *
+            (float) $walk->string('sweeping');
 
-        return Quantity::of(number_format($metres / 1000 / (float) $pace * 60, 1, '.', ''), Unit::Minute);
+        return Quantity::of(number_format(($metres / 1000 / (float) $pace) * 60, 1, '.', ''), Unit::Minute);
     }
 
     /**

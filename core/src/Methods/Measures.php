@@ -35,8 +35,7 @@ final readonly class Measures
         public Passes $passes,
         /** Weeks till the whole plan may be scored (rulings J60). */
         public ?int $weeksToEnd,
-    ) {
-    }
+    ) {}
 
     public static function of(Situation $situation, Candidate $candidate): self
     {
@@ -46,7 +45,20 @@ final readonly class Measures
         $labour = Labour::of($situation, $candidate);
         $passes = Passes::of($situation, $candidate);
 
-        return new self($control[0] ?? null, $control[1] ?? null, $control[2] ?? null, $harm, $labour->hands[1] ?? null, $weeks[0] ?? null, $weeks[1] ?? null, KeepInjury::of($situation, $candidate), $labour, Money::of($situation, $candidate, $labour), $passes, $passes->weeksToEnd($situation, $candidate));
+        return new self(
+            $control[0] ?? null,
+            $control[1] ?? null,
+            $control[2] ?? null,
+            $harm,
+            $labour->hands[1] ?? null,
+            $weeks[0] ?? null,
+            $weeks[1] ?? null,
+            KeepInjury::of($situation, $candidate),
+            $labour,
+            Money::of($situation, $candidate, $labour),
+            $passes,
+            $passes->weeksToEnd($situation, $candidate),
+        );
     }
 
     /** @return list<int> first and last week in which it shows; the method's own word goes before the active's */
@@ -57,9 +69,14 @@ final readonly class Measures
             return array_map(intval(...), $own);
         }
         $symptoms = $candidate->active?->data->nodeOrEmpty('symptoms');
-        $days = array_map(static fn (string $end): ?Quantity => $symptoms?->quantity($end), ['from', 'to']);
+        $days = array_map(static fn(string $end): ?Quantity => $symptoms?->quantity($end), ['from', 'to']);
 
-        return $days[0] === null || $days[1] === null ? [] : array_map(static fn (Quantity $q): int => $q->in(Unit::Day)->dividedBy(7)->toScale(0, RoundingMode::UP)->toInt(), $days);
+        return $days[0] === null || $days[1] === null
+            ? []
+            : array_map(
+                static fn(Quantity $q): int => $q->in(Unit::Day)->dividedBy(7)->toScale(0, RoundingMode::UP)->toInt(),
+                $days,
+            );
     }
 
     /** Spring on perennials, unless the season of this plant is its best one by now (mesquite in warm ground). */
@@ -93,17 +110,26 @@ final readonly class Measures
         if ($target === null) {
             return [];
         }
-        // a figure of handbook 9 is of what an active controls; of what it only holds back, or nobody knows, expect less, how much is not known
+        // a figure of handbook 9 is of what an active controls; of what it only holds back, or nobody knows, expect
+        // less, how much is not known
         if ($candidate->active !== null && $candidate->bestResponse($target)[0] !== 'controls') {
             return [];
         }
         $key = match ($candidate->method->data->stringOr('controlBy', '')) {
             'active' => self::strongest($table, $candidate),
             // what brambles answered in trials, sprayed after the stream had turned down (handbook 3)
-            'bramble' => $target->treatmentClass() === 'bramble' && $situation->flow() === 'down' ? self::strongest($table, $candidate) : '',
+            'bramble' => $target->treatmentClass() === 'bramble' && $situation->flow() === 'down'
+                ? self::strongest($table, $candidate)
+                : '',
             'class' => $target->treatmentClass() === 'bulblet' ? 'bulblet' : 'season',
             'flow' => self::killsTopsOnly($situation, $candidate) ? 'spring' : 'late',
-            'root' => in_array($target->rootForm(), ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'], true) ? 'rootLeft' : 'rootOut',
+            'root' => in_array(
+                $target->rootForm(),
+                ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'],
+                true,
+            )
+                ? 'rootLeft'
+                : 'rootOut',
             'stage' => ($situation->stage()[0] ?? '') === 'cotyledon' ? 'cotyledon' : 'later',
             // a hoe takes seedlings of any size, and tops of what has roots to live on
             'hoeing' => $target->isPerennial() ? 'later' : 'cotyledon',

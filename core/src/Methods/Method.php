@@ -11,9 +11,7 @@ use Thicket\Plants\Species;
 /** A way of working, as core/data/methods describes it. */
 final readonly class Method
 {
-    public function __construct(public Node $data)
-    {
-    }
+    public function __construct(public Node $data) {}
 
     public function id(): string
     {
@@ -86,7 +84,9 @@ final readonly class Method
         return $this->data->stringOr('guard', '');
     }
 
-    /** The method whose typical strengths and label permission hold for this one too; its own id where it stands alone. */
+    /**
+     * The method whose typical strengths and label permission hold for this one too; its own id where it stands alone.
+     */
     public function like(): string
     {
         return $this->data->stringOr('like', $this->id());

@@ -9,24 +9,34 @@ use Thicket\Knowledge\Node;
 use Thicket\Measure\Quantity;
 
 /**
- * The crew's own coefficients over the shipped table (handbook 9, rulings B10): minutes, hectares an hour and volumes with low, use and high. Only figures that
- * the table has may be replaced, so a new name never enters by the way of a setting.
+ * The crew's own coefficients over the shipped table (handbook 9, rulings B10): minutes, hectares an hour and volumes
+ * with low, use and high. Only figures that the table has may be replaced, so a new name never enters by the way of a
+ * setting.
  */
 final readonly class OwnFigures
 {
     private const MOST = '100000';
     /** Tables of three figures by method, and their unit. */
-    private const BY_METHOD = ['minutesPerTree' => 'min', 'minutesPerSquareMetre' => 'min', 'minutesPerHectare' => 'min', 'seedlingMinutes' => 'min', 'furtherStemMinutes' => 'min', 'hectaresPerHour' => 'ha/h'];
+    private const BY_METHOD = [
+        'minutesPerTree' => 'min',
+        'minutesPerSquareMetre' => 'min',
+        'minutesPerHectare' => 'min',
+        'seedlingMinutes' => 'min',
+        'furtherStemMinutes' => 'min',
+        'hectaresPerHour' => 'ha/h',
+    ];
 
-    /** @param array<string, array{string, string, string}> $own path in the table => low, use, high in the unit of the shipped figure */
-    private function __construct(public array $own)
-    {
-    }
+    /**
+     * @param array<string, array{string, string, string}> $own path in the table => low, use, high in the unit of the
+     * shipped figure
+     */
+    private function __construct(public array $own) {}
 
     /**
      * Every figure of the table that a crew may replace, in order of the table.
      *
-     * @return array<string, array{unit: string, below: Quantity|null, figures: array{string, string, string}}> by path; unit is a unit code; below is the size a class reaches up to
+     * @return array<string, array{unit: string, below: Quantity|null, figures: array{string, string, string}}> by path;
+     *     unit is a unit code; below is the size a class reaches up to
      */
     public static function of(Node $table): array
     {
@@ -34,18 +44,34 @@ final readonly class OwnFigures
         foreach ($table->nodes('minutesPerStem') as $method => $classes) {
             foreach ($classes->data as $i => $class) {
                 $class = new Node(is_array($class) ? $class : [], "{$classes->where}/{$i}");
-                $out["minutesPerStem/{$method}/{$i}"] = ['unit' => 'min', 'below' => $class->quantity('below'), 'figures' => self::three($class->strings('minutes'))];
+                $out["minutesPerStem/{$method}/{$i}"] = [
+                    'unit' => 'min',
+                    'below' => $class->quantity('below'),
+                    'figures' => self::three($class->strings('minutes')),
+                ];
             }
         }
         foreach (array_keys($table->node('minutesPerCut')->data) as $method) {
-            $out["minutesPerCut/{$method}"] = ['unit' => 'min', 'below' => null, 'figures' => self::three($table->node('minutesPerCut')->node((string) $method)->strings('perCut'))];
+            $out["minutesPerCut/{$method}"] = [
+                'unit' => 'min',
+                'below' => null,
+                'figures' => self::three($table->node('minutesPerCut')->node((string) $method)->strings('perCut')),
+            ];
         }
         foreach (self::BY_METHOD as $group => $unit) {
             foreach (array_keys($table->node($group)->data) as $method) {
-                $out["{$group}/{$method}"] = ['unit' => $unit, 'below' => null, 'figures' => self::three($table->node($group)->strings((string) $method))];
+                $out["{$group}/{$method}"] = [
+                    'unit' => $unit,
+                    'below' => null,
+                    'figures' => self::three($table->node($group)->strings((string) $method)),
+                ];
             }
         }
-        $out['setUpMinutes'] = ['unit' => 'min', 'below' => null, 'figures' => self::three($table->strings('setUpMinutes'))];
+        $out['setUpMinutes'] = [
+            'unit' => 'min',
+            'below' => null,
+            'figures' => self::three($table->strings('setUpMinutes')),
+        ];
         foreach (['cut', 'kerfPerTenCentimetres', 'wick'] as $path) {
             $out[$path] = self::volume($table->node($path));
         }
@@ -74,7 +100,13 @@ final readonly class OwnFigures
                 continue;
             }
             $three = is_array($three) ? array_values($three) : [];
-            $numbers = array_filter($three, static fn (mixed $n): bool => is_string($n) && preg_match('/^\d{1,6}(\.\d{1,4})?$/D', $n) === 1 && (float) $n > 0 && (float) $n <= (float) self::MOST);
+            $numbers = array_filter(
+                $three,
+                static fn(mixed $n): bool => is_string($n) &&
+                    preg_match('/^\d{1,6}(\.\d{1,4})?$/D', $n) === 1 &&
+                    (float) $n > 0 &&
+                    (float) $n <= (float) self::MOST,
+            );
             if (count($three) !== 3 || count($numbers) !== 3) {
                 $in->fault("{$field}/{$path}", 'Give three decimals above nought as quoted texts: low, use, high.');
                 continue;
@@ -105,7 +137,11 @@ final readonly class OwnFigures
                 $group === 'minutesPerStem' => ['minutes' => $three],
                 $group === 'minutesPerCut' => ['perCut' => $three],
                 isset(self::BY_METHOD[$group]), $group === 'setUpMinutes' => $three,
-                default => ['low' => ['value' => $three[0]], 'use' => ['value' => $three[1]], 'high' => ['value' => $three[2]]],
+                default => [
+                    'low' => ['value' => $three[0]],
+                    'use' => ['value' => $three[1]],
+                    'high' => ['value' => $three[2]],
+                ],
             };
             foreach (array_reverse(explode('/', $path)) as $key) {
                 $put = [$key => $put];
@@ -119,7 +155,15 @@ final readonly class OwnFigures
     /** @return array{unit: string, below: null, figures: array{string, string, string}} */
     private static function volume(Node $node): array
     {
-        return ['unit' => $node->node('use')->string('unit'), 'below' => null, 'figures' => [$node->node('low')->string('value'), $node->node('use')->string('value'), $node->node('high')->string('value')]];
+        return [
+            'unit' => $node->node('use')->string('unit'),
+            'below' => null,
+            'figures' => [
+                $node->node('low')->string('value'),
+                $node->node('use')->string('value'),
+                $node->node('high')->string('value'),
+            ],
+        ];
     }
 
     /**
@@ -129,6 +173,8 @@ final readonly class OwnFigures
      */
     private static function three(array $figures): array
     {
-        return count($figures) === 3 ? [$figures[0], $figures[1], $figures[2]] : throw new \LogicException('a coefficient has low, use and high.');
+        return count($figures) === 3
+            ? [$figures[0], $figures[1], $figures[2]]
+            : throw new \LogicException('a coefficient has low, use and high.');
     }
 }

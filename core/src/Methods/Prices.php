@@ -21,22 +21,29 @@ final readonly class Prices
     /**
      * @param string $currency three capital letters
      * @param array{amount: BigRational, on: \DateTimeImmutable|null}|null $wage of an hour
-     * @param array<string, array{amount: BigRational, per: Quantity, on: \DateTimeImmutable|null}> $products by active or material: so much for that volume or weight
+     * @param array<string, array{amount: BigRational, per: Quantity, on: \DateTimeImmutable|null}> $products by active
+     *     or material: so much for that volume or weight
      */
-    public function __construct(public string $currency, public ?array $wage, public array $products)
-    {
-    }
+    public function __construct(public string $currency, public ?array $wage, public array $products) {}
 
-    /** {currency, wage: {amount, on?}, products: {active: {amount, per, on?}}}; faults are noted at their fields; with a day given as today no price is of a later one. */
-    public static function read(Fields $in, \Thicket\Knowledge\Catalogue $catalogue, ?\DateTimeImmutable $today = null): self
-    {
+    /**
+     * {currency, wage: {amount, on?}, products: {active: {amount, per, on?}}}; faults are noted at their fields; with a
+     * day given as today no price is of a later one.
+     */
+    public static function read(
+        Fields $in,
+        \Thicket\Knowledge\Catalogue $catalogue,
+        ?\DateTimeImmutable $today = null,
+    ): self {
         $currency = $in->text('currency', 3) ?? 'USD';
-        preg_match('/^[A-Z]{3}$/D', $currency) === 1 || $in->fault('currency', 'Give the three letters of the currency, such as USD or EUR.');
+        preg_match('/^[A-Z]{3}$/D', $currency) === 1 ||
+            $in->fault('currency', 'Give the three letters of the currency, such as USD or EUR.');
         $wage = null;
         if ($in->has('wage')) {
             $item = $in->object('wage');
             $amount = $item->decimal('amount', '0', '100000');
-            $wage = $amount === null ? null : ['amount' => BigRational::of($amount), 'on' => self::paidOn($item, $today)];
+            $wage =
+                $amount === null ? null : ['amount' => BigRational::of($amount), 'on' => self::paidOn($item, $today)];
             $item->noOthers();
         } else {
             $in->raw('wage');
@@ -45,11 +52,19 @@ final readonly class Prices
         foreach ($in->objects('products', 200) as $item) {
             $active = $item->text('active', 60);
             if ($active !== null && !$catalogue->hasActive($active) && !in_array($active, self::MATERIALS, true)) {
-                $item->fault('active', 'This active is not in the catalogue; besides actives there are prices of ' . implode(', ', self::MATERIALS) . '.');
+                $item->fault(
+                    'active',
+                    'This active is not in the catalogue; besides actives there are prices of ' .
+                        implode(', ', self::MATERIALS) .
+                        '.',
+                );
             }
             $amount = $item->decimal('amount', '0', '1000000');
             $per = $item->reading('per', null)?->quantity;
-            if ($per !== null && (!in_array($per->dimension(), [Dimension::Volume, Dimension::Mass], true) || $per->isZero())) {
+            if (
+                $per !== null &&
+                (!in_array($per->dimension(), [Dimension::Volume, Dimension::Mass], true) || $per->isZero())
+            ) {
                 $item->fault('per', 'Give what the price is for, such as 1 L, 2.5 gal or 8 oz.');
                 $per = null;
             }
@@ -76,7 +91,8 @@ final readonly class Prices
     }
 
     /**
-     * With the prices of pack sizes for what has no price of its own: of an active the pack that is cheapest for its content, one with a fresh price before one with an old.
+     * With the prices of pack sizes for what has no price of its own: of an active the pack that is cheapest for its
+     * content, one with a fresh price before one with an old.
      *
      * @param list<array{active: string, size: Quantity, price: BigRational, on: \DateTimeImmutable|null}> $packs
      */
@@ -86,7 +102,10 @@ final readonly class Prices
         foreach ($packs as $pack) {
             $one = ['amount' => $pack['price'], 'per' => $pack['size'], 'on' => $pack['on']];
             $held = $products[$pack['active']] ?? null;
-            if ($held === null || $held['per']->dimension() === $one['per']->dimension() && self::isBetter($one, $held, $today)) {
+            if (
+                $held === null ||
+                ($held['per']->dimension() === $one['per']->dimension() && self::isBetter($one, $held, $today))
+            ) {
                 $products[$pack['active']] = $one;
             }
         }
@@ -102,7 +121,9 @@ final readonly class Prices
     {
         $stale = self::isStale($one['on'], $today) <=> self::isStale($held['on'], $today);
 
-        return $stale !== 0 ? $stale < 0 : $one['amount']->isLessThan($held['amount']->multipliedBy($one['per']->per($held['per'])));
+        return $stale !== 0
+            ? $stale < 0
+            : $one['amount']->isLessThan($held['amount']->multipliedBy($one['per']->per($held['per'])));
     }
 
     /** What that much product costs; null where nobody priced it, or priced it by another measure. */

@@ -7,18 +7,17 @@ namespace Thicket\Methods;
 use Thicket\Timing\Day;
 
 /**
- * How one row stands through a year, from the calendar alone: weather and what was seen on a day are left aside. Judged once at each day on which
- * a rule turns (rulings B34).
+ * How one row stands through a year, from the calendar alone: weather and what was seen on a day are left aside. Judged
+ * once at each day on which a rule turns (rulings B34).
  */
 final readonly class RowOfTheYear
 {
     /**
-     * @param list<array{first: \DateTimeImmutable, last: \DateTimeImmutable, outcome: Outcome}> $spans without a gap, in order
+     * @param list<array{first: \DateTimeImmutable, last: \DateTimeImmutable, outcome: Outcome}> $spans without a gap,
+     *     in order
      * @param int $judged how many times the row was judged
      */
-    private function __construct(public Candidate $candidate, public array $spans, public int $judged)
-    {
-    }
+    private function __construct(public Candidate $candidate, public array $spans, public int $judged) {}
 
     public static function of(Situation $situation, Candidate $candidate, int $year, ?RuleSet $rules = null): self
     {
@@ -43,7 +42,10 @@ final readonly class RowOfTheYear
             $before = $spans === [] ? null : $spans[count($spans) - 1];
             $goesOn = $before !== null && $before['outcome'] === $outcome;
             $goesOn && array_pop($spans);
-            $spans = [...$spans, ['first' => $goesOn ? $before['first'] : $day, 'last' => $until, 'outcome' => $outcome]];
+            $spans = [
+                ...$spans,
+                ['first' => $goesOn ? $before['first'] : $day, 'last' => $until, 'outcome' => $outcome],
+            ];
         }
 
         return new self($candidate, $spans, count($days));

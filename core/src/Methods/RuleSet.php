@@ -8,9 +8,7 @@ namespace Thicket\Methods;
 final readonly class RuleSet
 {
     /** @param list<Rule> $rules */
-    public function __construct(public array $rules)
-    {
-    }
+    public function __construct(public array $rules) {}
 
     public static function standard(): self
     {

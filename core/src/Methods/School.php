@@ -10,9 +10,7 @@ use Thicket\Knowledge\Node;
 /** A question on which practitioners differ, with named choices (handbook 8, rulings B12). */
 final readonly class School
 {
-    public function __construct(public Node $data)
-    {
-    }
+    public function __construct(public Node $data) {}
 
     public function id(): string
     {
@@ -34,6 +32,8 @@ final readonly class School
     {
         $choices = $this->data->node('choices');
 
-        return array_key_exists($id, $choices->data) ? $choices->nodeOrEmpty($id) : throw UnknownEntry::of("choices of {$this->id()}", $id);
+        return array_key_exists($id, $choices->data)
+            ? $choices->nodeOrEmpty($id)
+            : throw UnknownEntry::of("choices of {$this->id()}", $id);
     }
 }

@@ -11,9 +11,7 @@ use Thicket\Knowledge\Node;
 final readonly class Schools
 {
     /** @param array<string, string> $chosen school id => choice id, each already known to the catalogue */
-    private function __construct(private Catalogue $catalogue, public array $chosen)
-    {
-    }
+    private function __construct(private Catalogue $catalogue, public array $chosen) {}
 
     /**
      * @param array<string, string> $chosen
@@ -48,6 +46,11 @@ final readonly class Schools
     /** @return list<string> the other choices of one school */
     public function alternatives(string $school): array
     {
-        return array_values(array_filter($this->catalogue->school($school)->choices(), fn (string $id): bool => $id !== $this->choice($school)));
+        return array_values(
+            array_filter(
+                $this->catalogue->school($school)->choices(),
+                fn(string $id): bool => $id !== $this->choice($school),
+            ),
+        );
     }
 }

@@ -13,22 +13,28 @@ use Thicket\Timing\WindowGrade;
 
 /**
  * The windows of one row (method x species) around one year, read from windows.yaml, moved by the season shift.
- * Day-of-year ranges repeat every year; the years around it are laid out too (southern ones lie six months on), so that 'opens' can look ahead.
+ * Day-of-year ranges repeat every year; the years around it are laid out too (southern ones lie six months on), so that
+ * 'opens' can look ahead.
  */
 final readonly class SeasonWindows
 {
     /** @param list<Window> $windows in order of first day */
-    private function __construct(public array $windows, public string $source, public bool $keepDown = false)
-    {
-    }
+    private function __construct(public array $windows, public string $source, public bool $keepDown = false) {}
 
     /** Null where the method has no season or no row fits the plant. */
     public static function for(Situation $situation, Candidate $candidate): ?self
     {
         // nothing else of the row bears on its windows
-        $key = implode(' ', ['windows', $candidate->method->season(), $candidate->schools->choice('basal-spring'), $candidate->schools->choice('injection-winter'), $candidate->schools->choice('basal-suckerer-season'), $candidate->schools->choice('evergreen-vine-season')]);
+        $key = implode(' ', [
+            'windows',
+            $candidate->method->season(),
+            $candidate->schools->choice('basal-spring'),
+            $candidate->schools->choice('injection-winter'),
+            $candidate->schools->choice('basal-suckerer-season'),
+            $candidate->schools->choice('evergreen-vine-season'),
+        ]);
 
-        return $situation->once($key, static fn (): ?self => self::workOut($situation, $candidate));
+        return $situation->once($key, static fn(): ?self => self::workOut($situation, $candidate));
     }
 
     private static function workOut(Situation $situation, Candidate $candidate): ?self
@@ -38,9 +44,11 @@ final readonly class SeasonWindows
             return null;
         }
         foreach ($candidate->catalogue->windowRows() as $row) {
-            if ($row->string('season') !== $candidate->method->season()
-                || ($row->has('suckering') && (!$target->isRootSuckering() || self::takesAnyTime($candidate, $target)))
-                || array_intersect($row->strings('classes'), ['any', $target->treatmentClass()]) === []) {
+            if (
+                $row->string('season') !== $candidate->method->season() ||
+                ($row->has('suckering') && (!$target->isRootSuckering() || self::takesAnyTime($candidate, $target))) ||
+                array_intersect($row->strings('classes'), ['any', $target->treatmentClass()]) === []
+            ) {
                 continue;
             }
             $windows = [];
@@ -56,7 +64,7 @@ final readonly class SeasonWindows
                     }
                 }
             }
-            usort($windows, static fn (Window $a, Window $b): int => $a->first <=> $b->first);
+            usort($windows, static fn(Window $a, Window $b): int => $a->first <=> $b->first);
 
             return new self(self::joined($windows), $row->string('source'), $row->bool('keepDown'));
         }
@@ -85,7 +93,9 @@ final readonly class SeasonWindows
     /** Beech at any time bar snow, says one school (handbook 8 basal-suckerer-season). */
     private static function takesAnyTime(Candidate $candidate, Species $target): bool
     {
-        return $target->mayCutFirst() && $candidate->method->season() === 'basal' && $candidate->schools->choice('basal-suckerer-season') === 'beech-any-time';
+        return $target->mayCutFirst() &&
+            $candidate->method->season() === 'basal' &&
+            $candidate->schools->choice('basal-suckerer-season') === 'beech-any-time';
     }
 
     public function on(\DateTimeImmutable $day): ?Window
@@ -102,19 +112,19 @@ final readonly class SeasonWindows
     /** The next window that is not to be avoided, after the day; one that kills tops only is no opening. */
     public function opensAfter(\DateTimeImmutable $day): ?Window
     {
-        return $this->next($day, static fn (Window $w): bool => $w->grade !== WindowGrade::Avoid && !$w->topKill);
+        return $this->next($day, static fn(Window $w): bool => $w->grade !== WindowGrade::Avoid && !$w->topKill);
     }
 
     /** The next best one, which may lie behind a poorer one. */
     public function bestAfter(\DateTimeImmutable $day): ?Window
     {
-        return $this->next($day, static fn (Window $w): bool => $w->grade === WindowGrade::Best);
+        return $this->next($day, static fn(Window $w): bool => $w->grade === WindowGrade::Best);
     }
 
     /** A stretch before the opening in which tops burn and roots live. */
     public function topKillBefore(\DateTimeImmutable $day, \DateTimeImmutable $opening): ?Window
     {
-        $window = $this->next($day, static fn (Window $w): bool => $w->topKill);
+        $window = $this->next($day, static fn(Window $w): bool => $w->topKill);
 
         return $window !== null && $window->first < $opening ? $window : null;
     }
@@ -143,8 +153,13 @@ final readonly class SeasonWindows
         return null;
     }
 
-    private static function window(Situation $situation, Candidate $candidate, Node $node, int $year, string $source): ?Window
-    {
+    private static function window(
+        Situation $situation,
+        Candidate $candidate,
+        Node $node,
+        int $year,
+        string $source,
+    ): ?Window {
         $first = self::day($situation, $node, 'from', 'orFrom', $year);
         // a window over the turn of the year ends in the next one; told by the catalogue days, before any shift
         $last = self::day($situation, $node, 'to', 'orTo', $year + (self::runsOverNewYear($situation, $node) ? 1 : 0));
@@ -163,7 +178,16 @@ final readonly class SeasonWindows
         }
         $grade = WindowGrade::from($node->string('grade'));
 
-        return new Window($first, $last, self::bySchool($grade, $node->string('reason'), $candidate), $node->string('reason'), $source, $node->strings('stages'), $node->strings('closedBy'), $node->bool('topKill'));
+        return new Window(
+            $first,
+            $last,
+            self::bySchool($grade, $node->string('reason'), $candidate),
+            $node->string('reason'),
+            $source,
+            $node->strings('stages'),
+            $node->strings('closedBy'),
+            $node->bool('topKill'),
+        );
     }
 
     private static function bySchool(WindowGrade $grade, string $reason, Candidate $candidate): WindowGrade
@@ -194,8 +218,13 @@ final readonly class SeasonWindows
         return $grade;
     }
 
-    private static function day(Situation $situation, Node $node, string $key, string $fallback, int $year): ?\DateTimeImmutable
-    {
+    private static function day(
+        Situation $situation,
+        Node $node,
+        string $key,
+        string $fallback,
+        int $year,
+    ): ?\DateTimeImmutable {
         foreach ([$key, $fallback] as $name) {
             if (!$node->has($name)) {
                 continue;
@@ -211,7 +240,10 @@ final readonly class SeasonWindows
         return null;
     }
 
-    /** By the catalogue days, before any shift: a window between two events runs over the turn of the year as one between two days does. */
+    /**
+     * By the catalogue days, before any shift: a window between two events runs over the turn of the year as one
+     * between two days does.
+     */
     private static function runsOverNewYear(Situation $situation, Node $node): bool
     {
         $from = self::catalogueDay($situation, $node, 'from', 'orFrom');
@@ -225,7 +257,12 @@ final readonly class SeasonWindows
     {
         foreach ([$key, $fallback] as $name) {
             $text = $node->has($name) ? $node->string($name) : '';
-            $day = $text === '' ? null : (self::isMonthDay($text) ? $text : self::eventDay($situation, $text)?->__toString());
+            $day =
+                $text === ''
+                    ? null
+                    : (self::isMonthDay($text)
+                        ? $text
+                        : self::eventDay($situation, $text)?->__toString());
             if ($day !== null) {
                 return $day;
             }
@@ -257,7 +294,12 @@ final readonly class SeasonWindows
         $out = [];
         foreach ($windows as $window) {
             $previous = array_pop($out);
-            if ($previous !== null && $previous->grade === $window->grade && $previous->reason === $window->reason && $previous->last->modify('+1 day') >= $window->first) {
+            if (
+                $previous !== null &&
+                $previous->grade === $window->grade &&
+                $previous->reason === $window->reason &&
+                $previous->last->modify('+1 day') >= $window->first
+            ) {
                 $out[] = $previous->over($previous->first, max($previous->last, $window->last));
                 continue;
             }

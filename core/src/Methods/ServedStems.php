@@ -7,8 +7,8 @@ namespace Thicket\Methods;
 use Thicket\Measure\Quantity;
 
 /**
- * The stems of a tally that a way of working takes (rulings J56): within its reach, and not left out on purpose. Hours, mix and money count these
- * and no others; a class that a limit parts is counted whole until somebody splits it (B11).
+ * The stems of a tally that a way of working takes (rulings J56): within its reach, and not left out on purpose. Hours,
+ * mix and money count these and no others; a class that a limit parts is counted whole until somebody splits it (B11).
  */
 final readonly class ServedStems
 {
@@ -17,21 +17,24 @@ final readonly class ServedStems
      * @param int $leftOut stems skipped on purpose, whose control is not known
      * @param int $beyond stems outside the reach of the method
      */
-    private function __construct(public array $served, public int $leftOut, public int $beyond)
-    {
-    }
+    private function __construct(public array $served, public int $leftOut, public int $beyond) {}
 
     public static function of(Situation $situation, Candidate $candidate): self
     {
-        return $situation->once('served ' . self::key($candidate), static fn (): self => self::workOut($situation, $candidate));
+        return $situation->once(
+            'served ' . self::key($candidate),
+            static fn(): self => self::workOut($situation, $candidate),
+        );
     }
 
     public function count(): int
     {
-        return array_sum(array_map(static fn (StemGroup $g): int => $g->count, $this->served));
+        return array_sum(array_map(static fn(StemGroup $g): int => $g->count, $this->served));
     }
 
-    /** Thickest stem that the method takes, and whether one exactly so thick still fits; null where nothing limits it. */
+    /**
+     * Thickest stem that the method takes, and whether one exactly so thick still fits; null where nothing limits it.
+     */
     public static function most(Situation $situation, Candidate $candidate): ?Quantity
     {
         $most = $candidate->limit('stemMost');
@@ -40,14 +43,19 @@ final readonly class ServedStems
         }
         $jaw = $candidate->shed->leverJaw;
         $reach = $jaw !== null && $jaw->isLessThan($most) ? $jaw : $most;
-        $thumb = $situation->target?->isDeepRooted() === true ? $candidate->schools->values('deep-roots')->quantity('limit') : null;
+        $thumb =
+            $situation->target?->isDeepRooted() === true
+                ? $candidate->schools->values('deep-roots')->quantity('limit')
+                : null;
 
         return $thumb !== null && $thumb->isLessThan($reach) ? $thumb : $reach;
     }
 
     public static function mostIsInclusive(Candidate $candidate): bool
     {
-        return $candidate->goesOn('bark') ? $candidate->schools->choice('basal-size') === 'six-or-less' : $candidate->method->limitIsInclusive('stemMost');
+        return $candidate->goesOn('bark')
+            ? $candidate->schools->choice('basal-size') === 'six-or-less'
+            : $candidate->method->limitIsInclusive('stemMost');
     }
 
     /** Whether a stem is left out on purpose, to be reached by the roots it shares (handbook 8 clonal-share). */
@@ -76,7 +84,10 @@ final readonly class ServedStems
         foreach ($situation->stems as $group) {
             if (self::isLeftOut($group, $situation, $candidate)) {
                 $leftOut += $group->count;
-            } elseif (($most !== null && $group->against($most, $inclusive) === 'beyond') || ($least !== null && $group->forCeilings()->isLessThan($least))) {
+            } elseif (
+                ($most !== null && $group->against($most, $inclusive) === 'beyond') ||
+                ($least !== null && $group->forCeilings()->isLessThan($least))
+            ) {
                 $beyond += $group->count;
             } else {
                 $served[] = $group;
@@ -89,6 +100,10 @@ final readonly class ServedStems
     /** All that the answer hangs on besides the situation. */
     private static function key(Candidate $candidate): string
     {
-        return implode(' ', [$candidate->method->id(), ...array_map($candidate->schools->choice(...), ['deep-roots', 'basal-size', 'clonal-share']), (string) $candidate->shed->leverJaw?->float(\Thicket\Measure\Unit::Metre)]);
+        return implode(' ', [
+            $candidate->method->id(),
+            ...array_map($candidate->schools->choice(...), ['deep-roots', 'basal-size', 'clonal-share']),
+            (string) $candidate->shed->leverJaw?->float(\Thicket\Measure\Unit::Metre),
+        ]);
     }
 }

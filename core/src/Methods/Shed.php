@@ -12,7 +12,8 @@ final readonly class Shed
 {
     /**
      * @param list<LabelCard> $cards
-     * @param list<string>|null $tools tool kinds at hand; null where nobody listed the tools, which is not the same as none
+     * @param list<string>|null $tools tool kinds at hand; null where nobody listed the tools, which is not the same as
+     *     none
      * @param list<string> $clearances saw, axe, mower: what somebody of the crew may use
      */
     public function __construct(
@@ -23,8 +24,10 @@ final readonly class Shed
         public ?Quantity $leverJaw = null,
         public ?Prices $prices = null,
         public ?OwnFigures $figures = null,
-        /** @var array<string, Quantity> thinnest and thickest stem that the crew injects, stemLeast and stemMost, where it set its own */
+        /**
+         * @var array<string, Quantity> thinnest and thickest stem that the crew injects, stemLeast and stemMost, where
+         * it set its own
+         */
         public array $stemLimits = [],
-    ) {
-    }
+    ) {}
 }

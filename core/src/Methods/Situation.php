@@ -28,7 +28,11 @@ final readonly class Situation
     private Memo $memo;
 
     private const FIRST_SEASON_DAYS = 365;
-    private const BY_LEAVES = ['seed-leaves' => 'cotyledon', 'two-to-four' => 'seedling', 'five-or-more' => 'vegetative'];
+    private const BY_LEAVES = [
+        'seed-leaves' => 'cotyledon',
+        'two-to-four' => 'seedling',
+        'five-or-more' => 'vegetative',
+    ];
 
     /**
      * @param \DateTimeImmutable $now the moment asked about, in the ground's zone
@@ -58,7 +62,10 @@ final readonly class Situation
     ) {
         $best = [];
         foreach ($facts as $fact) {
-            if ($fact->isFresh($now, $this->targetIsAnnual()) && (!isset($best[$fact->name->value]) || $fact->beats($best[$fact->name->value]))) {
+            if (
+                $fact->isFresh($now, $this->targetIsAnnual()) &&
+                (!isset($best[$fact->name->value]) || $fact->beats($best[$fact->name->value]))
+            ) {
                 $best[$fact->name->value] = $fact;
             }
         }
@@ -69,18 +76,46 @@ final readonly class Situation
         $this->memo = new Memo();
     }
 
-    /** The same situation on another day of the season; observations that age with the weather drop out by themselves. */
+    /**
+     * The same situation on another day of the season; observations that age with the weather drop out by themselves.
+     */
     public function onDay(\DateTimeImmutable $day): self
     {
         $shift = $day->getTimestamp() - $this->day->getTimestamp();
 
-        return new self($this->now->setTimestamp($this->now->getTimestamp() + $shift), $day, $this->target, $this->place, array_values($this->facts), $this->stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
+        return new self(
+            $this->now->setTimestamp($this->now->getTimestamp() + $shift),
+            $day,
+            $this->target,
+            $this->place,
+            array_values($this->facts),
+            $this->stems,
+            $this->keepers,
+            $this->stance,
+            $this->unnamed,
+            $this->listed,
+            $this->area,
+            $this->history,
+        );
     }
 
     /** The same situation, were the plant called so. */
     public function named(Species $target): self
     {
-        return new self($this->now, $this->day, $target, $this->place, array_values($this->facts), $this->stems, $this->keepers, $this->stance, null, $this->listed, $this->area, $this->history);
+        return new self(
+            $this->now,
+            $this->day,
+            $target,
+            $this->place,
+            array_values($this->facts),
+            $this->stems,
+            $this->keepers,
+            $this->stance,
+            null,
+            $this->listed,
+            $this->area,
+            $this->history,
+        );
     }
 
     /**
@@ -96,20 +131,33 @@ final readonly class Situation
     /** The same situation, were all of it at another growth stage, seen. */
     public function atStage(string $stage): self
     {
-        $facts = array_filter($this->facts, static fn (Fact $f): bool => !in_array($f->name, [FactName::Stage, FactName::AlsoStage, FactName::LeafCount], true));
+        $facts = array_filter(
+            $this->facts,
+            static fn(Fact $f): bool => !in_array(
+                $f->name,
+                [FactName::Stage, FactName::AlsoStage, FactName::LeafCount],
+                true,
+            ),
+        );
 
-        return $this->knowing([...array_values($facts), new Fact(FactName::Stage, $stage, $this->now, Certainty::Observed)], $this->stems);
+        return $this->knowing(
+            [...array_values($facts), new Fact(FactName::Stage, $stage, $this->now, Certainty::Observed)],
+            $this->stems,
+        );
     }
 
     /** Only what does not age with the weather: what a year can be judged by. */
     public function seasonOnly(): self
     {
-        $facts = array_values(array_filter($this->facts, static fn (Fact $f): bool => $f->name->holdsHours() === null));
+        $facts = array_values(array_filter($this->facts, static fn(Fact $f): bool => $f->name->holdsHours() === null));
 
         return $this->knowing($facts, $this->stems);
     }
 
-    /** First day after the first season of what was sown or planted, a year after (rulings J14, J45); null where nobody told the day. */
+    /**
+     * First day after the first season of what was sown or planted, a year after (rulings J14, J45); null where nobody
+     * told the day.
+     */
     public function firstSeasonOver(): ?\DateTimeImmutable
     {
         return $this->dayOf(FactName::PlantedOn)?->modify('+' . self::FIRST_SEASON_DAYS . ' days');
@@ -118,7 +166,16 @@ final readonly class Situation
     /** What will have come back after a first pass: how thick and how tall it is, nobody knows yet. */
     public function comeBack(): self
     {
-        $facts = array_values(array_filter($this->facts, static fn (Fact $f): bool => !in_array($f->name, [FactName::Height, FactName::DiameterAt, FactName::Stage, FactName::HoursAtHand], true)));
+        $facts = array_values(
+            array_filter(
+                $this->facts,
+                static fn(Fact $f): bool => !in_array(
+                    $f->name,
+                    [FactName::Height, FactName::DiameterAt, FactName::Stage, FactName::HoursAtHand],
+                    true,
+                ),
+            ),
+        );
 
         return $this->knowing($facts, []);
     }
@@ -129,7 +186,20 @@ final readonly class Situation
      */
     private function knowing(array $facts, array $stems): self
     {
-        return new self($this->now, $this->day, $this->target, $this->place, $facts, $stems, $this->keepers, $this->stance, $this->unnamed, $this->listed, $this->area, $this->history);
+        return new self(
+            $this->now,
+            $this->day,
+            $this->target,
+            $this->place,
+            $facts,
+            $stems,
+            $this->keepers,
+            $this->stance,
+            $this->unnamed,
+            $this->listed,
+            $this->area,
+            $this->history,
+        );
     }
 
     public function fact(FactName $name): ?Fact
@@ -186,7 +256,7 @@ final readonly class Situation
     /** Which way the sugar stream runs on the day: up, down or still; null without a name. */
     public function flow(): ?string
     {
-        return $this->once('flow', fn (): ?string => $this->phenology()?->flowOn($this->day));
+        return $this->once('flow', fn(): ?string => $this->phenology()?->flowOn($this->day));
     }
 
     /**
@@ -227,12 +297,14 @@ final readonly class Situation
 
     public function stemCount(): int
     {
-        return array_sum(array_map(static fn (StemGroup $g): int => $g->count, $this->stems));
+        return array_sum(array_map(static fn(StemGroup $g): int => $g->count, $this->stems));
     }
 
     public function mostStemsPerClump(): int
     {
-        return $this->stems === [] ? 0 : max(array_map(static fn (StemGroup $g): int => $g->stemsPerClump, $this->stems));
+        return $this->stems === []
+            ? 0
+            : max(array_map(static fn(StemGroup $g): int => $g->stemsPerClump, $this->stems));
     }
 
     /** The tallest stems of the tally, where heights were noted there. */
@@ -248,10 +320,15 @@ final readonly class Situation
         return $tallest;
     }
 
-    /** Bark texture of the patch as observed, else of the tally where all noted stems agree; null where it is not known or mixed. */
+    /**
+     * Bark texture of the patch as observed, else of the tally where all noted stems agree; null where it is not known
+     * or mixed.
+     */
     public function barkTexture(): ?string
     {
-        $tallied = array_values(array_unique(array_filter(array_map(static fn (StemGroup $g): ?string => $g->bark, $this->stems))));
+        $tallied = array_values(
+            array_unique(array_filter(array_map(static fn(StemGroup $g): ?string => $g->bark, $this->stems))),
+        );
 
         return $this->word(FactName::BarkTexture) ?? (count($tallied) === 1 ? $tallied[0] : null);
     }
@@ -269,7 +346,11 @@ final readonly class Situation
     {
         $nearest = $this->quantity(FactName::WaterDistance);
         foreach ($this->keepers as $keeper) {
-            if ($keeper->isWater() && $keeper->distance !== null && ($nearest === null || $keeper->distance->isLessThan($nearest))) {
+            if (
+                $keeper->isWater() &&
+                $keeper->distance !== null &&
+                ($nearest === null || $keeper->distance->isLessThan($nearest))
+            ) {
                 $nearest = $keeper->distance;
             }
         }
@@ -283,10 +364,15 @@ final readonly class Situation
         $seen = $this->dayOf(FactName::LeafOut);
         $catalogue = $this->target?->dayOf('leafOut');
 
-        return $seen !== null && $catalogue !== null && abs(Day::between($seen, $this->day)) <= 366 ? $place->seenOn($seen, $catalogue) : $place;
+        return $seen !== null && $catalogue !== null && abs(Day::between($seen, $this->day)) <= 366
+            ? $place->seenOn($seen, $catalogue)
+            : $place;
     }
 
-    /** Texture class of the soil; null where nobody told, or where only a card can say what class a soil is (handbook 3). */
+    /**
+     * Texture class of the soil; null where nobody told, or where only a card can say what class a soil is (handbook
+     * 3).
+     */
     public function soil(): ?SoilTexture
     {
         $told = $this->word(FactName::SoilTexture);
@@ -294,16 +380,24 @@ final readonly class Situation
         return $told === null ? null : SoilTexture::ofSoil(str_replace('-', ' ', $told));
     }
 
-    /** Whether stock use this ground: by what was told, by what is kept, by the setting; null where nothing tells (rulings J51). */
+    /**
+     * Whether stock use this ground: by what was told, by what is kept, by the setting; null where nothing tells
+     * (rulings J51).
+     */
     public function isGrazed(): ?bool
     {
         $kind = $this->word(FactName::StockKind);
         if ($kind === 'none') {
             return false;
         }
-        $kept = array_filter($this->keepers, static fn (Keeper $k): bool => $k->kind === 'stock') !== [];
+        $kept = array_filter($this->keepers, static fn(Keeper $k): bool => $k->kind === 'stock') !== [];
 
-        return $kind !== null || $kept || $this->dayOf(FactName::GrazedFrom) !== null || $this->word(FactName::Setting) === 'pasture' ? true : null;
+        return $kind !== null ||
+            $kept ||
+            $this->dayOf(FactName::GrazedFrom) !== null ||
+            $this->word(FactName::Setting) === 'pasture'
+            ? true
+            : null;
     }
 
     private function targetIsAnnual(): bool

@@ -23,9 +23,7 @@ use Thicket\Timing\SeasonShift;
  */
 final readonly class SituationReader
 {
-    public function __construct(private Catalogue $catalogue)
-    {
-    }
+    public function __construct(private Catalogue $catalogue) {}
 
     public function situation(Fields $in): Situation
     {
@@ -44,12 +42,12 @@ final readonly class SituationReader
         $facts = [];
         foreach ($in->objects('facts', 100) as $item) {
             $fact = $this->fact($item, $now);
-            $fact !== null && $facts[] = $fact;
+            $fact !== null && ($facts[] = $fact);
         }
         $stems = [];
         foreach ($in->objects('stems', 200) as $item) {
             $group = $this->stems($item);
-            $group !== null && $stems[] = $group;
+            $group !== null && ($stems[] = $group);
         }
         $keepers = [];
         foreach ($in->objects('keepers', 200) as $item) {
@@ -69,7 +67,13 @@ final readonly class SituationReader
             $stems,
             $keepers,
             $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']) ?? 'any',
-            $targetId === null ? Unnamed::of((new Key($this->catalogue))->rank($sight, new Showing($shift, $day, zone: $zone)), $this->catalogue, $listed) : null,
+            $targetId === null
+                ? Unnamed::of(
+                    (new Key($this->catalogue))->rank($sight, new Showing($shift, $day, zone: $zone)),
+                    $this->catalogue,
+                    $listed,
+                )
+                : null,
             $listed,
             $in->quantityOrNull('area', Dimension::Area),
             $this->history($in),
@@ -91,7 +95,13 @@ final readonly class SituationReader
             } elseif ($active !== null && !$this->catalogue->hasActive($active)) {
                 $item->fault('active', 'This active is not in the catalogue.');
             } elseif ($on !== null && $method !== null) {
-                $out[] = new PastWork($on, $method, $active, $active === null ? null : $this->catalogue->active($active)->group(), $failed);
+                $out[] = new PastWork(
+                    $on,
+                    $method,
+                    $active,
+                    $active === null ? null : $this->catalogue->active($active)->group(),
+                    $failed,
+                );
             }
         }
 
@@ -103,8 +113,10 @@ final readonly class SituationReader
     {
         $listed = $in->map('listed');
         foreach ($listed as $species => $law) {
-            $this->catalogue->hasSpecies($species) || $in->fault("listed/{$species}", 'This species is not in the catalogue.');
-            in_array($law, ['protected', 'regulated'], true) || $in->fault("listed/{$species}", 'Say protected or regulated.');
+            $this->catalogue->hasSpecies($species) ||
+                $in->fault("listed/{$species}", 'This species is not in the catalogue.');
+            in_array($law, ['protected', 'regulated'], true) ||
+                $in->fault("listed/{$species}", 'Say protected or regulated.');
         }
 
         return $listed;
@@ -119,7 +131,10 @@ final readonly class SituationReader
                 continue;
             }
             if (!in_array($choice, $this->catalogue->school($school)->choices(), true)) {
-                $in->fault("schools/{$school}", 'The choices are ' . implode(', ', $this->catalogue->school($school)->choices()) . '.');
+                $in->fault(
+                    "schools/{$school}",
+                    'The choices are ' . implode(', ', $this->catalogue->school($school)->choices()) . '.',
+                );
                 continue;
             }
             $chosen[$school] = $choice;
@@ -133,7 +148,7 @@ final readonly class SituationReader
         $cards = [];
         foreach ($in->objects('cards', 100) as $item) {
             $card = LabelCard::read($item, $this->catalogue);
-            $card !== null && $cards[] = $card;
+            $card !== null && ($cards[] = $card);
         }
 
         return new Shed(
@@ -143,12 +158,17 @@ final readonly class SituationReader
             $in->bool('someoneLicensed', false),
             $in->quantityOrNull('leverJaw', Dimension::Length),
             $in->has('prices') ? Prices::read($in->object('prices'), $this->catalogue) : $this->none($in, 'prices'),
-            $in->has('figures') ? OwnFigures::read($in, 'figures', $this->catalogue->coefficients()) : $this->none($in, 'figures'),
+            $in->has('figures')
+                ? OwnFigures::read($in, 'figures', $this->catalogue->coefficients())
+                : $this->none($in, 'figures'),
             self::stemLimits($in),
         );
     }
 
-    /** @return array<string, Quantity> the crew's own {stemLeast?, stemMost?} of {stemLimits: {least?, most?}}; faults are noted at their fields */
+    /**
+     * @return array<string, Quantity> the crew's own {stemLeast?, stemMost?} of {stemLimits: {least?, most?}}; faults
+     * are noted at their fields
+     */
     public static function stemLimits(Fields $in): array
     {
         if (!$in->has('stemLimits')) {
@@ -157,7 +177,10 @@ final readonly class SituationReader
             return [];
         }
         $given = $in->object('stemLimits');
-        [$least, $most] = [$given->quantityOrNull('least', Dimension::Length), $given->quantityOrNull('most', Dimension::Length)];
+        [$least, $most] = [
+            $given->quantityOrNull('least', Dimension::Length),
+            $given->quantityOrNull('most', Dimension::Length),
+        ];
         $given->noOthers();
         if ($least !== null && $most !== null && $least->isGreaterThan($most)) {
             $given->fault('least', 'The thinnest stem must not be thicker than the thickest.');
@@ -168,8 +191,12 @@ final readonly class SituationReader
 
     public function fact(Fields $item, \DateTimeImmutable $now): ?Fact
     {
-        $name = FactName::tryFrom($item->choice('fact', array_map(static fn (FactName $f): string => $f->value, FactName::cases())) ?? '');
-        $certainty = Certainty::from($item->choiceOrNull('certainty', ['measured', 'observed', 'estimated', 'typical', 'assumed']) ?? 'observed');
+        $name = FactName::tryFrom(
+            $item->choice('fact', array_map(static fn(FactName $f): string => $f->value, FactName::cases())) ?? '',
+        );
+        $certainty = Certainty::from(
+            $item->choiceOrNull('certainty', ['measured', 'observed', 'estimated', 'typical', 'assumed']) ?? 'observed',
+        );
         $at = $item->momentOrNull('at') ?? $now;
         if ($name === null) {
             $item->raw('value');
@@ -177,11 +204,20 @@ final readonly class SituationReader
             return null;
         }
         $value = match (true) {
-            $name->dimension() !== null => $item->quantity('value', $name->dimension(), $name->dimension() === Dimension::Count ? Unit::One : null),
-            $name->isYesNo() => is_bool($item->raw('value')) ? $item->bool('value', false) : $item->fault('value', 'Say true or false.'),
+            $name->dimension() !== null => $item->quantity(
+                'value',
+                $name->dimension(),
+                $name->dimension() === Dimension::Count ? Unit::One : null,
+            ),
+            $name->isYesNo() => is_bool($item->raw('value'))
+                ? $item->bool('value', false)
+                : $item->fault('value', 'Say true or false.'),
             $name->isDay() => $item->day('value'),
             $name === FactName::Setting => $item->choice('value', $this->catalogue->sites()),
-            $name === FactName::CoverKind => $item->choice('value', array_map(static fn (Node $kind): string => $kind->string('id'), $this->catalogue->covers())),
+            $name === FactName::CoverKind => $item->choice(
+                'value',
+                array_map(static fn(Node $kind): string => $kind->string('id'), $this->catalogue->covers()),
+            ),
             default => $item->choice('value', $name->choices() ?? []),
         };
         $item->noOthers();
@@ -221,7 +257,10 @@ final readonly class SituationReader
         }
         if ($exact === null && ($least === null || $below === null)) {
             // one that cannot be read has its own fault already
-            $item->has('diameter') || $item->has('girth') || ($item->has('from') && $item->has('below')) || $item->fault('diameter', 'Give a diameter, or a class with from and below.');
+            $item->has('diameter') ||
+                $item->has('girth') ||
+                ($item->has('from') && $item->has('below')) ||
+                $item->fault('diameter', 'Give a diameter, or a class with from and below.');
 
             return null;
         }
@@ -234,7 +273,12 @@ final readonly class SituationReader
             return null;
         }
 
-        $group = $exact !== null ? StemGroup::exact($exact, $count, $perClump, $estimated) : ($least !== null && $below !== null ? StemGroup::sizeClass($least, $below, $count, $perClump, $estimated) : null);
+        $group =
+            $exact !== null
+                ? StemGroup::exact($exact, $count, $perClump, $estimated)
+                : ($least !== null && $below !== null
+                    ? StemGroup::sizeClass($least, $below, $count, $perClump, $estimated)
+                    : null);
 
         return $group?->noted($bark, $height);
     }

@@ -23,8 +23,7 @@ final readonly class StemGroup
         public ?string $bark = null,
         /** Upper end of the height class; null where nobody noted it. */
         public ?Quantity $height = null,
-    ) {
-    }
+    ) {}
 
     public static function exact(Quantity $diameter, int $count, int $stemsPerClump = 1, bool $estimated = false): self
     {
@@ -34,7 +33,15 @@ final readonly class StemGroup
     /** The same stems with what was noted of their bark and height. */
     public function noted(?string $bark, ?Quantity $height): self
     {
-        return new self($this->least, $this->below, $this->count, $this->stemsPerClump, $this->estimated, $bark, $height);
+        return new self(
+            $this->least,
+            $this->below,
+            $this->count,
+            $this->stemsPerClump,
+            $this->estimated,
+            $bark,
+            $height,
+        );
     }
 
     /** So many of them, reckoned rather than counted. */
@@ -46,17 +53,38 @@ final readonly class StemGroup
     /** The same stems, each thicker by so much. */
     public function thickerBy(Quantity $more): self
     {
-        return new self($this->least->plus($more), $this->below?->plus($more), $this->count, $this->stemsPerClump, true, $this->bark, $this->height);
+        return new self(
+            $this->least->plus($more),
+            $this->below?->plus($more),
+            $this->count,
+            $this->stemsPerClump,
+            true,
+            $this->bark,
+            $this->height,
+        );
     }
 
     /** As many plants, each of so many stems. */
     public function inClumpsOf(int $stems): self
     {
-        return new self($this->least, $this->below, (int) max(1, round($this->count / $this->stemsPerClump * $stems)), $stems, true, $this->bark, $this->height);
+        return new self(
+            $this->least,
+            $this->below,
+            (int) max(1, round(($this->count / $this->stemsPerClump) * $stems)),
+            $stems,
+            true,
+            $this->bark,
+            $this->height,
+        );
     }
 
-    public static function sizeClass(Quantity $least, Quantity $below, int $count, int $stemsPerClump = 1, bool $estimated = false): self
-    {
+    public static function sizeClass(
+        Quantity $least,
+        Quantity $below,
+        int $count,
+        int $stemsPerClump = 1,
+        bool $estimated = false,
+    ): self {
         if (!$below->isGreaterThan($least)) {
             throw new \InvalidArgumentException('A size class must end above where it begins.');
         }

@@ -9,9 +9,7 @@ use Thicket\Knowledge\Node;
 /** A kind of tool, or a need that several kinds meet (core/data/tools.yaml). */
 final readonly class ToolKind
 {
-    public function __construct(private Node $data)
-    {
-    }
+    public function __construct(private Node $data) {}
 
     public function id(): string
     {

@@ -7,7 +7,10 @@ namespace Thicket\Methods;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
-/** What of a method's tools the Shed holds, by whatever tool meets the need, and the clearance that nobody of the crew has for any of them. */
+/**
+ * What of a method's tools the Shed holds, by whatever tool meets the need, and the clearance that nobody of the crew
+ * has for any of them.
+ */
 final readonly class ToolsAtHand
 {
     /** Loppers and hand saws cut no thicker stems (rulings J55). */
@@ -15,43 +18,70 @@ final readonly class ToolsAtHand
 
     /**
      * @param list<string> $missing needs that no tool of the Shed meets
-     * @param string|null $clearance what somebody would have to be cleared for; null where somebody is, or nobody needs to be
+     * @param string|null $clearance what somebody would have to be cleared for; null where somebody is, or nobody needs
+     *     to be
      */
-    private function __construct(public array $missing, public ?string $clearance)
-    {
-    }
+    private function __construct(public array $missing, public ?string $clearance) {}
 
     public static function of(Situation $situation, Candidate $candidate): self
     {
         $missing = [];
-        $wanting = $candidate->method->tools() === [] && $candidate->method->clearance() !== 'none' ? self::uncleared([$candidate->method->clearance()], $candidate) : null;
+        $wanting =
+            $candidate->method->tools() === [] && $candidate->method->clearance() !== 'none'
+                ? self::uncleared([$candidate->method->clearance()], $candidate)
+                : null;
         foreach ($candidate->method->tools() as $need) {
-            $kinds = array_filter($candidate->catalogue->toolKinds(), static fn (ToolKind $kind): bool => $kind->meets($need));
-            if (array_filter($kinds, static fn (ToolKind $kind): bool => $kind->isCommon()) !== []) {
+            $kinds = array_filter(
+                $candidate->catalogue->toolKinds(),
+                static fn(ToolKind $kind): bool => $kind->meets($need),
+            );
+            if (array_filter($kinds, static fn(ToolKind $kind): bool => $kind->isCommon()) !== []) {
                 continue;
             }
-            $held = array_filter($kinds, static fn (ToolKind $kind): bool => $candidate->shed->tools === null || in_array($kind->id(), $candidate->shed->tools, true));
+            $held = array_filter(
+                $kinds,
+                static fn(ToolKind $kind): bool => $candidate->shed->tools === null ||
+                    in_array($kind->id(), $candidate->shed->tools, true),
+            );
             if ($held === []) {
                 $missing[] = $need;
                 continue;
             }
-            $clearances = array_map(static fn (ToolKind $kind): ?string => $kind->clearance(), array_filter($held, static fn (ToolKind $kind): bool => self::reaches($kind, $situation, $candidate)));
+            $clearances = array_map(
+                static fn(ToolKind $kind): ?string => $kind->clearance(),
+                array_filter($held, static fn(ToolKind $kind): bool => self::reaches($kind, $situation, $candidate)),
+            );
             $wanting ??= self::uncleared($clearances, $candidate);
         }
 
         return new self($missing, $wanting);
     }
 
-    /** The Shed holds tools for it, and none of those that need clearance may be used: the work goes by hand saw or hand tool. */
+    /**
+     * The Shed holds tools for it, and none of those that need clearance may be used: the work goes by hand saw or hand
+     * tool.
+     */
     public static function onlyWithoutClearance(Candidate $candidate): bool
     {
         if ($candidate->shed->tools === null) {
             return false;
         }
         foreach ($candidate->method->tools() as $need) {
-            $held = array_filter($candidate->catalogue->toolKinds(), static fn (ToolKind $kind): bool => $kind->meets($need) && in_array($kind->id(), $candidate->shed->tools ?? [], true));
-            $powered = array_filter($held, static fn (ToolKind $kind): bool => $kind->clearance() !== null && in_array($kind->clearance(), $candidate->shed->clearances, true));
-            if ($held !== [] && $powered === [] && array_filter($held, static fn (ToolKind $kind): bool => $kind->clearance() === null) !== []) {
+            $held = array_filter(
+                $candidate->catalogue->toolKinds(),
+                static fn(ToolKind $kind): bool => $kind->meets($need) &&
+                    in_array($kind->id(), $candidate->shed->tools ?? [], true),
+            );
+            $powered = array_filter(
+                $held,
+                static fn(ToolKind $kind): bool => $kind->clearance() !== null &&
+                    in_array($kind->clearance(), $candidate->shed->clearances, true),
+            );
+            if (
+                $held !== [] &&
+                $powered === [] &&
+                array_filter($held, static fn(ToolKind $kind): bool => $kind->clearance() === null) !== []
+            ) {
                 return true;
             }
         }
@@ -67,7 +97,9 @@ final readonly class ToolsAtHand
         }
         $limit = Quantity::of(self::BY_HAND_INCHES, Unit::Inch);
 
-        return $situation->stems !== [] && array_filter($situation->stems, static fn (StemGroup $g): bool => !$g->forCeilings()->isLessThan($limit)) === [];
+        return $situation->stems !== [] &&
+            array_filter($situation->stems, static fn(StemGroup $g): bool => !$g->forCeilings()->isLessThan($limit)) ===
+                [];
     }
 
     /**

@@ -10,31 +10,39 @@ use Thicket\Knowledge\Node;
 use Thicket\Measure\Unit;
 
 /**
- * The six figures of a row and what each adds to its place: no hidden score, the figures are the explanation (rulings B26).
- * Scales are fixed, so that adding or hiding a row swaps no others.
+ * The six figures of a row and what each adds to its place: no hidden score, the figures are the explanation (rulings
+ * B26). Scales are fixed, so that adding or hiding a row swaps no others.
  */
 final readonly class Weighing
 {
     /**
-     * @param list<array{measure: string, figure: BigRational|null, points: BigRational, weight: int}> $shares points is weight times how good the figure is, 0 to the weight; figure is null where nobody knows it
+     * @param list<array{measure: string, figure: BigRational|null, points: BigRational, weight: int}> $shares points is
+     *     weight times how good the figure is, 0 to the weight; figure is null where nobody knows it
      * @param BigRational $total 0 to 100, higher comes first
      */
-    private function __construct(public array $shares, public BigRational $total)
-    {
-    }
+    private function __construct(public array $shares, public BigRational $total) {}
 
     public static function of(Measures $measures, Weights $weights, Catalogue $catalogue): self
     {
         $figures = [
-            'control' => self::whole($measures->controlLow), 'harm' => self::whole($measures->harm), 'money' => $measures->money?->perHectare?->multipliedBy($measures->passes->count),
-            'hours' => $measures->passes->hours($measures->labour->total())?->in(Unit::Hour), 'speed' => self::whole($measures->weeksToEnd), 'keep-injury' => self::whole($measures->keepInjury),
+            'control' => self::whole($measures->controlLow),
+            'harm' => self::whole($measures->harm),
+            'money' => $measures->money?->perHectare?->multipliedBy($measures->passes->count),
+            'hours' => $measures->passes->hours($measures->labour->total())?->in(Unit::Hour),
+            'speed' => self::whole($measures->weeksToEnd),
+            'keep-injury' => self::whole($measures->keepInjury),
         ];
         $shares = [];
         $total = BigRational::zero();
         foreach ($catalogue->weighing() as $scale) {
             $measure = $scale->string('id');
             $points = self::goodness($figures[$measure] ?? null, $scale)->multipliedBy($weights->parts[$measure] ?? 0);
-            $shares[] = ['measure' => $measure, 'figure' => $figures[$measure] ?? null, 'points' => $points, 'weight' => $weights->parts[$measure] ?? 0];
+            $shares[] = [
+                'measure' => $measure,
+                'figure' => $figures[$measure] ?? null,
+                'points' => $points,
+                'weight' => $weights->parts[$measure] ?? 0,
+            ];
             $total = $total->plus($points);
         }
 

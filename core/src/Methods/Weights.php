@@ -14,9 +14,7 @@ final readonly class Weights
     private const MOST = 1000;
 
     /** @param array<string, int> $parts measure => part, 100 together */
-    private function __construct(public array $parts)
-    {
-    }
+    private function __construct(public array $parts) {}
 
     public static function equal(): self
     {
@@ -24,8 +22,8 @@ final readonly class Weights
     }
 
     /**
-     * Takes any whole numbers for how much a measure matters and makes hundredths of them; what is left over by rounding down goes to
-     * the greatest remainders, earlier measures first.
+     * Takes any whole numbers for how much a measure matters and makes hundredths of them; what is left over by
+     * rounding down goes to the greatest remainders, earlier measures first.
      *
      * @param array<string, int> $wanted measure => 0 to 1000; one left out counts nothing
      *
@@ -35,7 +33,10 @@ final readonly class Weights
     {
         foreach ($wanted as $measure => $weight) {
             if (!in_array($measure, self::MEASURES, true) || $weight < 0 || $weight > self::MOST) {
-                throw Refused::at('/weights', 'Give whole numbers from 0 to ' . self::MOST . ' for: ' . implode(', ', self::MEASURES) . '.');
+                throw Refused::at(
+                    '/weights',
+                    'Give whole numbers from 0 to ' . self::MOST . ' for: ' . implode(', ', self::MEASURES) . '.',
+                );
             }
         }
         $sum = array_sum($wanted);

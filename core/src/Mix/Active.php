@@ -10,9 +10,7 @@ use Thicket\Measure\Quantity;
 /** An active by its common chemical name, with values typical of its labels; never a substitute for the card. */
 final readonly class Active
 {
-    public function __construct(public Node $data)
-    {
-    }
+    public function __construct(public Node $data) {}
 
     public function id(): string
     {
@@ -98,7 +96,9 @@ final readonly class Active
     public function takesSedges(): ?bool
     {
         return match ($this->data->stringOr('sedges', '')) {
-            'takes' => true, 'spares' => false, default => null,
+            'takes' => true,
+            'spares' => false,
+            default => null,
         };
     }
 

@@ -13,9 +13,7 @@ final readonly class AllowedPlant
     public const KINDS = ['tree', 'shrub', 'planting'];
 
     /** @param int $years time in the ground that the label asks for; 0 for any age */
-    private function __construct(public string $kind, public ?string $species, public int $years)
-    {
-    }
+    private function __construct(public string $kind, public ?string $species, public int $years) {}
 
     /** Reads one line {kind, species?, years?}; faults are noted at their fields. */
     public static function read(Fields $in, Catalogue $catalogue): ?self

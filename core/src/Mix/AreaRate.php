@@ -19,8 +19,7 @@ final readonly class AreaRate
         public ?Quantity $spray,
         public ?LoadPlan $loads,
         public ?Quantity $productPerLoad,
-    ) {
-    }
+    ) {}
 
     /**
      * @param Quantity $rate product per area
@@ -28,13 +27,24 @@ final readonly class AreaRate
      * @param Quantity|null $sprayVolume mix per area; with a tank it gives the loads
      * @param int $passes times the ground is covered
      */
-    public static function of(Quantity $rate, Quantity $area, ?Quantity $sprayVolume = null, ?Quantity $tank = null, int $passes = 1): self
-    {
+    public static function of(
+        Quantity $rate,
+        Quantity $area,
+        ?Quantity $sprayVolume = null,
+        ?Quantity $tank = null,
+        int $passes = 1,
+    ): self {
         $area->mustMatch(Dimension::Area);
         $product = self::over($rate, $area)->times($passes);
-        $spray = $sprayVolume === null ? null : self::over($sprayVolume->mustMatch(Dimension::VolumePerArea), $area)->times($passes);
+        $spray =
+            $sprayVolume === null
+                ? null
+                : self::over($sprayVolume->mustMatch(Dimension::VolumePerArea), $area)->times($passes);
         $loads = $spray === null || $tank === null ? null : LoadPlan::of($spray, $tank);
-        $perLoad = $loads === null || $sprayVolume === null ? null : self::over($rate, $area)->times($loads->tank->per(self::over($sprayVolume, $area)));
+        $perLoad =
+            $loads === null || $sprayVolume === null
+                ? null
+                : self::over($rate, $area)->times($loads->tank->per(self::over($sprayVolume, $area)));
 
         return new self($product, $spray, $loads, $perLoad);
     }
@@ -45,8 +55,14 @@ final readonly class AreaRate
         $squareMetres = $area->in(Unit::SquareMetre);
 
         return match ($rate->dimension()) {
-            Dimension::VolumePerArea => Quantity::of($rate->in(Unit::LitrePerSquareMetre)->multipliedBy($squareMetres), Unit::Litre),
-            Dimension::MassPerArea => Quantity::of($rate->in(Unit::KilogramPerHectare)->dividedBy(10)->multipliedBy($squareMetres), Unit::Gram),
+            Dimension::VolumePerArea => Quantity::of(
+                $rate->in(Unit::LitrePerSquareMetre)->multipliedBy($squareMetres),
+                Unit::Litre,
+            ),
+            Dimension::MassPerArea => Quantity::of(
+                $rate->in(Unit::KilogramPerHectare)->dividedBy(10)->multipliedBy($squareMetres),
+                Unit::Gram,
+            ),
             default => throw \Thicket\Measure\Exception\UnitMismatch::wanted(Dimension::VolumePerArea, $rate->unit),
         };
     }

@@ -10,14 +10,22 @@ use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Timing\Day;
 
-/** One set of limits of a label card: what may go on ground of some sites at once, in a year, how often and how far apart (rulings J7). */
+/**
+ * One set of limits of a label card: what may go on ground of some sites at once, in a year, how often and how far
+ * apart (rulings J7).
+ */
 final readonly class CardCeiling
 {
     public const CALENDAR_YEAR = 'calendar-year';
     public const SEASON = 'season';
     public const ANY_365_DAYS = '365-days';
     public const YEARS = [self::CALENDAR_YEAR, self::SEASON, self::ANY_365_DAYS];
-    public const KINDS = [Dimension::EquivalentPerArea, Dimension::IngredientPerArea, Dimension::VolumePerArea, Dimension::MassPerArea];
+    public const KINDS = [
+        Dimension::EquivalentPerArea,
+        Dimension::IngredientPerArea,
+        Dimension::VolumePerArea,
+        Dimension::MassPerArea,
+    ];
 
     /**
      * @param list<string> $sites empty holds for every site of the card
@@ -25,7 +33,8 @@ final readonly class CardCeiling
      * @param Quantity|null $perApplication of active or of product, per area
      * @param string $year one of YEARS: what the card counts a year by
      * @param int|null $applications most times in such a year
-     * @param int|null $intervalDays least days from one application to the next; null where the card is silent, which is not the same as none
+     * @param int|null $intervalDays least days from one application to the next; null where the card is silent, which
+     *     is not the same as none
      */
     public function __construct(
         public array $sites,
@@ -35,8 +44,7 @@ final readonly class CardCeiling
         public string $year,
         public ?int $applications,
         public ?int $intervalDays,
-    ) {
-    }
+    ) {}
 
     /** Reads a line that holds on some sites only; faults are noted at their fields. */
     public static function read(Fields $in, Catalogue $catalogue): self
@@ -60,33 +68,61 @@ final readonly class CardCeiling
      *
      * @param list<string> $sites
      */
-    public static function limits(Fields $in, array $sites, ?string $active, string $perApplication, string $perYear): self
-    {
+    public static function limits(
+        Fields $in,
+        array $sites,
+        ?string $active,
+        string $perApplication,
+        string $perYear,
+    ): self {
         $once = self::perArea($in, $perApplication);
         $year = self::perArea($in, $perYear);
-        if ($once !== null && $year !== null && $once->dimension() === $year->dimension() && $once->isGreaterThan($year)) {
+        if (
+            $once !== null &&
+            $year !== null &&
+            $once->dimension() === $year->dimension() &&
+            $once->isGreaterThan($year)
+        ) {
             $in->fault($perApplication, 'One application cannot be allowed more than a year.');
         }
         foreach (['applications', 'intervalDays'] as $name) {
             $in->has($name) || $in->raw($name);
         }
 
-        return new self($sites, $active, $once, $year, $in->choiceOrNull('yearCounted', self::YEARS) ?? self::CALENDAR_YEAR, $in->has('applications') ? $in->int('applications', 1, 99) : null, $in->has('intervalDays') ? $in->int('intervalDays', 0, 1000) : null);
+        return new self(
+            $sites,
+            $active,
+            $once,
+            $year,
+            $in->choiceOrNull('yearCounted', self::YEARS) ?? self::CALENDAR_YEAR,
+            $in->has('applications') ? $in->int('applications', 1, 99) : null,
+            $in->has('intervalDays') ? $in->int('intervalDays', 0, 1000) : null,
+        );
     }
 
     public function holdsFor(?string $site, string $active): bool
     {
-        return ($this->sites === [] || in_array($site, $this->sites, true)) && ($this->active === null || $this->active === $active);
+        return ($this->sites === [] || in_array($site, $this->sites, true)) &&
+            ($this->active === null || $this->active === $active);
     }
 
     /** This line with what it does not say taken from the one for all sites. */
     public function over(self $all): self
     {
-        return new self($this->sites, $this->active, $this->perApplication ?? $all->perApplication, $this->perYear ?? $all->perYear, $this->perYear === null ? $all->year : $this->year, $this->applications ?? $all->applications, $this->intervalDays ?? $all->intervalDays);
+        return new self(
+            $this->sites,
+            $this->active,
+            $this->perApplication ?? $all->perApplication,
+            $this->perYear ?? $all->perYear,
+            $this->perYear === null ? $all->year : $this->year,
+            $this->applications ?? $all->applications,
+            $this->intervalDays ?? $all->intervalDays,
+        );
     }
 
     /**
-     * First day of the year that the card counts, as of a day. A season is the calendar year in the north and starts on 1 July in the south.
+     * First day of the year that the card counts, as of a day. A season is the calendar year in the north and starts on
+     * 1 July in the south.
      *
      * @param bool $south whether the ground lies south of the equator
      */

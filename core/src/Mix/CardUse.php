@@ -13,7 +13,10 @@ use Thicket\Methods\FactName;
 use Thicket\Timing\Day;
 use Thicket\Timing\MonthDay;
 
-/** One line of a label's directions: a use with what it allows, and the growth stages or dates it holds for where the label parts them. */
+/**
+ * One line of a label's directions: a use with what it allows, and the growth stages or dates it holds for where the
+ * label parts them.
+ */
 final readonly class CardUse
 {
     /**
@@ -22,7 +25,8 @@ final readonly class CardUse
      * @param Quantity|null $rateLeast product, liquid or dry, per treated area
      * @param Quantity|null $spray mix per treated area
      * @param list<string> $stages words of {@see FactName::Stage}; empty holds for every stage
-     * @param list<string> $textures soils the line holds for, {@see SoilTexture}; empty holds for every soil (rulings J49)
+     * @param list<string> $textures soils the line holds for, {@see SoilTexture}; empty holds for every soil (rulings
+     *     J49)
      * @param MonthDay|null $from first day as printed, never moved by the season; null with $to holds all year
      * @param MonthDay|null $to last day, itself included; before $from it runs over the new year
      */
@@ -37,11 +41,13 @@ final readonly class CardUse
         public array $stages = [],
         public ?MonthDay $from = null,
         public ?MonthDay $to = null,
-        /** Whether the label says amounts to a volume of water, not of finished mix (rulings J27); $min and $max are shares of the mix all the same. */
+        /**
+         * Whether the label says amounts to a volume of water, not of finished mix (rulings J27); $min and $max are
+         * shares of the mix all the same.
+         */
         public bool $toWater = false,
         public array $textures = [],
-    ) {
-    }
+    ) {}
 
     /** Reads one line; faults are noted at their fields. Null where it names no use. */
     public static function read(Fields $in, Catalogue $catalogue): ?self
@@ -59,20 +65,33 @@ final readonly class CardUse
         $perStem = $in->quantityOrNull('perStem', Dimension::Volume);
         $least = self::rate($in, 'rateLeast');
         $most = self::rate($in, 'rateMost');
-        if ($least !== null && $most !== null && ($least->dimension() !== $most->dimension() || $least->isGreaterThan($most))) {
+        if (
+            $least !== null &&
+            $most !== null &&
+            ($least->dimension() !== $most->dimension() || $least->isGreaterThan($most))
+        ) {
             $in->fault('rateMost', 'The most must be of the same kind as the least, and not below it.');
         }
         $spray = self::rate($in, 'spray');
         $stages = $in->strings('stages', FactName::Stage->choices() ?? [], 30);
-        $textures = $in->strings('textures', array_map(static fn (SoilTexture $t): string => $t->value, SoilTexture::cases()), 3);
+        $textures = $in->strings(
+            'textures',
+            array_map(static fn(SoilTexture $t): string => $t->value, SoilTexture::cases()),
+            3,
+        );
         $from = self::monthDay($in, 'from');
         $to = self::monthDay($in, 'to');
         if ($in->has('from') !== $in->has('to')) {
-            $in->fault($in->has('from') ? 'to' : 'from', 'Give both the first and the last day, such as 03-01 and 05-31, or neither.');
+            $in->fault(
+                $in->has('from') ? 'to' : 'from',
+                'Give both the first and the last day, such as 03-01 and 05-31, or neither.',
+            );
         }
         $in->noOthers();
 
-        return $method === null ? null : new self($method, $min, $max, $perStem, $least, $most, $spray, $stages, $from, $to, $toWater, $textures);
+        return $method === null
+            ? null
+            : new self($method, $min, $max, $perStem, $least, $most, $spray, $stages, $from, $to, $toWater, $textures);
     }
 
     /** Whether the label parts this line from others by stage or date. */
@@ -113,17 +132,34 @@ final readonly class CardUse
     /** @return list<\DateTimeImmutable> the days of a year on which its dates begin to hold or no longer do */
     public function turns(int $year): array
     {
-        return $this->from === null || $this->to === null ? [] : [$this->from->inYear($year), $this->to->inYear($year)->modify('+1 day')];
+        return $this->from === null || $this->to === null
+            ? []
+            : [$this->from->inYear($year), $this->to->inYear($year)->modify('+1 day')];
     }
 
-    /** Whether it allows less than another line: by strength, else by rate, else by mix per stem; one that names a most is stricter than one that does not. */
+    /**
+     * Whether it allows less than another line: by strength, else by rate, else by mix per stem; one that names a most
+     * is stricter than one that does not.
+     */
     public function isStricterThan(self $other): bool
     {
-        foreach ([[$this->max?->percent(), $other->max?->percent()], [$this->rateMost, $other->rateMost], [$this->perStem, $other->perStem]] as [$mine, $theirs]) {
+        foreach (
+            [
+                [$this->max?->percent(), $other->max?->percent()],
+                [$this->rateMost, $other->rateMost],
+                [$this->perStem, $other->perStem],
+            ]
+            as [$mine, $theirs]
+        ) {
             if (($mine === null) !== ($theirs === null)) {
                 return $mine !== null;
             }
-            if ($mine !== null && $theirs !== null && $mine->dimension() === $theirs->dimension() && !$mine->equals($theirs)) {
+            if (
+                $mine !== null &&
+                $theirs !== null &&
+                $mine->dimension() === $theirs->dimension() &&
+                !$mine->equals($theirs)
+            ) {
                 return $mine->isLessThan($theirs);
             }
         }
@@ -152,7 +188,12 @@ final readonly class CardUse
         $rate = $in->reading($name, null)?->quantity;
         $dry = $name !== 'spray' && $rate?->dimension() === Dimension::MassPerArea;
         if ($rate !== null && ($rate->isZero() || (!$dry && $rate->dimension() !== Dimension::VolumePerArea))) {
-            return $in->fault($name, $name === 'spray' ? 'Give the mix per area, such as 20 gal/ac or 200 L/ha.' : 'Give an amount per area, such as 2 qt/ac, 3 L/ha or 1 oz/ac of a dry product.');
+            return $in->fault(
+                $name,
+                $name === 'spray'
+                    ? 'Give the mix per area, such as 20 gal/ac or 200 L/ha.'
+                    : 'Give an amount per area, such as 2 qt/ac, 3 L/ha or 1 oz/ac of a dry product.',
+            );
         }
 
         return $rate;
@@ -162,7 +203,13 @@ final readonly class CardUse
     {
         $given = $in->strengthOrNull($name);
 
-        return $given === null || !$toWater ? $given : $given->saidToCarrier() ?? $in->fault($name, 'To a volume of water only an amount per volume is said, such as 2 fl oz/gal or 10 mL/L.');
+        return $given === null || !$toWater
+            ? $given
+            : $given->saidToCarrier() ??
+                    $in->fault(
+                        $name,
+                        'To a volume of water only an amount per volume is said, such as 2 fl oz/gal or 10 mL/L.',
+                    );
     }
 
     private static function monthDay(Fields $in, string $name): ?MonthDay

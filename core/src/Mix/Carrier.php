@@ -14,9 +14,7 @@ final readonly class Carrier
     public const FUEL_OIL = 'fuel-oil';
     public const ALL = [self::WATER, self::OIL, self::FUEL_OIL];
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /** Whether product goes in first and seals have to stand it. */
     public static function isOil(string $carrier): bool

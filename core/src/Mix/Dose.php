@@ -20,9 +20,14 @@ final readonly class Dose
      * @param list<string> $blocks codes of what forbids it
      * @param Strength|null $most strongest that the card allows
      */
-    public function __construct(public ?Strength $strength, public string $why, public ?Quantity $rate = null, public array $missing = [], public array $blocks = [], public ?Strength $most = null)
-    {
-    }
+    public function __construct(
+        public ?Strength $strength,
+        public string $why,
+        public ?Quantity $rate = null,
+        public array $missing = [],
+        public array $blocks = [],
+        public ?Strength $most = null,
+    ) {}
 
     /**
      * The component of a finished mix; null where nothing is known of it.
@@ -38,9 +43,18 @@ final readonly class Dose
         if ($spray === null) {
             return null;
         }
-        $perLitre = $this->rate->dimension() === Dimension::MassPerArea
-            ? new Component($name, 'dry-flowable', null, Quantity::of($this->rate->in(Unit::GramPerHectare)->dividedBy($spray->in(Unit::LitrePerHectare)), Unit::GramPerLitre))
-            : null;
+        $perLitre =
+            $this->rate->dimension() === Dimension::MassPerArea
+                ? new Component(
+                    $name,
+                    'dry-flowable',
+                    null,
+                    Quantity::of(
+                        $this->rate->in(Unit::GramPerHectare)->dividedBy($spray->in(Unit::LitrePerHectare)),
+                        Unit::GramPerLitre,
+                    ),
+                )
+                : null;
 
         return $perLitre ?? new Component($name, $role, $this->share($spray));
     }
@@ -48,7 +62,16 @@ final readonly class Dose
     /** Share of the finished mix that a liquid rate comes to; null of a dry product. */
     public function share(Quantity $spray): ?Strength
     {
-        return $this->rate === null || $this->rate->dimension() === Dimension::MassPerArea ? $this->strength
-            : Strength::ofQuantity(Quantity::of($this->rate->in(Unit::LitrePerHectare)->dividedBy($spray->in(Unit::LitrePerHectare))->multipliedBy(100), Unit::PercentProduct));
+        return $this->rate === null || $this->rate->dimension() === Dimension::MassPerArea
+            ? $this->strength
+            : Strength::ofQuantity(
+                Quantity::of(
+                    $this->rate
+                        ->in(Unit::LitrePerHectare)
+                        ->dividedBy($spray->in(Unit::LitrePerHectare))
+                        ->multipliedBy(100),
+                    Unit::PercentProduct,
+                ),
+            );
     }
 }

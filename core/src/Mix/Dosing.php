@@ -11,15 +11,13 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Situation;
 
 /**
- * What a product is dosed at: the school's working value or the typical one, held inside the card's range (rulings B12); an empty intersection
- * cannot be done with this card.
+ * What a product is dosed at: the school's working value or the typical one, held inside the card's range (rulings
+ * B12); an empty intersection cannot be done with this card.
  */
 final readonly class Dosing
 {
     /** @param list<\Thicket\Methods\StemGroup> $treated stems that are treated: the strongest need of any decides */
-    public function __construct(private Situation $situation, private Candidate $candidate, private array $treated)
-    {
-    }
+    public function __construct(private Situation $situation, private Candidate $candidate, private array $treated) {}
 
     /** Share of the finished mix. */
     public function byStrength(): Dose
@@ -42,7 +40,13 @@ final readonly class Dosing
         $line = $this->line();
         if ($card !== null && $card->isReadyToUse()) {
             // sprayed as it is, by the card's amount over the area
-            return new Dose(null, 'strength.ready-to-use', $line?->rateMost, $line?->rateMost === null ? ['card-rate'] : [], $line === null ? ['card-no-line'] : []);
+            return new Dose(
+                null,
+                'strength.ready-to-use',
+                $line?->rateMost,
+                $line?->rateMost === null ? ['card-rate'] : [],
+                $line === null ? ['card-no-line'] : [],
+            );
         }
         $rate = $this->candidate->active?->typicalRate($this->candidate->cardUse());
         $why = 'strength.typical';
@@ -51,20 +55,39 @@ final readonly class Dosing
         if ($card !== null && $most === null) {
             $rate = null;
         }
-        if ($most !== null && ($rate === null || $rate->dimension() !== $most->dimension() || $rate->isGreaterThan($most))) {
+        if (
+            $most !== null &&
+            ($rate === null || $rate->dimension() !== $most->dimension() || $rate->isGreaterThan($most))
+        ) {
             [$rate, $why] = [$most, 'strength.card-most'];
         }
-        $card !== null && $line === null && $blocks[] = 'card-no-line';
+        $card !== null && $line === null && ($blocks[] = 'card-no-line');
         $least = $line?->rateLeast;
-        if ($least !== null && $rate !== null && $rate->dimension() === $least->dimension() && $rate->isLessThan($least)) {
+        if (
+            $least !== null &&
+            $rate !== null &&
+            $rate->dimension() === $least->dimension() &&
+            $rate->isLessThan($least)
+        ) {
             [$rate, $why] = [$least, 'strength.card-least'];
         }
-        $held = $spray === null || $line?->max === null ? null : Quantity::of($line->max->share->multipliedBy($spray->in(Unit::LitrePerHectare)), Unit::LitrePerHectare);
-        if ($held !== null && $rate !== null && $rate->dimension() === $held->dimension() && $rate->isGreaterThan($held)) {
+        $held =
+            $spray === null || $line?->max === null
+                ? null
+                : Quantity::of(
+                    $line->max->share->multipliedBy($spray->in(Unit::LitrePerHectare)),
+                    Unit::LitrePerHectare,
+                );
+        if (
+            $held !== null &&
+            $rate !== null &&
+            $rate->dimension() === $held->dimension() &&
+            $rate->isGreaterThan($held)
+        ) {
             [$rate, $why] = [$held, 'strength.card-most'];
-            $least !== null && $rate->isLessThan($least) && $blocks[] = 'card-spray-too-small';
+            $least !== null && $rate->isLessThan($least) && ($blocks[] = 'card-spray-too-small');
         }
-        $rate === null && $missing[] = 'card-rate';
+        $rate === null && ($missing[] = 'card-rate');
 
         return new Dose(null, $why, $rate, $missing, $blocks);
     }

@@ -13,9 +13,7 @@ use Thicket\Mix\Exception\Unmixable;
 /** product_2 = product_1 x active_1 / active_2 (handbook 3, sum 4). By % w/w it is nominal: density is not known. */
 final readonly class EqualActive
 {
-    private function __construct(public Quantity $percent, public bool $nominal)
-    {
-    }
+    private function __construct(public Quantity $percent, public bool $nominal) {}
 
     /**
      * @param Quantity $first strength of the product in use, @param Quantity $second of the one to match it
@@ -30,7 +28,10 @@ final readonly class EqualActive
         if ($second->isZero()) {
             throw Unmixable::differentBasis();
         }
-        $percent = Quantity::of($used->share->multipliedBy($first->per($second))->multipliedBy(100), Unit::PercentProduct);
+        $percent = Quantity::of(
+            $used->share->multipliedBy($first->per($second))->multipliedBy(100),
+            Unit::PercentProduct,
+        );
         if ($percent->compareTo(Quantity::of(100, Unit::PercentProduct)) > 0) {
             throw Unmixable::tooWeakToMatch($percent);
         }

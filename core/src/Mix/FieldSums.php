@@ -15,15 +15,19 @@ use Thicket\Timing\Laying;
 use Thicket\Timing\PreventerCalendar;
 
 /**
- * Sums of the sprayer, the tree and the bag: leftover into a new mix, fertiliser in a bag, calibration, nozzles, girth, doses of trees, preventer
- * calendar. One JSON document each, as the single sums of mixing are ({@see Sums}); exact. Those of the ground stand in {@see GroundSums}.
+ * Sums of the sprayer, the tree and the bag: leftover into a new mix, fertiliser in a bag, calibration, nozzles, girth,
+ * doses of trees, preventer calendar. One JSON document each, as the single sums of mixing are ({@see Sums}); exact.
+ * Those of the ground stand in {@see GroundSums}.
  *
  * @phpstan-type Values array<string, Quantity|int|bool|string|list<array<string, mixed>>>
  */
 final readonly class FieldSums
 {
     public const NAMES = ['leftover-into', 'bag', 'calibration', 'nozzles', 'girth', 'tree-dose', 'frill', 'preventer'];
-    /** Phosphorus in P2O5 and potassium in K2O by weight: 61.9475 / 141.9445 and 78.1966 / 94.1960 (standard atomic weights). */
+    /**
+     * Phosphorus in P2O5 and potassium in K2O by weight: 61.9475 / 141.9445 and 78.1966 / 94.1960 (standard atomic
+     * weights).
+     */
     private const PHOSPHORUS = '619475/1419445';
     private const POTASSIUM = '781966/941960';
     private const MOST_NOZZLES = 200;
@@ -54,8 +58,9 @@ final readonly class FieldSums
     }
 
     /**
-     * Mix of another strength goes into a new one: used is as much of it as room and strength allow; product = finished x strength - used x its own;
-     * carrier tops up. 2 L at 1.5 % into 15 L at 2 %: 0.27 L of product and 12.73 L of carrier.
+     * Mix of another strength goes into a new one: used is as much of it as room and strength allow; product = finished
+     * x strength - used x its own; carrier tops up. 2 L at 1.5 % into 15 L at 2 %: 0.27 L of product and 12.73 L of
+     * carrier.
      *
      * @return Values
      */
@@ -72,7 +77,13 @@ final readonly class FieldSums
         if ($strength !== null && $most !== null && $strength->share->isGreaterThan($most->share)) {
             $in->fault('strength', 'This is above the most on the label card.');
         }
-        if ($left === null || $leftStrength === null || $finished === null || $strength === null || $in->faults->any()) {
+        if (
+            $left === null ||
+            $leftStrength === null ||
+            $finished === null ||
+            $strength === null ||
+            $in->faults->any()
+        ) {
             return [];
         }
         $room = $finished->to($left->unit);
@@ -82,13 +93,20 @@ final readonly class FieldSums
             $used = $used->isGreaterThan($fit) ? $fit : $used;
         } elseif (!$leftStrength->share->isEqualTo($strength->share)) {
             // product takes room too: (finished - used) of it would already be all product
-            $fit = $room->times(BigRational::one()->minus($strength->share)->dividedBy(BigRational::one()->minus($leftStrength->share)));
+            $fit = $room->times(
+                BigRational::one()
+                    ->minus($strength->share)
+                    ->dividedBy(BigRational::one()->minus($leftStrength->share)),
+            );
             $used = $used->isGreaterThan($fit) ? $fit : $used;
         }
         $product = $room->times($strength->share)->minus($used->times($leftStrength->share));
 
         return [
-            'leftover-used' => $used, 'product' => $product, 'carrier' => $room->minus($used)->minus($product), 'leftover-kept' => $left->minus($used),
+            'leftover-used' => $used,
+            'product' => $product,
+            'carrier' => $room->minus($used)->minus($product),
+            'leftover-kept' => $left->minus($used),
             'percent' => $strength->percent(),
         ];
     }
@@ -98,13 +116,23 @@ final readonly class FieldSums
     {
         $weight = $in->positive('weight', Dimension::Mass);
         $grade = $in->text('grade', 20);
-        if ($grade !== null && preg_match('/^(\d{1,2}(?:\.\d{1,2})?)-(\d{1,2}(?:\.\d{1,2})?)-(\d{1,2}(?:\.\d{1,2})?)$/D', $grade, $found) !== 1) {
+        if (
+            $grade !== null &&
+            preg_match(
+                '/^(\d{1,2}(?:\.\d{1,2})?)-(\d{1,2}(?:\.\d{1,2})?)-(\d{1,2}(?:\.\d{1,2})?)$/D',
+                $grade,
+                $found,
+            ) !== 1
+        ) {
             $grade = $in->fault('grade', 'Write the three figures of the bag, such as 5-10-10.');
         }
         if ($weight === null || $grade === null || $in->faults->any()) {
             return [];
         }
-        [$n, $p, $k] = array_map(static fn (string $percent): Quantity => $weight->times(BigRational::of($percent)->dividedBy(100)), explode('-', $grade));
+        [$n, $p, $k] = array_map(
+            static fn(string $percent): Quantity => $weight->times(BigRational::of($percent)->dividedBy(100)),
+            explode('-', $grade),
+        );
         $whole = $n->plus($p)->plus($k);
         if ($whole->isGreaterThan($weight)) {
             $in->fault('grade', 'The three figures come to more than the bag.');
@@ -112,21 +140,29 @@ final readonly class FieldSums
             return [];
         }
 
-        return ['n' => $n, 'p2o5' => $p, 'k2o' => $k, 'p' => $p->times(BigRational::of(self::PHOSPHORUS)), 'k' => $k->times(BigRational::of(self::POTASSIUM))];
+        return [
+            'n' => $n,
+            'p2o5' => $p,
+            'k2o' => $k,
+            'p' => $p->times(BigRational::of(self::PHOSPHORUS)),
+            'k' => $k->times(BigRational::of(self::POTASSIUM)),
+        ];
     }
 
     /** @return Values what the sprayer gives, by one of four ways (rulings J31) */
     private function calibration(Fields $in): array
     {
         $way = $in->choice('way', Calibration::WAYS);
-        $need = fn (string $name, Dimension $dimension): ?Quantity => $in->positive($name, $dimension);
+        $need = fn(string $name, Dimension $dimension): ?Quantity => $in->positive($name, $dimension);
         switch ($way) {
             case 'course':
                 $caught = $need('caught', Dimension::Volume);
                 $given = $in->positiveOrNull('area', Dimension::Area);
                 $course = $in->has('area') ? $given : Calibration::course();
 
-                return $caught === null || $course === null ? [] : ['gives' => Calibration::byCourse($caught, $course), 'course' => $course];
+                return $caught === null || $course === null
+                    ? []
+                    : ['gives' => Calibration::byCourse($caught, $course), 'course' => $course];
             case 'known-area':
                 [$used, $area] = [$need('used', Dimension::Volume), $need('area', Dimension::Area)];
 
@@ -135,13 +171,21 @@ final readonly class FieldSums
                 [$speed, $spacing] = [$need('speed', Dimension::Speed), $need('spacing', Dimension::Length)];
                 if ($in->has('flow')) {
                     $flow = $need('flow', Dimension::VolumePerTime);
-                    [$caught, $time] = $flow === null ? [null, null] : [Quantity::of($flow->in(Unit::LitrePerMinute), Unit::Litre), Quantity::of(1, Unit::Minute)];
+                    [$caught, $time] =
+                        $flow === null
+                            ? [null, null]
+                            : [
+                                Quantity::of($flow->in(Unit::LitrePerMinute), Unit::Litre),
+                                Quantity::of(1, Unit::Minute),
+                            ];
                 } else {
                     $in->raw('flow');
                     [$caught, $time] = [$need('caught', Dimension::Volume), $need('time', Dimension::Duration)];
                 }
 
-                return $caught === null || $time === null || $speed === null || $spacing === null ? [] : ['gives' => Calibration::moving($caught, $time, $speed, $spacing)];
+                return $caught === null || $time === null || $speed === null || $spacing === null
+                    ? []
+                    : ['gives' => Calibration::moving($caught, $time, $speed, $spacing)];
             case 'bottle':
                 $caught = $need('caught', Dimension::Volume);
                 $strokes = $in->int('strokes', 1, 100000);
@@ -151,7 +195,8 @@ final readonly class FieldSums
                 }
                 $stroke = Calibration::bottle($caught, $strokes);
 
-                return ['stroke' => $stroke] + ($perTree === null ? [] : ['strokes-per-tree' => Calibration::strokesFor($perTree, $stroke)]);
+                return ['stroke' => $stroke] +
+                    ($perTree === null ? [] : ['strokes-per-tree' => Calibration::strokesFor($perTree, $stroke)]);
             default:
                 return [];
         }
@@ -164,22 +209,34 @@ final readonly class FieldSums
         foreach ($in->objects('caught', self::MOST_NOZZLES, true) as $item) {
             $one = $item->positive('amount', Dimension::Volume);
             $item->noOthers();
-            $one === null || $flows[] = $one;
+            $one === null || ($flows[] = $one);
         }
         $rated = $in->positiveOrNull('rated', Dimension::Volume);
         if ($flows === [] || $in->faults->any()) {
             return [];
         }
         $check = NozzleCheck::of($flows, $rated);
-        $percent = static fn (BigRational $share): string => (string) $share->multipliedBy(100)->toScale(1, RoundingMode::HALF_UP);
+        $percent = static fn(BigRational $share): string => (string) $share
+            ->multipliedBy(100)
+            ->toScale(1, RoundingMode::HALF_UP);
 
         return [
-            'mean' => $check->mean, 'replace-set' => $check->replaceSet,
-            'nozzles' => array_map(static fn (array $n): array => ['caught' => $n['flow'], 'off-mean-percent' => $percent($n['offMean'])] + ($n['ofRated'] === null ? [] : ['of-rated-percent' => $percent($n['ofRated'])]) + ['worn' => $n['worn']], $check->nozzles),
+            'mean' => $check->mean,
+            'replace-set' => $check->replaceSet,
+            'nozzles' => array_map(
+                static fn(array $n): array => ['caught' => $n['flow'], 'off-mean-percent' => $percent($n['offMean'])] +
+                    ($n['ofRated'] === null ? [] : ['of-rated-percent' => $percent($n['ofRated'])]) + [
+                        'worn' => $n['worn'],
+                    ],
+                $check->nozzles,
+            ),
         ];
     }
 
-    /** @return Values what a tape read round a stem is across; of two readings of a tapered stem, or across a wide and a narrow side, the mean */
+    /**
+     * @return Values what a tape read round a stem is across; of two readings of a tapered stem, or across a wide and a
+     * narrow side, the mean
+     */
     private function girth(Fields $in): array
     {
         $girth = $in->positive('girth', Dimension::Length);
@@ -193,8 +250,8 @@ final readonly class FieldSums
     }
 
     /**
-     * Cuts or strokes from the mL that a label gives a tree, rounded up as cuts are (handbook 3: 5 mL at 2 mL are 3), but never to more than the
-     * label allows; with trees a day the mix and the bottles of it to carry.
+     * Cuts or strokes from the mL that a label gives a tree, rounded up as cuts are (handbook 3: 5 mL at 2 mL are 3),
+     * but never to more than the label allows; with trees a day the mix and the bottles of it to carry.
      *
      * @return Values
      */
@@ -210,9 +267,18 @@ final readonly class FieldSums
             return [];
         }
         $wrong = match (true) {
-            $most !== null && $perTree->isGreaterThan($most) => ['perTree', 'This is above the most a tree on the label card.'],
-            $most !== null && $each->isGreaterThan($most) => ['each', 'One of these is already more than the label allows a tree: take a finer nozzle or a smaller syringe.'],
-            $perTree->per($each)->isGreaterThan(self::MOST_CUTS) => ['each', 'That would be more than 1,000 for one tree: look at the units.'],
+            $most !== null && $perTree->isGreaterThan($most) => [
+                'perTree',
+                'This is above the most a tree on the label card.',
+            ],
+            $most !== null && $each->isGreaterThan($most) => [
+                'each',
+                'One of these is already more than the label allows a tree: take a finer nozzle or a smaller syringe.',
+            ],
+            $perTree->per($each)->isGreaterThan(self::MOST_CUTS) => [
+                'each',
+                'That would be more than 1,000 for one tree: look at the units.',
+            ],
             default => null,
         };
         if ($wrong !== null) {
@@ -226,14 +292,14 @@ final readonly class FieldSums
         }
         $given = $each->times($times);
 
-        return ['times' => $times, 'given' => $given, 'short' => $given->isLessThan($perTree)]
-            + ($diameter === null ? [] : ['round-spacing' => Injection::spacingRound($diameter, $times)])
-            + self::carried($given, $trees, $bottle);
+        return ['times' => $times, 'given' => $given, 'short' => $given->isLessThan($perTree)] +
+            ($diameter === null ? [] : ['round-spacing' => Injection::spacingRound($diameter, $times)]) +
+            self::carried($given, $trees, $bottle);
     }
 
     /**
-     * A frill with bridges of bark: cuts of the blade's width over a share of the girth, half of it where nobody says otherwise (handbook 2, spacing
-     * schools); rounding up never lifts the dose above the label's mL a tree.
+     * A frill with bridges of bark: cuts of the blade's width over a share of the girth, half of it where nobody says
+     * otherwise (handbook 2, spacing schools); rounding up never lifts the dose above the label's mL a tree.
      *
      * @return Values
      */
@@ -259,7 +325,10 @@ final readonly class FieldSums
         $cuts = $toCut->per($blade)->toScale(0, RoundingMode::CEILING)->toInt();
         $bark = $girth->minus($blade->times($cuts)->to($girth->unit));
         if (!$bark->amount->isPositive()) {
-            $in->fault('blade', 'Cuts so wide meet all round and leave no bark between: take a narrower blade, or girdle.');
+            $in->fault(
+                'blade',
+                'Cuts so wide meet all round and leave no bark between: take a narrower blade, or girdle.',
+            );
 
             return [];
         }
@@ -267,7 +336,14 @@ final readonly class FieldSums
         $capped = $most !== null && $given->isGreaterThan($most);
         $given = $capped ? $most : $given;
 
-        return ['girth' => $girth, 'cuts' => $cuts, 'bridge' => $bark->dividedBy($cuts), 'per-cut' => $given->dividedBy($cuts), 'given' => $given, 'capped-by-label' => $capped] + self::carried($given, $trees, $bottle);
+        return [
+            'girth' => $girth,
+            'cuts' => $cuts,
+            'bridge' => $bark->dividedBy($cuts),
+            'per-cut' => $given->dividedBy($cuts),
+            'given' => $given,
+            'capped-by-label' => $capped,
+        ] + self::carried($given, $trees, $bottle);
     }
 
     /** @return Values mix for so many trees, and how many bottles that is */
@@ -278,7 +354,8 @@ final readonly class FieldSums
         }
         $mix = $perTree->times($trees);
 
-        return ['mix' => $mix] + ($bottle === null ? [] : ['bottles' => $mix->per($bottle)->toScale(0, RoundingMode::CEILING)->toInt()]);
+        return ['mix' => $mix] +
+            ($bottle === null ? [] : ['bottles' => $mix->per($bottle)->toScale(0, RoundingMode::CEILING)->toInt()]);
     }
 
     /** @return Values every laying of a preventer and what nothing covers (rulings J48) */
@@ -303,15 +380,38 @@ final readonly class FieldSums
         if ($from !== null && $until !== null && ($until < $from || $from->diff($until)->days > 1100)) {
             $in->fault('until', 'Plan to a day after the first, three years at most.');
         }
-        if ($flushes === [] || $lead === null || $lasting === null || $from === null || $until === null || $interval === null || $in->faults->any()) {
+        if (
+            $flushes === [] ||
+            $lead === null ||
+            $lasting === null ||
+            $from === null ||
+            $until === null ||
+            $interval === null ||
+            $in->faults->any()
+        ) {
             return [];
         }
-        usort($flushes, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
+        usort($flushes, static fn(array $a, array $b): int => $a['from'] <=> $b['from']);
         $calendar = PreventerCalendar::of($flushes, $lead, $lasting, $inside, $from, $until, $most, $interval);
 
         return [
-            'layings' => array_map(static fn (Laying $l): array => ['kind' => $l->kind, 'earliest' => $l->earliest->format('Y-m-d'), 'latest' => $l->latest->format('Y-m-d'), 'works-from' => $l->worksFrom->format('Y-m-d'), 'covers-until' => $l->coversUntil->format('Y-m-d')], $calendar->layings),
-            'unprotected' => array_map(static fn (array $gap): array => ['from' => $gap['from']->format('Y-m-d'), 'to' => $gap['to']->format('Y-m-d')], $calendar->unprotected),
+            'layings' => array_map(
+                static fn(Laying $l): array => [
+                    'kind' => $l->kind,
+                    'earliest' => $l->earliest->format('Y-m-d'),
+                    'latest' => $l->latest->format('Y-m-d'),
+                    'works-from' => $l->worksFrom->format('Y-m-d'),
+                    'covers-until' => $l->coversUntil->format('Y-m-d'),
+                ],
+                $calendar->layings,
+            ),
+            'unprotected' => array_map(
+                static fn(array $gap): array => [
+                    'from' => $gap['from']->format('Y-m-d'),
+                    'to' => $gap['to']->format('Y-m-d'),
+                ],
+                $calendar->unprotected,
+            ),
         ];
     }
 }

@@ -17,7 +17,8 @@ use Thicket\Mix\Exception\Unmixable;
 final readonly class FinishedMix
 {
     /**
-     * @param list<array{component: Component, amount: Quantity|null}> $parts in loading order; null where the strength is missing
+     * @param list<array{component: Component, amount: Quantity|null}> $parts in loading order; null where the strength
+     *     is missing
      * @param Quantity|null $carrierAmount null while a strength is missing
      * @param list<string> $missing names of components without a strength
      */
@@ -27,10 +28,11 @@ final readonly class FinishedMix
         public array $parts,
         public ?Quantity $carrierAmount,
         public array $missing,
-        /** Carrier to put in before anything else: half the tank with water; none with oil, where product goes in first. */
+        /**
+         * Carrier to put in before anything else: half the tank with water; none with oil, where product goes in first.
+         */
         public Quantity $carrierFirst,
-    ) {
-    }
+    ) {}
 
     /**
      * @param list<Component> $components
@@ -41,11 +43,11 @@ final readonly class FinishedMix
     public static function of(Quantity $finished, string $carrier, array $components): self
     {
         $finished->mustMatch(Dimension::Volume);
-        $roles = array_map(static fn (Component $c): string => $c->role, $components);
+        $roles = array_map(static fn(Component $c): string => $c->role, $components);
         if (in_array('surfactant', $roles, true) && in_array('emulsifier', $roles, true)) {
             throw Unmixable::emulsifierWithSurfactant();
         }
-        usort($components, static fn (Component $a, Component $b): int => $a->order() <=> $b->order());
+        usort($components, static fn(Component $a, Component $b): int => $a->order() <=> $b->order());
         if (in_array('oil', $roles, true) && $carrier === 'water' && !in_array('emulsifier', $roles, true)) {
             $components[] = new Component('emulsifier', 'emulsifier', null);
         }
@@ -54,7 +56,13 @@ final readonly class FinishedMix
         $missing = [];
         foreach ($components as $component) {
             if ($component->dry !== null) {
-                $parts[] = ['component' => $component, 'amount' => Quantity::of($component->dry->in(Unit::GramPerLitre)->multipliedBy($finished->in(Unit::Litre)), Unit::Gram)];
+                $parts[] = [
+                    'component' => $component,
+                    'amount' => Quantity::of(
+                        $component->dry->in(Unit::GramPerLitre)->multipliedBy($finished->in(Unit::Litre)),
+                        Unit::Gram,
+                    ),
+                ];
                 continue;
             }
             if ($component->strength === null) {
@@ -95,7 +103,11 @@ final readonly class FinishedMix
     /** The same mix in another volume: the last part-load, or what a person carries. */
     public function inVolume(Quantity $finished): self
     {
-        return self::of($finished, $this->carrier, array_map(static fn (array $part): Component => $part['component'], $this->parts));
+        return self::of(
+            $finished,
+            $this->carrier,
+            array_map(static fn(array $part): Component => $part['component'], $this->parts),
+        );
     }
 
     /**

@@ -17,8 +17,8 @@ use Thicket\Survey\Outline;
 use Thicket\Survey\Overlap;
 
 /**
- * Sums of the ground: rings and strips, what of an area gets the rate, ground that several jobs share, mulch. One JSON document each
- * ({@see Sums}); exact but for overlaps, which are geometry.
+ * Sums of the ground: rings and strips, what of an area gets the rate, ground that several jobs share, mulch. One JSON
+ * document each ({@see Sums}); exact but for overlaps, which are geometry.
  *
  * @phpstan-import-type Values from FieldSums
  */
@@ -28,9 +28,7 @@ final readonly class GroundSums
     private const MOST_RINGS = 1_000_000;
     private const MOST_LOADS = 200;
 
-    public function __construct(private Catalogue $catalogue)
-    {
-    }
+    public function __construct(private Catalogue $catalogue) {}
 
     /**
      * @param Fields $in with sum, one of {@see self::NAMES}
@@ -52,7 +50,8 @@ final readonly class GroundSums
     }
 
     /**
-     * Circles round trees: n x pi/4 x d squared, less what neighbours in a row share, 2 r2 acos(s / 2r) - s/2 sqrt(4 r2 - s2) each (geometry, in floats).
+     * Circles round trees: n x pi/4 x d squared, less what neighbours in a row share, 2 r2 acos(s / 2r) - s/2 sqrt(4 r2
+     * - s2) each (geometry, in floats).
      *
      * @return Values
      */
@@ -75,7 +74,7 @@ final readonly class GroundSums
         $shared = Quantity::zero(Unit::SquareMetre);
         if ($apart !== null && $apart->isLessThan($across)) {
             [$r, $s] = [$across->float(Unit::Metre) / 2, $apart->float(Unit::Metre)];
-            $lens = 2 * $r ** 2 * acos($s / (2 * $r)) - $s / 2 * sqrt(4 * $r ** 2 - $s ** 2);
+            $lens = 2 * $r ** 2 * acos($s / (2 * $r)) - ($s / 2) * sqrt(4 * $r ** 2 - $s ** 2);
             $shared = Quantity::of(number_format($lens, 9, '.', ''), Unit::SquareMetre)->times($count - $rows);
         }
         $area = $one->times($count)->minus($shared);
@@ -94,14 +93,17 @@ final readonly class GroundSums
 
             return [];
         }
-        $area = Quantity::of($length->in(Unit::Metre)->multipliedBy($side->in(Unit::Metre))->multipliedBy($sides), Unit::SquareMetre);
+        $area = Quantity::of(
+            $length->in(Unit::Metre)->multipliedBy($side->in(Unit::Metre))->multipliedBy($sides),
+            Unit::SquareMetre,
+        );
 
         return ['area' => $area] + $this->given($in, $area);
     }
 
     /**
-     * What of an area gets the rate (handbook 2): 2 x each side / row spacing of it, the share that the weed covers, or its plants times the ground
-     * a crown of their height covers; never the whole without saying.
+     * What of an area gets the rate (handbook 2): 2 x each side / row spacing of it, the share that the weed covers, or
+     * its plants times the ground a crown of their height covers; never the whole without saying.
      *
      * @return Values
      */
@@ -110,15 +112,24 @@ final readonly class GroundSums
         $ways = ['rowSpacing', 'coverPercent', 'plants'];
         $told = array_values(array_filter($ways, $in->has(...)));
         if (count($told) !== 1) {
-            $in->fault($told[1] ?? 'rowSpacing', 'Give one: rowSpacing with stripSide, coverPercent, or plants with height.');
+            $in->fault(
+                $told[1] ?? 'rowSpacing',
+                'Give one: rowSpacing with stripSide, coverPercent, or plants with height.',
+            );
             array_map($in->raw(...), ['area', 'stripSide', 'height', ...$ways]);
 
             return [];
         }
         if ($told[0] === 'plants') {
             [$plants, $height] = [$in->int('plants', 1, self::MOST_RINGS), $in->positive('height', Dimension::Length)];
-            $area = $plants === null || $height === null ? null
-                : TreatedArea::underCrowns($this->catalogue->coefficients(), TreatedArea::classOfHeight($height), $plants);
+            $area =
+                $plants === null || $height === null
+                    ? null
+                    : TreatedArea::underCrowns(
+                        $this->catalogue->coefficients(),
+                        TreatedArea::classOfHeight($height),
+                        $plants,
+                    );
 
             return ($area === null ? [] : ['treated' => $area]) + $this->given($in, $area);
         }
@@ -136,12 +147,15 @@ final readonly class GroundSums
         }
         $treated = $area === null || $share === null || $in->faults->any() ? null : $area->times($share);
 
-        return ($treated === null || $share === null ? [] : ['treated' => $treated, 'percent-of-area' => Quantity::of($share->multipliedBy(100), Unit::One)])
-            + $this->given($in, $treated);
+        return ($treated === null || $share === null
+            ? []
+            : ['treated' => $treated, 'percent-of-area' => Quantity::of($share->multipliedBy(100), Unit::One)]) +
+            $this->given($in, $treated);
     }
 
     /**
-     * The heaviest total on any spot of a patch, since a yearly ceiling holds for every spot (rulings J7); with the label's most, what is left of it.
+     * The heaviest total on any spot of a patch, since a yearly ceiling holds for every spot (rulings J7); with the
+     * label's most, what is left of it.
      *
      * @return Values
      */
@@ -157,7 +171,7 @@ final readonly class GroundSums
             if ($load !== null && $loads !== [] && $load->dimension() !== $loads[0]['load']->dimension()) {
                 $item->fault('load', 'Measure all loads alike: product, acid equivalent or active ingredient an area.');
             }
-            $outline === null || $load === null || $loads[] = ['outline' => $outline, 'load' => $load];
+            $outline === null || $load === null || ($loads[] = ['outline' => $outline, 'load' => $load]);
         }
         if ($most !== null && $loads !== [] && $most->dimension() !== $loads[0]['load']->dimension()) {
             $in->fault('labelMost', 'Measure it like the loads.');
@@ -168,8 +182,13 @@ final readonly class GroundSums
         $heaviest = Overlap::heaviest($patch, $loads);
         $left = $most !== null ? $most->minus($heaviest ?? Quantity::zero($most->unit)) : null;
 
-        return ($heaviest === null ? ['reached' => false] : ['reached' => true, 'heaviest' => $heaviest])
-            + ($left === null ? [] : ['above-label' => $left->isNegative(), 'left' => $left->isNegative() ? Quantity::zero($left->unit) : $left]);
+        return ($heaviest === null ? ['reached' => false] : ['reached' => true, 'heaviest' => $heaviest]) +
+            ($left === null
+                ? []
+                : [
+                    'above-label' => $left->isNegative(),
+                    'left' => $left->isNegative() ? Quantity::zero($left->unit) : $left,
+                ]);
     }
 
     private static function outline(Fields $in, string $field): ?Outline
@@ -189,7 +208,12 @@ final readonly class GroundSums
     private static function load(Fields $in, string $field): ?Quantity
     {
         $load = $in->readingOrNull($field, null)?->quantity;
-        $kinds = [Dimension::VolumePerArea, Dimension::MassPerArea, Dimension::EquivalentPerArea, Dimension::IngredientPerArea];
+        $kinds = [
+            Dimension::VolumePerArea,
+            Dimension::MassPerArea,
+            Dimension::EquivalentPerArea,
+            Dimension::IngredientPerArea,
+        ];
         if ($load !== null && (!in_array($load->dimension(), $kinds, true) || $load->isNegative())) {
             return $in->fault($field, 'Give an amount an area, such as 2 qt/ac, 5 L/ha or 2 lb ae/ac.');
         }
@@ -204,7 +228,10 @@ final readonly class GroundSums
         $volume = $area === null || $depth === null ? null : Layer::volume($area, $depth);
         $bag = $in->positiveOrNull('bag', Dimension::Volume);
 
-        return $volume === null || $in->faults->any() ? [] : ['volume' => $volume] + ($bag === null ? [] : ['bags' => $volume->per($bag)->toScale(0, RoundingMode::CEILING)->toInt()]);
+        return $volume === null || $in->faults->any()
+            ? []
+            : ['volume' => $volume] +
+                    ($bag === null ? [] : ['bags' => $volume->per($bag)->toScale(0, RoundingMode::CEILING)->toInt()]);
     }
 
     /** @return array<string, Quantity> product and spray on an area, where a rate of either was given */
@@ -212,7 +239,8 @@ final readonly class GroundSums
     {
         [$rate, $spray] = $this->rates($in);
 
-        return ($rate === null || $area === null ? [] : ['product' => AreaRate::over($rate, $area)]) + ($spray === null || $area === null ? [] : ['spray' => AreaRate::over($spray, $area)]);
+        return ($rate === null || $area === null ? [] : ['product' => AreaRate::over($rate, $area)]) +
+            ($spray === null || $area === null ? [] : ['spray' => AreaRate::over($spray, $area)]);
     }
 
     /** @return array{Quantity|null, Quantity|null} product an area, mix an area */

@@ -23,12 +23,14 @@ final readonly class Injection
         public int $skipped,
         public Quantity $mix,
         public bool $cappedByLabel,
-        /** Stems of classes that a limit parts: counted in treated and mix, and perhaps not to be treated at all (rulings B11). */
+        /**
+         * Stems of classes that a limit parts: counted in treated and mix, and perhaps not to be treated at all
+         * (rulings B11).
+         */
         public int $unclear,
         /** Mix for the stems that surely are. */
         public Quantity $mixLeast,
-    ) {
-    }
+    ) {}
 
     /**
      * @param list<StemGroup> $stems
@@ -39,14 +41,24 @@ final readonly class Injection
      * @param Quantity|null $least stems thinner than this are left out and counted
      * @param Quantity|null $labelPerStem most mix per tree on the card
      */
-    public static function of(array $stems, Quantity $spacing, string $per, Quantity $perCut, ?Quantity $most = null, ?Quantity $least = null, ?Quantity $labelPerStem = null): self
-    {
+    public static function of(
+        array $stems,
+        Quantity $spacing,
+        string $per,
+        Quantity $perCut,
+        ?Quantity $most = null,
+        ?Quantity $least = null,
+        ?Quantity $labelPerStem = null,
+    ): self {
         $cuts = $treated = $skipped = $unclear = 0;
         $capped = false;
         $mix = $mixLeast = Quantity::zero(Unit::Millilitre);
         foreach ($stems as $group) {
             $diameter = $group->forCeilings();
-            if (($most !== null && $group->against($most, true) === 'beyond') || ($least !== null && $group->forCeilings()->isLessThan($least))) {
+            if (
+                ($most !== null && $group->against($most, true) === 'beyond') ||
+                ($least !== null && $group->forCeilings()->isLessThan($least))
+            ) {
                 $skipped += $group->count;
                 continue;
             }
@@ -60,7 +72,10 @@ final readonly class Injection
             $treated += $group->count;
             $ofGroup = $dose->times($perTree)->times($group->count);
             $mix = $mix->plus($ofGroup);
-            if (($most !== null && $group->against($most, true) === 'split') || ($least !== null && $group->against($least, false) === 'split')) {
+            if (
+                ($most !== null && $group->against($most, true) === 'split') ||
+                ($least !== null && $group->against($least, false) === 'split')
+            ) {
                 $unclear += $group->count;
             } else {
                 $mixLeast = $mixLeast->plus($ofGroup);

@@ -10,10 +10,20 @@ use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
-/** One version of what the user copied from a product's label (handbook 3 "Label first"). Immutable; the law for its product. */
+/**
+ * One version of what the user copied from a product's label (handbook 3 "Label first"). Immutable; the law for its
+ * product.
+ */
 final readonly class LabelCard
 {
-    public const FORMULATIONS = ['soluble-liquid', 'emulsifiable', 'oil-soluble-ester', 'water-dispersible-granule', 'granule', 'ready-to-use'];
+    public const FORMULATIONS = [
+        'soluble-liquid',
+        'emulsifiable',
+        'oil-soluble-ester',
+        'water-dispersible-granule',
+        'granule',
+        'ready-to-use',
+    ];
 
     /**
      * @param list<array{active: string, amount: Quantity}> $actives
@@ -55,8 +65,7 @@ final readonly class LabelCard
         public ?CardDetails $details = null,
         /** @var list<CardCeiling> the first holds for all sites, each further one for its own */
         public array $ceilings = [],
-    ) {
-    }
+    ) {}
 
     /** Reads a card from outside; faults are noted at their fields. Null when it cannot be used. */
     public static function read(Fields $in, Catalogue $catalogue): ?self
@@ -66,14 +75,36 @@ final readonly class LabelCard
         foreach ($in->objects('actives', 6, true) as $item) {
             $id = $item->text('active');
             if ($id !== null && !$catalogue->hasActive($id)) {
-                $item->fault('active', 'This active is not in the catalogue; use its common chemical name, such as glyphosate.');
+                $item->fault(
+                    'active',
+                    'This active is not in the catalogue; use its common chemical name, such as glyphosate.',
+                );
             }
             $reading = $item->reading('amount', null);
-            if ($reading !== null && !in_array($reading->quantity->dimension(), [Dimension::EquivalentPerVolume, Dimension::IngredientPerVolume, Dimension::MassPerVolume, Dimension::MassShare], true)) {
-                $item->fault('amount', 'Give the strength of the product as printed, such as 480 g ae/L, 4 lb ae/gal or 41 % w/w.');
+            if (
+                $reading !== null &&
+                !in_array(
+                    $reading->quantity->dimension(),
+                    [
+                        Dimension::EquivalentPerVolume,
+                        Dimension::IngredientPerVolume,
+                        Dimension::MassPerVolume,
+                        Dimension::MassShare,
+                    ],
+                    true,
+                )
+            ) {
+                $item->fault(
+                    'amount',
+                    'Give the strength of the product as printed, such as 480 g ae/L, 4 lb ae/gal or 41 % w/w.',
+                );
             } elseif ($reading !== null && $reading->quantity->isZero()) {
                 $item->fault('amount', 'This must be above zero.');
-            } elseif ($reading !== null && $reading->quantity->dimension() === Dimension::MassShare && $reading->quantity->compareTo(Quantity::of(100, Unit::PercentByWeight)) > 0) {
+            } elseif (
+                $reading !== null &&
+                $reading->quantity->dimension() === Dimension::MassShare &&
+                $reading->quantity->compareTo(Quantity::of(100, Unit::PercentByWeight)) > 0
+            ) {
                 $item->fault('amount', 'A percentage cannot be above 100.');
             }
             $item->noOthers();
@@ -84,14 +115,24 @@ final readonly class LabelCard
         $uses = [];
         foreach ($in->objects('methods', 80, true) as $item) {
             $use = CardUse::read($item, $catalogue);
-            $unparted = static fn (CardUse $other): bool => !$other->isParted() && $other->method === $use?->method;
+            $unparted = static fn(CardUse $other): bool => !$other->isParted() && $other->method === $use?->method;
             if ($use !== null && !$use->isParted() && array_filter($uses, $unparted) !== []) {
-                $item->fault('method', 'This use stands here already; a second line of it needs the growth stages or the dates it holds for.');
+                $item->fault(
+                    'method',
+                    'This use stands here already; a second line of it needs the growth stages or the dates it ' .
+                        'holds for.',
+                );
             }
-            $use === null || $uses[] = $use;
+            $use === null || ($uses[] = $use);
         }
         $general = CardCeiling::limits($in, [], null, 'applicationMaximum', 'yearlyMaximum');
-        $ceilings = [$general, ...array_map(static fn (Fields $line): CardCeiling => CardCeiling::read($line, $catalogue), $in->objects('siteLimits', 20))];
+        $ceilings = [
+            $general,
+            ...array_map(
+                static fn(Fields $line): CardCeiling => CardCeiling::read($line, $catalogue),
+                $in->objects('siteLimits', 20),
+            ),
+        ];
         $coldest = $in->quantityOrNull('coldest', Dimension::Temperature);
         $hottest = $in->quantityOrNull('hottest', Dimension::Temperature);
         if ($coldest !== null && $hottest !== null && $coldest->isGreaterThan($hottest)) {
@@ -121,12 +162,21 @@ final readonly class LabelCard
         foreach (['leadDays', 'lastingDays', 'grazingDays', 'hayDays'] as $name) {
             $days[$name] = $in->has($name) ? $in->int($name, 0, 2000) : null;
         }
-        foreach (['rainfastHours', 'reentryHours', 'surfactantInside', 'leadDays', 'lastingDays', 'grazingDays', 'hayDays'] as $optional) {
+        foreach (
+            ['rainfastHours', 'reentryHours', 'surfactantInside', 'leadDays', 'lastingDays', 'grazingDays', 'hayDays']
+            as $optional
+        ) {
             $in->has($optional) || $in->raw($optional);
         }
         $details = CardDetails::read($in, $catalogue);
         $in->noOthers();
-        if ($in->faults->any() && !$before || $card['product'] === null || $card['registration'] === null || $card['version'] === null || $card['formulation'] === null) {
+        if (
+            ($in->faults->any() && !$before) ||
+            $card['product'] === null ||
+            $card['registration'] === null ||
+            $card['version'] === null ||
+            $card['formulation'] === null
+        ) {
             return null;
         }
 
@@ -178,10 +228,25 @@ final readonly class LabelCard
      */
     public function limits(?string $site, string $activeId): array
     {
-        $all = $this->ceilings[0] ?? new CardCeiling([], null, null, $this->yearlyMaximum, CardCeiling::CALENDAR_YEAR, null, $this->intervalDays);
-        $own = array_filter(array_slice($this->ceilings, 1), static fn (CardCeiling $c): bool => $c->holdsFor($site, $activeId));
+        $all =
+            $this->ceilings[0] ??
+            new CardCeiling(
+                [],
+                null,
+                null,
+                $this->yearlyMaximum,
+                CardCeiling::CALENDAR_YEAR,
+                null,
+                $this->intervalDays,
+            );
+        $own = array_filter(
+            array_slice($this->ceilings, 1),
+            static fn(CardCeiling $c): bool => $c->holdsFor($site, $activeId),
+        );
 
-        return $own === [] ? [$all] : array_values(array_map(static fn (CardCeiling $c): CardCeiling => $c->over($all), $own));
+        return $own === []
+            ? [$all]
+            : array_values(array_map(static fn(CardCeiling $c): CardCeiling => $c->over($all), $own));
     }
 
     /**
@@ -191,15 +256,22 @@ final readonly class LabelCard
      */
     public function limitedBesides(?string $site, string $activeId): array
     {
-        $named = array_filter(array_slice($this->ceilings, 1), static fn (CardCeiling $c): bool => $c->active !== null && $c->active !== $activeId && $c->holdsFor($site, $c->active));
+        $named = array_filter(
+            array_slice($this->ceilings, 1),
+            static fn(CardCeiling $c): bool => $c->active !== null &&
+                $c->active !== $activeId &&
+                $c->holdsFor($site, $c->active),
+        );
 
-        return array_values(array_unique(array_map(static fn (CardCeiling $c): string => (string) $c->active, $named)));
+        return array_values(array_unique(array_map(static fn(CardCeiling $c): string => (string) $c->active, $named)));
     }
 
     /**
-     * Active in a rate of product: grams of acid equivalent or of active ingredient per hectare, by what the label prints.
+     * Active in a rate of product: grams of acid equivalent or of active ingredient per hectare, by what the label
+     * prints.
      *
-     * @return Quantity|null null where the card names no such basis; a weight share of a liquid wants its weight a litre too
+     * @return Quantity|null null where the card names no such basis; a weight share of a liquid wants its weight a
+     *     litre too
      */
     public function activeIn(string $activeId, Quantity $rate): ?Quantity
     {
@@ -212,11 +284,22 @@ final readonly class LabelCard
         $density = $this->details?->density;
 
         return match (true) {
-            $rate->dimension() === Dimension::MassPerArea => $share === null ? null : Quantity::of($rate->in(Unit::GramPerHectare)->multipliedBy($share), Unit::GramIngredientPerHectare),
+            $rate->dimension() === Dimension::MassPerArea => $share === null
+                ? null
+                : Quantity::of($rate->in(Unit::GramPerHectare)->multipliedBy($share), Unit::GramIngredientPerHectare),
             $rate->dimension() !== Dimension::VolumePerArea => null,
-            $kind === Dimension::EquivalentPerVolume => Quantity::of($rate->in(Unit::LitrePerHectare)->multipliedBy($strength->in(Unit::GramEquivalentPerLitre)), Unit::GramEquivalentPerHectare),
-            $kind === Dimension::IngredientPerVolume => Quantity::of($rate->in(Unit::LitrePerHectare)->multipliedBy($strength->in(Unit::GramIngredientPerLitre)), Unit::GramIngredientPerHectare),
-            $share !== null && $density !== null => Quantity::of($rate->in(Unit::LitrePerHectare)->multipliedBy($density->in(Unit::GramPerLitre))->multipliedBy($share), Unit::GramIngredientPerHectare),
+            $kind === Dimension::EquivalentPerVolume => Quantity::of(
+                $rate->in(Unit::LitrePerHectare)->multipliedBy($strength->in(Unit::GramEquivalentPerLitre)),
+                Unit::GramEquivalentPerHectare,
+            ),
+            $kind === Dimension::IngredientPerVolume => Quantity::of(
+                $rate->in(Unit::LitrePerHectare)->multipliedBy($strength->in(Unit::GramIngredientPerLitre)),
+                Unit::GramIngredientPerHectare,
+            ),
+            $share !== null && $density !== null => Quantity::of(
+                $rate->in(Unit::LitrePerHectare)->multipliedBy($density->in(Unit::GramPerLitre))->multipliedBy($share),
+                Unit::GramIngredientPerHectare,
+            ),
             default => null,
         };
     }
@@ -229,21 +312,21 @@ final readonly class LabelCard
     /** @return list<CardUse> every line of a use, whatever day it is */
     public function lines(string $methodId): array
     {
-        return array_values(array_filter($this->uses, static fn (CardUse $use): bool => $use->method === $methodId));
+        return array_values(array_filter($this->uses, static fn(CardUse $use): bool => $use->method === $methodId));
     }
 
     /**
-     * The line of a use that holds on a day: one for this very stage or season before one for all; where the stage is not known, the strictest
-     * of those that may hold. Null where the card does not list the use, or not then.
+     * The line of a use that holds on a day: one for this very stage or season before one for all; where the stage is
+     * not known, the strictest of those that may hold. Null where the card does not list the use, or not then.
      *
      * @param string|null $stage growth stage; null where nobody knows it
      */
     public function use(string $methodId, ?string $stage, \DateTimeImmutable $day, ?SoilTexture $soil = null): ?CardUse
     {
         $lines = $this->lines($methodId);
-        $mayHold = array_filter($lines, static fn (CardUse $use): bool => $use->holds($stage, $day, $soil) !== false);
-        $parted = array_filter($mayHold, static fn (CardUse $use): bool => $use->isParted());
-        $unsure = array_filter($parted, static fn (CardUse $use): bool => $use->holds($stage, $day, $soil) === null);
+        $mayHold = array_filter($lines, static fn(CardUse $use): bool => $use->holds($stage, $day, $soil) !== false);
+        $parted = array_filter($mayHold, static fn(CardUse $use): bool => $use->isParted());
+        $unsure = array_filter($parted, static fn(CardUse $use): bool => $use->holds($stage, $day, $soil) === null);
         $strictest = null;
         foreach ($parted !== [] && $unsure === [] ? $parted : $mayHold as $use) {
             $strictest = $strictest === null || $use->isStricterThan($strictest) ? $use : $strictest;

@@ -10,8 +10,8 @@ use Thicket\Measure\Unit;
 use Thicket\Mix\Advice\MixWord;
 
 /**
- * Mix left in the tank from before. It may only join the very same mix: card version, carrier and strength the same, and within the hours that the card lets a mix stand
- * (rulings J10). What it came from has to be known.
+ * Mix left in the tank from before. It may only join the very same mix: card version, carrier and strength the same,
+ * and within the hours that the card lets a mix stand (rulings J10). What it came from has to be known.
  */
 final readonly class Leftover
 {
@@ -28,10 +28,12 @@ final readonly class Leftover
         public \DateTimeImmutable $mixedAt,
         public \DateTimeImmutable $now,
         public ?int $holdingHours,
-    ) {
-    }
+    ) {}
 
-    /** Until when a mix may be used: the card's hours, or the end of the day on which it was mixed where the card is silent (rulings J10). */
+    /**
+     * Until when a mix may be used: the card's hours, or the end of the day on which it was mixed where the card is
+     * silent (rulings J10).
+     */
     public static function usableUntil(\DateTimeImmutable $mixedAt, ?int $holdingHours): \DateTimeImmutable
     {
         return $holdingHours === null ? $mixedAt->setTime(23, 59, 59) : $mixedAt->modify("+{$holdingHours} hours");
@@ -46,9 +48,17 @@ final readonly class Leftover
 
         return match (true) {
             $this->mixId === null => MixWord::asks('mix.leftover-of-what', 'rulings-J10'),
-            $this->mixId !== $mixId || $this->carrier !== $carrier => MixWord::blocks('mix.leftover-other', 'rulings-J10'),
-            $this->strength === null || $strength === null || !$this->strength->share->isEqualTo($strength->share) => MixWord::blocks('mix.leftover-strength', 'rulings-J10'),
-            $this->now > self::usableUntil($this->mixedAt, $this->holdingHours) => MixWord::blocks('mix.leftover-old', 'rulings-J10', ['age' => $this->age()]),
+            $this->mixId !== $mixId || $this->carrier !== $carrier => MixWord::blocks(
+                'mix.leftover-other',
+                'rulings-J10',
+            ),
+            $this->strength === null || $strength === null || !$this->strength->share->isEqualTo($strength->share)
+                => MixWord::blocks('mix.leftover-strength', 'rulings-J10'),
+            $this->now > self::usableUntil($this->mixedAt, $this->holdingHours) => MixWord::blocks(
+                'mix.leftover-old',
+                'rulings-J10',
+                ['age' => $this->age()],
+            ),
             default => null,
         };
     }

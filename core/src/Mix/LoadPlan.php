@@ -10,9 +10,12 @@ use Thicket\Measure\Quantity;
 /** Whole tanks plus a last part-load mixed to need, so that nothing is left over (handbook 3, sum 8). */
 final readonly class LoadPlan
 {
-    private function __construct(public Quantity $total, public Quantity $tank, public int $whole, public ?Quantity $lastPart)
-    {
-    }
+    private function __construct(
+        public Quantity $total,
+        public Quantity $tank,
+        public int $whole,
+        public ?Quantity $lastPart,
+    ) {}
 
     /** @throws \InvalidArgumentException when the tank holds nothing */
     public static function of(Quantity $total, Quantity $tank): self
@@ -30,8 +33,8 @@ final readonly class LoadPlan
     public function fills(): array
     {
         return [
-            ...($this->whole === 0 ? [] : [['times' => $this->whole, 'finished' => $this->tank->to($this->total->unit)]]),
-            ...($this->lastPart === null ? [] : [['times' => 1, 'finished' => $this->lastPart]]),
+            ...$this->whole === 0 ? [] : [['times' => $this->whole, 'finished' => $this->tank->to($this->total->unit)]],
+            ...$this->lastPart === null ? [] : [['times' => 1, 'finished' => $this->lastPart]],
         ];
     }
 

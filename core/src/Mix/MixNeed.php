@@ -13,19 +13,20 @@ use Thicket\Methods\Situation;
 use Thicket\Methods\StemGroup;
 
 /**
- * How much mix a way of working takes on a stand, before the allowance (handbook 2 "Consumes"): surface x film, cuts x mL, girth or plants x mL, or area x mL.
+ * How much mix a way of working takes on a stand, before the allowance (handbook 2 "Consumes"): surface x film, cuts x
+ * mL, girth or plants x mL, or area x mL.
  */
 final readonly class MixNeed
 {
     /** @param Quantity|null $area of the patch; a spray on leaves needs it */
-    public function __construct(private Situation $situation, private Candidate $candidate, private ?Quantity $area)
-    {
-    }
+    public function __construct(private Situation $situation, private Candidate $candidate, private ?Quantity $area) {}
 
     /** Every plan gets this much more (handbook 9), as a factor. */
     public static function withAllowance(Candidate $candidate): BigRational
     {
-        return BigRational::of($candidate->coefficients()->string('allowancePercent'))->dividedBy(100)->plus(1);
+        return BigRational::of($candidate->coefficients()->string('allowancePercent'))
+            ->dividedBy(100)
+            ->plus(1);
     }
 
     /**
@@ -60,7 +61,9 @@ final readonly class MixNeed
      */
     private function kerfNeed(array &$working): Quantity
     {
-        $perTenCentimetres = $this->candidate->coefficients()->node('kerfPerTenCentimetres')->quantity('use') ?? throw new \LogicException('no mL per kerf.');
+        $perTenCentimetres =
+            $this->candidate->coefficients()->node('kerfPerTenCentimetres')->quantity('use') ??
+            throw new \LogicException('no mL per kerf.');
         $perStem = $this->line()?->perStem;
         $girth = Quantity::zero(Unit::Centimetre);
         $mix = Quantity::zero(Unit::Millilitre);
@@ -74,7 +77,13 @@ final readonly class MixNeed
             $mix = $mix->plus(($over ? $perStem : $each)->times($group->count));
             $trees += $group->count;
         }
-        $working += ['girth' => $girth, 'perTenCentimetres' => $perTenCentimetres, 'treated' => $trees, 'skipped' => $this->situation->stemCount() - $trees, 'capped' => $capped];
+        $working += [
+            'girth' => $girth,
+            'perTenCentimetres' => $perTenCentimetres,
+            'treated' => $trees,
+            'skipped' => $this->situation->stemCount() - $trees,
+            'capped' => $capped,
+        ];
 
         return $mix;
     }
@@ -82,7 +91,9 @@ final readonly class MixNeed
     /** @param array<string, Quantity|string|int> $working */
     private function wickNeed(array &$working): Quantity
     {
-        $perPlant = $this->candidate->coefficients()->node('wick')->quantity('use') ?? throw new \LogicException('no mL per plant.');
+        $perPlant =
+            $this->candidate->coefficients()->node('wick')->quantity('use') ??
+            throw new \LogicException('no mL per plant.');
         $working += ['perPlant' => $perPlant, 'treated' => $this->served()->count(), 'skipped' => $this->skipped()];
 
         return $perPlant->times($this->served()->count());
@@ -94,11 +105,24 @@ final readonly class MixNeed
      */
     private function basalNeed(array $stems, array &$working): Quantity
     {
-        $band = $this->candidate->schools->values('basal-band')->quantity('band') ?? throw new \LogicException('basal-band has no band.');
+        $band =
+            $this->candidate->schools->values('basal-band')->quantity('band') ??
+            throw new \LogicException('basal-band has no band.');
         $limit = $this->candidate->limit('stemMost');
-        $result = StemBand::of($stems, $band, $limit, $this->candidate->schools->choice('basal-size') === 'six-or-less');
+        $result = StemBand::of(
+            $stems,
+            $band,
+            $limit,
+            $this->candidate->schools->choice('basal-size') === 'six-or-less',
+        );
         $film = $this->film('basal');
-        $working += ['band' => $band, 'surface' => $result->area, 'film' => $film, 'treated' => $result->treated, 'skipped' => $this->skipped()];
+        $working += [
+            'band' => $band,
+            'surface' => $result->area,
+            'film' => $film,
+            'treated' => $result->treated,
+            'skipped' => $this->skipped(),
+        ];
 
         return StemBand::volume($result->area, $film);
     }
@@ -115,7 +139,14 @@ final readonly class MixNeed
         $sides = $this->candidate->carrier() === 'oil' ? StumpFace::usualSides() : null;
         $area = StumpFace::total($stems, $from, $width, $sides);
         $film = $this->film('stump');
-        $working += ['ring' => $width, 'surface' => $area, 'film' => $film, 'treated' => $this->served()->count(), 'skipped' => $this->skipped()] + ($sides === null ? [] : ['sides' => $sides]);
+        $working +=
+            [
+                'ring' => $width,
+                'surface' => $area,
+                'film' => $film,
+                'treated' => $this->served()->count(),
+                'skipped' => $this->skipped(),
+            ] + ($sides === null ? [] : ['sides' => $sides]);
 
         return StemBand::volume($area, $film);
     }
@@ -127,9 +158,27 @@ final readonly class MixNeed
     private function injectionNeed(array $stems, array &$working): Quantity
     {
         [$spacing, $per] = self::spacing($this->candidate);
-        $perCut = $this->candidate->coefficients()->node('cut')->quantity('use') ?? throw new \LogicException('no mL per cut.');
-        $result = Injection::of($stems, $spacing, $per, $perCut, $this->candidate->limit('stemMost'), $this->candidate->limit('stemLeast'), $this->line()?->perStem);
-        $working += ['spacing' => $spacing, 'per' => $per, 'cuts' => $result->cuts, 'perCut' => $perCut, 'treated' => $result->treated, 'skipped' => $this->skipped(), 'capped' => $result->cappedByLabel ? 1 : 0];
+        $perCut =
+            $this->candidate->coefficients()->node('cut')->quantity('use') ??
+            throw new \LogicException('no mL per cut.');
+        $result = Injection::of(
+            $stems,
+            $spacing,
+            $per,
+            $perCut,
+            $this->candidate->limit('stemMost'),
+            $this->candidate->limit('stemLeast'),
+            $this->line()?->perStem,
+        );
+        $working += [
+            'spacing' => $spacing,
+            'per' => $per,
+            'cuts' => $result->cuts,
+            'perCut' => $perCut,
+            'treated' => $result->treated,
+            'skipped' => $this->skipped(),
+            'capped' => $result->cappedByLabel ? 1 : 0,
+        ];
 
         return $result->mix;
     }
@@ -147,7 +196,9 @@ final readonly class MixNeed
             return null;
         }
         $class = TreatedArea::crownClass($this->situation);
-        $perArea = $this->candidate->coefficients()->node('foliar')->node($class)->quantity('use') ?? throw new \LogicException('no foliar volume.');
+        $perArea =
+            $this->candidate->coefficients()->node('foliar')->node($class)->quantity('use') ??
+            throw new \LogicException('no foliar volume.');
         $working += ['area' => $area, 'perArea' => $perArea];
 
         return AreaRate::over($perArea, $area);
@@ -171,7 +222,10 @@ final readonly class MixNeed
         return false;
     }
 
-    /** @return list<StemGroup> without those beyond the reach of the method or left out on purpose; they neither set the strength nor the drawing */
+    /**
+     * @return list<StemGroup> without those beyond the reach of the method or left out on purpose; they neither set the
+     * strength nor the drawing
+     */
     public function treated(): array
     {
         return $this->served()->served;
@@ -207,7 +261,8 @@ final readonly class MixNeed
 
     private function film(string $use): Quantity
     {
-        return $this->candidate->coefficients()->node('film')->node($use)->quantity('use') ?? throw new \LogicException("no film for {$use}.");
+        return $this->candidate->coefficients()->node('film')->node($use)->quantity('use') ??
+            throw new \LogicException("no film for {$use}.");
     }
 
     private function line(): ?CardUse

@@ -20,12 +20,19 @@ final readonly class MixedProduct
      * @param Strength|null $most strongest that the card allows; measuring never rounds above it
      * @param Ceiling|null $ceiling null without a card
      */
-    public function __construct(public string $name, public Candidate $candidate, public ?Strength $strength, public string $why, public ?Quantity $amount, public ?Strength $most, public ?Ceiling $ceiling)
-    {
-    }
+    public function __construct(
+        public string $name,
+        public Candidate $candidate,
+        public ?Strength $strength,
+        public string $why,
+        public ?Quantity $amount,
+        public ?Strength $most,
+        public ?Ceiling $ceiling,
+    ) {}
 
     /**
-     * The most that measuring for a load may come to: what the label allows of the mix, and no further than the card's ceilings leave room; else the amount itself.
+     * The most that measuring for a load may come to: what the label allows of the mix, and no further than the card's
+     * ceilings leave room; else the amount itself.
      *
      * @return Quantity|null null where the load holds none of it
      */
@@ -42,7 +49,8 @@ final readonly class MixedProduct
     }
 
     /**
-     * Product that a part of a planned mix took: by its share of the mix, or, where it has none because it is dry, as much of the whole as the mix that was used.
+     * Product that a part of a planned mix took: by its share of the mix, or, where it has none because it is dry, as
+     * much of the whole as the mix that was used.
      *
      * @param Quantity $used of the mix
      * @param Quantity|null $percent of product in the mix
@@ -69,6 +77,8 @@ final readonly class MixedProduct
      */
     public function activeOn(string $active, Quantity $area, BigRational $share): ?Quantity
     {
-        return $this->candidate->card === null || $this->amount === null ? null : Ceiling::activePerArea($this->candidate->card, $active, $this->amount->times($share), $area);
+        return $this->candidate->card === null || $this->amount === null
+            ? null
+            : Ceiling::activePerArea($this->candidate->card, $active, $this->amount->times($share), $area);
     }
 }

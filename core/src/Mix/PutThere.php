@@ -9,10 +9,11 @@ use Thicket\Measure\Quantity;
 /** What earlier work put of one active on the ground of a job, by the year that a card counts (rulings J7). */
 final readonly class PutThere
 {
-    /** @param array<string, array{loads: list<Quantity>, times: int}> $byYear by {@see CardCeiling::YEARS}; loads per area on the heaviest spot, one of each kind; times counts the days of it */
-    public function __construct(private array $byYear = [])
-    {
-    }
+    /**
+     * @param array<string, array{loads: list<Quantity>, times: int}> $byYear by {@see CardCeiling::YEARS}; loads per
+     * area on the heaviest spot, one of each kind; times counts the days of it
+     */
+    public function __construct(private array $byYear = []) {}
 
     /** @return list<Quantity> */
     public function loads(string $year): array

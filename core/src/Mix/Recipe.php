@@ -43,22 +43,31 @@ final readonly class Recipe
         public array $products = [],
         /** Strewn dry as it is: weighed, never mixed (rulings J63). */
         public bool $spread = false,
-    ) {
-    }
+    ) {}
 
     public function isFinished(): bool
     {
         $made = $this->spread ? $this->dry !== null : $this->mix !== null && $this->mix->missing === [];
 
-        return $made && $this->missing === [] && $this->blocks === []
-            && array_filter($this->words, static fn (MixWord $w): bool => $w->level !== MixWord::CARE) === [];
+        return $made &&
+            $this->missing === [] &&
+            $this->blocks === [] &&
+            array_filter($this->words, static fn(MixWord $w): bool => $w->level !== MixWord::CARE) === [];
     }
 
-    /** Names the mix: card version of its product, and of each further product with its strength. Two loads of one id, carrier and strength are the very same mix. */
+    /**
+     * Names the mix: card version of its product, and of each further product with its strength. Two loads of one id,
+     * carrier and strength are the very same mix.
+     */
     public function mixId(): ?string
     {
         $first = $this->products[0]->candidate->card->id ?? null;
-        $others = array_map(static fn (MixedProduct $one): string => ($one->candidate->card->id ?? '') . '@' . ($one->strength?->share->__toString() ?? 'dry'), $this->others());
+        $others = array_map(
+            static fn(MixedProduct $one): string => ($one->candidate->card->id ?? '') .
+                '@' .
+                ($one->strength?->share->__toString() ?? 'dry'),
+            $this->others(),
+        );
         sort($others);
 
         return $first === null ? null : implode('+', [$first, ...$others]);
@@ -72,12 +81,30 @@ final readonly class Recipe
 
     public function product(): ?Quantity
     {
-        return $this->dry ?? $this->mix?->amountOf('product') ?? $this->products[0]->amount ?? null;
+        return $this->dry ?? ($this->mix?->amountOf('product') ?? ($this->products[0]->amount ?? null));
     }
 
     /** @param list<MixWord> $words */
     public function with(array $words, ?TankPlan $plan): self
     {
-        return new self($this->need, $this->strength, $this->strengthWhy, $this->mix, $this->loads, $this->ceiling, $this->working, $this->missing, $this->blocks, $this->carrier, $this->labelMost, $this->stems, $this->dry, $words, $plan, $this->products, $this->spread);
+        return new self(
+            $this->need,
+            $this->strength,
+            $this->strengthWhy,
+            $this->mix,
+            $this->loads,
+            $this->ceiling,
+            $this->working,
+            $this->missing,
+            $this->blocks,
+            $this->carrier,
+            $this->labelMost,
+            $this->stems,
+            $this->dry,
+            $words,
+            $plan,
+            $this->products,
+            $this->spread,
+        );
     }
 }

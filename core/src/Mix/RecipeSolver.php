@@ -32,11 +32,18 @@ final readonly class RecipeSolver
      * @param array<string, PutThere> $before what was put there already, by active id
      * @param Quantity|null $calibrated mix per area that the sprayer really gives
      * @param list<Candidate> $partners further products of the same tank, for the same use (rulings J16)
-     * @param list<array{area: Quantity, stems: list<StemGroup>}> $zones counted by themselves: the densest counts for the ceiling of work on stems
+     * @param list<array{area: Quantity, stems: list<StemGroup>}> $zones counted by themselves: the densest counts for
+     *     the ceiling of work on stems
      */
-    public function __construct(private Situation $situation, private Candidate $candidate, private ?Quantity $area, private array $before = [], private ?Quantity $calibrated = null, private array $partners = [], private array $zones = [])
-    {
-    }
+    public function __construct(
+        private Situation $situation,
+        private Candidate $candidate,
+        private ?Quantity $area,
+        private array $before = [],
+        private ?Quantity $calibrated = null,
+        private array $partners = [],
+        private array $zones = [],
+    ) {}
 
     /** Of a stand alone: nothing put there before, no sprayer calibrated, one count. */
     public static function plain(Situation $situation, Candidate $candidate): self
@@ -45,29 +52,39 @@ final readonly class RecipeSolver
     }
 
     /**
-     * The recipe with what is to be said of it: carrier, additives, water and tank judged, and the loads with leftover and helpers.
+     * The recipe with what is to be said of it: carrier, additives, water and tank judged, and the loads with leftover
+     * and helpers.
      *
      * @param Leftover|null $leftover from before; it joins only the very same mix
      */
     public function advised(MixPlan $plan, ?Quantity $tank, ?Leftover $leftover = null, int $people = 1): Recipe
     {
         $words = MixRules::judge($plan);
-        $apart = in_array('mix.emulsifier-with-surfactant', array_map(static fn (MixWord $w): string => $w->code, $words), true);
+        $apart = in_array(
+            'mix.emulsifier-with-surfactant',
+            array_map(static fn(MixWord $w): string => $w->code, $words),
+            true,
+        );
         // two that must not meet are not reckoned together either
-        $extras = $apart ? array_values(array_filter($plan->extras, static fn (Component $c): bool => $c->role === 'dye')) : $plan->extras;
+        $extras = $apart
+            ? array_values(array_filter($plan->extras, static fn(Component $c): bool => $c->role === 'dye'))
+            : $plan->extras;
         $recipe = $this->solve($tank, $extras, $plan->carrier);
 
         $against = $leftover?->against($recipe->mixId(), $plan->carrier, $recipe->strength);
         $against === null || array_unshift($words, $against);
         $carried = $against === null ? $leftover?->volume : null;
 
-        return $recipe->with($words, $recipe->need === null || $tank === null ? null : TankPlan::of($recipe->need, $tank, $carried, $people));
+        return $recipe->with(
+            $words,
+            $recipe->need === null || $tank === null ? null : TankPlan::of($recipe->need, $tank, $carried, $people),
+        );
     }
 
     /** Carrier that the step is usually mixed in. */
     public function carrier(): string
     {
-        return $this->candidate->method->goesByRate() ? 'water' : ($this->candidate->carrier() ?? 'water');
+        return $this->candidate->method->goesByRate() ? 'water' : $this->candidate->carrier() ?? 'water';
     }
 
     /**
@@ -84,14 +101,28 @@ final readonly class RecipeSolver
         $amounts = new MixNeed($this->situation, $this->candidate, $this->area);
         $need = $amounts->mix($working, $missing);
         $carrier ??= $this->carrier();
-        $doses = array_map(fn (Candidate $one): Dose => (new Dosing($this->situation, $one, $amounts->treated()))->byStrength(), [$this->candidate, ...$this->partners]);
+        $doses = array_map(
+            fn(Candidate $one): Dose => (new Dosing($this->situation, $one, $amounts->treated()))->byStrength(),
+            [$this->candidate, ...$this->partners],
+        );
         if ($need !== null && $doses[0]->strength !== null) {
             $allowance = $this->candidate->coefficients()->string('allowancePercent');
             $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
             $need = $need->times(MixNeed::withAllowance($this->candidate))->to(Unit::Litre);
         }
 
-        return $this->recipe($need, $doses, $carrier, $extras, $tank, $working, $missing, $this->area, null, $amounts->treated());
+        return $this->recipe(
+            $need,
+            $doses,
+            $carrier,
+            $extras,
+            $tank,
+            $working,
+            $missing,
+            $this->area,
+            null,
+            $amounts->treated(),
+        );
     }
 
     /**
@@ -105,8 +136,18 @@ final readonly class RecipeSolver
      * @param Quantity|null $spray mix per area
      * @param list<StemGroup> $stems
      */
-    private function recipe(?Quantity $need, array $doses, string $carrier, array $extras, ?Quantity $tank, array $working, array $missing, ?Quantity $ground, ?Quantity $spray, array $stems): Recipe
-    {
+    private function recipe(
+        ?Quantity $need,
+        array $doses,
+        string $carrier,
+        array $extras,
+        ?Quantity $tank,
+        array $working,
+        array $missing,
+        ?Quantity $ground,
+        ?Quantity $spray,
+        array $stems,
+    ): Recipe {
         $candidates = [$this->candidate, ...$this->partners];
         $blocks = [];
         $parts = [];
@@ -116,34 +157,73 @@ final readonly class RecipeSolver
             $parts[] = $dose->component(self::component($n), self::role($candidates[$n], $carrier), $spray);
         }
         // nothing is mixed with what is ready to use
-        $asItIs = count($candidates) > 1 && array_filter($candidates, static fn (Candidate $one): bool => $one->card?->isReadyToUse() === true) !== [];
-        $asItIs && $blocks[] = 'ready-to-use';
+        $asItIs =
+            count($candidates) > 1 &&
+            array_filter($candidates, static fn(Candidate $one): bool => $one->card?->isReadyToUse() === true) !== [];
+        $asItIs && ($blocks[] = 'ready-to-use');
         $known = array_filter($parts);
-        $mix = $need === null || $asItIs || count($known) < count($parts) ? null : FinishedMix::of($need, $carrier, [...array_values($known), ...$extras]);
-        $overGround = fn (Dose $dose): ?Quantity => $dose->rate === null || $ground === null || $asItIs ? null : AreaRate::over($dose->rate, $ground)->times(MixNeed::withAllowance($this->candidate));
+        $mix =
+            $need === null || $asItIs || count($known) < count($parts)
+                ? null
+                : FinishedMix::of($need, $carrier, [...array_values($known), ...$extras]);
+        $overGround = fn(Dose $dose): ?Quantity => $dose->rate === null || $ground === null || $asItIs
+            ? null
+            : AreaRate::over($dose->rate, $ground)->times(MixNeed::withAllowance($this->candidate));
         $dry = $doses[0]->rate?->dimension() === Dimension::MassPerArea ? $overGround($doses[0]) : null;
         $byRate = $this->candidate->method->goesByRate();
         $spread = $candidates[0]->card?->isSpreadDry() === true && $byRate;
         $products = [];
         foreach ($doses as $n => $dose) {
             // what goes on by the area is known before anybody knows how much it is mixed into
-            $amount = $spread && $n === 0 ? $dry : ($mix?->amountOf(self::component($n)) ?? ($byRate ? $overGround($dose) : null));
-            $products[] = new MixedProduct(self::component($n), $candidates[$n], $spray === null ? $dose->strength : $dose->share($spray), $dose->why, $amount, $dose->most, null);
+            $amount =
+                $spread && $n === 0
+                    ? $dry
+                    : $mix?->amountOf(self::component($n)) ?? ($byRate ? $overGround($dose) : null);
+            $products[] = new MixedProduct(
+                self::component($n),
+                $candidates[$n],
+                $spray === null ? $dose->strength : $dose->share($spray),
+                $dose->why,
+                $amount,
+                $dose->most,
+                null,
+            );
         }
         if ($mix !== null || $byRate) {
             // strewn dry, or not yet mixed, there is no mix to share out: the whole is the product itself
             $whole = $mix->finished ?? Quantity::of(1, Unit::Litre);
-            $products = array_map(fn (MixedProduct $one): MixedProduct => $this->underCeiling($one, $products, $ground, $whole), $products);
+            $products = array_map(
+                fn(MixedProduct $one): MixedProduct => $this->underCeiling($one, $products, $ground, $whole),
+                $products,
+            );
         }
         foreach ($candidates as $one) {
-            (new MixNeed($this->situation, $one, $this->area))->passesMostPerStem() && $blocks[] = 'card-per-stem';
+            (new MixNeed($this->situation, $one, $this->area))->passesMostPerStem() && ($blocks[] = 'card-per-stem');
         }
         foreach ($products as $one) {
-            $one->ceiling?->missing !== null && $missing[] = $one->ceiling->missing;
-            $one->ceiling?->kept === false && $blocks[] = 'ceiling';
+            $one->ceiling?->missing !== null && ($missing[] = $one->ceiling->missing);
+            $one->ceiling?->kept === false && ($blocks[] = 'ceiling');
         }
 
-        return new Recipe($need, $products[0]->strength, $doses[0]->why, $mix, $mix === null || $tank === null ? null : LoadPlan::of($mix->finished, $tank), $products[0]->ceiling, $working, array_values(array_unique($missing)), array_values(array_unique($blocks)), $carrier, $products[0]->most, $stems, $dry, [], null, $products, $spread);
+        return new Recipe(
+            $need,
+            $products[0]->strength,
+            $doses[0]->why,
+            $mix,
+            $mix === null || $tank === null ? null : LoadPlan::of($mix->finished, $tank),
+            $products[0]->ceiling,
+            $working,
+            array_values(array_unique($missing)),
+            array_values(array_unique($blocks)),
+            $carrier,
+            $products[0]->most,
+            $stems,
+            $dry,
+            [],
+            null,
+            $products,
+            $spread,
+        );
     }
 
     private static function component(int $n): string
@@ -154,12 +234,16 @@ final readonly class RecipeSolver
     /** Place in the loading order (rulings J16): what makes an emulsion goes in before what dissolves. */
     private static function role(Candidate $candidate, string $carrier): string
     {
-        return Carrier::isOil($carrier) || in_array($candidate->card?->formulation, ['emulsifiable', 'oil-soluble-ester'], true) ? 'emulsifiable' : 'solution';
+        return Carrier::isOil($carrier) ||
+            in_array($candidate->card?->formulation, ['emulsifiable', 'oil-soluble-ester'], true)
+            ? 'emulsifiable'
+            : 'solution';
     }
 
     /**
-     * Product by the treated area (handbook 3, sum 5): the card's most per area, or the typical rate held below it; mix by the spray per area.
-     * A dry product is given by weight. A calibrated sprayer gives the spray per area that it really puts out.
+     * Product by the treated area (handbook 3, sum 5): the card's most per area, or the typical rate held below it; mix
+     * by the spray per area. A dry product is given by weight. A calibrated sprayer gives the spray per area that it
+     * really puts out.
      *
      * @param list<Component> $extras
      */
@@ -168,24 +252,33 @@ final readonly class RecipeSolver
         $missing = $working = [];
         $spray = $this->spray();
         $area = TreatedArea::of($this->situation, $this->candidate, $this->area);
-        $doses = array_map(fn (Candidate $one): Dose => (new Dosing($this->situation, $one, []))->byArea($spray), [$this->candidate, ...$this->partners]);
+        $doses = array_map(fn(Candidate $one): Dose => (new Dosing($this->situation, $one, []))->byArea($spray), [
+            $this->candidate,
+            ...$this->partners,
+        ]);
         // what is ready to use is its own mix: as much of it goes on an area as the card says
         $spray = $this->candidate->card?->isReadyToUse() === true ? $doses[0]->rate : $spray;
-        $area === null && $missing[] = 'treated-area';
+        $area === null && ($missing[] = 'treated-area');
         $spread = $this->candidate->card?->isSpreadDry() === true;
-        $spray === null && !$spread && $missing[] = 'spray-per-area';
+        $spray === null && !$spread && ($missing[] = 'spray-per-area');
         $need = null;
         if ($area !== null && $doses[0]->rate !== null) {
             $working += ['area' => $area, 'rate' => $doses[0]->rate] + ($spray === null ? [] : ['perArea' => $spray]);
             $allowance = $this->candidate->coefficients()->string('allowancePercent');
             $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
-            $need = $spray === null || $spread ? null : AreaRate::over($spray, $area)->times(MixNeed::withAllowance($this->candidate))->to(Unit::Litre);
+            $need =
+                $spray === null || $spread
+                    ? null
+                    : AreaRate::over($spray, $area)->times(MixNeed::withAllowance($this->candidate))->to(Unit::Litre);
         }
 
         return $this->recipe($need, $doses, 'water', $extras, $tank, $working, $missing, $area, $spray, []);
     }
 
-    /** Mix per area: as the sprayer really gives it, else the most that any card of the tank asks for, else what is typical. */
+    /**
+     * Mix per area: as the sprayer really gives it, else the most that any card of the tank asks for, else what is
+     * typical.
+     */
     private function spray(): ?Quantity
     {
         $asked = null;
@@ -194,11 +287,12 @@ final readonly class RecipeSolver
             $asked = $one !== null && ($asked === null || $one->isGreaterThan($asked)) ? $one : $asked;
         }
 
-        return $this->calibrated ?? $asked ?? $this->candidate->active?->typicalSpray($this->candidate->cardUse());
+        return $this->calibrated ?? ($asked ?? $this->candidate->active?->typicalSpray($this->candidate->cardUse()));
     }
 
     /**
-     * The product held against its card's ceilings: on the ground of the job, and on the densest zone of work on stems (rulings J7).
+     * The product held against its card's ceilings: on the ground of the job, and on the densest zone of work on stems
+     * (rulings J7).
      *
      * @param list<MixedProduct> $all of the tank; the same active under another name counts too
      */
@@ -211,7 +305,11 @@ final readonly class RecipeSolver
         }
         $site = $this->situation->word(FactName::Setting);
         $of = function (string $active, ?Quantity $ground, BigRational $share) use ($card, $site, $one, $all): Ceiling {
-            $others = array_filter($all, static fn (MixedProduct $other): bool => $other->name !== $one->name && $other->candidate->card?->holds($active) === true);
+            $others = array_filter(
+                $all,
+                static fn(MixedProduct $other): bool => $other->name !== $one->name &&
+                    $other->candidate->card?->holds($active) === true,
+            );
             $together = [];
             foreach ($others as $other) {
                 $load = $ground === null ? null : $other->activeOn($active, $ground, $share);
@@ -219,23 +317,52 @@ final readonly class RecipeSolver
                 $together[] = $load ?? Quantity::of(1, Unit::One);
             }
 
-            // what is dosed by the area keeps the line's rate already; what is dosed by strength must be held against it
-            $ofUse = $this->candidate->method->isOfArea() ? null : $one->candidate->lineOfCard($this->situation)?->rateMost;
+            // what is dosed by the area keeps the line's rate already; what is dosed by strength must be held against
+            // it
+            $ofUse = $this->candidate->method->isOfArea()
+                ? null
+                : $one->candidate->lineOfCard($this->situation)?->rateMost;
 
-            return Ceiling::check($card, $active, $site, $one->amount->times($share), $ground, $this->before[$active] ?? null, $together, $ofUse);
+            return Ceiling::check(
+                $card,
+                $active,
+                $site,
+                $one->amount->times($share),
+                $ground,
+                $this->before[$active] ?? null,
+                $together,
+                $ofUse,
+            );
         };
         // a card with limits for each of its actives is held to all of them
-        $on = static fn (?Quantity $ground, BigRational $share): Ceiling => array_reduce($card->limitedBesides($site, $active), static fn (Ceiling $worst, string $other): Ceiling => $worst->orWorse($of($other, $ground, $share)), $of($active, $ground, $share));
+        $on = static fn(?Quantity $ground, BigRational $share): Ceiling => array_reduce(
+            $card->limitedBesides($site, $active),
+            static fn(Ceiling $worst, string $other): Ceiling => $worst->orWorse($of($other, $ground, $share)),
+            $of($active, $ground, $share),
+        );
         $ceiling = $on($ground, BigRational::one());
         foreach ($this->candidate->goesOn('bark', 'wood', 'stump') ? $this->zones : [] as $zone) {
             $working = $missing = [];
-            $need = $zone['area']->in(Unit::Hectare)->isLessThan(self::LEAST_ZONE_HECTARES) ? null : (new MixNeed($this->situation->withStems($zone['stems']), $this->candidate, $zone['area']))->mix($working, $missing);
+            $need = $zone['area']->in(Unit::Hectare)->isLessThan(self::LEAST_ZONE_HECTARES)
+                ? null
+                : (new MixNeed($this->situation->withStems($zone['stems']), $this->candidate, $zone['area']))->mix(
+                    $working,
+                    $missing,
+                );
             if ($need !== null) {
                 $share = $need->times(MixNeed::withAllowance($this->candidate))->per($finished);
                 $ceiling = $ceiling->orWorse($on($zone['area'], $share));
             }
         }
 
-        return new MixedProduct($one->name, $one->candidate, $one->strength, $one->why, $one->amount, $one->most, $ceiling);
+        return new MixedProduct(
+            $one->name,
+            $one->candidate,
+            $one->strength,
+            $one->why,
+            $one->amount,
+            $one->most,
+            $ceiling,
+        );
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Thicket\Mix;
 
-/** Texture classes for rates by soil (handbook 3 "Traps"); three loams are between classes and only the card can say. */
+/**
+ * Texture classes for rates by soil (handbook 3 "Traps"); three loams are between classes and only the card can say.
+ */
 enum SoilTexture: string
 {
     case Coarse = 'coarse';
@@ -12,10 +14,18 @@ enum SoilTexture: string
     case Fine = 'fine';
 
     private const BY_NAME = [
-        'sand' => self::Coarse, 'loamy sand' => self::Coarse, 'sandy loam' => self::Coarse,
-        'silt' => self::Medium, 'loam' => self::Medium,
-        'clay' => self::Fine, 'clay loam' => self::Fine, 'silty clay loam' => self::Fine, 'silty clay' => self::Fine,
-        'silt loam' => null, 'sandy clay loam' => null, 'sandy clay' => null,
+        'sand' => self::Coarse,
+        'loamy sand' => self::Coarse,
+        'sandy loam' => self::Coarse,
+        'silt' => self::Medium,
+        'loam' => self::Medium,
+        'clay' => self::Fine,
+        'clay loam' => self::Fine,
+        'silty clay loam' => self::Fine,
+        'silty clay' => self::Fine,
+        'silt loam' => null,
+        'sandy clay loam' => null,
+        'sandy clay' => null,
     ];
 
     /** @return list<string> */

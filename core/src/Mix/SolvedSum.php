@@ -12,14 +12,23 @@ final readonly class SolvedSum
     /**
      * @param array<string, Quantity> $given
      * @param array<string, Quantity> $values every figure known now, typed ones included
-     * @param list<array{code: string, field: string, typed: Quantity, follows: Quantity|null, from: list<string>}> $faults contradiction, other-kind, other-basis, parts-above-whole, parts-above-all, above-whole, above-label, limits-crossed
+     * @param list<array{code: string, field: string, typed: Quantity, follows: Quantity|null,
+     *     from: list<string>}> $faults contradiction, other-kind, other-basis, parts-above-whole, parts-above-all,
+     *     above-whole, above-label, limits-crossed
      * @param list<string> $unchecked limits that were given and could not be held against any figure
-     * @param list<array{code: string, field: string, typed: Quantity, follows: Quantity|null, from: list<string>}> $warnings below-label: allowed, but too weak by the label to work as it says
+     * @param list<array{code: string, field: string, typed: Quantity, follows: Quantity|null,
+     *     from: list<string>}> $warnings below-label: allowed, but too weak by the label to work as it says
      * @param array<string, array<string, Quantity>> $atLimits limit => amount's field => that amount at the limit
      */
-    public function __construct(public SumTable $table, public array $given, public array $values, public array $faults, public array $unchecked = [], public array $warnings = [], private array $atLimits = [])
-    {
-    }
+    public function __construct(
+        public SumTable $table,
+        public array $given,
+        public array $values,
+        public array $faults,
+        public array $unchecked = [],
+        public array $warnings = [],
+        private array $atLimits = [],
+    ) {}
 
     public function value(string $field): ?Quantity
     {
@@ -32,7 +41,10 @@ final readonly class SolvedSum
         return $this->value('product') ?? $this->value('measured');
     }
 
-    /** The most of it that measuring may come to: what the label allows, or, where it does not say or cannot be told, the amount itself. */
+    /**
+     * The most of it that measuring may come to: what the label allows, or, where it does not say or cannot be told,
+     * the amount itself.
+     */
     public function mostToMeasure(): ?Quantity
     {
         return $this->atLimit('labelMost') ?? $this->toMeasure();
@@ -60,10 +72,16 @@ final readonly class SolvedSum
     /** Whether anything was found that one of the ways of the sum gives; what only rests on a default is no answer. */
     private function hasAnswer(): bool
     {
-        return array_intersect(array_keys($this->found()), array_merge(...array_map(static fn (array $way): array => $way['gives'], $this->table->ways()))) !== [];
+        return array_intersect(
+            array_keys($this->found()),
+            array_merge(...array_map(static fn(array $way): array => $way['gives'], $this->table->ways())),
+        ) !== [];
     }
 
-    /** contradiction, cannotTell (nothing followed), solved-unchecked (a limit was given that nothing could be held against), or solved. */
+    /**
+     * contradiction, cannotTell (nothing followed), solved-unchecked (a limit was given that nothing could be held
+     * against), or solved.
+     */
     public function state(): string
     {
         return match (true) {
@@ -94,7 +112,7 @@ final readonly class SolvedSum
                 $out[] = ['missing' => $missing, 'gives' => $gives];
             }
         }
-        usort($out, static fn (array $a, array $b): int => count($a['missing']) <=> count($b['missing']));
+        usort($out, static fn(array $a, array $b): int => count($a['missing']) <=> count($b['missing']));
 
         return $out;
     }

@@ -13,9 +13,7 @@ use Thicket\Methods\StemGroup;
 /** Bark to wet in basal work (handbook 2): pi x diameter x band height a stem, times the wet film. */
 final readonly class StemBand
 {
-    private function __construct(public Quantity $area, public int $treated, public int $skipped)
-    {
-    }
+    private function __construct(public Quantity $area, public int $treated, public int $skipped) {}
 
     public static function areaOfOne(Quantity $diameter, Quantity $band): Quantity
     {
@@ -47,7 +45,9 @@ final readonly class StemBand
     /** Mix for an area at a film thickness. */
     public static function volume(Quantity $area, Quantity $film): Quantity
     {
-        $litres = $area->in(Unit::SquareMetre)->multipliedBy($film->mustMatch(Dimension::VolumePerArea)->in(Unit::LitrePerSquareMetre));
+        $litres = $area
+            ->in(Unit::SquareMetre)
+            ->multipliedBy($film->mustMatch(Dimension::VolumePerArea)->in(Unit::LitrePerSquareMetre));
 
         return Quantity::of($litres, Unit::Litre);
     }

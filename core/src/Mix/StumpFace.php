@@ -18,17 +18,19 @@ final readonly class StumpFace
     /** Side height of an oil-treated stump where nobody measured it (rulings J21). */
     private const SIDES_INCHES = 4;
 
-    private function __construct(public Quantity $area, public bool $whole)
-    {
-    }
+    private function __construct(public Quantity $area, public bool $whole) {}
 
     public static function usualSides(): Quantity
     {
         return Quantity::of(self::SIDES_INCHES, Unit::Inch);
     }
 
-    public static function ofOne(Quantity $diameter, Quantity $ringFrom, Quantity $ringWidth, ?Quantity $sidesHeight = null): self
-    {
+    public static function ofOne(
+        Quantity $diameter,
+        Quantity $ringFrom,
+        Quantity $ringWidth,
+        ?Quantity $sidesHeight = null,
+    ): self {
         $d = $diameter->in(Unit::Metre);
         $w = $ringWidth->in(Unit::Metre);
         // a ring of half the stump and more leaves no middle
@@ -42,11 +44,17 @@ final readonly class StumpFace
     }
 
     /** @param list<StemGroup> $stems */
-    public static function total(array $stems, Quantity $ringFrom, Quantity $ringWidth, ?Quantity $sidesHeight = null): Quantity
-    {
+    public static function total(
+        array $stems,
+        Quantity $ringFrom,
+        Quantity $ringWidth,
+        ?Quantity $sidesHeight = null,
+    ): Quantity {
         $area = Quantity::zero(Unit::SquareMetre);
         foreach ($stems as $group) {
-            $area = $area->plus(self::ofOne($group->forSums(), $ringFrom, $ringWidth, $sidesHeight)->area->times($group->count));
+            $area = $area->plus(
+                self::ofOne($group->forSums(), $ringFrom, $ringWidth, $sidesHeight)->area->times($group->count),
+            );
         }
 
         return $area;

@@ -16,16 +16,20 @@ use Thicket\Measure\Reading;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
 
-/** Reads what somebody knows of a sum: {sum, known: {figure: quantity}}; a figure of a soil class may stand in for the strength. */
+/**
+ * Reads what somebody knows of a sum: {sum, known: {figure: quantity}}; a figure of a soil class may stand in for the
+ * strength.
+ */
 final readonly class SumReader
 {
     private const MOST_PACKS = 8;
 
-    public function __construct(private Catalogue $catalogue)
-    {
-    }
+    public function __construct(private Catalogue $catalogue) {}
 
-    /** @return array{SumTable|null, array<string, Quantity>} null where the sum is none; faults are noted at their fields */
+    /**
+     * @return array{SumTable|null, array<string, Quantity>} null where the sum is none; faults are noted at their
+     * fields
+     */
     public function read(Fields $in): array
     {
         $tables = [];
@@ -45,7 +49,7 @@ final readonly class SumReader
             }
             $quantity = $known->has($field) ? $this->figure($known, $field, $table) : null;
             $known->has($field) || $known->raw($field);
-            $quantity === null || $given[$field] = $quantity;
+            $quantity === null || ($given[$field] = $quantity);
         }
         self::weightAgainstVolume($known, $given, $table);
         $asked = $given !== [] || $in->faults->any();
@@ -60,7 +64,10 @@ final readonly class SumReader
         return [$table, $given];
     }
 
-    /** @return array{Quantity|null, Quantity|null, list<array{size: Quantity, price: BigRational}>} need, what is on the shelf, sizes to be had */
+    /**
+     * @return array{Quantity|null, Quantity|null, list<array{size: Quantity, price: BigRational}>} need, what is on the
+     * shelf, sizes to be had
+     */
     public function purchase(Fields $in): array
     {
         $need = $this->amount($in, 'need');
@@ -90,13 +97,23 @@ final readonly class SumReader
         $kinds = $table->kinds($field);
         try {
             // "1:4" is a strength too
-            if (in_array(Dimension::ProductShare, $kinds, true) && preg_match('/^\s*[\d.]+\s*(?::|(?:parts?\s+)?(?:in|to)\s)\s*[\d.]+(?:\s+parts?)?\s*$/iD', $this->typed($known, $field)) === 1) {
+            if (
+                in_array(Dimension::ProductShare, $kinds, true) &&
+                preg_match(
+                    '/^\s*[\d.]+\s*(?::|(?:parts?\s+)?(?:in|to)\s)\s*[\d.]+(?:\s+parts?)?\s*$/iD',
+                    $this->typed($known, $field),
+                ) === 1
+            ) {
                 return Strength::parse($this->typed($known, $field))->percent();
             }
-        } catch (UnreadableQuantity|UnitMismatch $e) {
+        } catch (UnreadableQuantity | UnitMismatch $e) {
             return $known->fault($field, $e->getMessage());
         }
-        $quantity = $known->reading($field, $kinds === [Dimension::MassPerVolume] ? Dimension::MassPerVolume : null, $kinds === [Dimension::Count] ? Unit::One : null)?->quantity;
+        $quantity = $known->reading(
+            $field,
+            $kinds === [Dimension::MassPerVolume] ? Dimension::MassPerVolume : null,
+            $kinds === [Dimension::Count] ? Unit::One : null,
+        )?->quantity;
         if ($quantity === null) {
             return null;
         }
@@ -117,7 +134,9 @@ final readonly class SumReader
                 default => " Percent by weight needs the weight of a litre of the mix: give {$litre} too.",
             };
 
-            $examples = $table->isLayer($field) ? ['a depth such as 1/4 in or 6 mm'] : array_map(Reading::example(...), $kinds);
+            $examples = $table->isLayer($field)
+                ? ['a depth such as 1/4 in or 6 mm']
+                : array_map(Reading::example(...), $kinds);
 
             return $known->fault($field, 'Write ' . implode(', or ', $examples) . ".{$byWeight}");
         }
@@ -127,7 +146,10 @@ final readonly class SumReader
         if ($quantity->isZero() && !$table->mayBeNought($field)) {
             return $known->fault($field, 'This must be above nought; leave it out where you do not know it.');
         }
-        if ($table->isCounted($field) && !$quantity->amount->isEqualTo($quantity->amount->toScale(0, RoundingMode::DOWN))) {
+        if (
+            $table->isCounted($field) &&
+            !$quantity->amount->isEqualTo($quantity->amount->toScale(0, RoundingMode::DOWN))
+        ) {
             return $known->fault($field, 'This is counted: give a whole number.');
         }
 
@@ -135,11 +157,17 @@ final readonly class SumReader
     }
 
     /**
-     * A share by weight told by the litre: 2 % by weight of a mix of 1010 g/L is 20.2 g/L; with a product of 1200 g/L that is 1.68 % by volume too.
-     * A content by weight is that of the ingredient as printed. Exact, nothing is taken for water.
+     * A share by weight told by the litre: 2 % by weight of a mix of 1010 g/L is 20.2 g/L; with a product of 1200 g/L
+     * that is 1.68 % by volume too. A content by weight is that of the ingredient as printed. Exact, nothing is taken
+     * for water.
      */
-    private static function byLitre(Fields $known, string $field, Quantity $share, string $litre, SumTable $table): ?Quantity
-    {
+    private static function byLitre(
+        Fields $known,
+        string $field,
+        Quantity $share,
+        string $litre,
+        SumTable $table,
+    ): ?Quantity {
         $weighs = $known->positive($litre, Dimension::MassPerVolume);
         if ($weighs === null) {
             return null;
@@ -154,29 +182,47 @@ final readonly class SumReader
         }
         $ofProduct = $known->has($table->content()) ? $known->reading($table->content(), null)?->quantity : null;
 
-        return $ofProduct !== null && $ofProduct->dimension() === Dimension::MassPerVolume && $ofProduct->amount->isPositive()
-            ? Quantity::of($grams->dividedBy($ofProduct->in(Unit::GramPerLitre))->multipliedBy(100), Unit::PercentProduct)
+        return $ofProduct !== null &&
+            $ofProduct->dimension() === Dimension::MassPerVolume &&
+            $ofProduct->amount->isPositive()
+            ? Quantity::of(
+                $grams->dividedBy($ofProduct->in(Unit::GramPerLitre))->multipliedBy(100),
+                Unit::PercentProduct,
+            )
             : Quantity::of($grams, Unit::GramPerLitre);
     }
 
     /**
-     * Contents of two products, one by weight and one by the litre, are not held against each other before somebody tells what a litre weighs.
+     * Contents of two products, one by weight and one by the litre, are not held against each other before somebody
+     * tells what a litre weighs.
      *
      * @param array<string, Quantity> $given
      */
     private static function weightAgainstVolume(Fields $known, array $given, SumTable $table): void
     {
-        $contents = array_filter($given, static fn (string $field): bool => $table->weightFor($field) !== null && !$table->isStrength($field), ARRAY_FILTER_USE_KEY);
-        $byWeight = array_filter($contents, static fn (Quantity $one): bool => $one->dimension() === Dimension::MassShare);
+        $contents = array_filter(
+            $given,
+            static fn(string $field): bool => $table->weightFor($field) !== null && !$table->isStrength($field),
+            ARRAY_FILTER_USE_KEY,
+        );
+        $byWeight = array_filter(
+            $contents,
+            static fn(Quantity $one): bool => $one->dimension() === Dimension::MassShare,
+        );
         foreach ($byWeight === [] || count($byWeight) === count($contents) ? [] : array_keys($byWeight) as $field) {
-            $known->fault($field, "By weight here and by the litre there: give {$table->weightFor($field)}, what a litre of it weighs, such as 1.17 kg/L.");
+            $known->fault(
+                $field,
+                "By weight here and by the litre there: give {$table->weightFor(
+                    $field,
+                )}, what a litre of it weighs, such as 1.17 kg/L.",
+            );
         }
     }
 
     private function typed(Fields $known, string $field): string
     {
         $value = $known->raw($field);
-        $value = is_array($value) ? ($value['typed'] ?? '') : $value;
+        $value = is_array($value) ? $value['typed'] ?? '' : $value;
 
         return is_string($value) ? $value : '';
     }
@@ -200,11 +246,19 @@ final readonly class SumReader
         }
         $class = SoilTexture::tryFrom($soil) ?? SoilTexture::ofSoil($soil);
         if ($class === null) {
-            $known->fault('soil', "Whether {$soil} counts as coarse, medium or fine is the card's to say; give the class.");
+            $known->fault(
+                'soil',
+                "Whether {$soil} counts as coarse, medium or fine is the card's to say; give the class.",
+            );
         } elseif ($by[$class->value] === null) {
             $known->fault($class->value, 'Give the direction for this soil.');
         } elseif (isset($given['strength']) && !$given['strength']->equals($by[$class->value]->percent())) {
-            $known->fault('strength', 'For this soil the directions say ' . $by[$class->value]->typed . ': leave the strength out, or the soil.');
+            $known->fault(
+                'strength',
+                'For this soil the directions say ' .
+                    $by[$class->value]->typed .
+                    ': leave the strength out, or the soil.',
+            );
         } else {
             return ['strength' => $by[$class->value]->percent()] + $given;
         }
@@ -215,7 +269,10 @@ final readonly class SumReader
     private function amount(Fields $in, string $name): ?Quantity
     {
         $quantity = $in->reading($name, null)?->quantity;
-        if ($quantity !== null && (!in_array($quantity->dimension(), [Dimension::Volume, Dimension::Mass], true) || $quantity->isNegative())) {
+        if (
+            $quantity !== null &&
+            (!in_array($quantity->dimension(), [Dimension::Volume, Dimension::Mass], true) || $quantity->isNegative())
+        ) {
             return $in->fault($name, 'Give a volume such as 2.5 gal or 5 L, or a weight such as 8 oz wt or 500 g.');
         }
 

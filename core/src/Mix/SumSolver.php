@@ -11,9 +11,10 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
 /**
- * Solves one sum of handbook 3 in every direction: goes through its products and sums again and again, filling in a figure wherever all others
- * of a line are known, until nothing more follows. Exact throughout; a figure that was typed is never changed. Where a line is known whole, its
- * figures must agree: what people type is rounded, so half a percent apart is taken as rounding and more as a contradiction.
+ * Solves one sum of handbook 3 in every direction: goes through its products and sums again and again, filling in a
+ * figure wherever all others of a line are known, until nothing more follows. Exact throughout; a figure that was typed
+ * is never changed. Where a line is known whole, its figures must agree: what people type is rounded, so half a percent
+ * apart is taken as rounding and more as a contradiction.
  */
 final class SumSolver
 {
@@ -34,9 +35,7 @@ final class SumSolver
     /** @var list<array{code: string, field: string, typed: Quantity, follows: Quantity|null, from: list<string>}> */
     private array $warnings = [];
 
-    private function __construct(private readonly SumTable $table)
-    {
-    }
+    private function __construct(private readonly SumTable $table) {}
 
     /** @param array<string, Quantity> $given figures by name, each of a kind that the table allows */
     public static function solve(SumTable $table, array $given): SolvedSum
@@ -58,10 +57,21 @@ final class SumSolver
         $values = [];
         foreach ($solver->known as $field => $quantity) {
             // so many stems can be done: the part of one is none
-            $values[$field] = $table->isWhole($field) && !isset($given[$field]) ? Quantity::of($quantity->amount->toScale(0, RoundingMode::FLOOR), $quantity->unit) : $quantity;
+            $values[$field] =
+                $table->isWhole($field) && !isset($given[$field])
+                    ? Quantity::of($quantity->amount->toScale(0, RoundingMode::FLOOR), $quantity->unit)
+                    : $quantity;
         }
 
-        return new SolvedSum($table, $given, $values, $solver->faults, array_keys($solver->unchecked), $solver->warnings, $solver->faults === [] ? $solver->atLimits() : []);
+        return new SolvedSum(
+            $table,
+            $given,
+            $values,
+            $solver->faults,
+            array_keys($solver->unchecked),
+            $solver->warnings,
+            $solver->faults === [] ? $solver->atLimits() : [],
+        );
     }
 
     private function follow(): void
@@ -81,7 +91,10 @@ final class SumSolver
     private function followProduct(array $line): void
     {
         $unknown = array_values(array_diff($line, array_keys($this->known)));
-        $noughts = array_filter(array_slice($line, 1), fn (string $f): bool => isset($this->known[$f]) && $this->known[$f]->isZero());
+        $noughts = array_filter(
+            array_slice($line, 1),
+            fn(string $f): bool => isset($this->known[$f]) && $this->known[$f]->isZero(),
+        );
         if ($noughts !== [] && in_array($line[0], $unknown, true)) {
             $this->known[$line[0]] = Quantity::zero($this->unitLike($this->table->kinds($line[0])[0]));
             $this->from[$line[0]] = array_values($noughts);
@@ -93,7 +106,9 @@ final class SumSolver
         }
         [$amount, $vector] = $this->productWithout($line, $unknown[0]) ?? [null, []];
         // acid equivalent over active ingredient is no number: the bases differ
-        $contents = array_values(array_filter($line, fn (string $f): bool => isset($this->known[$f]) && !isset($this->from[$f])));
+        $contents = array_values(
+            array_filter($line, fn(string $f): bool => isset($this->known[$f]) && !isset($this->from[$f])),
+        );
         if (isset($vector['e'], $vector['i']) && $contents !== []) {
             $this->otherBasis($contents[count($contents) - 1], $line);
         } elseif ($amount !== null) {
@@ -104,8 +119,14 @@ final class SumSolver
     /** @param list<string> $line */
     private function otherBasis(string $field, array $line): void
     {
-        in_array('other-basis', array_column($this->faults, 'code'), true)
-            || $this->faults[] = ['code' => 'other-basis', 'field' => $field, 'typed' => $this->known[$field], 'follows' => null, 'from' => array_values(array_diff($line, [$field, 'all']))];
+        in_array('other-basis', array_column($this->faults, 'code'), true) ||
+            ($this->faults[] = [
+                'code' => 'other-basis',
+                'field' => $field,
+                'typed' => $this->known[$field],
+                'follows' => null,
+                'from' => array_values(array_diff($line, [$field, 'all'])),
+            ]);
     }
 
     /**
@@ -151,7 +172,13 @@ final class SumSolver
             $this->put($unknown[0], $amount, $vector, $line);
         } elseif ($amount !== null && $this->faults === []) {
             $parts = self::canonical($this->known[$line[0]])->minus($amount);
-            $this->faults[] = ['code' => $line[0] === 'all' ? 'parts-above-all' : 'parts-above-whole', 'field' => $line[0], 'typed' => $this->known[$line[0]], 'follows' => $line[0] === 'all' ? null : self::inUnit($parts, $this->known[$line[0]]->unit), 'from' => array_values(array_diff($line, $unknown, ['all', $line[0]]))];
+            $this->faults[] = [
+                'code' => $line[0] === 'all' ? 'parts-above-all' : 'parts-above-whole',
+                'field' => $line[0],
+                'typed' => $this->known[$line[0]],
+                'follows' => $line[0] === 'all' ? null : self::inUnit($parts, $this->known[$line[0]]->unit),
+                'from' => array_values(array_diff($line, $unknown, ['all', $line[0]])),
+            ];
             // a nought stops the line from being said twice
             $this->put($unknown[0], BigRational::zero(), $vector, $line);
         }
@@ -160,14 +187,19 @@ final class SumSolver
     /**
      * @param list<string> $line
      *
-     * @return array{BigRational, array<string, int>}|null null where the head is the wanted one and no part has its kind
+     * @return array{BigRational, array<string, int>}|null null where the head is the wanted one and no part has its
+     *     kind
      */
     private function sumWithout(array $line, string $wanted): ?array
     {
         $head = $line[0];
-        $parts = array_values(array_filter(array_slice($line, 1), fn (string $f): bool => $f !== $wanted));
-        $kinds = array_map(self::vector(...), $this->table->has($head) ? $this->table->kinds($head) : [Dimension::Count]);
-        $vector = isset($this->known[$head]) && $head !== $wanted ? self::vector($this->known[$head]->dimension()) : null;
+        $parts = array_values(array_filter(array_slice($line, 1), fn(string $f): bool => $f !== $wanted));
+        $kinds = array_map(
+            self::vector(...),
+            $this->table->has($head) ? $this->table->kinds($head) : [Dimension::Count],
+        );
+        $vector =
+            isset($this->known[$head]) && $head !== $wanted ? self::vector($this->known[$head]->dimension()) : null;
         $amount = BigRational::zero();
         foreach ($parts as $part) {
             $own = self::vector($this->known[$part]->dimension());
@@ -190,11 +222,14 @@ final class SumSolver
             return null;
         }
 
-        return $head === $wanted ? [$amount->simplified(), $vector] : [self::canonical($this->known[$head])->minus($amount)->simplified(), $vector];
+        return $head === $wanted
+            ? [$amount->simplified(), $vector]
+            : [self::canonical($this->known[$head])->minus($amount)->simplified(), $vector];
     }
 
     /**
-     * The same amount in another kind, by what a litre of the product holds (its content or weight); null where nobody told that, or it does not lead there.
+     * The same amount in another kind, by what a litre of the product holds (its content or weight); null where nobody
+     * told that, or it does not lead there.
      *
      * @param array<string, int> $vector
      */
@@ -211,7 +246,9 @@ final class SumSolver
                 $to[$base] = ($to[$base] ?? 0) + $power * $times;
             }
             if (array_filter($to) == $vector) {
-                return $power === 1 ? self::canonical($quantity)->multipliedBy(self::canonical($content)) : self::canonical($quantity)->dividedBy(self::canonical($content));
+                return $power === 1
+                    ? self::canonical($quantity)->multipliedBy(self::canonical($content))
+                    : self::canonical($quantity)->dividedBy(self::canonical($content));
             }
         }
 
@@ -226,7 +263,13 @@ final class SumSolver
     private function unfit(string $part, array $line): void
     {
         if (!in_array($part, array_column($this->faults, 'field'), true)) {
-            $this->faults[] = ['code' => 'other-kind', 'field' => $part, 'typed' => $this->known[$part], 'follows' => null, 'from' => array_values(array_diff($line, [$part, 'all']))];
+            $this->faults[] = [
+                'code' => 'other-kind',
+                'field' => $part,
+                'typed' => $this->known[$part],
+                'follows' => null,
+                'from' => array_values(array_diff($line, [$part, 'all'])),
+            ];
         }
     }
 
@@ -266,69 +309,128 @@ final class SumSolver
                 continue;
             }
             // hold the typed figure of the line against what the rest of it says
-            $typed = array_values(array_filter($line, static fn (string $f): bool => isset($given[$f])));
+            $typed = array_values(array_filter($line, static fn(string $f): bool => isset($given[$f])));
             $field = $typed[count($typed) - 1] ?? null;
             if ($field === null) {
                 continue;
             }
             $isProduct = $i < count($this->table->products());
-            [$amount, $vector] = ($isProduct ? $this->productWithout($line, $field) : $this->sumWithout($line, $field)) ?? [null, []];
+            [$amount, $vector] = ($isProduct
+                ? $this->productWithout($line, $field)
+                : $this->sumWithout($line, $field)) ?? [null, []];
             $own = $this->known[$field];
             if ($amount === null || (!$isProduct && self::vector($own->dimension()) !== $vector)) {
                 continue;
             }
             $kind = $own->dimension();
             if (self::vector($kind) != $vector) {
-                $this->faults[] = ['code' => 'other-kind', 'field' => $field, 'typed' => $own, 'follows' => null, 'from' => array_values(array_diff($line, [$field, 'all']))];
+                $this->faults[] = [
+                    'code' => 'other-kind',
+                    'field' => $field,
+                    'typed' => $own,
+                    'follows' => null,
+                    'from' => array_values(array_diff($line, [$field, 'all'])),
+                ];
                 continue;
             }
             $apart = self::canonical($own)->minus($amount)->abs();
-            if ($apart->isGreaterThan($amount->abs()->multipliedBy(self::ROUNDING)) && !in_array('contradiction', array_column($this->faults, 'code'), true)) {
-                $this->faults[] = ['code' => 'contradiction', 'field' => $field, 'typed' => $own, 'follows' => self::inUnit($amount, $own->unit), 'from' => array_values(array_diff($line, [$field, 'all']))];
+            if (
+                $apart->isGreaterThan($amount->abs()->multipliedBy(self::ROUNDING)) &&
+                !in_array('contradiction', array_column($this->faults, 'code'), true)
+            ) {
+                $this->faults[] = [
+                    'code' => 'contradiction',
+                    'field' => $field,
+                    'typed' => $own,
+                    'follows' => self::inUnit($amount, $own->unit),
+                    'from' => array_values(array_diff($line, [$field, 'all'])),
+                ];
             }
         }
         foreach ($this->known as $field => $quantity) {
-            if ($quantity->dimension() === Dimension::ProductShare && $field !== 'allowance' && self::canonical($quantity)->isGreaterThan(1)) {
-                $this->faults[] = ['code' => 'above-whole', 'field' => $field, 'typed' => $quantity, 'follows' => null, 'from' => $this->from[$field] ?? []];
+            if (
+                $quantity->dimension() === Dimension::ProductShare &&
+                $field !== 'allowance' &&
+                self::canonical($quantity)->isGreaterThan(1)
+            ) {
+                $this->faults[] = [
+                    'code' => 'above-whole',
+                    'field' => $field,
+                    'typed' => $quantity,
+                    'follows' => null,
+                    'from' => $this->from[$field] ?? [],
+                ];
             }
         }
         foreach ($this->table->most() as $field => $cap) {
             if ($this->beside($field, $cap) === 1) {
-                $this->faults[] = ['code' => 'above-label', 'field' => $field, 'typed' => $this->known[$field], 'follows' => $this->known[$cap], 'from' => [$cap]];
+                $this->faults[] = [
+                    'code' => 'above-label',
+                    'field' => $field,
+                    'typed' => $this->known[$field],
+                    'follows' => $this->known[$cap],
+                    'from' => [$cap],
+                ];
             }
         }
         foreach ($this->table->least() as $field => $floor) {
             if ($this->beside($field, $floor) === -1) {
-                $this->warnings[] = ['code' => 'below-label', 'field' => $field, 'typed' => $this->known[$field], 'follows' => $this->known[$floor], 'from' => [$floor]];
+                $this->warnings[] = [
+                    'code' => 'below-label',
+                    'field' => $field,
+                    'typed' => $this->known[$field],
+                    'follows' => $this->known[$floor],
+                    'from' => [$floor],
+                ];
             }
             $cap = $this->table->most()[$field] ?? null;
-            if ($cap !== null && isset($this->known[$cap], $this->known[$floor]) && $this->compared($this->known[$floor], $this->known[$cap]) === 1) {
-                $this->faults[] = ['code' => 'limits-crossed', 'field' => $floor, 'typed' => $this->known[$floor], 'follows' => $this->known[$cap], 'from' => [$cap]];
+            if (
+                $cap !== null &&
+                isset($this->known[$cap], $this->known[$floor]) &&
+                $this->compared($this->known[$floor], $this->known[$cap]) === 1
+            ) {
+                $this->faults[] = [
+                    'code' => 'limits-crossed',
+                    'field' => $floor,
+                    'typed' => $this->known[$floor],
+                    'follows' => $this->known[$cap],
+                    'from' => [$cap],
+                ];
             }
         }
     }
 
-    /** A figure held against a limit of it: -1 below, 0 at, 1 above; null where none was given or, which is noted, it cannot be told. */
+    /**
+     * A figure held against a limit of it: -1 below, 0 at, 1 above; null where none was given or, which is noted, it
+     * cannot be told.
+     */
     private function beside(string $field, string $limit): ?int
     {
         if (!isset($this->known[$limit])) {
             return null;
         }
         $beside = isset($this->known[$field]) ? $this->compared($this->known[$field], $this->known[$limit]) : null;
-        $beside !== null || isset($this->from[$limit]) || $this->unchecked[$limit] = true;
+        $beside !== null || isset($this->from[$limit]) || ($this->unchecked[$limit] = true);
 
         return $beside;
     }
 
     /**
-     * What every amount that goes with a limited figure in one line would be at the limit: the product at the most, or the least, of the label.
+     * What every amount that goes with a limited figure in one line would be at the limit: the product at the most, or
+     * the least, of the label.
      *
      * @return array<string, array<string, Quantity>> limit => amount's field => that amount
      */
     private function atLimits(): array
     {
         $out = [];
-        foreach ([...array_map(null, array_keys($this->table->most()), $this->table->most()), ...array_map(null, array_keys($this->table->least()), $this->table->least())] as [$field, $limit]) {
+        foreach (
+            [
+                ...array_map(null, array_keys($this->table->most()), $this->table->most()),
+                ...array_map(null, array_keys($this->table->least()), $this->table->least()),
+            ]
+            as [$field, $limit]
+        ) {
             $own = $this->known[$field] ?? null;
             $most = $this->known[$limit] ?? null;
             $share = $own === null || $most === null || $own->isZero() ? null : $this->inKindOf($own, $most);
@@ -341,7 +443,10 @@ final class SumSolver
                 $rest = array_values(array_diff($line, [$field]));
                 $other = $this->known[$rest[0] ?? ''] ?? null;
                 if (count($rest) === 1 && count($line) === 2 && $other !== null && isset($this->known[$head])) {
-                    $out[$limit][$head] = self::inUnit($limited->multipliedBy(self::canonical($other)), $this->known[$head]->unit);
+                    $out[$limit][$head] = self::inUnit(
+                        $limited->multipliedBy(self::canonical($other)),
+                        $this->known[$head]->unit,
+                    );
                 }
             }
         }
@@ -357,7 +462,9 @@ final class SumSolver
 
     private function inKindOf(Quantity $own, Quantity $limit): ?BigRational
     {
-        return self::vector($own->dimension()) == self::vector($limit->dimension()) ? self::canonical($own) : $this->converted($own, self::vector($limit->dimension()));
+        return self::vector($own->dimension()) == self::vector($limit->dimension())
+            ? self::canonical($own)
+            : $this->converted($own, self::vector($limit->dimension()));
     }
 
     private static function canonical(Quantity $quantity): BigRational
@@ -373,22 +480,33 @@ final class SumSolver
     /** Time goes by the minute here, as what flows does (L/min). */
     private static function factor(Unit $unit): BigRational
     {
-        return $unit->dimension() === Dimension::Duration ? $unit->factor()->dividedBy(Unit::Minute->factor()) : $unit->factor();
+        return $unit->dimension() === Dimension::Duration
+            ? $unit->factor()->dividedBy(Unit::Minute->factor())
+            : $unit->factor();
     }
 
     /**
-     * Powers of volume, mass, area, acid equivalent, active ingredient, weight share and time; a share and a count are pure numbers.
+     * Powers of volume, mass, area, acid equivalent, active ingredient, weight share and time; a share and a count are
+     * pure numbers.
      *
      * @return array<string, int>
      */
     private static function vector(Dimension $kind): array
     {
         return match ($kind) {
-            Dimension::Volume => ['v' => 1], Dimension::Mass => ['m' => 1], Dimension::Area => ['a' => 1],
-            Dimension::VolumePerArea => ['v' => 1, 'a' => -1], Dimension::MassPerArea => ['m' => 1, 'a' => -1], Dimension::EquivalentPerArea => ['e' => 1, 'a' => -1], Dimension::IngredientPerArea => ['i' => 1, 'a' => -1],
-            Dimension::MassPerVolume => ['m' => 1, 'v' => -1], Dimension::EquivalentPerVolume => ['e' => 1, 'v' => -1], Dimension::IngredientPerVolume => ['i' => 1, 'v' => -1],
+            Dimension::Volume => ['v' => 1],
+            Dimension::Mass => ['m' => 1],
+            Dimension::Area => ['a' => 1],
+            Dimension::VolumePerArea => ['v' => 1, 'a' => -1],
+            Dimension::MassPerArea => ['m' => 1, 'a' => -1],
+            Dimension::EquivalentPerArea => ['e' => 1, 'a' => -1],
+            Dimension::IngredientPerArea => ['i' => 1, 'a' => -1],
+            Dimension::MassPerVolume => ['m' => 1, 'v' => -1],
+            Dimension::EquivalentPerVolume => ['e' => 1, 'v' => -1],
+            Dimension::IngredientPerVolume => ['i' => 1, 'v' => -1],
             Dimension::MassShare => ['w' => 1],
-            Dimension::Duration => ['t' => 1], Dimension::VolumePerTime => ['v' => 1, 't' => -1],
+            Dimension::Duration => ['t' => 1],
+            Dimension::VolumePerTime => ['v' => 1, 't' => -1],
             Dimension::ProductShare, Dimension::Count => [],
             default => throw new \LogicException("No sum measures in {$kind->value}."),
         };
@@ -398,11 +516,21 @@ final class SumSolver
     private static function unitOf(Dimension $kind): Unit
     {
         return match ($kind) {
-            Dimension::Volume => Unit::Litre, Dimension::Mass => Unit::Gram, Dimension::Area => Unit::SquareMetre,
-            Dimension::VolumePerArea => Unit::LitrePerHectare, Dimension::MassPerArea => Unit::GramPerHectare, Dimension::EquivalentPerArea => Unit::GramEquivalentPerHectare, Dimension::IngredientPerArea => Unit::GramIngredientPerHectare,
-            Dimension::MassPerVolume => Unit::GramPerLitre, Dimension::EquivalentPerVolume => Unit::GramEquivalentPerLitre, Dimension::IngredientPerVolume => Unit::GramIngredientPerLitre,
-            Dimension::Duration => Unit::Minute, Dimension::VolumePerTime => Unit::LitrePerMinute,
-            Dimension::MassShare => Unit::PercentByWeight, Dimension::ProductShare => Unit::PercentProduct, Dimension::Count => Unit::One,
+            Dimension::Volume => Unit::Litre,
+            Dimension::Mass => Unit::Gram,
+            Dimension::Area => Unit::SquareMetre,
+            Dimension::VolumePerArea => Unit::LitrePerHectare,
+            Dimension::MassPerArea => Unit::GramPerHectare,
+            Dimension::EquivalentPerArea => Unit::GramEquivalentPerHectare,
+            Dimension::IngredientPerArea => Unit::GramIngredientPerHectare,
+            Dimension::MassPerVolume => Unit::GramPerLitre,
+            Dimension::EquivalentPerVolume => Unit::GramEquivalentPerLitre,
+            Dimension::IngredientPerVolume => Unit::GramIngredientPerLitre,
+            Dimension::Duration => Unit::Minute,
+            Dimension::VolumePerTime => Unit::LitrePerMinute,
+            Dimension::MassShare => Unit::PercentByWeight,
+            Dimension::ProductShare => Unit::PercentProduct,
+            Dimension::Count => Unit::One,
             default => throw new \LogicException("No sum measures in {$kind->value}."),
         };
     }

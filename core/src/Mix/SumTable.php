@@ -8,12 +8,13 @@ use Thicket\Knowledge\Node;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 
-/** One sum of handbook 3 as data: its figures, how they hang together, and the stated directions it is solved in (core/data/sums.yaml). */
+/**
+ * One sum of handbook 3 as data: its figures, how they hang together, and the stated directions it is solved in
+ * (core/data/sums.yaml).
+ */
 final readonly class SumTable
 {
-    public function __construct(public Node $data)
-    {
-    }
+    public function __construct(public Node $data) {}
 
     public function id(): string
     {
@@ -66,7 +67,10 @@ final readonly class SumTable
         return $this->data->stringOr('content', 'content');
     }
 
-    /** The figure that tells what a litre weighs, by which a share by weight is turned into what the sum goes by; null where nothing does. */
+    /**
+     * The figure that tells what a litre weighs, by which a share by weight is turned into what the sum goes by; null
+     * where nothing does.
+     */
     public function weightFor(string $field): ?string
     {
         $own = $this->field($field)->stringOr('byWeight', '');
@@ -83,7 +87,10 @@ final readonly class SumTable
     /** How much product a mix holds, by volume or by weight a volume. */
     public function isStrength(string $field): bool
     {
-        return array_intersect(['product-share', 'mass-per-volume'], $this->field($field)->strings('kinds')) === ['product-share', 'mass-per-volume'];
+        return array_intersect(['product-share', 'mass-per-volume'], $this->field($field)->strings('kinds')) === [
+            'product-share',
+            'mass-per-volume',
+        ];
     }
 
     /** Whether nought means something here; else a nought is a slip. */
@@ -125,7 +132,12 @@ final readonly class SumTable
     /** @return list<array{known: list<string>, gives: list<string>}> */
     public function ways(): array
     {
-        return array_values(array_map(static fn (Node $way): array => ['known' => $way->strings('known'), 'gives' => $way->strings('gives')], $this->data->nodes('ways')));
+        return array_values(
+            array_map(
+                static fn(Node $way): array => ['known' => $way->strings('known'), 'gives' => $way->strings('gives')],
+                $this->data->nodes('ways'),
+            ),
+        );
     }
 
     /**

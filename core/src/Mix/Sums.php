@@ -23,13 +23,31 @@ final readonly class Sums
     /** Loads, fillings or cuts a stem beyond this are a unit mixed up (our guess, wide). */
     private const MOST_TIMES = 100_000;
     /** Names of figures in the answer of a finished mix. */
-    private const RESERVED = ['finished', 'carrier', 'carrier-first', 'order', 'loads', 'whole-loads', 'last-part', 'fills'];
+    private const RESERVED = [
+        'finished',
+        'carrier',
+        'carrier-first',
+        'order',
+        'loads',
+        'whole-loads',
+        'last-part',
+        'fills',
+    ];
 
-    public const NAMES = ['finished-mix', 'equal-active', 'area-rate', 'texture-rate', 'injection', 'basal-band', 'stump-face', 'basal-strength', 'loads', 'measure'];
+    public const NAMES = [
+        'finished-mix',
+        'equal-active',
+        'area-rate',
+        'texture-rate',
+        'injection',
+        'basal-band',
+        'stump-face',
+        'basal-strength',
+        'loads',
+        'measure',
+    ];
 
-    public function __construct(private Catalogue $catalogue)
-    {
-    }
+    public function __construct(private Catalogue $catalogue) {}
 
     /**
      * @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>}
@@ -53,7 +71,9 @@ final readonly class Sums
                 'loads' => $this->loads($in),
                 'measure' => $this->measure($in),
                 null => $result,
-                default => in_array($sum, GroundSums::NAMES, true) ? (new GroundSums($this->catalogue))->solve($sum, $in) : (new FieldSums())->solve($sum, $in),
+                default => in_array($sum, GroundSums::NAMES, true)
+                    ? (new GroundSums($this->catalogue))->solve($sum, $in)
+                    : (new FieldSums())->solve($sum, $in),
             };
         } catch (Unmixable $e) {
             $in->faults->add('', $e->getMessage());
@@ -66,7 +86,9 @@ final readonly class Sums
         return $result;
     }
 
-    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    /**
+     * @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>}
+     */
     private function finishedMix(Fields $in): array
     {
         $finished = $in->positive('finished', Dimension::Volume);
@@ -82,8 +104,13 @@ final readonly class Sums
                 $item->fault('strength', 'This is above the most on the label card.');
             }
             $taken = in_array($name, [...self::RESERVED, (string) $carrier], true);
-            if ($taken || in_array($name, array_map(static fn (Component $c): string => $c->name, $components), true)) {
-                $name = $item->fault('name', $taken ? 'This name is taken by a figure of the answer: call the component otherwise.' : 'Two components cannot have one name.');
+            if ($taken || in_array($name, array_map(static fn(Component $c): string => $c->name, $components), true)) {
+                $name = $item->fault(
+                    'name',
+                    $taken
+                        ? 'This name is taken by a figure of the answer: call the component otherwise.'
+                        : 'Two components cannot have one name.',
+                );
             }
             $item->noOthers();
             if ($name !== null && $role !== null) {
@@ -116,14 +143,26 @@ final readonly class Sums
         }
         if ($plan !== null) {
             // one tank at a time: what goes into a full one, and into the last
-            $values['fills'] = array_map(static fn (array $fill): array => ['times' => $fill['times'], 'finished' => $fill['finished'], 'order' => self::order($mix->inVolume($fill['finished']))], $plan->fills());
+            $values['fills'] = array_map(
+                static fn(array $fill): array => [
+                    'times' => $fill['times'],
+                    'finished' => $fill['finished'],
+                    'order' => self::order($mix->inVolume($fill['finished'])),
+                ],
+                $plan->fills(),
+            );
             $values = [...$values, ...$this->loadValues($plan)];
         }
 
-        return ['values' => $values, 'missing' => array_map(static fn (string $name): string => "strength of {$name}", $mix->missing)];
+        return [
+            'values' => $values,
+            'missing' => array_map(static fn(string $name): string => "strength of {$name}", $mix->missing),
+        ];
     }
 
-    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    /**
+     * @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>}
+     */
     private function equalActive(Fields $in): array
     {
         $used = $in->strength('used');
@@ -145,10 +184,15 @@ final readonly class Sums
         return ['values' => ['percent' => $equal->percent, 'nominal' => $equal->nominal], 'missing' => []];
     }
 
-    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    /**
+     * @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>}
+     */
     private function areaRate(Fields $in): array
     {
-        $rate = $in->has('rate') && $this->looksDry($in) ? $in->quantity('rate', Dimension::MassPerArea) : $in->quantity('rate', Dimension::VolumePerArea);
+        $rate =
+            $in->has('rate') && $this->looksDry($in)
+                ? $in->quantity('rate', Dimension::MassPerArea)
+                : $in->quantity('rate', Dimension::VolumePerArea);
         $area = $in->positive('area', Dimension::Area);
         $spray = $in->positiveOrNull('sprayVolume', Dimension::VolumePerArea);
         $tank = $in->positiveOrNull('tank', Dimension::Volume);
@@ -156,7 +200,11 @@ final readonly class Sums
         if ($rate === null || $area === null || $passes === null || $in->faults->any()) {
             return ['values' => [], 'missing' => []];
         }
-        if ($spray !== null && $tank !== null && self::tooMany($in, 'tank', AreaRate::over($spray, $area)->times($passes)->per($tank))) {
+        if (
+            $spray !== null &&
+            $tank !== null &&
+            self::tooMany($in, 'tank', AreaRate::over($spray, $area)->times($passes)->per($tank))
+        ) {
             return ['values' => [], 'missing' => []];
         }
         $result = AreaRate::of($rate, $area, $spray, $tank, $passes);
@@ -166,19 +214,32 @@ final readonly class Sums
         }
         if ($result->loads !== null && $result->productPerLoad !== null) {
             $values = [...$values, 'product-per-load' => $result->productPerLoad, ...$this->loadValues($result->loads)];
-            $values['fills'] = array_map(static fn (array $fill): array => ['times' => $fill['times'], 'finished' => $fill['finished'], 'product' => $result->productPerLoad->times($fill['finished']->per($result->loads->tank))], $result->loads->fills());
+            $values['fills'] = array_map(
+                static fn(array $fill): array => [
+                    'times' => $fill['times'],
+                    'finished' => $fill['finished'],
+                    'product' => $result->productPerLoad->times($fill['finished']->per($result->loads->tank)),
+                ],
+                $result->loads->fills(),
+            );
         }
 
         return ['values' => $values, 'missing' => $tank !== null && $spray === null ? ['sprayVolume'] : []];
     }
 
-    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    /**
+     * @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>}
+     */
     private function textureRate(Fields $in): array
     {
         $soil = $in->choice('soil', ['coarse', 'medium', 'fine', ...SoilTexture::names()]);
         $finished = $in->positive('finished', Dimension::Volume);
         $rates = $in->object('rates');
-        $byClass = ['coarse' => $rates->strength('coarse'), 'medium' => $rates->strength('medium'), 'fine' => $rates->strength('fine')];
+        $byClass = [
+            'coarse' => $rates->strength('coarse'),
+            'medium' => $rates->strength('medium'),
+            'fine' => $rates->strength('fine'),
+        ];
         $rates->noOthers();
         if ($soil === null || $finished === null || $in->faults->any()) {
             return ['values' => [], 'missing' => []];
@@ -189,17 +250,28 @@ final readonly class Sums
         }
         $strength = $byClass[$class->value];
 
-        return ['values' => $strength === null ? [] : ['class' => $class->value, 'product' => $strength->productIn($finished)], 'missing' => []];
+        return [
+            'values' =>
+                $strength === null ? [] : ['class' => $class->value, 'product' => $strength->productIn($finished)],
+            'missing' => [],
+        ];
     }
 
-    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    /**
+     * @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>}
+     */
     private function injection(Fields $in): array
     {
         $reader = new SituationReader($this->catalogue);
         $stems = array_values(array_filter(array_map($reader->stems(...), $in->objects('stems', 200, true))));
         $spacing = $in->positive('spacing', Dimension::Length);
         $per = $in->choice('per', ['diameter', 'girth']);
-        $perCut = $this->positiveOr($in, 'perCut', Dimension::Volume, $this->catalogue->coefficients()->node('cut')->quantity('use'));
+        $perCut = $this->positiveOr(
+            $in,
+            'perCut',
+            Dimension::Volume,
+            $this->catalogue->coefficients()->node('cut')->quantity('use'),
+        );
         $most = $in->quantityOrNull('mostDiameter', Dimension::Length);
         $least = $in->quantityOrNull('leastDiameter', Dimension::Length);
         $label = $in->quantityOrNull('labelPerStem', Dimension::Volume);
@@ -212,37 +284,72 @@ final readonly class Sums
             }
         }
         $result = Injection::of($stems, $spacing, $per, $perCut, $most, $least, $label);
-        $values = ['cuts' => $result->cuts, 'treated' => $result->treated, 'skipped' => $result->skipped, 'mix' => $result->mix, 'capped-by-label' => $result->cappedByLabel];
+        $values = [
+            'cuts' => $result->cuts,
+            'treated' => $result->treated,
+            'skipped' => $result->skipped,
+            'mix' => $result->mix,
+            'capped-by-label' => $result->cappedByLabel,
+        ];
         if ($result->unclear > 0) {
             // both counts, till somebody parts the class
-            $values += ['unclear' => $result->unclear, 'treated-at-least' => $result->treated - $result->unclear, 'mix-at-least' => $result->mixLeast];
+            $values += [
+                'unclear' => $result->unclear,
+                'treated-at-least' => $result->treated - $result->unclear,
+                'mix-at-least' => $result->mixLeast,
+            ];
         }
         if (count($stems) === 1) {
             $diameter = $stems[0]->forCeilings();
             $cuts = Injection::cutsPerTree($diameter, $spacing, $per);
-            $values += ['girth' => Injection::girth($diameter), 'cuts-per-stem' => $cuts, 'round-spacing' => Injection::spacingRound($diameter, $cuts)];
+            $values += [
+                'girth' => Injection::girth($diameter),
+                'cuts-per-stem' => $cuts,
+                'round-spacing' => Injection::spacingRound($diameter, $cuts),
+            ];
         }
 
-        return ['values' => $values, 'missing' => $result->unclear > 0 ? ['stems sorted at the limit: a class lies on both sides of it'] : []];
+        return [
+            'values' => $values,
+            'missing' => $result->unclear > 0 ? ['stems sorted at the limit: a class lies on both sides of it'] : [],
+        ];
     }
 
-    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    /**
+     * @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>}
+     */
     private function basalBand(Fields $in): array
     {
         $reader = new SituationReader($this->catalogue);
         $stems = array_values(array_filter(array_map($reader->stems(...), $in->objects('stems', 200, true))));
         $schools = $reader->schools($in);
         $band = $this->positiveOr($in, 'band', Dimension::Length, $schools->values('basal-band')->quantity('band'));
-        $film = $this->positiveOr($in, 'film', Dimension::VolumePerArea, $this->catalogue->coefficients()->node('film')->node('basal')->quantity('use'));
+        $film = $this->positiveOr(
+            $in,
+            'film',
+            Dimension::VolumePerArea,
+            $this->catalogue->coefficients()->node('film')->node('basal')->quantity('use'),
+        );
         if ($band === null || $film === null || $in->faults->any()) {
             return ['values' => [], 'missing' => []];
         }
         $result = StemBand::of($stems, $band);
 
-        return ['values' => ['band-area' => $result->area, 'band' => $band, 'film' => $film, 'mix' => StemBand::volume($result->area, $film), 'treated' => $result->treated], 'missing' => []];
+        return [
+            'values' => [
+                'band-area' => $result->area,
+                'band' => $band,
+                'film' => $film,
+                'mix' => StemBand::volume($result->area, $film),
+                'treated' => $result->treated,
+            ],
+            'missing' => [],
+        ];
     }
 
-    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    /**
+     * @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>}
+     */
     private function stumpFace(Fields $in): array
     {
         $reader = new SituationReader($this->catalogue);
@@ -252,7 +359,12 @@ final readonly class Sums
         $width = $this->positiveOr($in, 'ringWidth', Dimension::Length, $ring->quantity('width'));
         $carrier = $in->choiceOrNull('carrier', ['water', 'oil']) ?? 'water';
         $height = $in->quantityOrNull('stumpHeight', Dimension::Length) ?? Quantity::of(4, Unit::Inch);
-        $film = $this->positiveOr($in, 'film', Dimension::VolumePerArea, $this->catalogue->coefficients()->node('film')->node('stump')->quantity('use'));
+        $film = $this->positiveOr(
+            $in,
+            'film',
+            Dimension::VolumePerArea,
+            $this->catalogue->coefficients()->node('film')->node('stump')->quantity('use'),
+        );
         if ($from === null || $width === null || $film === null || $in->faults->any()) {
             return ['values' => [], 'missing' => []];
         }
@@ -265,7 +377,9 @@ final readonly class Sums
         return ['values' => $values, 'missing' => []];
     }
 
-    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    /**
+     * @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>}
+     */
     private function basalStrength(Fields $in): array
     {
         $diameter = $in->positive('diameter', Dimension::Length);
@@ -276,19 +390,31 @@ final readonly class Sums
         }
         $percent = BasalStrength::for($diameter, $texture, $schools);
 
-        return $percent === null ? ['values' => [], 'missing' => ['bark-texture']] : ['values' => ['percent' => $percent], 'missing' => []];
+        return $percent === null
+            ? ['values' => [], 'missing' => ['bark-texture']]
+            : ['values' => ['percent' => $percent], 'missing' => []];
     }
 
-    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    /**
+     * @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>}
+     */
     private function loads(Fields $in): array
     {
         $total = $in->positive('total', Dimension::Volume);
         $tank = $in->positive('tank', Dimension::Volume);
 
-        return ['values' => $total === null || $tank === null || self::tooMany($in, 'tank', $total->per($tank)) ? [] : $this->loadValues(LoadPlan::of($total, $tank)), 'missing' => []];
+        return [
+            'values' =>
+                $total === null || $tank === null || self::tooMany($in, 'tank', $total->per($tank))
+                    ? []
+                    : $this->loadValues(LoadPlan::of($total, $tank)),
+            'missing' => [],
+        ];
     }
 
-    /** @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>} */
+    /**
+     * @return array{values: array<string, Quantity|int|bool|string|list<array<string, mixed>>>, missing: list<string>}
+     */
     private function measure(Fields $in): array
     {
         $amount = $in->positive('amount', Dimension::Volume);
@@ -299,16 +425,41 @@ final readonly class Sums
             return ['values' => [], 'missing' => []];
         }
         $tool = new MeasuringTool('tool', $graduation, $holds);
-        [$above, $tooSmall, $tooCoarse] = [$most !== null && $amount->isGreaterThan($most), $graduation->isGreaterThan($holds), !$tool->reads($amount, $most)];
+        [$above, $tooSmall, $tooCoarse] = [
+            $most !== null && $amount->isGreaterThan($most),
+            $graduation->isGreaterThan($holds),
+            !$tool->reads($amount, $most),
+        ];
         $above && $in->fault('amount', 'This is above the most on the label card, ' . self::said($most) . '.');
         $tooSmall && $in->fault('graduation', 'One mark cannot be more than the tool holds.');
-        $tooCoarse && !$above && !$tooSmall && $in->fault('graduation', 'This tool cannot read so little: take one with marks of ' . self::said($amount) . ' or finer, or make a larger batch.');
-        if ($above || $tooSmall || $tooCoarse || self::tooMany($in, 'holds', $amount->per($holds)) || self::tooMany($in, 'graduation', $amount->per($graduation)->dividedBy(1000))) {
+        $tooCoarse &&
+            !$above &&
+            !$tooSmall &&
+            $in->fault(
+                'graduation',
+                'This tool cannot read so little: take one with marks of ' .
+                    self::said($amount) .
+                    ' or finer, or make a larger batch.',
+            );
+        if (
+            $above ||
+            $tooSmall ||
+            $tooCoarse ||
+            self::tooMany($in, 'holds', $amount->per($holds)) ||
+            self::tooMany($in, 'graduation', $amount->per($graduation)->dividedBy(1000))
+        ) {
             return ['values' => [], 'missing' => []];
         }
         $read = $tool->measure($amount, $most);
 
-        return ['values' => ['measured' => $read['measured'], 'fillings' => $read['fillings'], 'error-percent' => Quantity::of($read['errorPercent'], Unit::One)], 'missing' => []];
+        return [
+            'values' => [
+                'measured' => $read['measured'],
+                'fillings' => $read['fillings'],
+                'error-percent' => Quantity::of($read['errorPercent'], Unit::One),
+            ],
+            'missing' => [],
+        ];
     }
 
     /** In both systems, for a sentence of a fault. */
@@ -322,7 +473,11 @@ final readonly class Sums
     /** @return list<array{what: string, amount?: Quantity}> */
     private static function order(FinishedMix $mix): array
     {
-        return array_map(static fn (array $step): array => ['what' => $step['what']] + ($step['amount'] === null ? [] : ['amount' => $step['amount']]), $mix->loadingOrder());
+        return array_map(
+            static fn(array $step): array => ['what' => $step['what']] +
+                ($step['amount'] === null ? [] : ['amount' => $step['amount']]),
+            $mix->loadingOrder(),
+        );
     }
 
     /** So many of anything that somebody mixed up the units. */
@@ -339,7 +494,8 @@ final readonly class Sums
     /** @return array<string, Quantity|int> */
     private function loadValues(LoadPlan $plan): array
     {
-        return ['loads' => $plan->loads(), 'whole-loads' => $plan->whole] + ($plan->lastPart === null ? [] : ['last-part' => $plan->lastPart]);
+        return ['loads' => $plan->loads(), 'whole-loads' => $plan->whole] +
+            ($plan->lastPart === null ? [] : ['last-part' => $plan->lastPart]);
     }
 
     /** As typed, or our working value where the field is left out. */
@@ -357,7 +513,15 @@ final readonly class Sums
     private function looksDry(Fields $in): bool
     {
         $value = $in->raw('rate');
-        $text = is_array($value) ? (is_string($value['typed'] ?? null) ? $value['typed'] : (is_string($value['unit'] ?? null) ? $value['unit'] : '')) : (is_string($value) ? $value : '');
+        $text = is_array($value)
+            ? (is_string($value['typed'] ?? null)
+                ? $value['typed']
+                : (is_string($value['unit'] ?? null)
+                    ? $value['unit']
+                    : ''))
+            : (is_string($value)
+                ? $value
+                : '');
 
         return preg_match('/dry|oz_wt|\b(g|kg|lb)\b/i', $text) === 1;
     }

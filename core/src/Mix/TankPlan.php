@@ -9,21 +9,27 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
 /**
- * Load by load: what is left from before goes in first, several people fill their own tanks side by side, and the last part-load is mixed to need, so that
- * nothing is left over (handbook 3, sum 8; rulings J10 say when a leftover may join).
+ * Load by load: what is left from before goes in first, several people fill their own tanks side by side, and the last
+ * part-load is mixed to need, so that nothing is left over (handbook 3, sum 8; rulings J10 say when a leftover may
+ * join).
  */
 final readonly class TankPlan
 {
     /**
-     * @param list<array{person: int, round: int, finished: Quantity, carried: Quantity, fresh: Quantity, doneAfter: BigRational}> $loads in order; doneAfter is the share of the job
+     * @param list<array{person: int, round: int, finished: Quantity, carried: Quantity, fresh: Quantity,
+     *     doneAfter: BigRational}> $loads in order; doneAfter is the share of the job
      *        that is done when this round is empty
      */
-    private function __construct(public Quantity $total, public Quantity $tank, public int $people, public array $loads)
-    {
-    }
+    private function __construct(
+        public Quantity $total,
+        public Quantity $tank,
+        public int $people,
+        public array $loads,
+    ) {}
 
     /**
-     * @param Quantity $total finished mix for the job, @param Quantity|null $leftover of the very same mix, @param int $people who each carry such a tank
+     * @param Quantity $total finished mix for the job, @param Quantity|null $leftover of the very same mix, @param int
+     *     $people who each carry such a tank
      *
      * @throws \InvalidArgumentException when the tank holds nothing or nobody carries
      */
@@ -48,7 +54,13 @@ final readonly class TankPlan
                 $carry = $carry->minus($carried);
                 $rest = $rest->minus($finished);
                 $done = $done->plus($finished);
-                $filled[] = ['person' => $person, 'round' => $round, 'finished' => $finished, 'carried' => $carried, 'fresh' => $finished->minus($carried)];
+                $filled[] = [
+                    'person' => $person,
+                    'round' => $round,
+                    'finished' => $finished,
+                    'carried' => $carried,
+                    'fresh' => $finished->minus($carried),
+                ];
             }
             foreach ($filled as $load) {
                 $loads[] = $load + ['doneAfter' => $done->per($total)];
@@ -66,7 +78,11 @@ final readonly class TankPlan
     /** Mix that has to be made fresh. */
     public function fresh(): Quantity
     {
-        return array_reduce($this->loads, static fn (Quantity $sum, array $load): Quantity => $sum->plus($load['fresh']), Quantity::zero($this->total->unit));
+        return array_reduce(
+            $this->loads,
+            static fn(Quantity $sum, array $load): Quantity => $sum->plus($load['fresh']),
+            Quantity::zero($this->total->unit),
+        );
     }
 
     /** Weight of that much water on the back or the truck: a kilogram a litre. */

@@ -13,14 +13,15 @@ use Thicket\Methods\FactName;
 use Thicket\Methods\Situation;
 
 /**
- * The ground that gets the rate (handbook 2 "Strip or ring": treated area, not orchard area). What somebody measured goes first; of a strip the
- * share of the rows, 2 x each side / row spacing (worked case orchard-strip); else the whole patch.
+ * The ground that gets the rate (handbook 2 "Strip or ring": treated area, not orchard area). What somebody measured
+ * goes first; of a strip the share of the rows, 2 x each side / row spacing (worked case orchard-strip); else the whole
+ * patch.
  */
 final readonly class TreatedArea
 {
     /**
-     * What a spot spray wets: the share of the patch that the weed covers, else its plants times the ground one crown covers. Neither known: null,
-     * never the whole patch.
+     * What a spot spray wets: the share of the patch that the weed covers, else its plants times the ground one crown
+     * covers. Neither known: null, never the whole patch.
      */
     private static function ofSpots(Situation $situation, Candidate $candidate, ?Quantity $patch): ?Quantity
     {
@@ -42,10 +43,15 @@ final readonly class TreatedArea
     /** Ground under the crowns of so many plants of one height class. */
     public static function underCrowns(Node $coefficients, string $class, int $plants): Quantity
     {
-        return ($coefficients->node('crown')->node($class)->quantity('use') ?? throw new \LogicException('no crown.'))->times($plants);
+        return (
+            $coefficients->node('crown')->node($class)->quantity('use') ?? throw new \LogicException('no crown.')
+        )->times($plants);
     }
 
-    /** Ground that the weed covers, by a typed area or its cover class of coefficients.yaml; null where neither was told. */
+    /**
+     * Ground that the weed covers, by a typed area or its cover class of coefficients.yaml; null where neither was
+     * told.
+     */
     public static function covered(Situation $situation, Candidate $candidate, ?Quantity $patch): ?Quantity
     {
         $typed = $situation->quantity(FactName::TreatedArea);
@@ -71,7 +77,10 @@ final readonly class TreatedArea
     /** Height class that volumes of leaf sprays and crowns go by (handbook 9). */
     public static function crownClass(Situation $situation): string
     {
-        return self::classOfHeight($situation->quantity(FactName::Height) ?? $situation->tallestTallied() ?? $situation->target?->data->quantity('greatestHeight'));
+        return self::classOfHeight(
+            $situation->quantity(FactName::Height) ??
+                ($situation->tallestTallied() ?? $situation->target?->data->quantity('greatestHeight')),
+        );
     }
 
     /** @return string low where the height is not known */
@@ -84,7 +93,10 @@ final readonly class TreatedArea
         };
     }
 
-    /** @return Quantity|null null where a strip's share or the patch's area is not known: the whole orchard never stands in for it */
+    /**
+     * @return Quantity|null null where a strip's share or the patch's area is not known: the whole orchard never stands
+     * in for it
+     */
     public static function of(Situation $situation, Candidate $candidate, ?Quantity $patch): ?Quantity
     {
         $measured = $situation->quantity(FactName::TreatedArea);
@@ -94,7 +106,9 @@ final readonly class TreatedArea
         if ($candidate->isLeafSpray() && !$candidate->method->isOfArea()) {
             return self::ofSpots($situation, $candidate, $patch);
         }
-        $inRows = $candidate->method->isInRows() || ($candidate->goesOn('soil') && $situation->word(FactName::Setting) === 'orchard');
+        $inRows =
+            $candidate->method->isInRows() ||
+            ($candidate->goesOn('soil') && $situation->word(FactName::Setting) === 'orchard');
         if (!$inRows || $patch === null) {
             return $patch;
         }
@@ -108,7 +122,9 @@ final readonly class TreatedArea
         return $patch->times($share->isGreaterThan(1) ? 1 : $share);
     }
 
-    /** Share of an orchard that lies in strips along its rows: 2 x each side / row spacing (worked case orchard-strip). */
+    /**
+     * Share of an orchard that lies in strips along its rows: 2 x each side / row spacing (worked case orchard-strip).
+     */
     public static function shareOfRows(Quantity $rowSpacing, Quantity $side): BigRational
     {
         return $side->times(2)->per($rowSpacing);

@@ -9,8 +9,8 @@ use Thicket\Measure\Unit;
 use Thicket\Methods\Candidate;
 
 /**
- * Watering in as the cards of one tank ask it: how deep, on which ground, from when and until when after spraying (handbook 3 small sums, 4;
- * rulings J33: what works through the leaf has to dry first).
+ * Watering in as the cards of one tank ask it: how deep, on which ground, from when and until when after spraying
+ * (handbook 3 small sums, 4; rulings J33: what works through the leaf has to dry first).
  */
 final readonly class Watering
 {
@@ -19,11 +19,16 @@ final readonly class Watering
      * @param Quantity|null $volume on the treated ground; null where depth or ground is not known
      * @param int $afterMinutes earliest by the cards, 0 where they name none
      * @param int|null $withinHours latest; null where the cards do not say
-     * @param int|null $dryHours that a leaf product of the same tank wants to stay dry; null where its card does not say
+     * @param int|null $dryHours that a leaf product of the same tank wants to stay dry; null where its card does not
+     *     say
      */
-    private function __construct(public ?Quantity $depth, public ?Quantity $volume, public int $afterMinutes, public ?int $withinHours, public ?int $dryHours)
-    {
-    }
+    private function __construct(
+        public ?Quantity $depth,
+        public ?Quantity $volume,
+        public int $afterMinutes,
+        public ?int $withinHours,
+        public ?int $dryHours,
+    ) {}
 
     /**
      * @param list<Candidate> $products of one tank
@@ -32,7 +37,10 @@ final readonly class Watering
      */
     public static function of(array $products, ?Quantity $ground): ?self
     {
-        $watered = array_filter($products, static fn (Candidate $one): bool => $one->card?->details?->isWateredIn() === true);
+        $watered = array_filter(
+            $products,
+            static fn(Candidate $one): bool => $one->card?->details?->isWateredIn() === true,
+        );
         if ($watered === []) {
             return null;
         }
@@ -41,14 +49,17 @@ final readonly class Watering
             $its = $one->card?->details?->waterInDepth;
             $depth = $its !== null && ($depth === null || $its->isGreaterThan($depth)) ? $its : $depth;
         }
-        $numbers = static fn (string $name): array => array_filter(
-            array_map(static fn (Candidate $one): ?int => $one->card->details->numbers[$name] ?? null, $products),
+        $numbers = static fn(string $name): array => array_filter(
+            array_map(static fn(Candidate $one): ?int => $one->card->details->numbers[$name] ?? null, $products),
             is_int(...),
         );
         [$within, $after] = [$numbers('waterInHours'), $numbers('waterInAfterMinutes')];
         // what works through the soil alone has no leaf to dry on
-        $leaf = array_filter($products, static fn (Candidate $one): bool => $one->goesOn('leaf') && !in_array($one, $watered, true));
-        $dry = array_map(static fn (Candidate $one): ?int => $one->card?->rainfastHours, $leaf);
+        $leaf = array_filter(
+            $products,
+            static fn(Candidate $one): bool => $one->goesOn('leaf') && !in_array($one, $watered, true),
+        );
+        $dry = array_map(static fn(Candidate $one): ?int => $one->card?->rainfastHours, $leaf);
 
         return new self(
             $depth,
@@ -78,6 +89,8 @@ final readonly class Watering
     /** Whether it would have to be wet before it may be. */
     public function collides(): bool
     {
-        return $this->withinHours !== null && $this->dryHours !== null && max($this->dryHours * 60, $this->afterMinutes) > $this->withinHours * 60;
+        return $this->withinHours !== null &&
+            $this->dryHours !== null &&
+            max($this->dryHours * 60, $this->afterMinutes) > $this->withinHours * 60;
     }
 }

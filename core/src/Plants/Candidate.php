@@ -13,7 +13,11 @@ final readonly class Candidate
      * @param list<string> $conflicts
      * @param list<string> $unseen
      */
-    public function __construct(public string $speciesId, public float $share, public array $agrees, public array $conflicts, public array $unseen)
-    {
-    }
+    public function __construct(
+        public string $speciesId,
+        public float $share,
+        public array $agrees,
+        public array $conflicts,
+        public array $unseen,
+    ) {}
 }

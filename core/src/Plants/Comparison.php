@@ -14,11 +14,11 @@ final readonly class Comparison
 
     /**
      * @param list<Species> $species
-     * @param list<array{character: string, parts: float, states: list<array<string, string>|null>}> $rows parts is 0 to log2 of the number of species, in bits; states is frequency by state, empty where the file is silent, null where the plant has no such thing
+     * @param list<array{character: string, parts: float, states: list<array<string, string>|null>}> $rows parts is 0 to
+     *     log2 of the number of species, in bits; states is frequency by state, empty where the file is silent, null
+     *     where the plant has no such thing
      */
-    private function __construct(public array $species, public array $rows)
-    {
-    }
+    private function __construct(public array $species, public array $rows) {}
 
     /**
      * @param list<string> $ids
@@ -29,7 +29,11 @@ final readonly class Comparison
     {
         $ids = array_values(array_unique($ids));
         foreach ($ids as $id) {
-            $catalogue->hasSpecies($id) || throw Refused::at('/species', 'This species is not in the catalogue: ' . mb_strimwidth(mb_scrub($id), 0, 60) . '.');
+            $catalogue->hasSpecies($id) ||
+                throw Refused::at(
+                    '/species',
+                    'This species is not in the catalogue: ' . mb_strimwidth(mb_scrub($id), 0, 60) . '.',
+                );
         }
         if (count($ids) < 2 || count($ids) > self::MOST) {
             throw Refused::at('/species', 'Give two or three different species.');
@@ -40,15 +44,22 @@ final readonly class Comparison
         $rows = [];
         foreach ($catalogue->characters() as $character) {
             $name = $character->string('id');
-            $states = array_map(static fn (Species $s): ?array => array_key_exists($name, $table[$s->id()]['characters']) && $table[$s->id()]['characters'][$name] === null ? null : ($s->characters()[$name] ?? []), $species);
+            $states = array_map(
+                static fn(Species $s): ?array => array_key_exists($name, $table[$s->id()]['characters']) &&
+                $table[$s->id()]['characters'][$name] === null
+                    ? null
+                    : $s->characters()[$name] ?? [],
+                $species,
+            );
             if (array_filter($states) === []) {
                 continue;
             }
             // what one of them does not have at all, or where the file of one is silent, parts nothing for sure
-            $parts = in_array([], $states, true) || in_array(null, $states, true) ? 0.0 : round($key->parts($name, $ids), 4);
+            $parts =
+                in_array([], $states, true) || in_array(null, $states, true) ? 0.0 : round($key->parts($name, $ids), 4);
             $rows[] = ['character' => $name, 'parts' => $parts, 'states' => $states];
         }
-        usort($rows, static fn (array $a, array $b): int => $b['parts'] <=> $a['parts']);
+        usort($rows, static fn(array $a, array $b): int => $b['parts'] <=> $a['parts']);
 
         return new self($species, $rows);
     }

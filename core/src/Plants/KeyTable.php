@@ -11,7 +11,8 @@ use Thicket\Timing\MonthDay;
  * character, and when leaf, flower and fruit show. Plain arrays, so that opcode caching keeps them.
  *
  * @phpstan-type Described array{chance: list<float>, part: list<float>, entropy: float}
- * @phpstan-type Table array<string, array{characters: array<string, Described|null>, shows: array<string, array{string, string}|null>, burns: list<string>, zones: array{int, int}|null}>
+ * @phpstan-type Table array<string, array{characters: array<string, Described|null>, shows: array<string, array{string,
+ *     string}|null>, burns: list<string>, zones: array{int, int}|null}>
  */
 final readonly class KeyTable
 {
@@ -19,7 +20,10 @@ final readonly class KeyTable
     public const CHANCE = ['always' => 0.95, 'often' => 0.7, 'rarely' => 0.2, 'never' => 0.02];
     /** Of a character the file is silent on: about what any one state has on average. */
     public const UNDESCRIBED = 0.3;
-    /** Outside the zones it is hardy in a plant counts half (our guess): the zone weighs a name and never excludes it (handbook 1). */
+    /**
+     * Outside the zones it is hardy in a plant counts half (our guess): the zone weighs a name and never excludes it
+     * (handbook 1).
+     */
     public const OUT_OF_ZONE = 0.5;
     public const BURNING = ['poisonous', 'skin-burning-sap', 'skin-irritant', 'irritant-oil'];
 
@@ -33,7 +37,8 @@ final readonly class KeyTable
      * @param list<array<string, mixed>> $characters rows of characters.yaml
      * @param array<string, array<string, mixed>> $species files of core/data/species by id
      *
-     * @return Table by species; a character is null where the plant has no such thing, absent where the file is silent; shows is null all year
+     * @return Table by species; a character is null where the plant has no such thing, absent where the file is silent;
+     *     shows is null all year
      */
     public static function compile(array $characters, array $species): array
     {
@@ -47,9 +52,20 @@ final readonly class KeyTable
             $lacks = $file['lacks'] ?? [];
             $rows = [];
             foreach ($characters as $character) {
-                /** @var array{id: string, states: list<string>, only?: array{character: string, states: list<string>}} $character */
+                /**
+                 * @var array{id: string, states: list<string>,
+                 *     only?: array{character: string, states: list<string>}} $character
+                 */
                 $only = $character['only'] ?? null;
-                $has = $only === null || !isset($described[$only['character']]) || array_intersect($only['states'], array_keys(array_filter($described[$only['character']], static fn (string $f): bool => $f !== 'never'))) !== [];
+                $has =
+                    $only === null ||
+                    !isset($described[$only['character']]) ||
+                    array_intersect(
+                        $only['states'],
+                        array_keys(
+                            array_filter($described[$only['character']], static fn(string $f): bool => $f !== 'never'),
+                        ),
+                    ) !== [];
                 if (!$has || in_array($character['id'], $lacks, true)) {
                     $rows[$character['id']] = null;
                 } elseif (isset($described[$character['id']])) {
@@ -59,7 +75,12 @@ final readonly class KeyTable
             /** @var array{from: int, to: int}|null $hardiness */
             $hardiness = $file['hardiness'] ?? null;
             $zones = $hardiness === null ? null : [$hardiness['from'], $hardiness['to']];
-            $out[$id] = ['zones' => $zones, 'characters' => $rows, 'shows' => self::shows($file), 'burns' => array_values(array_intersect(self::BURNING, $hazards))];
+            $out[$id] = [
+                'zones' => $zones,
+                'characters' => $rows,
+                'shows' => self::shows($file),
+                'burns' => array_values(array_intersect(self::BURNING, $hazards)),
+            ];
         }
 
         return $out;
@@ -75,11 +96,17 @@ final readonly class KeyTable
     {
         $unknown = array_diff(array_keys($frequencies), $states);
         if ($unknown !== []) {
-            throw new \LogicException('No such state: ' . implode(', ', $unknown) . '; there are: ' . implode(', ', $states));
+            throw new \LogicException(
+                'No such state: ' . implode(', ', $unknown) . '; there are: ' . implode(', ', $states),
+            );
         }
-        $chance = array_map(static fn (string $state): float => (float) (self::CHANCE[$frequencies[$state] ?? 'never'] ?? throw new \LogicException("'{$frequencies[$state]}' is no frequency.")), $states);
+        $chance = array_map(
+            static fn(string $state): float => (float) (self::CHANCE[$frequencies[$state] ?? 'never'] ??
+                throw new \LogicException("'{$frequencies[$state]}' is no frequency.")),
+            $states,
+        );
         $sum = max(self::CHANCE['never'], array_sum($chance));
-        $part = array_map(static fn (float $one): float => $one / $sum, $chance);
+        $part = array_map(static fn(float $one): float => $one / $sum, $chance);
         $entropy = 0.0;
         foreach ($part as $p) {
             $entropy -= $p * log($p, 2);
@@ -91,20 +118,38 @@ final readonly class KeyTable
     /**
      * @param array<string, mixed> $file
      *
-     * @return array<string, array{string, string}|null> leaf, flower, fruit: catalogue days from and until; null all year or not known
+     * @return array<string, array{string, string}|null> leaf, flower, fruit: catalogue days from and until; null all
+     *     year or not known
      */
     private static function shows(array $file): array
     {
         /** @var array<string, string> $phenology */
-        $phenology = array_filter(is_array($file['phenology']) ? $file['phenology'] : [], static fn (mixed $day): bool => $day !== 'unknown');
+        $phenology = array_filter(
+            is_array($file['phenology']) ? $file['phenology'] : [],
+            static fn(mixed $day): bool => $day !== 'unknown',
+        );
         $leafy = ($file['evergreen'] ?? false) === true || $file['lifeCycle'] === 'biennial';
-        $leafFrom = $phenology['leafOut'] ?? $phenology['germination'] ?? null;
+        $leafFrom = $phenology['leafOut'] ?? ($phenology['germination'] ?? null);
         $flower = $phenology['flower'] ?? null;
-        $ripe = $phenology['fruitRipe'] ?? $phenology['seedShed'] ?? null;
+        $ripe = $phenology['fruitRipe'] ?? ($phenology['seedShed'] ?? null);
         $out = [
-            'leaf' => $leafy || $leafFrom === null || !isset($phenology['leafFall']) ? null : [$leafFrom, $phenology['leafFall']],
-            'flower' => $flower === null ? null : [$flower, $phenology['flowerEnd'] ?? self::bloomEnds($flower, $phenology['seedShed'] ?? null)],
-            'fruit' => $ripe === null ? null : [self::later($ripe, -self::FRUIT_BEFORE_RIPE_DAYS), isset($phenology['seedShed']) ? self::later($phenology['seedShed'], self::FRUIT_BEFORE_RIPE_DAYS) : self::later($ripe, self::FRUIT_DAYS)],
+            'leaf' =>
+                $leafy || $leafFrom === null || !isset($phenology['leafFall'])
+                    ? null
+                    : [$leafFrom, $phenology['leafFall']],
+            'flower' =>
+                $flower === null
+                    ? null
+                    : [$flower, $phenology['flowerEnd'] ?? self::bloomEnds($flower, $phenology['seedShed'] ?? null)],
+            'fruit' =>
+                $ripe === null
+                    ? null
+                    : [
+                        self::later($ripe, -self::FRUIT_BEFORE_RIPE_DAYS),
+                        isset($phenology['seedShed'])
+                            ? self::later($phenology['seedShed'], self::FRUIT_BEFORE_RIPE_DAYS)
+                            : self::later($ripe, self::FRUIT_DAYS),
+                    ],
         ];
         /** @var array<string, array{from: string, until: string}> $given */
         $given = $file['visible'] ?? [];

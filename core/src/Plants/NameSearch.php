@@ -7,26 +7,30 @@ namespace Thicket\Plants;
 use Thicket\Knowledge\Catalogue;
 
 /**
- * Finds species by any name or synonym, tolerant of spelling: names that begin with the words come first, then those that
- * hold them, then those within a slip of the pen: one wrong, missing or added letter for every four typed.
+ * Finds species by any name or synonym, tolerant of spelling: names that begin with the words come first, then those
+ * that hold them, then those within a slip of the pen: one wrong, missing or added letter for every four typed.
  */
 final readonly class NameSearch
 {
     private const LETTERS_PER_SLIP = 4;
 
-    public function __construct(private Catalogue $catalogue)
-    {
-    }
+    public function __construct(private Catalogue $catalogue) {}
 
-    /** @return list<array{species: string, name: string, closeness: int}> best first; name is the one that fitted, closeness 0 begins with, 1 holds, 2 and more slips */
+    /**
+     * @return list<array{species: string, name: string, closeness: int}> best first; name is the one that fitted,
+     * closeness 0 begins with, 1 holds, 2 and more slips
+     */
     public function find(string $typed): array
     {
         $found = [];
         foreach ($this->catalogue->allSpecies() as $species) {
             $best = self::closest($typed, $species->allNames());
-            $best === null || $found[] = ['species' => $species->id(), ...$best];
+            $best === null || ($found[] = ['species' => $species->id(), ...$best]);
         }
-        usort($found, static fn (array $a, array $b): int => [$a['closeness'], $a['name']] <=> [$b['closeness'], $b['name']]);
+        usort(
+            $found,
+            static fn(array $a, array $b): int => [$a['closeness'], $a['name']] <=> [$b['closeness'], $b['name']],
+        );
 
         return $found;
     }

@@ -16,21 +16,54 @@ final readonly class Phenology
 {
     /** Event that opens each stage, in order of the year, by life cycle. */
     private const STAGES = [
-        'woody' => ['leafOut' => 'leaf-out', 'fullLeaf' => 'full-leaf', 'flower' => 'flower', 'fruitRipe' => 'after-fruit', 'firstColour' => 'colour-change', 'leafFall' => 'dormant'],
+        'woody' => [
+            'leafOut' => 'leaf-out',
+            'fullLeaf' => 'full-leaf',
+            'flower' => 'flower',
+            'fruitRipe' => 'after-fruit',
+            'firstColour' => 'colour-change',
+            'leafFall' => 'dormant',
+        ],
         'evergreen' => ['leafOut' => 'new-soft-flush', 'fullLeaf' => 'full-leaf'],
-        'herb' => ['leafOut' => 'shoot-emergence', 'fullLeaf' => 'vegetative', 'bud' => 'bud', 'flower' => 'flower', 'seedShed' => 'seed', 'autumnRegrowth' => 'autumn-regrowth', 'leafFall' => 'dormant'],
-        'annual' => ['germination' => 'seedling', 'fullLeaf' => 'vegetative', 'bud' => 'bud', 'flower' => 'flower', 'seedShed' => 'seed-set', 'leafFall' => 'dead'],
-        'biennial' => ['autumnRegrowth' => 'rosette', 'bolt' => 'bolting', 'flower' => 'flower', 'seedShed' => 'seed', 'leafFall' => 'dead'],
-        'grass' => ['leafOut' => 'tillering', 'boot' => 'boot', 'flower' => 'heading', 'seedShed' => 'seed', 'autumnRegrowth' => 'autumn-regrowth', 'leafFall' => 'dormant'],
+        'herb' => [
+            'leafOut' => 'shoot-emergence',
+            'fullLeaf' => 'vegetative',
+            'bud' => 'bud',
+            'flower' => 'flower',
+            'seedShed' => 'seed',
+            'autumnRegrowth' => 'autumn-regrowth',
+            'leafFall' => 'dormant',
+        ],
+        'annual' => [
+            'germination' => 'seedling',
+            'fullLeaf' => 'vegetative',
+            'bud' => 'bud',
+            'flower' => 'flower',
+            'seedShed' => 'seed-set',
+            'leafFall' => 'dead',
+        ],
+        'biennial' => [
+            'autumnRegrowth' => 'rosette',
+            'bolt' => 'bolting',
+            'flower' => 'flower',
+            'seedShed' => 'seed',
+            'leafFall' => 'dead',
+        ],
+        'grass' => [
+            'leafOut' => 'tillering',
+            'boot' => 'boot',
+            'flower' => 'heading',
+            'seedShed' => 'seed',
+            'autumnRegrowth' => 'autumn-regrowth',
+            'leafFall' => 'dormant',
+        ],
     ];
 
     /** How far the rule of thumb may be off (our guess), and a ground's own dates. */
     private const MARGIN_DAYS = 7;
     private const MARGIN_DAYS_SEEN = 3;
 
-    public function __construct(private Species $species, private SeasonShift $shift)
-    {
-    }
+    public function __construct(private Species $species, private SeasonShift $shift) {}
 
     /** Local day of a catalogue event in that year; null where the species file does not know it. */
     public function dayOf(string $event, int $year): ?\DateTimeImmutable
@@ -52,10 +85,12 @@ final readonly class Phenology
     }
 
     /**
-     * The stage expected on that day with its reason: since when and until when by the catalogue's dates at this ground, and
-     * which other stages are as likely within the margin (a week by rule of thumb, three days once somebody saw a date here).
+     * The stage expected on that day with its reason: since when and until when by the catalogue's dates at this
+     * ground, and which other stages are as likely within the margin (a week by rule of thumb, three days once somebody
+     * saw a date here).
      *
-     * @return array{stage: string, since: \DateTimeImmutable, until: \DateTimeImmutable|null, marginDays: int, couldBe: list<string>}|null
+     * @return array{stage: string, since: \DateTimeImmutable, until: \DateTimeImmutable|null, marginDays: int,
+     *     couldBe: list<string>}|null
      */
     public function estimateOn(\DateTimeImmutable $day): ?array
     {
@@ -64,12 +99,20 @@ final readonly class Phenology
             return null;
         }
         $margin = $this->marginDays();
-        $near = array_unique(array_filter([$this->stageOn($day->modify("-{$margin} days")), $span['stage'], $this->stageOn($day->modify("+{$margin} days"))]));
+        $near = array_unique(
+            array_filter([
+                $this->stageOn($day->modify("-{$margin} days")),
+                $span['stage'],
+                $this->stageOn($day->modify("+{$margin} days")),
+            ]),
+        );
 
         return $span + ['marginDays' => $margin, 'couldBe' => array_values(array_diff($near, [$span['stage']]))];
     }
 
-    /** @return list<\DateTimeImmutable> the days round a year on which another stage is expected, or the stream turns */
+    /**
+     * @return list<\DateTimeImmutable> the days round a year on which another stage is expected, or the stream turns
+     */
     public function turns(int $year): array
     {
         $days = [];
@@ -78,19 +121,26 @@ final readonly class Phenology
             foreach (array_keys(self::STAGES[$this->plan()]) as $event) {
                 $days[] = $this->dayOf($event, $of);
             }
-            $days = [...$days, $this->shift->local(MonthDay::parse('01-16'), $of), $this->turnsDown($of), $this->stops($of)];
+            $days = [
+                ...$days,
+                $this->shift->local(MonthDay::parse('01-16'), $of),
+                $this->turnsDown($of),
+                $this->stops($of),
+            ];
         }
 
         return array_values(array_filter($days));
     }
 
-    /** @return list<\DateTimeImmutable> the days round a year on which flowers may begin to be open, or surely are over */
+    /**
+     * @return list<\DateTimeImmutable> the days round a year on which flowers may begin to be open, or surely are over
+     */
     public function flowerTurns(int $year): array
     {
         $days = [];
         foreach ([$year - 1, $year, $year + 1] as $of) {
             $span = $this->flowering($of);
-            $days = [...$days, ...($span === null ? [] : [$span['from'], $span['to']->modify('+1 day')])];
+            $days = [...$days, ...$span === null ? [] : [$span['from'], $span['to']->modify('+1 day')]];
         }
 
         return $days;
@@ -102,7 +152,7 @@ final readonly class Phenology
         $days = [];
         foreach ([$year - 1, $year, $year + 1] as $of) {
             $span = $this->fruiting($of);
-            $days = [...$days, ...($span === null ? [] : [$span['from'], $span['to']->modify('+1 day')])];
+            $days = [...$days, ...$span === null ? [] : [$span['from'], $span['to']->modify('+1 day')]];
         }
 
         return $days;
@@ -127,13 +177,19 @@ final readonly class Phenology
         return $since === null || $stage === null ? null : ['stage' => $stage, 'since' => $since, 'until' => $until];
     }
 
-    /** Days that flowers last where the file names no end (our guess): shrubs and trees four weeks, herbs till seed is shed or nine weeks. */
+    /**
+     * Days that flowers last where the file names no end (our guess): shrubs and trees four weeks, herbs till seed is
+     * shed or nine weeks.
+     */
     private const FLOWERS_WOODY_DAYS = 28;
     private const FLOWERS_HERB_DAYS = 63;
     /** Days that fruit hangs where nothing tells its end (our guess; on shrubs often well into winter). */
     private const FRUIT_DAYS = 90;
 
-    /** @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}|null when flowers may be open, at its widest: the margin counts on both sides */
+    /**
+     * @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}|null when flowers may be open, at its widest: the
+     * margin counts on both sides
+     */
     public function flowering(int $year): ?array
     {
         $from = $this->dayOf('flower', $year);
@@ -190,7 +246,9 @@ final readonly class Phenology
         $ripe = $this->dayOf('fruitRipe', $year);
         $early = 2 * $this->marginDays();
 
-        return $ripe === null ? null : ['from' => $ripe->modify("-{$early} days"), 'to' => $ripe->modify('+' . self::FRUIT_DAYS . ' days')];
+        return $ripe === null
+            ? null
+            : ['from' => $ripe->modify("-{$early} days"), 'to' => $ripe->modify('+' . self::FRUIT_DAYS . ' days')];
     }
 
     /**
@@ -208,7 +266,7 @@ final readonly class Phenology
                 $out[] = ['from' => $first, 'to' => $last < $first ? $this->shift->local($to, $of + 1) : $last];
             }
         }
-        usort($out, static fn (array $a, array $b): int => $a['from'] <=> $b['from']);
+        usort($out, static fn(array $a, array $b): int => $a['from'] <=> $b['from']);
 
         return $out;
     }
@@ -227,7 +285,11 @@ final readonly class Phenology
         $best = 'still';
         $latest = null;
         foreach ([Day::year($day) - 1, Day::year($day)] as $year) {
-            $turns = ['up' => $this->shift->local(MonthDay::parse('01-16'), $year), 'down' => $this->turnsDown($year), 'still' => $this->stops($year)];
+            $turns = [
+                'up' => $this->shift->local(MonthDay::parse('01-16'), $year),
+                'down' => $this->turnsDown($year),
+                'still' => $this->stops($year),
+            ];
             foreach ($turns as $flow => $start) {
                 if ($start <= $day && ($latest === null || $start >= $latest)) {
                     $latest = $start;
@@ -239,7 +301,10 @@ final readonly class Phenology
         return $best;
     }
 
-    /** The stream turns after flowering and fruiting, about midsummer: 15 July, where the late growing season begins (rulings J12). */
+    /**
+     * The stream turns after flowering and fruiting, about midsummer: 15 July, where the late growing season begins
+     * (rulings J12).
+     */
     private function turnsDown(int $year): \DateTimeImmutable
     {
         return $this->shift->local(MonthDay::parse('07-15'), $year);

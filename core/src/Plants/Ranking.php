@@ -12,15 +12,24 @@ final readonly class Ranking
 
     /**
      * @param list<Candidate> $candidates best first, the whole catalogue
-     * @param array{character: string, gain: float}|null $next the character that tells most, gain in bits; null when nothing parts them any more
-     * @param list<string> $unsafe handling classes stopped while a burning or poisonous candidate is in play (rulings J1)
+     * @param array{character: string, gain: float}|null $next the character that tells most, gain in bits; null when
+     *     nothing parts them any more
+     * @param list<string> $unsafe handling classes stopped while a burning or poisonous candidate is in play (rulings
+     *     J1)
      * @param list<string> $traps known mistakes that what was seen could be
-     * @param list<string> $hazards of candidates in play and of traps, before anything is confirmed; empty while nothing was seen
-     * @param array<string, float> $showing character => share of the candidates in play that have it on which it can be seen today
+     * @param list<string> $hazards of candidates in play and of traps, before anything is confirmed; empty while
+     *     nothing was seen
+     * @param array<string, float> $showing character => share of the candidates in play that have it on which it can be
+     *     seen today
      */
-    public function __construct(public array $candidates, public ?array $next, public array $unsafe, public array $traps, public array $hazards, public array $showing)
-    {
-    }
+    public function __construct(
+        public array $candidates,
+        public ?array $next,
+        public array $unsafe,
+        public array $traps,
+        public array $hazards,
+        public array $showing,
+    ) {}
 
     /** @return list<Candidate> */
     public function inPlay(): array
@@ -37,6 +46,6 @@ final readonly class Ranking
     {
         $least = self::IN_PLAY * ($candidates[0]->share ?? 0);
 
-        return array_values(array_filter($candidates, static fn (Candidate $c): bool => $c->share >= $least));
+        return array_values(array_filter($candidates, static fn(Candidate $c): bool => $c->share >= $least));
     }
 }

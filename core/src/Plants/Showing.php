@@ -10,8 +10,8 @@ use Thicket\Timing\MonthDay;
 use Thicket\Timing\SeasonShift;
 
 /**
- * Whether leaf, flower or fruit of a plant show on one day at one ground: its catalogue days moved by the season shift, with a
- * fortnight's grace on both sides. One object serves a whole ranking and remembers the days it has moved.
+ * Whether leaf, flower or fruit of a plant show on one day at one ground: its catalogue days moved by the season shift,
+ * with a fortnight's grace on both sides. One object serves a whole ranking and remembers the days it has moved.
  */
 final class Showing
 {
@@ -26,8 +26,12 @@ final class Showing
     /** @var array<string, bool> window => whether it holds today */
     private array $known = [];
 
-    public function __construct(private readonly SeasonShift $shift, private readonly \DateTimeImmutable $day, private readonly int $graceDays = self::GRACE_DAYS, private readonly ?int $zone = null)
-    {
+    public function __construct(
+        private readonly SeasonShift $shift,
+        private readonly \DateTimeImmutable $day,
+        private readonly int $graceDays = self::GRACE_DAYS,
+        private readonly ?int $zone = null,
+    ) {
         $this->today = self::number($day);
     }
 
@@ -52,7 +56,10 @@ final class Showing
         return $this->zone === null || $zones === null || ($this->zone >= $zones[0] && $this->zone <= $zones[1]);
     }
 
-    /** @param array{string, string}|null $window catalogue days from and until, over the turn of the year too; null shows all year */
+    /**
+     * @param array{string, string}|null $window catalogue days from and until, over the turn of the year too; null
+     * shows all year
+     */
     public function shows(?array $window): bool
     {
         return $window === null || ($this->known["{$window[0]}/{$window[1]}"] ??= $this->within($window));
@@ -62,15 +69,19 @@ final class Showing
     private function within(array $window): bool
     {
         $from = $this->local($window[0]) - $this->graceDays;
-        $length = (($this->local($window[1]) - $from) % self::YEAR_DAYS + self::YEAR_DAYS) % self::YEAR_DAYS + $this->graceDays;
-        $since = (($this->today - $from) % self::YEAR_DAYS + self::YEAR_DAYS) % self::YEAR_DAYS;
+        $length =
+            (((($this->local($window[1]) - $from) % self::YEAR_DAYS) + self::YEAR_DAYS) % self::YEAR_DAYS) +
+            $this->graceDays;
+        $since = ((($this->today - $from) % self::YEAR_DAYS) + self::YEAR_DAYS) % self::YEAR_DAYS;
 
         return $since <= $length;
     }
 
     private function local(string $monthDay): int
     {
-        return $this->moved[$monthDay] ??= self::number($this->shift->local(MonthDay::parse($monthDay), Day::year($this->day)));
+        return $this->moved[$monthDay] ??= self::number(
+            $this->shift->local(MonthDay::parse($monthDay), Day::year($this->day)),
+        );
     }
 
     private static function number(\DateTimeImmutable $day): int

@@ -9,8 +9,8 @@ use Thicket\Input\Refused;
 use Thicket\Knowledge\Catalogue;
 
 /**
- * What somebody saw of a plant: of each character one state, several (a vine with three and with five leaflets), or an open
- * answer, 'not-sure' or 'not-visible', which is neither for nor against (handbook 1).
+ * What somebody saw of a plant: of each character one state, several (a vine with three and with five leaflets), or an
+ * open answer, 'not-sure' or 'not-visible', which is neither for nor against (handbook 1).
  */
 final readonly class Sight
 {
@@ -22,9 +22,7 @@ final readonly class Sight
      * @param array<string, list<string>> $states character => states seen
      * @param array<string, string> $open character => open answer
      */
-    private function __construct(public array $states, public array $open)
-    {
-    }
+    private function __construct(public array $states, public array $open) {}
 
     /**
      * @param array<array-key, mixed> $seen character => state or list of states
@@ -44,16 +42,32 @@ final readonly class Sight
             $at = "{$pointer}/" . mb_strimwidth(mb_scrub($character), 0, 60);
             $list = array_values(array_unique(is_array($given) ? $given : [$given], SORT_REGULAR));
             if (!isset($known[$character])) {
-                $faults[] = ['pointer' => $at, 'message' => 'There is no such character; there are: ' . implode(', ', array_keys($known)) . '.'];
+                $faults[] = [
+                    'pointer' => $at,
+                    'message' => 'There is no such character; there are: ' . implode(', ', array_keys($known)) . '.',
+                ];
             } elseif ($list === [] || count($list) > self::MOST_STATES) {
-                $faults[] = ['pointer' => $at, 'message' => 'Give one state, or up to ' . self::MOST_STATES . ' where the plant shows several.'];
+                $faults[] = [
+                    'pointer' => $at,
+                    'message' => 'Give one state, or up to ' . self::MOST_STATES . ' where the plant shows several.',
+                ];
             } elseif (count($list) === 1 && in_array($list[0], self::OPEN_ANSWERS, true)) {
                 $open[$character] = (string) $list[0];
             } else {
-                $wrong = array_filter($list, static fn (mixed $state): bool => !is_string($state) || !in_array($state, $known[$character], true));
+                $wrong = array_filter(
+                    $list,
+                    static fn(mixed $state): bool => !is_string($state) || !in_array($state, $known[$character], true),
+                );
                 $both = array_intersect(array_filter($wrong, is_string(...)), self::OPEN_ANSWERS) !== [];
                 if ($wrong !== []) {
-                    $faults[] = ['pointer' => $at, 'message' => $both ? "'Not sure' stands alone: take it out, or the states." : 'This is not one of: ' . implode(', ', [...$known[$character], ...self::OPEN_ANSWERS]) . '.'];
+                    $faults[] = [
+                        'pointer' => $at,
+                        'message' => $both
+                            ? "'Not sure' stands alone: take it out, or the states."
+                            : 'This is not one of: ' .
+                                implode(', ', [...$known[$character], ...self::OPEN_ANSWERS]) .
+                                '.',
+                    ];
                 } else {
                     /** @var list<string> $list */
                     $states[$character] = $list;
@@ -92,7 +106,10 @@ final readonly class Sight
     /** @return array<string, string|list<string>> as it is kept and sent: one state plain, several as a list */
     public function toWire(): array
     {
-        return array_map(static fn (array $states): string|array => count($states) === 1 ? $states[0] : $states, $this->states) + $this->open;
+        return array_map(
+            static fn(array $states): string|array => count($states) === 1 ? $states[0] : $states,
+            $this->states,
+        ) + $this->open;
     }
 
     public function saw(string $character, string ...$any): bool

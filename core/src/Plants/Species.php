@@ -11,9 +11,7 @@ use Thicket\Timing\MonthDay;
 /** One species as the catalogue holds it. Facts not known are null or 'unknown', never filled in (rulings B10, B19). */
 final readonly class Species
 {
-    public function __construct(public Node $data)
-    {
-    }
+    public function __construct(public Node $data) {}
 
     public function id(): string
     {
@@ -79,19 +77,26 @@ final readonly class Species
     /** grass, sedge, rush, fern, conifer or broadleaf: what selective products tell apart (rulings J46). */
     public function plantKind(): string
     {
-        return $this->data->stringOr('plantKind', match (true) {
-            in_array($this->habit(), ['grass', 'reed'], true) => 'grass',
-            $this->habit() === 'sedge' => 'sedge',
-            $this->isConifer() => 'conifer',
-            default => 'broadleaf',
-        });
+        return $this->data->stringOr(
+            'plantKind',
+            match (true) {
+                in_array($this->habit(), ['grass', 'reed'], true) => 'grass',
+                $this->habit() === 'sedge' => 'sedge',
+                $this->isConifer() => 'conifer',
+                default => 'broadleaf',
+            },
+        );
     }
 
-    /** Whether bees and their kin visit its flowers: not those of grasses, sedges, conifers and catkins, where the file does not say. */
+    /**
+     * Whether bees and their kin visit its flowers: not those of grasses, sedges, conifers and catkins, where the file
+     * does not say.
+     */
     public function isVisitedByInsects(): bool
     {
-        $windborne = in_array($this->plantKind(), ['grass', 'sedge', 'rush', 'conifer', 'fern'], true)
-            || array_key_exists('catkin', $this->characters()['flower-form'] ?? []);
+        $windborne =
+            in_array($this->plantKind(), ['grass', 'sedge', 'rush', 'conifer', 'fern'], true) ||
+            array_key_exists('catkin', $this->characters()['flower-form'] ?? []);
 
         return $this->data->bool('insectFlowers', !$windborne);
     }
@@ -101,7 +106,10 @@ final readonly class Species
     {
         $forms = $this->characters()['growth-form'] ?? [];
 
-        return $this->isWoody() && isset($forms['creeping-mat']) && !in_array($forms['climbing'] ?? '', ['often', 'always'], true) && !isset($forms['upright']);
+        return $this->isWoody() &&
+            isset($forms['creeping-mat']) &&
+            !in_array($forms['climbing'] ?? '', ['often', 'always'], true) &&
+            !isset($forms['upright']);
     }
 
     public function isConifer(): bool
@@ -115,20 +123,23 @@ final readonly class Species
         return $this->yesNo('resproutsWhenCut');
     }
 
-    /** Woody plants that answer a cut with suckers: trees, shrubs and vines (rulings J42); brambles, which sucker too, have a season of their own. */
+    /**
+     * Woody plants that answer a cut with suckers: trees, shrubs and vines (rulings J42); brambles, which sucker too,
+     * have a season of their own.
+     */
     public function isRootSuckering(): bool
     {
         return $this->yesNo('rootSuckering') === true && $this->isWoody() && $this->treatmentClass() !== 'bramble';
     }
 
     /**
-     * How long leaves still carry to the roots (rulings J42): the earlier of 31 October and its own last green, of those that hold green late the
-     * later of the two.
+     * How long leaves still carry to the roots (rulings J42): the earlier of 31 October and its own last green, of
+     * those that hold green late the later of the two.
      */
     public function greenLeafEnd(): MonthDay
     {
         $usual = MonthDay::parse('10-31');
-        $own = $this->dayOf('greenLeafEnd') ?? $this->dayOf('leafFall') ?? $usual;
+        $own = $this->dayOf('greenLeafEnd') ?? ($this->dayOf('leafFall') ?? $usual);
         $later = $own->__toString() > $usual->__toString();
 
         return $this->data->bool('holdsGreenLate') === $later ? $own : $usual;
@@ -154,7 +165,9 @@ final readonly class Species
     public function isDeepRooted(): ?bool
     {
         return match ($this->data->node('root')->stringOr('depth', 'unknown')) {
-            'deep' => true, 'shallow' => false, default => null,
+            'deep' => true,
+            'shallow' => false,
+            default => null,
         };
     }
 
@@ -211,20 +224,34 @@ final readonly class Species
     {
         $phenology = $this->data->nodeOrEmpty('phenology');
 
-        return $phenology->has($event) && $phenology->string($event) !== 'unknown' ? MonthDay::parse($phenology->string($event)) : null;
+        return $phenology->has($event) && $phenology->string($event) !== 'unknown'
+            ? MonthDay::parse($phenology->string($event))
+            : null;
     }
 
-    /** @return list<array{MonthDay, MonthDay}>|null first and last catalogue day of each flush; null where seed sprouts at any time; empty where nobody knows */
+    /**
+     * @return list<array{MonthDay, MonthDay}>|null first and last catalogue day of each flush; null where seed sprouts
+     * at any time; empty where nobody knows
+     */
     public function germinations(): ?array
     {
         if (($this->data->data['germination'] ?? null) === 'any-time') {
             return null;
         }
 
-        return array_map(static fn (Node $span): array => [MonthDay::parse($span->string('from')), MonthDay::parse($span->string('to'))], array_values($this->data->nodes('germination')));
+        return array_map(
+            static fn(Node $span): array => [
+                MonthDay::parse($span->string('from')),
+                MonthDay::parse($span->string('to')),
+            ],
+            array_values($this->data->nodes('germination')),
+        );
     }
 
-    /** @return array{string, string}|null latitude and elevation in metres where its dates hold; null for 40 degrees and 200 m (rulings J44) */
+    /**
+     * @return array{string, string}|null latitude and elevation in metres where its dates hold; null for 40 degrees and
+     * 200 m (rulings J44)
+     */
     public function datesHoldAt(): ?array
     {
         $at = $this->data->nodeOrEmpty('datesHoldAt');
@@ -263,7 +290,12 @@ final readonly class Species
     {
         $out = [];
         foreach ($this->data->nodes('characters') as $name => $node) {
-            $out[(string) $name] = array_map(static fn (mixed $v): string => is_string($v) ? $v : throw new \LogicException("{$node->where} holds no frequency."), self::keyed($node->data));
+            $out[(string) $name] = array_map(
+                static fn(mixed $v): string => is_string($v)
+                    ? $v
+                    : throw new \LogicException("{$node->where} holds no frequency."),
+                self::keyed($node->data),
+            );
         }
 
         return $out;

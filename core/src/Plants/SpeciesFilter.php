@@ -15,9 +15,7 @@ final readonly class SpeciesFilter
     /** A month is judged on these days; one is enough. */
     private const DAYS = [5, 15, 25];
 
-    public function __construct(private Catalogue $catalogue)
-    {
-    }
+    public function __construct(private Catalogue $catalogue) {}
 
     /**
      * @param int|null $month 1 to 12
@@ -25,23 +23,52 @@ final readonly class SpeciesFilter
      *
      * @return list<Species> in order of name, or of closeness where a name was typed
      */
-    public function find(?string $name, ?string $habit, ?string $setting, ?int $month, string $showing = 'flower', ?SeasonShift $shift = null): array
-    {
-        $all = $name === null ? $this->catalogue->allSpecies() : array_map(fn (array $hit): Species => $this->catalogue->species($hit['species']), (new NameSearch($this->catalogue))->find($name));
-        $days = $month === null ? [] : array_map(static fn (int $day): Showing => new Showing($shift ?? SeasonShift::none(), Day::of(2001, $month, $day), 0), self::DAYS);
+    public function find(
+        ?string $name,
+        ?string $habit,
+        ?string $setting,
+        ?int $month,
+        string $showing = 'flower',
+        ?SeasonShift $shift = null,
+    ): array {
+        $all =
+            $name === null
+                ? $this->catalogue->allSpecies()
+                : array_map(
+                    fn(array $hit): Species => $this->catalogue->species($hit['species']),
+                    (new NameSearch($this->catalogue))->find($name),
+                );
+        $days =
+            $month === null
+                ? []
+                : array_map(
+                    static fn(int $day): Showing => new Showing(
+                        $shift ?? SeasonShift::none(),
+                        Day::of(2001, $month, $day),
+                        0,
+                    ),
+                    self::DAYS,
+                );
         $table = $this->catalogue->keyTable();
 
-        return array_values(array_filter($all, static function (Species $s) use ($habit, $setting, $days, $showing, $table): bool {
-            if (($habit !== null && $s->habit() !== $habit) || ($setting !== null && !in_array($setting, $s->data->strings('settings'), true))) {
-                return false;
-            }
-            $window = $table[$s->id()]['shows'][$showing] ?? null;
-            // a plant that never flowers or whose dates nobody knows is in no month; green all year is in every month
-            if ($days !== [] && $window === null && $showing !== 'leaf') {
-                return false;
-            }
+        return array_values(
+            array_filter($all, static function (Species $s) use ($habit, $setting, $days, $showing, $table): bool {
+                if (
+                    ($habit !== null && $s->habit() !== $habit) ||
+                    ($setting !== null && !in_array($setting, $s->data->strings('settings'), true))
+                ) {
+                    return false;
+                }
+                $window = $table[$s->id()]['shows'][$showing] ?? null;
+                // a plant that never flowers or whose dates nobody knows is in no month; green all year is in every
+                // month
+                if ($days !== [] && $window === null && $showing !== 'leaf') {
+                    return false;
+                }
 
-            return $days === [] || array_filter($days, static fn (Showing $day): bool => $day->shows($window)) !== [];
-        }));
+                return $days === [] ||
+                    array_filter($days, static fn(Showing $day): bool => $day->shows($window)) !== [];
+            }),
+        );
     }
 }

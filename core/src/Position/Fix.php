@@ -14,6 +14,5 @@ final readonly class Fix
         /** Horizontal dilution of precision; null where the receiver did not say. */
         public ?float $dilution = null,
         public ?int $satellites = null,
-    ) {
-    }
+    ) {}
 }

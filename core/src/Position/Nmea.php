@@ -14,15 +14,16 @@ final class Nmea
     /** Date of the last RMC, YYYY-MM-DD; GGA sentences carry the time of day only. */
     private ?string $date = null;
 
-    public function __construct(private readonly string $dateUntilKnown)
-    {
-    }
+    public function __construct(private readonly string $dateUntilKnown) {}
 
     /** @return array{kind: 'fix', fix: Fix}|array{kind: 'no-fix'|'broken'|'other'} */
     public function read(string $line): array
     {
         $line = trim($line);
-        if (preg_match('/^\$([A-Z]{2})([A-Z]{3}),([^*]*)\*([0-9A-Fa-f]{2})$/D', $line, $found) !== 1 || self::checksum($line) !== hexdec($found[4])) {
+        if (
+            preg_match('/^\$([A-Z]{2})([A-Z]{3}),([^*]*)\*([0-9A-Fa-f]{2})$/D', $line, $found) !== 1 ||
+            self::checksum($line) !== hexdec($found[4])
+        ) {
             return ['kind' => 'broken'];
         }
         $fields = explode(',', $found[3]);
@@ -52,7 +53,11 @@ final class Nmea
      */
     private function date(array $fields): array
     {
-        if (($fields[1] ?? '') === 'A' && preg_match('/^(\d\d)(\d\d)(\d\d)$/D', $fields[8] ?? '', $d) === 1 && checkdate((int) $d[2], (int) $d[1], 2000 + (int) $d[3])) {
+        if (
+            ($fields[1] ?? '') === 'A' &&
+            preg_match('/^(\d\d)(\d\d)(\d\d)$/D', $fields[8] ?? '', $d) === 1 &&
+            checkdate((int) $d[2], (int) $d[1], 2000 + (int) $d[3])
+        ) {
             $this->date = "20{$d[3]}-{$d[2]}-{$d[1]}";
 
             return ['kind' => 'other'];
@@ -73,17 +78,32 @@ final class Nmea
         }
         $latitude = self::degrees($fields[1] ?? '', 2, $fields[2] ?? '', 'N', 'S');
         $longitude = self::degrees($fields[3] ?? '', 3, $fields[4] ?? '', 'E', 'W');
-        if ($latitude === null || $longitude === null || preg_match('/^([01]\d|2[0-3])([0-5]\d)([0-5]\d(?:\.\d+)?)$/D', $fields[0] ?? '', $t) !== 1) {
+        if (
+            $latitude === null ||
+            $longitude === null ||
+            preg_match('/^([01]\d|2[0-3])([0-5]\d)([0-5]\d(?:\.\d+)?)$/D', $fields[0] ?? '', $t) !== 1
+        ) {
             return ['kind' => 'broken'];
         }
         $at = new \DateTimeImmutable(($this->date ?? $this->dateUntilKnown) . "T{$t[1]}:{$t[2]}:{$t[3]}Z");
 
-        return ['kind' => 'fix', 'fix' => new Fix([$longitude, $latitude], $at, is_numeric($fields[7] ?? '') ? (float) $fields[7] : null, ctype_digit($fields[6] ?? '') ? (int) $fields[6] : null)];
+        return [
+            'kind' => 'fix',
+            'fix' => new Fix(
+                [$longitude, $latitude],
+                $at,
+                is_numeric($fields[7] ?? '') ? (float) $fields[7] : null,
+                ctype_digit($fields[6] ?? '') ? (int) $fields[6] : null,
+            ),
+        ];
     }
 
     private static function degrees(string $text, int $digits, string $side, string $positive, string $negative): ?float
     {
-        if (preg_match("/^(\\d{{$digits}})([0-5]\\d(?:\\.\\d+)?)$/", $text, $parts) !== 1 || !in_array($side, [$positive, $negative], true)) {
+        if (
+            preg_match("/^(\\d{{$digits}})([0-5]\\d(?:\\.\\d+)?)$/", $text, $parts) !== 1 ||
+            !in_array($side, [$positive, $negative], true)
+        ) {
             return null;
         }
         $degrees = (int) $parts[1] + (float) $parts[2] / 60;

@@ -8,7 +8,9 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Methods\Outcome;
 
-/** A programme laid out for one stand: every job with its days, whether it can be done as things are, years and hours. */
+/**
+ * A programme laid out for one stand: every job with its days, whether it can be done as things are, years and hours.
+ */
 final readonly class Offer
 {
     public Outcome $outcome;
@@ -18,8 +20,12 @@ final readonly class Offer
      * @param array{int, int} $years of work and patrols, shortest and longest
      * @param bool $openEnded the seed lasts longer than any plan, or nobody knows how long (rulings J23)
      */
-    public function __construct(public Programme $programme, public array $steps, public array $years, public bool $openEnded)
-    {
+    public function __construct(
+        public Programme $programme,
+        public array $steps,
+        public array $years,
+        public bool $openEnded,
+    ) {
         $worst = Outcome::Fits;
         foreach ($steps as $step) {
             $worst = !$step->optional && $step->outcome->isWorseThan($worst) ? $step->outcome : $worst;
@@ -32,7 +38,10 @@ final readonly class Offer
         return !in_array($this->outcome, [Outcome::NotAllowed, Outcome::DoesNotSuit], true);
     }
 
-    /** @return array{low: Quantity, use: Quantity, high: Quantity, unreckoned: int} hours over all steps; those that cannot be reckoned are counted, not guessed */
+    /**
+     * @return array{low: Quantity, use: Quantity, high: Quantity, unreckoned: int} hours over all steps; those that
+     * cannot be reckoned are counted, not guessed
+     */
     public function hours(): array
     {
         $sum = [Quantity::zero(Unit::Hour), Quantity::zero(Unit::Hour), Quantity::zero(Unit::Hour)];

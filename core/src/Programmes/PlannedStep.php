@@ -14,11 +14,13 @@ final readonly class PlannedStep
 {
     /**
      * @param Row $row the board's row for this job on its first day
-     * @param Outcome $outcome of what counts for the plan: what the sequence itself answers, and what can only be seen on the day, set aside
+     * @param Outcome $outcome of what counts for the plan: what the sequence itself answers, and what can only be seen
+     *     on the day, set aside
      * @param list<Finding> $against the findings that shut the step, or that must still be seen to
      * @param array{Quantity, Quantity, Quantity}|null $hours low, use, high; null where they cannot be reckoned
      * @param bool $optional a programme stands without it
-     * @param bool $afterwards on what came back: how much that is, is not known yet, and the hours are those of the first time at most
+     * @param bool $afterwards on what came back: how much that is, is not known yet, and the hours are those of the
+     *     first time at most
      */
     public function __construct(
         public \DateTimeImmutable $from,
@@ -30,6 +32,5 @@ final readonly class PlannedStep
         public ?array $hours,
         public bool $optional,
         public bool $afterwards,
-    ) {
-    }
+    ) {}
 }

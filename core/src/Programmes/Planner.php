@@ -23,8 +23,8 @@ use Thicket\Timing\PreventerCalendar;
 use Thicket\Timing\WindowGrade;
 
 /**
- * Lays the programmes of the catalogue out for one stand (handbook 2, 4, 6: many jobs are sequences): each step on its next days,
- * judged by the same board on the first of them. A pure function of what it is given.
+ * Lays the programmes of the catalogue out for one stand (handbook 2, 4, 6: many jobs are sequences): each step on its
+ * next days, judged by the same board on the first of them. A pure function of what it is given.
  */
 final readonly class Planner
 {
@@ -39,9 +39,7 @@ final readonly class Planner
     /** A tool or a trained person can still be got. */
     private const CAN_BE_GOT = ['tool.missing', 'tool.nobody-cleared'];
 
-    public function __construct(private Catalogue $catalogue, private Schools $schools, private Shed $shed)
-    {
-    }
+    public function __construct(private Catalogue $catalogue, private Schools $schools, private Shed $shed) {}
 
     /** @return list<Offer> those that can be done first, of one verdict the shorter, then those without product */
     public function offers(Situation $situation): array
@@ -53,7 +51,24 @@ final readonly class Planner
                 $offers[] = $this->layOut($programme, $target, $situation);
             }
         }
-        usort($offers, static fn (Offer $a, Offer $b): int => [$b->canBeDone(), $b->programme->standsFirst($situation), $b->outcome->rank(), $a->years, $a->programme->usesProduct(), $a->programme->id()] <=> [$a->canBeDone(), $a->programme->standsFirst($situation), $a->outcome->rank(), $b->years, $b->programme->usesProduct(), $b->programme->id()]);
+        usort(
+            $offers,
+            static fn(Offer $a, Offer $b): int => [
+                $b->canBeDone(),
+                $b->programme->standsFirst($situation),
+                $b->outcome->rank(),
+                $a->years,
+                $a->programme->usesProduct(),
+                $a->programme->id(),
+            ] <=> [
+                $a->canBeDone(),
+                $a->programme->standsFirst($situation),
+                $a->outcome->rank(),
+                $b->years,
+                $b->programme->usesProduct(),
+                $b->programme->id(),
+            ],
+        );
 
         return $offers;
     }
@@ -69,7 +84,8 @@ final readonly class Planner
             if (!$this->isOfSchool($node)) {
                 continue;
             }
-            $earliest = $previous === null ? $situation->day : $previous->modify('+' . $node->int('afterDays', 0) . ' days');
+            $earliest =
+                $previous === null ? $situation->day : $previous->modify('+' . $node->int('afterDays', 0) . ' days');
             $first = null;
             $days = $node->bool('followsEach')
                 ? $this->following($laid, $node->int('afterDays', 0))
@@ -87,11 +103,16 @@ final readonly class Planner
             }
             $previous = $first ?? $previous;
         }
-        usort($steps, static fn (PlannedStep $a, PlannedStep $b): int => [$a->from, $a->note] <=> [$b->from, $b->note]);
+        usort($steps, static fn(PlannedStep $a, PlannedStep $b): int => [$a->from, $a->note] <=> [$b->from, $b->note]);
         $own = $programme->years() ?? [1, 1];
         $end = $steps === [] ? $situation->day : end($steps)->from;
 
-        return new Offer($programme, $steps, [$own[0], max($own[1], intdiv(max(0, Day::between($situation->day, $end)) + 364, 365))], $openEnded);
+        return new Offer(
+            $programme,
+            $steps,
+            [$own[0], max($own[1], intdiv(max(0, Day::between($situation->day, $end)) + 364, 365))],
+            $openEnded,
+        );
     }
 
     /**
@@ -99,8 +120,13 @@ final readonly class Planner
      *
      * @return list<array{\DateTimeImmutable, \DateTimeImmutable|null, int}>
      */
-    private function days(Node $node, Species $target, Situation $situation, \DateTimeImmutable $earliest, int $patrolYears): array
-    {
+    private function days(
+        Node $node,
+        Species $target,
+        Situation $situation,
+        \DateTimeImmutable $earliest,
+        int $patrolYears,
+    ): array {
         $years = $node->has('years') ? ($node->data['years'] === 'seed-bank' ? $patrolYears : $node->int('years')) : 1;
         if ($node->bool('flush')) {
             return $this->layings($node, $situation, $earliest, $years);
@@ -132,7 +158,7 @@ final readonly class Planner
      */
     private function following(array $days, int $after): array
     {
-        return array_map(static fn (array $day): array => [$day[0]->modify("+{$after} days"), null, $day[2]], $days);
+        return array_map(static fn(array $day): array => [$day[0]->modify("+{$after} days"), null, $day[2]], $days);
     }
 
     /** The season's own first day of the occurrence that a day lies in. */
@@ -140,7 +166,11 @@ final readonly class Planner
     {
         $best = null;
         foreach ([-1, 0] as $back) {
-            $day = $this->day($situation, [$node->string('from'), $node->stringOr('orFrom', '')], Day::year($in) + $back);
+            $day = $this->day(
+                $situation,
+                [$node->string('from'), $node->stringOr('orFrom', '')],
+                Day::year($in) + $back,
+            );
             $best = $day !== null && $day <= $in ? $day : $best;
         }
 
@@ -151,7 +181,13 @@ final readonly class Planner
     private function isOfSchool(Node $node): bool
     {
         foreach (array_keys($node->nodeOrEmpty('schools')->data) as $school) {
-            if (!in_array($this->schools->choice((string) $school), $node->node('schools')->strings((string) $school), true)) {
+            if (
+                !in_array(
+                    $this->schools->choice((string) $school),
+                    $node->node('schools')->strings((string) $school),
+                    true,
+                )
+            ) {
                 return false;
             }
         }
@@ -160,22 +196,51 @@ final readonly class Planner
     }
 
     /**
-     * When a preventer is laid: before each flush, and again inside one, by the card held, else a month before the flush (handbook 8 preventer-lead).
+     * When a preventer is laid: before each flush, and again inside one, by the card held, else a month before the
+     * flush (handbook 8 preventer-lead).
      *
      * @return list<array{\DateTimeImmutable, \DateTimeImmutable|null, int}>
      */
     private function layings(Node $node, Situation $situation, \DateTimeImmutable $earliest, int $years): array
     {
-        $flushes = array_merge(...array_map(static fn (int $year): array => $situation->phenology()?->flushes(Day::year($situation->day) + 2 * $year) ?? [], range(0, intdiv($years, 2) + 1)));
+        $flushes = array_merge(
+            ...array_map(
+                static fn(int $year): array => $situation
+                    ->phenology()
+                    ?->flushes(Day::year($situation->day) + 2 * $year) ?? [],
+                range(0, intdiv($years, 2) + 1),
+            ),
+        );
         $flushes = array_values(array_unique($flushes, SORT_REGULAR));
         $card = null;
         foreach ($this->shed->cards as $held) {
-            $card ??= $held->leadDays !== null && $held->lastingDays !== null && array_filter($node->strings('methods'), $held->allowsMethod(...)) !== [] ? $held : null;
+            $card ??=
+                $held->leadDays !== null &&
+                $held->lastingDays !== null &&
+                array_filter($node->strings('methods'), $held->allowsMethod(...)) !== []
+                    ? $held
+                    : null;
         }
         $until = $earliest->modify("+{$years} years");
-        $calendar = PreventerCalendar::of($flushes, $card->leadDays ?? self::USUAL_LEAD_DAYS, $card->lastingDays ?? self::USUAL_LASTING_DAYS, $card?->details->answers['leadInsideLasting'] ?? true, $earliest, $until, ($card->ceilings[0] ?? null)?->applications, $card->intervalDays ?? 0);
+        $calendar = PreventerCalendar::of(
+            $flushes,
+            $card->leadDays ?? self::USUAL_LEAD_DAYS,
+            $card->lastingDays ?? self::USUAL_LASTING_DAYS,
+            $card?->details->answers['leadInsideLasting'] ?? true,
+            $earliest,
+            $until,
+            ($card->ceilings[0] ?? null)?->applications,
+            $card->intervalDays ?? 0,
+        );
 
-        return array_map(static fn (Laying $l): array => [$l->earliest, $l->latest, 1 + intdiv(max(0, Day::between($earliest, $l->latest)), 365)], $calendar->layings);
+        return array_map(
+            static fn(Laying $l): array => [
+                $l->earliest,
+                $l->latest,
+                1 + intdiv(max(0, Day::between($earliest, $l->latest)), 365),
+            ],
+            $calendar->layings,
+        );
     }
 
     /** @return array{\DateTimeImmutable, \DateTimeImmutable|null} */
@@ -189,7 +254,11 @@ final readonly class Planner
         }
         $year = Day::year($earliest);
         foreach ([$year - 1, $year, $year + 1, $year + 2] as $of) {
-            $from = $this->day($situation, $node->has('from') ? [$node->string('from'), $node->stringOr('orFrom', '')] : [], $of);
+            $from = $this->day(
+                $situation,
+                $node->has('from') ? [$node->string('from'), $node->stringOr('orFrom', '')] : [],
+                $of,
+            );
             $to = $this->day($situation, array_filter([$node->stringOr('to', ''), $node->stringOr('before', '')]), $of);
             if ($from !== null && $to !== null && $to < $from) {
                 $to = $this->day($situation, array_filter([$node->stringOr('to', '')]), $of + 1);
@@ -217,12 +286,22 @@ final readonly class Planner
     {
         $careful = null;
         foreach ($node->strings('methods') as $method) {
-            $candidate = new Candidate($this->catalogue->method($method), null, null, $this->schools, $this->shed, $this->catalogue);
+            $candidate = new Candidate(
+                $this->catalogue->method($method),
+                null,
+                null,
+                $this->schools,
+                $this->shed,
+                $this->catalogue,
+            );
             foreach ([$earliest, $earliest->modify('+1 year')] as $around) {
                 $windows = SeasonWindows::for($situation->onDay($around), $candidate);
                 foreach ($windows->windows ?? [] as $window) {
                     $days = [max($window->first, $earliest), $window->last];
-                    if ($window->last >= $earliest && in_array($window->grade, [WindowGrade::Best, WindowGrade::Workable], true)) {
+                    if (
+                        $window->last >= $earliest &&
+                        in_array($window->grade, [WindowGrade::Best, WindowGrade::Workable], true)
+                    ) {
                         return $days;
                     }
                     $careful ??= $window->last >= $earliest && $window->grade === WindowGrade::WithCare ? $days : null;
@@ -255,8 +334,13 @@ final readonly class Planner
      *
      * @param list<PlannedStep> $before
      */
-    private function step(Node $node, Situation $situation, \DateTimeImmutable $from, ?\DateTimeImmutable $to, array $before): ?PlannedStep
-    {
+    private function step(
+        Node $node,
+        Situation $situation,
+        \DateTimeImmutable $from,
+        ?\DateTimeImmutable $to,
+        array $before,
+    ): ?PlannedStep {
         $then = $situation->onDay($from);
         $then = $node->bool('afterwards') ? $then->comeBack() : $then;
         $answers = $node->strings('answers');
@@ -265,12 +349,27 @@ final readonly class Planner
         foreach ($this->candidates($node, $then) as $candidate) {
             $row = Board::judge($then, $candidate);
             [$outcome, $against] = $this->counting($row, $answers);
-            // a card that is held and open goes before a typical active, a method named earlier before a better weighed one
+            // a card that is held and open goes before a typical active, a method named earlier before a better weighed
+            // one
             $open = !in_array($outcome, self::SHUT, true) ? 1 : 0;
-            $order = $node->bool('inOrder') && $open === 1 && array_filter($row->findings, static fn (Finding $f): bool => $f->code === 'tool.missing') === [] ? 100 - (int) array_search($candidate->method->id(), $node->strings('methods'), true) : 0;
-            $rank = [1000 * $open + 10 * $order + ($open === 1 && $candidate->card !== null ? 7 : 0) + $outcome->rank(), $last !== null && $candidate->active?->group() === $last ? 1 : 0];
+            $order =
+                $node->bool('inOrder') &&
+                $open === 1 &&
+                array_filter($row->findings, static fn(Finding $f): bool => $f->code === 'tool.missing') === []
+                    ? 100 - (int) array_search($candidate->method->id(), $node->strings('methods'), true)
+                    : 0;
+            $rank = [
+                1000 * $open + 10 * $order + ($open === 1 && $candidate->card !== null ? 7 : 0) + $outcome->rank(),
+                $last !== null && $candidate->active?->group() === $last ? 1 : 0,
+            ];
             // the worst outcome has the lowest rank; of equals, another group first, then the better weighed
-            if ($best === null || $rank[0] > $best['rank'][0] || ($rank[0] === $best['rank'][0] && ($rank[1] < $best['rank'][1] || ($rank[1] === $best['rank'][1] && $row->compareTo($best['row']) < 0)))) {
+            if (
+                $best === null ||
+                $rank[0] > $best['rank'][0] ||
+                ($rank[0] === $best['rank'][0] &&
+                    ($rank[1] < $best['rank'][1] ||
+                        ($rank[1] === $best['rank'][1] && $row->compareTo($best['row']) < 0)))
+            ) {
                 $best = ['rank' => $rank, 'row' => $row, 'outcome' => $outcome, 'against' => $against];
             }
         }
@@ -279,7 +378,17 @@ final readonly class Planner
             return null;
         }
 
-        return new PlannedStep($from, $to, $node->string('note'), $best['row'], $best['outcome'], $best['against'], Labour::of($situation, $best['row']->candidate)->range(), $optional, $node->bool('afterwards'));
+        return new PlannedStep(
+            $from,
+            $to,
+            $node->string('note'),
+            $best['row'],
+            $best['outcome'],
+            $best['against'],
+            Labour::of($situation, $best['row']->candidate)->range(),
+            $optional,
+            $node->bool('afterwards'),
+        );
     }
 
     /** @return list<Candidate> */
@@ -295,7 +404,10 @@ final readonly class Planner
             }
         }
         foreach (Board::candidates($situation, $this->catalogue, $this->schools, $this->shed) as $candidate) {
-            if (in_array($candidate->method->id(), $methods, true) && ($actives === [] || in_array($candidate->active?->id(), $actives, true))) {
+            if (
+                in_array($candidate->method->id(), $methods, true) &&
+                ($actives === [] || in_array($candidate->active?->id(), $actives, true))
+            ) {
                 $out[] = $candidate;
             }
         }
@@ -318,9 +430,11 @@ final readonly class Planner
             if ($finding->outcome === Outcome::Fits || in_array($finding->code, $answers, true)) {
                 continue;
             }
-            $softened = in_array($finding->outcome, self::SEEN_ON_THE_DAY, true) || in_array($finding->code, self::CAN_BE_GOT, true);
+            $softened =
+                in_array($finding->outcome, self::SEEN_ON_THE_DAY, true) ||
+                in_array($finding->code, self::CAN_BE_GOT, true);
             $outcome = $softened ? Outcome::WithCare : $finding->outcome;
-            $finding->outcome === Outcome::WithCare || $against[] = $finding;
+            $finding->outcome === Outcome::WithCare || ($against[] = $finding);
             $worst = $outcome->isWorseThan($worst) ? $outcome : $worst;
         }
         // a chemical step without an active has nothing to go with

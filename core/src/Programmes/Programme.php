@@ -9,14 +9,14 @@ use Thicket\Methods\FactName;
 use Thicket\Methods\Situation;
 use Thicket\Plants\Species;
 
-/** A sequence of jobs as core/data/programmes describes it: what it is for, its steps and how they follow each other. */
+/**
+ * A sequence of jobs as core/data/programmes describes it: what it is for, its steps and how they follow each other.
+ */
 final readonly class Programme
 {
     private const YOUNG_YEARS = 3;
 
-    public function __construct(public Node $data)
-    {
-    }
+    public function __construct(public Node $data) {}
 
     public function id(): string
     {
@@ -76,16 +76,28 @@ final readonly class Programme
     {
         $fits = $this->data->nodeOrEmpty('fits');
         $setting = $situation->word(FactName::Setting);
-        $lists = ['classes' => $target->treatmentClass(), 'habits' => $target->habit(), 'lifeCycles' => $target->lifeCycle(), 'settings' => $setting ?? ''];
+        $lists = [
+            'classes' => $target->treatmentClass(),
+            'habits' => $target->habit(),
+            'lifeCycles' => $target->lifeCycle(),
+            'settings' => $setting ?? '',
+        ];
         foreach ($lists as $name => $value) {
-            if ($fits->has($name) && !in_array($value, $fits->strings($name), true) && !($name === 'settings' && $setting === null)) {
+            if (
+                $fits->has($name) &&
+                !in_array($value, $fits->strings($name), true) &&
+                !($name === 'settings' && $setting === null)
+            ) {
                 return false;
             }
         }
         if ($fits->has('treeAge') && !in_array($this->treeAge($situation), [null, $fits->string('treeAge')], true)) {
             return false;
         }
-        $is = ['suckering' => $target->isRootSuckering() && !$target->mayCutFirst(), 'conifer' => $target->isConifer() && $target->resprouts() === false];
+        $is = [
+            'suckering' => $target->isRootSuckering() && !$target->mayCutFirst(),
+            'conifer' => $target->isConifer() && $target->resprouts() === false,
+        ];
         foreach ($is as $name => $value) {
             if (array_key_exists($name, $fits->data) && $fits->bool($name) !== $value) {
                 return false;

@@ -11,8 +11,8 @@ use Thicket\Mix\Active;
 use Thicket\Plants\Species;
 
 /**
- * What to wear and what to mind (handbook 5, rulings J6), never below the protective floor: by how the work is done, by all that is in the tank
- * (J41), by the plant. Codes; the sentences stand in lang/.
+ * What to wear and what to mind (handbook 5, rulings J6), never below the protective floor: by how the work is done, by
+ * all that is in the tank (J41), by the plant. Codes; the sentences stand in lang/.
  */
 final readonly class Cautions
 {
@@ -37,9 +37,7 @@ final readonly class Cautions
      * @param list<string> $cautions
      * @param list<string> $kit what must stand ready before the start (rulings J38)
      */
-    private function __construct(public array $wearing, public array $cautions, public array $kit)
-    {
-    }
+    private function __construct(public array $wearing, public array $cautions, public array $kit) {}
 
     /**
      * All that any product of a tank asks for (rulings J16).
@@ -51,10 +49,18 @@ final readonly class Cautions
         $wearing = $cautions = $kit = [];
         foreach ($products as $one) {
             $own = self::for($situation, $one);
-            [$wearing, $cautions, $kit] = [[...$wearing, ...$own->wearing], [...$cautions, ...$own->cautions], [...$kit, ...$own->kit]];
+            [$wearing, $cautions, $kit] = [
+                [...$wearing, ...$own->wearing],
+                [...$cautions, ...$own->cautions],
+                [...$kit, ...$own->kit],
+            ];
         }
 
-        return new self(array_values(array_unique($wearing)), array_values(array_unique($cautions)), array_values(array_unique($kit)));
+        return new self(
+            array_values(array_unique($wearing)),
+            array_values(array_unique($cautions)),
+            array_values(array_unique($kit)),
+        );
     }
 
     public static function for(Situation $situation, Candidate $candidate): self
@@ -65,27 +71,59 @@ final readonly class Cautions
         if ($candidate->method->usesProduct()) {
             $wearing = [...$wearing, 'chemical-gloves', 'eye-protection'];
             $cautions = [...$cautions, ...self::ofProducts($candidate)];
-            $kit = [...$kit, 'clean-water-10L', 'eyewash', 'soap-and-towels', 'spill-kit', 'label-on-site', 'spare-clothes'];
+            $kit = [
+                ...$kit,
+                'clean-water-10L',
+                'eyewash',
+                'soap-and-towels',
+                'spill-kit',
+                'label-on-site',
+                'spare-clothes',
+            ];
         } else {
             $wearing[] = 'work-gloves';
         }
-        foreach ([self::BY_WORK[$candidate->method->work()] ?? [[], []], self::BY_CLEARANCE[$candidate->method->clearance()] ?? [[], []]] as [$wear, $mind]) {
+        foreach (
+            [
+                self::BY_WORK[$candidate->method->work()] ?? [[], []],
+                self::BY_CLEARANCE[$candidate->method->clearance()] ?? [[], []],
+            ]
+            as [$wear, $mind]
+        ) {
             [$wearing, $cautions] = [[...$wearing, ...$wear], [...$cautions, ...$mind]];
         }
-        $cautions = [...$cautions, ...self::ofWay($candidate), ...($situation->word(FactName::Setting) === 'bed-lawn-paving' ? ['check-bought-plants'] : [])];
+        $cautions = [
+            ...$cautions,
+            ...self::ofWay($candidate),
+            ...$situation->word(FactName::Setting) === 'bed-lawn-paving' ? ['check-bought-plants'] : [],
+        ];
         [$wear, $mind] = self::ofPlant($situation->target);
 
-        return new self(array_values(array_unique([...$wearing, ...$wear])), array_values(array_unique([...$cautions, ...$mind])), array_values(array_unique($kit)));
+        return new self(
+            array_values(array_unique([...$wearing, ...$wear])),
+            array_values(array_unique([...$cautions, ...$mind])),
+            array_values(array_unique($kit)),
+        );
     }
 
     /** @return list<string> of every active in the tank */
     private static function ofProducts(Candidate $candidate): array
     {
-        $cautions = ['neat-product-worst', 'mix-outdoors', 'keep-out-till-dry', 'no-drift', 'no-saturated-soil', 'triple-rinse', 'no-food-containers', 'torn-glove', 'gloves-and-mask'];
+        $cautions = [
+            'neat-product-worst',
+            'mix-outdoors',
+            'keep-out-till-dry',
+            'no-drift',
+            'no-saturated-soil',
+            'triple-rinse',
+            'no-food-containers',
+            'torn-glove',
+            'gloves-and-mask',
+        ];
         foreach ($candidate->actives() as $active) {
             $cautions = [...$cautions, ...self::ofActive($active)];
         }
-        $candidate->carrier() === 'oil' && $cautions[] = 'oil-no-flame';
+        $candidate->carrier() === 'oil' && ($cautions[] = 'oil-no-flame');
 
         return $cautions;
     }
@@ -93,13 +131,16 @@ final readonly class Cautions
     /** @return list<string> */
     private static function ofWay(Candidate $candidate): array
     {
-        return array_keys(array_filter([
-            'standing-dead' => $candidate->how('girdle') || $candidate->method->work() === 'injection',
-            'locate-utilities' => $candidate->how('dig', 'drag'),
-            'pair-work' => $candidate->goesOn('stump') || ($candidate->how('girdle') && $candidate->method->usesProduct()),
-            'no-sideways-drops' => $candidate->method->isInRows(),
-            'low-pressure' => $candidate->goesOn('bark'),
-        ]));
+        return array_keys(
+            array_filter([
+                'standing-dead' => $candidate->how('girdle') || $candidate->method->work() === 'injection',
+                'locate-utilities' => $candidate->how('dig', 'drag'),
+                'pair-work' =>
+                    $candidate->goesOn('stump') || ($candidate->how('girdle') && $candidate->method->usesProduct()),
+                'no-sideways-drops' => $candidate->method->isInRows(),
+                'low-pressure' => $candidate->goesOn('bark'),
+            ]),
+        );
     }
 
     /** @return array{list<string>, list<string>} what to wear and what to mind */
@@ -108,11 +149,12 @@ final readonly class Cautions
         $wearing = $cautions = [];
         foreach ($target?->hazards() ?? ['unnamed'] as $hazard) {
             $cautions[] = "plant-{$hazard}";
-            in_array($hazard, self::BURNS_OR_POISONS, true) && $wearing = [...$wearing, 'waterproof-gloves', 'eye-protection', 'all-skin-covered'];
-            in_array($hazard, self::PRICKS, true) && $wearing = [...$wearing, 'tough-gloves', 'eye-cover'];
+            in_array($hazard, self::BURNS_OR_POISONS, true) &&
+                ($wearing = [...$wearing, 'waterproof-gloves', 'eye-protection', 'all-skin-covered']);
+            in_array($hazard, self::PRICKS, true) && ($wearing = [...$wearing, 'tough-gloves', 'eye-cover']);
         }
-        $target?->fragmentsRegrow() === true && $cautions[] = 'plant-fragments-root';
-        $target?->seedsRipenAfterCutting() === true && $cautions[] = 'plant-seeds-ripen';
+        $target?->fragmentsRegrow() === true && ($cautions[] = 'plant-fragments-root');
+        $target?->seedsRipenAfterCutting() === true && ($cautions[] = 'plant-seeds-ripen');
 
         return [$wearing, $cautions];
     }
@@ -126,7 +168,7 @@ final readonly class Cautions
      */
     public static function ofJug(array $products): array
     {
-        $actives = array_merge(...array_map(static fn (Candidate $one): array => $one->actives(), $products));
+        $actives = array_merge(...array_map(static fn(Candidate $one): array => $one->actives(), $products));
 
         return array_values(array_unique(array_merge([], ...array_map(self::ofActive(...), $actives))));
     }
@@ -136,6 +178,9 @@ final readonly class Cautions
     {
         $look = $active->data->stringOr('neatLook', '');
 
-        return [...array_map(static fn (string $caution): string => "active-{$caution}", $active->data->strings('cautions')), ...($look === '' ? [] : ["neat-{$look}"])];
+        return [
+            ...array_map(static fn(string $caution): string => "active-{$caution}", $active->data->strings('cautions')),
+            ...$look === '' ? [] : ["neat-{$look}"],
+        ];
     }
 }

@@ -10,13 +10,23 @@ use Thicket\Methods\Situation;
 use Thicket\Plants\Species;
 
 /**
- * What becomes of what was pulled, dug or cut: by the plant and its state, never one sentence for all (rulings J61, handbook 5). Codes of steps;
- * the sentences stand in lang/.
+ * What becomes of what was pulled, dug or cut: by the plant and its state, never one sentence for all (rulings J61,
+ * handbook 5). Codes of steps; the sentences stand in lang/.
  */
 final readonly class Debris
 {
     private const SEEDING = ['seed', 'seed-set', 'fruit', 'after-fruit'];
-    private const POISONS = ['poisonous', 'skin-burning-sap', 'irritant-oil', 'poisonous-when-dry', 'toxic-to-stock', 'toxic-when-wilted', 'toxic-when-eaten', 'cyanide-former', 'nitrate-former'];
+    private const POISONS = [
+        'poisonous',
+        'skin-burning-sap',
+        'irritant-oil',
+        'poisonous-when-dry',
+        'toxic-to-stock',
+        'toxic-when-wilted',
+        'toxic-when-eaten',
+        'cyanide-former',
+        'nitrate-former',
+    ];
     private const NEVER_LIES = ['poisonous', 'skin-burning-sap', 'irritant-oil'];
 
     /** @return list<string> codes, the one for the pieces first */
@@ -40,17 +50,25 @@ final readonly class Debris
             return $codes;
         }
 
-        return [match (true) {
-            $target->isWoody() => $candidate->schools->choice('leave-or-bag') === 'haul-away' ? 'haul-away' : 'hang-roots-up',
-            $target->hasHazard(...self::POISONS) => 'herbs-out-of-stock',
-            default => $candidate->schools->choice('pulled-herbs') === 'lay-as-mulch' ? 'lay-herbs-as-mulch' : 'bag-or-dry-herbs',
-        }];
+        return [
+            match (true) {
+                $target->isWoody() => $candidate->schools->choice('leave-or-bag') === 'haul-away'
+                    ? 'haul-away'
+                    : 'hang-roots-up',
+                $target->hasHazard(...self::POISONS) => 'herbs-out-of-stock',
+                default => $candidate->schools->choice('pulled-herbs') === 'lay-as-mulch'
+                    ? 'lay-herbs-as-mulch'
+                    : 'bag-or-dry-herbs',
+            },
+        ];
     }
 
     private static function bearsSeed(Situation $situation, Species $target): bool
     {
         $fruiting = $situation->isYes(FactName::Fruiting);
 
-        return $fruiting ?? (in_array($situation->stage()[0] ?? '', self::SEEDING, true) || ($target->isWoody() && $situation->phenology()?->mayFruitOn($situation->day) === true));
+        return $fruiting ??
+            in_array($situation->stage()[0] ?? '', self::SEEDING, true) ||
+                ($target->isWoody() && $situation->phenology()?->mayFruitOn($situation->day) === true);
     }
 }

@@ -10,9 +10,12 @@ use Thicket\Methods\FactName;
 /** One limit for a reading taken on the spot; the limit itself is still allowed. */
 final readonly class StartLimit
 {
-    public function __construct(public FactName $fact, public bool $least, public Quantity $value, public string $source)
-    {
-    }
+    public function __construct(
+        public FactName $fact,
+        public bool $least,
+        public Quantity $value,
+        public string $source,
+    ) {}
 
     public function allows(Quantity $reading): bool
     {

@@ -21,9 +21,7 @@ final readonly class StartLimits
     private const CALM_METRES_PER_SECOND = '1';
 
     /** @param list<StartLimit> $limits */
-    private function __construct(public array $limits)
-    {
-    }
+    private function __construct(public array $limits) {}
 
     /** @param Species|null $target winter work on rosettes and evergreen vines has its own lower limit (rulings J12) */
     public static function for(Candidate $candidate, ?Species $target = null): self
@@ -34,10 +32,22 @@ final readonly class StartLimits
         $card = $candidate->card;
         $foliar = $candidate->isLeafSpray();
         $limits = [
-            self::stricter(FactName::WindSpeed, false, $foliar ? Quantity::of('4.5', Unit::MetrePerSecond) : null, $foliar ? $card?->windMost : null),
+            self::stricter(
+                FactName::WindSpeed,
+                false,
+                $foliar ? Quantity::of('4.5', Unit::MetrePerSecond) : null,
+                $foliar ? $card?->windMost : null,
+            ),
             self::coldest($candidate, $target),
             // vapour of volatile forms moves after basal and stump work too (rulings J3)
-            self::stricter(FactName::AirTemperature, false, $foliar || ($candidate->anyActive(static fn (Active $a): bool => $a->isVolatile())) ? Quantity::of(85, Unit::Fahrenheit) : null, $card?->hottest),
+            self::stricter(
+                FactName::AirTemperature,
+                false,
+                $foliar || $candidate->anyActive(static fn(Active $a): bool => $a->isVolatile())
+                    ? Quantity::of(85, Unit::Fahrenheit)
+                    : null,
+                $card?->hottest,
+            ),
         ];
 
         return new self(array_values(array_filter($limits)));
@@ -74,7 +84,9 @@ final readonly class StartLimits
             return self::stricter(FactName::AirTemperature, true, null, $card);
         }
         if (in_array($target?->treatmentClass(), ['biennial', 'evergreen-vine'], true)) {
-            return $card !== null ? new StartLimit(FactName::AirTemperature, true, $card, 'label-card') : new StartLimit(FactName::AirTemperature, true, Quantity::of(5, Unit::Celsius), 'rulings-J12');
+            return $card !== null
+                ? new StartLimit(FactName::AirTemperature, true, $card, 'label-card')
+                : new StartLimit(FactName::AirTemperature, true, Quantity::of(5, Unit::Celsius), 'rulings-J12');
         }
 
         return self::stricter(FactName::AirTemperature, true, Quantity::of(10, Unit::Celsius), $card);
@@ -86,8 +98,11 @@ final readonly class StartLimits
         if ($card === null) {
             return $typical === null ? null : new StartLimit($fact, $least, $typical, 'rulings-J3');
         }
-        $typicalIsStricter = $typical !== null && ($least ? $typical->isGreaterThan($card) : $typical->isLessThan($card));
+        $typicalIsStricter =
+            $typical !== null && ($least ? $typical->isGreaterThan($card) : $typical->isLessThan($card));
 
-        return $typicalIsStricter ? new StartLimit($fact, $least, $typical, 'rulings-J3') : new StartLimit($fact, $least, $card, 'label-card');
+        return $typicalIsStricter
+            ? new StartLimit($fact, $least, $typical, 'rulings-J3')
+            : new StartLimit($fact, $least, $card, 'label-card');
     }
 }

@@ -8,7 +8,10 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\Situation;
 use Thicket\Mix\MixNeed;
 
-/** The steps of a method as they hold for this plant, this school and this day: a step that would not be true is left out or told otherwise. */
+/**
+ * The steps of a method as they hold for this plant, this school and this day: a step that would not be true is left
+ * out or told otherwise.
+ */
 final readonly class Steps
 {
     /** @return list<string> codes */
@@ -16,14 +19,24 @@ final readonly class Steps
     {
         $out = [];
         foreach ($candidate->method->data->strings('steps') as $step) {
-            $out = [...$out, ...match ($step) {
-                'hang-or-bag', 'lay-as-mulch' => Debris::of($situation, $candidate),
-                // a ring of cuts as close as in the near-girdle leaves none
-                'leave-bark-bridges' => MixNeed::spacing($candidate)[1] === 'girth' && self::isNearGirdle($candidate) ? ['cuts-close-round'] : [$step],
-                // what forms no clone has no further stems of one
-                'every-stem' => $situation->target?->isRootSuckering() === true ? [$step] : ($situation->mostStemsPerClump() > 1 ? ['every-stem-of-clump'] : []),
-                default => [$step],
-            }];
+            $out = [
+                ...$out,
+                ...match ($step) {
+                    'hang-or-bag', 'lay-as-mulch' => Debris::of($situation, $candidate),
+                    // a ring of cuts as close as in the near-girdle leaves none
+                    'leave-bark-bridges' => MixNeed::spacing($candidate)[1] === 'girth' &&
+                    self::isNearGirdle($candidate)
+                        ? ['cuts-close-round']
+                        : [$step],
+                    // what forms no clone has no further stems of one
+                    'every-stem' => $situation->target?->isRootSuckering() === true
+                        ? [$step]
+                        : ($situation->mostStemsPerClump() > 1
+                            ? ['every-stem-of-clump']
+                            : []),
+                    default => [$step],
+                },
+            ];
         }
 
         return array_values(array_unique($out));
@@ -32,6 +45,8 @@ final readonly class Steps
     /** Cuts nearer than two to three inches of girth leave no bark to speak of (handbook 2 "Details that decide"). */
     private static function isNearGirdle(Candidate $candidate): bool
     {
-        return MixNeed::spacing($candidate)[0]->isLessThan(\Thicket\Measure\Quantity::of(2, \Thicket\Measure\Unit::Inch));
+        return MixNeed::spacing($candidate)[0]->isLessThan(
+            \Thicket\Measure\Quantity::of(2, \Thicket\Measure\Unit::Inch),
+        );
     }
 }

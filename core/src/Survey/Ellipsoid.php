@@ -15,9 +15,7 @@ final class Ellipsoid
     public const SEMI_MAJOR_METRES = 6378137.0;
     public const ECCENTRICITY_SQUARED = 0.00669437999014;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param array{float, float} $from
@@ -32,7 +30,7 @@ final class Ellipsoid
         $north = self::meridianRadius($middle) * deg2rad($to[1] - $from[1]) * cos($along / 2);
         $east = self::normalRadius($middle) * $along * cos($middle);
         // meridians draw together: the direction at the start differs from that in the middle by half their convergence
-        $bearing = atan2($east, $north) - $along * sin($middle) / 2;
+        $bearing = atan2($east, $north) - ($along * sin($middle)) / 2;
 
         return ['distance' => hypot($north, $east), 'bearing' => fmod(rad2deg($bearing) + 360, 360)];
     }
@@ -57,7 +55,7 @@ final class Ellipsoid
     {
         $w = 1 - self::ECCENTRICITY_SQUARED * sin($latitude) ** 2;
 
-        return self::SEMI_MAJOR_METRES * (1 - self::ECCENTRICITY_SQUARED) / $w ** 1.5;
+        return (self::SEMI_MAJOR_METRES * (1 - self::ECCENTRICITY_SQUARED)) / $w ** 1.5;
     }
 
     /** Radius of curvature across the meridian, metres; latitude in radians. */

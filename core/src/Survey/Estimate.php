@@ -8,12 +8,12 @@ namespace Thicket\Survey;
  * What sample plots say of a whole area: mean per square metre, its standard error, a two-sided 90 % interval, and how
  * many plots a wanted precision still needs. Floats by nature of statistics.
  *
- * With plots of one size this is the plain mean and its standard error s / sqrt(n). Plots cut by the edge count with the
- * area that lies inside: the ratio of sums, with the residuals y - R a in place of the deviations.
+ * With plots of one size this is the plain mean and its standard error s / sqrt(n). Plots cut by the edge count with
+ * the area that lies inside: the ratio of sums, with the residuals y - R a in place of the deviations.
  */
 final readonly class Estimate
 {
-    public const SHARE = 0.90;
+    public const SHARE = 0.9;
     private const MOST_PLOTS = 10_000;
 
     private function __construct(
@@ -27,8 +27,7 @@ final readonly class Estimate
         public ?float $area,
         /** Spread of one plot as a share of the mean; null where nothing was found or one plot stands alone. */
         public ?float $variation,
-    ) {
-    }
+    ) {}
 
     /**
      * @param list<float> $counts one a plot
@@ -52,11 +51,19 @@ final readonly class Estimate
         $spread = sqrt($squares / ($n - 1));
         $perPlot = array_sum($counts) / $n;
 
-        return new self($n, $mean, $spread / sqrt($n) / (array_sum($areas) / $n), $n - 1, $area, $perPlot > 0 ? $spread / $perPlot : null);
+        return new self(
+            $n,
+            $mean,
+            $spread / sqrt($n) / (array_sum($areas) / $n),
+            $n - 1,
+            $area,
+            $perPlot > 0 ? $spread / $perPlot : null,
+        );
     }
 
     /**
-     * Zones sampled apart: totals and variances add up; the degrees of freedom are those of a weighted sum of variances.
+     * Zones sampled apart: totals and variances add up; the degrees of freedom are those of a weighted sum of
+     * variances.
      *
      * @param list<self> $zones each with its area
      */
@@ -76,18 +83,27 @@ final readonly class Estimate
             }
             $own = ($zone->area * $zone->standardError) ** 2;
             $variance += $own;
-            $byFreedom += $own * $own / $zone->freedom;
+            $byFreedom += ($own * $own) / $zone->freedom;
         }
-        $plots = array_sum(array_map(static fn (self $z): int => $z->plots, $zones));
-        $freedom = $byFreedom > 0 ? $variance * $variance / $byFreedom : (float) max(1, $plots - count($zones));
+        $plots = array_sum(array_map(static fn(self $z): int => $z->plots, $zones));
+        $freedom = $byFreedom > 0 ? ($variance * $variance) / $byFreedom : (float) max(1, $plots - count($zones));
 
-        return new self($plots, $total / $area, $unknown ? null : sqrt($variance) / $area, $unknown ? null : $freedom, $area, null);
+        return new self(
+            $plots,
+            $total / $area,
+            $unknown ? null : sqrt($variance) / $area,
+            $unknown ? null : $freedom,
+            $area,
+            null,
+        );
     }
 
     /** Half the width of the 90 % interval, per square metre. */
     public function halfWidth(): ?float
     {
-        return $this->standardError === null || $this->freedom === null ? null : StudentT::quantile((1 + self::SHARE) / 2, $this->freedom) * $this->standardError;
+        return $this->standardError === null || $this->freedom === null
+            ? null
+            : StudentT::quantile((1 + self::SHARE) / 2, $this->freedom) * $this->standardError;
     }
 
     /** @return array{float, float}|null per square metre; nothing grows less than nought times */
@@ -113,7 +129,7 @@ final readonly class Estimate
             return null;
         }
         for ($n = 2; $n < self::MOST_PLOTS; ++$n) {
-            if (StudentT::quantile((1 + self::SHARE) / 2, $n - 1) * $this->variation / sqrt($n) <= $share) {
+            if ((StudentT::quantile((1 + self::SHARE) / 2, $n - 1) * $this->variation) / sqrt($n) <= $share) {
                 return $n;
             }
         }

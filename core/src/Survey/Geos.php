@@ -14,9 +14,7 @@ final class Geos
 {
     private const QUARTER_SEGMENTS = 16;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /** @param list<list<array{float, float}>> $rings closed, outer first */
     public static function polygon(array $rings): \GEOSGeometry
@@ -120,6 +118,8 @@ final class Geos
     private static function text(array $points): string
     {
         // 17 significant digits give every float back exactly
-        return '(' . implode(',', array_map(static fn (array $p): string => sprintf('%.17G %.17G', $p[0], $p[1]), $points)) . ')';
+        return '(' .
+            implode(',', array_map(static fn(array $p): string => sprintf('%.17G %.17G', $p[0], $p[1]), $points)) .
+            ')';
     }
 }

@@ -5,17 +5,15 @@ declare(strict_types=1);
 namespace Thicket\Survey;
 
 /**
- * A flat map of metres around a centre: azimuthal equidistant, x east and y north (rulings B23). Distances and buffers are
- * worked here; over 10 km from the centre the scale differs by less than one part in a million.
+ * A flat map of metres around a centre: azimuthal equidistant, x east and y north (rulings B23). Distances and buffers
+ * are worked here; over 10 km from the centre the scale differs by less than one part in a million.
  */
 final readonly class LocalPlane
 {
     private const STEPS = 6;
 
     /** @param array{float, float} $centre longitude, latitude */
-    public function __construct(public array $centre)
-    {
-    }
+    public function __construct(public array $centre) {}
 
     /** @param array{float, float, float, float} $box west, south, east, north */
     public static function ofBox(array $box): self
@@ -45,11 +43,17 @@ final readonly class LocalPlane
     public function position(array $metres): array
     {
         $latitude = deg2rad($this->centre[1]);
-        $perDegree = [deg2rad(Ellipsoid::normalRadius($latitude) * cos($latitude)), deg2rad(Ellipsoid::meridianRadius($latitude))];
+        $perDegree = [
+            deg2rad(Ellipsoid::normalRadius($latitude) * cos($latitude)),
+            deg2rad(Ellipsoid::meridianRadius($latitude)),
+        ];
         $guess = $this->centre;
         for ($step = 0; $step < self::STEPS; ++$step) {
             $reached = $this->metres($guess);
-            $guess = [$guess[0] + ($metres[0] - $reached[0]) / $perDegree[0], $guess[1] + ($metres[1] - $reached[1]) / $perDegree[1]];
+            $guess = [
+                $guess[0] + ($metres[0] - $reached[0]) / $perDegree[0],
+                $guess[1] + ($metres[1] - $reached[1]) / $perDegree[1],
+            ];
         }
 
         return [round($guess[0], 8), round($guess[1], 8)];

@@ -7,18 +7,16 @@ namespace Thicket\Survey;
 use Thicket\Input\Refused;
 
 /**
- * Reads an outline that somebody brings, mends what can only have one meaning and says so: a ring left open ('closed'), a
- * corner said twice ('repeated'), latitude first where only the swapped reading lies by the ground ('swapped'). What lies far
- * from the ground either way is refused.
+ * Reads an outline that somebody brings, mends what can only have one meaning and says so: a ring left open ('closed'),
+ * a corner said twice ('repeated'), latitude first where only the swapped reading lies by the ground ('swapped'). What
+ * lies far from the ground either way is refused.
  */
 final readonly class Mending
 {
     private const FAR_METRES = 100_000;
 
     /** @param list<string> $mended codes of what was mended */
-    private function __construct(public Outline $outline, public array $mended)
-    {
-    }
+    private function __construct(public Outline $outline, public array $mended) {}
 
     /**
      * @param array{float, float}|null $near the ground's position; null where it is not known
@@ -41,7 +39,7 @@ final readonly class Mending
                 $mended[] = 'closed';
             }
             for ($i = 1; $i < count($ring); ++$i) {
-                $ring[$i] === $ring[$i - 1] && $mended[] = 'repeated';
+                $ring[$i] === $ring[$i - 1] && ($mended[] = 'repeated');
             }
         }
 
@@ -57,7 +55,12 @@ final readonly class Mending
     public static function mustBeNear(array $position, array $near, string $pointer): void
     {
         if (!self::isNear($position, $near)) {
-            throw Refused::at($pointer, 'This lies ' . number_format(Ellipsoid::inverse($near, $position)['distance'] / 1000) . ' km from the ground; check the positions, or make a ground there.');
+            throw Refused::at(
+                $pointer,
+                'This lies ' .
+                    number_format(Ellipsoid::inverse($near, $position)['distance'] / 1000) .
+                    ' km from the ground; check the positions, or make a ground there.',
+            );
         }
     }
 
@@ -68,7 +71,9 @@ final readonly class Mending
     private static function isNear(array $position, array $near): bool
     {
         // the mid-latitude formula is meant for short ways; a degree is already too far
-        return abs($position[1] - $near[1]) < 2 && abs($position[0] - $near[0]) < 5 && Ellipsoid::inverse($near, $position)['distance'] <= self::FAR_METRES;
+        return abs($position[1] - $near[1]) < 2 &&
+            abs($position[0] - $near[0]) < 5 &&
+            Ellipsoid::inverse($near, $position)['distance'] <= self::FAR_METRES;
     }
 
     /**
@@ -88,9 +93,12 @@ final readonly class Mending
         if (self::isNear($as, $near) || !self::isNear([$as[1], $as[0]], $near)) {
             return null;
         }
-        $turn = static fn (mixed $p): mixed => is_array($p) && isset($p[0], $p[1]) ? [$p[1], $p[0]] : $p;
+        $turn = static fn(mixed $p): mixed => is_array($p) && isset($p[0], $p[1]) ? [$p[1], $p[0]] : $p;
 
-        return ['type' => 'Polygon', 'coordinates' => array_map(static fn (array $ring): array => array_map($turn, $ring), self::rings($json))];
+        return [
+            'type' => 'Polygon',
+            'coordinates' => array_map(static fn(array $ring): array => array_map($turn, $ring), self::rings($json)),
+        ];
     }
 
     /** @return list<array<array-key, mixed>> */
@@ -101,9 +109,13 @@ final readonly class Mending
         }
 
         return match ($json['type'] ?? null) {
-            'FeatureCollection' => self::rings(is_array($json['features'] ?? null) ? ($json['features'][0] ?? null) : null),
+            'FeatureCollection' => self::rings(
+                is_array($json['features'] ?? null) ? $json['features'][0] ?? null : null,
+            ),
             'Feature' => self::rings($json['geometry'] ?? null),
-            'Polygon' => array_values(array_filter(is_array($json['coordinates'] ?? null) ? $json['coordinates'] : [], is_array(...))),
+            'Polygon' => array_values(
+                array_filter(is_array($json['coordinates'] ?? null) ? $json['coordinates'] : [], is_array(...)),
+            ),
             default => [],
         };
     }

@@ -8,9 +8,9 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
 /**
- * The shortest way from one shape to another, with its direction. Two shapes that do not touch come nearest at a corner of
- * one of them, so corners of each against edges of the other, in a LocalPlane, find it; nought where they meet or one
- * lies in the other. Floats by nature of geometry; the distance is rounded to the centimetre.
+ * The shortest way from one shape to another, with its direction. Two shapes that do not touch come nearest at a corner
+ * of one of them, so corners of each against edges of the other, in a LocalPlane, find it; nought where they meet or
+ * one lies in the other. Floats by nature of geometry; the distance is rounded to the centimetre.
  */
 final readonly class Nearest
 {
@@ -18,8 +18,7 @@ final readonly class Nearest
         public Quantity $distance,
         /** Degrees clockwise from north, from the first shape to the second; null where they meet. */
         public ?float $bearing,
-    ) {
-    }
+    ) {}
 
     public static function between(Shape $from, Shape $to): self
     {
@@ -36,7 +35,11 @@ final readonly class Nearest
                     foreach ($edges as $line) {
                         $found = self::toLine($corner, $line);
                         if ($found['distance'] < $best['distance']) {
-                            $best = ['distance' => $found['distance']] + ($turned ? ['from' => $found['at'], 'to' => $corner] : ['from' => $corner, 'to' => $found['at']]);
+                            $best =
+                                ['distance' => $found['distance']] +
+                                ($turned
+                                    ? ['from' => $found['at'], 'to' => $corner]
+                                    : ['from' => $corner, 'to' => $found['at']]);
                         }
                     }
                 }
@@ -47,7 +50,10 @@ final readonly class Nearest
         }
         $bearing = rad2deg(atan2($best['to'][0] - $best['from'][0], $best['to'][1] - $best['from'][1]));
 
-        return new self(Quantity::of(number_format($best['distance'], 2, '.', ''), Unit::Metre), $best['distance'] < 0.005 ? null : fmod($bearing + 360, 360));
+        return new self(
+            Quantity::of(number_format($best['distance'], 2, '.', ''), Unit::Metre),
+            $best['distance'] < 0.005 ? null : fmod($bearing + 360, 360),
+        );
     }
 
     /**
@@ -63,7 +69,8 @@ final readonly class Nearest
     {
         [$dx, $dy] = [$b[0] - $a[0], $b[1] - $a[1]];
         $long = $dx * $dx + $dy * $dy;
-        $part = $long === 0.0 ? 0.0 : max(0.0, min(1.0, (($point[0] - $a[0]) * $dx + ($point[1] - $a[1]) * $dy) / $long));
+        $part =
+            $long === 0.0 ? 0.0 : max(0.0, min(1.0, (($point[0] - $a[0]) * $dx + ($point[1] - $a[1]) * $dy) / $long));
         $at = [$a[0] + $part * $dx, $a[1] + $part * $dy];
 
         return ['distance' => hypot($point[0] - $at[0], $point[1] - $at[1]), 'at' => $at];

@@ -21,9 +21,7 @@ final readonly class Outline
     private const COARSE_STEPS = 25;
 
     /** @param list<list<array{float, float}>> $rings outer ring first, each closed (first position again at the end) */
-    private function __construct(public array $rings)
-    {
-    }
+    private function __construct(public array $rings) {}
 
     /**
      * Reads a GeoJSON Polygon, a Feature of one, or a FeatureCollection of one feature.
@@ -35,7 +33,10 @@ final readonly class Outline
         if (is_array($json) && ($json['type'] ?? null) === 'FeatureCollection') {
             $features = $json['features'] ?? null;
             if (!is_array($features) || count($features) !== 1) {
-                throw Refused::at("{$pointer}/features", 'Give exactly one outline; this holds ' . (is_array($features) ? count($features) : 'none') . '.');
+                throw Refused::at(
+                    "{$pointer}/features",
+                    'Give exactly one outline; this holds ' . (is_array($features) ? count($features) : 'none') . '.',
+                );
             }
 
             return self::fromGeoJson(array_values($features)[0], "{$pointer}/features/0");
@@ -43,7 +44,12 @@ final readonly class Outline
         if (is_array($json) && ($json['type'] ?? null) === 'Feature') {
             return self::fromGeoJson($json['geometry'] ?? null, "{$pointer}/geometry");
         }
-        if (!is_array($json) || ($json['type'] ?? null) !== 'Polygon' || !is_array($json['coordinates'] ?? null) || $json['coordinates'] === []) {
+        if (
+            !is_array($json) ||
+            ($json['type'] ?? null) !== 'Polygon' ||
+            !is_array($json['coordinates'] ?? null) ||
+            $json['coordinates'] === []
+        ) {
             throw Refused::at($pointer, 'Give a GeoJSON Polygon (or a Feature of one).');
         }
         $rings = [];
@@ -53,7 +59,10 @@ final readonly class Outline
             $vertices += count($read);
         }
         if ($vertices > Shape::MOST_POSITIONS) {
-            throw Refused::at("{$pointer}/coordinates", 'An outline has at most ' . Shape::MOST_POSITIONS . ' corners; this has ' . $vertices . '.');
+            throw Refused::at(
+                "{$pointer}/coordinates",
+                'An outline has at most ' . Shape::MOST_POSITIONS . ' corners; this has ' . $vertices . '.',
+            );
         }
 
         self::mustBeSound($rings, "{$pointer}/coordinates");
@@ -86,8 +95,13 @@ final readonly class Outline
     public function coarse(): self
     {
         [$west, $south, $east, $north] = $this->box();
-        $simple = Geos::polygons(Geos::polygon([$this->rings[0]])->simplify(max($east - $west, $north - $south) / self::COARSE_STEPS, true));
-        $ring = array_map(static fn (array $p): array => [round($p[0], 6), round($p[1], 6)], $simple[0][0] ?? $this->rings[0]);
+        $simple = Geos::polygons(
+            Geos::polygon([$this->rings[0]])->simplify(max($east - $west, $north - $south) / self::COARSE_STEPS, true),
+        );
+        $ring = array_map(
+            static fn(array $p): array => [round($p[0], 6), round($p[1], 6)],
+            $simple[0][0] ?? $this->rings[0],
+        );
 
         return new self([$ring]);
     }
@@ -176,7 +190,7 @@ final readonly class Outline
             $last = $point;
         }
 
-        return $sum / 2 * $radius * $radius;
+        return ($sum / 2) * $radius * $radius;
     }
 
     /**
@@ -247,7 +261,8 @@ final readonly class Outline
     {
         $e = sqrt(Ellipsoid::ECCENTRICITY_SQUARED);
 
-        return (1 - Ellipsoid::ECCENTRICITY_SQUARED) * ($sine / (1 - Ellipsoid::ECCENTRICITY_SQUARED * $sine * $sine) - log((1 - $e * $sine) / (1 + $e * $sine)) / (2 * $e));
+        return (1 - Ellipsoid::ECCENTRICITY_SQUARED) *
+            ($sine / (1 - Ellipsoid::ECCENTRICITY_SQUARED * $sine * $sine) -
+                log((1 - $e * $sine) / (1 + $e * $sine)) / (2 * $e));
     }
-
 }

@@ -8,7 +8,10 @@ use Thicket\Input\Refused;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
-/** Cutting, joining and hollowing outlines. Corners stay exactly where they were: only an edge zone has new ones made by a width. */
+/**
+ * Cutting, joining and hollowing outlines. Corners stay exactly where they were: only an edge zone has new ones made by
+ * a width.
+ */
 final class OutlineEdit
 {
     /** Outlines that a walker meant to touch lie this near; a wider gap is refused. */
@@ -16,9 +19,7 @@ final class OutlineEdit
     /** Slivers smaller than this that a cut leaves are dropped. */
     private const LEAST_PIECE_SQUARE_METRES = 1.0;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * Both sides of a line through an outline, larger first.
@@ -43,9 +44,12 @@ final class OutlineEdit
             }
         }
         if (count($pieces) < 2) {
-            throw Refused::at('/line', 'The line does not cut this patch in two; begin and end it outside the outline.');
+            throw Refused::at(
+                '/line',
+                'The line does not cut this patch in two; begin and end it outside the outline.',
+            );
         }
-        usort($pieces, static fn (Outline $a, Outline $b): int => $b->area()->compareTo($a->area()));
+        usort($pieces, static fn(Outline $a, Outline $b): int => $b->area()->compareTo($a->area()));
 
         return $pieces;
     }
@@ -69,12 +73,22 @@ final class OutlineEdit
             foreach (array_slice($pieces, 1) as $piece) {
                 $metres = $metres->union(Geos::polygon(array_map($plane->allMetres(...), $piece)));
             }
-            $closed = Geos::polygons(Geos::buffer(Geos::buffer($metres, self::SNAP_METRES / 2), -self::SNAP_METRES / 2));
-            $pieces = array_map(static fn (array $rings): array => array_map($plane->allPositions(...), $rings), $closed);
+            $closed = Geos::polygons(
+                Geos::buffer(Geos::buffer($metres, self::SNAP_METRES / 2), -self::SNAP_METRES / 2),
+            );
+            $pieces = array_map(
+                static fn(array $rings): array => array_map($plane->allPositions(...), $rings),
+                $closed,
+            );
         }
         if (count($pieces) !== 1) {
             $gap = Nearest::between(Shape::ofOutline($outlines[0]), Shape::ofOutline($outlines[1]))->distance;
-            throw Refused::at('/patches', 'These patches do not touch (' . $gap->toWire()['value'] . ' m apart); one outline is one piece of ground.');
+            throw Refused::at(
+                '/patches',
+                'These patches do not touch (' .
+                    $gap->toWire()['value'] .
+                    ' m apart); one outline is one piece of ground.',
+            );
         }
 
         return Outline::trusted($pieces[0]);
@@ -108,7 +122,14 @@ final class OutlineEdit
         $whole = Geos::polygon(array_map($plane->allMetres(...), $outline->rings));
         $pieces = Geos::polygons(Geos::buffer($whole, -$width->in(Unit::Metre)->toFloat()));
         if (count($pieces) !== 1) {
-            throw Refused::at('/edgeWidth', $pieces === [] ? 'The patch is nowhere wide enough for that edge.' : 'That edge would leave a core in ' . count($pieces) . ' pieces; take a narrower edge, or split the patch.');
+            throw Refused::at(
+                '/edgeWidth',
+                $pieces === []
+                    ? 'The patch is nowhere wide enough for that edge.'
+                    : 'That edge would leave a core in ' .
+                        count($pieces) .
+                        ' pieces; take a narrower edge, or split the patch.',
+            );
         }
         $core = array_map($plane->allPositions(...), $pieces[0]);
         $edge = Geos::polygons(Geos::polygon($outline->rings)->difference(Geos::polygon($core)));

@@ -7,8 +7,9 @@ namespace Thicket\Survey;
 use Thicket\Measure\Quantity;
 
 /**
- * What was put on ground that several outlines share: the heaviest total on any spot of one patch, since a yearly ceiling holds for every spot and not
- * on the average (rulings J7). The patch is cut by each outline in turn; slivers of shared fences are left out.
+ * What was put on ground that several outlines share: the heaviest total on any spot of one patch, since a yearly
+ * ceiling holds for every spot and not on the average (rulings J7). The patch is cut by each outline in turn; slivers
+ * of shared fences are left out.
  */
 final readonly class Overlap
 {
@@ -16,9 +17,7 @@ final readonly class Overlap
     /** With more than these the totals are added up as if all lay on one spot, which only errs on the safe side. */
     private const MOST_CUTS = 12;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param list<array{outline: Outline, load: Quantity}> $loads amounts per area, all of one kind
@@ -28,7 +27,9 @@ final readonly class Overlap
     public static function heaviest(Outline $patch, array $loads): ?Quantity
     {
         $plane = LocalPlane::ofBox($patch->box());
-        $polygon = static fn (Outline $outline): \GEOSGeometry => Geos::polygon(array_map($plane->allMetres(...), $outline->rings));
+        $polygon = static fn(Outline $outline): \GEOSGeometry => Geos::polygon(
+            array_map($plane->allMetres(...), $outline->rings),
+        );
         $whole = $polygon($patch);
         /** @var list<array{shape: \GEOSGeometry, load: Quantity}> $reaching */
         $reaching = [];
@@ -43,7 +44,11 @@ final readonly class Overlap
         }
         $zero = Quantity::zero($reaching[0]['load']->unit);
         if (count($reaching) > self::MOST_CUTS) {
-            return array_reduce($reaching, static fn (Quantity $sum, array $one): Quantity => $sum->plus($one['load']), $zero);
+            return array_reduce(
+                $reaching,
+                static fn(Quantity $sum, array $one): Quantity => $sum->plus($one['load']),
+                $zero,
+            );
         }
         $spots = [['shape' => $whole, 'load' => $zero]];
         foreach ($reaching as $one) {
@@ -51,12 +56,19 @@ final readonly class Overlap
             foreach ($spots as $spot) {
                 $in = $spot['shape']->intersection($one['shape']);
                 $out = $spot['shape']->difference($one['shape']);
-                $in->area() >= self::LEAST_SQUARE_METRES && $cut[] = ['shape' => $in, 'load' => $spot['load']->plus($one['load'])];
-                $out->area() >= self::LEAST_SQUARE_METRES && $cut[] = ['shape' => $out, 'load' => $spot['load']];
+                $in->area() >= self::LEAST_SQUARE_METRES &&
+                    ($cut[] = ['shape' => $in, 'load' => $spot['load']->plus($one['load'])]);
+                $out->area() >= self::LEAST_SQUARE_METRES && ($cut[] = ['shape' => $out, 'load' => $spot['load']]);
             }
             $spots = $cut;
         }
 
-        return array_reduce($spots, static fn (Quantity $most, array $spot): Quantity => $spot['load']->isGreaterThan($most) ? $spot['load'] : $most, $zero);
+        return array_reduce(
+            $spots,
+            static fn(Quantity $most, array $spot): Quantity => $spot['load']->isGreaterThan($most)
+                ? $spot['load']
+                : $most,
+            $zero,
+        );
     }
 }

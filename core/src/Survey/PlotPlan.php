@@ -11,9 +11,9 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
 /**
- * Where to put sample plots inside an outline: at random, or on a square grid with a random start. The same seed gives the same
- * plots. Centres lie anywhere inside, so that the edge is sampled as the middle is; a plot cut by the edge carries the
- * area that lies inside, which the estimate uses.
+ * Where to put sample plots inside an outline: at random, or on a square grid with a random start. The same seed gives
+ * the same plots. Centres lie anywhere inside, so that the edge is sampled as the middle is; a plot cut by the edge
+ * carries the area that lies inside, which the estimate uses.
  */
 final class PlotPlan
 {
@@ -22,9 +22,7 @@ final class PlotPlan
     private const TRIES_PER_PLOT = 2000;
     private const STEPS_OF_CHANCE = 2 ** 53;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @return list<array{position: array{float, float}, inside: Quantity}> in the order to walk: west to east in strips
@@ -37,17 +35,32 @@ final class PlotPlan
         $whole = Geos::polygon(array_map($plane->allMetres(...), $outline->rings));
         $r = $radius->in(Unit::Metre)->toFloat();
         if ($plots * M_PI * $r * $r > $whole->area()) {
-            throw Refused::at('/plots', 'So many plots of that size are more than the whole patch; count it all instead.');
+            throw Refused::at(
+                '/plots',
+                'So many plots of that size are more than the whole patch; count it all instead.',
+            );
         }
         $random = new Randomizer(new PcgOneseq128XslRr64($seed));
-        $centres = $placement === 'random' ? self::random($whole, $plots, $r, $random) : self::systematic($whole, $plots, $random);
-        usort($centres, static fn (array $a, array $b): int => [floor($a[1] / (4 * $r)), $a[0]] <=> [floor($b[1] / (4 * $r)), $b[0]]);
+        $centres =
+            $placement === 'random'
+                ? self::random($whole, $plots, $r, $random)
+                : self::systematic($whole, $plots, $random);
+        usort(
+            $centres,
+            static fn(array $a, array $b): int => [floor($a[1] / (4 * $r)), $a[0]] <=> [floor($b[1] / (4 * $r)), $b[0]],
+        );
         $out = [];
         foreach ($centres as $centre) {
             // a circle drawn by its corners is a little too small; the share of it inside is what counts
             $circle = Geos::buffer(Geos::point($centre), $r);
             $share = $whole->intersection($circle)->area() / $circle->area();
-            $out[] = ['position' => $plane->position($centre), 'inside' => Quantity::of(number_format(min(1.0, $share) * M_PI * $r * $r, 2, '.', ''), Unit::SquareMetre)];
+            $out[] = [
+                'position' => $plane->position($centre),
+                'inside' => Quantity::of(
+                    number_format(min(1.0, $share) * M_PI * $r * $r, 2, '.', ''),
+                    Unit::SquareMetre,
+                ),
+            ];
         }
 
         return $out;
@@ -60,13 +73,20 @@ final class PlotPlan
         $out = [];
         for ($try = 0; count($out) < $plots && $try < $plots * self::TRIES_PER_PLOT; ++$try) {
             $point = [self::between($random, $west, $east), self::between($random, $south, $north)];
-            $apart = array_filter($out, static fn (array $o): bool => hypot($o[0] - $point[0], $o[1] - $point[1]) < 2 * $radius) === [];
+            $apart =
+                array_filter(
+                    $out,
+                    static fn(array $o): bool => hypot($o[0] - $point[0], $o[1] - $point[1]) < 2 * $radius,
+                ) === [];
             if ($apart && $whole->contains(Geos::point($point))) {
                 $out[] = $point;
             }
         }
         if (count($out) < $plots) {
-            throw Refused::at('/plots', 'Only ' . count($out) . ' plots of that size stand apart in this patch; take fewer or smaller ones.');
+            throw Refused::at(
+                '/plots',
+                'Only ' . count($out) . ' plots of that size stand apart in this patch; take fewer or smaller ones.',
+            );
         }
 
         return $out;
@@ -109,7 +129,7 @@ final class PlotPlan
 
     private static function between(Randomizer $random, float $least, float $most): float
     {
-        return $least + ($most - $least) * $random->getInt(0, self::STEPS_OF_CHANCE - 1) / self::STEPS_OF_CHANCE;
+        return $least + (($most - $least) * $random->getInt(0, self::STEPS_OF_CHANCE - 1)) / self::STEPS_OF_CHANCE;
     }
 
     /** @return array{float, float, float, float} */

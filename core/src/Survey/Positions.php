@@ -14,9 +14,7 @@ final class Positions
     /** No slip of a degree is that large. */
     private const NO_DEGREES = 1000;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @return array{float, float}
@@ -25,7 +23,12 @@ final class Positions
      */
     public static function one(mixed $position, string $pointer): array
     {
-        if (!is_array($position) || !isset($position[0], $position[1]) || !(is_int($position[0]) || is_float($position[0])) || !(is_int($position[1]) || is_float($position[1]))) {
+        if (
+            !is_array($position) ||
+            !isset($position[0], $position[1]) ||
+            !(is_int($position[0]) || is_float($position[0])) ||
+            !(is_int($position[1]) || is_float($position[1]))
+        ) {
             throw Refused::at($pointer, 'Give [longitude, latitude] in decimal degrees.');
         }
         [$lon, $lat] = [(float) $position[0], (float) $position[1]];
@@ -33,7 +36,15 @@ final class Positions
             throw Refused::at($pointer, 'Latitude and longitude look swapped: longitude comes first.');
         }
         if (is_finite($lon) && is_finite($lat) && max(abs($lon), abs($lat)) > self::NO_DEGREES) {
-            throw Refused::at($pointer, 'These are metres of a flat map (' . number_format($lon, 0, '.', '') . ', ' . number_format($lat, 0, '.', '') . '), such as UTM or EPSG:3857; export the file in WGS 84 (EPSG:4326), as longitude and latitude in degrees.');
+            throw Refused::at(
+                $pointer,
+                'These are metres of a flat map (' .
+                    number_format($lon, 0, '.', '') .
+                    ', ' .
+                    number_format($lat, 0, '.', '') .
+                    '), such as UTM or EPSG:3857; export the file in WGS 84 (EPSG:4326), as longitude and ' .
+                    'latitude in degrees.',
+            );
         }
         if (!is_finite($lon) || !is_finite($lat) || abs($lon) > 180 || abs($lat) > self::MOST_LATITUDE) {
             throw Refused::at($pointer, 'Longitude runs from -180 to 180, latitude from -85 to 85.');

@@ -8,15 +8,18 @@ use Thicket\Input\Refused;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
-/** What is drawn on a ground: a point (a well, one tree), a line (a stream, a path) or an outline (a pond, a planting). WGS 84, longitude first. */
+/**
+ * What is drawn on a ground: a point (a well, one tree), a line (a stream, a path) or an outline (a pond, a planting).
+ * WGS 84, longitude first.
+ */
 final readonly class Shape
 {
     public const MOST_POSITIONS = 5000;
 
-    /** @param list<list<array{float, float}>> $parts the point, the line, or the closed rings with the outer one first */
-    private function __construct(public string $type, public array $parts)
-    {
-    }
+    /**
+     * @param list<list<array{float, float}>> $parts the point, the line, or the closed rings with the outer one first
+     */
+    private function __construct(public string $type, public array $parts) {}
 
     /**
      * Reads a GeoJSON Point, LineString or Polygon, or a Feature of one.
@@ -25,7 +28,7 @@ final readonly class Shape
      */
     public static function fromGeoJson(mixed $json, string $pointer = ''): self
     {
-        $type = is_array($json) ? ($json['type'] ?? null) : null;
+        $type = is_array($json) ? $json['type'] ?? null : null;
         if (!is_array($json) || !in_array($type, ['Feature', 'Point', 'LineString', 'Polygon'], true)) {
             throw Refused::at($pointer, 'Give a GeoJSON Point, LineString or Polygon.');
         }
@@ -44,7 +47,10 @@ final readonly class Shape
             throw Refused::at($at, 'A line needs at least two different positions.');
         }
         if (count($line) > self::MOST_POSITIONS) {
-            throw Refused::at($at, 'A line has at most ' . self::MOST_POSITIONS . ' positions; this has ' . count($line) . '.');
+            throw Refused::at(
+                $at,
+                'A line has at most ' . self::MOST_POSITIONS . ' positions; this has ' . count($line) . '.',
+            );
         }
 
         return new self('LineString', [$line]);
@@ -58,9 +64,14 @@ final readonly class Shape
     /** @return array{type: string, coordinates: list<mixed>} GeoJSON */
     public function toGeoJson(): array
     {
-        return ['type' => $this->type, 'coordinates' => match ($this->type) {
-            'Point' => $this->parts[0][0], 'LineString' => $this->parts[0], default => $this->parts,
-        }];
+        return [
+            'type' => $this->type,
+            'coordinates' => match ($this->type) {
+                'Point' => $this->parts[0][0],
+                'LineString' => $this->parts[0],
+                default => $this->parts,
+            },
+        ];
     }
 
     /** @return array{float, float, float, float} west, south, east, north */

@@ -5,17 +5,15 @@ declare(strict_types=1);
 namespace Thicket\Survey;
 
 /**
- * Quantiles of the t distribution, for intervals from few plots. The distribution function is the incomplete beta function
- * by its continued fraction (textbook form); the quantile is found by halving. Floats; good to 1e-9.
+ * Quantiles of the t distribution, for intervals from few plots. The distribution function is the incomplete beta
+ * function by its continued fraction (textbook form); the quantile is found by halving. Floats; good to 1e-9.
  */
 final class StudentT
 {
     private const TINY = 1e-300;
     private const MOST_TERMS = 500;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * The t that a share of the distribution lies below.
@@ -26,7 +24,9 @@ final class StudentT
     public static function quantile(float $share, float $freedom): float
     {
         if ($share <= 0.5 || $share >= 1 || $freedom <= 0) {
-            throw new \InvalidArgumentException('The share lies between a half and one, degrees of freedom above nought.');
+            throw new \InvalidArgumentException(
+                'The share lies between a half and one, degrees of freedom above nought.',
+            );
         }
         [$low, $high] = [0.0, 1.0];
         while (self::below($high, $freedom) < $share) {
@@ -34,7 +34,7 @@ final class StudentT
         }
         for ($i = 0; $i < 100 && $high - $low > 1e-12 * $high; ++$i) {
             $middle = ($low + $high) / 2;
-            self::below($middle, $freedom) < $share ? $low = $middle : $high = $middle;
+            self::below($middle, $freedom) < $share ? ($low = $middle) : ($high = $middle);
         }
 
         return ($low + $high) / 2;
@@ -55,12 +55,20 @@ final class StudentT
         if ($x > ($a + 1) / ($a + $b + 2)) {
             return 1 - self::incompleteBeta(1 - $x, $b, $a);
         }
-        $front = exp(self::logGamma($a + $b) - self::logGamma($a) - self::logGamma($b) + $a * log($x) + $b * log(1 - $x)) / $a;
-        [$c, $d] = [1.0, 1 / (1 - ($a + $b) * $x / ($a + 1))];
+        $front =
+            exp(self::logGamma($a + $b) - self::logGamma($a) - self::logGamma($b) + $a * log($x) + $b * log(1 - $x)) /
+            $a;
+        [$c, $d] = [1.0, 1 / (1 - (($a + $b) * $x) / ($a + 1))];
         $fraction = $d;
         for ($m = 1; $m <= self::MOST_TERMS; ++$m) {
             $before = $fraction;
-            foreach ([$m * ($b - $m) * $x / (($a + 2 * $m - 1) * ($a + 2 * $m)), -($a + $m) * ($a + $b + $m) * $x / (($a + 2 * $m) * ($a + 2 * $m + 1))] as $term) {
+            foreach (
+                [
+                    ($m * ($b - $m) * $x) / (($a + 2 * $m - 1) * ($a + 2 * $m)),
+                    (-($a + $m) * ($a + $b + $m) * $x) / (($a + 2 * $m) * ($a + 2 * $m + 1)),
+                ]
+                as $term
+            ) {
                 $d = 1 / self::notNought(1 + $term * $d);
                 $c = self::notNought(1 + $term / $c);
                 $fraction *= $c * $d;
@@ -86,7 +94,8 @@ final class StudentT
             $shift += log($x);
         }
         $inverse = 1 / ($x * $x);
-        $series = (1 / 12 - $inverse * (1 / 360 - $inverse * (1 / 1260 - $inverse * (1 / 1680 - $inverse / 1188)))) / $x;
+        $series =
+            (1 / 12 - $inverse * (1 / 360 - $inverse * (1 / 1260 - $inverse * (1 / 1680 - $inverse / 1188)))) / $x;
 
         return ($x - 0.5) * log($x) - $x + log(2 * M_PI) / 2 + $series - $shift;
     }

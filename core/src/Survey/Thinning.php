@@ -7,8 +7,8 @@ namespace Thicket\Survey;
 use Thicket\Input\Refused;
 
 /**
- * Leaves positions out of a line that has more than a line may have (a receiver that wrote one every second), so that none
- * lies further off what is left than a receiver is wrong anyway. Douglas and Peucker's way, by GEOS.
+ * Leaves positions out of a line that has more than a line may have (a receiver that wrote one every second), so that
+ * none lies further off what is left than a receiver is wrong anyway. Douglas and Peucker's way, by GEOS.
  */
 final class Thinning
 {
@@ -18,9 +18,7 @@ final class Thinning
     /** Metres of a degree of latitude, and at most of one of longitude: the tolerance is never exceeded. */
     private const METRES_PER_DEGREE = 111_320;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param list<array{float, float}> $line longitude, latitude
@@ -37,6 +35,15 @@ final class Thinning
                 return ['line' => $thinned, 'metres' => $metres];
             }
         }
-        throw Refused::at('', 'A line has at most ' . Shape::MOST_POSITIONS . ' positions; this has ' . count($line) . ', and ' . count($thinned) . ' when thinned. Cut it in parts.');
+        throw Refused::at(
+            '',
+            'A line has at most ' .
+                Shape::MOST_POSITIONS .
+                ' positions; this has ' .
+                count($line) .
+                ', and ' .
+                count($thinned) .
+                ' when thinned. Cut it in parts.',
+        );
     }
 }

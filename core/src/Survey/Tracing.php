@@ -9,7 +9,10 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Position\Fix;
 
-/** Outlines from measures taken on the ground (handbook 6): a circle, length x width, legs by pace and compass, a walked track. */
+/**
+ * Outlines from measures taken on the ground (handbook 6): a circle, length x width, legs by pace and compass, a walked
+ * track.
+ */
 final class Tracing
 {
     private const CIRCLE_CORNERS = 64;
@@ -22,14 +25,14 @@ final class Tracing
     /** A traverse that ends further from its start than this share of its length was mismeasured. */
     private const WORST_MISCLOSURE = 0.05;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /** What somebody typed as a number of paces ("40", "40 paces"), as a length; null where it reads otherwise. */
     public static function paced(string $typed, Quantity $pace): ?Quantity
     {
-        return preg_match('/^\s*(\d{1,5}(?:\.\d{1,2})?)\s*(paces?)?\s*$/D', $typed, $paces) === 1 ? $pace->times($paces[1]) : null;
+        return preg_match('/^\s*(\d{1,5}(?:\.\d{1,2})?)\s*(paces?)?\s*$/D', $typed, $paces) === 1
+            ? $pace->times($paces[1])
+            : null;
     }
 
     /**
@@ -40,7 +43,7 @@ final class Tracing
     public static function circle(array $centre, Quantity $radius): Outline
     {
         $plane = new LocalPlane($centre);
-        $turn = 2 * M_PI / self::CIRCLE_CORNERS;
+        $turn = (2 * M_PI) / self::CIRCLE_CORNERS;
         // the corners stand a little outside the circle, so that the cut-off slices even out
         $out = $radius->in(Unit::Metre)->toFloat() * sqrt($turn / sin($turn));
         $ring = [];
@@ -64,7 +67,12 @@ final class Tracing
         [$l, $w] = [$length->in(Unit::Metre)->toFloat(), $width->in(Unit::Metre)->toFloat()];
         $along = [$l * sin($turn), $l * cos($turn)];
         $across = [$w * cos($turn), -$w * sin($turn)];
-        $ring = array_map($plane->position(...), [[0.0, 0.0], $along, [$along[0] + $across[0], $along[1] + $across[1]], $across]);
+        $ring = array_map($plane->position(...), [
+            [0.0, 0.0],
+            $along,
+            [$along[0] + $across[0], $along[1] + $across[1]],
+            $across,
+        ]);
 
         return Outline::trusted([[...$ring, $ring[0]]]);
     }
@@ -97,7 +105,10 @@ final class Tracing
             throw Refused::at('/legs', 'Three legs at least go round a patch.');
         }
         if ($miss > self::WORST_MISCLOSURE * $whole) {
-            throw Refused::at('/legs', 'The legs end ' . number_format($miss, 1) . ' m from where they began; check paces and bearings.');
+            throw Refused::at(
+                '/legs',
+                'The legs end ' . number_format($miss, 1) . ' m from where they began; check paces and bearings.',
+            );
         }
         $ring = [];
         foreach (array_slice($points, 0, -1) as $i => $point) {
@@ -105,7 +116,10 @@ final class Tracing
             $ring[] = $plane->position([$point[0] - $share * $at[0], $point[1] - $share * $at[1]]);
         }
 
-        return ['outline' => Outline::fromGeoJson(['type' => 'Polygon', 'coordinates' => [[...$ring, $ring[0]]]], '/legs'), 'misclosure' => Quantity::of(number_format($miss, 2, '.', ''), Unit::Metre)];
+        return [
+            'outline' => Outline::fromGeoJson(['type' => 'Polygon', 'coordinates' => [[...$ring, $ring[0]]]], '/legs'),
+            'misclosure' => Quantity::of(number_format($miss, 2, '.', ''), Unit::Metre),
+        ];
     }
 
     /**
@@ -134,7 +148,14 @@ final class Tracing
             $good[] = $fix;
         }
         if (count($good) < 3) {
-            throw Refused::at('/walk', 'Too few good positions (' . count($good) . ' of ' . count($fixes) . '); wait for a better fix and walk the edge again.');
+            throw Refused::at(
+                '/walk',
+                'Too few good positions (' .
+                    count($good) .
+                    ' of ' .
+                    count($fixes) .
+                    '); wait for a better fix and walk the edge again.',
+            );
         }
         $plane = new LocalPlane($good[0]->position);
         $points = [];
@@ -145,16 +166,25 @@ final class Tracing
                 $points[] = $point;
             }
         }
-        $line = count($points) > 2 ? Geos::points(Geos::line([...$points, $points[0]])->simplify(self::WALK_TOLERANCE_METRES, false)) : $points;
+        $line =
+            count($points) > 2
+                ? Geos::points(Geos::line([...$points, $points[0]])->simplify(self::WALK_TOLERANCE_METRES, false))
+                : $points;
         $ring = $plane->allPositions($line);
 
-        return ['outline' => Outline::fromGeoJson(['type' => 'Polygon', 'coordinates' => [$ring]], '/walk'), 'used' => count($good), 'weak' => $weak, 'jumps' => $jumps];
+        return [
+            'outline' => Outline::fromGeoJson(['type' => 'Polygon', 'coordinates' => [$ring]], '/walk'),
+            'used' => count($good),
+            'weak' => $weak,
+            'jumps' => $jumps,
+        ];
     }
 
     private static function isJump(Fix $from, Fix $to): bool
     {
         $seconds = max(1.0, (float) $to->at->format('U.u') - (float) $from->at->format('U.u'));
 
-        return Ellipsoid::inverse($from->position, $to->position)['distance'] / $seconds > self::FASTEST_METRES_PER_SECOND;
+        return Ellipsoid::inverse($from->position, $to->position)['distance'] / $seconds >
+            self::FASTEST_METRES_PER_SECOND;
     }
 }

@@ -21,8 +21,12 @@ final class Day
      */
     public static function parse(string $text): \DateTimeImmutable
     {
-        if (preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $text, $found) !== 1 || !checkdate((int) $found[2], (int) $found[3], (int) $found[1])
-            || $found[1] < 1900 || $found[1] > 2200) {
+        if (
+            preg_match('/^(\d{4})-(\d{2})-(\d{2})$/D', $text, $found) !== 1 ||
+            !checkdate((int) $found[2], (int) $found[3], (int) $found[1]) ||
+            $found[1] < 1900 ||
+            $found[1] > 2200
+        ) {
             throw UnreadableDate::day($text);
         }
 
@@ -44,8 +48,8 @@ final class Day
     public static function plusMonths(\DateTimeImmutable $day, int $months): \DateTimeImmutable
     {
         $month = (int) $day->format('n') - 1 + $months;
-        $year = self::year($day) + intdiv($month - (($month % 12) + 12) % 12, 12);
-        $month = (($month % 12) + 12) % 12 + 1;
+        $year = self::year($day) + intdiv($month - ((($month % 12) + 12) % 12), 12);
+        $month = ((($month % 12) + 12) % 12) + 1;
         $last = (int) self::of($year, $month, 1)->format('t');
 
         return self::of($year, $month, min((int) $day->format('j'), $last));

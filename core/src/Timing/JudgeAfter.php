@@ -20,8 +20,12 @@ final class JudgeAfter
     private const LATE_MONTHS = 24;
 
     /** @param bool $late what takes its two years: a girdle without product, a cactus sprayed */
-    public static function day(Species $species, \DateTimeImmutable $treated, SeasonShift $shift, bool $late = false): \DateTimeImmutable
-    {
+    public static function day(
+        Species $species,
+        \DateTimeImmutable $treated,
+        SeasonShift $shift,
+        bool $late = false,
+    ): \DateTimeImmutable {
         if (in_array($species->lifeCycle(), ['summer-annual', 'winter-annual', 'biennial'], true)) {
             return $treated->modify('+' . self::QUICK_DAYS . ' days');
         }

@@ -12,7 +12,11 @@ final readonly class Laying
     public const LOOK = 'look-first';
 
     /** @param string $kind first of its flush, repeat by that day, or look first and lay only if needed */
-    public function __construct(public string $kind, public \DateTimeImmutable $earliest, public \DateTimeImmutable $latest, public \DateTimeImmutable $worksFrom, public \DateTimeImmutable $coversUntil)
-    {
-    }
+    public function __construct(
+        public string $kind,
+        public \DateTimeImmutable $earliest,
+        public \DateTimeImmutable $latest,
+        public \DateTimeImmutable $worksFrom,
+        public \DateTimeImmutable $coversUntil,
+    ) {}
 }

@@ -6,7 +6,10 @@ namespace Thicket\Timing;
 
 use Thicket\Knowledge\Node;
 
-/** A span between two catalogue days as it falls at a ground, also over the turn of the year and in the south, where it lies six months on. */
+/**
+ * A span between two catalogue days as it falls at a ground, also over the turn of the year and in the south, where it
+ * lies six months on.
+ */
 final readonly class LocalSpans
 {
     /**

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Thicket\Timing;
 
-/** A day of the year without a year, as the catalogue writes it ("07-01"): northern, 40 degrees, 200 m (rulings J13). */
+/**
+ * A day of the year without a year, as the catalogue writes it ("07-01"): northern, 40 degrees, 200 m (rulings J13).
+ */
 final readonly class MonthDay
 {
-    private function __construct(public int $month, public int $day)
-    {
-    }
+    private function __construct(public int $month, public int $day) {}
 
     /** @param string $text MM-DD */
     public static function parse(string $text): self
@@ -20,7 +20,10 @@ final readonly class MonthDay
     /** @return self|null null where the text is no MM-DD */
     public static function tryParse(string $text): ?self
     {
-        return preg_match('/^(\d\d)-(\d\d)$/D', $text, $found) === 1 && checkdate((int) $found[1], (int) $found[2], 2000) ? new self((int) $found[1], (int) $found[2]) : null;
+        return preg_match('/^(\d\d)-(\d\d)$/D', $text, $found) === 1 &&
+            checkdate((int) $found[1], (int) $found[2], 2000)
+            ? new self((int) $found[1], (int) $found[2])
+            : null;
     }
 
     public function __toString(): string

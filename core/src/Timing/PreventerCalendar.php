@@ -5,31 +5,40 @@ declare(strict_types=1);
 namespace Thicket\Timing;
 
 /**
- * When a preventer is laid (rulings J48, handbook 4 back-scheduling): active before a flush begins, or during it before seedlings show, and again
- * when its lasting time ends inside a flush. Never more often than the card's number and interval; what stays open is told.
+ * When a preventer is laid (rulings J48, handbook 4 back-scheduling): active before a flush begins, or during it before
+ * seedlings show, and again when its lasting time ends inside a flush. Never more often than the card's number and
+ * interval; what stays open is told.
  */
 final readonly class PreventerCalendar
 {
     /**
      * @param list<Laying> $layings in order
-     * @param list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}> $unprotected parts of flushes that nothing covers
+     * @param list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}> $unprotected parts of flushes that nothing
+     *     covers
      */
-    private function __construct(public array $layings, public array $unprotected)
-    {
-    }
+    private function __construct(public array $layings, public array $unprotected) {}
 
     /**
      * @param list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}> $flushes in order; ends are included
      * @param int $lead days before it works
-     * @param int $lasting days it works, from the day it was laid where the lead counts inside, else from the day it works
+     * @param int $lasting days it works, from the day it was laid where the lead counts inside, else from the day it
+     *     works
      * @param bool $leadInside whether the lead counts inside the lasting time
      * @param \DateTimeImmutable $from first day that anything can be laid
      * @param \DateTimeImmutable $until last day planned for
      * @param int|null $most applications a year by the card; null where it gives none
      * @param int $interval least days between two layings by the card
      */
-    public static function of(array $flushes, int $lead, int $lasting, bool $leadInside, \DateTimeImmutable $from, \DateTimeImmutable $until, ?int $most = null, int $interval = 0): self
-    {
+    public static function of(
+        array $flushes,
+        int $lead,
+        int $lasting,
+        bool $leadInside,
+        \DateTimeImmutable $from,
+        \DateTimeImmutable $until,
+        ?int $most = null,
+        int $interval = 0,
+    ): self {
         $works = $leadInside ? max(0, $lasting - $lead) : $lasting;
         $layings = $unprotected = [];
         foreach ($flushes as $flush) {
@@ -44,16 +53,31 @@ final readonly class PreventerCalendar
             while ($open <= $flush['to']) {
                 $latest = $open->modify("-{$lead} days");
                 $last = $layings === [] ? null : $layings[count($layings) - 1]->latest;
-                $earliest = max($from, $last === null ? $from : $last->modify("+{$interval} days"), $latest->modify('-' . max(0, $works - 1) . ' days'));
+                $earliest = max(
+                    $from,
+                    $last === null ? $from : $last->modify("+{$interval} days"),
+                    $latest->modify('-' . max(0, $works - 1) . ' days'),
+                );
                 $day = max($latest, $earliest);
                 $active = $day->modify("+{$lead} days");
-                if (self::thatYear($layings, $day) >= ($most ?? PHP_INT_MAX) || $works === 0 || $active > $flush['to'] || $day > $until) {
+                if (
+                    self::thatYear($layings, $day) >= ($most ?? PHP_INT_MAX) ||
+                    $works === 0 ||
+                    $active > $flush['to'] ||
+                    $day > $until
+                ) {
                     $unprotected[] = ['from' => $open, 'to' => $flush['to']];
                     break;
                 }
-                $active > $open && $unprotected[] = ['from' => $open, 'to' => $active->modify('-1 day')];
+                $active > $open && ($unprotected[] = ['from' => $open, 'to' => $active->modify('-1 day')]);
                 $covered = $active->modify('+' . ($works - 1) . ' days');
-                $layings[] = new Laying($first && !self::follows($layings, $flush['from']) ? Laying::FIRST : Laying::REPEAT, min($earliest, $day), $day, $active, $covered);
+                $layings[] = new Laying(
+                    $first && !self::follows($layings, $flush['from']) ? Laying::FIRST : Laying::REPEAT,
+                    min($earliest, $day),
+                    $day,
+                    $active,
+                    $covered,
+                );
                 $open = $covered->modify('+1 day');
                 $first = false;
             }
@@ -77,7 +101,7 @@ final readonly class PreventerCalendar
     /** @param list<Laying> $layings */
     private static function thatYear(array $layings, \DateTimeImmutable $day): int
     {
-        return count(array_filter($layings, static fn (Laying $l): bool => Day::year($l->latest) === Day::year($day)));
+        return count(array_filter($layings, static fn(Laying $l): bool => Day::year($l->latest) === Day::year($day)));
     }
 
     /**

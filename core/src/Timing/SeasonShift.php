@@ -30,8 +30,7 @@ final readonly class SeasonShift
         public string $source,
         /** The rule of thumb before it is held within its limit; null where somebody's own date speaks. */
         private ?BigRational $ofPlace = null,
-    ) {
-    }
+    ) {}
 
     /**
      * @param string $latitude decimal degrees, south negative
@@ -40,14 +39,19 @@ final readonly class SeasonShift
     public static function forPlace(string $latitude, string $elevationMetres): self
     {
         $degrees = BigRational::of($latitude);
-        $k = $degrees->abs()->minus(40)->plus(BigRational::of($elevationMetres)->minus(200)->dividedBy(120))->multipliedBy(4)->simplified();
+        $k = $degrees
+            ->abs()
+            ->minus(40)
+            ->plus(BigRational::of($elevationMetres)->minus(200)->dividedBy(120))
+            ->multipliedBy(4)
+            ->simplified();
 
         return self::held($k, $degrees->isNegative());
     }
 
     /**
-     * The shift for a plant whose dates hold elsewhere than at 40 degrees and 200 m (rulings J44); its thirty days count from there. A date that
-     * somebody saw stays as it is.
+     * The shift for a plant whose dates hold elsewhere than at 40 degrees and 200 m (rulings J44); its thirty days
+     * count from there. A date that somebody saw stays as it is.
      *
      * @param string $latitude where its dates hold, decimal degrees, without sign
      * @param string $elevationMetres there
@@ -57,7 +61,10 @@ final readonly class SeasonShift
         if ($this->ofPlace === null) {
             return $this;
         }
-        $base = BigRational::of($latitude)->minus(40)->plus(BigRational::of($elevationMetres)->minus(200)->dividedBy(120))->multipliedBy(4);
+        $base = BigRational::of($latitude)
+            ->minus(40)
+            ->plus(BigRational::of($elevationMetres)->minus(200)->dividedBy(120))
+            ->multipliedBy(4);
 
         return self::held($this->ofPlace->minus($base)->simplified(), $this->southern);
     }
@@ -66,19 +73,31 @@ final readonly class SeasonShift
     {
         $trusted = $k->abs()->isLessThanOrEqualTo(self::LIMIT_DAYS);
 
-        return new self($trusted ? $k : BigRational::of($k->isPositive() ? self::LIMIT_DAYS : -self::LIMIT_DAYS), $southern, $trusted, 'place', $k);
+        return new self(
+            $trusted ? $k : BigRational::of($k->isPositive() ? self::LIMIT_DAYS : -self::LIMIT_DAYS),
+            $southern,
+            $trusted,
+            'place',
+            $k,
+        );
     }
 
     /**
      * A recorded local date of a spring event ("leaf-out seen 21 April") overrides the rule of thumb for spring and,
-     * mirrored, for autumn (handbook 1). Held within +/-30 days like the rule itself; the date is somebody's own, so it is trusted.
+     * mirrored, for autumn (handbook 1). Held within +/-30 days like the rule itself; the date is somebody's own, so it
+     * is trusted.
      */
     public function seenOn(\DateTimeImmutable $seen, MonthDay $catalogue): self
     {
         $northern = $this->southern ? Day::plusMonths($seen, -6) : $seen;
         $days = Day::between($catalogue->inYear(Day::year($northern)), $northern);
 
-        return new self(BigRational::of(max(-self::LIMIT_DAYS, min(self::LIMIT_DAYS, $days))), $this->southern, true, 'observed');
+        return new self(
+            BigRational::of(max(-self::LIMIT_DAYS, min(self::LIMIT_DAYS, $days))),
+            $this->southern,
+            true,
+            'observed',
+        );
     }
 
     public static function none(): self
@@ -95,7 +114,9 @@ final readonly class SeasonShift
         $move = match (true) {
             $since <= 0 => $this->springDays,
             $since >= self::MAY_TO_SEPTEMBER_DAYS => $this->springDays->negated(),
-            default => $this->springDays->multipliedBy(BigRational::one()->minus(BigRational::of(2 * $since)->dividedBy(self::MAY_TO_SEPTEMBER_DAYS))),
+            default => $this->springDays->multipliedBy(
+                BigRational::one()->minus(BigRational::of(2 * $since)->dividedBy(self::MAY_TO_SEPTEMBER_DAYS)),
+            ),
         };
         $days = $move->toScale(0, RoundingMode::HALF_UP)->toInt();
         $local = $catalogue->modify(($days < 0 ? '' : '+') . $days . ' days');

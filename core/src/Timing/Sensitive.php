@@ -9,19 +9,26 @@ use Thicket\Methods\Situation;
 use Thicket\Plants\Phenology;
 
 /**
- * Spans of a year that bear on every method: frost, nesting, and the soft growth of what is kept (rulings J14: seedlings, flowering and stressed
- * keepers are taken as sensitive). Frost and nesting days are our guess (coefficients.yaml), moved to the ground.
+ * Spans of a year that bear on every method: frost, nesting, and the soft growth of what is kept (rulings J14:
+ * seedlings, flowering and stressed keepers are taken as sensitive). Frost and nesting days are our guess
+ * (coefficients.yaml), moved to the ground.
  */
 final readonly class Sensitive
 {
     private const MOST_KEEPERS = 3;
 
-    /** @return list<array{kind: string, name: string, first: \DateTimeImmutable, last: \DateTimeImmutable}> name is that of a keeper, else empty */
+    /**
+     * @return list<array{kind: string, name: string, first: \DateTimeImmutable, last: \DateTimeImmutable}> name is that
+     * of a keeper, else empty
+     */
     public static function spans(Situation $situation, int $year, Catalogue $catalogue): array
     {
         $out = [];
         foreach ($situation->target?->isWoody() === true ? ['frost', 'nesting'] : ['frost'] as $kind) {
-            foreach (LocalSpans::within($situation->shift, $catalogue->coefficients()->node('seasons')->node($kind), $year) as $span) {
+            foreach (
+                LocalSpans::within($situation->shift, $catalogue->coefficients()->node('seasons')->node($kind), $year)
+                as $span
+            ) {
                 $out[] = ['kind' => $kind, 'name' => ''] + $span;
             }
         }

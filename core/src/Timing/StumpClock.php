@@ -7,7 +7,10 @@ namespace Thicket\Timing;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
-/** Cut-to-treat clock for water-borne stump mixes (handbook 4, school stump-delay, rulings J21). The limit itself is in time. */
+/**
+ * Cut-to-treat clock for water-borne stump mixes (handbook 4, school stump-delay, rulings J21). The limit itself is in
+ * time.
+ */
 final class StumpClock
 {
     private const RECUT_SECONDS = 1800;

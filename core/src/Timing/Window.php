@@ -20,13 +20,21 @@ final readonly class Window
         public array $closedBy = [],
         /** Leaves burn and roots live: never named as the opening. */
         public bool $topKill = false,
-    ) {
-    }
+    ) {}
 
     /** The same window over other days. */
     public function over(\DateTimeImmutable $first, \DateTimeImmutable $last): self
     {
-        return new self($first, $last, $this->grade, $this->reason, $this->source, $this->opensAt, $this->closedBy, $this->topKill);
+        return new self(
+            $first,
+            $last,
+            $this->grade,
+            $this->reason,
+            $this->source,
+            $this->opensAt,
+            $this->closedBy,
+            $this->topKill,
+        );
     }
 
     public function holds(\DateTimeImmutable $day): bool

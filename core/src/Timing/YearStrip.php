@@ -17,12 +17,11 @@ final readonly class YearStrip
     private const COLUMNS = 52;
 
     /**
-     * @param list<array{first: \DateTimeImmutable, last: \DateTimeImmutable, stage: string|null, flow: string, sap: bool}> $weeks
+     * @param list<array{first: \DateTimeImmutable, last: \DateTimeImmutable, stage: string|null, flow: string,
+     *     sap: bool}> $weeks
      * @param list<array{candidate: Candidate, windows: list<Window>}> $lanes
      */
-    private function __construct(public int $year, public array $weeks, public array $lanes)
-    {
-    }
+    private function __construct(public int $year, public array $weeks, public array $lanes) {}
 
     /** @param list<Candidate> $candidates one per lane */
     public static function of(Situation $situation, int $year, array $candidates): self
@@ -32,23 +31,31 @@ final readonly class YearStrip
         $phenology = $situation->phenology();
         $weeks = [];
         for ($column = 0; $column < self::COLUMNS; ++$column) {
-            $start = $first->modify('+' . (7 * $column) . ' days');
+            $start = $first->modify('+' . 7 * $column . ' days');
             $end = $column === self::COLUMNS - 1 ? $last : $start->modify('+6 days');
             $middle = $start->modify('+3 days');
             $fullLeaf = $phenology?->dayOf('fullLeaf', $year);
             $weeks[] = [
-                'first' => $start, 'last' => $end,
+                'first' => $start,
+                'last' => $end,
                 'stage' => $phenology?->stageOn($middle),
                 'flow' => $phenology?->flowOn($middle) ?? 'still',
-                'sap' => $situation->target?->sapFlow() === 'strong' && $phenology !== null && $fullLeaf !== null
-                    && $middle >= $phenology->local('01-16', $year) && $middle < $fullLeaf,
+                'sap' =>
+                    $situation->target?->sapFlow() === 'strong' &&
+                    $phenology !== null &&
+                    $fullLeaf !== null &&
+                    $middle >= $phenology->local('01-16', $year) &&
+                    $middle < $fullLeaf,
             ];
         }
         $lanes = [];
         $mid = $situation->onDay(Day::of($year, 7, 1));
         foreach ($candidates as $candidate) {
             $windows = SeasonWindows::for($mid, $candidate);
-            $lanes[] = ['candidate' => $candidate, 'windows' => $windows === null ? [] : self::within($windows->windows, $first, $last)];
+            $lanes[] = [
+                'candidate' => $candidate,
+                'windows' => $windows === null ? [] : self::within($windows->windows, $first, $last),
+            ];
         }
 
         return new self($year, $weeks, $lanes);
@@ -64,7 +71,13 @@ final readonly class YearStrip
         $out = [];
         foreach ($windows as $window) {
             if ($window->grade !== WindowGrade::Avoid && $window->last >= $first && $window->first <= $last) {
-                $out[] = new Window(max($window->first, $first), min($window->last, $last), $window->grade, $window->reason, $window->source);
+                $out[] = new Window(
+                    max($window->first, $first),
+                    min($window->last, $last),
+                    $window->grade,
+                    $window->reason,
+                    $window->source,
+                );
             }
         }
 

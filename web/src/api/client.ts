@@ -15,7 +15,9 @@ export class Refusal extends Error {
 
   /** Sentence for the field at this JSON pointer, or for anything below it. */
   at(pointer: string): string | null {
-    return this.problem?.errors?.find((e) => e.pointer === pointer || e.pointer.startsWith(`${pointer}/`))?.message ?? null;
+    return (
+      this.problem?.errors?.find((e) => e.pointer === pointer || e.pointer.startsWith(`${pointer}/`))?.message ?? null
+    );
   }
 }
 
@@ -29,7 +31,8 @@ let jobAtLoad: { job: number; at: number } | null = null;
 export const jobNow = (): Date => new Date(jobAtLoad ? jobAtLoad.job + (performance.now() - jobAtLoad.at) : Date.now());
 
 /** Today at a place, by the job clock (YYYY-MM-DD): the ground's day, never this device's. */
-export const jobDay = (timeZone: string): string => new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(jobNow());
+export const jobDay = (timeZone: string): string =>
+  new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(jobNow());
 
 const guard: Middleware = {
   async onRequest({ request }) {
@@ -58,7 +61,11 @@ export async function unwrap<T>(call: Promise<{ data?: T; error?: unknown; respo
   try {
     answer = await call;
   } catch {
-    throw new Refusal(0, { type: 'about:blank', title: 'No signal: the server cannot be reached. What you typed is kept here.', status: 0 });
+    throw new Refusal(0, {
+      type: 'about:blank',
+      title: 'No signal: the server cannot be reached. What you typed is kept here.',
+      status: 0,
+    });
   }
   if (!answer.response.ok || answer.data === undefined) {
     throw new Refusal(answer.response.status, (answer.error as Problem | undefined) ?? null);

@@ -6,39 +6,111 @@ import { api, unwrap } from './client';
 export const sessionQuery = () => queryOptions({ queryKey: ['session'], queryFn: whoIsHere, staleTime: 60_000 });
 export const todayQuery = () => queryOptions({ queryKey: ['today'], queryFn: () => unwrap(api.GET('/today')) });
 export const groundsQuery = () => queryOptions({ queryKey: ['grounds'], queryFn: () => unwrap(api.GET('/grounds')) });
-export const patchQuery = (patch: string) => queryOptions({ queryKey: ['patch', patch], queryFn: () => unwrap(api.GET('/patches/{patch}', { params: { path: { patch } } })) });
-export const standQuery = (stand: string) => queryOptions({ queryKey: ['stand', stand], queryFn: () => unwrap(api.GET('/stands/{stand}', { params: { path: { stand } } })) });
-export const yearQuery = (stand: string) => queryOptions({ queryKey: ['stand', stand, 'year'], queryFn: () => unwrap(api.GET('/stands/{stand}/year', { params: { path: { stand } } })) });
-export const boardQuery = (stand: string, schools: Record<string, string>, weights: Record<string, number> | null = null) =>
+export const patchQuery = (patch: string) =>
+  queryOptions({
+    queryKey: ['patch', patch],
+    queryFn: () => unwrap(api.GET('/patches/{patch}', { params: { path: { patch } } })),
+  });
+export const standQuery = (stand: string) =>
+  queryOptions({
+    queryKey: ['stand', stand],
+    queryFn: () => unwrap(api.GET('/stands/{stand}', { params: { path: { stand } } })),
+  });
+export const yearQuery = (stand: string) =>
+  queryOptions({
+    queryKey: ['stand', stand, 'year'],
+    queryFn: () => unwrap(api.GET('/stands/{stand}/year', { params: { path: { stand } } })),
+  });
+export const boardQuery = (
+  stand: string,
+  schools: Record<string, string>,
+  weights: Record<string, number> | null = null,
+) =>
   queryOptions({
     queryKey: ['stand', stand, 'board', schools, weights],
     queryFn: () =>
       unwrap(
         api.GET('/stands/{stand}/board', {
-          params: { path: { stand }, query: { schools, ...(weights ? { weights: Object.fromEntries(Object.entries(weights).map(([m, w]) => [m, String(w)])) } : {}) } },
+          params: {
+            path: { stand },
+            query: {
+              schools,
+              ...(weights
+                ? { weights: Object.fromEntries(Object.entries(weights).map(([m, w]) => [m, String(w)])) }
+                : {}),
+            },
+          },
         }),
       ),
   });
 export const programmesQuery = (stand: string) =>
-  queryOptions({ queryKey: ['stand', stand, 'programmes'], queryFn: () => unwrap(api.GET('/stands/{stand}/programmes', { params: { path: { stand } } })) });
+  queryOptions({
+    queryKey: ['stand', stand, 'programmes'],
+    queryFn: () => unwrap(api.GET('/stands/{stand}/programmes', { params: { path: { stand } } })),
+  });
 export const sideBySideQuery = (stand: string, rows: readonly string[]) =>
-  queryOptions({ queryKey: ['stand', stand, 'side-by-side', rows], queryFn: () => unwrap(api.GET('/stands/{stand}/comparison', { params: { path: { stand }, query: { rows: rows.join(',') } } })) });
+  queryOptions({
+    queryKey: ['stand', stand, 'side-by-side', rows],
+    queryFn: () =>
+      unwrap(api.GET('/stands/{stand}/comparison', { params: { path: { stand }, query: { rows: rows.join(',') } } })),
+  });
 export const costsQuery = (stand: string, row: string) =>
-  queryOptions({ queryKey: ['stand', stand, 'costs', row], queryFn: () => unwrap(api.GET('/stands/{stand}/costs', { params: { path: { stand }, query: { row } } })) });
+  queryOptions({
+    queryKey: ['stand', stand, 'costs', row],
+    queryFn: () => unwrap(api.GET('/stands/{stand}/costs', { params: { path: { stand }, query: { row } } })),
+  });
 /** Wishes for a recipe beyond what is kept with its step. */
 export type RecipeAsk = Partial<
-  Record<'sprayerId' | 'carrier' | 'additivesForWater' | 'with' | 'withAlso' | 'water' | 'leftover' | 'leftoverFrom' | 'people' | 'dye' | 'surfactant' | 'conditioner' | 'oil' | 'emulsifier', string>
+  Record<
+    | 'sprayerId'
+    | 'carrier'
+    | 'additivesForWater'
+    | 'with'
+    | 'withAlso'
+    | 'water'
+    | 'leftover'
+    | 'leftoverFrom'
+    | 'people'
+    | 'dye'
+    | 'surfactant'
+    | 'conditioner'
+    | 'oil'
+    | 'emulsifier',
+    string
+  >
 >;
 export const recipeQuery = (step: string, ask: RecipeAsk) =>
-  queryOptions({ queryKey: ['recipe', step, ask], queryFn: () => unwrap(api.GET('/steps/{step}/recipe', { params: { path: { step }, query: ask } })) });
-export const batchesQuery = (step: string) => queryOptions({ queryKey: ['batches', step], queryFn: () => unwrap(api.GET('/steps/{step}/batches', { params: { path: { step } } })) });
-export const sumsQuery = () => queryOptions({ queryKey: ['sums'], queryFn: () => unwrap(api.GET('/mix/sums')), staleTime: Infinity });
-export const shoppingQuery = () => queryOptions({ queryKey: ['shed', 'shopping'], queryFn: () => unwrap(api.GET('/shed/shopping')) });
-export const sheetQuery = (sheet: string) => queryOptions({ queryKey: ['sheet', sheet], queryFn: () => unwrap(api.GET('/sheets/{sheet}', { params: { path: { sheet } } })) });
-export const recordQuery = (record: string) => queryOptions({ queryKey: ['record', record], queryFn: () => unwrap(api.GET('/records/{record}', { params: { path: { record } } })) });
+  queryOptions({
+    queryKey: ['recipe', step, ask],
+    queryFn: () => unwrap(api.GET('/steps/{step}/recipe', { params: { path: { step }, query: ask } })),
+  });
+export const batchesQuery = (step: string) =>
+  queryOptions({
+    queryKey: ['batches', step],
+    queryFn: () => unwrap(api.GET('/steps/{step}/batches', { params: { path: { step } } })),
+  });
+export const sumsQuery = () =>
+  queryOptions({ queryKey: ['sums'], queryFn: () => unwrap(api.GET('/mix/sums')), staleTime: Infinity });
+export const shoppingQuery = () =>
+  queryOptions({ queryKey: ['shed', 'shopping'], queryFn: () => unwrap(api.GET('/shed/shopping')) });
+export const sheetQuery = (sheet: string) =>
+  queryOptions({
+    queryKey: ['sheet', sheet],
+    queryFn: () => unwrap(api.GET('/sheets/{sheet}', { params: { path: { sheet } } })),
+  });
+export const recordQuery = (record: string) =>
+  queryOptions({
+    queryKey: ['record', record],
+    queryFn: () => unwrap(api.GET('/records/{record}', { params: { path: { record } } })),
+  });
 export const shedQuery = () => queryOptions({ queryKey: ['shed'], queryFn: () => unwrap(api.GET('/shed')) });
-export const handbookQuery = () => queryOptions({ queryKey: ['handbook'], queryFn: () => unwrap(api.GET('/handbook')), staleTime: Infinity });
-export const speciesQuery = (id: string) => queryOptions({ queryKey: ['species', id], queryFn: () => unwrap(api.GET('/handbook/species/{id}', { params: { path: { id } } })) });
+export const handbookQuery = () =>
+  queryOptions({ queryKey: ['handbook'], queryFn: () => unwrap(api.GET('/handbook')), staleTime: Infinity });
+export const speciesQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['species', id],
+    queryFn: () => unwrap(api.GET('/handbook/species/{id}', { params: { path: { id } } })),
+  });
 export interface PatchListAsk {
   page: number;
   /** 25 where it is left out; the server gives at most 200. */
@@ -70,16 +142,42 @@ export const patchesQuery = (ground: string, ask: PatchListAsk) =>
         }),
       ),
   });
-export const keepersQuery = (ground: string) => queryOptions({ queryKey: ['keepers', ground], queryFn: () => unwrap(api.GET('/grounds/{ground}/keepers', { params: { path: { ground } } })) });
-export const outlinesQuery = (patch: string) => queryOptions({ queryKey: ['patch', patch, 'outlines'], queryFn: () => unwrap(api.GET('/patches/{patch}/outlines', { params: { path: { patch } } })) });
+export const keepersQuery = (ground: string) =>
+  queryOptions({
+    queryKey: ['keepers', ground],
+    queryFn: () => unwrap(api.GET('/grounds/{ground}/keepers', { params: { path: { ground } } })),
+  });
+export const outlinesQuery = (patch: string) =>
+  queryOptions({
+    queryKey: ['patch', patch, 'outlines'],
+    queryFn: () => unwrap(api.GET('/patches/{patch}/outlines', { params: { path: { patch } } })),
+  });
 export const countQuery = (stand: string, share: string) =>
-  queryOptions({ queryKey: ['stand', stand, 'count', share], queryFn: () => unwrap(api.GET('/stands/{stand}/count', { params: { path: { stand }, query: { share } } })) });
+  queryOptions({
+    queryKey: ['stand', stand, 'count', share],
+    queryFn: () => unwrap(api.GET('/stands/{stand}/count', { params: { path: { stand }, query: { share } } })),
+  });
 export const prospectsQuery = (stand: string) =>
-  queryOptions({ queryKey: ['stand', stand, 'prospects'], queryFn: () => unwrap(api.GET('/stands/{stand}/prospects', { params: { path: { stand } } })) });
-export const sightingQuery = (sighting: string) => queryOptions({ queryKey: ['sighting', sighting], queryFn: () => unwrap(api.GET('/sightings/{sighting}', { params: { path: { sighting } } })) });
-export const sightingsQuery = (ground: string) => queryOptions({ queryKey: ['sightings', ground], queryFn: () => unwrap(api.GET('/sightings', { params: { query: ground ? { ground } : {} } })) });
+  queryOptions({
+    queryKey: ['stand', stand, 'prospects'],
+    queryFn: () => unwrap(api.GET('/stands/{stand}/prospects', { params: { path: { stand } } })),
+  });
+export const sightingQuery = (sighting: string) =>
+  queryOptions({
+    queryKey: ['sighting', sighting],
+    queryFn: () => unwrap(api.GET('/sightings/{sighting}', { params: { path: { sighting } } })),
+  });
+export const sightingsQuery = (ground: string) =>
+  queryOptions({
+    queryKey: ['sightings', ground],
+    queryFn: () => unwrap(api.GET('/sightings', { params: { query: ground ? { ground } : {} } })),
+  });
 export const comparisonQuery = (species: string) =>
-  queryOptions({ queryKey: ['comparison', species], queryFn: () => unwrap(api.GET('/handbook/comparison', { params: { query: { species } } })), staleTime: Infinity });
+  queryOptions({
+    queryKey: ['comparison', species],
+    queryFn: () => unwrap(api.GET('/handbook/comparison', { params: { query: { species } } })),
+    staleTime: Infinity,
+  });
 export interface SpeciesAsk {
   name: string;
   habit: string;
@@ -92,7 +190,9 @@ export const speciesListQuery = (ask: SpeciesAsk) =>
   queryOptions({
     queryKey: ['species-list', ask],
     queryFn: () => {
-      const given = Object.fromEntries(Object.entries(ask).filter(([k, v]) => v !== '' && ((k !== 'showing' && k !== 'ground') || ask.month !== '')));
+      const given = Object.fromEntries(
+        Object.entries(ask).filter(([k, v]) => v !== '' && ((k !== 'showing' && k !== 'ground') || ask.month !== '')),
+      );
       return unwrap(api.GET('/handbook/species', { params: { query: given } }));
     },
     staleTime: Infinity,

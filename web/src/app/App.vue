@@ -21,14 +21,24 @@ const hand = useHand();
 const { session, user, units, change } = useSession();
 
 const signedIn = computed(() => user.value !== null);
-const { data: stand, error } = useQuery(computed(() => ({ ...standQuery(hand.standId ?? 'none'), enabled: signedIn.value && hand.standId !== null })));
+const { data: stand, error } = useQuery(
+  computed(() => ({ ...standQuery(hand.standId ?? 'none'), enabled: signedIn.value && hand.standId !== null })),
+);
 watch(error, (e) => e && hand.take(null));
 watchEffect(() => {
-  if (session.value && !signedIn.value && route.name !== 'sign-in') void router.replace({ name: 'sign-in', query: { to: route.fullPath } });
+  if (session.value && !signedIn.value && route.name !== 'sign-in')
+    void router.replace({ name: 'sign-in', query: { to: route.fullPath } });
   document.documentElement.dataset.light = user.value?.light ?? 'day';
-  document.title = route.name && route.name !== 'sign-in' ? `${t(`station.${String(route.name)}`)} · Gallant Thicket` : 'Gallant Thicket';
+  document.title =
+    route.name && route.name !== 'sign-in'
+      ? `${t(`station.${String(route.name)}`)} · Gallant Thicket`
+      : 'Gallant Thicket';
 });
-const { searching, helping } = useKeys({ enabled: signedIn, stand: () => hand.standId, switchUnits: () => void change({ units: units.value === 'us' ? 'metric' : 'us' }) });
+const { searching, helping } = useKeys({
+  enabled: signedIn,
+  stand: () => hand.standId,
+  switchUnits: () => void change({ units: units.value === 'us' ? 'metric' : 'us' }),
+});
 </script>
 
 <template>

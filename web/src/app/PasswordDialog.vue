@@ -23,7 +23,16 @@ const give = async (): Promise<void> => {
     <form class="stack" @submit.prevent="give">
       <p>{{ t('password.why') }}</p>
       <label class="label" for="again">{{ t('password.label') }}</label>
-      <input id="again" v-model="password" class="field" type="password" autocomplete="current-password" autofocus :aria-invalid="fault !== ''" aria-describedby="again-fault" />
+      <input
+        id="again"
+        v-model="password"
+        class="field"
+        type="password"
+        autocomplete="current-password"
+        autofocus
+        :aria-invalid="fault !== ''"
+        aria-describedby="again-fault"
+      />
       <p id="again-fault" class="fault" role="alert">{{ fault }}</p>
       <button class="btn main" type="submit">{{ t('password.give') }}</button>
     </form>

@@ -14,7 +14,11 @@ const hand = useHand();
 const words = ref('');
 const at = ref(0);
 const { data } = useQuery(
-  computed(() => ({ queryKey: ['search', words.value], queryFn: () => unwrap(api.GET('/search', { params: { query: { q: words.value } } })), enabled: words.value.trim() !== '' })),
+  computed(() => ({
+    queryKey: ['search', words.value],
+    queryFn: () => unwrap(api.GET('/search', { params: { query: { q: words.value } } })),
+    enabled: words.value.trim() !== '',
+  })),
 );
 const hits = computed(() => (words.value.trim() === '' ? [] : (data.value?.data ?? [])));
 watch(hits, () => (at.value = 0));

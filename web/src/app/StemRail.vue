@@ -19,7 +19,13 @@ const nodes = computed(() =>
     return {
       id,
       // with no stand in hand Scout still works: sightings anywhere (B35)
-      to: ofStand ? (hand.standId ? { name: id, params: { stand: hand.standId } } : id === 'scout' ? { name: 'sightings' } : null) : { name: id },
+      to: ofStand
+        ? hand.standId
+          ? { name: id, params: { stand: hand.standId } }
+          : id === 'scout'
+            ? { name: 'sightings' }
+            : null
+        : { name: id },
       state: own?.state ?? 'free',
       gated: own?.gated ?? false,
       gate:
@@ -27,7 +33,10 @@ const nodes = computed(() =>
           .filter((g) => g.station === id)
           .map((g) => g.text.us)
           .join(' ') ?? '',
-      here: route.name === id || (id === 'handbook' && (route.name === 'species' || route.name === 'compare')) || (id === 'scout' && route.name === 'sightings'),
+      here:
+        route.name === id ||
+        (id === 'handbook' && (route.name === 'species' || route.name === 'compare')) ||
+        (id === 'scout' && route.name === 'sightings'),
     };
   }),
 );

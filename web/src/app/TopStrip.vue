@@ -37,22 +37,52 @@ const signOut = async (): Promise<void> => {
         <span>{{ stand.patch }}, {{ stand.ground }}</span>
         <span class="soft season" :title="t('frame.shiftHelp')">
           {{ dayText(stand.season.day) }} ·
-          {{ stand.season.trusted ? t('frame.shift', { days: Math.abs(stand.season.shiftDays), way: stand.season.shiftDays < 0 ? t('frame.earlier') : t('frame.later') }) : t('frame.shiftUnknown') }}
+          {{
+            stand.season.trusted
+              ? t('frame.shift', {
+                  days: Math.abs(stand.season.shiftDays),
+                  way: stand.season.shiftDays < 0 ? t('frame.earlier') : t('frame.later'),
+                })
+              : t('frame.shiftUnknown')
+          }}
         </span>
       </template>
       <span v-else class="soft">{{ t('frame.noStand') }}</span>
     </div>
     <div class="tools">
-      <button class="btn small quiet" type="button" :title="t('frame.keySearch')" @click="emit('search')">{{ t('frame.search') }}</button>
-      <button class="btn small quiet" type="button" :title="t('frame.keyUnits')" @click="change({ units: units === 'us' ? 'metric' : 'us' })">
-        <span class="visually-hidden">{{ t('frame.units') }}</span> {{ units === 'us' ? t('frame.us') : t('frame.metric') }}
+      <button class="btn small quiet" type="button" :title="t('frame.keySearch')" @click="emit('search')">
+        {{ t('frame.search') }}
+      </button>
+      <button
+        class="btn small quiet"
+        type="button"
+        :title="t('frame.keyUnits')"
+        @click="change({ units: units === 'us' ? 'metric' : 'us' })"
+      >
+        <span class="visually-hidden">{{ t('frame.units') }}</span>
+        {{ units === 'us' ? t('frame.us') : t('frame.metric') }}
       </button>
       <label class="visually-hidden" for="light">{{ t('frame.light') }}</label>
-      <select id="light" class="field light" :value="user?.light" @change="change({ light: ($event.target as HTMLSelectElement).value as 'day' })">
+      <select
+        id="light"
+        class="field light"
+        :value="user?.light"
+        @change="change({ light: ($event.target as HTMLSelectElement).value as 'day' })"
+      >
         <option v-for="l in LIGHTS" :key="l" :value="l">{{ t(`frame.lights.${l}`) }}</option>
       </select>
-      <button class="btn small quiet help" type="button" :aria-label="t('frame.help')" :title="t('frame.keyHelp')" @click="emit('help')">?</button>
-      <button class="btn small quiet" type="button" :title="user?.email" @click="signOut">{{ t('frame.signOut') }}</button>
+      <button
+        class="btn small quiet help"
+        type="button"
+        :aria-label="t('frame.help')"
+        :title="t('frame.keyHelp')"
+        @click="emit('help')"
+      >
+        ?
+      </button>
+      <button class="btn small quiet" type="button" :title="user?.email" @click="signOut">
+        {{ t('frame.signOut') }}
+      </button>
     </div>
   </div>
 </template>

@@ -2,7 +2,10 @@ import type { Router } from 'vue-router';
 
 let count = 0;
 
-/** How often somebody has set out for another page since the application began; counted when they set out, not when they arrive. */
+/**
+ * How often somebody has set out for another page since the application began; counted when they set out, not when they
+ * arrive.
+ */
 export const departures = (): number => count;
 
 /** Counts the departures of a router. */

@@ -2,7 +2,18 @@ import { createRouter, createWebHistory } from 'vue-router';
 import { countDepartures } from './departures';
 import { useHand } from './hand';
 
-export const STATIONS = ['today', 'ground', 'scout', 'methods', 'mix', 'when', 'field-day', 'look-back', 'shed', 'handbook'] as const;
+export const STATIONS = [
+  'today',
+  'ground',
+  'scout',
+  'methods',
+  'mix',
+  'when',
+  'field-day',
+  'look-back',
+  'shed',
+  'handbook',
+] as const;
 export type Station = (typeof STATIONS)[number];
 /** Stations that need a stand in hand. */
 export const OF_STAND: readonly Station[] = ['scout', 'methods', 'mix', 'when', 'field-day', 'look-back'];
@@ -16,16 +27,36 @@ export const router = createRouter({
     { path: '/ground', name: 'ground', component: () => import('@/ground/GroundPage.vue') },
     { path: '/scout', name: 'sightings', component: () => import('@/scout/ScoutHome.vue') },
     { path: '/stands/:stand/scout', name: 'scout', component: () => import('@/scout/ScoutPage.vue'), props: true },
-    { path: '/stands/:stand/methods', name: 'methods', component: () => import('@/methods/MethodsPage.vue'), props: true },
+    {
+      path: '/stands/:stand/methods',
+      name: 'methods',
+      component: () => import('@/methods/MethodsPage.vue'),
+      props: true,
+    },
     { path: '/stands/:stand/mix', name: 'mix', component: () => import('@/mix/MixPage.vue'), props: true },
     { path: '/stands/:stand/when', name: 'when', component: () => import('@/when/WhenPage.vue'), props: true },
-    { path: '/stands/:stand/field-day', name: 'field-day', component: () => import('@/field-day/FieldDayPage.vue'), props: true },
-    { path: '/stands/:stand/look-back', name: 'look-back', component: () => import('@/look-back/LookBackPage.vue'), props: true },
+    {
+      path: '/stands/:stand/field-day',
+      name: 'field-day',
+      component: () => import('@/field-day/FieldDayPage.vue'),
+      props: true,
+    },
+    {
+      path: '/stands/:stand/look-back',
+      name: 'look-back',
+      component: () => import('@/look-back/LookBackPage.vue'),
+      props: true,
+    },
     { path: '/sums', name: 'sums', component: () => import('@/mix/SumsPage.vue') },
     { path: '/shed', name: 'shed', component: () => import('@/shed/ShedPage.vue') },
     { path: '/handbook', name: 'handbook', component: () => import('@/handbook/HandbookPage.vue') },
     { path: '/handbook/compare', name: 'compare', component: () => import('@/handbook/ComparePage.vue') },
-    { path: '/handbook/species/:id', name: 'species', component: () => import('@/handbook/SpeciesPage.vue'), props: true },
+    {
+      path: '/handbook/species/:id',
+      name: 'species',
+      component: () => import('@/handbook/SpeciesPage.vue'),
+      props: true,
+    },
     { path: '/:any(.*)*', name: 'lost', component: () => import('@/app/LostPage.vue') },
   ],
 });

@@ -18,11 +18,23 @@ export function useKeys(options: UseKeysOptions) {
   const step = (by: 1 | -1): void => {
     const walk = STATIONS.filter((s) => options.stand() !== null || !OF_STAND.includes(s));
     const next = walk[(walk.indexOf(route.name as Station) + by + walk.length) % walk.length];
-    if (next) void router.push(OF_STAND.includes(next) ? { name: next, params: { stand: options.stand() ?? '' } } : { name: next });
+    if (next)
+      void router.push(
+        OF_STAND.includes(next) ? { name: next, params: { stand: options.stand() ?? '' } } : { name: next },
+      );
   };
   const onKey = (e: KeyboardEvent): void => {
     const at = e.target as HTMLElement;
-    if (!options.enabled.value || e.ctrlKey || e.metaKey || e.altKey || /^(INPUT|TEXTAREA|SELECT)$/.test(at.tagName) || at.isContentEditable || document.querySelector('.el-overlay-dialog')) return;
+    if (
+      !options.enabled.value ||
+      e.ctrlKey ||
+      e.metaKey ||
+      e.altKey ||
+      /^(INPUT|TEXTAREA|SELECT)$/.test(at.tagName) ||
+      at.isContentEditable ||
+      document.querySelector('.el-overlay-dialog')
+    )
+      return;
     if (e.key === '/') searching.value = true;
     else if (e.key === '?') helping.value = true;
     else if (e.key === '[') step(-1);

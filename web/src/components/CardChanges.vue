@@ -10,6 +10,8 @@ const name = (field: string): string => (te(`shed.field.${field}`) ? t(`shed.fie
 
 <template>
   <ul class="small">
-    <li v-for="c in changes" :key="c.field">{{ t('shed.changed', { field: name(c.field), was: c.was || '–', now: c.now || '–' }) }}</li>
+    <li v-for="c in changes" :key="c.field">
+      {{ t('shed.changed', { field: name(c.field), was: c.was || '–', now: c.now || '–' }) }}
+    </li>
   </ul>
 </template>

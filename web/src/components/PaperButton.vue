@@ -4,7 +4,10 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useAct } from '@/composables/useAct';
 
-/** Asks for a PDF, says how far it is, and gives it to be opened; what is printed is what stands there when it is asked for. */
+/**
+ * Asks for a PDF, says how far it is, and gives it to be opened; what is printed is what stands there when it is asked
+ * for.
+ */
 const props = defineProps<{ kind: Schemas['Paper']['kind']; of: string; label: string; main?: boolean }>();
 const POLL_MS = 700;
 const { t } = useI18n();
@@ -35,8 +38,26 @@ onScopeDispose(() => clearTimeout(timer));
 <template>
   <span class="paper">
     <!-- once it was opened the next press asks anew: it may have changed -->
-    <a v-if="paper?.state === 'ready'" class="btn" :class="{ main }" :href="`/api/v1/papers/${paper.id}/file`" target="_blank" rel="noopener" @click="forget">{{ t('paper.open') }}</a>
-    <button v-else class="btn" :class="main ? 'main' : 'quiet'" type="button" :disabled="busy || isOpen(paper)" @click="ask">{{ label }}</button>
+    <a
+      v-if="paper?.state === 'ready'"
+      class="btn"
+      :class="{ main }"
+      :href="`/api/v1/papers/${paper.id}/file`"
+      target="_blank"
+      rel="noopener"
+      @click="forget"
+      >{{ t('paper.open') }}</a
+    >
+    <button
+      v-else
+      class="btn"
+      :class="main ? 'main' : 'quiet'"
+      type="button"
+      :disabled="busy || isOpen(paper)"
+      @click="ask"
+    >
+      {{ label }}
+    </button>
     <span v-if="busy || isOpen(paper)" class="small" role="status">
       <progress :aria-label="t('paper.making')" />
       {{ paper?.ahead ? t('paper.ahead', { n: paper.ahead }) : t('paper.making') }}

@@ -4,7 +4,10 @@ import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { useSession } from '@/composables/useSession';
 
-/** What to pour, read off the tool in hand, load by load; the exact figure small beneath. Recipes kept before name no tool and say the amount. */
+/**
+ * What to pour, read off the tool in hand, load by load; the exact figure small beneath. Recipes kept before name no
+ * tool and say the amount.
+ */
 const props = defineProps<{ recipe: Schemas['Recipe'] }>();
 const { t } = useI18n();
 const { say, units } = useSession();
@@ -39,22 +42,27 @@ const lines = computed((): Line[] => {
   });
   return out.length > 0
     ? out
-    : [...(several ? (products ?? []) : [{ what: 'product', product: null, amount: props.recipe.product }])].map((p) => ({
-        key: p.what,
-        times: null,
-        measured: null,
-        tool: '',
-        product: several ? (p.product ?? null) : null,
-        exact: say(p.amount),
-        coarse: false,
-      }));
+    : [...(several ? (products ?? []) : [{ what: 'product', product: null, amount: props.recipe.product }])].map(
+        (p) => ({
+          key: p.what,
+          times: null,
+          measured: null,
+          tool: '',
+          product: several ? (p.product ?? null) : null,
+          exact: say(p.amount),
+          coarse: false,
+        }),
+      );
 });
 </script>
 
 <template>
   <template v-for="l in lines" :key="l.key">
     <p class="pour">
-      {{ l.measured ?? l.exact }} <span class="of">{{ [l.product, l.measured ? t('mix.inTool', { tool: l.tool }) : null, l.times].filter(Boolean).join(', ') }}</span>
+      {{ l.measured ?? l.exact }}
+      <span class="of">{{
+        [l.product, l.measured ? t('mix.inTool', { tool: l.tool }) : null, l.times].filter(Boolean).join(', ')
+      }}</span>
     </p>
     <p v-if="l.measured" class="small soft">{{ t('mix.exactly', { amount: l.exact }) }}</p>
     <p v-if="l.coarse" class="warn">{{ t('mix.tooCoarse', { amount: l.exact }) }}</p>

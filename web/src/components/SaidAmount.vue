@@ -9,11 +9,21 @@ const props = defineProps<{ of: Schemas['Quantity'] | null | undefined }>();
 const { t } = useI18n();
 const { say, units } = useSession();
 const exact = ref(false);
-const told = computed(() => (props.of?.told && props.of.told[units.value] !== props.of.shown[units.value] ? props.of.told[units.value] : null));
+const told = computed(() =>
+  props.of?.told && props.of.told[units.value] !== props.of.shown[units.value] ? props.of.told[units.value] : null,
+);
 </script>
 
 <template>
-  <button v-if="told" type="button" class="said" :aria-label="t(exact ? 'said.round' : 'said.exact', { amount: exact ? say(of) : t('said.about', { amount: told }) })" @click.stop="exact = !exact">
+  <button
+    v-if="told"
+    type="button"
+    class="said"
+    :aria-label="
+      t(exact ? 'said.round' : 'said.exact', { amount: exact ? say(of) : t('said.about', { amount: told }) })
+    "
+    @click.stop="exact = !exact"
+  >
     {{ exact ? say(of) : t('said.about', { amount: told }) }}
   </button>
   <template v-else>{{ say(of) }}</template>

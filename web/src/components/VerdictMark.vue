@@ -1,7 +1,14 @@
 <script setup lang="ts">
 /** Our blazes: a verdict in one mark, readable in one colour, always with its word beside it (look.md). */
 export type Outcome = 'fits' | 'withCare' | 'notNow' | 'cannotTell' | 'doesNotSuit' | 'notAllowed';
-withDefaults(defineProps<{ outcome: Outcome; name: string; /** Only the mark is drawn large; the word is read out. */ large?: boolean }>(), { large: false });
+withDefaults(
+  defineProps<{
+    outcome: Outcome;
+    name: string;
+    /** Only the mark is drawn large; the word is read out. */ large?: boolean;
+  }>(),
+  { large: false },
+);
 </script>
 
 <template>

@@ -6,7 +6,16 @@ const view = defineModel<V>({ required: true });
 
 <template>
   <div class="views" role="group" :aria-label="label">
-    <button v-for="v in views" :key="v.id" type="button" class="view" :aria-pressed="view === v.id" @click="view = v.id">{{ v.name }}</button>
+    <button
+      v-for="v in views"
+      :key="v.id"
+      type="button"
+      class="view"
+      :aria-pressed="view === v.id"
+      @click="view = v.id"
+    >
+      {{ v.name }}
+    </button>
   </div>
 </template>
 

@@ -2,7 +2,13 @@ const LOCALE = 'en-GB';
 
 /** "Thu 3 Sep", with the year where asked; a calendar day has no zone. */
 export function dayText(day: string, year = false): string {
-  return new Intl.DateTimeFormat(LOCALE, { weekday: 'short', day: 'numeric', month: 'short', ...(year ? { year: 'numeric' } : {}), timeZone: 'UTC' })
+  return new Intl.DateTimeFormat(LOCALE, {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    ...(year ? { year: 'numeric' } : {}),
+    timeZone: 'UTC',
+  })
     .format(new Date(`${day}T00:00:00Z`))
     .replace(',', '')
     .replace('Sept', 'Sep');
@@ -10,7 +16,9 @@ export function dayText(day: string, year = false): string {
 
 /** "25 Apr" of a catalogue day MM-DD. */
 export function monthDayText(monthDay: string): string {
-  return new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date(`2000-${monthDay}T00:00:00Z`)).replace('Sept', 'Sep');
+  return new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', timeZone: 'UTC' })
+    .format(new Date(`2000-${monthDay}T00:00:00Z`))
+    .replace('Sept', 'Sep');
 }
 
 /** Whole days from one day to another; negative when the second is earlier. */

@@ -22,8 +22,8 @@ const drafts = () => (store ??= new Drafts());
 export const draftKey = (user: string, screen: string, entity: string): string => `${user}|${screen}|${entity}`;
 
 /**
- * What was typed in the last moment before the page went: the browser ends writes to its database with the page, but not
- * these. Taken over into the database when the form is opened again.
+ * What was typed in the last moment before the page went: the browser ends writes to its database with the page, but
+ * not these. Taken over into the database when the form is opened again.
  */
 const LAST = 'thicket.draft:';
 const lastOf = (key: string): Draft | null => {
@@ -39,11 +39,12 @@ export const clearDrafts = (user: string): Promise<unknown> => {
   clearLast(user);
   return drafts().drafts.where('key').startsWith(`${user}|`).delete();
 };
-export const countDrafts = (user: string): Promise<number> => drafts().drafts.where('key').startsWith(`${user}|`).count();
+export const countDrafts = (user: string): Promise<number> =>
+  drafts().drafts.where('key').startsWith(`${user}|`).count();
 
 /**
- * Keeps a form over reloads: restored on start with its date, written 300 ms after each change and when the page or panel
- * goes, dropped on save.
+ * Keeps a form over reloads: restored on start with its date, written 300 ms after each change and when the page or
+ * panel goes, dropped on save.
  *
  * @param key getter of the draft's key; an empty key keeps nothing
  * @param value the form, plain data only, no passwords
@@ -64,7 +65,8 @@ export function useDraft<T>(key: () => string, value: Ref<T>) {
   const flush = (): void => {
     clearTimeout(timer);
     // typed away again, or emptied after it was saved: nothing to pick up later
-    if (pending) void (pending.value === untouched ? drafts().drafts.delete(pending.key) : drafts().drafts.put(pending));
+    if (pending)
+      void (pending.value === untouched ? drafts().drafts.delete(pending.key) : drafts().drafts.put(pending));
     pending = null;
   };
   const keep = (): void => {
@@ -119,7 +121,8 @@ export function useDraft<T>(key: () => string, value: Ref<T>) {
     { deep: true },
   );
   const onHide = (): void => {
-    if (pending && pending.value !== untouched) localStorage.setItem(LAST + pending.key, JSON.stringify({ value: pending.value, savedAt: pending.savedAt }));
+    if (pending && pending.value !== untouched)
+      localStorage.setItem(LAST + pending.key, JSON.stringify({ value: pending.value, savedAt: pending.savedAt }));
   };
   addEventListener('pagehide', onHide);
   onScopeDispose(() => {

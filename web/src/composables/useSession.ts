@@ -36,5 +36,15 @@ export function useSession() {
   };
   /** Today where the Shed is. */
   const today = (): string => jobDay(data.value?.crew?.timeZone ?? 'UTC');
-  return { session: data, today, user, units, say, set, change, mayWrite: computed(() => user.value?.mayWrite ?? false), isLead: computed(() => user.value?.isLead ?? false) };
+  return {
+    session: data,
+    today,
+    user,
+    units,
+    say,
+    set,
+    change,
+    mayWrite: computed(() => user.value?.mayWrite ?? false),
+    isLead: computed(() => user.value?.isLead ?? false),
+  };
 }

@@ -27,8 +27,24 @@ const form = ref({
   remarks: '',
   incident: false,
 });
-const { restoredAt, drop } = useDraft(() => (user.value ? draftKey(user.value.id, 'record', props.sheet.id) : ''), form);
-const FIELDS = ['workedOn', 'start', 'stop', 'people', 'treated', 'skipped', 'mixUsed', 'weather', 'wind', 'temperature', 'equipment', 'remarks'] as const;
+const { restoredAt, drop } = useDraft(
+  () => (user.value ? draftKey(user.value.id, 'record', props.sheet.id) : ''),
+  form,
+);
+const FIELDS = [
+  'workedOn',
+  'start',
+  'stop',
+  'people',
+  'treated',
+  'skipped',
+  'mixUsed',
+  'weather',
+  'wind',
+  'temperature',
+  'equipment',
+  'remarks',
+] as const;
 const shown = FIELDS.filter((f) => f !== 'mixUsed' || props.sheet.snapshot.product !== null);
 const number = (text: string): number => (/^\d+$/.test(text.trim()) ? Number(text) : -1);
 
@@ -46,7 +62,9 @@ const sign = async (): Promise<void> => {
     ...(equipment ? { equipment } : {}),
     ...(remarks ? { remarks } : {}),
   };
-  const done = await run(() => unwrap(api.POST('/sheets/{sheet}/records', { params: { path: { sheet: props.sheet.id } }, body })));
+  const done = await run(() =>
+    unwrap(api.POST('/sheets/{sheet}/records', { params: { path: { sheet: props.sheet.id } }, body })),
+  );
   if (done) {
     await drop();
     emit('signed');
@@ -62,7 +80,11 @@ const sign = async (): Promise<void> => {
       {{ t('record.planned') }} <b>{{ say(sheet.snapshot.recipe.need) }}</b>
     </p>
     <div class="fields">
-      <label v-for="f in shown" :key="f" class="label" :class="{ wide: ['people', 'weather', 'equipment', 'remarks'].includes(f) }"
+      <label
+        v-for="f in shown"
+        :key="f"
+        class="label"
+        :class="{ wide: ['people', 'weather', 'equipment', 'remarks'].includes(f) }"
         >{{ t(`record.${f}`) }}
         <input
           v-model="form[f]"

@@ -11,7 +11,10 @@ const props = defineProps<{ sheet: Schemas['Sheet'] }>();
 const { t } = useI18n();
 const { say, units } = useSession();
 /** What to measure for each load; sheets of before tell the first alone. */
-const cupsOf = (load: Schemas['Load'], i: number): Schemas['Measure'][] => (load.measure ?? (i === 0 ? (props.sheet.snapshot.recipe?.measure ?? []) : [])).filter((m) => m.system === units.value);
+const cupsOf = (load: Schemas['Load'], i: number): Schemas['Measure'][] =>
+  (load.measure ?? (i === 0 ? (props.sheet.snapshot.recipe?.measure ?? []) : [])).filter(
+    (m) => m.system === units.value,
+  );
 /** Every product of the tank; sheets of before name one. */
 const products = computed(() => {
   const s = props.sheet.snapshot;
@@ -29,10 +32,14 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
 <template>
   <article class="stack sheetlike">
     <header>
-      <p class="soft">{{ t('field.sheet', { n: sheet.number }) }} · {{ dayText(sheet.snapshot.day, true) }} · {{ t('field.by', { name: sheet.snapshot.issuedBy }) }}</p>
+      <p class="soft">
+        {{ t('field.sheet', { n: sheet.number }) }} · {{ dayText(sheet.snapshot.day, true) }} ·
+        {{ t('field.by', { name: sheet.snapshot.issuedBy }) }}
+      </p>
       <h2>{{ sheet.snapshot.method.name }}: {{ sheet.snapshot.target.name }}</h2>
       <p>
-        <span class="latin">{{ sheet.snapshot.target.scientific }}</span> · {{ sheet.snapshot.place.patch }}, {{ sheet.snapshot.place.ground }}
+        <span class="latin">{{ sheet.snapshot.target.scientific }}</span> · {{ sheet.snapshot.place.patch }},
+        {{ sheet.snapshot.place.ground }}
       </p>
     </header>
     <p v-for="l in sheet.snapshot.lookAlikes" :key="l.name" class="warn">
@@ -44,7 +51,13 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
     <div v-if="sheet.snapshot.recipe">
       <PourLine :recipe="sheet.snapshot.recipe" />
       <p>
-        {{ t(several ? 'mix.thenOf' : 'mix.then', { carrier: sheet.snapshot.recipe.carrier.name, mark: say(sheet.snapshot.recipe.need) }) }} ·
+        {{
+          t(several ? 'mix.thenOf' : 'mix.then', {
+            carrier: sheet.snapshot.recipe.carrier.name,
+            mark: say(sheet.snapshot.recipe.need),
+          })
+        }}
+        ·
         {{ products.map((p) => `${p.name} (${p.registration})`).join(', ') }}
       </p>
     </div>
@@ -55,7 +68,8 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
         </p>
         <p v-for="cup in cupsOf(load, i)" :key="cup.what ?? cup.tool">
           <template v-if="several">{{ cup.product }}: </template>{{ t('field.measure', { tool: cup.tool }) }}
-          <template v-if="cup.fullCups">{{ t('mix.fullCups', { n: cup.fullCups, holds: cup.holds }) }}</template> <b>{{ cup.lastFill }}</b>
+          <template v-if="cup.fullCups">{{ t('mix.fullCups', { n: cup.fullCups, holds: cup.holds }) }}</template>
+          <b>{{ cup.lastFill }}</b>
         </p>
         <ol>
           <li v-for="step in load.steps" :key="step.what">
@@ -65,8 +79,20 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
       </div>
     </template>
     <ul v-if="strictest" class="plain">
-      <li>{{ strictest.reentryHours === null ? t('field.reentryUnknown') : t('field.reentry', { n: strictest.reentryHours }) }}</li>
-      <li>{{ strictest.rainfastHours === null ? t('field.rainfastUnknown') : t('field.rainfast', { n: strictest.rainfastHours }) }}</li>
+      <li>
+        {{
+          strictest.reentryHours === null
+            ? t('field.reentryUnknown')
+            : t('field.reentry', { n: strictest.reentryHours })
+        }}
+      </li>
+      <li>
+        {{
+          strictest.rainfastHours === null
+            ? t('field.rainfastUnknown')
+            : t('field.rainfast', { n: strictest.rainfastHours })
+        }}
+      </li>
       <li v-if="strictest.waterBuffer">{{ t('field.buffer', { buffer: say(strictest.waterBuffer) }) }}</li>
     </ul>
     <WateringIn v-if="sheet.snapshot.recipe?.watering" :id="sheet.id" :watering="sheet.snapshot.recipe.watering" />

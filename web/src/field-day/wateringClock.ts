@@ -11,9 +11,13 @@ type Watering = NonNullable<Schemas['Recipe']['watering']>;
 const MINUTE = 60_000;
 const MINUTES: Record<string, number> = { s: 1 / 60, min: 1, h: 60, d: 1440 };
 
-export const minutesOf = (q: { value: string; unit: string } | null): number => (q ? Number(q.value) * (MINUTES[q.unit] ?? 1) : 0);
+export const minutesOf = (q: { value: string; unit: string } | null): number =>
+  q ? Number(q.value) * (MINUTES[q.unit] ?? 1) : 0;
 
-/** Where the watering stands at a moment: from when and until when, whether it is too early or too late, and how long the tap still runs. */
+/**
+ * Where the watering stands at a moment: from when and until when, whether it is too early or too late, and how long
+ * the tap still runs.
+ */
 export function wateringAt(clock: WateringClock, watering: Pick<Watering, 'earliest' | 'latest'>, now: number) {
   const from = clock.put + minutesOf(watering.earliest) * MINUTE;
   const until = watering.latest ? clock.put + minutesOf(watering.latest) * MINUTE : null;

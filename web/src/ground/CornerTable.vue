@@ -21,7 +21,8 @@ watch(
   { immediate: true },
 );
 const read = (text: string): number | null => (/^-?\d{1,3}(\.\d+)?$/.test(text.trim()) ? Number(text) : null);
-const fault = (row: { lon: string; lat: string }): boolean => (row.lon + row.lat).trim() !== '' && (read(row.lon) === null || read(row.lat) === null);
+const fault = (row: { lon: string; lat: string }): boolean =>
+  (row.lon + row.lat).trim() !== '' && (read(row.lon) === null || read(row.lat) === null);
 const take = (): void => {
   const given = rows.value.filter((r) => (r.lon + r.lat).trim() !== '');
   if (given.some(fault)) return;
@@ -51,7 +52,11 @@ const onPaste = (e: ClipboardEvent, row: number): void => {
   const lines = (e.clipboardData?.getData('text') ?? '').trim().split(/\r?\n/);
   if (lines.length < 2) return;
   e.preventDefault();
-  rows.value.splice(row, lines.length, ...lines.slice(0, 5000).map((l) => ({ lon: l.split(/[\t,; ]+/)[0] ?? '', lat: l.split(/[\t,; ]+/)[1] ?? '' })));
+  rows.value.splice(
+    row,
+    lines.length,
+    ...lines.slice(0, 5000).map((l) => ({ lon: l.split(/[\t,; ]+/)[0] ?? '', lat: l.split(/[\t,; ]+/)[1] ?? '' })),
+  );
   take();
 };
 </script>
@@ -87,13 +92,29 @@ const onPaste = (e: ClipboardEvent, row: number): void => {
                 @paste="onPaste($event, i)"
               />
             </td>
-            <td><button class="btn small quiet" type="button" :aria-label="`${t('ground.table.remove')} ${i + 1}`" @click="(rows.splice(i, 1), take())">×</button></td>
+            <td>
+              <button
+                class="btn small quiet"
+                type="button"
+                :aria-label="`${t('ground.table.remove')} ${i + 1}`"
+                @click="(rows.splice(i, 1), take())"
+              >
+                ×
+              </button>
+            </td>
           </tr>
         </tbody>
       </table>
     </div>
     <p v-if="rows.some(fault)" class="fault">{{ t('ground.table.fault') }}</p>
-    <button v-if="type !== 'Point'" class="btn small" type="button" @click="(rows.push(empty()), focus(rows.length - 1, 'lon'))">{{ t('ground.table.add') }}</button>
+    <button
+      v-if="type !== 'Point'"
+      class="btn small"
+      type="button"
+      @click="(rows.push(empty()), focus(rows.length - 1, 'lon'))"
+    >
+      {{ t('ground.table.add') }}
+    </button>
   </div>
 </template>
 

@@ -39,18 +39,37 @@ const props = defineProps<{
   /** Changes whenever the shapes should be asked again. */
   version: number;
 }>();
-const emit = defineEmits<{ choose: [patch: string]; keeper: [id: string]; drawn: [shape: Shape]; moved: [shape: Shape]; loaded: [map: Schemas['GroundMap']] }>();
+const emit = defineEmits<{
+  choose: [patch: string];
+  keeper: [id: string];
+  drawn: [shape: Shape];
+  moved: [shape: Shape];
+  loaded: [map: Schemas['GroundMap']];
+}>();
 const { t } = useI18n();
 const { user } = useSession();
 
 const format = new GeoJSON({ featureProjection: 'EPSG:3857' });
-const geometryOf = (shape: unknown): Geometry => format.readGeometry(shape, { dataProjection: 'EPSG:4326', featureProjection: 'EPSG:3857' }) as Geometry;
+const geometryOf = (shape: unknown): Geometry =>
+  format.readGeometry(shape, { dataProjection: 'EPSG:4326', featureProjection: 'EPSG:3857' }) as Geometry;
 const shapeOf = (geometry: Geometry): Shape =>
-  format.writeGeometryObject(geometry, { dataProjection: 'EPSG:4326', featureProjection: 'EPSG:3857', decimals: 8, rightHanded: true }) as unknown as Shape;
+  format.writeGeometryObject(geometry, {
+    dataProjection: 'EPSG:4326',
+    featureProjection: 'EPSG:3857',
+    decimals: 8,
+    rightHanded: true,
+  }) as unknown as Shape;
 
 /** So few patches in the picture come with all their corners (MapWire). */
 const MOST_FULL = 250;
-const sources = { far: new VectorSource(), patches: new VectorSource(), zones: new VectorSource(), keepers: new VectorSource(), plots: new VectorSource(), work: new VectorSource() };
+const sources = {
+  far: new VectorSource(),
+  patches: new VectorSource(),
+  zones: new VectorSource(),
+  keepers: new VectorSource(),
+  plots: new VectorSource(),
+  work: new VectorSource(),
+};
 const seen = ref<Schemas['GroundMap'] | null>(null);
 const kinds = computed(() => [...new Set(seen.value?.keepers.map((k) => k.kind) ?? [])].sort());
 const el = ref<HTMLElement | null>(null);
@@ -60,8 +79,12 @@ let modify: Modify | null = null;
 let snap: Snap[] = [];
 let graticule: Graticule | null = null;
 
-const layer = (source: VectorSource, style: Parameters<VectorLayer['setStyle']>[0], zIndex: number, declutter = false) =>
-  new VectorLayer({ source, style, zIndex, declutter, updateWhileAnimating: false, updateWhileInteracting: false });
+const layer = (
+  source: VectorSource,
+  style: Parameters<VectorLayer['setStyle']>[0],
+  zIndex: number,
+  declutter = false,
+) => new VectorLayer({ source, style, zIndex, declutter, updateWhileAnimating: false, updateWhileInteracting: false });
 const layers = {
   far: layer(sources.far, (f) => patchStyle(f as Feature, f.getId() === props.chosen, 'coarse'), 4, true),
   patches: layer(sources.patches, (f) => patchStyle(f as Feature, f.getId() === props.chosen, 'full'), 4, true),
@@ -71,7 +94,9 @@ const layers = {
   work: layer(sources.work, (f) => workStyle(f as Feature), 6),
 };
 
-/* Shapes: the whole ground first; where that comes with few corners, whatever is in the picture again with all of them. */
+/*
+ * Shapes: the whole ground first; where that comes with few corners, whatever is in the picture again with all of them.
+ */
 let boxed: string | null = null;
 let asking = 0;
 const farView = (isFar: boolean): void => {
@@ -80,7 +105,9 @@ const farView = (isFar: boolean): void => {
 };
 const load = async (box: string | null): Promise<void> => {
   const mine = ++asking;
-  const answer = await unwrap(api.GET('/grounds/{ground}/map', { params: { path: { ground: props.groundId }, query: box ? { box } : {} } }));
+  const answer = await unwrap(
+    api.GET('/grounds/{ground}/map', { params: { path: { ground: props.groundId }, query: box ? { box } : {} } }),
+  );
   if (mine !== asking) return;
   boxed = box;
   const features = (things: { id: string; name: string; shape: unknown; kind?: string }[]): Feature[] =>
@@ -109,7 +136,9 @@ const load = async (box: string | null): Promise<void> => {
 };
 /** Brings a patch into the picture. */
 const look = (patch: string): void => {
-  const geometry = ((sources.patches.getFeatureById(patch) ?? sources.far.getFeatureById(patch)) as Feature | null)?.getGeometry();
+  const geometry = (
+    (sources.patches.getFeatureById(patch) ?? sources.far.getFeatureById(patch)) as Feature | null
+  )?.getGeometry();
   if (geometry) map?.getView().fit(geometry.getExtent(), { padding: [60, 60, 70, 60], maxZoom: 20.5, duration: 250 });
 };
 const whole = ref(true);
@@ -141,7 +170,12 @@ const arm = (): void => {
   draw = modify = null;
   snap = [];
   if (props.drawing && !props.shape) {
-    draw = new Draw({ source: sources.work, type: props.drawing, style: (f) => workStyle(f as Feature), stopClick: true });
+    draw = new Draw({
+      source: sources.work,
+      type: props.drawing,
+      style: (f) => workStyle(f as Feature),
+      stopClick: true,
+    });
     draw.on('drawend', (e) => emit('drawn', shapeOf(e.feature.getGeometry()!)));
     map.addInteraction(draw);
   } else if (props.drawing && props.shape) {
@@ -162,12 +196,22 @@ const showWork = (): void => {
   sources.work.clear(true);
   if (props.shape) sources.work.addFeature(new Feature({ geometry: geometryOf(props.shape) }));
   if (props.ghost) sources.work.addFeature(new Feature({ geometry: geometryOf(props.ghost), ghost: true }));
-  if (props.walked && props.walked.length > 1) sources.work.addFeature(new Feature({ geometry: geometryOf({ type: 'LineString', coordinates: props.walked }), way: true }));
-  if (props.here) sources.work.addFeature(new Feature({ geometry: geometryOf({ type: 'Point', coordinates: props.here }), here: true }));
+  if (props.walked && props.walked.length > 1)
+    sources.work.addFeature(
+      new Feature({ geometry: geometryOf({ type: 'LineString', coordinates: props.walked }), way: true }),
+    );
+  if (props.here)
+    sources.work.addFeature(
+      new Feature({ geometry: geometryOf({ type: 'Point', coordinates: props.here }), here: true }),
+    );
 };
 const showPlots = (): void => {
   sources.plots.clear(true);
-  sources.plots.addFeatures((props.plots ?? []).map((at, i) => new Feature({ geometry: geometryOf({ type: 'Point', coordinates: at }), name: String(i + 1) })));
+  sources.plots.addFeatures(
+    (props.plots ?? []).map(
+      (at, i) => new Feature({ geometry: geometryOf({ type: 'Point', coordinates: at }), name: String(i + 1) }),
+    ),
+  );
 };
 const restyle = (): void => {
   forgetInks();
@@ -202,18 +246,33 @@ const restyle = (): void => {
 onMounted(() => {
   map = new OlMap({
     target: el.value!,
-    controls: controls({ attribution: false, rotate: false, zoomOptions: { zoomInTipLabel: t('ground.map.in'), zoomOutTipLabel: t('ground.map.out') } }).extend([
-      new ScaleLine({ units: user.value?.units === 'metric' ? 'metric' : 'us' }),
-    ]),
+    controls: controls({
+      attribution: false,
+      rotate: false,
+      zoomOptions: { zoomInTipLabel: t('ground.map.in'), zoomOutTipLabel: t('ground.map.out') },
+    }).extend([new ScaleLine({ units: user.value?.units === 'metric' ? 'metric' : 'us' })]),
     layers: Object.values(layers),
-    view: new View({ center: [0, 0], zoom: 17, minZoom: 6, maxZoom: 23, enableRotation: false, constrainResolution: false }),
+    view: new View({
+      center: [0, 0],
+      zoom: 17,
+      minZoom: 6,
+      maxZoom: 23,
+      enableRotation: false,
+      constrainResolution: false,
+    }),
   });
   map.on('moveend', onMove);
   map.on('singleclick', (e) => {
     if (props.drawing) return;
-    const keeper = map!.forEachFeatureAtPixel(e.pixel, (f) => f, { layerFilter: (l) => l === layers.keepers, hitTolerance: 8 });
+    const keeper = map!.forEachFeatureAtPixel(e.pixel, (f) => f, {
+      layerFilter: (l) => l === layers.keepers,
+      hitTolerance: 8,
+    });
     if (keeper) return emit('keeper', String(keeper.getId()));
-    const patch = map!.forEachFeatureAtPixel(e.pixel, (f) => f, { layerFilter: (l) => l === layers.patches || l === layers.far, hitTolerance: 4 });
+    const patch = map!.forEachFeatureAtPixel(e.pixel, (f) => f, {
+      layerFilter: (l) => l === layers.patches || l === layers.far,
+      hitTolerance: 4,
+    });
     if (patch) emit('choose', String(patch.getId()));
   });
   restyle();
@@ -244,7 +303,12 @@ watch(
 );
 watchDebounced(
   () => [user.value?.light, user.value?.units],
-  () => map && (restyle(), map.getControls().forEach((c) => c instanceof ScaleLine && c.setUnits(user.value?.units === 'metric' ? 'metric' : 'us'))),
+  () =>
+    map &&
+    (restyle(),
+    map
+      .getControls()
+      .forEach((c) => c instanceof ScaleLine && c.setUnits(user.value?.units === 'metric' ? 'metric' : 'us'))),
   { debounce: 50 },
 );
 

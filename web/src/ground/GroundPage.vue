@@ -26,8 +26,12 @@ const { data, isPending } = useQuery(groundsQuery());
 const groundId = ref<string | null>(null);
 const ground = computed(() => data.value?.data.find((g) => g.id === groundId.value) ?? data.value?.data[0] ?? null);
 const patchId = ref<string | null>(null);
-const { data: patch } = useQuery(computed(() => ({ ...patchQuery(patchId.value ?? ''), enabled: patchId.value !== null })));
-const { data: keepers } = useQuery(computed(() => ({ ...keepersQuery(ground.value?.id ?? ''), enabled: ground.value !== null })));
+const { data: patch } = useQuery(
+  computed(() => ({ ...patchQuery(patchId.value ?? ''), enabled: patchId.value !== null })),
+);
+const { data: keepers } = useQuery(
+  computed(() => ({ ...keepersQuery(ground.value?.id ?? ''), enabled: ground.value !== null })),
+);
 const map = useTemplateRef<InstanceType<typeof GroundMap>>('map');
 const tools = useTemplateRef<InstanceType<typeof ShapeTools>>('tools');
 const version = ref(0);
@@ -39,9 +43,23 @@ const keeperId = ref<string | null>(null);
 const keeper = computed(() => keepers.value?.data.find((k) => k.id === keeperId.value) ?? null);
 const keeperType = ref<Shape['type']>('Point');
 const type = computed<Shape['type']>(() =>
-  task.value === 'split' ? 'LineString' : task.value === 'keeper' ? keeperType.value : task.value === 'editKeeper' ? ((keeper.value?.shape?.type as Shape['type'] | undefined) ?? 'Point') : 'Polygon',
+  task.value === 'split'
+    ? 'LineString'
+    : task.value === 'keeper'
+      ? keeperType.value
+      : task.value === 'editKeeper'
+        ? ((keeper.value?.shape?.type as Shape['type'] | undefined) ?? 'Point')
+        : 'Polygon',
 );
-const empty = (): Form => ({ name: '', setting: 'woods', kind: 'tree', species: '', crownRadius: '', height: '', validFrom: '' });
+const empty = (): Form => ({
+  name: '',
+  setting: 'woods',
+  kind: 'tree',
+  species: '',
+  crownRadius: '',
+  height: '',
+  validFrom: '',
+});
 const form = ref<Form>(empty());
 const here = ref<Position | null>(null);
 /** An earlier outline of the patch in hand. */
@@ -59,14 +77,20 @@ const kept = computed({
   },
 });
 const { restoredAt, drop } = useDraft(
-  () => (user.value && ground.value && (task.value === 'patch' || task.value === 'keeper') ? draftKey(user.value.id, `new-${task.value}`, ground.value.id) : ''),
+  () =>
+    user.value && ground.value && (task.value === 'patch' || task.value === 'keeper')
+      ? draftKey(user.value.id, `new-${task.value}`, ground.value.id)
+      : '',
   kept,
 );
 
 const begin = (what: Task): void => {
   importing.value = false;
   editor.begin(what === 'outline' ? ((patch.value?.outline as Shape | null) ?? null) : null);
-  form.value = { ...empty(), ...(what === 'outline' && patch.value ? { name: patch.value.name, setting: patch.value.setting.id } : {}) };
+  form.value = {
+    ...empty(),
+    ...(what === 'outline' && patch.value ? { name: patch.value.name, setting: patch.value.setting.id } : {}),
+  };
   task.value = what;
 };
 const editKeeper = (id: string): void => {
@@ -76,7 +100,14 @@ const editKeeper = (id: string): void => {
   keeperId.value = id;
   const given = k.given as Record<string, string | { typed?: string } | undefined>;
   const typed = (v: string | { typed?: string } | undefined): string => (typeof v === 'string' ? v : (v?.typed ?? ''));
-  form.value = { ...empty(), name: k.name, kind: k.kind, species: typed(given.species), crownRadius: typed(given.crownRadius), height: typed(given.height) };
+  form.value = {
+    ...empty(),
+    name: k.name,
+    kind: k.kind,
+    species: typed(given.species),
+    crownRadius: typed(given.crownRadius),
+    height: typed(given.height),
+  };
   editor.begin(k.shape);
   task.value = 'editKeeper';
 };
@@ -97,7 +128,20 @@ const choose = (id: string): void => {
   patchId.value = id;
   map.value?.look(id);
 };
-const how = computed(() => (({ draw: 'drawn', table: 'pasted', paste: 'pasted', walk: 'walked', circle: 'measured', rectangle: 'measured', legs: 'measured' }) as const)[tools.value?.way ?? 'draw']);
+const how = computed(
+  () =>
+    (
+      ({
+        draw: 'drawn',
+        table: 'pasted',
+        paste: 'pasted',
+        walk: 'walked',
+        circle: 'measured',
+        rectangle: 'measured',
+        legs: 'measured',
+      }) as const
+    )[tools.value?.way ?? 'draw'],
+);
 watch(keeperType, () => task.value === 'keeper' && editor.shape.value?.type !== keeperType.value && editor.begin(null));
 const undoPoint = (): void => void map.value?.removeLast();
 const placeCentre = (): void => {
@@ -118,7 +162,14 @@ const { busy: zoning, run, refusal: zoneRefusal } = useAct();
 const setZone = async (zone: string): Promise<void> => {
   const g = ground.value;
   if (!g) return;
-  const done = await run(() => unwrap(api.PATCH('/grounds/{ground}', { params: { path: { ground: g.id }, header: { 'If-Match': `"${g.revision}"` } }, body: { hardinessZone: zone || null } })));
+  const done = await run(() =>
+    unwrap(
+      api.PATCH('/grounds/{ground}', {
+        params: { path: { ground: g.id }, header: { 'If-Match': `"${g.revision}"` } },
+        body: { hardinessZone: zone || null },
+      }),
+    ),
+  );
   if (done) await client.invalidateQueries();
 };
 const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
@@ -142,10 +193,21 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
           {{ g.name }}
         </button>
       </div>
-      <NewGround v-if="mayWrite" :open="data.data.length === 0" @made="(id) => ((groundId = id), (patchId = null), client.invalidateQueries())" />
+      <NewGround
+        v-if="mayWrite"
+        :open="data.data.length === 0"
+        @made="(id) => ((groundId = id), (patchId = null), client.invalidateQueries())"
+      />
       <template v-if="ground">
         <p class="small soft">
-          {{ t('ground.facts', { lat: Number(ground.latitude).toFixed(2), elevation: say(ground.elevation), days: ground.shiftDays }) }} ·
+          {{
+            t('ground.facts', {
+              lat: Number(ground.latitude).toFixed(2),
+              elevation: say(ground.elevation),
+              days: ground.shiftDays,
+            })
+          }}
+          ·
           <i18n-t keypath="ground.total" scope="global" :plural="ground.patchCount">
             <template #n>{{ ground.patchCount }}</template>
             <template #area><SaidAmount :of="ground.area" /></template>
@@ -153,7 +215,12 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
           ·
           <label :title="t('ground.zoneHelp')"
             >{{ t('ground.zone') }}
-            <select class="field zone" :value="ground.hardinessZone ?? ''" :disabled="!mayWrite || zoning" @change="setZone(($event.target as HTMLSelectElement).value)">
+            <select
+              class="field zone"
+              :value="ground.hardinessZone ?? ''"
+              :disabled="!mayWrite || zoning"
+              @change="setZone(($event.target as HTMLSelectElement).value)"
+            >
               <option value="">{{ t('ground.zoneUnknown') }}</option>
               <option v-for="n in 13" :key="n" :value="n">{{ n }}</option>
             </select></label
@@ -180,18 +247,31 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
             <div v-if="mayWrite && task === null" class="row">
               <button class="btn" type="button" @click="begin('patch')">{{ t('ground.newPatch') }}</button>
               <button class="btn" type="button" @click="begin('keeper')">{{ t('ground.newKeeper') }}</button>
-              <button class="btn" type="button" :aria-expanded="importing" @click="importing = !importing">{{ t('ground.import.open') }}</button>
+              <button class="btn" type="button" :aria-expanded="importing" @click="importing = !importing">
+                {{ t('ground.import.open') }}
+              </button>
               <span class="row exports small"
-                >{{ t('ground.export') }} <a v-for="f in FORMATS" :key="f" :href="`/api/v1/grounds/${ground.id}/export?format=${f}`" download>{{ t(`ground.format.${f}`) }}</a></span
+                >{{ t('ground.export') }}
+                <a v-for="f in FORMATS" :key="f" :href="`/api/v1/grounds/${ground.id}/export?format=${f}`" download>{{
+                  t(`ground.format.${f}`)
+                }}</a></span
               >
             </div>
             <ImportPanel v-if="importing && task === null" :key="ground.id" :ground-id="ground.id" @done="version++" />
-            <PatchList v-if="task === null" :ground-id="ground.id" :chosen="patchId" @choose="choose" @first="(id) => (patchId = id)" />
+            <PatchList
+              v-if="task === null"
+              :ground-id="ground.id"
+              :chosen="patchId"
+              @choose="choose"
+              @first="(id) => (patchId = id)"
+            />
           </div>
           <div class="why stack">
             <section v-if="task" class="stack" aria-labelledby="task-h">
               <h2 id="task-h">{{ t(`ground.doing.${task}`, { name: patch?.name ?? '' }) }}</h2>
-              <p v-if="restoredAt" class="note small">{{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}</p>
+              <p v-if="restoredAt" class="note small">
+                {{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}
+              </p>
               <div v-if="task === 'keeper'" class="row" role="group" :aria-label="t('ground.asA')">
                 <button
                   v-for="s in ['Point', 'LineString', 'Polygon'] as const"
@@ -204,12 +284,38 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
                 >
                   {{ t(`ground.shape.${s}`) }}
                 </button>
-                <button v-if="keeperType === 'Point'" class="btn small quiet" type="button" @click="placeCentre">{{ t('ground.atCentre') }}</button>
+                <button v-if="keeperType === 'Point'" class="btn small quiet" type="button" @click="placeCentre">
+                  {{ t('ground.atCentre') }}
+                </button>
               </div>
-              <ShapeTools ref="tools" :editor="editor" :type="type" :centre="() => map?.centre() ?? [0, 0]" @here="(at, so) => ((here = at), (walked = so))" @undo-point="undoPoint" />
-              <SaveForm v-model="form" :task="task" :ground-id="ground.id" :patch="patch ?? null" :keeper="keeper" :shape="editor.shape.value" :how="how" @saved="saved" @back="end" />
+              <ShapeTools
+                ref="tools"
+                :editor="editor"
+                :type="type"
+                :centre="() => map?.centre() ?? [0, 0]"
+                @here="(at, so) => ((here = at), (walked = so))"
+                @undo-point="undoPoint"
+              />
+              <SaveForm
+                v-model="form"
+                :task="task"
+                :ground-id="ground.id"
+                :patch="patch ?? null"
+                :keeper="keeper"
+                :shape="editor.shape.value"
+                :how="how"
+                @saved="saved"
+                @back="end"
+              />
             </section>
-            <PatchPanel v-else-if="patchId" :patch-id="patchId" @task="begin" @keeper="editKeeper" @changed="version++" @ghost="(s) => (ghost = s)" />
+            <PatchPanel
+              v-else-if="patchId"
+              :patch-id="patchId"
+              @task="begin"
+              @keeper="editKeeper"
+              @changed="version++"
+              @ghost="(s) => (ghost = s)"
+            />
             <p v-else class="soft">{{ t('ground.pick') }}</p>
           </div>
         </div>

@@ -32,7 +32,12 @@ const kind = ref('');
 const look = async (): Promise<void> => {
   const given = Object.fromEntries(Object.entries(columns.value).filter(([, v]) => v !== ''));
   const answer = await run(() =>
-    unwrap(api.POST('/grounds/{ground}/imports/preview', { params: { path: { ground: props.groundId } }, body: { text: text.value, ...(Object.keys(given).length ? { columns: given } : {}) } })),
+    unwrap(
+      api.POST('/grounds/{ground}/imports/preview', {
+        params: { path: { ground: props.groundId } },
+        body: { text: text.value, ...(Object.keys(given).length ? { columns: given } : {}) },
+      }),
+    ),
   );
   if (!answer) return;
   preview.value = answer;
@@ -51,7 +56,9 @@ const upload = async (e: Event): Promise<void> => {
   await look();
 };
 const taking = computed(() => rows.value.filter((r) => r.as !== 'leave'));
-const missing = computed(() => taking.value.filter((r) => (r.as === 'keeper' && !r.kind) || r.name.trim() === '').length);
+const missing = computed(
+  () => taking.value.filter((r) => (r.as === 'keeper' && !r.kind) || r.name.trim() === '').length,
+);
 /** Faults of the last try, by entry. */
 const faultOf = (entry: number): string | null => {
   const i = sent.value.indexOf(entry);
@@ -64,10 +71,19 @@ const take = async (): Promise<void> => {
     text: text.value,
     ...(Object.keys(columns.value).length ? { columns: columns.value } : {}),
     rows: rows.value.map((r) =>
-      r.as === 'leave' ? { entry: r.entry, as: r.as } : { entry: r.entry, as: r.as, name: r.name, ...(r.as === 'patch' ? { setting: r.setting ?? setting.value } : { kind: r.kind ?? '' }) },
+      r.as === 'leave'
+        ? { entry: r.entry, as: r.as }
+        : {
+            entry: r.entry,
+            as: r.as,
+            name: r.name,
+            ...(r.as === 'patch' ? { setting: r.setting ?? setting.value } : { kind: r.kind ?? '' }),
+          },
     ),
   };
-  const answer = await run(() => unwrap(api.POST('/grounds/{ground}/imports', { params: { path: { ground: props.groundId } }, body })));
+  const answer = await run(() =>
+    unwrap(api.POST('/grounds/{ground}/imports', { params: { path: { ground: props.groundId } }, body })),
+  );
   if (!answer) return;
   done.value = answer;
   preview.value = null;
@@ -80,7 +96,9 @@ const take = async (): Promise<void> => {
   <section class="stack sheetlike" aria-labelledby="import-h">
     <h2 id="import-h">{{ t('ground.import.title') }}</h2>
     <p class="small soft">{{ t('ground.import.help') }}</p>
-    <label class="label">{{ t('ground.import.file') }}<input type="file" accept=".geojson,.json,.gpx,.kml,.csv,.txt" @change="upload" /></label>
+    <label class="label"
+      >{{ t('ground.import.file') }}<input type="file" accept=".geojson,.json,.gpx,.kml,.csv,.txt" @change="upload"
+    /></label>
     <p v-if="tooLarge" class="fault" role="alert">{{ t('ground.import.tooLarge') }}</p>
     <p v-if="done" class="good" role="status">{{ t('ground.import.done', done) }}</p>
     <template v-if="preview">
@@ -99,13 +117,18 @@ const take = async (): Promise<void> => {
       </div>
       <template v-if="rows.length">
         <p role="status">
-          <b>{{ fileName }}</b> · {{ t('ground.import.found', { n: rows.length, format: preview.format.toUpperCase() }) }} ·
+          <b>{{ fileName }}</b> ·
+          {{ t('ground.import.found', { n: rows.length, format: preview.format.toUpperCase() }) }} ·
           <b :class="{ fault: preview.bad > 0 }">{{ t('ground.import.bad', { n: preview.bad }) }}</b>
         </p>
         <div class="row">
           <label class="label"
             >{{ t('ground.import.settingForAll') }}
-            <select v-model="setting" class="field" @change="rows.forEach((r) => r.as === 'patch' && (r.setting = setting))">
+            <select
+              v-model="setting"
+              class="field"
+              @change="rows.forEach((r) => r.as === 'patch' && (r.setting = setting))"
+            >
               <option v-for="s in book?.settings ?? []" :key="s.id" :value="s.id">{{ s.name }}</option>
             </select>
           </label>
@@ -132,28 +155,45 @@ const take = async (): Promise<void> => {
               <tr v-for="r in rows" :key="r.entry" :class="{ bad: r.fault }">
                 <td>{{ r.row }}</td>
                 <td>
-                  <input v-if="!r.fault" v-model="r.name" class="field name" :aria-label="`${t('ground.import.name')} ${r.row}`" :aria-invalid="r.as !== 'leave' && r.name.trim() === ''" /><template
-                    v-else
-                    >{{ r.name || '—' }}</template
-                  >
+                  <input
+                    v-if="!r.fault"
+                    v-model="r.name"
+                    class="field name"
+                    :aria-label="`${t('ground.import.name')} ${r.row}`"
+                    :aria-invalid="r.as !== 'leave' && r.name.trim() === ''"
+                  /><template v-else>{{ r.name || '—' }}</template>
                   <span v-if="r.fault || faultOf(r.entry)" class="fault block">{{ r.fault ?? faultOf(r.entry) }}</span>
                   <span v-if="r.note" class="small soft block">{{ r.note }}</span>
-                  <span v-if="r.same !== null" class="small soft block">{{ t('ground.import.same', { name: r.same || '—' }) }}</span>
+                  <span v-if="r.same !== null" class="small soft block">{{
+                    t('ground.import.same', { name: r.same || '—' })
+                  }}</span>
                 </td>
                 <td>
                   <template v-if="r.type"
-                    >{{ t(`ground.shape.${r.type}`) }} <span class="small soft">{{ say(r.size) === '—' ? '' : say(r.size) }}</span></template
+                    >{{ t(`ground.shape.${r.type}`) }}
+                    <span class="small soft">{{ say(r.size) === '—' ? '' : say(r.size) }}</span></template
                   >
                 </td>
                 <td>
-                  <select v-model="r.as" class="field" :disabled="r.fault !== null" :aria-label="`${t('ground.import.as')} ${r.row}`">
+                  <select
+                    v-model="r.as"
+                    class="field"
+                    :disabled="r.fault !== null"
+                    :aria-label="`${t('ground.import.as')} ${r.row}`"
+                  >
                     <option v-if="r.type !== 'Point'" value="patch">{{ t('ground.import.asPatch') }}</option>
                     <option value="keeper">{{ t('ground.import.asKeeper') }}</option>
                     <option value="leave">{{ t('ground.import.asLeave') }}</option>
                   </select>
                 </td>
                 <td>
-                  <select v-if="r.as === 'keeper'" v-model="r.kind" class="field" :aria-label="`${t('ground.kind')} ${r.row}`" :aria-invalid="!r.kind">
+                  <select
+                    v-if="r.as === 'keeper'"
+                    v-model="r.kind"
+                    class="field"
+                    :aria-label="`${t('ground.kind')} ${r.row}`"
+                    :aria-invalid="!r.kind"
+                  >
                     <option :value="null" disabled>{{ t('ground.import.choose') }}</option>
                     <option v-for="k in KINDS" :key="k" :value="k">{{ t(`keeper.${k}`) }}</option>
                   </select>
@@ -173,12 +213,18 @@ const take = async (): Promise<void> => {
         </div>
         <p v-if="missing" class="note small">{{ t('ground.import.missing', { n: missing }, missing) }}</p>
         <div class="row">
-          <button class="btn main" type="button" :disabled="busy || taking.length === 0 || missing > 0" @click="take">{{ t('ground.import.take', { n: taking.length }, taking.length) }}</button>
-          <button class="btn quiet" type="button" @click="((preview = null), (text = ''))">{{ t('frame.back') }}</button>
+          <button class="btn main" type="button" :disabled="busy || taking.length === 0 || missing > 0" @click="take">
+            {{ t('ground.import.take', { n: taking.length }, taking.length) }}
+          </button>
+          <button class="btn quiet" type="button" @click="((preview = null), (text = ''))">
+            {{ t('frame.back') }}
+          </button>
         </div>
       </template>
     </template>
-    <p v-if="refusal && !preview" class="fault" role="alert">{{ refusal.problem?.errors?.[0]?.message ?? refusal.message }}</p>
+    <p v-if="refusal && !preview" class="fault" role="alert">
+      {{ refusal.problem?.errors?.[0]?.message ?? refusal.message }}
+    </p>
     <p v-else-if="refusal" class="fault" role="alert">{{ t('ground.import.refused') }}</p>
   </section>
 </template>

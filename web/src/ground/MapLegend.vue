@@ -12,7 +12,8 @@ const { t } = useI18n();
       <svg viewBox="-2 -2 20 20" aria-hidden="true"><path :d="THORN" class="sloe" /></svg>{{ t('ground.map.patch') }}
     </li>
     <li v-for="kind in kinds" :key="kind">
-      <svg viewBox="-2 -2 20 20" aria-hidden="true"><path :d="MARKS[kind]?.glyph" :class="MARKS[kind]?.ink" /></svg>{{ t(`keeper.${kind}`) }}
+      <svg viewBox="-2 -2 20 20" aria-hidden="true"><path :d="MARKS[kind]?.glyph" :class="MARKS[kind]?.ink" /></svg
+      >{{ t(`keeper.${kind}`) }}
     </li>
   </ul>
 </template>

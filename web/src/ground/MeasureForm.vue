@@ -4,7 +4,11 @@ import { useI18n } from 'vue-i18n';
 import type { Position } from './shapes';
 import type { ShapeEditor } from './useShapeEditor';
 
-const props = defineProps<{ editor: ShapeEditor; way: 'circle' | 'rectangle' | 'legs'; /** Where the map is looking: the place to begin, till another is typed. */ centre: () => Position }>();
+const props = defineProps<{
+  editor: ShapeEditor;
+  way: 'circle' | 'rectangle' | 'legs';
+  /** Where the map is looking: the place to begin, till another is typed. */ centre: () => Position;
+}>();
 const { t } = useI18n();
 const at = ref('');
 const radius = ref('');
@@ -26,26 +30,60 @@ const work = (): void => {
   at.value = `${place[0]}, ${place[1]}`;
   const pace = size.value.pace.trim() === '' ? {} : { pace: size.value.pace };
   if (props.way === 'circle') void props.editor.trace({ circle: { centre: place, radius: radius.value } });
-  else if (props.way === 'rectangle') void props.editor.trace({ rectangle: { corner: place, length: size.value.length, width: size.value.width, bearing: size.value.bearing, ...pace } });
-  else void props.editor.trace({ legs: { start: place, ...pace, legs: legs.value.filter((l) => l.length.trim() !== '') } });
+  else if (props.way === 'rectangle')
+    void props.editor.trace({
+      rectangle: {
+        corner: place,
+        length: size.value.length,
+        width: size.value.width,
+        bearing: size.value.bearing,
+        ...pace,
+      },
+    });
+  else
+    void props.editor.trace({
+      legs: { start: place, ...pace, legs: legs.value.filter((l) => l.length.trim() !== '') },
+    });
 };
 </script>
 
 <template>
   <form class="stack" novalidate @submit.prevent="work">
     <p class="small soft">{{ t(`ground.measure.help.${way}`) }}</p>
-    <label class="label">{{ t('ground.measure.at') }}<input v-model="at" class="field" :placeholder="t('ground.measure.here')" /></label>
-    <label v-if="way === 'circle'" class="label">{{ t('ground.measure.radius') }}<input v-model="radius" class="field" :aria-invalid="fault('/radius') !== null" /></label>
+    <label class="label"
+      >{{ t('ground.measure.at') }}<input v-model="at" class="field" :placeholder="t('ground.measure.here')"
+    /></label>
+    <label v-if="way === 'circle'" class="label"
+      >{{ t('ground.measure.radius') }}<input v-model="radius" class="field" :aria-invalid="fault('/radius') !== null"
+    /></label>
     <div v-if="way === 'rectangle'" class="row">
-      <label v-for="f in FIELDS" :key="f" class="label">{{ t(`ground.measure.${f}`) }}<input v-model="size[f]" class="field short" :aria-invalid="fault(`/${f}`) !== null" /></label>
+      <label v-for="f in FIELDS" :key="f" class="label"
+        >{{ t(`ground.measure.${f}`)
+        }}<input v-model="size[f]" class="field short" :aria-invalid="fault(`/${f}`) !== null"
+      /></label>
     </div>
     <template v-if="way === 'legs'">
-      <label class="label">{{ t('ground.measure.pace') }}<input v-model="size.pace" class="field short" :aria-invalid="fault('/pace') !== null" /></label>
+      <label class="label"
+        >{{ t('ground.measure.pace')
+        }}<input v-model="size.pace" class="field short" :aria-invalid="fault('/pace') !== null"
+      /></label>
       <div v-for="(leg, i) in legs" :key="i" class="row">
-        <label class="label">{{ t('ground.measure.leg', { n: i + 1 }) }}<input v-model="leg.length" class="field short" :aria-invalid="fault(`/legs/${i}/length`) !== null" /></label>
-        <label class="label">{{ t('ground.measure.bearing') }}<input v-model="leg.bearing" class="field short" inputmode="numeric" :aria-invalid="fault(`/legs/${i}/bearing`) !== null" /></label>
+        <label class="label"
+          >{{ t('ground.measure.leg', { n: i + 1 })
+          }}<input v-model="leg.length" class="field short" :aria-invalid="fault(`/legs/${i}/length`) !== null"
+        /></label>
+        <label class="label"
+          >{{ t('ground.measure.bearing')
+          }}<input
+            v-model="leg.bearing"
+            class="field short"
+            inputmode="numeric"
+            :aria-invalid="fault(`/legs/${i}/bearing`) !== null"
+        /></label>
       </div>
-      <button class="btn small" type="button" @click="legs.push({ length: '', bearing: '' })">{{ t('ground.measure.addLeg') }}</button>
+      <button class="btn small" type="button" @click="legs.push({ length: '', bearing: '' })">
+        {{ t('ground.measure.addLeg') }}
+      </button>
     </template>
     <button class="btn" type="submit">{{ t('ground.measure.work') }}</button>
   </form>

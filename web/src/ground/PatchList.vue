@@ -18,7 +18,9 @@ watch(
   () => props.groundId,
   () => (ask.value = { ...ask.value, page: 1 }),
 );
-const { data } = useQuery(computed(() => ({ ...patchesQuery(props.groundId, ask.value), placeholderData: keepPreviousData })));
+const { data } = useQuery(
+  computed(() => ({ ...patchesQuery(props.groundId, ask.value), placeholderData: keepPreviousData })),
+);
 // with nothing in hand yet, the first of the list is
 watch(
   () => data.value?.data[0],
@@ -29,7 +31,12 @@ watch(
 );
 const COLUMNS = ['name', 'setting', 'area', 'stands'] as const;
 const sort = (by: (typeof COLUMNS)[number]): void => {
-  ask.value = { ...ask.value, page: 1, sort: by, order: ask.value.sort === by && ask.value.order === 'asc' ? 'desc' : 'asc' };
+  ask.value = {
+    ...ask.value,
+    page: 1,
+    sort: by,
+    order: ask.value.sort === by && ask.value.order === 'asc' ? 'desc' : 'asc',
+  };
 };
 </script>
 
@@ -37,20 +44,33 @@ const sort = (by: (typeof COLUMNS)[number]): void => {
   <section class="stack" aria-labelledby="list-h">
     <div class="row">
       <h2 id="list-h" class="grow">{{ t('ground.list.title', { n: data?.total ?? 0 }, data?.total ?? 0) }}</h2>
-      <input v-model="typed" class="field find" type="search" :placeholder="t('ground.list.find')" :aria-label="t('ground.list.find')" />
+      <input
+        v-model="typed"
+        class="field find"
+        type="search"
+        :placeholder="t('ground.list.find')"
+        :aria-label="t('ground.list.find')"
+      />
       <select v-model="ask.setting" class="field" :aria-label="t('ground.setting')" @change="ask.page = 1">
         <option value="">{{ t('ground.list.anySetting') }}</option>
         <option v-for="s in book?.settings ?? []" :key="s.id" :value="s.id">{{ s.name }}</option>
       </select>
-      <label class="small"><input v-model="ask.archived" type="checkbox" @change="ask.page = 1" /> {{ t('ground.list.archived') }}</label>
+      <label class="small"
+        ><input v-model="ask.archived" type="checkbox" @change="ask.page = 1" /> {{ t('ground.list.archived') }}</label
+      >
     </div>
     <div class="table-wrap">
       <table>
         <thead>
           <tr>
-            <th v-for="c in COLUMNS" :key="c" :aria-sort="ask.sort === c ? (ask.order === 'asc' ? 'ascending' : 'descending') : 'none'">
+            <th
+              v-for="c in COLUMNS"
+              :key="c"
+              :aria-sort="ask.sort === c ? (ask.order === 'asc' ? 'ascending' : 'descending') : 'none'"
+            >
               <button type="button" class="sorter" @click="sort(c)">
-                {{ t(`ground.list.column.${c}`) }}<span v-if="ask.sort === c" aria-hidden="true">{{ ask.order === 'asc' ? ' ↑' : ' ↓' }}</span>
+                {{ t(`ground.list.column.${c}`)
+                }}<span v-if="ask.sort === c" aria-hidden="true">{{ ask.order === 'asc' ? ' ↑' : ' ↓' }}</span>
               </button>
             </th>
           </tr>
@@ -58,7 +78,9 @@ const sort = (by: (typeof COLUMNS)[number]): void => {
         <tbody>
           <tr v-for="p in data?.data ?? []" :key="p.id" :class="{ chosen: p.id === chosen }">
             <td>
-              <button class="link" type="button" :aria-pressed="p.id === chosen" @click="emit('choose', p.id)">{{ p.name }}</button>
+              <button class="link" type="button" :aria-pressed="p.id === chosen" @click="emit('choose', p.id)">
+                {{ p.name }}
+              </button>
               <span v-if="p.archivedReason" class="small soft"> {{ p.archivedReason }}</span>
             </td>
             <td>{{ p.setting.name }}</td>
@@ -66,15 +88,21 @@ const sort = (by: (typeof COLUMNS)[number]): void => {
             <td>{{ p.stands.map((s) => s.name).join(', ') || '—' }}</td>
           </tr>
           <tr v-if="data && data.data.length === 0">
-            <td colspan="4" class="soft">{{ t(ask.q || ask.setting || ask.archived ? 'ground.list.none' : 'ground.noPatches') }}</td>
+            <td colspan="4" class="soft">
+              {{ t(ask.q || ask.setting || ask.archived ? 'ground.list.none' : 'ground.noPatches') }}
+            </td>
           </tr>
         </tbody>
       </table>
     </div>
     <div v-if="(data?.pages ?? 1) > 1" class="row">
-      <button class="btn small" type="button" :disabled="ask.page <= 1" @click="ask.page--">{{ t('ground.list.before') }}</button>
+      <button class="btn small" type="button" :disabled="ask.page <= 1" @click="ask.page--">
+        {{ t('ground.list.before') }}
+      </button>
       <span>{{ t('ground.list.page', { page: data?.page, pages: data?.pages }) }}</span>
-      <button class="btn small" type="button" :disabled="ask.page >= (data?.pages ?? 1)" @click="ask.page++">{{ t('ground.list.after') }}</button>
+      <button class="btn small" type="button" :disabled="ask.page >= (data?.pages ?? 1)" @click="ask.page++">
+        {{ t('ground.list.after') }}
+      </button>
     </div>
   </section>
 </template>

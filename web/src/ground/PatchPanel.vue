@@ -29,11 +29,21 @@ const { data: history } = useQuery(computed(() => ({ ...outlinesQuery(props.patc
 const joining = ref<string[] | null>(null);
 const { data: others } = useQuery(
   computed(() => ({
-    ...patchesQuery(patch.value?.groundId ?? '', { page: 1, sort: 'name', order: 'asc', q: '', setting: '', archived: false }),
+    ...patchesQuery(patch.value?.groundId ?? '', {
+      page: 1,
+      sort: 'name',
+      order: 'asc',
+      q: '',
+      setting: '',
+      archived: false,
+    }),
     enabled: joining.value !== null && Boolean(patch.value),
   })),
 );
-const match = computed(() => ({ path: { patch: props.patchId }, header: { 'If-Match': `"${patch.value?.revision ?? 0}"` } }));
+const match = computed(() => ({
+  path: { patch: props.patchId },
+  header: { 'If-Match': `"${patch.value?.revision ?? 0}"` },
+}));
 const edgeWidth = ref('');
 const reason = ref('');
 const putting = ref(false);
@@ -47,38 +57,91 @@ const after = async <T,>(made: T | null): Promise<T | null> => {
 };
 const newStand = async (): Promise<void> => {
   const go = onward();
-  const made = await run(() => unwrap(api.POST('/patches/{patch}/stands', { params: { path: { patch: props.patchId } }, body: {} })));
+  const made = await run(() =>
+    unwrap(api.POST('/patches/{patch}/stands', { params: { path: { patch: props.patchId } }, body: {} })),
+  );
   if (made) {
     await client.invalidateQueries();
     await go({ name: 'scout', params: { stand: made.id } });
   }
 };
 const join = async (): Promise<void> => {
-  if (await after(await run(() => unwrap(api.POST('/patches/{patch}/merge', { params: match.value, body: { patches: joining.value ?? [] } }))))) joining.value = null;
+  if (
+    await after(
+      await run(() =>
+        unwrap(api.POST('/patches/{patch}/merge', { params: match.value, body: { patches: joining.value ?? [] } })),
+      ),
+    )
+  )
+    joining.value = null;
 };
 const archive = async (archived: boolean): Promise<void> => {
-  if (await after(await run(() => unwrap(api.POST('/patches/{patch}/archive', { params: match.value, body: archived ? { archived, reason: reason.value } : { archived } }))))) {
+  if (
+    await after(
+      await run(() =>
+        unwrap(
+          api.POST('/patches/{patch}/archive', {
+            params: match.value,
+            body: archived ? { archived, reason: reason.value } : { archived },
+          }),
+        ),
+      ),
+    )
+  ) {
     putting.value = false;
     reason.value = '';
   }
 };
 const edge = async (): Promise<void> => {
-  if (await after(await run(() => unwrap(api.POST('/patches/{patch}/zones', { params: { path: { patch: props.patchId } }, body: { edgeWidth: edgeWidth.value } }))))) edgeWidth.value = '';
+  if (
+    await after(
+      await run(() =>
+        unwrap(
+          api.POST('/patches/{patch}/zones', {
+            params: { path: { patch: props.patchId } },
+            body: { edgeWidth: edgeWidth.value },
+          }),
+        ),
+      ),
+    )
+  )
+    edgeWidth.value = '';
 };
-const dropZone = async (zone: string): Promise<void> => void (await after(await run(() => unwrap(api.DELETE('/zones/{zone}', { params: { path: { zone } } })))));
+const dropZone = async (zone: string): Promise<void> =>
+  void (await after(await run(() => unwrap(api.DELETE('/zones/{zone}', { params: { path: { zone } } })))));
 const words = ref({ kind: 'tree', name: '', distance: '' });
 const tell = async (): Promise<void> => {
   const made = await run(() =>
     unwrap(
       api.POST('/patches/{patch}/keepers', {
         params: { path: { patch: props.patchId } },
-        body: { kind: words.value.kind as 'tree', name: words.value.name, ...(words.value.distance ? { distance: words.value.distance } : {}) },
+        body: {
+          kind: words.value.kind as 'tree',
+          name: words.value.name,
+          ...(words.value.distance ? { distance: words.value.distance } : {}),
+        },
       }),
     ),
   );
   if (await after(made)) words.value = { kind: words.value.kind, name: '', distance: '' };
 };
-const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'well', 'stream', 'pond', 'drain', 'path', 'fence', 'building', 'stock'] as const;
+const KINDS = [
+  'tree',
+  'shrub',
+  'planting',
+  'grass',
+  'forbs',
+  'crop',
+  'hive',
+  'well',
+  'stream',
+  'pond',
+  'drain',
+  'path',
+  'fence',
+  'building',
+  'stock',
+] as const;
 </script>
 
 <template>
@@ -89,22 +152,37 @@ const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'w
     </p>
     <p v-else class="soft">{{ t('ground.noOutline') }}</p>
     <p v-if="patch.archived" class="note">{{ t('ground.archive.is', { reason: patch.archivedReason ?? '' }) }}</p>
-    <p v-if="patch.season.leafOut" class="small soft">{{ t('ground.season.seen', { day: dayText(patch.season.leafOut.day, true), days: patch.season.shiftDays, place: patch.season.byPlaceDays }) }}</p>
+    <p v-if="patch.season.leafOut" class="small soft">
+      {{
+        t('ground.season.seen', {
+          day: dayText(patch.season.leafOut.day, true),
+          days: patch.season.shiftDays,
+          place: patch.season.byPlaceDays,
+        })
+      }}
+    </p>
     <h3>{{ t('ground.stands') }}</h3>
     <ul class="ruled plain">
       <li v-for="s in patch.stands" :key="s.id">
-        <RouterLink :to="{ name: s.station, params: { stand: s.id } }">{{ s.name }}</RouterLink> <span class="soft">{{ s.act.text }}</span>
+        <RouterLink :to="{ name: s.station, params: { stand: s.id } }">{{ s.name }}</RouterLink>
+        <span class="soft">{{ s.act.text }}</span>
       </li>
       <li v-if="patch.stands.length === 0" class="soft">{{ t('ground.noStands') }}</li>
     </ul>
-    <button v-if="mayWrite && !patch.archived" class="btn" type="button" :disabled="busy" @click="newStand">{{ t('ground.newStand') }}</button>
+    <button v-if="mayWrite && !patch.archived" class="btn" type="button" :disabled="busy" @click="newStand">
+      {{ t('ground.newStand') }}
+    </button>
     <h3>{{ t('ground.near') }}</h3>
     <ul class="ruled plain">
       <li v-for="k in patch.keepers" :key="k.id">
-        <button v-if="k.source === 'map' && mayWrite" type="button" class="plainlink" @click="emit('keeper', k.id)">{{ k.name }}</button><b v-else>{{ k.name }}</b>
+        <button v-if="k.source === 'map' && mayWrite" type="button" class="plainlink" @click="emit('keeper', k.id)">
+          {{ k.name }}</button><b v-else>{{ k.name }}</b>
         <span class="soft">{{ k.kindName }}</span>
         <span v-if="k.distance?.value === '0'"> · {{ t('ground.within') }}</span>
-        <span v-else-if="k.distance"> · <SaidAmount :of="k.distance" /> {{ k.bearing ? t('ground.toThe', { side: k.bearing.name, degrees: k.bearing.degrees }) : '' }}</span>
+        <span v-else-if="k.distance">
+          · <SaidAmount :of="k.distance" />
+          {{ k.bearing ? t('ground.toThe', { side: k.bearing.name, degrees: k.bearing.degrees }) : '' }}</span
+        >
         <span v-if="k.downwind" class="reach">{{ t('ground.downwind') }}</span>
         <span v-if="k.inRootReach" class="reach"
           ><i18n-t keypath="ground.roots" scope="global"
@@ -123,7 +201,9 @@ const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'w
             <option v-for="k in KINDS" :key="k" :value="k">{{ t(`keeper.${k}`) }}</option>
           </select></label
         >
-        <label v-for="f in ['name', 'distance'] as const" :key="f" class="label">{{ t(`ground.field.${f}`) }}<input v-model="words[f]" class="field" :aria-invalid="at(`/${f}`) !== null" /></label>
+        <label v-for="f in ['name', 'distance'] as const" :key="f" class="label"
+          >{{ t(`ground.field.${f}`) }}<input v-model="words[f]" class="field" :aria-invalid="at(`/${f}`) !== null"
+        /></label>
         <button class="btn" type="submit" :disabled="busy">{{ t('ground.tell') }}</button>
       </form>
     </details>
@@ -131,37 +211,60 @@ const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'w
       <h3>{{ t('ground.zones.title') }}</h3>
       <ul class="ruled plain">
         <li v-for="z in patch.zones" :key="z.id" class="row">
-          <b>{{ z.name }}</b> <SaidAmount :of="z.area" /> <button v-if="mayWrite" class="btn small quiet" type="button" @click="dropZone(z.id)">{{ t('ground.zones.drop', { name: z.name }) }}</button>
+          <b>{{ z.name }}</b> <SaidAmount :of="z.area" />
+          <button v-if="mayWrite" class="btn small quiet" type="button" @click="dropZone(z.id)">
+            {{ t('ground.zones.drop', { name: z.name }) }}
+          </button>
         </li>
       </ul>
     </template>
     <details v-if="mayWrite && !patch.archived" class="edits">
       <summary>{{ t('ground.edit') }}</summary>
       <div class="row">
-        <button class="btn small" type="button" @click="emit('task', 'outline')">{{ t(patch.outline ? 'ground.task.outline' : 'ground.task.firstOutline') }}</button>
+        <button class="btn small" type="button" @click="emit('task', 'outline')">
+          {{ t(patch.outline ? 'ground.task.outline' : 'ground.task.firstOutline') }}
+        </button>
         <template v-if="patch.outline">
           <button class="btn small" type="button" @click="emit('task', 'split')">{{ t('ground.task.split') }}</button>
-          <button class="btn small" type="button" :aria-expanded="joining !== null" @click="joining = joining ? null : []">{{ t('ground.task.join') }}</button>
+          <button
+            class="btn small"
+            type="button"
+            :aria-expanded="joining !== null"
+            @click="joining = joining ? null : []"
+          >
+            {{ t('ground.task.join') }}
+          </button>
           <button class="btn small" type="button" @click="emit('task', 'hole')">{{ t('ground.task.hole') }}</button>
           <button class="btn small" type="button" @click="emit('task', 'zone')">{{ t('ground.task.zone') }}</button>
         </template>
-        <button class="btn small quiet" type="button" :aria-expanded="putting" @click="putting = !putting">{{ t('ground.archive.put') }}</button>
+        <button class="btn small quiet" type="button" :aria-expanded="putting" @click="putting = !putting">
+          {{ t('ground.archive.put') }}
+        </button>
       </div>
       <form v-if="joining" class="stack" @submit.prevent="join">
-        <label v-for="o in (others?.data ?? []).filter((p) => p.id !== patch?.id && p.area)" :key="o.id"><input v-model="joining" type="checkbox" :value="o.id" /> {{ o.name }}</label>
+        <label v-for="o in (others?.data ?? []).filter((p) => p.id !== patch?.id && p.area)" :key="o.id"
+          ><input v-model="joining" type="checkbox" :value="o.id" /> {{ o.name }}</label
+        >
         <p class="small soft">{{ t('ground.joinHelp') }}</p>
         <button class="btn" type="submit" :disabled="busy || joining.length === 0">{{ t('ground.join') }}</button>
       </form>
       <form v-if="patch.outline && patch.zones.length === 0" class="row" @submit.prevent="edge">
-        <label class="label">{{ t('ground.zones.edge') }}<input v-model="edgeWidth" class="field short" :aria-invalid="at('/edgeWidth') !== null" /></label>
+        <label class="label"
+          >{{ t('ground.zones.edge')
+          }}<input v-model="edgeWidth" class="field short" :aria-invalid="at('/edgeWidth') !== null"
+        /></label>
         <button class="btn" type="submit" :disabled="busy || edgeWidth === ''">{{ t('ground.zones.make') }}</button>
       </form>
       <form v-if="putting" class="row" @submit.prevent="archive(true)">
-        <label class="label">{{ t('ground.archive.why') }}<input v-model="reason" class="field" :aria-invalid="at('/reason') !== null" /></label>
+        <label class="label"
+          >{{ t('ground.archive.why') }}<input v-model="reason" class="field" :aria-invalid="at('/reason') !== null"
+        /></label>
         <button class="btn" type="submit" :disabled="busy">{{ t('ground.archive.put') }}</button>
       </form>
     </details>
-    <button v-if="mayWrite && patch.archived" class="btn" type="button" :disabled="busy" @click="archive(false)">{{ t('ground.archive.back') }}</button>
+    <button v-if="mayWrite && patch.archived" class="btn" type="button" :disabled="busy" @click="archive(false)">
+      {{ t('ground.archive.back') }}
+    </button>
     <details
       @toggle="
         historyOpen = ($event.target as HTMLDetailsElement).open;
@@ -171,7 +274,12 @@ const KINDS = ['tree', 'shrub', 'planting', 'grass', 'forbs', 'crop', 'hive', 'w
       <summary>{{ t('ground.history.title') }}</summary>
       <ul class="ruled plain">
         <li v-for="(o, i) in history?.data ?? []" :key="i">
-          <button type="button" class="plainlink" :aria-label="t('ground.history.show', { day: dayText(o.validFrom, true) })" @click="emit('ghost', o.outline as unknown as Shape)">
+          <button
+            type="button"
+            class="plainlink"
+            :aria-label="t('ground.history.show', { day: dayText(o.validFrom, true) })"
+            @click="emit('ghost', o.outline as unknown as Shape)"
+          >
             {{ dayText(o.validFrom, true) }}
           </button>
           <SaidAmount :of="o.area" /> <span class="small soft">{{ [o.how, o.by].filter(Boolean).join(', ') }}</span>

@@ -19,7 +19,14 @@ export interface Form {
   height: string;
   validFrom: string;
 }
-const props = defineProps<{ task: Task; groundId: string; patch: Schemas['Patch'] | null; keeper: Schemas['DrawnKeeper'] | null; shape: Shape | null; how: string }>();
+const props = defineProps<{
+  task: Task;
+  groundId: string;
+  patch: Schemas['Patch'] | null;
+  keeper: Schemas['DrawnKeeper'] | null;
+  shape: Shape | null;
+  how: string;
+}>();
 const form = defineModel<Form>({ required: true });
 const emit = defineEmits<{ saved: [patch: string | null]; back: [] }>();
 const { t } = useI18n();
@@ -42,24 +49,46 @@ const send = (): Promise<Schemas['Patch'] | Schemas['DrawnKeeper']> => {
   const path = { patch: props.patch?.id ?? '' };
   const params = { path, header: { 'If-Match': `"${props.patch?.revision ?? 0}"` } };
   const outline = props.shape as never;
-  const given = Object.fromEntries((['crownRadius', 'height', 'species'] as const).filter((k) => f[k].trim() !== '').map((k) => [k, f[k]]));
+  const given = Object.fromEntries(
+    (['crownRadius', 'height', 'species'] as const).filter((k) => f[k].trim() !== '').map((k) => [k, f[k]]),
+  );
   switch (props.task) {
     case 'patch':
       return unwrap(
-        api.POST('/grounds/{ground}/patches', { params: { path: { ground: props.groundId } }, body: { name: f.name, setting: f.setting, how: props.how, ...(props.shape ? { outline } : {}) } }),
+        api.POST('/grounds/{ground}/patches', {
+          params: { path: { ground: props.groundId } },
+          body: { name: f.name, setting: f.setting, how: props.how, ...(props.shape ? { outline } : {}) },
+        }),
       );
     case 'keeper':
-      return unwrap(api.POST('/grounds/{ground}/keepers', { params: { path: { ground: props.groundId } }, body: { kind: f.kind as 'tree', name: f.name, ...given, ...shapeGiven() } }));
+      return unwrap(
+        api.POST('/grounds/{ground}/keepers', {
+          params: { path: { ground: props.groundId } },
+          body: { kind: f.kind as 'tree', name: f.name, ...given, ...shapeGiven() },
+        }),
+      );
     case 'editKeeper':
       return unwrap(
         api.PUT('/keepers/{keeper}', {
-          params: { path: { keeper: props.keeper?.id ?? '' }, header: { 'If-Match': `"${props.keeper?.revision ?? 0}"` } },
+          params: {
+            path: { keeper: props.keeper?.id ?? '' },
+            header: { 'If-Match': `"${props.keeper?.revision ?? 0}"` },
+          },
           body: { kind: f.kind as 'tree', name: f.name, ...given, ...shapeGiven() },
         }),
       );
     case 'outline':
       return unwrap(
-        api.PATCH('/patches/{patch}', { params, body: { name: f.name, setting: f.setting, how: props.how, ...(f.validFrom ? { validFrom: f.validFrom } : {}), ...(props.shape ? { outline } : {}) } }),
+        api.PATCH('/patches/{patch}', {
+          params,
+          body: {
+            name: f.name,
+            setting: f.setting,
+            how: props.how,
+            ...(f.validFrom ? { validFrom: f.validFrom } : {}),
+            ...(props.shape ? { outline } : {}),
+          },
+        }),
       );
     case 'split':
       return unwrap(api.POST('/patches/{patch}/split', { params, body: { line: outline, name: f.name } }));
@@ -72,7 +101,13 @@ const send = (): Promise<Schemas['Patch'] | Schemas['DrawnKeeper']> => {
 const putAway = async (): Promise<void> => {
   const k = props.keeper;
   if (!k) return;
-  const gone = await run(() => unwrap(api.DELETE('/keepers/{keeper}', { params: { path: { keeper: k.id }, header: { 'If-Match': `"${k.revision}"` } } })));
+  const gone = await run(() =>
+    unwrap(
+      api.DELETE('/keepers/{keeper}', {
+        params: { path: { keeper: k.id }, header: { 'If-Match': `"${k.revision}"` } },
+      }),
+    ),
+  );
   if (!gone) return;
   await client.invalidateQueries();
   emit('saved', null);
@@ -84,7 +119,10 @@ const needsShape = (): boolean => !['patch', 'outline', 'editKeeper'].includes(p
 <template>
   <form class="stack" novalidate @submit.prevent="save">
     <label v-if="task !== 'hole'" class="label"
-      >{{ t(`ground.save.name.${task}`) }}<input v-model="form.name" class="field" :aria-invalid="at('/name') !== null" /><span class="fault">{{ at('/name') }}</span></label
+      >{{ t(`ground.save.name.${task}`)
+      }}<input v-model="form.name" class="field" :aria-invalid="at('/name') !== null" /><span class="fault">{{
+        at('/name')
+      }}</span></label
     >
     <label v-if="task === 'patch' || task === 'outline'" class="label"
       >{{ t('ground.setting') }}
@@ -93,7 +131,11 @@ const needsShape = (): boolean => !['patch', 'outline', 'editKeeper'].includes(p
       </select>
     </label>
     <label v-if="task === 'outline'" class="label"
-      >{{ t('ground.save.validFrom') }}<input v-model="form.validFrom" class="field" type="date" :aria-invalid="at('/validFrom') !== null" /><span class="fault">{{ at('/validFrom') }}</span></label
+      >{{ t('ground.save.validFrom')
+      }}<input v-model="form.validFrom" class="field" type="date" :aria-invalid="at('/validFrom') !== null" /><span
+        class="fault"
+        >{{ at('/validFrom') }}</span
+      ></label
     >
     <template v-if="isKeeper()">
       <label class="label"
@@ -104,15 +146,30 @@ const needsShape = (): boolean => !['patch', 'outline', 'editKeeper'].includes(p
       >
       <template v-if="['tree', 'shrub', 'planting'].includes(form.kind)">
         <label v-for="f in ['crownRadius', 'height'] as const" :key="f" class="label"
-          >{{ t(`ground.field.${f}`) }}<input v-model="form[f]" class="field" :aria-invalid="at(`/${f}`) !== null" /><span class="fault">{{ at(`/${f}`) }}</span></label
+          >{{ t(`ground.field.${f}`)
+          }}<input v-model="form[f]" class="field" :aria-invalid="at(`/${f}`) !== null" /><span class="fault">{{
+            at(`/${f}`)
+          }}</span></label
         >
       </template>
     </template>
-    <p class="fault" role="alert">{{ at('/outline') ?? at('/shape') ?? at('/line') ?? at('/hole') ?? (clash ? t('ground.clash') : refusal && !refusal.problem?.errors ? refusal.message : '') }}</p>
+    <p class="fault" role="alert">
+      {{
+        at('/outline') ??
+        at('/shape') ??
+        at('/line') ??
+        at('/hole') ??
+        (clash ? t('ground.clash') : refusal && !refusal.problem?.errors ? refusal.message : '')
+      }}
+    </p>
     <div class="row">
-      <button class="btn main" type="submit" :disabled="busy || (needsShape() && shape === null)">{{ t(`ground.save.do.${task}`) }}</button>
+      <button class="btn main" type="submit" :disabled="busy || (needsShape() && shape === null)">
+        {{ t(`ground.save.do.${task}`) }}
+      </button>
       <button class="btn quiet" type="button" @click="emit('back')">{{ t('frame.back') }}</button>
-      <button v-if="task === 'editKeeper'" class="btn quiet" type="button" :disabled="busy" @click="putAway">{{ t('ground.save.putAway') }}</button>
+      <button v-if="task === 'editKeeper'" class="btn quiet" type="button" :disabled="busy" @click="putAway">
+        {{ t('ground.save.putAway') }}
+      </button>
     </div>
   </form>
 </template>

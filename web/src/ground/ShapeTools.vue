@@ -12,11 +12,18 @@ const props = defineProps<{ editor: ShapeEditor; type: Shape['type']; centre: ()
 const emit = defineEmits<{ here: [at: Position | null, way: Position[]]; undoPoint: [] }>();
 const { t } = useI18n();
 const { say, session } = useSession();
-const WAYS = computed(() => (props.type === 'Polygon' ? (['draw', 'table', 'circle', 'rectangle', 'legs', 'walk', 'paste'] as const) : (['draw', 'table'] as const)));
+const WAYS = computed(() =>
+  props.type === 'Polygon'
+    ? (['draw', 'table', 'circle', 'rectangle', 'legs', 'walk', 'paste'] as const)
+    : (['draw', 'table'] as const),
+);
 const way = ref<'draw' | 'table' | 'circle' | 'rectangle' | 'legs' | 'walk' | 'paste'>('draw');
 const pasted = ref('');
 const pasteFault = ref<string | null>(null);
-/** The server reads what was pasted, mends it and says so; text that is no JSON at all goes as it is, to be refused by name. */
+/**
+ * The server reads what was pasted, mends it and says so; text that is no JSON at all goes as it is, to be refused by
+ * name.
+ */
 const paste = async (): Promise<void> => {
   pasteFault.value = null;
   let json: unknown = { type: 'unreadable' };
@@ -40,30 +47,80 @@ defineExpose({ way });
 <template>
   <div class="stack">
     <div class="row ways" role="group" :aria-label="t('ground.ways')">
-      <button v-for="w in WAYS" :key="w" type="button" class="btn small" :class="{ main: way === w }" :aria-pressed="way === w" @click="way = w">{{ t(`ground.way.${w}`) }}</button>
+      <button
+        v-for="w in WAYS"
+        :key="w"
+        type="button"
+        class="btn small"
+        :class="{ main: way === w }"
+        :aria-pressed="way === w"
+        @click="way = w"
+      >
+        {{ t(`ground.way.${w}`) }}
+      </button>
     </div>
-    <p v-if="way === 'draw'" class="small soft">{{ t(editor.shape.value ? 'ground.draw.change' : `ground.draw.${type}`) }}</p>
+    <p v-if="way === 'draw'" class="small soft">
+      {{ t(editor.shape.value ? 'ground.draw.change' : `ground.draw.${type}`) }}
+    </p>
     <CornerTable v-if="way === 'table'" :editor="editor" :type="type" />
-    <MeasureForm v-if="way === 'circle' || way === 'rectangle' || way === 'legs'" :key="way" :editor="editor" :way="way" :centre="centre" />
-    <WalkForm v-if="way === 'walk'" :editor="editor" :centre="centre" :demo="session?.demo ?? false" @here="(at, so) => emit('here', at, so)" />
+    <MeasureForm
+      v-if="way === 'circle' || way === 'rectangle' || way === 'legs'"
+      :key="way"
+      :editor="editor"
+      :way="way"
+      :centre="centre"
+    />
+    <WalkForm
+      v-if="way === 'walk'"
+      :editor="editor"
+      :centre="centre"
+      :demo="session?.demo ?? false"
+      @here="(at, so) => emit('here', at, so)"
+    />
     <form v-if="way === 'paste'" class="stack" novalidate @submit.prevent="paste">
-      <label class="label">{{ t('ground.outline') }}<textarea v-model="pasted" class="field code" rows="4" spellcheck="false" :aria-invalid="editor.refusal.value !== null"></textarea></label>
-      <label class="label small">{{ t('ground.upload') }}<input type="file" accept=".json,.geojson,application/geo+json" @change="upload" /></label>
+      <label class="label"
+        >{{ t('ground.outline')
+        }}<textarea
+          v-model="pasted"
+          class="field code"
+          rows="4"
+          spellcheck="false"
+          :aria-invalid="editor.refusal.value !== null"
+        ></textarea>
+      </label>
+      <label class="label small"
+        >{{ t('ground.upload') }}<input type="file" accept=".json,.geojson,application/geo+json" @change="upload"
+      /></label>
       <button class="btn" type="submit">{{ t('ground.measure.work') }}</button>
     </form>
     <div class="row">
-      <button class="btn small" type="button" :disabled="!editor.canUndo.value && editor.shape.value !== null" @click="undo">{{ t('ground.undo') }}</button>
-      <button class="btn small" type="button" :disabled="!editor.canRedo.value" @click="editor.redo()">{{ t('ground.redo') }}</button>
-      <button class="btn small quiet" type="button" :disabled="editor.shape.value === null" @click="editor.put(null)">{{ t('ground.clear') }}</button>
+      <button
+        class="btn small"
+        type="button"
+        :disabled="!editor.canUndo.value && editor.shape.value !== null"
+        @click="undo"
+      >
+        {{ t('ground.undo') }}
+      </button>
+      <button class="btn small" type="button" :disabled="!editor.canRedo.value" @click="editor.redo()">
+        {{ t('ground.redo') }}
+      </button>
+      <button class="btn small quiet" type="button" :disabled="editor.shape.value === null" @click="editor.put(null)">
+        {{ t('ground.clear') }}
+      </button>
     </div>
     <div role="status">
       <p v-if="editor.traced.value">
         <span class="pour size">{{ say(editor.traced.value.area ?? editor.traced.value.length) }}</span>
-        <span v-if="editor.traced.value.area" class="small soft"> {{ t('ground.edge', { length: say(editor.traced.value.length) }) }}</span>
+        <span v-if="editor.traced.value.area" class="small soft">
+          {{ t('ground.edge', { length: say(editor.traced.value.length) }) }}</span
+        >
       </p>
       <p v-for="n in editor.notes.value" :key="n.code" class="note small">{{ say(n.text) }}</p>
     </div>
-    <p v-if="editor.refusal.value" class="fault" role="alert">{{ editor.refusal.value.problem?.errors?.[0]?.message ?? editor.refusal.value.message }}</p>
+    <p v-if="editor.refusal.value" class="fault" role="alert">
+      {{ editor.refusal.value.problem?.errors?.[0]?.message ?? editor.refusal.value.message }}
+    </p>
   </div>
 </template>
 

@@ -6,7 +6,9 @@ import type { Position } from './shapes';
 import type { ShapeEditor } from './useShapeEditor';
 
 const props = defineProps<{ editor: ShapeEditor; centre: () => Position; demo: boolean }>();
-const emit = defineEmits<{ /** Where the walker stands, and the way so far. */ here: [at: Position | null, way: Position[]] }>();
+const emit = defineEmits<{
+  /** Where the walker stands, and the way so far. */ here: [at: Position | null, way: Position[]];
+}>();
 const { t } = useI18n();
 const kind = ref<'device' | 'standIn'>(props.demo ? 'standIn' : 'device');
 const fixes = ref<Fix[]>([]);
@@ -48,7 +50,13 @@ const finish = async (): Promise<void> => {
   halt();
   state.value = 'idle';
   emit('here', null, []);
-  await props.editor.trace({ walk: fixes.value.map((f) => ({ position: f.position, at: f.at, ...(f.dilution === null ? {} : { dilution: f.dilution.toFixed(1) }) })) });
+  await props.editor.trace({
+    walk: fixes.value.map((f) => ({
+      position: f.position,
+      at: f.at,
+      ...(f.dilution === null ? {} : { dilution: f.dilution.toFixed(1) }),
+    })),
+  });
 };
 const again = (): void => {
   halt();
@@ -76,7 +84,9 @@ onBeforeUnmount(() => {
     <p class="small soft">{{ t('ground.walk.help') }}</p>
     <fieldset v-if="demo && state === 'idle'" class="row plainset">
       <legend class="small">{{ t('ground.walk.by') }}</legend>
-      <label v-for="k in ['standIn', 'device'] as const" :key="k"><input v-model="kind" type="radio" name="position-source" :value="k" /> {{ t(`ground.walk.${k}`) }}</label>
+      <label v-for="k in ['standIn', 'device'] as const" :key="k"
+        ><input v-model="kind" type="radio" name="position-source" :value="k" /> {{ t(`ground.walk.${k}`) }}</label
+      >
     </fieldset>
     <p v-if="state !== 'idle' || fixes.length" role="status">
       <span class="pour count">{{ fixes.length }}</span> {{ t('ground.walk.positions') }} ·
@@ -86,14 +96,24 @@ onBeforeUnmount(() => {
     <p v-if="lost" class="warn">{{ t('ground.walk.lost') }}</p>
     <p v-if="failure" class="fault" role="alert">{{ t(`ground.walk.failed.${failure}`) }}</p>
     <div class="row">
-      <button v-if="state === 'idle'" class="btn main" type="button" @click="start">{{ t('ground.walk.start') }}</button>
+      <button v-if="state === 'idle'" class="btn main" type="button" @click="start">
+        {{ t('ground.walk.start') }}
+      </button>
       <button v-if="state === 'waiting'" class="btn" type="button" disabled>{{ t('ground.walk.waiting') }}</button>
-      <button v-if="state === 'walking'" class="btn" type="button" @click="state = 'paused'">{{ t('ground.walk.pause') }}</button>
-      <button v-if="state === 'paused' && failure === null" class="btn" type="button" @click="state = 'walking'">{{ t('ground.walk.goOn') }}</button>
-      <button v-if="fixes.length > 2" class="btn main" type="button" @click="finish">{{ t('ground.walk.finish') }}</button>
+      <button v-if="state === 'walking'" class="btn" type="button" @click="state = 'paused'">
+        {{ t('ground.walk.pause') }}
+      </button>
+      <button v-if="state === 'paused' && failure === null" class="btn" type="button" @click="state = 'walking'">
+        {{ t('ground.walk.goOn') }}
+      </button>
+      <button v-if="fixes.length > 2" class="btn main" type="button" @click="finish">
+        {{ t('ground.walk.finish') }}
+      </button>
       <button v-if="fixes.length" class="btn quiet" type="button" @click="again">{{ t('ground.walk.again') }}</button>
     </div>
-    <label v-if="state === 'idle'" class="label small">{{ t('ground.walk.gpx') }}<input type="file" accept=".gpx,application/gpx+xml" @change="upload" /></label>
+    <label v-if="state === 'idle'" class="label small"
+      >{{ t('ground.walk.gpx') }}<input type="file" accept=".gpx,application/gpx+xml" @change="upload"
+    /></label>
   </div>
 </template>
 

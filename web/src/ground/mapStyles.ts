@@ -8,7 +8,8 @@ import { MARKS, svgOf, THORN } from './marks';
 const inks = new Map<string, string>();
 export const forgetInks = (): void => inks.clear();
 export const inkOf = (token: string): string => {
-  if (!inks.has(token)) inks.set(token, getComputedStyle(document.documentElement).getPropertyValue(`--${token}`).trim());
+  if (!inks.has(token))
+    inks.set(token, getComputedStyle(document.documentElement).getPropertyValue(`--${token}`).trim());
   return inks.get(token)!;
 };
 export const labelFill = (): Stroke => new Stroke({ color: inkOf('paper'), width: 4 });
@@ -28,7 +29,11 @@ const label = (feature: Feature, token: string, offsetY = 0): Text =>
 let far: { ink: string; style: Style } | null = null;
 const farStyle = (): Style => {
   const ink = inkOf('sloe');
-  if (far?.ink !== ink) far = { ink, style: new Style({ fill: new Fill({ color: faint(ink, '14') }), stroke: new Stroke({ color: ink, width: 1 }) }) };
+  if (far?.ink !== ink)
+    far = {
+      ink,
+      style: new Style({ fill: new Fill({ color: faint(ink, '14') }), stroke: new Stroke({ color: ink, width: 1 }) }),
+    };
   return far.style;
 };
 
@@ -47,7 +52,10 @@ export function patchStyle(feature: Feature, chosen: boolean, detail: 'full' | '
   return [
     area,
     new Style({
-      geometry: at && 'getInteriorPoint' in at ? (at as unknown as { getInteriorPoint(): never }).getInteriorPoint() : undefined,
+      geometry:
+        at && 'getInteriorPoint' in at
+          ? (at as unknown as { getInteriorPoint(): never }).getInteriorPoint()
+          : undefined,
       image: new Icon({ declutterMode: 'none', src: svgOf(THORN, sloe, inkOf('paper')), displacement: [0, -6] }),
       zIndex: 3,
     }),
@@ -55,7 +63,13 @@ export function patchStyle(feature: Feature, chosen: boolean, detail: 'full' | '
 }
 
 export function drawnStyle(feature: Feature, kind: string): Style[] {
-  if (kind === 'zone') return [new Style({ stroke: new Stroke({ color: inkOf('ink-soft'), width: 1.5, lineDash: [3, 5] }), text: label(feature, 'ink-soft') })];
+  if (kind === 'zone')
+    return [
+      new Style({
+        stroke: new Stroke({ color: inkOf('ink-soft'), width: 1.5, lineDash: [3, 5] }),
+        text: label(feature, 'ink-soft'),
+      }),
+    ];
   const mark = MARKS[kind] ?? MARKS.tree!;
   const colour = inkOf(mark.ink);
   const type = feature.getGeometry()?.getType();
@@ -63,8 +77,17 @@ export function drawnStyle(feature: Feature, kind: string): Style[] {
   if (type === 'Point') return [new Style({ image: icon, text: label(feature, mark.ink, 20) })];
   const line = new Style({
     stroke: new Stroke({ color: colour, width: mark.width, ...(mark.dash ? { lineDash: mark.dash } : {}) }),
-    text: type === 'LineString' ? new Text({ ...textParts(feature, mark.ink), placement: 'line', textBaseline: 'bottom', offsetY: -4 }) : label(feature, mark.ink, 18),
-    ...(type === 'Polygon' ? { fill: new Fill({ color: faint(kind === 'pond' ? inkOf('water-fill') : colour, kind === 'building' ? '66' : '22') }) } : {}),
+    text:
+      type === 'LineString'
+        ? new Text({ ...textParts(feature, mark.ink), placement: 'line', textBaseline: 'bottom', offsetY: -4 })
+        : label(feature, mark.ink, 18),
+    ...(type === 'Polygon'
+      ? {
+          fill: new Fill({
+            color: faint(kind === 'pond' ? inkOf('water-fill') : colour, kind === 'building' ? '66' : '22'),
+          }),
+        }
+      : {}),
   });
   if (type !== 'Polygon') return [line];
   const at = feature.getGeometry() as unknown as { getInteriorPoint(): never };
@@ -80,28 +103,52 @@ const textParts = (feature: Feature, token: string) => ({
 
 export const plotStyle = (feature: Feature): Style =>
   new Style({
-    image: new RegularShape({ declutterMode: 'none', points: 4, radius: 7, angle: Math.PI / 4, fill: new Fill({ color: inkOf('paper') }), stroke: new Stroke({ color: inkOf('haw'), width: 2 }) }),
+    image: new RegularShape({
+      declutterMode: 'none',
+      points: 4,
+      radius: 7,
+      angle: Math.PI / 4,
+      fill: new Fill({ color: inkOf('paper') }),
+      stroke: new Stroke({ color: inkOf('haw'), width: 2 }),
+    }),
     text: label(feature, 'haw', -14),
   });
 
 export function workStyle(feature: Feature): Style[] {
   const colour = inkOf('haw');
   const paper = new Fill({ color: inkOf('paper') });
-  if (feature.get('here')) return [new Style({ image: new Circle({ radius: 8, fill: new Fill({ color: inkOf('sloe') }), stroke: new Stroke({ color: inkOf('paper'), width: 3 }) }) })];
-  if (feature.get('ghost')) return [new Style({ stroke: new Stroke({ color: inkOf('bark'), width: 3, lineDash: [4, 6] }) })];
-  if (feature.get('way')) return [new Style({ stroke: new Stroke({ color: inkOf('sloe'), width: 3, lineDash: [2, 6] }) })];
+  if (feature.get('here'))
+    return [
+      new Style({
+        image: new Circle({
+          radius: 8,
+          fill: new Fill({ color: inkOf('sloe') }),
+          stroke: new Stroke({ color: inkOf('paper'), width: 3 }),
+        }),
+      }),
+    ];
+  if (feature.get('ghost'))
+    return [new Style({ stroke: new Stroke({ color: inkOf('bark'), width: 3, lineDash: [4, 6] }) })];
+  if (feature.get('way'))
+    return [new Style({ stroke: new Stroke({ color: inkOf('sloe'), width: 3, lineDash: [2, 6] }) })];
   const type = feature.getGeometry()?.getType();
   const dot = new Circle({ radius: 5, fill: paper, stroke: new Stroke({ color: colour, width: 2.5 }) });
-  const all = new Style({ stroke: new Stroke({ color: colour, width: 3, lineDash: [10, 5] }), fill: new Fill({ color: faint(colour, '1c') }), image: dot });
+  const all = new Style({
+    stroke: new Stroke({ color: colour, width: 3, lineDash: [10, 5] }),
+    fill: new Fill({ color: faint(colour, '1c') }),
+    image: dot,
+  });
   if (type === 'Point') return [all];
   return [
     all,
     new Style({
       image: dot,
       geometry: (f) => {
-        const g = f.getGeometry() as unknown as { getCoordinates(): number[][] | number[][][]; getType(): string } | undefined;
+        const g = f.getGeometry() as unknown as
+          { getCoordinates(): number[][] | number[][][]; getType(): string } | undefined;
         if (!g) return undefined;
-        const points = g.getType() === 'Polygon' ? (g.getCoordinates() as number[][][]).flat() : (g.getCoordinates() as number[][]);
+        const points =
+          g.getType() === 'Polygon' ? (g.getCoordinates() as number[][][]).flat() : (g.getCoordinates() as number[][]);
         return new MultiPoint(points);
       },
     }),

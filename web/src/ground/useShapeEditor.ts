@@ -62,7 +62,10 @@ export function useShapeEditor(ground: () => string | null) {
     const mine = ++asked;
     timer = setTimeout(async () => {
       try {
-        const answer = await ask({ ground: to, ...(now.type === 'Polygon' ? { polygon: now as never } : { line: now as never }) });
+        const answer = await ask({
+          ground: to,
+          ...(now.type === 'Polygon' ? { polygon: now as never } : { line: now as never }),
+        });
         if (mine === asked) traced.value = answer;
       } catch (e) {
         if (e instanceof Refusal && mine === asked) refusal.value = e;

@@ -16,7 +16,10 @@ const facts = computed(() => {
   const ids = [...new Set(all.flatMap((s) => s.facts.map((f) => f.id)))];
   const rows = ids.map((id) => ({ id, cells: all.map((s) => s.facts.find((f) => f.id === id)?.value ?? null) }));
   const differs = (r: (typeof rows)[number]): boolean => new Set(r.cells).size > 1;
-  return [...rows.filter(differs).map((r) => ({ ...r, differs: true })), ...rows.filter((r) => !differs(r)).map((r) => ({ ...r, differs: false }))];
+  return [
+    ...rows.filter(differs).map((r) => ({ ...r, differs: true })),
+    ...rows.filter((r) => !differs(r)).map((r) => ({ ...r, differs: false })),
+  ];
 });
 </script>
 
@@ -47,14 +50,18 @@ const facts = computed(() => {
             <tr>
               <td></td>
               <th v-for="s in data.species" :key="s.id" scope="col">
-                <RouterLink :to="{ name: 'species', params: { id: s.id } }">{{ s.name }}</RouterLink><br /><span class="latin">{{ s.scientific }}</span>
+                <RouterLink :to="{ name: 'species', params: { id: s.id } }">{{ s.name }}</RouterLink><br /><span
+                  class="latin"
+                  >{{ s.scientific }}</span
+                >
               </th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="r in data.rows" :key="r.character" :class="{ parting: Number(r.parts) >= PARTING }">
               <th scope="row">
-                {{ t(`character.${r.character}`) }}<span v-if="Number(r.parts) >= PARTING" class="tag">{{ t('compare.parts') }}</span>
+                {{ t(`character.${r.character}`)
+                }}<span v-if="Number(r.parts) >= PARTING" class="tag">{{ t('compare.parts') }}</span>
               </th>
               <td v-for="(cell, i) in r.cells" :key="i">
                 <span v-if="cell === null" class="soft">{{ t('compare.hasNone') }}</span>
@@ -65,7 +72,9 @@ const facts = computed(() => {
             <tr v-for="f in facts" :key="f.id" :class="{ parting: f.differs }">
               <th scope="row">{{ t(`handbook.fact.${f.id}`) }}</th>
               <td v-for="(cell, i) in f.cells" :key="i">
-                <template v-if="cell !== null">{{ cell }}</template><span v-else class="soft">{{ t('handbook.notKnown') }}</span>
+                <template v-if="cell !== null">{{ cell }}</template><span v-else class="soft">{{
+                  t('handbook.notKnown')
+                }}</span>
               </td>
             </tr>
           </tbody>

@@ -14,10 +14,17 @@ const name = refDebounced(
   computed(() => ask.value.name.trim()),
   200,
 );
-const { data: found, error } = useQuery(computed(() => ({ ...speciesListQuery({ ...ask.value, name: name.value }), placeholderData: keepPreviousData })));
+const { data: found, error } = useQuery(
+  computed(() => ({ ...speciesListQuery({ ...ask.value, name: name.value }), placeholderData: keepPreviousData })),
+);
 const species = computed(() => found.value?.data ?? []);
 const months = computed(() =>
-  Array.from({ length: 12 }, (_, i) => ({ id: String(i + 1), name: new Intl.DateTimeFormat(locale.value, { month: 'long', timeZone: 'UTC' }).format(new Date(Date.UTC(2001, i, 15))) })),
+  Array.from({ length: 12 }, (_, i) => ({
+    id: String(i + 1),
+    name: new Intl.DateTimeFormat(locale.value, { month: 'long', timeZone: 'UTC' }).format(
+      new Date(Date.UTC(2001, i, 15)),
+    ),
+  })),
 );
 /** A reason on the board leads to the very method, active or school it speaks of. */
 const route = useRoute();
@@ -44,7 +51,9 @@ const choose = (id: string): void => {
       <section class="stack" aria-labelledby="sp-h">
         <h2 id="sp-h">{{ t('handbook.species') }}</h2>
         <div class="row filters">
-          <label class="label grow">{{ t('handbook.find') }}<input v-model="ask.name" class="field" maxlength="80" /></label>
+          <label class="label grow"
+            >{{ t('handbook.find') }}<input v-model="ask.name" class="field" maxlength="80"
+          /></label>
           <label class="label"
             >{{ t('handbook.kind') }}
             <select v-model="ask.habit" class="field">
@@ -70,7 +79,9 @@ const choose = (id: string): void => {
             <label class="label"
               >{{ t('handbook.shows') }}
               <select v-model="ask.showing" class="field">
-                <option v-for="s in ['flower', 'fruit', 'leaf'] as const" :key="s" :value="s">{{ t(`handbook.showing.${s}`) }}</option>
+                <option v-for="s in ['flower', 'fruit', 'leaf'] as const" :key="s" :value="s">
+                  {{ t(`handbook.showing.${s}`) }}
+                </option>
               </select>
             </label>
             <label class="label"
@@ -85,7 +96,12 @@ const choose = (id: string): void => {
         <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
         <div class="row">
           <span class="small soft" role="status">{{ t('handbook.found', { n: species.length }, species.length) }}</span>
-          <RouterLink v-if="chosen.length > 1" class="btn small" :to="{ name: 'compare', query: { species: chosen.join(',') } }">{{ t('scout.compareThem', { n: chosen.length }) }}</RouterLink>
+          <RouterLink
+            v-if="chosen.length > 1"
+            class="btn small"
+            :to="{ name: 'compare', query: { species: chosen.join(',') } }"
+            >{{ t('scout.compareThem', { n: chosen.length }) }}</RouterLink
+          >
         </div>
         <div class="table-wrap">
           <table>
@@ -104,7 +120,14 @@ const choose = (id: string): void => {
                 </td>
                 <td class="latin">{{ s.scientific }}</td>
                 <td class="soft">{{ s.habit }}</td>
-                <td><input type="checkbox" :aria-label="`${t('scout.compare')}: ${s.name}`" :checked="chosen.includes(s.id)" @change="choose(s.id)" /></td>
+                <td>
+                  <input
+                    type="checkbox"
+                    :aria-label="`${t('scout.compare')}: ${s.name}`"
+                    :checked="chosen.includes(s.id)"
+                    @change="choose(s.id)"
+                  />
+                </td>
               </tr>
             </tbody>
           </table>
@@ -128,7 +151,8 @@ const choose = (id: string): void => {
             <b>{{ a.name }}</b> <span class="soft small">{{ t('handbook.group', { n: a.group }) }}</span>
           </summary>
           <p class="small">
-            {{ t(`handbook.selectivity.${a.selectivity}`) }}<template v-if="a.soilActive"> {{ t('handbook.soilActive') }}</template>
+            {{ t(`handbook.selectivity.${a.selectivity}`)
+            }}<template v-if="a.soilActive"> {{ t('handbook.soilActive') }}</template>
           </p>
           <ul>
             <li v-for="c in a.cautions" :key="c">{{ c }}</li>

@@ -20,7 +20,12 @@ const event = (name: string): string => (te(`handbook.event.${name}`) ? t(`handb
 const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> => {
   // until the Shed's new revision is here too, a second press would be taken for somebody else's change
   await run(async () => {
-    await unwrap(api.PUT('/handbook/species/{id}/listing', { params: { path: { id: props.id }, header: { 'If-Match': `"${shed.value?.revision ?? 0}"` } }, body: { listing } }));
+    await unwrap(
+      api.PUT('/handbook/species/{id}/listing', {
+        params: { path: { id: props.id }, header: { 'If-Match': `"${shed.value?.revision ?? 0}"` } },
+        body: { listing },
+      }),
+    );
     await client.invalidateQueries();
   });
 };
@@ -35,7 +40,8 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
     <template v-if="s">
       <h1>{{ s.name }}</h1>
       <p>
-        <span class="latin">{{ s.scientific }}</span>, {{ s.family }} · {{ s.habit }}<template v-if="s.height"> · {{ t('handbook.upTo', { height: s.height.shown[units] }) }}</template
+        <span class="latin">{{ s.scientific }}</span>, {{ s.family }} · {{ s.habit
+        }}<template v-if="s.height"> · {{ t('handbook.upTo', { height: s.height.shown[units] }) }}</template
         ><b v-if="s.kept" class="kept"> · {{ s.kept }}</b>
       </p>
       <p v-if="s.listing" class="warn">
@@ -58,9 +64,15 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
                   ><b>{{ l.name }}</b></RouterLink
                 >
                 <span class="latin soft small"> {{ l.scientific }}</span>
-                <b v-if="l.danger !== 'none'" class="small" :class="l.danger === 'hazardous' ? 'danger' : 'kept'"> {{ t(`handbook.danger.${l.danger}`) }}</b>
-                <p v-for="x in l.tests" :key="x.question" class="small">{{ x.question }} {{ t('handbook.testPoints', { yes: x.yes, no: x.no }) }}</p>
-                <RouterLink class="small" :to="{ name: 'compare', query: { species: `${s.id},${l.id}` } }">{{ t('scout.sideBySide') }}</RouterLink>
+                <b v-if="l.danger !== 'none'" class="small" :class="l.danger === 'hazardous' ? 'danger' : 'kept'">
+                  {{ t(`handbook.danger.${l.danger}`) }}</b
+                >
+                <p v-for="x in l.tests" :key="x.question" class="small">
+                  {{ x.question }} {{ t('handbook.testPoints', { yes: x.yes, no: x.no }) }}
+                </p>
+                <RouterLink class="small" :to="{ name: 'compare', query: { species: `${s.id},${l.id}` } }">{{
+                  t('scout.sideBySide')
+                }}</RouterLink>
               </li>
             </ul>
           </section>
@@ -86,7 +98,9 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
               <tr v-for="f in s.facts" :key="f.id">
                 <td>{{ t(`handbook.fact.${f.id}`) }}</td>
                 <td>
-                  <template v-if="f.value !== null">{{ f.value }}</template><span v-else class="soft">{{ t('handbook.notKnown') }}</span>
+                  <template v-if="f.value !== null">{{ f.value }}</template><span v-else class="soft">{{
+                    t('handbook.notKnown')
+                  }}</span>
                 </td>
               </tr>
               <tr v-for="(day, name) in s.phenology" :key="name">

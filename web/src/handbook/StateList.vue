@@ -12,7 +12,8 @@ const { t } = useI18n();
       <!-- eslint-disable-next-line vue/no-v-html -- a file of ours, built in -->
       <span class="drawing" v-html="drawingOf(character, s.id)"></span>
       <span
-        >{{ s.name }}<template v-if="s.frequency !== 'always'">, {{ t(`handbook.frequency.${s.frequency}`) }}</template></span
+        >{{ s.name
+        }}<template v-if="s.frequency !== 'always'">, {{ t(`handbook.frequency.${s.frequency}`) }}</template></span
       >
     </span>
   </span>

@@ -16,7 +16,9 @@ const { t } = useI18n();
 const { say, user, mayWrite } = useSession();
 const { stand, took } = useStand(() => props.stand);
 const { busy, refusal, run, at } = useAct();
-const { data: record } = useQuery(computed(() => ({ ...recordQuery(stand.value?.recordId ?? ''), enabled: stand.value?.recordId != null })));
+const { data: record } = useQuery(
+  computed(() => ({ ...recordQuery(stand.value?.recordId ?? ''), enabled: stand.value?.recordId != null })),
+);
 
 type Body = {
   planned?: { mix?: Schemas['Quantity']; product?: Schemas['Quantity'] } | null;
@@ -34,11 +36,20 @@ type Body = {
 const body = computed(() => (record.value?.body ?? {}) as Body);
 /** Where several products were in the tank each has its line. */
 const severalUsed = computed(() => ((body.value.productsUsed?.length ?? 0) > 1 ? (body.value.productsUsed ?? []) : []));
-const form = ref({ lookedOn: stand.value ? jobDay(stand.value.season.timeZone) : '', counted: '', dead: '', resprouted: '0', remarks: '' });
+const form = ref({
+  lookedOn: stand.value ? jobDay(stand.value.season.timeZone) : '',
+  counted: '',
+  dead: '',
+  resprouted: '0',
+  remarks: '',
+});
 void until(stand)
   .not.toBeNull()
   .then((s) => (form.value.lookedOn ||= jobDay(s.season.timeZone)));
-const { drop } = useDraft(() => (user.value && record.value ? draftKey(user.value.id, 'look', record.value.id) : ''), form);
+const { drop } = useDraft(
+  () => (user.value && record.value ? draftKey(user.value.id, 'look', record.value.id) : ''),
+  form,
+);
 const FIELDS = ['lookedOn', 'counted', 'dead', 'resprouted', 'remarks'] as const;
 const number = (text: string): number => (/^\d+$/.test(text.trim()) ? Number(text) : -1);
 const keep = async (scored: boolean): Promise<void> => {
@@ -49,7 +60,14 @@ const keep = async (scored: boolean): Promise<void> => {
     unwrap(
       api.POST('/records/{record}/look-backs', {
         params: { path: { record: id } },
-        body: { lookedOn, scored, counted: number(counted), dead: number(dead), resprouted: number(resprouted), ...(remarks ? { remarks } : {}) },
+        body: {
+          lookedOn,
+          scored,
+          counted: number(counted),
+          dead: number(dead),
+          resprouted: number(resprouted),
+          ...(remarks ? { remarks } : {}),
+        },
       }),
     ),
   );
@@ -68,12 +86,16 @@ const keep = async (scored: boolean): Promise<void> => {
     <div v-if="stand && !stand.recordId" class="stack">
       <p>{{ t('look.nothing') }}</p>
       <p>
-        <RouterLink class="btn main" :to="{ name: 'field-day', params: { stand: props.stand } }">{{ t('station.field-day') }}</RouterLink>
+        <RouterLink class="btn main" :to="{ name: 'field-day', params: { stand: props.stand } }">{{
+          t('station.field-day')
+        }}</RouterLink>
       </p>
     </div>
     <div v-if="record" class="bench">
       <section class="stack" aria-labelledby="judge-h">
-        <h2 id="judge-h">{{ record.mayScore ? t('look.may') : t('look.notBefore', { day: dayText(record.judgeAfter, true) }) }}</h2>
+        <h2 id="judge-h">
+          {{ record.mayScore ? t('look.may') : t('look.notBefore', { day: dayText(record.judgeAfter, true) }) }}
+        </h2>
         <p class="soft">{{ t('look.why') }}</p>
         <form v-if="mayWrite" class="stack" novalidate style="max-width: 420px" @submit.prevent="keep(record.mayScore)">
           <label v-for="f in FIELDS" :key="f" class="label"
@@ -86,7 +108,9 @@ const keep = async (scored: boolean): Promise<void> => {
               :aria-invalid="at(`/${f}`) !== null"
             /><span class="fault">{{ at(`/${f}`) }}</span></label
           >
-          <button class="btn main" type="submit" :disabled="busy">{{ record.mayScore ? t('look.score') : t('look.sign') }}</button>
+          <button class="btn main" type="submit" :disabled="busy">
+            {{ record.mayScore ? t('look.score') : t('look.sign') }}
+          </button>
           <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
         </form>
         <h3 v-if="record.lookBacks.length">{{ t('look.done') }}</h3>
@@ -144,7 +168,8 @@ const keep = async (scored: boolean): Promise<void> => {
               <td>
                 <span v-for="b in body.batches" :key="b.number"
                   >{{ t('look.batch', { n: b.number, amount: say(b.finished) }) }}
-                  <span v-for="(d, i) in b.drawn" :key="i" class="small soft">{{ t('look.drawn', { amount: d.amount, lot: d.lot ?? '–' }) }} </span><br
+                  <span v-for="(d, i) in b.drawn" :key="i" class="small soft"
+                    >{{ t('look.drawn', { amount: d.amount, lot: d.lot ?? '–' }) }} </span><br
                 /></span>
               </td>
             </tr>
@@ -163,7 +188,9 @@ const keep = async (scored: boolean): Promise<void> => {
           </tbody>
         </table>
         <p v-if="record.seal.state !== 'whole'" class="fault" role="alert">{{ t(`look.${record.seal.state}`) }}</p>
-        <p class="small soft hash">{{ t('look.seal', { n: record.seal.seq ?? '—' }) }} {{ record.seal.hash?.slice(0, 16) ?? '' }}…</p>
+        <p class="small soft hash">
+          {{ t('look.seal', { n: record.seal.seq ?? '—' }) }} {{ record.seal.hash?.slice(0, 16) ?? '' }}…
+        </p>
         <p class="small soft">
           <a href="/api/v1/seal" download="seal-head.json">{{ t('look.head') }}</a> {{ t('look.headHelp') }}
         </p>

@@ -14,23 +14,32 @@ const { say } = useSession();
   <div class="line" :class="{ picked }">
     <button type="button" class="brow" :class="{ picked }" :aria-pressed="picked" @click="$emit('pick')">
       <span class="what"
-        ><b>{{ row.method.name }}</b> {{ ' ' }}<span v-if="row.active" class="soft small act-name">{{ row.active.name }}{{ row.typical ? ` · ${t('methods.typical')}` : '' }}</span></span
+        ><b>{{ row.method.name }}</b> {{ ' '
+        }}<span v-if="row.active" class="soft small act-name"
+          >{{ row.active.name }}{{ row.typical ? ` · ${t('methods.typical')}` : '' }}</span
+        ></span
       >
       <span class="verd"
-        ><VerdictMark :outcome="row.outcome" :name="row.outcomeName" /><span v-if="row.opens" class="small soft"> {{ t('methods.opens', { day: row.opens.text }) }}</span></span
+        ><VerdictMark :outcome="row.outcome" :name="row.outcomeName" /><span v-if="row.opens" class="small soft">
+          {{ t('methods.opens', { day: row.opens.text }) }}</span
+        ></span
       >
       <span class="lead small">{{ say(row.findings[0]?.text) }}</span>
       <span class="figs small soft">
-        <span v-if="row.measures.control">{{ t('methods.control', row.measures.control) }} · </span><span v-if="row.measures.hours">{{ t('methods.work', { time: say(row.measures.hours) }) }} · </span
+        <span v-if="row.measures.control">{{ t('methods.control', row.measures.control) }} · </span
+        ><span v-if="row.measures.hours">{{ t('methods.work', { time: say(row.measures.hours) }) }} · </span
         ><span>{{ t('methods.harm', { n: row.measures.harm }) }}</span
         ><span v-if="row.measures.keepInjury > 1"> · {{ t('methods.keepInjury', { n: row.measures.keepInjury }) }}</span
         ><span v-if="row.active"> · {{ row.active.kind }}, {{ t('methods.group', { group: row.active.group }) }}</span>
       </span>
     </button>
     <label class="tick small" :title="t('besides.tick')"
-      ><input type="checkbox" :checked="compared" :disabled="full && !compared" @change="$emit('compare')" /><span class="visually-hidden">{{
-        t('besides.tickOf', { name: row.active ? `${row.method.name}, ${row.active.name}` : row.method.name })
-      }}</span></label
+      ><input type="checkbox" :checked="compared" :disabled="full && !compared" @change="$emit('compare')" /><span
+        class="visually-hidden"
+        >{{
+          t('besides.tickOf', { name: row.active ? `${row.method.name}, ${row.active.name}` : row.method.name })
+        }}</span
+      ></label
     >
   </div>
 </template>

@@ -12,7 +12,9 @@ const props = defineProps<{ stand: string; rows: readonly string[] }>();
 const emit = defineEmits<{ drop: [id: string]; pick: [id: string] }>();
 const { t } = useI18n();
 const { say } = useSession();
-const { data, error } = useQuery(computed(() => ({ ...sideBySideQuery(props.stand, props.rows), enabled: props.rows.length > 1 })));
+const { data, error } = useQuery(
+  computed(() => ({ ...sideBySideQuery(props.stand, props.rows), enabled: props.rows.length > 1 })),
+);
 type Column = Schemas['SideBySide']['columns'][number];
 const columns = computed(() => (props.rows.length > 1 ? (data.value?.columns ?? []) : []));
 const unknown = computed(() => t('besides.unknown'));
@@ -29,9 +31,24 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
       return parts.join(' · ');
     },
   },
-  { key: 'weeks', of: (c) => (c.row.measures.weeks ? (c.row.measures.weeks.to === 0 ? t('besides.atOnce') : t('besides.weeksOf', c.row.measures.weeks)) : unknown.value) },
+  {
+    key: 'weeks',
+    of: (c) =>
+      c.row.measures.weeks
+        ? c.row.measures.weeks.to === 0
+          ? t('besides.atOnce')
+          : t('besides.weeksOf', c.row.measures.weeks)
+        : unknown.value,
+  },
   { key: 'judge', of: (c) => c.judgeAfter?.text ?? unknown.value },
-  { key: 'hours', of: (c) => (c.hours ? `${say(c.hours.use)} (${say(c.hours.low)} – ${say(c.hours.high)})${c.walkingKnown ? '' : ` ${t('besides.noWalking')}`}` : unknown.value) },
+  {
+    key: 'hours',
+    of: (c) => {
+      if (!c.hours) return unknown.value;
+      const hours = `${say(c.hours.use)} (${say(c.hours.low)} – ${say(c.hours.high)})`;
+      return c.walkingKnown ? hours : `${hours} ${t('besides.noWalking')}`;
+    },
+  },
   {
     key: 'mix',
     of: (c) =>
@@ -47,20 +64,38 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
   },
   {
     key: 'money',
-    of: (c) =>
-      c.money
-        ? `${c.money.total} ${c.money.currency}${c.money.perHectare ? ` (${t('besides.perHa', { money: c.money.perHectare })})` : ''}${c.money.stale.length ? ` · ${t('besides.stale', { what: c.money.stale.join(', ') })}` : ''}${c.money.without.length ? ` · ${t('besides.without', { what: c.money.without.join(', ') })}` : ''}`
-        : t('besides.noPrice'),
+    of: (c) => {
+      if (!c.money) return t('besides.noPrice');
+      const { total, currency, perHectare, stale, without } = c.money;
+      return [
+        `${total} ${currency}${perHectare ? ` (${t('besides.perHa', { money: perHectare })})` : ''}`,
+        stale.length ? t('besides.stale', { what: stale.join(', ') }) : null,
+        without.length ? t('besides.without', { what: without.join(', ') }) : null,
+      ]
+        .filter(Boolean)
+        .join(' · ');
+    },
   },
   { key: 'harm', of: (c) => t('besides.step', { n: c.row.measures.harm }) },
   { key: 'keep', of: (c) => c.keepInjury.name },
-  { key: 'others', of: (c) => (c.mix === null ? t('besides.noProduct') : c.others.length ? c.others.map((o) => `${o.name}: ${o.effectName}`).join('; ') : t('besides.noOthers')) },
+  {
+    key: 'others',
+    of: (c) =>
+      c.mix === null
+        ? t('besides.noProduct')
+        : c.others.length
+          ? c.others.map((o) => `${o.name}: ${o.effectName}`).join('; ')
+          : t('besides.noOthers'),
+  },
   {
     key: 'grazing',
     of: (c) => {
       if (c.mix === null) return t('besides.noProduct');
-      const card = c.grazingDays === null ? t('besides.cardSays') : t('besides.daysByCard', { n: c.grazingDays }, c.grazingDays);
-      return c.grazingLost.kind === 'none' ? card : `${card} · ${t(`besides.lost.${c.grazingLost.kind}`, { from: c.grazingLost.from, to: c.grazingLost.to })}`;
+      const card =
+        c.grazingDays === null ? t('besides.cardSays') : t('besides.daysByCard', { n: c.grazingDays }, c.grazingDays);
+      return c.grazingLost.kind === 'none'
+        ? card
+        : `${card} · ${t(`besides.lost.${c.grazingLost.kind}`, { from: c.grazingLost.from, to: c.grazingLost.to })}`;
     },
   },
 ];
@@ -84,7 +119,12 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
           <tr>
             <th scope="row">{{ t('besides.verdict') }}</th>
             <td v-for="c in columns" :key="c.row.id">
-              <VerdictMark :outcome="c.row.outcome" :name="c.row.outcomeName" /><span v-if="c.row.opens" class="small soft"> {{ t('methods.opens', { day: c.row.opens.text }) }}</span>
+              <VerdictMark :outcome="c.row.outcome" :name="c.row.outcomeName" /><span
+                v-if="c.row.opens"
+                class="small soft"
+              >
+                {{ t('methods.opens', { day: c.row.opens.text }) }}</span
+              >
               <span class="small block">{{ say(c.row.findings[0]?.text) }}</span>
             </td>
           </tr>
@@ -106,7 +146,9 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
             <td v-for="c in columns" :key="c.row.id">
               <div class="row">
                 <button type="button" class="btn small" @click="emit('pick', c.row.id)">{{ t('besides.look') }}</button>
-                <button type="button" class="btn small quiet" @click="emit('drop', c.row.id)">{{ t('besides.drop') }}</button>
+                <button type="button" class="btn small quiet" @click="emit('drop', c.row.id)">
+                  {{ t('besides.drop') }}
+                </button>
               </div>
             </td>
           </tr>

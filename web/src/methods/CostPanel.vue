@@ -25,7 +25,8 @@ const steps = computed(() => points.value.length - 1);
 /** Each doubling is one step to the right, so that thin and thick stands both can be read. */
 const x = (i: number): number => LEFT + 14 + (i / Math.max(1, steps.value)) * (WIDTH - LEFT - 40);
 const y = (hours: number): number => HEIGHT - BOTTOM - (hours / most.value) * (HEIGHT - BOTTOM - 18);
-const line = (of: (d: Point) => number): string => points.value.map((d, i) => `${i ? 'L' : 'M'}${x(i)} ${y(of(d))}`).join('');
+const line = (of: (d: Point) => number): string =>
+  points.value.map((d, i) => `${i ? 'L' : 'M'}${x(i)} ${y(of(d))}`).join('');
 const band = computed(
   () =>
     line((d) => number(d.hours?.high)) +
@@ -41,7 +42,9 @@ const ticks = computed(() => [0, 0.5, 1].map((share) => share * most.value));
 
 <template>
   <section class="stack" aria-labelledby="cost-h">
-    <h2 id="cost-h">{{ t('cost.heading', { name: row.active ? `${row.method.name}, ${row.active.name}` : row.method.name }) }}</h2>
+    <h2 id="cost-h">
+      {{ t('cost.heading', { name: row.active ? `${row.method.name}, ${row.active.name}` : row.method.name }) }}
+    </h2>
     <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
     <p v-if="costs && points.length === 0" class="soft">{{ t('cost.none') }}</p>
     <template v-if="costs && points.length">
@@ -54,9 +57,22 @@ const ticks = computed(() => [0, 0.5, 1].map((share) => share * most.value));
           </g>
           <path class="use" :d="line((d) => number(d.hours?.use))" />
           <g v-for="(d, i) in points" :key="d.factor">
-            <circle :cx="x(i)" :cy="y(number(d.hours?.use))" :r="d.factor === '1' ? 7 : 4" :class="{ here: d.factor === '1' }" />
+            <circle
+              :cx="x(i)"
+              :cy="y(number(d.hours?.use))"
+              :r="d.factor === '1' ? 7 : 4"
+              :class="{ here: d.factor === '1' }"
+            />
             <text :x="x(i)" :y="HEIGHT - 12" text-anchor="middle">{{ d.perHectare ?? d.stems }}</text>
-            <text v-if="d.factor === '1'" class="here-t" :x="x(i)" :y="y(number(d.hours?.use)) - 12" text-anchor="middle">{{ t('cost.now') }}</text>
+            <text
+              v-if="d.factor === '1'"
+              class="here-t"
+              :x="x(i)"
+              :y="y(number(d.hours?.use)) - 12"
+              text-anchor="middle"
+            >
+              {{ t('cost.now') }}
+            </text>
           </g>
         </svg>
         <figcaption class="small soft">{{ points[0]?.perHectare ? t('cost.perHa') : t('cost.perStand') }}</figcaption>
@@ -80,7 +96,11 @@ const ticks = computed(() => [0, 0.5, 1].map((share) => share * most.value));
             <tr v-for="c in costs.clumps" :key="c.stemsPerClump">
               <td>{{ c.stemsPerClump }}</td>
               <td>{{ c.stems }}</td>
-              <td>{{ c.hours ? `${say(c.hours.use)} (${say(c.hours.low)} – ${say(c.hours.high)})` : t('besides.unknown') }}</td>
+              <td>
+                {{
+                  c.hours ? `${say(c.hours.use)} (${say(c.hours.low)} – ${say(c.hours.high)})` : t('besides.unknown')
+                }}
+              </td>
               <td v-if="costs.currency">{{ c.money ?? t('besides.noPrice') }}</td>
             </tr>
           </tbody>
@@ -106,10 +126,19 @@ const ticks = computed(() => [0, 0.5, 1].map((share) => share * most.value));
             <tr v-for="w in costs.waiting" :key="w.years">
               <td>{{ w.years === 0 ? t('cost.now') : t('cost.years', { n: w.years }, w.years) }}</td>
               <td>{{ w.years === 0 ? w.stems[1] : `${w.stems[1]} (${w.stems[0]} – ${w.stems[2]})` }}</td>
-              <td>{{ w.hours ? (w.years === 0 ? say(w.hours.use) : `${say(w.hours.use)} (${say(w.hours.low)} – ${say(w.hours.high)})`) : t('cost.beyond') }}</td>
+              <td>
+                {{
+                  w.hours
+                    ? w.years === 0
+                      ? say(w.hours.use)
+                      : `${say(w.hours.use)} (${say(w.hours.low)} – ${say(w.hours.high)})`
+                    : t('cost.beyond')
+                }}
+              </td>
               <td v-if="costs.currency">{{ w.money ?? t('besides.noPrice') }}</td>
               <td>
-                <VerdictMark :outcome="w.outcome" :name="w.outcomeName" /> <span v-if="w.why" class="small">{{ say(w.why) }}</span>
+                <VerdictMark :outcome="w.outcome" :name="w.outcomeName" />
+                <span v-if="w.why" class="small">{{ say(w.why) }}</span>
               </td>
             </tr>
           </tbody>

@@ -31,7 +31,12 @@ const tried = ref<Record<string, number> | null>(null);
 const tryOn = (wishes: Record<string, number>): void => {
   if (Object.values(wishes).some((w) => w > 0)) tried.value = wishes;
 };
-const { data: board, error } = useQuery(computed(() => ({ ...boardQuery(props.stand, schools.value, tried.value), placeholderData: (old: Schemas['Board'] | undefined) => old })));
+const { data: board, error } = useQuery(
+  computed(() => ({
+    ...boardQuery(props.stand, schools.value, tried.value),
+    placeholderData: (old: Schemas['Board'] | undefined) => old,
+  })),
+);
 const { data: book } = useQuery(handbookQuery());
 const { data: shed } = useQuery(shedQuery());
 const OUTCOMES: readonly Outcome[] = ['fits', 'withCare', 'notNow', 'cannotTell', 'doesNotSuit', 'notAllowed'];
@@ -39,7 +44,14 @@ const filter = ref<Outcome | null>(null);
 const family = ref('');
 const FAMILIES = ['mechanical', 'cultural', 'biological', 'chemical'] as const;
 const CLOSED: readonly Outcome[] = ['doesNotSuit', 'notAllowed'];
-const rows = computed(() => board.value?.rows.filter((r) => (filter.value === null || r.outcome === filter.value) && (family.value === '' || r.method.family === family.value)) ?? []);
+const rows = computed(
+  () =>
+    board.value?.rows.filter(
+      (r) =>
+        (filter.value === null || r.outcome === filter.value) &&
+        (family.value === '' || r.method.family === family.value),
+    ) ?? [],
+);
 /** The sensible few stand open; what is shut is one tap away, unless it is asked for or is all there is. */
 const FEW = 9;
 const open = computed(() => {
@@ -53,7 +65,9 @@ const view = ref<(typeof VIEWS)[number]>('board');
 const MOST_COMPARED = 4;
 const compared = ref<string[]>([]);
 const toggle = (id: string): void => {
-  compared.value = compared.value.includes(id) ? compared.value.filter((c) => c !== id) : [...compared.value, id].slice(0, MOST_COMPARED);
+  compared.value = compared.value.includes(id)
+    ? compared.value.filter((c) => c !== id)
+    : [...compared.value, id].slice(0, MOST_COMPARED);
 };
 const pickedId = ref<string | null>(null);
 const look = (id: string): void => {
@@ -69,11 +83,23 @@ const picked = computed(
     rows.value[0] ??
     null,
 );
-const shown = (row: Schemas['Row']) => ({ row, picked: row.id === picked.value?.id, compared: compared.value.includes(row.id), full: compared.value.length >= MOST_COMPARED });
+const shown = (row: Schemas['Row']) => ({
+  row,
+  picked: row.id === picked.value?.id,
+  compared: compared.value.includes(row.id),
+  full: compared.value.length >= MOST_COMPARED,
+});
 const keepWeights = async (): Promise<void> => {
   const weights = tried.value;
   if (!weights || !shed.value) return;
-  const done = await run(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${shed.value?.revision ?? 0}"` } }, body: { weights } })));
+  const done = await run(() =>
+    unwrap(
+      api.PATCH('/shed/choices', {
+        params: { header: { 'If-Match': `"${shed.value?.revision ?? 0}"` } },
+        body: { weights },
+      }),
+    ),
+  );
   if (!done) return;
   // the new revision at once: whoever moves a slider next must not be told that somebody else did
   client.setQueryData(shedQuery().queryKey, done);
@@ -81,7 +107,14 @@ const keepWeights = async (): Promise<void> => {
   await took();
 };
 const weighPlan = async (weights: Record<string, number> | null): Promise<void> => {
-  const done = await run(() => unwrap(api.PUT('/stands/{stand}/weights', { params: { path: { stand: props.stand }, header: { 'If-Match': ifMatch.value } }, body: { weights } })));
+  const done = await run(() =>
+    unwrap(
+      api.PUT('/stands/{stand}/weights', {
+        params: { path: { stand: props.stand }, header: { 'If-Match': ifMatch.value } },
+        body: { weights },
+      }),
+    ),
+  );
   if (!done) return;
   tried.value = null;
   await took(done);
@@ -90,8 +123,14 @@ const count = (o: Outcome): number => board.value?.rows.filter((r) => r.outcome 
 
 /** The owner's stance is the owner's, set in the Shed; it is no school to try on. */
 /** Only the schools that a row of this very board rests on. */
-const resting = computed(() => new Set(board.value?.rows.flatMap((r) => r.findings.flatMap((f) => (f.school ? [f.school.id] : []))) ?? []));
-const switchable = computed(() => (book.value?.schools ?? []).filter((s) => s.id !== 'herbicide-stance' && (resting.value.has(s.id) || schools.value[s.id] !== undefined)));
+const resting = computed(
+  () => new Set(board.value?.rows.flatMap((r) => r.findings.flatMap((f) => (f.school ? [f.school.id] : []))) ?? []),
+);
+const switchable = computed(() =>
+  (book.value?.schools ?? []).filter(
+    (s) => s.id !== 'herbicide-stance' && (resting.value.has(s.id) || schools.value[s.id] !== undefined),
+  ),
+);
 /** Why this way, in the crew's own words: kept with the step and printed on its sheet. */
 const why = ref('');
 watch(
@@ -136,9 +175,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
     <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
     <template v-if="board">
       <p v-if="board.stage" class="soft">
-        {{ t('methods.stage') }} <b>{{ board.stage.name }}</b> ({{ t(`certainty.${board.stage.certainty}`) }}) · {{ board.flow?.name }}
+        {{ t('methods.stage') }} <b>{{ board.stage.name }}</b> ({{ t(`certainty.${board.stage.certainty}`) }}) ·
+        {{ board.flow?.name }}
       </p>
-      <ViewTabs v-model="view" :views="VIEWS.map((id) => ({ id, name: t(`methods.view.${id}`, { n: compared.length }) }))" :label="t('methods.views')" />
+      <ViewTabs
+        v-model="view"
+        :views="VIEWS.map((id) => ({ id, name: t(`methods.view.${id}`, { n: compared.length }) }))"
+        :label="t('methods.views')"
+      />
       <ProgrammesPanel v-if="view === 'programmes'" :stand="props.stand" />
       <ComparePanel v-else-if="view === 'compare'" :stand="props.stand" :rows="compared" @drop="toggle" @pick="look" />
       <CostPanel v-else-if="view === 'cost' && picked" :stand="props.stand" :row="picked" />
@@ -158,22 +202,51 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
           </button>
         </div>
         <div class="row" role="group" :aria-label="t('methods.families')">
-          <button type="button" class="btn small quiet" :aria-pressed="family === ''" :class="{ pressed: family === '' }" @click="family = ''">{{ t('methods.allFamilies') }}</button>
-          <button v-for="f in FAMILIES" :key="f" type="button" class="btn small quiet" :aria-pressed="family === f" :class="{ pressed: family === f }" @click="family = f">
-            {{ t(`methods.family.${f}`) }} {{ board.rows.filter((r) => r.method.family === f && !CLOSED.includes(r.outcome)).length }}
+          <button
+            type="button"
+            class="btn small quiet"
+            :aria-pressed="family === ''"
+            :class="{ pressed: family === '' }"
+            @click="family = ''"
+          >
+            {{ t('methods.allFamilies') }}
+          </button>
+          <button
+            v-for="f in FAMILIES"
+            :key="f"
+            type="button"
+            class="btn small quiet"
+            :aria-pressed="family === f"
+            :class="{ pressed: family === f }"
+            @click="family = f"
+          >
+            {{ t(`methods.family.${f}`) }}
+            {{ board.rows.filter((r) => r.method.family === f && !CLOSED.includes(r.outcome)).length }}
           </button>
         </div>
         <div class="bench">
           <section class="stack" :aria-label="t('methods.board')">
             <p class="small soft tickhint">{{ t('besides.tickHint') }}</p>
             <div class="rows">
-              <BoardRow v-for="row in open" :key="row.id" v-bind="shown(row)" @pick="pickedId = row.id" @compare="toggle(row.id)" />
+              <BoardRow
+                v-for="row in open"
+                :key="row.id"
+                v-bind="shown(row)"
+                @pick="pickedId = row.id"
+                @compare="toggle(row.id)"
+              />
               <p v-if="rows.length === 0" class="soft">{{ t('methods.noneSo') }}</p>
             </div>
             <details v-if="folded.length">
               <summary>{{ t('methods.folded', { n: folded.length }, folded.length) }}</summary>
               <div class="rows">
-                <BoardRow v-for="row in folded" :key="row.id" v-bind="shown(row)" @pick="pickedId = row.id" @compare="toggle(row.id)" />
+                <BoardRow
+                  v-for="row in folded"
+                  :key="row.id"
+                  v-bind="shown(row)"
+                  @pick="pickedId = row.id"
+                  @compare="toggle(row.id)"
+                />
               </div>
             </details>
             <WeighPanel
@@ -197,15 +270,27 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
                 <p class="small soft">{{ t('methods.schoolsHelp') }}</p>
                 <label v-for="s in switchable" :key="s.id" class="label"
                   >{{ s.name }}
-                  <select class="field" :value="schools[s.id] ?? ''" @change="schools = { ...schools, [s.id]: ($event.target as HTMLSelectElement).value }">
+                  <select
+                    class="field"
+                    :value="schools[s.id] ?? ''"
+                    @change="schools = { ...schools, [s.id]: ($event.target as HTMLSelectElement).value }"
+                  >
                     <option value="" disabled>{{ t('methods.asSet') }}</option>
-                    <option v-for="c in s.choices" :key="c.id" :value="c.id">{{ c.name }}{{ c.default ? ` (${t('methods.ours')})` : '' }}</option>
+                    <option v-for="c in s.choices" :key="c.id" :value="c.id">
+                      {{ c.name }}{{ c.default ? ` (${t('methods.ours')})` : '' }}
+                    </option>
                   </select>
                 </label>
               </div>
             </details>
           </section>
-          <section v-if="picked" class="stack why stays" tabindex="0" aria-live="polite" :aria-label="t('methods.reasons')">
+          <section
+            v-if="picked"
+            class="stack why stays"
+            tabindex="0"
+            aria-live="polite"
+            :aria-label="t('methods.reasons')"
+          >
             <h2>
               {{ picked.method.name }}<span v-if="picked.active" class="soft">, {{ picked.active.name }}</span>
             </h2>
@@ -215,9 +300,16 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
             <p class="small soft">{{ t('methods.care') }}</p>
             <button class="btn small quiet" type="button" @click="view = 'cost'">{{ t('cost.see') }}</button>
             <label v-if="mayWrite && picked.outcome !== 'notAllowed'" class="label"
-              >{{ t('methods.why') }}<textarea v-model="why" class="field" rows="2" maxlength="500" :placeholder="t('methods.whyHint')" />
+              >{{ t('methods.why')
+              }}<textarea v-model="why" class="field" rows="2" maxlength="500" :placeholder="t('methods.whyHint')" />
             </label>
-            <button v-if="mayWrite" class="btn main" type="button" :disabled="busy || picked.outcome === 'notAllowed'" @click="choose(picked)">
+            <button
+              v-if="mayWrite"
+              class="btn main"
+              type="button"
+              :disabled="busy || picked.outcome === 'notAllowed'"
+              @click="choose(picked)"
+            >
               {{ t('methods.choose', { name: picked.method.name }) }}
             </button>
             <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>

@@ -9,7 +9,12 @@ const { t } = useI18n();
 
 <template>
   <ol class="plan">
-    <li v-for="s in steps" :key="s.id" :class="s.state" :aria-current="s.state === 'next' || s.state === 'issued' ? 'step' : undefined">
+    <li
+      v-for="s in steps"
+      :key="s.id"
+      :class="s.state"
+      :aria-current="s.state === 'next' || s.state === 'issued' ? 'step' : undefined"
+    >
       <span class="state small">{{ t(`plan.state.${s.state}`) }}</span>
       <span class="small">{{ s.when }}</span>
       <span

@@ -17,9 +17,13 @@ const { t } = useI18n();
 const measures = computed(() => Object.keys(props.weights));
 const wish = (measure: string): number => props.tried?.[measure] ?? props.weights[measure] ?? 0;
 const set = (measure: string, e: Event): void => {
-  emit('try', { ...Object.fromEntries(measures.value.map((m) => [m, wish(m)])), [measure]: Number((e.target as HTMLInputElement).value) });
+  emit('try', {
+    ...Object.fromEntries(measures.value.map((m) => [m, wish(m)])),
+    [measure]: Number((e.target as HTMLInputElement).value),
+  });
 };
-const share = (measure: string): Schemas['Row']['weighing']['shares'][number] | undefined => props.row?.weighing.shares.find((s) => s.measure === measure);
+const share = (measure: string): Schemas['Row']['weighing']['shares'][number] | undefined =>
+  props.row?.weighing.shares.find((s) => s.measure === measure);
 </script>
 
 <template>
@@ -42,11 +46,15 @@ const share = (measure: string): Schemas['Row']['weighing']['shares'][number] | 
             <td>
               <label class="row slide"
                 ><span class="visually-hidden">{{ t('weigh.slider', { measure: t(`weigh.of.${m}`) }) }}</span
-                ><input type="range" min="0" max="100" step="5" :value="wish(m)" @change="(e) => set(m, e)" /><b>{{ weights[m] }} %</b></label
+                ><input type="range" min="0" max="100" step="5" :value="wish(m)" @change="(e) => set(m, e)" /><b
+                  >{{ weights[m] }} %</b
+                ></label
               >
             </td>
             <td v-if="row" class="small">
-              <template v-if="share(m)?.figure">{{ share(m)?.figure }}</template><span v-else class="soft">{{ t('weigh.unknown') }}</span>
+              <template v-if="share(m)?.figure">{{ share(m)?.figure }}</template><span v-else class="soft">{{
+                t('weigh.unknown')
+              }}</span>
             </td>
             <td v-if="row" class="right">{{ share(m)?.points }}</td>
           </tr>
@@ -62,13 +70,19 @@ const share = (measure: string): Schemas['Row']['weighing']['shares'][number] | 
       </table>
     </div>
     <div v-if="tried" class="row">
-      <button v-if="mayPlan" class="btn small" type="button" :disabled="busy" @click="emit('plan')">{{ t('weigh.keepPlan') }}</button>
-      <button v-if="mayKeep" class="btn small" type="button" :disabled="busy" @click="emit('keep')">{{ t('weigh.keep') }}</button>
+      <button v-if="mayPlan" class="btn small" type="button" :disabled="busy" @click="emit('plan')">
+        {{ t('weigh.keepPlan') }}
+      </button>
+      <button v-if="mayKeep" class="btn small" type="button" :disabled="busy" @click="emit('keep')">
+        {{ t('weigh.keep') }}
+      </button>
       <button class="btn small quiet" type="button" @click="emit('drop')">{{ t('weigh.drop') }}</button>
     </div>
     <div v-else-if="ofPlan" class="row">
       <span class="small">{{ t('weigh.ofPlan') }}</span>
-      <button v-if="mayPlan" class="btn small quiet" type="button" :disabled="busy" @click="emit('asCrew')">{{ t('weigh.asCrew') }}</button>
+      <button v-if="mayPlan" class="btn small quiet" type="button" :disabled="busy" @click="emit('asCrew')">
+        {{ t('weigh.asCrew') }}
+      </button>
     </div>
   </section>
 </template>

@@ -14,7 +14,11 @@ const onShelf = ref('');
 const packs = ref(Array.from({ length: 4 }, () => ({ size: '', price: '' })));
 const found = ref<Schemas['Purchase'] | null>(null);
 const solve = async (): Promise<void> => {
-  const body = { need: need.value, ...(onShelf.value ? { onShelf: onShelf.value } : {}), packs: packs.value.filter((p) => p.size !== '') };
+  const body = {
+    need: need.value,
+    ...(onShelf.value ? { onShelf: onShelf.value } : {}),
+    packs: packs.value.filter((p) => p.size !== ''),
+  };
   const done = await run(() => unwrap(api.POST('/mix/purchase', { body })));
   if (done) found.value = done;
 };
@@ -25,24 +29,54 @@ const solve = async (): Promise<void> => {
   <form class="stack" novalidate @submit.prevent="solve">
     <div class="row">
       <label class="label"
-        >{{ t('sums.needed') }}<input v-model="need" class="field" style="width: 9em" placeholder="7 L" :aria-invalid="at('/need') !== null" /><span class="fault">{{ at('/need') }}</span></label
+        >{{ t('sums.needed')
+        }}<input
+          v-model="need"
+          class="field"
+          style="width: 9em"
+          placeholder="7 L"
+          :aria-invalid="at('/need') !== null"
+        /><span class="fault">{{ at('/need') }}</span></label
       >
       <label class="label"
-        >{{ t('sums.onShelf') }}<input v-model="onShelf" class="field" style="width: 9em" placeholder="0.5 L" :aria-invalid="at('/onShelf') !== null" /><span class="fault">{{
-          at('/onShelf')
-        }}</span></label
+        >{{ t('sums.onShelf')
+        }}<input
+          v-model="onShelf"
+          class="field"
+          style="width: 9em"
+          placeholder="0.5 L"
+          :aria-invalid="at('/onShelf') !== null"
+        /><span class="fault">{{ at('/onShelf') }}</span></label
       >
     </div>
     <div v-for="(p, i) in packs" :key="i" class="row">
-      <label class="label">{{ t('sums.size') }}<input v-model="p.size" class="field" style="width: 8em" placeholder="2.5 gal" :aria-invalid="at(`/packs/${i}/size`) !== null" /></label>
-      <label class="label">{{ t('sums.price') }}<input v-model="p.price" class="field" style="width: 7em" inputmode="decimal" :aria-invalid="at(`/packs/${i}/price`) !== null" /></label>
+      <label class="label"
+        >{{ t('sums.size')
+        }}<input
+          v-model="p.size"
+          class="field"
+          style="width: 8em"
+          placeholder="2.5 gal"
+          :aria-invalid="at(`/packs/${i}/size`) !== null"
+      /></label>
+      <label class="label"
+        >{{ t('sums.price')
+        }}<input
+          v-model="p.price"
+          class="field"
+          style="width: 7em"
+          inputmode="decimal"
+          :aria-invalid="at(`/packs/${i}/price`) !== null"
+      /></label>
       <span class="fault">{{ at(`/packs/${i}`) }}</span>
     </div>
     <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
     <button class="btn main" type="submit" :disabled="busy">{{ t('sums.solve') }}</button>
   </form>
   <div v-if="found" class="stack" aria-live="polite">
-    <p class="pour">{{ found.bought.length ? found.bought.map((b) => `${b.count} × ${b.sold}`).join(' + ') : t('sums.nothing') }}</p>
+    <p class="pour">
+      {{ found.bought.length ? found.bought.map((b) => `${b.count} × ${b.sold}`).join(' + ') : t('sums.nothing') }}
+    </p>
     <p>
       {{ t('sums.cost') }} <b>{{ found.cost }}</b>. {{ t('sums.left', { left: say(found.left) }) }}
     </p>

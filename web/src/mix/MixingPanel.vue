@@ -12,8 +12,16 @@ import { loadName } from './loadName';
 import TankDrawing from './TankDrawing.vue';
 import PaperButton from '@/components/PaperButton.vue';
 
-/** One load, an addition at a time, each ticked off in order with a wet glove: nothing goes in twice, and the product leaves the shelf with the last tick. */
-const props = defineProps<{ recipe: Schemas['Recipe']; stock: Schemas['ShedContainer'][]; units: 'us' | 'metric'; mayWrite: boolean }>();
+/**
+ * One load, an addition at a time, each ticked off in order with a wet glove: nothing goes in twice, and the product
+ * leaves the shelf with the last tick.
+ */
+const props = defineProps<{
+  recipe: Schemas['Recipe'];
+  stock: Schemas['ShedContainer'][];
+  units: 'us' | 'metric';
+  mayWrite: boolean;
+}>();
 const emit = defineEmits<{ recipe: [] }>();
 const { t } = useI18n();
 const { say } = useSession();
@@ -34,18 +42,30 @@ const current = computed(() => steps.value[done.value] ?? null);
 /** How an addition is measured, in words that stand beside it. */
 const cupOf = (what: string): string => {
   const c = (load.value?.measure ?? []).find((m) => m.system === props.units && m.what === what);
-  return c ? t(c.fullCups ? 'mixing.cups' : 'mixing.cup', { n: c.fullCups, holds: c.holds, last: c.lastFill, tool: c.tool }) : '';
+  return c
+    ? t(c.fullCups ? 'mixing.cups' : 'mixing.cup', { n: c.fullCups, holds: c.holds, last: c.lastFill, tool: c.tool })
+    : '';
 };
 /** The product at hand on the crew's own tool, for this very load. */
-const cups = computed(() => (load.value?.measure ?? []).filter((m) => m.system === props.units && (!current.value || current.value.what === m.what)));
+const cups = computed(() =>
+  (load.value?.measure ?? []).filter(
+    (m) => m.system === props.units && (!current.value || current.value.what === m.what),
+  ),
+);
 const all = computed(() => steps.value.length > 0 && done.value >= steps.value.length);
 /** For each product of the load the jugs that something is left in, the one that is open first. */
-const products = computed(() => (load.value?.products ?? []).map((p) => ({ ...p, jugs: props.stock.filter((c) => c.product === p.product && c.left.value !== '0') })));
+const products = computed(() =>
+  (load.value?.products ?? []).map((p) => ({
+    ...p,
+    jugs: props.stock.filter((c) => c.product === p.product && c.left.value !== '0'),
+  })),
+);
 const from = ref<Record<string, string>>({});
 watch(
   products,
   (list) => {
-    for (const p of list) if (!p.jugs.some((c) => c.id === from.value[p.what])) from.value[p.what] = p.jugs[0]?.id ?? '';
+    for (const p of list)
+      if (!p.jugs.some((c) => c.id === from.value[p.what])) from.value[p.what] = p.jugs[0]?.id ?? '';
   },
   { immediate: true },
 );
@@ -55,7 +75,11 @@ const write = async (): Promise<void> => {
     unwrap(
       api.POST('/steps/{step}/batches', {
         params: { path: { step: props.recipe.stepId } },
-        body: { load: at.value, confirmed: steps.value.map((s) => s.what), ...(draws.value.length ? { draws: draws.value.map((containerId) => ({ containerId })) } : {}) },
+        body: {
+          load: at.value,
+          confirmed: steps.value.map((s) => s.what),
+          ...(draws.value.length ? { draws: draws.value.map((containerId) => ({ containerId })) } : {}),
+        },
       }),
     ),
   );
@@ -78,13 +102,26 @@ const write = async (): Promise<void> => {
     <section class="stack" aria-live="polite" :aria-label="t('mixing.title')">
       <h2 class="visually-hidden">{{ t('mixing.title') }}</h2>
       <div v-if="recipe.loads.length > 1" class="row" role="group" :aria-label="t('mixing.which')">
-        <button v-for="(l, i) in recipe.loads" :key="i" class="btn small" :class="{ main: i === at }" type="button" :aria-pressed="i === at" @click="at = i">
+        <button
+          v-for="(l, i) in recipe.loads"
+          :key="i"
+          class="btn small"
+          :class="{ main: i === at }"
+          type="button"
+          :aria-pressed="i === at"
+          @click="at = i"
+        >
           {{ loadName(t, l) }}: {{ say(l.finished) }}
         </button>
       </div>
       <p class="small">{{ t('mix.care') }}</p>
       <ol class="steps">
-        <li v-for="(s, i) in steps" :key="s.what" :class="{ done: i < done, now: i === done && !batch, later: i > done }" :aria-current="i === done ? 'step' : undefined">
+        <li
+          v-for="(s, i) in steps"
+          :key="s.what"
+          :class="{ done: i < done, now: i === done && !batch, later: i > done }"
+          :aria-current="i === done ? 'step' : undefined"
+        >
           <span class="n">{{ i < done ? '✓' : i + 1 }}</span>
           <span
             ><b class="amount">{{ say(s.amount) }}</b> {{ s.name }}<br /><template v-if="cupOf(s.what)"
@@ -94,14 +131,18 @@ const write = async (): Promise<void> => {
         </li>
       </ol>
       <template v-if="!batch">
-        <button v-if="current && mayWrite" class="btn main tick" type="button" @click="done++">{{ t('mixing.isIn', { what: current.name, amount: say(current.amount) }) }}</button>
+        <button v-if="current && mayWrite" class="btn main tick" type="button" @click="done++">
+          {{ t('mixing.isIn', { what: current.name, amount: say(current.amount) }) }}
+        </button>
         <button v-if="done > 0" class="btn quiet small" type="button" @click="done--">{{ t('mixing.undo') }}</button>
         <template v-if="all">
           <template v-for="p in products" :key="p.what">
             <label v-if="p.jugs.length" class="label"
               >{{ products.length > 1 ? t('mixing.fromOf', { product: p.product }) : t('mixing.from') }}
               <select v-model="from[p.what]" class="field">
-                <option v-for="c in p.jugs" :key="c.id" :value="c.id">{{ t('mixing.jug', { size: c.sold, lot: c.lot ?? '–', left: say(c.left) }) }}</option>
+                <option v-for="c in p.jugs" :key="c.id" :value="c.id">
+                  {{ t('mixing.jug', { size: c.sold, lot: c.lot ?? '–', left: say(c.left) }) }}
+                </option>
                 <option value="">{{ t('mixing.noJug') }}</option>
               </select></label
             >
@@ -126,7 +167,8 @@ const write = async (): Promise<void> => {
         <h3>{{ t('mixing.made') }}</h3>
         <ul class="plain ruled">
           <li v-for="b in before.data" :key="b.id">
-            <b>{{ b.label.title }}</b> {{ say(b.finished) }} <span class="small soft">{{ b.label.mixed }}{{ b.recordId ? ` · ${t('stock.recorded')}` : '' }}</span>
+            <b>{{ b.label.title }}</b> {{ say(b.finished) }}
+            <span class="small soft">{{ b.label.mixed }}{{ b.recordId ? ` · ${t('stock.recorded')}` : '' }}</span>
           </li>
         </ul>
       </template>

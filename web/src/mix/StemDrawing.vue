@@ -21,7 +21,8 @@ const cuts = computed(() => {
   return Array.from({ length: n }, (_, i) => {
     const a = (i / n) * 2 * Math.PI - Math.PI / 2;
     const half = Math.min(0.22, Math.PI / n / 2);
-    const p = (angle: number, r: number): string => `${(100 + r * Math.cos(angle)).toFixed(1)} ${(100 + r * Math.sin(angle)).toFixed(1)}`;
+    const p = (angle: number, r: number): string =>
+      `${(100 + r * Math.cos(angle)).toFixed(1)} ${(100 + r * Math.sin(angle)).toFixed(1)}`;
     return `M${p(a - half, 85)}L${p(a, 66)}L${p(a + half, 85)}`;
   });
 });
@@ -32,7 +33,11 @@ const words = computed(() =>
       ? t('mix.disc')
       : props.drawing.kind === 'ring'
         ? t('mix.ring', { ring: props.say(props.drawing.ring) })
-        : t('mix.cuts', { n: props.drawing.cuts ?? 0, each: props.say(props.drawing.perCut), apart: props.say(props.drawing.apart) }),
+        : t('mix.cuts', {
+            n: props.drawing.cuts ?? 0,
+            each: props.say(props.drawing.perCut),
+            apart: props.say(props.drawing.apart),
+          }),
 );
 </script>
 
@@ -49,7 +54,14 @@ const words = computed(() =>
     </svg>
     <svg v-else viewBox="0 0 200 200" role="img" :aria-label="words" style="max-width: 220px">
       <circle cx="100" cy="100" r="85" class="stem" :class="{ wet: drawing.kind === 'disc' }" />
-      <circle v-if="drawing.kind === 'ring'" cx="100" cy="100" :r="85 - ring / 2" class="ring" :style="{ strokeWidth: `${ring}px` }" />
+      <circle
+        v-if="drawing.kind === 'ring'"
+        cx="100"
+        cy="100"
+        :r="85 - ring / 2"
+        class="ring"
+        :style="{ strokeWidth: `${ring}px` }"
+      />
       <path v-for="cut in cuts" :key="cut" :d="cut" class="cut" />
       <text x="100" y="105" text-anchor="middle">{{ say(drawing.diameter) }}</text>
     </svg>

@@ -8,7 +8,10 @@ import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 import BuySum from './BuySum.vue';
 
-/** The sums of mixing in every direction: say what is known, and the rest follows, or it is said what does not go together. */
+/**
+ * The sums of mixing in every direction: say what is known, and the rest follows, or it is said what does not go
+ * together.
+ */
 const { t } = useI18n();
 const { say } = useSession();
 const { busy, refusal, run, at } = useAct();
@@ -26,13 +29,24 @@ watch(pickedId, () => {
 const fields = computed(() => picked.value?.fields.filter((f) => !f.derived) ?? []);
 const name = (id: string): string => picked.value?.fields.find((f) => f.id === id)?.name ?? id;
 const solve = async (): Promise<void> => {
-  const given = Object.fromEntries(Object.entries({ ...known.value, ...(pickedId.value === 'by-soil' ? soil.value : {}) }).filter(([, v]) => v.trim() !== ''));
+  const given = Object.fromEntries(
+    Object.entries({ ...known.value, ...(pickedId.value === 'by-soil' ? soil.value : {}) }).filter(
+      ([, v]) => v.trim() !== '',
+    ),
+  );
   const done = await run(() => unwrap(api.POST('/mix/sums', { body: { sum: pickedId.value, known: given } })));
   if (done) solved.value = done;
 };
 /** Said of the whole, and not of one figure beside its field. */
-const nothingKnown = computed(() => refusal.value?.problem?.errors?.find((e) => e.pointer === '/known')?.message ?? null);
-const found = computed(() => solved.value?.values.filter((v) => !v.given && v.value.value !== '0' && v.field !== 'carrierShare' && v.field !== 'more') ?? []);
+const nothingKnown = computed(
+  () => refusal.value?.problem?.errors?.find((e) => e.pointer === '/known')?.message ?? null,
+);
+const found = computed(
+  () =>
+    solved.value?.values.filter(
+      (v) => !v.given && v.value.value !== '0' && v.field !== 'carrierShare' && v.field !== 'more',
+    ) ?? [],
+);
 const SOILS = ['coarse', 'medium', 'fine'] as const;
 </script>
 
@@ -41,10 +55,24 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
     <section class="stack" :aria-label="t('sums.which')">
       <p class="small soft">{{ t('sums.help') }}</p>
       <div class="list">
-        <button v-for="s in data.sums" :key="s.id" type="button" class="one" :class="{ picked: s.id === pickedId }" :aria-pressed="s.id === pickedId" @click="pickedId = s.id">
+        <button
+          v-for="s in data.sums"
+          :key="s.id"
+          type="button"
+          class="one"
+          :class="{ picked: s.id === pickedId }"
+          :aria-pressed="s.id === pickedId"
+          @click="pickedId = s.id"
+        >
           <b>{{ s.name }}</b> <span class="small soft">{{ s.help }}</span>
         </button>
-        <button type="button" class="one" :class="{ picked: pickedId === 'buy' }" :aria-pressed="pickedId === 'buy'" @click="pickedId = 'buy'">
+        <button
+          type="button"
+          class="one"
+          :class="{ picked: pickedId === 'buy' }"
+          :aria-pressed="pickedId === 'buy'"
+          @click="pickedId = 'buy'"
+        >
           <b>{{ t('sums.buy') }}</b> <span class="small soft">{{ t('sums.buyHelp') }}</span>
         </button>
       </div>
@@ -57,9 +85,14 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
       <form class="stack" novalidate @submit.prevent="solve">
         <div class="row">
           <label v-for="f in fields" :key="`${picked.id}-${f.id}`" class="label"
-            >{{ f.name }}<input v-model="known[f.id]" class="field" style="width: 9.5em" :placeholder="f.sample" :aria-invalid="at(`/known/${f.id}`) !== null" /><span class="fault">{{
-              at(`/known/${f.id}`)
-            }}</span></label
+            >{{ f.name
+            }}<input
+              v-model="known[f.id]"
+              class="field"
+              style="width: 9.5em"
+              :placeholder="f.sample"
+              :aria-invalid="at(`/known/${f.id}`) !== null"
+            /><span class="fault">{{ at(`/known/${f.id}`) }}</span></label
           >
         </div>
         <div v-if="picked.id === 'by-soil'" class="row">
@@ -71,9 +104,17 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
             </select></label
           >
           <label v-for="c in SOILS" :key="c" class="label"
-            >{{ t(`sums.soils.${c}`) }}<input v-model="soil[c]" class="field" style="width: 8em" placeholder="2.25 tsp/gal" :aria-invalid="at(`/known/${c}`) !== null"
+            >{{ t(`sums.soils.${c}`)
+            }}<input
+              v-model="soil[c]"
+              class="field"
+              style="width: 8em"
+              placeholder="2.25 tsp/gal"
+              :aria-invalid="at(`/known/${c}`) !== null"
           /></label>
-          <span class="fault">{{ at('/known/soil') ?? at('/known/coarse') ?? at('/known/medium') ?? at('/known/fine') }}</span>
+          <span class="fault">{{
+            at('/known/soil') ?? at('/known/coarse') ?? at('/known/medium') ?? at('/known/fine')
+          }}</span>
         </div>
         <p v-if="nothingKnown" class="fault" role="alert">{{ nothingKnown }}</p>
         <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
@@ -83,7 +124,9 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
         <p v-for="(u, i) in solved.unchecked" :key="i" class="warn">{{ say(u) }}</p>
         <p v-for="w in solved.warnings" :key="w.code + w.field" class="warn">{{ say(w.text) }}</p>
         <p v-for="f in solved.faults" :key="f.code + f.field" class="warn">{{ say(f.text) }}</p>
-        <p v-if="solved.correction" :class="solved.correction.fits === false ? 'warn' : 'note'">{{ say(solved.correction.text) }}</p>
+        <p v-if="solved.correction" :class="solved.correction.fits === false ? 'warn' : 'note'">
+          {{ say(solved.correction.text) }}
+        </p>
         <table v-if="found.length && solved.faults.length === 0">
           <tbody>
             <tr v-for="v in found" :key="v.field">
@@ -91,7 +134,9 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
               <td>
                 <b class="amount">{{ say(v.value) }}</b>
               </td>
-              <td class="small soft">{{ v.value.shown.us === say(v.value) ? v.value.shown.metric : v.value.shown.us }}</td>
+              <td class="small soft">
+                {{ v.value.shown.us === say(v.value) ? v.value.shown.metric : v.value.shown.us }}
+              </td>
             </tr>
           </tbody>
         </table>
@@ -105,7 +150,9 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
         <template v-if="solved.next.length && solved.faults.length === 0">
           <p class="small">{{ t('sums.next') }}</p>
           <ul class="small">
-            <li v-for="(n, i) in solved.next" :key="i">{{ t('sums.way', { missing: n.missing.join(', '), gives: n.gives.join(', ') }) }}</li>
+            <li v-for="(n, i) in solved.next" :key="i">
+              {{ t('sums.way', { missing: n.missing.join(', '), gives: n.gives.join(', ') }) }}
+            </li>
           </ul>
         </template>
       </div>

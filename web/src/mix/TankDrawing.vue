@@ -19,7 +19,12 @@ const top = (share: string): number => 186 - Number(share) * 160;
 </script>
 
 <template>
-  <svg viewBox="0 0 130 200" :class="{ large }" role="img" :aria-label="load.steps.map((s) => `${s.name} ${say(s.mark)}`).join(', ')">
+  <svg
+    viewBox="0 0 130 200"
+    :class="{ large }"
+    role="img"
+    :aria-label="load.steps.map((s) => `${s.name} ${say(s.mark)}`).join(', ')"
+  >
     <rect x="6" :y="26" width="62" height="160" class="liquid" />
     <path d="M6 14V186H68V14" class="wall" />
     <g v-for="(s, i) in load.steps" :key="s.what">

@@ -1,4 +1,7 @@
-/* Where the person stands, from whatever can tell: the device's own position, or the simulated receiver of the demo (B30). */
+/*
+ * Where the person stands, from whatever can tell: the device's own position, or the simulated receiver of the demo
+ * (B30).
+ */
 export interface Fix {
   position: [number, number];
   at: string;
@@ -16,7 +19,12 @@ export const deviceSource = (): PositionSource => {
     start(on) {
       if (!('geolocation' in navigator)) return on.failed('none');
       watching = navigator.geolocation.watchPosition(
-        (p) => on.fix({ position: [p.coords.longitude, p.coords.latitude], at: new Date(p.timestamp).toISOString(), dilution: p.coords.accuracy ? p.coords.accuracy / 4 : null }),
+        (p) =>
+          on.fix({
+            position: [p.coords.longitude, p.coords.latitude],
+            at: new Date(p.timestamp).toISOString(),
+            dilution: p.coords.accuracy ? p.coords.accuracy / 4 : null,
+          }),
         (e) => (e.code === e.PERMISSION_DENIED ? on.failed('denied') : on.lost()),
         { enableHighAccuracy: true, maximumAge: 0 },
       );

@@ -10,7 +10,9 @@ const share = defineModel<string>('share', { required: true });
 const { t } = useI18n();
 const { say } = useSession();
 const tallest = computed(() => Math.max(1, ...props.count.classes.map((c) => c.stems)));
-const samples = computed(() => (['plots', 'seedlings'] as const).map((k) => ({ kind: k, sample: props.count[k] })).filter((s) => s.sample !== null));
+const samples = computed(() =>
+  (['plots', 'seedlings'] as const).map((k) => ({ kind: k, sample: props.count[k] })).filter((s) => s.sample !== null),
+);
 const rows = computed(() => {
   const c = props.count.census;
   if (!c) return [];
@@ -29,14 +31,16 @@ const rows = computed(() => {
   <div class="stack">
     <template v-if="count.census">
       <p>
-        <span class="pour">{{ count.census.stems.toLocaleString('en-GB') }}</span> {{ t('scout.stems') }} <b v-if="count.census.estimated" class="est">{{ t('scout.sum.estimated') }}</b>
+        <span class="pour">{{ count.census.stems.toLocaleString('en-GB') }}</span> {{ t('scout.stems') }}
+        <b v-if="count.census.estimated" class="est">{{ t('scout.sum.estimated') }}</b>
       </p>
       <figure class="histogram" :aria-label="t('scout.sum.histogram')">
         <div v-for="(c, i) in count.classes" :key="i" class="bar-row">
           <span class="class"
             >{{ say(c.from) }}<template v-if="c.below"> – {{ say(c.below) }}</template></span
           >
-          <span class="bar" :class="{ hollow: c.estimated }" :style="{ width: `${(50 * c.stems) / tallest}%` }"></span><b>{{ c.stems.toLocaleString('en-GB') }}</b>
+          <span class="bar" :class="{ hollow: c.estimated }" :style="{ width: `${(50 * c.stems) / tallest}%` }"></span
+          ><b>{{ c.stems.toLocaleString('en-GB') }}</b>
         </div>
       </figure>
       <dl>
@@ -58,7 +62,13 @@ const rows = computed(() => {
         <p v-if="sample.all && sample.all.total !== null">
           <b>{{ sample.all.total.toLocaleString('en-GB') }}</b> {{ t('scout.sum.inAll')
           }}<template v-if="sample.all.totalLow !== null && sample.all.totalHigh !== null"
-            >, {{ t('scout.sum.interval', { low: sample.all.totalLow.toLocaleString('en-GB'), high: sample.all.totalHigh.toLocaleString('en-GB') }) }}</template
+            >,
+            {{
+              t('scout.sum.interval', {
+                low: sample.all.totalLow.toLocaleString('en-GB'),
+                high: sample.all.totalHigh.toLocaleString('en-GB'),
+              })
+            }}</template
           >
         </p>
         <div class="table-wrap">
@@ -80,7 +90,15 @@ const rows = computed(() => {
                 <td>{{ say(e.mean) }}</td>
                 <td>{{ say(e.standardError) }}</td>
                 <td>{{ e.low ? `${say(e.low)} – ${say(e.high)}` : t('scout.sum.onePlot') }}</td>
-                <td>{{ e.still === null ? '—' : e.still === 0 ? t('scout.sum.enough') : t('scout.sum.more', { n: e.still }, e.still) }}</td>
+                <td>
+                  {{
+                    e.still === null
+                      ? '—'
+                      : e.still === 0
+                        ? t('scout.sum.enough')
+                        : t('scout.sum.more', { n: e.still }, e.still)
+                  }}
+                </td>
               </tr>
             </tbody>
           </table>
@@ -95,13 +113,16 @@ const rows = computed(() => {
     </label>
     <p v-if="count.cover">
       <b>{{ count.cover.name }}</b> {{ t('scout.cover.said', { day: dayText(count.cover.visitedOn, true) })
-      }}<template v-if="count.cover.covered">: {{ t('scout.cover.about', { area: say(count.cover.covered) }) }}</template>
+      }}<template v-if="count.cover.covered"
+        >: {{ t('scout.cover.about', { area: say(count.cover.covered) }) }}</template
+      >
     </p>
     <details v-if="count.history.length">
       <summary>{{ t('scout.history.title', { n: count.history.length }, count.history.length) }}</summary>
       <ul class="ruled plain small">
         <li v-for="h in count.history" :key="h.id">
-          <b>{{ dayText(h.visitedOn, true) }}</b> {{ t(`scout.kind.${h.kind}`) }}<template v-if="h.zone"> · {{ h.zone }}</template
+          <b>{{ dayText(h.visitedOn, true) }}</b> {{ t(`scout.kind.${h.kind}`)
+          }}<template v-if="h.zone"> · {{ h.zone }}</template
           ><template v-if="h.stems !== null"> · {{ t('scout.history.stems', { n: h.stems }) }}</template>
           <span class="soft"> · {{ h.by }}, {{ h.at ? new Date(h.at).toLocaleString('en-GB') : '' }}</span>
         </li>

@@ -40,7 +40,9 @@ const back = (): void => {
       </button>
     </div>
     <div v-if="ready.length" class="row">
-      <button class="btn" type="button" :disabled="taps.length === 0" @click="back">{{ t('scout.counter.back') }}</button>
+      <button class="btn" type="button" :disabled="taps.length === 0" @click="back">
+        {{ t('scout.counter.back') }}
+      </button>
       <button class="btn quiet" type="button" @click="nought">{{ t('scout.counter.nought') }}</button>
     </div>
   </div>

@@ -10,13 +10,24 @@ import { OPEN_ANSWERS, toggled, toGiven, type Seen } from './seen';
 import StateChips from './StateChips.vue';
 
 type Character = Schemas['KeyResult']['characters'][number];
-const props = defineProps<{ /** Ground whose season counts; none judges without one. */ ground?: string | undefined }>();
+const props = defineProps<{
+  /** Ground whose season counts; none judges without one. */ ground?: string | undefined;
+}>();
 const seen = defineModel<Seen>({ required: true });
 const { t } = useI18n();
 
 const PARTS: Record<string, string[]> = {
   whole: ['habit', 'growth-form', 'climbs-by', 'leaf-season'],
-  leaf: ['leaf-arrangement', 'leaf-type', 'leaflets', 'leaf-outline', 'leaf-variety', 'leaf-margin', 'leaf-veins', 'leaf-surface'],
+  leaf: [
+    'leaf-arrangement',
+    'leaf-type',
+    'leaflets',
+    'leaf-outline',
+    'leaf-variety',
+    'leaf-margin',
+    'leaf-veins',
+    'leaf-surface',
+  ],
   stem: ['stem-section', 'stem-marks', 'armature', 'twig-tip', 'bark'],
   flower: ['flower-colour', 'flower-form', 'grass-head', 'fruit'],
   broken: ['root', 'sap', 'pith', 'smell'],
@@ -25,7 +36,8 @@ const given = computed(() => toGiven(seen.value));
 const { data, error } = useQuery(
   computed(() => ({
     queryKey: ['key', given.value, props.ground ?? ''],
-    queryFn: () => unwrap(api.POST('/identify', { body: { seen: given.value, ...(props.ground ? { ground: props.ground } : {}) } })),
+    queryFn: () =>
+      unwrap(api.POST('/identify', { body: { seen: given.value, ...(props.ground ? { ground: props.ground } : {}) } })),
     placeholderData: keepPreviousData,
   })),
 );
@@ -39,7 +51,8 @@ const parts = computed(() =>
     return { part, characters: [...ids.flatMap((id) => all.filter((c) => c.id === id)), ...strays] };
   }),
 );
-const answersOf = (c: Character): { id: string; name: string }[] => c.states.filter((s) => seen.value[c.id]?.includes(s.id));
+const answersOf = (c: Character): { id: string; name: string }[] =>
+  c.states.filter((s) => seen.value[c.id]?.includes(s.id));
 const toggle = (character: string, state: string): void => {
   seen.value = toggled(seen.value, character, state);
 };
@@ -56,7 +69,9 @@ const { data: named } = useQuery(
   })),
 );
 const hits = computed(() => (words.value.length > 1 ? (named.value?.data.slice(0, 8) ?? []) : []));
-const answered = computed(() => Object.values(seen.value).some((states) => states.some((s) => !OPEN_ANSWERS.includes(s))));
+const answered = computed(() =>
+  Object.values(seen.value).some((states) => states.some((s) => !OPEN_ANSWERS.includes(s))),
+);
 /** Two or three names to put side by side. */
 const chosen = ref<string[]>([]);
 const choose = (id: string): void => {
@@ -103,7 +118,9 @@ const choose = (id: string): void => {
               <!-- eslint-disable-next-line vue/no-v-html -- a file of ours, built in -->
               <span v-if="!OPEN_ANSWERS.includes(a.id)" class="mini" v-html="drawingOf(c.id, a.id)"></span>{{ a.name }}
             </span>
-            <span v-if="c.outOfSeason && answersOf(c).length === 0" class="soft small">{{ t('scout.outOfSeason') }}</span>
+            <span v-if="c.outOfSeason && answersOf(c).length === 0" class="soft small">{{
+              t('scout.outOfSeason')
+            }}</span>
           </summary>
           <p v-if="c.stopped" class="small soft">{{ t('scout.stopped') }}</p>
           <fieldset v-else class="inner">
@@ -114,7 +131,9 @@ const choose = (id: string): void => {
       </section>
     </div>
     <div id="could-be" class="stack why stays" tabindex="0" role="region" :aria-label="t('scout.candidates')">
-      <label class="label">{{ t('scout.knowName') }}<input v-model="typed" class="field" maxlength="80" autocomplete="off" /></label>
+      <label class="label"
+        >{{ t('scout.knowName') }}<input v-model="typed" class="field" maxlength="80" autocomplete="off"
+      /></label>
       <ul v-if="words.length > 1" class="plain ruled" :aria-label="t('scout.byName')">
         <li v-for="s in hits" :key="s.id" class="row">
           <RouterLink :to="{ name: 'species', params: { id: s.id } }"
@@ -126,9 +145,15 @@ const choose = (id: string): void => {
         <li v-if="named && hits.length === 0" class="soft">{{ t('scout.noSuchName') }}</li>
       </ul>
       <h3>
-        {{ t('scout.candidates') }} <span v-if="data" class="soft small">{{ t('scout.inPlay', { n: data.inPlay }, data.inPlay) }}</span>
+        {{ t('scout.candidates') }}
+        <span v-if="data" class="soft small">{{ t('scout.inPlay', { n: data.inPlay }, data.inPlay) }}</span>
       </h3>
-      <RouterLink v-if="chosen.length > 1" class="btn small" :to="{ name: 'compare', query: { species: chosen.join(',') } }">{{ t('scout.compareThem', { n: chosen.length }) }}</RouterLink>
+      <RouterLink
+        v-if="chosen.length > 1"
+        class="btn small"
+        :to="{ name: 'compare', query: { species: chosen.join(',') } }"
+        >{{ t('scout.compareThem', { n: chosen.length }) }}</RouterLink
+      >
       <p v-if="!answered" class="soft">{{ t('scout.tellFirst') }}</p>
       <ol v-else class="ruled cands">
         <li v-for="c in data?.candidates ?? []" :key="c.id">
@@ -152,7 +177,13 @@ const choose = (id: string): void => {
           <div class="row">
             <slot name="candidate" :candidate="c"></slot>
             <label class="small compare"
-              ><input type="checkbox" :aria-label="`${t('scout.compare')}: ${c.name}`" :checked="chosen.includes(c.id)" @change="choose(c.id)" /> {{ t('scout.compare') }}</label
+              ><input
+                type="checkbox"
+                :aria-label="`${t('scout.compare')}: ${c.name}`"
+                :checked="chosen.includes(c.id)"
+                @change="choose(c.id)"
+              />
+              {{ t('scout.compare') }}</label
             >
           </div>
         </li>

@@ -20,7 +20,12 @@ const open = ref(!props.stand.confirmed && !props.stand.markedUnknown);
 
 const confirm = async (species: string | null): Promise<void> => {
   const done = await run(() =>
-    unwrap(api.POST('/stands/{stand}/sightings', { params: { path: { stand: props.stand.id } }, body: { seen: toGiven(seen.value), tests: [], ...(species ? { species } : { unknown: true }) } })),
+    unwrap(
+      api.POST('/stands/{stand}/sightings', {
+        params: { path: { stand: props.stand.id } },
+        body: { seen: toGiven(seen.value), tests: [], ...(species ? { species } : { unknown: true }) },
+      }),
+    ),
   );
   if (done) {
     await drop();
@@ -40,18 +45,26 @@ const confirm = async (species: string | null): Promise<void> => {
           >, {{ t('scout.confirmed') }}</span
         >
         <span v-else-if="stand.markedUnknown">{{ t('scout.unknown') }}</span>
-        <RouterLink v-if="stand.species" :to="{ name: 'species', params: { id: stand.species } }">{{ t('scout.page') }}</RouterLink>
+        <RouterLink v-if="stand.species" :to="{ name: 'species', params: { id: stand.species } }">{{
+          t('scout.page')
+        }}</RouterLink>
         <button class="btn small" type="button" @click="open = true">{{ t('scout.again') }}</button>
       </template>
     </div>
     <template v-if="open">
-      <p v-if="restoredAt" class="note small">{{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}</p>
+      <p v-if="restoredAt" class="note small">
+        {{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}
+      </p>
       <KeyForm v-model="seen" :ground="stand.groundId">
         <template #candidate="{ candidate }">
-          <button v-if="mayWrite" class="btn small" type="button" :disabled="busy" @click="confirm(candidate.id)">{{ t('scout.itIs', { name: candidate.name }) }}</button>
+          <button v-if="mayWrite" class="btn small" type="button" :disabled="busy" @click="confirm(candidate.id)">
+            {{ t('scout.itIs', { name: candidate.name }) }}
+          </button>
         </template>
         <template #after>
-          <button v-if="mayWrite" class="btn quiet" type="button" :disabled="busy" @click="confirm(null)">{{ t('scout.staysUnknown') }}</button>
+          <button v-if="mayWrite" class="btn quiet" type="button" :disabled="busy" @click="confirm(null)">
+            {{ t('scout.staysUnknown') }}
+          </button>
           <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
         </template>
       </KeyForm>

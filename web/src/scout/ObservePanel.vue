@@ -23,7 +23,20 @@ const CHOICES: Record<string, readonly string[]> = {
   'soil-moisture': ['dry', 'moist', 'wet'],
   'wind-from': ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'],
   slope: ['level', 'gentle', 'steep'],
-  'soil-texture': ['sand', 'loamy-sand', 'sandy-loam', 'silt', 'loam', 'silt-loam', 'sandy-clay-loam', 'sandy-clay', 'clay', 'clay-loam', 'silty-clay-loam', 'silty-clay'],
+  'soil-texture': [
+    'sand',
+    'loamy-sand',
+    'sandy-loam',
+    'silt',
+    'loam',
+    'silt-loam',
+    'sandy-clay-loam',
+    'sandy-clay',
+    'clay',
+    'clay-loam',
+    'silty-clay-loam',
+    'silty-clay',
+  ],
   'stock-kind': ['none', 'milking-cows', 'dry-dairy', 'beef', 'sheep-goats', 'horses', 'other'],
   litter: ['none', 'dry', 'wet'],
   cover: ['solid-thicket', 'mixed', 'mostly-grass'],
@@ -40,9 +53,41 @@ const CHOICES: Record<string, readonly string[]> = {
   'root-form': ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber'],
 };
 const YES_NO = [
-  ...['grass-at-base', 'drought', 'leaf-damage', 'fresh-flush', 'silt-on-bark', 'fruiting', 'bees-flying', 'food-taken', 'trunk-guards', 'green-bark', 'weeds-up', 'self-sown-kept'],
-  ...['above-keepers', 'public-way', 'children-pets', 'school-ground', 'local-rule', 'volunteers', 'shallow-groundwater'],
-  ...['hives-near', 'sprayed-lately', 'leaves-limp', 'shade', 'floods', 'thorns-kept', 'crop-up', 'flowers-around', 'felling-planned', 'debris-gone'],
+  ...[
+    'grass-at-base',
+    'drought',
+    'leaf-damage',
+    'fresh-flush',
+    'silt-on-bark',
+    'fruiting',
+    'bees-flying',
+    'food-taken',
+    'trunk-guards',
+    'green-bark',
+    'weeds-up',
+    'self-sown-kept',
+  ],
+  ...[
+    'above-keepers',
+    'public-way',
+    'children-pets',
+    'school-ground',
+    'local-rule',
+    'volunteers',
+    'shallow-groundwater',
+  ],
+  ...[
+    'hives-near',
+    'sprayed-lately',
+    'leaves-limp',
+    'shade',
+    'floods',
+    'thorns-kept',
+    'crop-up',
+    'flowers-around',
+    'felling-planned',
+    'debris-gone',
+  ],
   ...['kept-as-snags', 'bark-diseased', 'first-found', 'irrigated', 'soil-workable'],
 ];
 const DAYS = ['last-mown', 'leaf-out', 'planted-on', 'sown-next', 'grazed-from', 'hay-on', 'freeze-on'];
@@ -76,7 +121,22 @@ const GROUPS: readonly { key: string; facts: readonly string[] }[] = [
       'treat-below',
     ],
   },
-  { key: 'day', facts: ['bark-wetness', 'leaf-wetness', 'snow-at-base', 'wind-speed', 'wind-from', 'air-temperature', 'drought', 'bees-flying', 'flowers-around', 'freeze-on', 'litter'] },
+  {
+    key: 'day',
+    facts: [
+      'bark-wetness',
+      'leaf-wetness',
+      'snow-at-base',
+      'wind-speed',
+      'wind-from',
+      'air-temperature',
+      'drought',
+      'bees-flying',
+      'flowers-around',
+      'freeze-on',
+      'litter',
+    ],
+  },
   {
     key: 'ground',
     facts: [
@@ -102,7 +162,21 @@ const GROUPS: readonly { key: string; facts: readonly string[] }[] = [
       'thorns-kept',
     ],
   },
-  { key: 'orchard', facts: ['planted-on', 'planted-trees', 'floor', 'irrigated', 'trunk-guards', 'green-bark', 'row-spacing', 'strip-side', 'treated-area', 'trunk-diameter'] },
+  {
+    key: 'orchard',
+    facts: [
+      'planted-on',
+      'planted-trees',
+      'floor',
+      'irrigated',
+      'trunk-guards',
+      'green-bark',
+      'row-spacing',
+      'strip-side',
+      'treated-area',
+      'trunk-diameter',
+    ],
+  },
   {
     key: 'people',
     facts: [
@@ -127,7 +201,9 @@ const GROUPS: readonly { key: string; facts: readonly string[] }[] = [
 
 const fact = ref('stage');
 const value = ref('');
-const kind = computed(() => (CHOICES[fact.value] ? 'choice' : YES_NO.includes(fact.value) ? 'yesNo' : DAYS.includes(fact.value) ? 'day' : 'amount'));
+const kind = computed(() =>
+  CHOICES[fact.value] ? 'choice' : YES_NO.includes(fact.value) ? 'yesNo' : DAYS.includes(fact.value) ? 'day' : 'amount',
+);
 const worded = (v: unknown): string => {
   if (v === true) return t('scout.yes');
   if (v === false) return t('scout.no');
@@ -139,7 +215,16 @@ const save = async (): Promise<void> => {
     unwrap(
       api.POST('/patches/{patch}/observations', {
         params: { path: { patch: props.stand.patchId } },
-        body: { facts: [{ fact: fact.value, value: given as never, at: jobNow().toISOString(), ...(fact.value === 'leaf-out' && props.stand.species ? { species: props.stand.species } : {}) }] },
+        body: {
+          facts: [
+            {
+              fact: fact.value,
+              value: given as never,
+              at: jobNow().toISOString(),
+              ...(fact.value === 'leaf-out' && props.stand.species ? { species: props.stand.species } : {}),
+            },
+          ],
+        },
       }),
     ),
   );
@@ -157,11 +242,14 @@ const save = async (): Promise<void> => {
       {{ t('scout.stage') }} <b>{{ stand.stage.name }}</b> ({{ t(`certainty.${stand.stage.certainty}`)
       }}<template v-if="stand.stage.certainty === 'estimated' && stand.stage.why">: {{ stand.stage.why }}</template
       >)
-      <template v-if="stand.stage.couldBe.length">{{ t('scout.couldBe', { stages: stand.stage.couldBe.join(', ') }) }}</template>
+      <template v-if="stand.stage.couldBe.length">{{
+        t('scout.couldBe', { stages: stand.stage.couldBe.join(', ') })
+      }}</template>
     </p>
     <ul class="ruled plain">
       <li v-for="f in stand.facts" :key="f.fact">
-        <b>{{ worded(f.value) }}</b> <span class="soft">{{ f.name }} · {{ dayText(f.at.slice(0, 10), true) }}</span> <span v-if="f.stale" class="fault">{{ t('scout.stale') }}</span>
+        <b>{{ worded(f.value) }}</b> <span class="soft">{{ f.name }} · {{ dayText(f.at.slice(0, 10), true) }}</span>
+        <span v-if="f.stale" class="fault">{{ t('scout.stale') }}</span>
       </li>
       <li v-if="stand.facts.length === 0" class="soft">{{ t('scout.nothingSeen') }}</li>
     </ul>
@@ -195,7 +283,9 @@ const save = async (): Promise<void> => {
           :aria-invalid="at('/facts/0') !== null"
         />
       </label>
-      <button class="btn" style="align-self: end" type="submit" :disabled="busy || value === ''">{{ t('scout.note') }}</button>
+      <button class="btn" style="align-self: end" type="submit" :disabled="busy || value === ''">
+        {{ t('scout.note') }}
+      </button>
     </form>
     <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
   </section>

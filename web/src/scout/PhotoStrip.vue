@@ -5,8 +5,14 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 
-const props = defineProps<{ sighting: Schemas['Sighting']; /** Whether photos may be added here and now. */ adding: boolean }>();
-const emit = defineEmits<{ changed: [sighting: Schemas['Sighting']]; /** A picture knew where it was taken, and the person wants that. */ place: [latitude: string, longitude: string] }>();
+const props = defineProps<{
+  sighting: Schemas['Sighting'];
+  /** Whether photos may be added here and now. */ adding: boolean;
+}>();
+const emit = defineEmits<{
+  changed: [sighting: Schemas['Sighting']];
+  /** A picture knew where it was taken, and the person wants that. */ place: [latitude: string, longitude: string];
+}>();
 const { t } = useI18n();
 const { mayWrite } = useSession();
 const { busy, refusal, run } = useAct();
@@ -25,7 +31,11 @@ const add = async (e: Event): Promise<void> => {
     const answer = await run(() =>
       // the browser writes the multipart header with its boundary; openapi-fetch sends the form as it is
       unwrap(
-        api.POST('/sightings/{sighting}/photos', { params: { path: { sighting: props.sighting.id } }, body: body as unknown as { photo: string }, bodySerializer: (b) => b as unknown as FormData }),
+        api.POST('/sightings/{sighting}/photos', {
+          params: { path: { sighting: props.sighting.id } },
+          body: body as unknown as { photo: string },
+          bodySerializer: (b) => b as unknown as FormData,
+        }),
       ),
     );
     if (!answer) break;
@@ -53,7 +63,13 @@ const takePlace = (): void => {
     <ul v-if="sighting.photos.length" class="plain strip" :aria-label="t('sighting.photos')">
       <li v-for="(p, i) in sighting.photos" :key="p.id">
         <button type="button" :aria-label="t('sighting.openPhoto', { n: i + 1 })" @click="shown = p">
-          <img :src="url(p.id, 'thumb')" :alt="t('sighting.photoOf', { name: sighting.name, n: i + 1 })" width="120" height="90" loading="lazy" />
+          <img
+            :src="url(p.id, 'thumb')"
+            :alt="t('sighting.photoOf', { name: sighting.name, n: i + 1 })"
+            width="120"
+            height="90"
+            loading="lazy"
+          />
         </button>
       </li>
     </ul>
@@ -71,10 +87,18 @@ const takePlace = (): void => {
       </span>
     </p>
     <el-dialog v-if="shown" :model-value="true" :title="sighting.name" width="880" @close="shown = null">
-      <img class="whole" :src="url(shown.id, 'full')" :alt="t('sighting.photoOf', { name: sighting.name, n: sighting.photos.indexOf(shown) + 1 })" :width="shown.width" :height="shown.height" />
+      <img
+        class="whole"
+        :src="url(shown.id, 'full')"
+        :alt="t('sighting.photoOf', { name: sighting.name, n: sighting.photos.indexOf(shown) + 1 })"
+        :width="shown.width"
+        :height="shown.height"
+      />
       <div class="row">
         <span v-if="shown.takenAt" class="small soft">{{ t('sighting.taken', { at: shown.takenAt }) }}</span>
-        <button v-if="mayWrite" class="btn small quiet" type="button" :disabled="busy" @click="drop(shown.id)">{{ t('sighting.dropPhoto') }}</button>
+        <button v-if="mayWrite" class="btn small quiet" type="button" :disabled="busy" @click="drop(shown.id)">
+          {{ t('sighting.dropPhoto') }}
+        </button>
       </div>
     </el-dialog>
   </div>

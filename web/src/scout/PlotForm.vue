@@ -7,12 +7,19 @@ import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import { SIZE_UNITS, sized } from './tally';
 
-const props = defineProps<{ stand: Schemas['Stand']; zoneId: string; plans: Schemas['PlotPlan'][]; seedlings: boolean }>();
+const props = defineProps<{
+  stand: Schemas['Stand'];
+  zoneId: string;
+  plans: Schemas['PlotPlan'][];
+  seedlings: boolean;
+}>();
 const emit = defineEmits<{ took: [stand: Schemas['Stand']]; planned: [] }>();
 const { t } = useI18n();
 const { user, say, units } = useSession();
 const unit = computed(() => SIZE_UNITS[units.value].size);
-const plan = computed(() => (props.seedlings ? null : (props.plans.find((p) => (p.zoneId ?? '') === props.zoneId) ?? null)));
+const plan = computed(() =>
+  props.seedlings ? null : (props.plans.find((p) => (p.zoneId ?? '') === props.zoneId) ?? null),
+);
 const planning = ref({ plots: '8', radius: '4 m', placement: 'random' as 'random' | 'systematic', seed: '' });
 const planAct = useAct();
 const make = async (): Promise<void> => {
@@ -42,13 +49,22 @@ interface Sheet {
 const fresh = (): Sheet => ({
   size: props.seedlings ? '1 m2' : (plan.value?.radius ?? '4 m'),
   classes: props.seedlings ? [] : [{ from: '', below: '' }],
-  plots: plan.value ? plan.value.plots.map((p) => ({ counts: [''], inside: `${p.inside.value} ${p.inside.unit}` })) : Array.from({ length: 4 }, () => ({ counts: [''], inside: '' })),
+  plots: plan.value
+    ? plan.value.plots.map((p) => ({ counts: [''], inside: `${p.inside.value} ${p.inside.unit}` }))
+    : Array.from({ length: 4 }, () => ({ counts: [''], inside: '' })),
 });
 const sheet = ref<Sheet>(fresh());
-const { restoredAt, drop } = useDraft(() => (user.value ? draftKey(user.value.id, props.seedlings ? 'seedlings' : 'plots', `${props.stand.id}${props.zoneId}`) : ''), sheet);
+const { restoredAt, drop } = useDraft(
+  () =>
+    user.value
+      ? draftKey(user.value.id, props.seedlings ? 'seedlings' : 'plots', `${props.stand.id}${props.zoneId}`)
+      : '',
+  sheet,
+);
 watch(
   () => plan.value?.id,
-  (now, before) => now && now !== before && sheet.value.plots.every((p) => p.counts.every((c) => c === '')) && (sheet.value = fresh()),
+  (now, before) =>
+    now && now !== before && sheet.value.plots.every((p) => p.counts.every((c) => c === '')) && (sheet.value = fresh()),
 );
 const columns = computed(() => Math.max(1, sheet.value.classes.length));
 const addClass = (): void => {
@@ -67,14 +83,28 @@ const save = async (): Promise<void> => {
   const sample = {
     ...(props.seedlings
       ? { frame: s.size }
-      : { radius: s.size, classes: s.classes.map((c) => (c.below.trim() ? { from: sized(c.from, unit.value), below: sized(c.below, unit.value) } : { diameter: sized(c.from, unit.value) })) }),
-    plots: counted.map((p) => ({ counts: p.counts.slice(0, columns.value).map((c) => whole(c === '' ? '0' : c)), ...(p.inside && !props.seedlings ? { inside: p.inside } : {}) })),
+      : {
+          radius: s.size,
+          classes: s.classes.map((c) =>
+            c.below.trim()
+              ? { from: sized(c.from, unit.value), below: sized(c.below, unit.value) }
+              : { diameter: sized(c.from, unit.value) },
+          ),
+        }),
+    plots: counted.map((p) => ({
+      counts: p.counts.slice(0, columns.value).map((c) => whole(c === '' ? '0' : c)),
+      ...(p.inside && !props.seedlings ? { inside: p.inside } : {}),
+    })),
   };
   const done = await run(() =>
     unwrap(
       api.PUT('/stands/{stand}/tally', {
         params: { path: { stand: props.stand.id } },
-        body: { kind: props.seedlings ? 'seedlings' : 'plots', ...(props.zoneId ? { zoneId: props.zoneId } : {}), sample },
+        body: {
+          kind: props.seedlings ? 'seedlings' : 'plots',
+          ...(props.zoneId ? { zoneId: props.zoneId } : {}),
+          sample,
+        },
       }),
     ),
   );
@@ -90,8 +120,18 @@ const save = async (): Promise<void> => {
     <details v-if="!seedlings" :open="plan === null">
       <summary>{{ t('scout.plots.plan') }}</summary>
       <form class="row planner" novalidate @submit.prevent="make">
-        <label class="label">{{ t('scout.plots.howMany') }}<input v-model="planning.plots" class="field short" inputmode="numeric" :aria-invalid="planAct.at('/plots') !== null" /></label>
-        <label class="label">{{ t('scout.plots.radius') }}<input v-model="planning.radius" class="field short" :aria-invalid="planAct.at('/radius') !== null" /></label>
+        <label class="label"
+          >{{ t('scout.plots.howMany')
+          }}<input
+            v-model="planning.plots"
+            class="field short"
+            inputmode="numeric"
+            :aria-invalid="planAct.at('/plots') !== null"
+        /></label>
+        <label class="label"
+          >{{ t('scout.plots.radius')
+          }}<input v-model="planning.radius" class="field short" :aria-invalid="planAct.at('/radius') !== null"
+        /></label>
         <label class="label"
           >{{ t('scout.plots.placement') }}
           <select v-model="planning.placement" class="field">
@@ -100,16 +140,37 @@ const save = async (): Promise<void> => {
           </select>
         </label>
         <label class="label"
-          >{{ t('scout.plots.seed') }}<input v-model="planning.seed" class="field short" inputmode="numeric" :placeholder="t('scout.plots.anySeed')" :aria-invalid="planAct.at('/seed') !== null"
+          >{{ t('scout.plots.seed')
+          }}<input
+            v-model="planning.seed"
+            class="field short"
+            inputmode="numeric"
+            :placeholder="t('scout.plots.anySeed')"
+            :aria-invalid="planAct.at('/seed') !== null"
         /></label>
         <button class="btn" type="submit" :disabled="planAct.busy.value">{{ t('scout.plots.place') }}</button>
       </form>
-      <p v-if="planAct.refusal.value" class="fault" role="alert">{{ planAct.refusal.value.problem?.errors?.[0]?.message ?? planAct.refusal.value.message }}</p>
+      <p v-if="planAct.refusal.value" class="fault" role="alert">
+        {{ planAct.refusal.value.problem?.errors?.[0]?.message ?? planAct.refusal.value.message }}
+      </p>
     </details>
-    <p v-if="plan" class="small soft">{{ t('scout.plots.planned', { n: plan.plots.length, radius: plan.radius, placement: t(`scout.plots.${plan.placement}`), seed: plan.seed }) }}</p>
+    <p v-if="plan" class="small soft">
+      {{
+        t('scout.plots.planned', {
+          n: plan.plots.length,
+          radius: plan.radius,
+          placement: t(`scout.plots.${plan.placement}`),
+          seed: plan.seed,
+        })
+      }}
+    </p>
     <p v-if="restoredAt" class="note small">{{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}</p>
     <label class="label size"
-      >{{ t(seedlings ? 'scout.plots.frame' : 'scout.plots.radius') }}<input v-model="sheet.size" class="field" :aria-invalid="at('/sample/radius') !== null || at('/sample/frame') !== null"
+      >{{ t(seedlings ? 'scout.plots.frame' : 'scout.plots.radius')
+      }}<input
+        v-model="sheet.size"
+        class="field"
+        :aria-invalid="at('/sample/radius') !== null || at('/sample/frame') !== null"
     /></label>
     <div class="table-wrap">
       <table class="grid">
@@ -124,7 +185,12 @@ const save = async (): Promise<void> => {
                   :aria-label="`${t('scout.column.from')} ${i + 1}`"
                   :placeholder="t('scout.plots.from')"
                   :aria-invalid="at(`/sample/classes/${i}`) !== null"
-                /><input v-model="c.below" class="field cell" :aria-label="`${t('scout.column.below')} ${i + 1}`" :placeholder="t('scout.plots.below')" /><button
+                /><input
+                  v-model="c.below"
+                  class="field cell"
+                  :aria-label="`${t('scout.column.below')} ${i + 1}`"
+                  :placeholder="t('scout.plots.below')"
+                /><button
                   v-if="sheet.classes.length > 1"
                   class="btn small quiet"
                   type="button"
@@ -154,16 +220,40 @@ const save = async (): Promise<void> => {
                 :aria-invalid="at(`/sample/plots/${i}`) !== null"
               />
             </td>
-            <td v-if="!seedlings"><input v-model="p.inside" class="field inside" :placeholder="t('scout.plots.whole')" :aria-label="`${t('scout.plots.inside')} ${i + 1}`" /></td>
-            <td><button class="btn small quiet" type="button" :aria-label="`${t('scout.plots.dropPlot')} ${i + 1}`" @click="sheet.plots.splice(i, 1)">×</button></td>
+            <td v-if="!seedlings">
+              <input
+                v-model="p.inside"
+                class="field inside"
+                :placeholder="t('scout.plots.whole')"
+                :aria-label="`${t('scout.plots.inside')} ${i + 1}`"
+              />
+            </td>
+            <td>
+              <button
+                class="btn small quiet"
+                type="button"
+                :aria-label="`${t('scout.plots.dropPlot')} ${i + 1}`"
+                @click="sheet.plots.splice(i, 1)"
+              >
+                ×
+              </button>
+            </td>
           </tr>
         </tbody>
       </table>
     </div>
     <p v-if="refusal" class="fault" role="alert">{{ refusal.problem?.errors?.[0]?.message ?? refusal.message }}</p>
     <div class="row">
-      <button class="btn small" type="button" @click="sheet.plots.push({ counts: Array.from({ length: columns }, () => ''), inside: '' })">{{ t('scout.plots.addPlot') }}</button>
-      <button v-if="!seedlings" class="btn small" type="button" @click="addClass">{{ t('scout.plots.addClass') }}</button>
+      <button
+        class="btn small"
+        type="button"
+        @click="sheet.plots.push({ counts: Array.from({ length: columns }, () => ''), inside: '' })"
+      >
+        {{ t('scout.plots.addPlot') }}
+      </button>
+      <button v-if="!seedlings" class="btn small" type="button" @click="addClass">
+        {{ t('scout.plots.addClass') }}
+      </button>
       <button class="btn main" type="button" :disabled="busy" @click="save">{{ t('scout.saveTally') }}</button>
       <span v-if="plan" class="small soft">{{ say(plan.plots[0]?.inside) }}</span>
     </div>

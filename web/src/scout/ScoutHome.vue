@@ -35,9 +35,22 @@ const { restoredAt, drop } = useDraft(() => (user.value ? draftKey(user.value.id
 const { data: grounds } = useQuery(groundsQuery());
 const ground = computed(() => grounds.value?.data.find((g) => g.id === form.value.ground) ?? null);
 const { data: patches } = useQuery(
-  computed(() => ({ ...patchesQuery(form.value.ground, { page: 1, perPage: 200, sort: 'name', order: 'asc', q: '', setting: '', archived: false }), enabled: form.value.ground !== '' })),
+  computed(() => ({
+    ...patchesQuery(form.value.ground, {
+      page: 1,
+      perPage: 200,
+      sort: 'name',
+      order: 'asc',
+      q: '',
+      setting: '',
+      archived: false,
+    }),
+    enabled: form.value.ground !== '',
+  })),
 );
-const near = computed((): [number, number] => (ground.value ? [Number(ground.value.longitude), Number(ground.value.latitude)] : [0, 0]));
+const near = computed((): [number, number] =>
+  ground.value ? [Number(ground.value.longitude), Number(ground.value.latitude)] : [0, 0],
+);
 const filter = ref('');
 const { data: list, error } = useQuery(computed(() => sightingsQuery(filter.value)));
 
@@ -52,7 +65,12 @@ const keep = async (species: string | null): Promise<void> => {
           ...(species ? { species } : { unknown: true }),
           ...(f.ground ? { ground: f.ground } : {}),
           ...(f.patch ? { patch: f.patch } : {}),
-          ...(f.point ? { point: { type: 'Point' as const, coordinates: f.point }, ...(f.accuracy ? { accuracyMetres: f.accuracy } : {}) } : {}),
+          ...(f.point
+            ? {
+                point: { type: 'Point' as const, coordinates: f.point },
+                ...(f.accuracy ? { accuracyMetres: f.accuracy } : {}),
+              }
+            : {}),
           confidence: f.confidence,
           ...(f.remarks ? { remarks: f.remarks } : {}),
           ...(f.stand && f.patch ? { foundStand: true } : {}),
@@ -68,7 +86,10 @@ const keep = async (species: string | null): Promise<void> => {
   if (done.standId) await go({ name: 'scout', params: { stand: done.standId } });
 };
 const took = (sighting: Schemas['Sighting']): void => {
-  client.setQueryData(sightingsQuery(filter.value).queryKey, (old) => old && { ...old, data: old.data.map((s) => (s.id === sighting.id ? sighting : s)) });
+  client.setQueryData(
+    sightingsQuery(filter.value).queryKey,
+    (old) => old && { ...old, data: old.data.map((s) => (s.id === sighting.id ? sighting : s)) },
+  );
 };
 const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') ?? at('/foundStand'));
 </script>
@@ -82,7 +103,9 @@ const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') 
         <button v-if="!naming" class="btn main" type="button" @click="naming = true">{{ t('sighting.begin') }}</button>
       </div>
       <template v-if="naming">
-        <p v-if="restoredAt" class="note small">{{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}</p>
+        <p v-if="restoredAt" class="note small">
+          {{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}
+        </p>
         <div class="row">
           <label class="label"
             >{{ t('sighting.ground') }}
@@ -98,23 +121,33 @@ const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') 
               <option v-for="p in patches?.data ?? []" :key="p.id" :value="p.id">{{ p.name }}</option>
             </select>
           </label>
-          <label v-if="form.patch" class="tick"><input v-model="form.stand" type="checkbox" /> {{ t('sighting.foundStand') }}</label>
+          <label v-if="form.patch" class="tick"
+            ><input v-model="form.stand" type="checkbox" /> {{ t('sighting.foundStand') }}</label
+          >
         </div>
         <WhereForm v-if="form.ground" v-model:point="form.point" v-model:accuracy="form.accuracy" :near="near" />
         <p v-if="placeFault" class="fault" role="alert">{{ placeFault }}</p>
         <div class="row">
           <fieldset class="row plainset">
             <legend class="small">{{ t('sighting.howSure') }}</legend>
-            <label v-for="c in ['certain', 'likely', 'guess']" :key="c" class="tick"><input v-model="form.confidence" type="radio" :value="c" /> {{ t(`sighting.confidence.${c}`) }}</label>
+            <label v-for="c in ['certain', 'likely', 'guess']" :key="c" class="tick"
+              ><input v-model="form.confidence" type="radio" :value="c" /> {{ t(`sighting.confidence.${c}`) }}</label
+            >
           </fieldset>
-          <label class="label grow">{{ t('sighting.remarks') }}<input v-model="form.remarks" class="field" maxlength="2000" /></label>
+          <label class="label grow"
+            >{{ t('sighting.remarks') }}<input v-model="form.remarks" class="field" maxlength="2000"
+          /></label>
         </div>
         <KeyForm v-model="form.seen" :ground="form.ground || undefined">
           <template #candidate="{ candidate }">
-            <button v-if="mayWrite" class="btn small" type="button" :disabled="busy" @click="keep(candidate.id)">{{ t('scout.itIs', { name: candidate.name }) }}</button>
+            <button v-if="mayWrite" class="btn small" type="button" :disabled="busy" @click="keep(candidate.id)">
+              {{ t('scout.itIs', { name: candidate.name }) }}
+            </button>
           </template>
           <template #after>
-            <button v-if="mayWrite" class="btn quiet" type="button" :disabled="busy" @click="keep(null)">{{ t('sighting.keepUnnamed') }}</button>
+            <button v-if="mayWrite" class="btn quiet" type="button" :disabled="busy" @click="keep(null)">
+              {{ t('sighting.keepUnnamed') }}
+            </button>
             <p v-if="refusal && !placeFault" class="fault" role="alert">{{ refusal.message }}</p>
           </template>
         </KeyForm>
@@ -130,20 +163,29 @@ const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') 
             <option v-for="g in grounds?.data ?? []" :key="g.id" :value="g.id">{{ g.name }}</option>
           </select>
         </label>
-        <a class="btn small" :href="`/api/v1/sightings.csv${filter ? `?ground=${filter}` : ''}`" download>{{ t('sighting.csv') }}</a>
+        <a class="btn small" :href="`/api/v1/sightings.csv${filter ? `?ground=${filter}` : ''}`" download>{{
+          t('sighting.csv')
+        }}</a>
       </div>
       <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
       <p v-else-if="list && list.data.length === 0" class="soft">{{ t('sighting.none') }}</p>
       <ul v-if="list" class="plain ruled">
         <li v-for="s in list.data" :key="s.id">
-          <SightingCard :sighting="s" :near="s.point ? (s.point.coordinates as [number, number]) : near" @changed="took">
+          <SightingCard
+            :sighting="s"
+            :near="s.point ? (s.point.coordinates as [number, number]) : near"
+            @changed="took"
+          >
             <template #name>
               <RouterLink v-if="s.species" :to="{ name: 'species', params: { id: s.species } }"
                 ><b>{{ s.name }}</b></RouterLink
               ><b v-else>{{ s.name }}</b>
               <span class="latin soft small"> {{ s.scientific }}</span>
               <template v-if="s.standId">
-                · <RouterLink :to="{ name: 'scout', params: { stand: s.standId } }">{{ t('sighting.toStand') }}</RouterLink></template
+                ·
+                <RouterLink :to="{ name: 'scout', params: { stand: s.standId } }">{{
+                  t('sighting.toStand')
+                }}</RouterLink></template
               >
               <br />
             </template>

@@ -18,7 +18,14 @@ const { t } = useI18n();
 const { mayWrite } = useSession();
 const { busy, refusal, run, at } = useAct();
 const editing = ref(false);
-const form = ref({ confidence: 'likely' as 'certain' | 'likely' | 'guess', observer: '', confirmer: '', remarks: '', point: null as [number, number] | null, accuracy: null as string | null });
+const form = ref({
+  confidence: 'likely' as 'certain' | 'likely' | 'guess',
+  observer: '',
+  confirmer: '',
+  remarks: '',
+  point: null as [number, number] | null,
+  accuracy: null as string | null,
+});
 
 const edit = (): void => {
   form.value = {
@@ -40,9 +47,21 @@ const save = async (): Promise<void> => {
         body: {
           confidence: f.confidence,
           ...(f.observer ? { observer: f.observer } : {}),
-          ...(f.confirmer ? { confirmer: f.confirmer, ...(props.sighting.confirmedOn && f.confirmer === props.sighting.confirmer ? { confirmedOn: props.sighting.confirmedOn } : {}) } : {}),
+          ...(f.confirmer
+            ? {
+                confirmer: f.confirmer,
+                ...(props.sighting.confirmedOn && f.confirmer === props.sighting.confirmer
+                  ? { confirmedOn: props.sighting.confirmedOn }
+                  : {}),
+              }
+            : {}),
           ...(f.remarks ? { remarks: f.remarks } : {}),
-          ...(f.point ? { point: { type: 'Point' as const, coordinates: f.point }, ...(f.accuracy ? { accuracyMetres: f.accuracy } : {}) } : {}),
+          ...(f.point
+            ? {
+                point: { type: 'Point' as const, coordinates: f.point },
+                ...(f.accuracy ? { accuracyMetres: f.accuracy } : {}),
+              }
+            : {}),
         },
       }),
     ),
@@ -59,7 +78,10 @@ const takePlace = async (latitude: string, longitude: string): Promise<void> => 
   await save();
 };
 const when = computed(() =>
-  new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' }).format(new Date(props.sighting.at)).replace('Sept', 'Sep').replace(',', ''),
+  new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' })
+    .format(new Date(props.sighting.at))
+    .replace('Sept', 'Sep')
+    .replace(',', ''),
 );
 const where = computed(() => [props.sighting.patch?.name, props.sighting.ground.name].filter(Boolean).join(', '));
 </script>
@@ -69,11 +91,19 @@ const where = computed(() => [props.sighting.patch?.name, props.sighting.ground.
     <p>
       <slot name="name"></slot>
       {{ when }}, {{ where
-      }}<template v-if="sighting.point"> · {{ sighting.point.coordinates[1] }}, {{ sighting.point.coordinates[0] }}{{ sighting.accuracyMetres ? ` ± ${sighting.accuracyMetres} m` : '' }}</template>
+      }}<template v-if="sighting.point">
+        · {{ sighting.point.coordinates[1] }}, {{ sighting.point.coordinates[0]
+        }}{{ sighting.accuracyMetres ? ` ± ${sighting.accuracyMetres} m` : '' }}</template
+      >
     </p>
     <p class="small">
-      {{ t('sighting.by', { who: sighting.observer ?? sighting.madeBy }) }} · {{ t(`sighting.confidence.${sighting.confidence}`) }} ·
-      <b v-if="sighting.confirmer">{{ t('sighting.confirmedBy', { who: sighting.confirmer }) }}</b><span v-else class="soft">{{ t('sighting.notConfirmed') }}</span>
+      {{ t('sighting.by', { who: sighting.observer ?? sighting.madeBy }) }} ·
+      {{ t(`sighting.confidence.${sighting.confidence}`) }} ·
+      <b v-if="sighting.confirmer">{{ t('sighting.confirmedBy', { who: sighting.confirmer }) }}</b><span
+        v-else
+        class="soft"
+        >{{ t('sighting.notConfirmed') }}</span
+      >
     </p>
     <p v-if="sighting.seen.length" class="small">
       <span v-for="s in sighting.seen" :key="s.id" class="seen"
@@ -81,16 +111,31 @@ const where = computed(() => [props.sighting.patch?.name, props.sighting.ground.
       >
     </p>
     <p v-if="sighting.remarks" class="small">{{ sighting.remarks }}</p>
-    <PhotoStrip v-if="sighting.photos.length || editing || own" :sighting="sighting" :adding="editing || own" @changed="(s) => emit('changed', s)" @place="takePlace" />
+    <PhotoStrip
+      v-if="sighting.photos.length || editing || own"
+      :sighting="sighting"
+      :adding="editing || own"
+      @changed="(s) => emit('changed', s)"
+      @place="takePlace"
+    />
     <button v-if="mayWrite && !editing" class="btn small" type="button" @click="edit">{{ t('sighting.edit') }}</button>
     <form v-if="editing" class="stack" @submit.prevent="save">
       <fieldset class="row plainset">
         <legend class="small">{{ t('sighting.howSure') }}</legend>
-        <label v-for="c in ['certain', 'likely', 'guess']" :key="c"><input v-model="form.confidence" type="radio" :value="c" /> {{ t(`sighting.confidence.${c}`) }}</label>
+        <label v-for="c in ['certain', 'likely', 'guess']" :key="c"
+          ><input v-model="form.confidence" type="radio" :value="c" /> {{ t(`sighting.confidence.${c}`) }}</label
+        >
       </fieldset>
-      <label class="label">{{ t('sighting.observer') }}<input v-model="form.observer" class="field" maxlength="120" :placeholder="sighting.madeBy" /></label>
-      <label class="label">{{ t('sighting.confirmer') }}<input v-model="form.confirmer" class="field" maxlength="160" /></label>
-      <label class="label">{{ t('sighting.remarks') }}<textarea v-model="form.remarks" class="field" rows="2" maxlength="2000"></textarea></label>
+      <label class="label"
+        >{{ t('sighting.observer')
+        }}<input v-model="form.observer" class="field" maxlength="120" :placeholder="sighting.madeBy"
+      /></label>
+      <label class="label"
+        >{{ t('sighting.confirmer') }}<input v-model="form.confirmer" class="field" maxlength="160"
+      /></label>
+      <label class="label"
+        >{{ t('sighting.remarks') }}<textarea v-model="form.remarks" class="field" rows="2" maxlength="2000"></textarea>
+      </label>
       <WhereForm v-model:point="form.point" v-model:accuracy="form.accuracy" :near="near" />
       <p v-if="refusal" class="fault" role="alert">{{ at('/point') ?? refusal.message }}</p>
       <div class="row">

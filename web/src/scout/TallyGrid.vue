@@ -8,7 +8,12 @@ const rows = defineModel<TallyRow[]>({ required: true });
 defineProps<{ disabled: boolean; girth: boolean; at: (pointer: string) => string | null }>();
 const { t } = useI18n();
 const { units } = useSession();
-const unitOf = (column: string): string => (column === 'height' ? SIZE_UNITS[units.value].height : column === 'from' || column === 'below' ? SIZE_UNITS[units.value].size : '');
+const unitOf = (column: string): string =>
+  column === 'height'
+    ? SIZE_UNITS[units.value].height
+    : column === 'from' || column === 'below'
+      ? SIZE_UNITS[units.value].size
+      : '';
 const grid = ref<HTMLElement | null>(null);
 const COLUMNS = ['from', 'below', 'count', 'perClump', 'height'] as const;
 
@@ -35,7 +40,8 @@ defineExpose({ focus });
       <thead>
         <tr>
           <th v-for="c in COLUMNS" :key="c">
-            {{ t(girth && c === 'from' ? 'scout.column.girth' : `scout.column.${c}`) }}<span v-if="unitOf(c)" class="soft">, {{ unitOf(c) }}</span>
+            {{ t(girth && c === 'from' ? 'scout.column.girth' : `scout.column.${c}`)
+            }}<span v-if="unitOf(c)" class="soft">, {{ unitOf(c) }}</span>
           </th>
           <th>{{ t('scout.column.bark') }}</th>
           <th>{{ t('scout.column.estimated') }}</th>
@@ -60,14 +66,37 @@ defineExpose({ focus });
             />
           </td>
           <td>
-            <select v-model="row.bark" class="field cell bark" :disabled="disabled" :aria-label="`${t('scout.column.bark')} ${i + 1}`">
+            <select
+              v-model="row.bark"
+              class="field cell bark"
+              :disabled="disabled"
+              :aria-label="`${t('scout.column.bark')} ${i + 1}`"
+            >
               <option value="">—</option>
               <option value="smooth">{{ t('value.smooth') }}</option>
               <option value="rough">{{ t('value.rough') }}</option>
             </select>
           </td>
-          <td><input v-model="row.estimated" type="checkbox" class="tick" :disabled="disabled" :aria-label="`${t('scout.column.estimated')} ${i + 1}`" /></td>
-          <td><button v-if="!disabled" class="btn small quiet" type="button" :aria-label="`${t('scout.removeRow')} ${i + 1}`" @click="rows.splice(i, 1)">×</button></td>
+          <td>
+            <input
+              v-model="row.estimated"
+              type="checkbox"
+              class="tick"
+              :disabled="disabled"
+              :aria-label="`${t('scout.column.estimated')} ${i + 1}`"
+            />
+          </td>
+          <td>
+            <button
+              v-if="!disabled"
+              class="btn small quiet"
+              type="button"
+              :aria-label="`${t('scout.removeRow')} ${i + 1}`"
+              @click="rows.splice(i, 1)"
+            >
+              ×
+            </button>
+          </td>
         </tr>
       </tbody>
     </table>

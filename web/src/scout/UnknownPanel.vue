@@ -19,7 +19,15 @@ const SHOWN = 6;
       <p v-if="data.holds" class="warn">
         <b>{{ t('unknown.hold') }}</b>
         {{ data.listed.length ? t('unknown.listed', { names: data.listed.slice(0, SHOWN).join(', ') }) : '' }}
-        {{ data.kept.length ? t('unknown.kept', { names: data.kept.slice(0, SHOWN).join(', '), more: Math.max(0, data.kept.length - SHOWN) }, Math.max(0, data.kept.length - SHOWN)) : '' }}
+        {{
+          data.kept.length
+            ? t(
+                'unknown.kept',
+                { names: data.kept.slice(0, SHOWN).join(', '), more: Math.max(0, data.kept.length - SHOWN) },
+                Math.max(0, data.kept.length - SHOWN),
+              )
+            : ''
+        }}
       </p>
       <p v-else class="note">{{ t('unknown.handWork') }}</p>
       <p>{{ data.wearing }}</p>
@@ -32,7 +40,15 @@ const SHOWN = 6;
           <span class="soft"> {{ u.percent }} %</span>
           <p v-if="u.kept" class="small kept">{{ t('unknown.wouldBeKept') }}</p>
           <p v-else class="small">
-            {{ u.ways.length ? t('unknown.ways', { ways: u.ways.map((w) => (w.outcome === 'notNow' ? t('unknown.later', { way: w.name }) : w.name)).join(', ') }) : t('unknown.noWays') }}
+            {{
+              u.ways.length
+                ? t('unknown.ways', {
+                    ways: u.ways
+                      .map((w) => (w.outcome === 'notNow' ? t('unknown.later', { way: w.name }) : w.name))
+                      .join(', '),
+                  })
+                : t('unknown.noWays')
+            }}
           </p>
         </li>
       </ul>

@@ -29,12 +29,22 @@ const typed = (which: 0 | 1, e: Event): void => {
 
 <template>
   <div class="row where">
-    <button class="btn small" type="button" :disabled="looking" @click="here">{{ looking ? t('sighting.looking') : t('sighting.here') }}</button>
+    <button class="btn small" type="button" :disabled="looking" @click="here">
+      {{ looking ? t('sighting.looking') : t('sighting.here') }}
+    </button>
     <template v-if="point">
-      <label class="label">{{ t('sighting.latitude') }}<input class="field" inputmode="decimal" :value="point[1]" @change="(e) => typed(1, e)" /></label>
-      <label class="label">{{ t('sighting.longitude') }}<input class="field" inputmode="decimal" :value="point[0]" @change="(e) => typed(0, e)" /></label>
+      <label class="label"
+        >{{ t('sighting.latitude')
+        }}<input class="field" inputmode="decimal" :value="point[1]" @change="(e) => typed(1, e)"
+      /></label>
+      <label class="label"
+        >{{ t('sighting.longitude')
+        }}<input class="field" inputmode="decimal" :value="point[0]" @change="(e) => typed(0, e)"
+      /></label>
       <span v-if="accuracy" class="small soft">± {{ accuracy }} m</span>
-      <button class="btn small quiet" type="button" @click="((point = null), (accuracy = null))">{{ t('sighting.noPoint') }}</button>
+      <button class="btn small quiet" type="button" @click="((point = null), (accuracy = null))">
+        {{ t('sighting.noPoint') }}
+      </button>
     </template>
     <p v-if="failure" class="fault" role="alert">{{ t('sighting.noFix') }}</p>
   </div>

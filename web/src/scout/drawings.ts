@@ -1,5 +1,9 @@
 /* Our own drawings of the states of characters, one file each: resources/characters/<character>/<state>.svg. */
-const files = import.meta.glob<string>('../../../resources/characters/*/*.svg', { query: '?raw', import: 'default', eager: true });
+const files = import.meta.glob<string>('../../../resources/characters/*/*.svg', {
+  query: '?raw',
+  import: 'default',
+  eager: true,
+});
 const byName = new Map(
   Object.entries(files).map(([path, svg]) => [
     path.split('/').slice(-2).join('/').replace('.svg', ''),

@@ -2,7 +2,8 @@
 export type Seen = Record<string, string[]>;
 export const OPEN_ANSWERS: readonly string[] = ['not-sure', 'not-visible'];
 
-export const toLists = (seen: Record<string, string | string[]>): Seen => Object.fromEntries(Object.entries(seen).map(([c, s]) => [c, Array.isArray(s) ? [...s] : [s]]));
+export const toLists = (seen: Record<string, string | string[]>): Seen =>
+  Object.fromEntries(Object.entries(seen).map(([c, s]) => [c, Array.isArray(s) ? [...s] : [s]]));
 
 export const toGiven = (seen: Seen): Record<string, string | string[]> =>
   Object.fromEntries(

@@ -13,7 +13,16 @@ export interface TallyRow {
   estimated: boolean;
 }
 
-export const emptyRow = (girth = false): TallyRow => ({ from: '', below: '', count: '', perClump: '', bark: '', height: '', girth, estimated: false });
+export const emptyRow = (girth = false): TallyRow => ({
+  from: '',
+  below: '',
+  count: '',
+  perClump: '',
+  bark: '',
+  height: '',
+  girth,
+  estimated: false,
+});
 
 /** What a stored row reads as in the grid; quantities may be typed strings or value and unit. */
 export function fromWire(rows: readonly Record<string, unknown>[]): TallyRow[] {
@@ -41,7 +50,8 @@ export function fromWire(rows: readonly Record<string, unknown>[]): TallyRow[] {
 /** Units a size and a height are taken in where only a number is typed: they stand beside the field. */
 export const SIZE_UNITS = { us: { size: 'in', height: 'ft' }, metric: { size: 'cm', height: 'm' } } as const;
 /** A number typed alone gets the unit that the form prints beside it; anything else goes as typed. */
-export const sized = (text: string, unit: string): string => (/^[\d\s.,/½¼¾⅓⅔⅛⅜⅝⅞]+$/.test(text) && text.trim() !== '' ? `${text.trim()} ${unit}` : text);
+export const sized = (text: string, unit: string): string =>
+  /^[\d\s.,/½¼¾⅓⅔⅛⅜⅝⅞]+$/.test(text) && text.trim() !== '' ? `${text.trim()} ${unit}` : text;
 
 /** What the server reads; a number that is none goes as it was typed, so that the refusal names the row. */
 export function toWire(rows: readonly TallyRow[], units: 'us' | 'metric' = 'us'): Schemas['GivenStems'][] {
@@ -50,7 +60,11 @@ export function toWire(rows: readonly TallyRow[], units: 'us' | 'metric' = 'us')
   return rows
     .filter((r) => `${r.from}${r.below}${r.count}`.trim() !== '')
     .map((r) => ({
-      ...(r.girth ? { girth: sized(r.from, size) } : r.below.trim() === '' ? { diameter: sized(r.from, size) } : { from: sized(r.from, size), below: sized(r.below, size) }),
+      ...(r.girth
+        ? { girth: sized(r.from, size) }
+        : r.below.trim() === ''
+          ? { diameter: sized(r.from, size) }
+          : { from: sized(r.from, size), below: sized(r.below, size) }),
       count: whole(r.count),
       ...(r.perClump.trim() === '' ? {} : { stemsPerClump: whole(r.perClump) }),
       ...(r.bark === '' ? {} : { bark: r.bark }),
@@ -60,6 +74,7 @@ export function toWire(rows: readonly TallyRow[], units: 'us' | 'metric' = 'us')
 }
 
 /** A count gone up or down by one; never below nought. */
-export const stepped = (count: string, by: 1 | -1): string => String(Math.max(0, (Number.parseInt(count, 10) || 0) + by));
+export const stepped = (count: string, by: 1 | -1): string =>
+  String(Math.max(0, (Number.parseInt(count, 10) || 0) + by));
 /** How a class is called on a button. */
 export const className = (r: TallyRow): string => (r.below.trim() ? `${r.from}–${r.below}` : r.from) || '?';

@@ -15,10 +15,18 @@ const route = useRoute();
 
 const setup = computed(() => session.value?.setupNeeded ?? false);
 const form = ref({ code: '', crew: '', name: '', email: '', password: '' });
-const FIELDS = computed(() => (setup.value ? (['code', 'crew', 'name', 'email', 'password'] as const) : (['email', 'password'] as const)));
+const FIELDS = computed(() =>
+  setup.value ? (['code', 'crew', 'name', 'email', 'password'] as const) : (['email', 'password'] as const),
+);
 const go = async (): Promise<void> => {
   const { code, crew, name, email, password } = form.value;
-  const who = await run(() => unwrap(setup.value ? api.POST('/setup', { body: { code, crew, name, email, password } }) : api.POST('/session', { body: { email, password } })));
+  const who = await run(() =>
+    unwrap(
+      setup.value
+        ? api.POST('/setup', { body: { code, crew, name, email, password } })
+        : api.POST('/session', { body: { email, password } }),
+    ),
+  );
   if (!who) return;
   entered();
   set(who);
@@ -29,7 +37,9 @@ const go = async (): Promise<void> => {
 
 <template>
   <main class="door">
-    <svg class="thorn" viewBox="0 0 60 400" aria-hidden="true"><path d="M30 400V0M30 60 54 40M30 130 8 108M30 210l26-18M30 290 6 268M30 350l18-12" /></svg>
+    <svg class="thorn" viewBox="0 0 60 400" aria-hidden="true">
+      <path d="M30 400V0M30 60 54 40M30 130 8 108M30 210l26-18M30 290 6 268M30 350l18-12" />
+    </svg>
     <form class="stack" novalidate @submit.prevent="go">
       <h1>Gallant Thicket</h1>
       <p>{{ setup ? t('door.setup') : t('door.intro') }}</p>
@@ -40,7 +50,15 @@ const go = async (): Promise<void> => {
           v-model="form[field]"
           class="field"
           :type="field === 'password' ? 'password' : field === 'email' ? 'email' : 'text'"
-          :autocomplete="field === 'password' ? (setup ? 'new-password' : 'current-password') : field === 'email' ? 'username' : 'off'"
+          :autocomplete="
+            field === 'password'
+              ? setup
+                ? 'new-password'
+                : 'current-password'
+              : field === 'email'
+                ? 'username'
+                : 'off'
+          "
           :aria-invalid="at(`/${field}`) !== null"
           :aria-describedby="`${field}-hint ${field}-fault`"
         />

@@ -5,7 +5,10 @@ const MARK = 'thicket.leaving';
 
 const NOBODY: Schemas['Session'] = { user: null, crew: null, demo: false, setupNeeded: false };
 
-/** Ends the session. Whatever the server answers, or if it cannot be reached, nobody is signed in on this screen afterwards. */
+/**
+ * Ends the session. Whatever the server answers, or if it cannot be reached, nobody is signed in on this screen
+ * afterwards.
+ */
 export async function leave(): Promise<Schemas['Session']> {
   localStorage.setItem(MARK, '1');
   try {

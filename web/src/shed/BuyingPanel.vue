@@ -7,7 +7,9 @@ import { shoppingQuery } from '@/api/queries';
 import { useSession } from '@/composables/useSession';
 import { useShed } from '@/composables/useShed';
 
-/** What the saved recipes need beyond the shelf, bought the cheapest way; the sizes a product is sold in; and the kit. */
+/**
+ * What the saved recipes need beyond the shelf, bought the cheapest way; the sizes a product is sold in; and the kit.
+ */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t } = useI18n();
 const { say, isLead, today } = useSession();
@@ -21,15 +23,27 @@ interface Pack {
 const packs = ref<Record<string, Pack[]>>({});
 const kit = ref<{ item: string; amount: string; on: string }[]>([]);
 watchEffect(() => {
-  packs.value = Object.fromEntries(props.shed.cards.map((c) => [c.id, [...c.packs.map((p) => ({ size: p.sold, price: p.price, on: p.on ?? '' })), { size: '', price: '', on: '' }]]));
-  kit.value = [...props.shed.kit.map((k) => ({ item: k.item, amount: k.amount, on: k.on ?? '' })), { item: '', amount: '', on: '' }];
+  packs.value = Object.fromEntries(
+    props.shed.cards.map((c) => [
+      c.id,
+      [...c.packs.map((p) => ({ size: p.sold, price: p.price, on: p.on ?? '' })), { size: '', price: '', on: '' }],
+    ]),
+  );
+  kit.value = [
+    ...props.shed.kit.map((k) => ({ item: k.item, amount: k.amount, on: k.on ?? '' })),
+    { item: '', amount: '', on: '' },
+  ];
 });
 const savePacks = (card: string): Promise<boolean> =>
   keep(() =>
     unwrap(
       api.PUT('/shed/cards/{card}/packs', {
         params: { path: { card }, header: { 'If-Match': `"${props.shed.revision}"` } },
-        body: { packs: (packs.value[card] ?? []).filter((p) => p.size !== '').map((p) => ({ size: p.size, price: p.price, on: p.on || today() })) },
+        body: {
+          packs: (packs.value[card] ?? [])
+            .filter((p) => p.size !== '')
+            .map((p) => ({ size: p.size, price: p.price, on: p.on || today() })),
+        },
       }),
     ),
   );
@@ -38,7 +52,11 @@ const saveKit = (): Promise<boolean> =>
     unwrap(
       api.PATCH('/shed/choices', {
         params: { header: { 'If-Match': `"${props.shed.revision}"` } },
-        body: { kit: kit.value.filter((k) => k.item !== '').map((k) => ({ item: k.item, amount: k.amount, on: k.on || today() })) },
+        body: {
+          kit: kit.value
+            .filter((k) => k.item !== '')
+            .map((k) => ({ item: k.item, amount: k.amount, on: k.on || today() })),
+        },
       }),
     ),
   );
@@ -75,7 +93,9 @@ const saveKit = (): Promise<boolean> =>
                   ><template v-else-if="l.purchase.bought.length === 0">{{ t('buying.nothing') }}</template
                   ><template v-else
                     ><b>{{ l.purchase.bought.map((b) => `${b.count} × ${b.sold}`).join(' + ') }}</b
-                    ><br /><span class="small soft">{{ t('buying.left', { left: say(l.purchase.left) }) }}</span></template
+                    ><br /><span class="small soft">{{
+                      t('buying.left', { left: say(l.purchase.left) })
+                    }}</span></template
                   >
                   <span v-if="l.stale" class="fault small"> {{ t('prices.stale') }}</span>
                 </td>
@@ -104,7 +124,14 @@ const saveKit = (): Promise<boolean> =>
     </section>
     <section class="stack why" aria-labelledby="packs-h">
       <h2 id="packs-h">{{ t('buying.sizes') }}</h2>
-      <form v-for="c in shed.cards" :key="c.id" class="stack" style="gap: 4px" novalidate @submit.prevent="savePacks(c.id)">
+      <form
+        v-for="c in shed.cards"
+        :key="c.id"
+        class="stack"
+        style="gap: 4px"
+        novalidate
+        @submit.prevent="savePacks(c.id)"
+      >
         <b>{{ c.product }}</b>
         <div v-for="(p, i) in packs[c.id] ?? []" :key="i" class="row">
           <label class="label"
@@ -112,7 +139,9 @@ const saveKit = (): Promise<boolean> =>
             ><input v-model="p.size" class="field" style="width: 7em" placeholder="5 L" :readonly="!isLead"
           /></label>
           <label class="label"
-            ><span :class="{ 'visually-hidden': i > 0 }">{{ t('buying.price', { currency: list?.currency ?? '' }) }}</span
+            ><span :class="{ 'visually-hidden': i > 0 }">{{
+              t('buying.price', { currency: list?.currency ?? '' })
+            }}</span
             ><input v-model="p.price" class="field" style="width: 6em" inputmode="decimal" :readonly="!isLead"
           /></label>
           <label class="label"
@@ -121,7 +150,9 @@ const saveKit = (): Promise<boolean> =>
           /></label>
           <span v-if="c.packs[i]?.stale" class="fault small">{{ t('prices.stale') }}</span>
         </div>
-        <button v-if="isLead" class="btn small quiet start" type="submit" :disabled="busy">{{ t('buying.keepSizes') }}</button>
+        <button v-if="isLead" class="btn small quiet start" type="submit" :disabled="busy">
+          {{ t('buying.keepSizes') }}
+        </button>
       </form>
       <h2>{{ t('buying.kit') }}</h2>
       <form class="stack" style="gap: 4px" novalidate @submit.prevent="saveKit">
@@ -131,7 +162,9 @@ const saveKit = (): Promise<boolean> =>
             ><input v-model="k.item" class="field" maxlength="80" :readonly="!isLead"
           /></label>
           <label class="label"
-            ><span :class="{ 'visually-hidden': i > 0 }">{{ t('buying.price', { currency: list?.currency ?? '' }) }}</span
+            ><span :class="{ 'visually-hidden': i > 0 }">{{
+              t('buying.price', { currency: list?.currency ?? '' })
+            }}</span
             ><input v-model="k.amount" class="field" style="width: 6em" inputmode="decimal" :readonly="!isLead"
           /></label>
           <label class="label"
@@ -139,7 +172,9 @@ const saveKit = (): Promise<boolean> =>
             ><input v-model="k.on" class="field" type="date" :readonly="!isLead"
           /></label>
         </div>
-        <button v-if="isLead" class="btn small quiet start" type="submit" :disabled="busy">{{ t('buying.keepKit') }}</button>
+        <button v-if="isLead" class="btn small quiet start" type="submit" :disabled="busy">
+          {{ t('buying.keepKit') }}
+        </button>
       </form>
       <p v-if="refusal" class="fault" role="alert">{{ at('/packs') ?? at('/kit') ?? refusal.message }}</p>
     </section>

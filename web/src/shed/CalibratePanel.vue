@@ -6,7 +6,10 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 
-/** Measuring what a sprayer gives, a step at a time: the course walked against a stopwatch, the nozzle caught for just as long. */
+/**
+ * Measuring what a sprayer gives, a step at a time: the course walked against a stopwatch, the nozzle caught for just
+ * as long.
+ */
 const props = defineProps<{ sprayer: Schemas['ShedSprayer'] }>();
 const emit = defineEmits<{ close: [] }>();
 const { t, tm } = useI18n();
@@ -15,11 +18,26 @@ const { busy, refusal, run, at } = useAct();
 const client = useQueryClient();
 const WAYS = ['course', 'moving', 'known-area', 'bottle'] as const;
 type Way = (typeof WAYS)[number];
-const way = ref<Way>(props.sprayer.kind === 'squirt-bottle' ? 'bottle' : props.sprayer.kind === 'boom' ? 'moving' : 'course');
+const way = ref<Way>(
+  props.sprayer.kind === 'squirt-bottle' ? 'bottle' : props.sprayer.kind === 'boom' ? 'moving' : 'course',
+);
 const course = ref(units.value === 'us' ? '' : '100 m2');
 const form = ref<Record<string, string>>({});
-const FIELDS: Record<Way, readonly string[]> = { course: ['caught'], moving: ['caught', 'time', 'speed', 'spacing'], 'known-area': ['used', 'area'], bottle: ['caught', 'strokes'] };
-const SAMPLES: Record<string, string> = { caught: '24 fl oz', time: '60 s', speed: '3 mph', spacing: '20 in', used: '3 gal', area: '5000 sq ft', strokes: '40' };
+const FIELDS: Record<Way, readonly string[]> = {
+  course: ['caught'],
+  moving: ['caught', 'time', 'speed', 'spacing'],
+  'known-area': ['used', 'area'],
+  bottle: ['caught', 'strokes'],
+};
+const SAMPLES: Record<string, string> = {
+  caught: '24 fl oz',
+  time: '60 s',
+  speed: '3 mph',
+  spacing: '20 in',
+  used: '3 gal',
+  area: '5000 sq ft',
+  strokes: '40',
+};
 const flows = ref('');
 const steps = computed(() => tm(`calibrate.steps.${way.value}`) as string[]);
 
@@ -49,7 +67,12 @@ function stop(): void {
 }
 onBeforeUnmount(() => clearInterval(ticking));
 const clock = computed(() => {
-  const s = mode.value === 'catch' && walked.value !== null ? Math.max(0, walked.value - elapsed.value) : mode.value === 'walk' ? elapsed.value : (walked.value ?? 0);
+  const s =
+    mode.value === 'catch' && walked.value !== null
+      ? Math.max(0, walked.value - elapsed.value)
+      : mode.value === 'walk'
+        ? elapsed.value
+        : (walked.value ?? 0);
   return `${s.toFixed(1)} s`;
 });
 
@@ -65,7 +88,14 @@ const ask = async (trying: boolean): Promise<void> => {
     .map((n) => n.trim())
     .filter(Boolean);
   if (list.length) body.nozzles = list;
-  const done = await run(() => unwrap(api.POST('/shed/sprayers/{sprayer}/calibrations', { params: { path: { sprayer: props.sprayer.id } }, body: body as { way: string } })));
+  const done = await run(() =>
+    unwrap(
+      api.POST('/shed/sprayers/{sprayer}/calibrations', {
+        params: { path: { sprayer: props.sprayer.id } },
+        body: body as { way: string },
+      }),
+    ),
+  );
   if (!done) return;
   found.value = done;
   kept.value = !trying;
@@ -87,8 +117,17 @@ const ask = async (trying: boolean): Promise<void> => {
     </ol>
     <div v-if="way === 'course' || way === 'moving'" class="watch">
       <span class="clock" role="timer">{{ clock }}</span>
-      <button v-if="mode === 'idle'" class="btn" type="button" @click="start('walk')">{{ t('calibrate.startWalk') }}</button>
-      <button v-if="mode === 'idle' && walked !== null && way === 'course'" class="btn" type="button" @click="start('catch')">{{ t('calibrate.startCatch') }}</button>
+      <button v-if="mode === 'idle'" class="btn" type="button" @click="start('walk')">
+        {{ t('calibrate.startWalk') }}
+      </button>
+      <button
+        v-if="mode === 'idle' && walked !== null && way === 'course'"
+        class="btn"
+        type="button"
+        @click="start('catch')"
+      >
+        {{ t('calibrate.startCatch') }}
+      </button>
       <button v-if="mode !== 'idle'" class="btn main" type="button" @click="stop">{{ t('calibrate.stop') }}</button>
     </div>
     <div class="row">
@@ -100,14 +139,26 @@ const ask = async (trying: boolean): Promise<void> => {
         </select></label
       >
       <label v-for="name in FIELDS[way]" :key="`${way}-${name}`" class="label"
-        >{{ t(`calibrate.field.${name}`) }}<input v-model="form[name]" class="field" style="width: 8em" :placeholder="SAMPLES[name]" :aria-invalid="at(`/${name}`) !== null" /><span class="fault">{{
-          at(`/${name}`)
-        }}</span></label
+        >{{ t(`calibrate.field.${name}`)
+        }}<input
+          v-model="form[name]"
+          class="field"
+          style="width: 8em"
+          :placeholder="SAMPLES[name]"
+          :aria-invalid="at(`/${name}`) !== null"
+        /><span class="fault">{{ at(`/${name}`) }}</span></label
       >
     </div>
     <details>
       <summary>{{ t('calibrate.nozzles') }}</summary>
-      <label class="label">{{ t('calibrate.nozzlesHelp') }}<input v-model="flows" class="field" placeholder="0.80 L, 0.79 L, 0.86 L" :aria-invalid="at('/nozzles') !== null" /></label>
+      <label class="label"
+        >{{ t('calibrate.nozzlesHelp')
+        }}<input
+          v-model="flows"
+          class="field"
+          placeholder="0.80 L, 0.79 L, 0.86 L"
+          :aria-invalid="at('/nozzles') !== null"
+      /></label>
       <p class="fault">{{ at('/nozzles') }}</p>
     </details>
     <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
@@ -117,13 +168,16 @@ const ask = async (trying: boolean): Promise<void> => {
     </div>
     <template v-if="found">
       <p class="pour">{{ say(found.gives) }}</p>
-      <p v-if="sprayer.gives && !kept && sprayer.gives.unit === found.gives.unit" class="small">{{ t('calibrate.before', { gives: say(sprayer.gives) }) }}</p>
+      <p v-if="sprayer.gives && !kept && sprayer.gives.unit === found.gives.unit" class="small">
+        {{ t('calibrate.before', { gives: say(sprayer.gives) }) }}
+      </p>
       <template v-if="found.nozzles">
         <ul class="plain ruled">
           <li v-for="(n, i) in found.nozzles.each" :key="i">
             <b>{{ t('calibrate.nozzle', { n: i + 1 }) }}</b> {{ say(n.flow) }}
             <span class="small soft"
-              >{{ t('calibrate.off', { n: n.offMean }) }}<template v-if="n.ofRated">, {{ t('calibrate.ofRated', { n: n.ofRated }) }}</template></span
+              >{{ t('calibrate.off', { n: n.offMean })
+              }}<template v-if="n.ofRated">, {{ t('calibrate.ofRated', { n: n.ofRated }) }}</template></span
             >
             <b v-if="n.worn" class="fault"> {{ t('calibrate.worn') }}</b>
           </li>
@@ -133,7 +187,9 @@ const ask = async (trying: boolean): Promise<void> => {
       <p v-if="kept" role="status">
         <b>{{ t('calibrate.kept') }}</b>
       </p>
-      <button v-else class="btn main" type="button" :disabled="busy" @click="ask(false)">{{ t('calibrate.keep') }}</button>
+      <button v-else class="btn main" type="button" :disabled="busy" @click="ask(false)">
+        {{ t('calibrate.keep') }}
+      </button>
       <div v-if="found.changed.length" class="note">
         <p>{{ t('calibrate.changes') }}</p>
         <p v-for="c in found.changed" :key="c.standId">

@@ -24,9 +24,12 @@ type Version = Card['versions'][number];
 /** The card that is written on: a new one, a new version of one, or one taken in from a file. */
 const writing = ref<{ cardId: string | null; body: Record<string, unknown> } | null>(null);
 const fileFault = ref('');
-const confirm = (version: string): Promise<boolean> => keep(() => unwrap(api.POST('/shed/card-versions/{version}/confirm', { params: { path: { version } }, body: {} })));
+const confirm = (version: string): Promise<boolean> =>
+  keep(() => unwrap(api.POST('/shed/card-versions/{version}/confirm', { params: { path: { version } }, body: {} })));
 const handOn = async (card: Card): Promise<void> => {
-  const document_ = await run(() => unwrap(api.GET('/shed/cards/{card}/export', { params: { path: { card: card.id } } })));
+  const document_ = await run(() =>
+    unwrap(api.GET('/shed/cards/{card}/export', { params: { path: { card: card.id } } })),
+  );
   if (!document_) return;
   const link = document.createElement('a');
   link.href = URL.createObjectURL(new Blob([JSON.stringify(document_, null, 2)], { type: 'application/json' }));
@@ -49,7 +52,12 @@ const takeIn = async (e: Event): Promise<void> => {
 const useName = (id: string): string => book.value?.methods.find((x) => x.id === id)?.name ?? id;
 /** The stages or days that a line holds for, where the label parts a use. */
 const lineWhen = (m: Version['methods'][number]): string =>
-  [m.stages.map((s) => t(`value.${s}`)).join(', '), m.from && m.to ? t('shed.lineDays', { from: monthDayText(m.from), to: monthDayText(m.to) }) : ''].filter(Boolean).join('; ');
+  [
+    m.stages.map((s) => t(`value.${s}`)).join(', '),
+    m.from && m.to ? t('shed.lineDays', { from: monthDayText(m.from), to: monthDayText(m.to) }) : '',
+  ]
+    .filter(Boolean)
+    .join('; ');
 const activeName = (id: string): string => book.value?.actives.find((a) => a.id === id)?.name ?? id;
 const route = useRoute();
 const sought = ref('');
@@ -60,13 +68,20 @@ watch(
   { immediate: true },
 );
 const shown = computed(() => findCards(props.shed.cards, sought.value, activeName));
-const siteNames = (v: Version): string => v.sites.map((s) => book.value?.settings.find((x) => x.id === s)?.name ?? s).join(', ');
+const siteNames = (v: Version): string =>
+  v.sites.map((s) => book.value?.settings.find((x) => x.id === s)?.name ?? s).join(', ');
 const fieldName = (id: string): string => (te(`shed.field.${id}`) ? t(`shed.field.${id}`) : id);
 /** Everything the card says beyond its uses, in label order, as typed. */
 const lines = (v: Version): { name: string; value: string }[] =>
   SECTIONS.flatMap((s) => s.fields)
-    .filter((f) => f.id in v.body && !['product', 'registration', 'formulation'].includes(f.id) && textOf(v.body[f.id]) !== '')
-    .map((f) => ({ name: fieldName(f.id), value: isWord(f) ? t(`shed.word.${textOf(v.body[f.id])}`) : textOf(v.body[f.id]) }));
+    .filter(
+      (f) =>
+        f.id in v.body && !['product', 'registration', 'formulation'].includes(f.id) && textOf(v.body[f.id]) !== '',
+    )
+    .map((f) => ({
+      name: fieldName(f.id),
+      value: isWord(f) ? t(`shed.word.${textOf(v.body[f.id])}`) : textOf(v.body[f.id]),
+    }));
 </script>
 
 <template>
@@ -75,10 +90,15 @@ const lines = (v: Version): { name: string; value: string }[] =>
       <h2 id="cards-h" class="visually-hidden">{{ t('shed.cards') }}</h2>
       <p class="soft small">{{ t('shed.cardsHelp') }}</p>
       <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
-      <label v-if="shed.cards.length > 1" class="label">{{ t('shed.findCard') }}<input v-model="sought" class="field" type="search" :placeholder="t('shed.findCardHint')" /></label>
+      <label v-if="shed.cards.length > 1" class="label"
+        >{{ t('shed.findCard')
+        }}<input v-model="sought" class="field" type="search" :placeholder="t('shed.findCardHint')"
+      /></label>
       <article v-for="card in shown" :key="card.id" class="sheetlike stack" style="gap: 6px">
         <h3>{{ card.product }}</h3>
-        <p v-if="formerNames(card).length" class="small soft">{{ t('shed.formerly', { names: formerNames(card).join(', ') }) }}</p>
+        <p v-if="formerNames(card).length" class="small soft">
+          {{ t('shed.formerly', { names: formerNames(card).join(', ') }) }}
+        </p>
         <p v-if="counterparts(shed.cards, card).length" class="small soft">
           {{
             t(card.versions[0]?.body.formulation === 'ready-to-use' ? 'shed.alsoConcentrate' : 'shed.alsoReady', {
@@ -90,13 +110,24 @@ const lines = (v: Version): { name: string; value: string }[] =>
         </p>
         <p v-else-if="hasConcentrate(card)" class="small soft">{{ t('shed.concentrateToBeHad') }}</p>
         <template v-for="(v, i) in card.versions" :key="v.id">
-          <p class="small">{{ t('mix.version', { n: v.version }) }} · {{ v.registration }} · {{ v.actives.map((a) => `${activeName(a.active)} ${say(a.amount)}`).join(', ') }}</p>
+          <p class="small">
+            {{ t('mix.version', { n: v.version }) }} · {{ v.registration }} ·
+            {{ v.actives.map((a) => `${activeName(a.active)} ${say(a.amount)}`).join(', ') }}
+          </p>
           <CardChanges v-if="v.changes.length && i === 0" :changes="v.changes" />
           <p v-if="v.confirmed" class="small">
-            <b>{{ t('shed.confirmed', { name: v.confirmedBy ?? '', day: v.confirmedOn ? dayText(v.confirmedOn, true) : '' }) }}</b>
+            <b>{{
+              t('shed.confirmed', { name: v.confirmedBy ?? '', day: v.confirmedOn ? dayText(v.confirmedOn, true) : '' })
+            }}</b>
           </p>
           <div v-else class="row">
-            <span class="fault">{{ t('shed.unconfirmed', { name: v.enteredBy }) }}</span><button v-if="isLead" class="btn small" type="button" :disabled="busy" @click="confirm(v.id)">
+            <span class="fault">{{ t('shed.unconfirmed', { name: v.enteredBy }) }}</span><button
+              v-if="isLead"
+              class="btn small"
+              type="button"
+              :disabled="busy"
+              @click="confirm(v.id)"
+            >
               {{ t('shed.confirm') }}
             </button>
           </div>
@@ -121,7 +152,13 @@ const lines = (v: Version): { name: string; value: string }[] =>
             </table>
           </div>
           <p v-if="i === 0" class="small soft">
-            {{ t('shed.limits', { buffer: say(v.waterBuffer) || '–', yearly: say(v.yearlyMaximum) || '–', sites: siteNames(v) }) }}
+            {{
+              t('shed.limits', {
+                buffer: say(v.waterBuffer) || '–',
+                yearly: say(v.yearlyMaximum) || '–',
+                sites: siteNames(v),
+              })
+            }}
           </p>
           <details v-if="i === 0">
             <summary>{{ t('shed.allOfIt') }}</summary>
@@ -138,8 +175,17 @@ const lines = (v: Version): { name: string; value: string }[] =>
           </details>
         </template>
         <div class="row">
-          <button v-if="mayWrite" class="btn small" type="button" @click="writing = { cardId: card.id, body: card.versions[0]?.body ?? {} }">{{ t('shed.newVersion') }}</button>
-          <button class="btn small quiet" type="button" :disabled="busy" @click="handOn(card)">{{ t('shed.handOn') }}</button>
+          <button
+            v-if="mayWrite"
+            class="btn small"
+            type="button"
+            @click="writing = { cardId: card.id, body: card.versions[0]?.body ?? {} }"
+          >
+            {{ t('shed.newVersion') }}
+          </button>
+          <button class="btn small quiet" type="button" :disabled="busy" @click="handOn(card)">
+            {{ t('shed.handOn') }}
+          </button>
         </div>
       </article>
       <p v-if="shed.cards.length === 0">{{ t('shed.noCards') }}</p>
@@ -147,12 +193,22 @@ const lines = (v: Version): { name: string; value: string }[] =>
     </section>
     <section class="stack why" :aria-label="t('shed.writing')">
       <template v-if="!writing">
-        <button v-if="mayWrite" class="btn main" type="button" @click="writing = { cardId: null, body: {} }">{{ t('shed.newCard') }}</button>
-        <label v-if="mayWrite" class="label">{{ t('shed.takeIn') }}<input type="file" accept="application/json,.json" @change="takeIn" /></label>
+        <button v-if="mayWrite" class="btn main" type="button" @click="writing = { cardId: null, body: {} }">
+          {{ t('shed.newCard') }}
+        </button>
+        <label v-if="mayWrite" class="label"
+          >{{ t('shed.takeIn') }}<input type="file" accept="application/json,.json" @change="takeIn"
+        /></label>
         <p class="small soft">{{ t('shed.takeInHelp') }}</p>
         <p v-if="fileFault" class="fault" role="alert">{{ fileFault }}</p>
       </template>
-      <CardForm v-else :key="writing.cardId ?? 'new'" :card-id="writing.cardId" :body="writing.body" @close="writing = null" />
+      <CardForm
+        v-else
+        :key="writing.cardId ?? 'new'"
+        :card-id="writing.cardId"
+        :body="writing.body"
+        @close="writing = null"
+      />
     </section>
   </div>
 </template>

@@ -12,7 +12,17 @@ const { say } = useSession();
 const { busy, refusal, keep, at } = useShed();
 type Figure = Schemas['Figure'];
 const GROUPS: readonly { key: string; of: readonly string[] }[] = [
-  { key: 'hands', of: ['minutesPerStem', 'minutesPerCut', 'seedlingMinutes', 'furtherStemMinutes', 'minutesPerTree', 'minutesPerSquareMetre'] },
+  {
+    key: 'hands',
+    of: [
+      'minutesPerStem',
+      'minutesPerCut',
+      'seedlingMinutes',
+      'furtherStemMinutes',
+      'minutesPerTree',
+      'minutesPerSquareMetre',
+    ],
+  },
   { key: 'area', of: ['hectaresPerHour', 'minutesPerHectare', 'setUpMinutes'] },
   { key: 'volumes', of: ['cut', 'kerfPerTenCentimetres', 'wick', 'film', 'foliar', 'crown'] },
 ];
@@ -22,11 +32,26 @@ watchEffect(() => {
   typed.value = Object.fromEntries(props.shed.figures.map((f) => [f.path, [...(f.own ?? f.shipped)]]));
 });
 const differs = (f: Figure): boolean => (typed.value[f.path] ?? []).some((v, i) => v.trim() !== f.shipped[i]);
-const own = computed(() => Object.fromEntries(props.shed.figures.filter(differs).map((f) => [f.path, (typed.value[f.path] ?? []).map((v) => v.trim())])));
-const changed = computed(() => JSON.stringify(own.value) !== JSON.stringify(Object.fromEntries(props.shed.figures.filter((f) => f.own).map((f) => [f.path, f.own]))));
+const own = computed(() =>
+  Object.fromEntries(
+    props.shed.figures.filter(differs).map((f) => [f.path, (typed.value[f.path] ?? []).map((v) => v.trim())]),
+  ),
+);
+const changed = computed(
+  () =>
+    JSON.stringify(own.value) !==
+    JSON.stringify(Object.fromEntries(props.shed.figures.filter((f) => f.own).map((f) => [f.path, f.own]))),
+);
 const faultAt = (path: string): boolean => at(`/figures/${path}`) !== null;
 const save = async (): Promise<void> => {
-  await keep(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body: { figures: own.value } })));
+  await keep(() =>
+    unwrap(
+      api.PATCH('/shed/choices', {
+        params: { header: { 'If-Match': `"${props.shed.revision}"` } },
+        body: { figures: own.value },
+      }),
+    ),
+  );
 };
 const PLACES = ['low', 'use', 'high'] as const;
 </script>
@@ -49,7 +74,11 @@ const PLACES = ['low', 'use', 'high'] as const;
           <tbody>
             <tr v-for="f in inGroup(g.of)" :key="f.path" :class="{ own: differs(f) }">
               <td>
-                {{ f.name }} <span v-if="f.below" class="soft small">{{ t('figures.below', { size: say(f.below) }) }}</span><b v-if="differs(f)" class="small">
+                {{ f.name }}
+                <span v-if="f.below" class="soft small">{{ t('figures.below', { size: say(f.below) }) }}</span><b
+                  v-if="differs(f)"
+                  class="small"
+                >
                   {{ t('figures.ours', { n: f.shipped.join(' / ') }) }}</b
                 >
               </td>

@@ -15,7 +15,10 @@ const { today } = useSession();
 const { busy, refusal, keep, at } = useShed();
 const { data: book } = useQuery(handbookQuery());
 const MATERIALS = ['oil', 'fuel-oil', 'dye', 'surfactant', 'cover-seed'];
-const activeName = (id: string): string => (MATERIALS.includes(id) ? t(`prices.material.${id}`) : null) ?? book.value?.actives.find((a) => a.id === id)?.name ?? id;
+const activeName = (id: string): string =>
+  (MATERIALS.includes(id) ? t(`prices.material.${id}`) : null) ??
+  book.value?.actives.find((a) => a.id === id)?.name ??
+  id;
 interface Line {
   active: string;
   amount: string;
@@ -23,11 +26,24 @@ interface Line {
   on: string;
   stale: boolean;
 }
-const actives = computed(() => [...new Set(props.shed.cards.flatMap((c) => c.versions[0]?.actives.map((a) => a.active) ?? []))].sort());
+const actives = computed(() =>
+  [...new Set(props.shed.cards.flatMap((c) => c.versions[0]?.actives.map((a) => a.active) ?? []))].sort(),
+);
 const currency = ref('USD');
 const wage = ref({ amount: '', on: '' });
 const lines = ref<Line[]>([]);
-const UNITS: Record<string, string> = { gal_us: 'gal', L: 'L', fl_oz_us: 'fl oz', oz_wt: 'oz wt', kg: 'kg', lb: 'lb', g: 'g', mL: 'mL', qt_us: 'qt', pt_us: 'pt' };
+const UNITS: Record<string, string> = {
+  gal_us: 'gal',
+  L: 'L',
+  fl_oz_us: 'fl oz',
+  oz_wt: 'oz wt',
+  kg: 'kg',
+  lb: 'lb',
+  g: 'g',
+  mL: 'mL',
+  qt_us: 'qt',
+  pt_us: 'pt',
+};
 watchEffect(() => {
   const p = props.shed.prices;
   currency.value = p?.currency ?? 'USD';
@@ -37,16 +53,30 @@ watchEffect(() => {
     return {
       active,
       amount: kept?.amount ?? '',
-      per: kept ? `${kept.per.value} ${UNITS[kept.per.unit] ?? kept.per.unit}` : active === 'cover-seed' ? '1 lb' : '1 gal',
+      per: kept
+        ? `${kept.per.value} ${UNITS[kept.per.unit] ?? kept.per.unit}`
+        : active === 'cover-seed'
+          ? '1 lb'
+          : '1 gal',
       on: kept?.on ?? '',
       stale: kept?.stale ?? false,
     };
   });
 });
 const save = async (): Promise<void> => {
-  const products = lines.value.filter((l) => l.amount !== '').map((l) => ({ active: l.active, amount: l.amount, per: { typed: l.per }, on: l.on || today() }));
-  const prices = { currency: currency.value, ...(wage.value.amount ? { wage: { amount: wage.value.amount, on: wage.value.on || today() } } : {}), products };
-  await keep(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body: { prices } })));
+  const products = lines.value
+    .filter((l) => l.amount !== '')
+    .map((l) => ({ active: l.active, amount: l.amount, per: { typed: l.per }, on: l.on || today() }));
+  const prices = {
+    currency: currency.value,
+    ...(wage.value.amount ? { wage: { amount: wage.value.amount, on: wage.value.on || today() } } : {}),
+    products,
+  };
+  await keep(() =>
+    unwrap(
+      api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body: { prices } }),
+    ),
+  );
 };
 </script>
 
@@ -56,20 +86,45 @@ const save = async (): Promise<void> => {
     <p class="small soft">{{ t('prices.help') }}</p>
     <div class="row">
       <label class="label"
-        >{{ t('prices.currency') }}<input v-model="currency" class="field" style="width: 5em" maxlength="3" :readonly="!mayChange" :aria-invalid="at('/prices/currency') !== null"
+        >{{ t('prices.currency')
+        }}<input
+          v-model="currency"
+          class="field"
+          style="width: 5em"
+          maxlength="3"
+          :readonly="!mayChange"
+          :aria-invalid="at('/prices/currency') !== null"
       /></label>
       <label class="label"
-        >{{ t('prices.wage') }}<input v-model="wage.amount" class="field" style="width: 6em" inputmode="decimal" :readonly="!mayChange" :aria-invalid="at('/prices/wage') !== null"
+        >{{ t('prices.wage')
+        }}<input
+          v-model="wage.amount"
+          class="field"
+          style="width: 6em"
+          inputmode="decimal"
+          :readonly="!mayChange"
+          :aria-invalid="at('/prices/wage') !== null"
       /></label>
-      <label class="label">{{ t('prices.on') }}<input v-model="wage.on" class="field" type="date" :readonly="!mayChange" /></label>
+      <label class="label"
+        >{{ t('prices.on') }}<input v-model="wage.on" class="field" type="date" :readonly="!mayChange"
+      /></label>
       <span v-if="shed.prices?.wage?.stale" class="fault small">{{ t('prices.stale') }}</span>
     </div>
     <fieldset v-for="l in lines" :key="l.active" class="row line">
       <legend>{{ activeName(l.active) }}</legend>
-      <label class="label">{{ t('prices.price') }}<input v-model="l.amount" class="field" style="width: 6em" inputmode="decimal" :readonly="!mayChange" /></label>
-      <label class="label">{{ t('prices.per') }}<input v-model="l.per" class="field" style="width: 6em" :readonly="!mayChange" /></label>
-      <label class="label">{{ t('prices.on') }}<input v-model="l.on" class="field" type="date" :readonly="!mayChange" /></label>
-      <span v-if="l.stale && l.amount" class="fault small">{{ l.on ? t('prices.staleSince', { day: dayText(l.on, true) }) : t('prices.stale') }}</span>
+      <label class="label"
+        >{{ t('prices.price')
+        }}<input v-model="l.amount" class="field" style="width: 6em" inputmode="decimal" :readonly="!mayChange"
+      /></label>
+      <label class="label"
+        >{{ t('prices.per') }}<input v-model="l.per" class="field" style="width: 6em" :readonly="!mayChange"
+      /></label>
+      <label class="label"
+        >{{ t('prices.on') }}<input v-model="l.on" class="field" type="date" :readonly="!mayChange"
+      /></label>
+      <span v-if="l.stale && l.amount" class="fault small">{{
+        l.on ? t('prices.staleSince', { day: dayText(l.on, true) }) : t('prices.stale')
+      }}</span>
     </fieldset>
     <p v-if="lines.length === 0" class="soft">{{ t('prices.noCards') }}</p>
     <button v-if="mayChange" class="btn" type="submit" :disabled="busy">{{ t('prices.keep') }}</button>

@@ -28,11 +28,19 @@ const TEXTS = [
     <div v-for="(l, n) in limits" :key="n" class="stack under line">
       <fieldset class="bare row">
         <legend class="visually-hidden">{{ t('shed.sites') }}</legend>
-        <label v-for="x in sites" :key="x.id" class="ticked"><input v-model="l.sites" type="checkbox" :value="x.id" /> {{ x.name }}</label>
+        <label v-for="x in sites" :key="x.id" class="ticked"
+          ><input v-model="l.sites" type="checkbox" :value="x.id" /> {{ x.name }}</label
+        >
       </fieldset>
       <div class="row">
         <label v-for="a in TEXTS" :key="a.key" class="label"
-          >{{ t(`shed.siteLimit.${a.key}`) }}<input v-model="l[a.key]" class="field" :style="{ width: a.width }" :placeholder="a.sample" :aria-invalid="fault(n) !== null"
+          >{{ t(`shed.siteLimit.${a.key}`)
+          }}<input
+            v-model="l[a.key]"
+            class="field"
+            :style="{ width: a.width }"
+            :placeholder="a.sample"
+            :aria-invalid="fault(n) !== null"
         /></label>
         <label class="label"
           >{{ t('shed.siteLimit.yearCounted') }}
@@ -52,7 +60,9 @@ const TEXTS = [
       </div>
       <span v-if="fault(n)" class="fault">{{ fault(n) }}</span>
     </div>
-    <button class="btn small quiet start" type="button" @click="limits.push(blankLimit())">{{ t('shed.moreSites') }}</button>
+    <button class="btn small quiet start" type="button" @click="limits.push(blankLimit())">
+      {{ t('shed.moreSites') }}
+    </button>
   </fieldset>
 </template>
 

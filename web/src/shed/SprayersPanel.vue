@@ -15,7 +15,15 @@ const { busy, refusal, keep, at } = useShed();
 type Sprayer = Schemas['ShedSprayer'];
 const KINDS = ['backpack', 'boom', 'hand-can', 'squirt-bottle', 'wick'] as const;
 const MATERIALS = ['plastic', 'stainless', 'lined', 'galvanised', 'steel'] as const;
-const blank = () => ({ name: '', kind: 'backpack', tank: '', material: '', solventProof: '', nozzle: '', ratedFlow: '' });
+const blank = () => ({
+  name: '',
+  kind: 'backpack',
+  tank: '',
+  material: '',
+  solventProof: '',
+  nozzle: '',
+  ratedFlow: '',
+});
 const form = ref(blank());
 const writing = ref<Sprayer | 'new' | null>(null);
 const measuring = ref<string | null>(null);
@@ -47,7 +55,12 @@ const save = async (): Promise<void> => {
   const old = writing.value;
   const done = await keep(() =>
     old && old !== 'new'
-      ? unwrap(api.PUT('/shed/sprayers/{sprayer}', { params: { path: { sprayer: old.id }, header: { 'If-Match': `"${old.revision}"` } }, body }))
+      ? unwrap(
+          api.PUT('/shed/sprayers/{sprayer}', {
+            params: { path: { sprayer: old.id }, header: { 'If-Match': `"${old.revision}"` } },
+            body,
+          }),
+        )
       : unwrap(api.POST('/shed/sprayers', { body })),
   );
   if (done) {
@@ -78,20 +91,36 @@ const chart = (s: Sprayer): { x: number; y: number; text: string }[] => {
           {{ s.name }} <span class="soft small">{{ t(`sprayer.kind.${s.kind}`) }}, {{ say(s.tank) }}</span>
         </h3>
         <p v-if="s.gives">
-          {{ t('sprayer.gives') }} <b>{{ say(s.gives) }}</b> <span class="soft small">{{ s.calibratedOn ? t('shed.calibrated', { day: dayText(s.calibratedOn, true) }) : '' }}</span>
+          {{ t('sprayer.gives') }} <b>{{ say(s.gives) }}</b>
+          <span class="soft small">{{
+            s.calibratedOn ? t('shed.calibrated', { day: dayText(s.calibratedOn, true) }) : ''
+          }}</span>
         </p>
-        <p v-if="s.due" class="warn small">{{ s.calibratedOn ? t('sprayer.overdue', { day: s.dueOn ? dayText(s.dueOn, true) : '' }) : t('sprayer.never') }}</p>
+        <p v-if="s.due" class="warn small">
+          {{
+            s.calibratedOn ? t('sprayer.overdue', { day: s.dueOn ? dayText(s.dueOn, true) : '' }) : t('sprayer.never')
+          }}
+        </p>
         <p v-else-if="s.dueOn" class="small soft">{{ t('sprayer.due', { day: dayText(s.dueOn, true) }) }}</p>
         <p class="small soft">
           {{ s.material ? t(`sprayer.material.${s.material}`) : t('sprayer.noMaterial') }} ·
-          {{ s.solventProof === null ? t('sprayer.sealsUnknown') : s.solventProof ? t('sprayer.sealsOil') : t('sprayer.sealsNot') }} <template v-if="s.nozzle"> · {{ s.nozzle }}</template
+          {{
+            s.solventProof === null
+              ? t('sprayer.sealsUnknown')
+              : s.solventProof
+                ? t('sprayer.sealsOil')
+                : t('sprayer.sealsNot')
+          }}
+          <template v-if="s.nozzle"> · {{ s.nozzle }}</template
           ><template v-if="s.ratedFlow"> · {{ t('sprayer.rated', { flow: say(s.ratedFlow) }) }}</template>
         </p>
         <svg
           v-if="chart(s).length > 1"
           viewBox="0 0 240 78"
           role="img"
-          :aria-label="t('sprayer.history', { list: s.history.map((h) => `${dayText(h.on, true)} ${say(h.gives)}`).join('; ') })"
+          :aria-label="
+            t('sprayer.history', { list: s.history.map((h) => `${dayText(h.on, true)} ${say(h.gives)}`).join('; ') })
+          "
           class="chart"
         >
           <polyline
@@ -104,7 +133,14 @@ const chart = (s: Sprayer): { x: number; y: number; text: string }[] => {
           />
           <g v-for="(p, i) in chart(s)" :key="i">
             <circle :cx="p.x" :cy="p.y" r="4" class="dot" />
-            <text v-if="i === 0 || i === chart(s).length - 1" :x="p.x" :y="p.y - 8" :text-anchor="i === 0 ? 'start' : 'end'">{{ p.text }}</text>
+            <text
+              v-if="i === 0 || i === chart(s).length - 1"
+              :x="p.x"
+              :y="p.y - 8"
+              :text-anchor="i === 0 ? 'start' : 'end'"
+            >
+              {{ p.text }}
+            </text>
           </g>
         </svg>
         <div v-if="mayWrite" class="row">
@@ -113,18 +149,31 @@ const chart = (s: Sprayer): { x: number; y: number; text: string }[] => {
         </div>
       </article>
       <p v-if="shed.sprayers.length === 0" class="soft">{{ t('shed.noSprayers') }}</p>
-      <button v-if="mayWrite && !writing" class="btn" type="button" @click="writing = 'new'">{{ t('sprayer.add') }}</button>
+      <button v-if="mayWrite && !writing" class="btn" type="button" @click="writing = 'new'">
+        {{ t('sprayer.add') }}
+      </button>
       <form v-if="writing" class="stack sheetlike" novalidate @submit.prevent="save">
         <h3>{{ writing === 'new' ? t('sprayer.add') : writing.name }}</h3>
         <div class="row">
-          <label class="label">{{ t('sprayer.name') }}<input v-model="form.name" class="field" maxlength="80" :aria-invalid="at('/name') !== null" /></label>
+          <label class="label"
+            >{{ t('sprayer.name')
+            }}<input v-model="form.name" class="field" maxlength="80" :aria-invalid="at('/name') !== null"
+          /></label>
           <label class="label"
             >{{ t('sprayer.sort') }}
             <select v-model="form.kind" class="field">
               <option v-for="k in KINDS" :key="k" :value="k">{{ t(`sprayer.kind.${k}`) }}</option>
             </select></label
           >
-          <label class="label">{{ t('sprayer.holds') }}<input v-model="form.tank" class="field" style="width: 8em" placeholder="4 gal" :aria-invalid="at('/tank') !== null" /></label>
+          <label class="label"
+            >{{ t('sprayer.holds')
+            }}<input
+              v-model="form.tank"
+              class="field"
+              style="width: 8em"
+              placeholder="4 gal"
+              :aria-invalid="at('/tank') !== null"
+          /></label>
           <label class="label"
             >{{ t('sprayer.tank') }}
             <select v-model="form.material" class="field">
@@ -140,13 +189,31 @@ const chart = (s: Sprayer): { x: number; y: number; text: string }[] => {
               <option value="no">{{ t('sprayer.sealsNot') }}</option>
             </select></label
           >
-          <label class="label">{{ t('sprayer.nozzle') }}<input v-model="form.nozzle" class="field" maxlength="80" /></label>
-          <label class="label">{{ t('sprayer.ratedFlow') }}<input v-model="form.ratedFlow" class="field" style="width: 8em" placeholder="0.8 L" :aria-invalid="at('/ratedFlow') !== null" /></label>
+          <label class="label"
+            >{{ t('sprayer.nozzle') }}<input v-model="form.nozzle" class="field" maxlength="80"
+          /></label>
+          <label class="label"
+            >{{ t('sprayer.ratedFlow')
+            }}<input
+              v-model="form.ratedFlow"
+              class="field"
+              style="width: 8em"
+              placeholder="0.8 L"
+              :aria-invalid="at('/ratedFlow') !== null"
+          /></label>
         </div>
-        <p v-if="refusal" class="fault" role="alert">{{ at('/name') ?? at('/tank') ?? at('/ratedFlow') ?? refusal.message }}</p>
+        <p v-if="refusal" class="fault" role="alert">
+          {{ at('/name') ?? at('/tank') ?? at('/ratedFlow') ?? refusal.message }}
+        </p>
         <p class="small soft">{{ t('sprayer.nozzleHelp') }}</p>
         <div class="row">
-          <button class="btn main" type="submit" :disabled="busy">{{ t('sprayer.keep') }}</button><button class="btn quiet" type="button" @click="writing = null">{{ t('frame.back') }}</button>
+          <button class="btn main" type="submit" :disabled="busy">{{ t('sprayer.keep') }}</button><button
+            class="btn quiet"
+            type="button"
+            @click="writing = null"
+          >
+            {{ t('frame.back') }}
+          </button>
         </div>
       </form>
     </section>

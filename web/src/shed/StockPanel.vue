@@ -12,12 +12,22 @@ const { t } = useI18n();
 const { say, mayWrite } = useSession();
 const { busy, refusal, keep, at } = useShed();
 type Container = Schemas['ShedContainer'];
-const blank = () => ({ cardId: props.shed.cards[0]?.id ?? '', size: '', left: '', lot: '', place: '', expiresOn: '', tare: '' });
+const blank = () => ({
+  cardId: props.shed.cards[0]?.id ?? '',
+  size: '',
+  left: '',
+  lot: '',
+  place: '',
+  expiresOn: '',
+  tare: '',
+});
 const form = ref(blank());
 const adding = ref(false);
 const put = async (): Promise<void> => {
   const f = form.value;
-  const given = Object.fromEntries((['left', 'lot', 'place', 'expiresOn', 'tare'] as const).filter((k) => f[k] !== '').map((k) => [k, f[k]]));
+  const given = Object.fromEntries(
+    (['left', 'lot', 'place', 'expiresOn', 'tare'] as const).filter((k) => f[k] !== '').map((k) => [k, f[k]]),
+  );
   if (await keep(() => unwrap(api.POST('/shed/containers', { body: { cardId: f.cardId, size: f.size, ...given } })))) {
     adding.value = false;
     form.value = blank();
@@ -33,17 +43,31 @@ const take = (c: Container): void => {
 };
 const write = async (c: Container): Promise<void> => {
   const d = draw.value;
-  const body = { kind: d.kind, ...(d.kind === 'weighed' ? { weight: d.amount } : { amount: d.amount }), ...(d.reason ? { reason: d.reason } : {}) };
-  if (await keep(() => unwrap(api.POST('/shed/containers/{container}/draws', { params: { path: { container: c.id } }, body })))) inHand.value = null;
+  const body = {
+    kind: d.kind,
+    ...(d.kind === 'weighed' ? { weight: d.amount } : { amount: d.amount }),
+    ...(d.reason ? { reason: d.reason } : {}),
+  };
+  if (
+    await keep(() =>
+      unwrap(api.POST('/shed/containers/{container}/draws', { params: { path: { container: c.id } }, body })),
+    )
+  )
+    inHand.value = null;
 };
-const drop = (c: Container): Promise<boolean> => keep(() => unwrap(api.DELETE('/shed/containers/{container}', { params: { path: { container: c.id } } })));
+const drop = (c: Container): Promise<boolean> =>
+  keep(() => unwrap(api.DELETE('/shed/containers/{container}', { params: { path: { container: c.id } } })));
 const place = ref<Record<string, string>>({});
 const move = (c: Container): Promise<boolean> =>
   keep(() =>
     unwrap(
       api.PATCH('/shed/containers/{container}', {
         params: { path: { container: c.id }, header: { 'If-Match': `"${c.revision}"` } },
-        body: { place: place.value[c.id] ?? c.place ?? '', ...(c.lot ? { lot: c.lot } : {}), ...(c.expiresOn ? { expiresOn: c.expiresOn } : {}) },
+        body: {
+          place: place.value[c.id] ?? c.place ?? '',
+          ...(c.lot ? { lot: c.lot } : {}),
+          ...(c.expiresOn ? { expiresOn: c.expiresOn } : {}),
+        },
       }),
     ),
   );
@@ -58,8 +82,17 @@ const move = (c: Container): Promise<boolean> =>
       <li v-for="c in shed.stock" :key="c.id" class="jug">
         <svg viewBox="0 0 60 100" role="img" :aria-label="t('stock.level', { left: say(c.left), size: c.sold })">
           <path d="M22 4h16v12l14 12v66a3 3 0 0 1-3 3H11a3 3 0 0 1-3-3V28l14-12Z" class="wall" />
-          <clipPath :id="`jug-${c.id}`"><path d="M22 4h16v12l14 12v66a3 3 0 0 1-3 3H11a3 3 0 0 1-3-3V28l14-12Z" /></clipPath>
-          <rect x="0" :y="97 - Number(c.share) * 69" width="60" :height="Number(c.share) * 69" class="liquid" :clip-path="`url(#jug-${c.id})`" />
+          <clipPath :id="`jug-${c.id}`">
+            <path d="M22 4h16v12l14 12v66a3 3 0 0 1-3 3H11a3 3 0 0 1-3-3V28l14-12Z" />
+          </clipPath>
+          <rect
+            x="0"
+            :y="97 - Number(c.share) * 69"
+            width="60"
+            :height="Number(c.share) * 69"
+            class="liquid"
+            :clip-path="`url(#jug-${c.id})`"
+          />
         </svg>
         <div class="stack" style="gap: 4px">
           <h3>{{ c.product }}</h3>
@@ -67,14 +100,25 @@ const move = (c: Container): Promise<boolean> =>
             <b class="left">{{ say(c.left) }}</b> <span class="soft">{{ t('stock.of', { size: c.sold }) }}</span>
           </p>
           <p class="small">
-            <template v-if="c.lot">{{ t('stock.lot', { lot: c.lot }) }} · </template><template v-if="c.openedOn">{{ t('stock.opened', { day: dayText(c.openedOn, true) }) }} · </template
+            <template v-if="c.lot">{{ t('stock.lot', { lot: c.lot }) }} · </template
+            ><template v-if="c.openedOn">{{ t('stock.opened', { day: dayText(c.openedOn, true) }) }} · </template
             >{{ c.expiresOn ? t('stock.expires', { day: dayText(c.expiresOn, true) }) : t('stock.noExpiry') }}
           </p>
           <p v-if="c.place" class="small">{{ c.place }}</p>
-          <p v-if="c.advice" :class="c.advice.code === 'stock.expires-soon' || c.advice.code === 'stock.no-place' ? 'note' : 'warn'" class="small">{{ c.advice.text }}</p>
+          <p
+            v-if="c.advice"
+            :class="c.advice.code === 'stock.expires-soon' || c.advice.code === 'stock.no-place' ? 'note' : 'warn'"
+            class="small"
+          >
+            {{ c.advice.text }}
+          </p>
           <div v-if="mayWrite" class="row">
-            <button class="btn small" type="button" :aria-expanded="inHand === c.id" @click="take(c)">{{ t('stock.say') }}</button>
-            <button v-if="c.left.value === '0'" class="btn small quiet" type="button" :disabled="busy" @click="drop(c)">{{ t('stock.gone') }}</button>
+            <button class="btn small" type="button" :aria-expanded="inHand === c.id" @click="take(c)">
+              {{ t('stock.say') }}
+            </button>
+            <button v-if="c.left.value === '0'" class="btn small quiet" type="button" :disabled="busy" @click="drop(c)">
+              {{ t('stock.gone') }}
+            </button>
           </div>
           <form v-if="inHand === c.id" class="stack" novalidate @submit.prevent="write(c)">
             <div class="row">
@@ -85,7 +129,14 @@ const move = (c: Container): Promise<boolean> =>
                 </select></label
               >
               <label class="label"
-                >{{ t(draw.kind === 'measured' ? 'stock.leftNow' : draw.kind === 'weighed' ? 'stock.weight' : 'stock.amount')
+                >{{
+                  t(
+                    draw.kind === 'measured'
+                      ? 'stock.leftNow'
+                      : draw.kind === 'weighed'
+                        ? 'stock.weight'
+                        : 'stock.amount',
+                  )
                 }}<input
                   v-model="draw.amount"
                   class="field"
@@ -93,13 +144,20 @@ const move = (c: Container): Promise<boolean> =>
                   :placeholder="draw.kind === 'weighed' ? '2.8 kg' : '1.2 L'"
                   :aria-invalid="at('/amount') !== null || at('/weight') !== null"
               /></label>
-              <label class="label">{{ t('stock.reason') }}<input v-model="draw.reason" class="field" maxlength="300" /></label>
+              <label class="label"
+                >{{ t('stock.reason') }}<input v-model="draw.reason" class="field" maxlength="300"
+              /></label>
             </div>
             <p class="fault">{{ at('/amount') ?? at('/weight') }}</p>
             <div class="row">
               <button class="btn small" type="submit" :disabled="busy">{{ t('stock.write') }}</button>
-              <label class="label">{{ t('stock.place') }}<input v-model="place[c.id]" class="field" :placeholder="c.place ?? ''" maxlength="120" /></label>
-              <button class="btn small quiet" type="button" :disabled="busy || !place[c.id]" @click="move(c)">{{ t('stock.move') }}</button>
+              <label class="label"
+                >{{ t('stock.place')
+                }}<input v-model="place[c.id]" class="field" :placeholder="c.place ?? ''" maxlength="120"
+              /></label>
+              <button class="btn small quiet" type="button" :disabled="busy || !place[c.id]" @click="move(c)">
+                {{ t('stock.move') }}
+              </button>
             </div>
           </form>
           <details v-if="c.draws.length">
@@ -107,7 +165,9 @@ const move = (c: Container): Promise<boolean> =>
             <ul class="small">
               <li v-for="d in c.draws" :key="d.id">
                 {{ dayText(d.on) }} {{ t(`stock.kind.${d.kind}`) }} {{ d.typed }}, {{ d.by
-                }}<template v-if="d.batch"> ({{ t('stock.batch', { n: d.batch }) }}{{ d.recordId ? `, ${t('stock.recorded')}` : '' }})</template><template v-if="d.reason">: {{ d.reason }}</template>
+                }}<template v-if="d.batch">
+                  ({{ t('stock.batch', { n: d.batch }) }}{{ d.recordId ? `, ${t('stock.recorded')}` : '' }})</template
+                ><template v-if="d.reason">: {{ d.reason }}</template>
               </li>
             </ul>
           </details>
@@ -115,7 +175,9 @@ const move = (c: Container): Promise<boolean> =>
       </li>
     </ul>
     <p v-if="shed.stock.length === 0">{{ t('stock.none') }}</p>
-    <button v-if="mayWrite && !adding && shed.cards.length" class="btn" type="button" @click="adding = true">{{ t('stock.add') }}</button>
+    <button v-if="mayWrite && !adding && shed.cards.length" class="btn" type="button" @click="adding = true">
+      {{ t('stock.add') }}
+    </button>
     <form v-if="adding" class="stack sheetlike" novalidate @submit.prevent="put">
       <h3>{{ t('stock.add') }}</h3>
       <div class="row">
@@ -126,18 +188,40 @@ const move = (c: Container): Promise<boolean> =>
           </select></label
         >
         <label v-for="f in ['size', 'left'] as const" :key="f" class="label"
-          >{{ t(`stock.${f === 'size' ? 'size' : 'leftNow'}`) }}<input v-model="form[f]" class="field" style="width: 8em" placeholder="5 L" :aria-invalid="at(`/${f}`) !== null" /><span
-            class="fault"
-            >{{ at(`/${f}`) }}</span
-          ></label
+          >{{ t(`stock.${f === 'size' ? 'size' : 'leftNow'}`)
+          }}<input
+            v-model="form[f]"
+            class="field"
+            style="width: 8em"
+            placeholder="5 L"
+            :aria-invalid="at(`/${f}`) !== null"
+          /><span class="fault">{{ at(`/${f}`) }}</span></label
         >
-        <label class="label">{{ t('stock.lotNumber') }}<input v-model="form.lot" class="field" style="width: 9em" /></label>
-        <label class="label">{{ t('stock.goodTill') }}<input v-model="form.expiresOn" class="field" type="date" /></label>
+        <label class="label"
+          >{{ t('stock.lotNumber') }}<input v-model="form.lot" class="field" style="width: 9em"
+        /></label>
+        <label class="label"
+          >{{ t('stock.goodTill') }}<input v-model="form.expiresOn" class="field" type="date"
+        /></label>
         <label class="label">{{ t('stock.place') }}<input v-model="form.place" class="field" maxlength="120" /></label>
-        <label class="label">{{ t('stock.tare') }}<input v-model="form.tare" class="field" style="width: 8em" placeholder="400 g" :aria-invalid="at('/tare') !== null" /></label>
+        <label class="label"
+          >{{ t('stock.tare')
+          }}<input
+            v-model="form.tare"
+            class="field"
+            style="width: 8em"
+            placeholder="400 g"
+            :aria-invalid="at('/tare') !== null"
+        /></label>
       </div>
       <div class="row">
-        <button class="btn main" type="submit" :disabled="busy">{{ t('stock.put') }}</button><button class="btn quiet" type="button" @click="adding = false">{{ t('frame.back') }}</button>
+        <button class="btn main" type="submit" :disabled="busy">{{ t('stock.put') }}</button><button
+          class="btn quiet"
+          type="button"
+          @click="adding = false"
+        >
+          {{ t('frame.back') }}
+        </button>
       </div>
     </form>
   </div>

@@ -15,6 +15,7 @@ const { mayWrite } = useSession();
 const { busy, refusal, keep, at } = useShed();
 type Tool = Schemas['ShedTool'];
 const { data: book } = useQuery(handbookQuery());
+const clearanceName = (id: string): string => book.value?.clearances.find((c) => c.id === id)?.name ?? id;
 const MEASURING = ['spoons', 'cup', 'jug', 'syringe', 'cylinder', 'scale'] as const;
 const groups = computed(() => [
   { key: 'hand', tools: props.shed.tools.filter((x) => !x.measures) },
@@ -26,8 +27,18 @@ const adding = ref(false);
 const measures = computed(() => (MEASURING as readonly string[]).includes(form.value.kind));
 const save = async (): Promise<void> => {
   const f = form.value;
-  const sizes = (measures.value ? (['graduation', 'holds'] as const) : (['jaw', 'blade', 'clearance'] as const)).filter((k) => f[k] !== '');
-  if (await keep(() => unwrap(api.POST('/shed/tools', { body: { name: f.name, kind: f.kind, ...Object.fromEntries(sizes.map((k) => [k, f[k]])) } })))) {
+  const sizes = (measures.value ? (['graduation', 'holds'] as const) : (['jaw', 'blade', 'clearance'] as const)).filter(
+    (k) => f[k] !== '',
+  );
+  if (
+    await keep(() =>
+      unwrap(
+        api.POST('/shed/tools', {
+          body: { name: f.name, kind: f.kind, ...Object.fromEntries(sizes.map((k) => [k, f[k]])) },
+        }),
+      ),
+    )
+  ) {
     adding.value = false;
     form.value = blank();
   }
@@ -35,13 +46,24 @@ const save = async (): Promise<void> => {
 const lending = ref<string | null>(null);
 const loan = ref({ to: '', dueOn: '' });
 const lend = async (x: Tool): Promise<void> => {
-  if (await keep(() => unwrap(api.POST('/shed/tools/{tool}/loans', { params: { path: { tool: x.id } }, body: { to: loan.value.to, ...(loan.value.dueOn ? { dueOn: loan.value.dueOn } : {}) } })))) {
+  if (
+    await keep(() =>
+      unwrap(
+        api.POST('/shed/tools/{tool}/loans', {
+          params: { path: { tool: x.id } },
+          body: { to: loan.value.to, ...(loan.value.dueOn ? { dueOn: loan.value.dueOn } : {}) },
+        }),
+      ),
+    )
+  ) {
     lending.value = null;
     loan.value = { to: '', dueOn: '' };
   }
 };
-const back = (id: string): Promise<boolean> => keep(() => unwrap(api.POST('/shed/loans/{loan}/return', { params: { path: { loan: id } } })));
-const drop = (x: Tool): Promise<boolean> => keep(() => unwrap(api.DELETE('/shed/tools/{tool}', { params: { path: { tool: x.id } } })));
+const back = (id: string): Promise<boolean> =>
+  keep(() => unwrap(api.POST('/shed/loans/{loan}/return', { params: { path: { loan: id } } })));
+const drop = (x: Tool): Promise<boolean> =>
+  keep(() => unwrap(api.DELETE('/shed/tools/{tool}', { params: { path: { tool: x.id } } })));
 </script>
 
 <template>
@@ -55,22 +77,49 @@ const drop = (x: Tool): Promise<boolean> => keep(() => unwrap(api.DELETE('/shed/
             <div class="head">
               <span
                 ><b>{{ x.name }}</b> <span class="soft small">{{ x.kindName }}</span><br /><span class="small"
-                  >{{ x.jaw ? t('tools.jawOf', { size: x.jaw }) : '' }}{{ x.blade ? t('tools.bladeOf', { size: x.blade }) : ''
+                  >{{ x.jaw ? t('tools.jawOf', { size: x.jaw }) : ''
+                  }}{{ x.blade ? t('tools.bladeOf', { size: x.blade }) : ''
                   }}{{ x.graduation ? t('tools.marks', { every: x.graduation, holds: x.holds }) : ''
-                  }}{{ x.clearance ? ` ${t('tools.cleared', { clearance: book?.clearances.find((c) => c.id === x.clearance)?.name ?? x.clearance })}` : '' }}</span
+                  }}{{ x.clearance ? ` ${t('tools.cleared', { clearance: clearanceName(x.clearance) })}` : '' }}</span
                 ></span
               >
               <span v-if="mayWrite" class="row">
-                <button v-if="x.loan" class="btn small" type="button" :disabled="busy" @click="back(x.loan.id)">{{ t('tools.back') }}</button>
-                <button v-else class="btn small quiet" type="button" @click="lending = lending === x.id ? null : x.id">{{ t('tools.lend') }}</button>
-                <button v-if="!x.loan" class="btn small quiet" type="button" :disabled="busy" :aria-label="t('tools.dropOf', { name: x.name })" @click="drop(x)">{{ t('tools.drop') }}</button>
+                <button v-if="x.loan" class="btn small" type="button" :disabled="busy" @click="back(x.loan.id)">
+                  {{ t('tools.back') }}
+                </button>
+                <button v-else class="btn small quiet" type="button" @click="lending = lending === x.id ? null : x.id">
+                  {{ t('tools.lend') }}
+                </button>
+                <button
+                  v-if="!x.loan"
+                  class="btn small quiet"
+                  type="button"
+                  :disabled="busy"
+                  :aria-label="t('tools.dropOf', { name: x.name })"
+                  @click="drop(x)"
+                >
+                  {{ t('tools.drop') }}
+                </button>
               </span>
             </div>
-            <p v-if="x.loan" :class="x.loan.late ? 'warn' : 'note'" class="small">{{ t(x.loan.late ? 'tools.late' : 'tools.out', { to: x.loan.to, day: dayText(x.loan.dueOn ?? x.loan.on) }) }}</p>
+            <p v-if="x.loan" :class="x.loan.late ? 'warn' : 'note'" class="small">
+              {{
+                t(x.loan.late ? 'tools.late' : 'tools.out', { to: x.loan.to, day: dayText(x.loan.dueOn ?? x.loan.on) })
+              }}
+            </p>
             <form v-if="lending === x.id" class="row" novalidate @submit.prevent="lend(x)">
-              <label class="label">{{ t('tools.to') }}<input v-model="loan.to" class="field" maxlength="120" :aria-invalid="at('/to') !== null" /></label>
-              <label class="label">{{ t('tools.due') }}<input v-model="loan.dueOn" class="field" type="date" :aria-invalid="at('/dueOn') !== null" /></label>
-              <button class="btn small" type="submit" :disabled="busy">{{ t('tools.lendIt') }}</button><span class="fault">{{ at('/to') ?? at('/dueOn') }}</span>
+              <label class="label"
+                >{{ t('tools.to')
+                }}<input v-model="loan.to" class="field" maxlength="120" :aria-invalid="at('/to') !== null"
+              /></label>
+              <label class="label"
+                >{{ t('tools.due')
+                }}<input v-model="loan.dueOn" class="field" type="date" :aria-invalid="at('/dueOn') !== null"
+              /></label>
+              <button class="btn small" type="submit" :disabled="busy">{{ t('tools.lendIt') }}</button><span
+                class="fault"
+                >{{ at('/to') ?? at('/dueOn') }}</span
+              >
             </form>
           </li>
           <li v-if="g.tools.length === 0" class="soft">{{ t('tools.none') }}</li>
@@ -92,31 +141,71 @@ const drop = (x: Tool): Promise<boolean> => keep(() => unwrap(api.DELETE('/shed/
             </optgroup>
           </select></label
         >
-        <label class="label">{{ t('tools.name') }}<input v-model="form.name" class="field" maxlength="80" :aria-invalid="at('/name') !== null" /></label>
+        <label class="label"
+          >{{ t('tools.name')
+          }}<input v-model="form.name" class="field" maxlength="80" :aria-invalid="at('/name') !== null"
+        /></label>
         <template v-if="measures">
           <label class="label"
             >{{ t('tools.graduation')
-            }}<input v-model="form.graduation" class="field" style="width: 8em" :placeholder="form.kind === 'scale' ? '0.1 g' : '0.5 fl oz'" :aria-invalid="at('/graduation') !== null"
+            }}<input
+              v-model="form.graduation"
+              class="field"
+              style="width: 8em"
+              :placeholder="form.kind === 'scale' ? '0.1 g' : '0.5 fl oz'"
+              :aria-invalid="at('/graduation') !== null"
           /></label>
           <label class="label"
-            >{{ t('tools.holds') }}<input v-model="form.holds" class="field" style="width: 8em" :placeholder="form.kind === 'scale' ? '200 g' : '8 fl oz'" :aria-invalid="at('/holds') !== null"
+            >{{ t('tools.holds')
+            }}<input
+              v-model="form.holds"
+              class="field"
+              style="width: 8em"
+              :placeholder="form.kind === 'scale' ? '200 g' : '8 fl oz'"
+              :aria-invalid="at('/holds') !== null"
           /></label>
         </template>
         <template v-else>
-          <label class="label">{{ t('tools.jaw') }}<input v-model="form.jaw" class="field" style="width: 7em" placeholder="2 in" :aria-invalid="at('/jaw') !== null" /></label>
-          <label class="label">{{ t('tools.blade') }}<input v-model="form.blade" class="field" style="width: 7em" placeholder="12 in" :aria-invalid="at('/blade') !== null" /></label>
+          <label class="label"
+            >{{ t('tools.jaw')
+            }}<input
+              v-model="form.jaw"
+              class="field"
+              style="width: 7em"
+              placeholder="2 in"
+              :aria-invalid="at('/jaw') !== null"
+          /></label>
+          <label class="label"
+            >{{ t('tools.blade')
+            }}<input
+              v-model="form.blade"
+              class="field"
+              style="width: 7em"
+              placeholder="12 in"
+              :aria-invalid="at('/blade') !== null"
+          /></label>
           <label class="label"
             >{{ t('tools.who') }}
             <select v-model="form.clearance" class="field">
               <option value="">{{ t('tools.anybody') }}</option>
-              <option v-for="c in book?.clearances ?? []" :key="c.id" :value="c.id">{{ t('tools.cleared', { clearance: c.name }) }}</option>
+              <option v-for="c in book?.clearances ?? []" :key="c.id" :value="c.id">
+                {{ t('tools.cleared', { clearance: c.name }) }}
+              </option>
             </select></label
           >
         </template>
       </div>
-      <p v-if="refusal" class="fault" role="alert">{{ at('/name') ?? at('/graduation') ?? at('/holds') ?? at('/jaw') ?? at('/blade') ?? refusal.message }}</p>
+      <p v-if="refusal" class="fault" role="alert">
+        {{ at('/name') ?? at('/graduation') ?? at('/holds') ?? at('/jaw') ?? at('/blade') ?? refusal.message }}
+      </p>
       <div class="row">
-        <button class="btn main" type="submit" :disabled="busy">{{ t('tools.keep') }}</button><button class="btn quiet" type="button" @click="adding = false">{{ t('frame.back') }}</button>
+        <button class="btn main" type="submit" :disabled="busy">{{ t('tools.keep') }}</button><button
+          class="btn quiet"
+          type="button"
+          @click="adding = false"
+        >
+          {{ t('frame.back') }}
+        </button>
       </div>
     </form>
   </div>

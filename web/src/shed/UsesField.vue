@@ -4,7 +4,10 @@ import { monthDayText } from '@/components/dates';
 import { STAGES } from '@/components/stages';
 import { blankLine, blankUse, type Use, type UseLine } from './cardFields';
 
-/** The uses that a label lists, each with its amounts; where the label parts one by growth stage or dates, each part is a line of its own. */
+/**
+ * The uses that a label lists, each with its amounts; where the label parts one by growth stage or dates, each part is
+ * a line of its own.
+ */
 const props = defineProps<{
   methods: readonly { id: string; name: string; product: string }[];
   /** What the server found wrong with a line. */
@@ -25,10 +28,16 @@ const AMOUNTS = {
     { key: 'spray', label: 'shed.spray', sample: '20 gal/ac', width: '8em' },
   ],
 } as const;
-const amounts = (product: string): (typeof AMOUNTS)[keyof typeof AMOUNTS] => (product === 'strength' ? AMOUNTS.strength : AMOUNTS.rate);
+const amounts = (product: string): (typeof AMOUNTS)[keyof typeof AMOUNTS] =>
+  product === 'strength' ? AMOUNTS.strength : AMOUNTS.rate;
 /** The stages and days that a line is for, in words; empty where it holds always. */
 const holdsFor = (line: UseLine): string =>
-  [line.stages.map((s) => t(`value.${s}`)).join(', '), line.from && line.to ? t('shed.lineDays', { from: dayOf(line.from), to: dayOf(line.to) }) : ''].filter(Boolean).join('; ');
+  [
+    line.stages.map((s) => t(`value.${s}`)).join(', '),
+    line.from && line.to ? t('shed.lineDays', { from: dayOf(line.from), to: dayOf(line.to) }) : '',
+  ]
+    .filter(Boolean)
+    .join('; ');
 const dayOf = (monthDay: string): string => (/^\d\d-\d\d$/.test(monthDay) ? monthDayText(monthDay) : monthDay);
 const held = (method: string, n: number): string => props.fault(method, n) ?? '';
 const parts = (method: string, n: number): boolean => {
@@ -46,25 +55,46 @@ const parts = (method: string, n: number): boolean => {
         <div v-for="(line, n) in use(m.id).lines" :key="n" class="stack under line">
           <div class="row">
             <label v-for="a in amounts(m.product)" :key="a.key" class="label"
-              >{{ t(a.label) }}<input v-model="line[a.key]" class="field" :style="{ width: a.width }" :placeholder="a.sample" :aria-invalid="held(m.id, n) !== ''"
+              >{{ t(a.label)
+              }}<input
+                v-model="line[a.key]"
+                class="field"
+                :style="{ width: a.width }"
+                :placeholder="a.sample"
+                :aria-invalid="held(m.id, n) !== ''"
             /></label>
-            <label v-if="m.product === 'strength' && /\//.test(line.min + line.max)" class="ticked"><input v-model="line.toWater" type="checkbox" /> {{ t('shed.toWater') }}</label>
+            <label v-if="m.product === 'strength' && /\//.test(line.min + line.max)" class="ticked"
+              ><input v-model="line.toWater" type="checkbox" /> {{ t('shed.toWater') }}</label
+            >
           </div>
           <details v-if="parts(m.id, n)" :open="holdsFor(line) === '' && n > 0">
-            <summary>{{ holdsFor(line) === '' ? t('shed.holdsAlways') : t('shed.holdsFor', { when: holdsFor(line) }) }}</summary>
+            <summary>
+              {{ holdsFor(line) === '' ? t('shed.holdsAlways') : t('shed.holdsFor', { when: holdsFor(line) }) }}
+            </summary>
             <fieldset class="bare row stages">
               <legend class="label">{{ t('shed.lineStages') }}</legend>
-              <label v-for="s in STAGES" :key="s" class="ticked"><input v-model="line.stages" type="checkbox" :value="s" /> {{ t(`value.${s}`) }}</label>
+              <label v-for="s in STAGES" :key="s" class="ticked"
+                ><input v-model="line.stages" type="checkbox" :value="s" /> {{ t(`value.${s}`) }}</label
+              >
             </fieldset>
             <div class="row">
-              <label class="label">{{ t('shed.lineFrom') }}<input v-model="line.from" class="field" style="width: 6em" placeholder="03-01" /></label>
-              <label class="label">{{ t('shed.lineTo') }}<input v-model="line.to" class="field" style="width: 6em" placeholder="05-31" /></label>
+              <label class="label"
+                >{{ t('shed.lineFrom')
+                }}<input v-model="line.from" class="field" style="width: 6em" placeholder="03-01"
+              /></label>
+              <label class="label"
+                >{{ t('shed.lineTo') }}<input v-model="line.to" class="field" style="width: 6em" placeholder="05-31"
+              /></label>
             </div>
           </details>
-          <button v-if="n > 0" class="btn small quiet start" type="button" @click="use(m.id).lines.splice(n, 1)">{{ t('shed.lessLine') }}</button>
+          <button v-if="n > 0" class="btn small quiet start" type="button" @click="use(m.id).lines.splice(n, 1)">
+            {{ t('shed.lessLine') }}
+          </button>
           <span v-if="held(m.id, n)" class="fault">{{ held(m.id, n) }}</span>
         </div>
-        <button class="btn small quiet start" type="button" @click="use(m.id).lines.push(blankLine())">{{ t('shed.moreLine') }}</button>
+        <button class="btn small quiet start" type="button" @click="use(m.id).lines.push(blankLine())">
+          {{ t('shed.moreLine') }}
+        </button>
       </template>
     </div>
   </fieldset>

@@ -13,12 +13,27 @@ const { t } = useI18n();
 const { isLead } = useSession();
 const { refusal, keep } = useShed();
 const { data: book } = useQuery(handbookQuery());
-const choose = (body: { schools?: Record<string, string>; stance?: 'any' | 'least-hazard' | 'none'; fuelOil?: boolean; stemLimits?: { least?: string; most?: string } }): Promise<boolean> =>
-  keep(() => unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body })));
+const choose = (body: {
+  schools?: Record<string, string>;
+  stance?: 'any' | 'least-hazard' | 'none';
+  fuelOil?: boolean;
+  stemLimits?: { least?: string; most?: string };
+}): Promise<boolean> =>
+  keep(() =>
+    unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body })),
+  );
 /** Thinnest and thickest stem that this crew injects; empty is the usual 1 and 10 in. */
 const limits = ref({ least: '', most: '' });
-watchEffect(() => (limits.value = { least: props.shed.stemLimits.least ?? '', most: props.shed.stemLimits.most ?? '' }));
-const keepLimits = (): Promise<boolean> => choose({ stemLimits: { ...(limits.value.least ? { least: limits.value.least } : {}), ...(limits.value.most ? { most: limits.value.most } : {}) } });
+watchEffect(
+  () => (limits.value = { least: props.shed.stemLimits.least ?? '', most: props.shed.stemLimits.most ?? '' }),
+);
+const keepLimits = (): Promise<boolean> =>
+  choose({
+    stemLimits: {
+      ...(limits.value.least ? { least: limits.value.least } : {}),
+      ...(limits.value.most ? { most: limits.value.most } : {}),
+    },
+  });
 /** Questions on which practitioners differ, by the work they bear on. */
 const GROUPS: readonly { key: string; of: RegExp }[] = [
   { key: 'basal', of: /basal|beech/ },
@@ -41,17 +56,46 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
     <h2>{{ t('shed.choices') }}</h2>
     <label class="label"
       >{{ t('shed.stance')
-      }}<select class="field" :disabled="!isLead" :value="shed.stance" @change="choose({ stance: ($event.target as HTMLSelectElement).value as 'any' })">
+      }}<select
+        class="field"
+        :disabled="!isLead"
+        :value="shed.stance"
+        @change="choose({ stance: ($event.target as HTMLSelectElement).value as 'any' })"
+      >
         <option v-for="s in STANCES" :key="s" :value="s">{{ t(`shed.stances.${s}`) }}</option>
       </select></label
     >
     <label class="ticked"
-      ><input type="checkbox" :disabled="!isLead" :checked="shed.fuelOil" @change="choose({ fuelOil: ($event.target as HTMLInputElement).checked })" /> {{ t('shed.fuelOil') }}</label
+      ><input
+        type="checkbox"
+        :disabled="!isLead"
+        :checked="shed.fuelOil"
+        @change="choose({ fuelOil: ($event.target as HTMLInputElement).checked })"
+      />
+      {{ t('shed.fuelOil') }}</label
     >
     <fieldset class="row limits">
       <legend>{{ t('shed.stemLimits') }}</legend>
-      <label class="label">{{ t('shed.stemLeast') }}<input v-model="limits.least" class="field" style="width: 6em" placeholder="1 in" :readonly="!isLead" @change="keepLimits" /></label>
-      <label class="label">{{ t('shed.stemMost') }}<input v-model="limits.most" class="field" style="width: 6em" placeholder="10 in" :readonly="!isLead" @change="keepLimits" /></label>
+      <label class="label"
+        >{{ t('shed.stemLeast')
+        }}<input
+          v-model="limits.least"
+          class="field"
+          style="width: 6em"
+          placeholder="1 in"
+          :readonly="!isLead"
+          @change="keepLimits"
+      /></label>
+      <label class="label"
+        >{{ t('shed.stemMost')
+        }}<input
+          v-model="limits.most"
+          class="field"
+          style="width: 6em"
+          placeholder="10 in"
+          :readonly="!isLead"
+          @change="keepLimits"
+      /></label>
     </fieldset>
     <details v-for="g in GROUPS" :key="g.key">
       <summary>{{ t(`shed.groups.${g.key}`) }}</summary>

@@ -1,7 +1,24 @@
-/** What a label card may hold, in the order in which labels print it: the form, the reading and the changes go by one list. */
+/**
+ * What a label card may hold, in the order in which labels print it: the form, the reading and the changes go by one
+ * list.
+ */
 export interface CardField {
   id: string;
-  kind: 'text' | 'long' | 'amount' | 'number' | 'yes-no' | 'tick' | 'choice' | 'names' | 'carriers' | 'sites' | 'actives' | 'uses' | 'siteLimits' | 'plants';
+  kind:
+    | 'text'
+    | 'long'
+    | 'amount'
+    | 'number'
+    | 'yes-no'
+    | 'tick'
+    | 'choice'
+    | 'names'
+    | 'carriers'
+    | 'sites'
+    | 'actives'
+    | 'uses'
+    | 'siteLimits'
+    | 'plants';
   sample?: string;
   choices?: readonly string[];
 }
@@ -13,7 +30,18 @@ export const SECTIONS: readonly { key: string; fields: readonly CardField[] }[] 
       { id: 'formerNames', kind: 'names' },
       { id: 'registration', kind: 'text' },
       { id: 'actives', kind: 'actives' },
-      { id: 'formulation', kind: 'choice', choices: ['soluble-liquid', 'emulsifiable', 'oil-soluble-ester', 'water-dispersible-granule', 'granule', 'ready-to-use'] },
+      {
+        id: 'formulation',
+        kind: 'choice',
+        choices: [
+          'soluble-liquid',
+          'emulsifiable',
+          'oil-soluble-ester',
+          'water-dispersible-granule',
+          'granule',
+          'ready-to-use',
+        ],
+      },
       { id: 'concentrateExists', kind: 'yes-no' },
       { id: 'density', kind: 'amount', sample: '1100 g/L' },
       { id: 'licensedOnly', kind: 'tick' },
@@ -95,7 +123,8 @@ export const SECTIONS: readonly { key: string; fields: readonly CardField[] }[] 
     ],
   },
 ];
-export const isWord = (field: CardField): boolean => field.kind === 'yes-no' || field.kind === 'tick' || field.kind === 'choice';
+export const isWord = (field: CardField): boolean =>
+  field.kind === 'yes-no' || field.kind === 'tick' || field.kind === 'choice';
 
 /** A value of a card as somebody would type it. */
 export function textOf(value: unknown): string {
@@ -139,7 +168,18 @@ export interface Use {
 }
 const AMOUNTS_OF_USE = ['min', 'max', 'perStem', 'rateLeast', 'rateMost', 'spray'] as const;
 const TEXTS_OF_LINE = [...AMOUNTS_OF_USE, 'from', 'to'] as const;
-export const blankLine = (): UseLine => ({ min: '', max: '', perStem: '', rateLeast: '', rateMost: '', spray: '', stages: [], from: '', to: '', toWater: false });
+export const blankLine = (): UseLine => ({
+  min: '',
+  max: '',
+  perStem: '',
+  rateLeast: '',
+  rateMost: '',
+  spray: '',
+  stages: [],
+  from: '',
+  to: '',
+  toWater: false,
+});
 export const blankUse = (): Use => ({ on: false, lines: [blankLine()] });
 /** Where each line stands in the card that is sent, so that a fault finds its place again. */
 export function placeOf(draft: CardDraft, method: string, line: number): number {
@@ -162,8 +202,23 @@ export interface SiteLimit {
   intervalDays: string;
   yearCounted: string;
 }
-export const TEXTS_OF_LIMIT = ['active', 'perYear', 'perApplication', 'applications', 'intervalDays', 'yearCounted'] as const;
-export const blankLimit = (): SiteLimit => ({ sites: [], active: '', perYear: '', perApplication: '', applications: '', intervalDays: '', yearCounted: '' });
+export const TEXTS_OF_LIMIT = [
+  'active',
+  'perYear',
+  'perApplication',
+  'applications',
+  'intervalDays',
+  'yearCounted',
+] as const;
+export const blankLimit = (): SiteLimit => ({
+  sites: [],
+  active: '',
+  perYear: '',
+  perApplication: '',
+  applications: '',
+  intervalDays: '',
+  yearCounted: '',
+});
 /** Fields that are more than a text; each is read and sent in its own way. */
 const OWN_WAY = ['actives', 'carriers', 'sites', 'uses', 'siteLimits'];
 const asNumber = (text: string): number | string => (/^\d+$/.test(text) ? Number(text) : text);
@@ -182,7 +237,8 @@ export function draftOf(body: Record<string, unknown>): CardDraft {
   const texts: Record<string, string> = {};
   for (const f of SECTIONS.flatMap((s) => s.fields)) if (!OWN_WAY.includes(f.kind)) texts[f.id] = textOf(body[f.id]);
   texts.formulation ||= 'soluble-liquid';
-  const list = (key: string): Record<string, unknown>[] => (Array.isArray(body[key]) ? (body[key] as Record<string, unknown>[]) : []);
+  const list = (key: string): Record<string, unknown>[] =>
+    Array.isArray(body[key]) ? (body[key] as Record<string, unknown>[]) : [];
   const actives = list('actives').map((a) => ({ active: textOf(a.active), amount: textOf(a.amount) }));
   const uses: Record<string, Use> = {};
   for (const m of list('methods')) {
@@ -201,7 +257,14 @@ export function draftOf(body: Record<string, unknown>): CardDraft {
     sites: Array.isArray(l.sites) ? l.sites.map(textOf) : [],
   }));
   const words = (key: string): string[] => (Array.isArray(body[key]) ? (body[key] as unknown[]).map(textOf) : []);
-  return { texts, actives: actives.length ? actives : [{ active: 'glyphosate', amount: '' }], carriers: 'carriers' in body ? words('carriers') : ['water'], sites: words('sites'), uses, siteLimits };
+  return {
+    texts,
+    actives: actives.length ? actives : [{ active: 'glyphosate', amount: '' }],
+    carriers: 'carriers' in body ? words('carriers') : ['water'],
+    sites: words('sites'),
+    uses,
+    siteLimits,
+  };
 }
 
 /** "tree pecan 3": a kind, a species where the label names one, and the years in the ground it asks for. */
@@ -212,7 +275,10 @@ const plantOf = (line: string): Record<string, unknown> => {
   return { kind, ...(species.length ? { species: species.join(' ') } : {}), ...(years === null ? {} : { years }) };
 };
 
-/** The body that is sent: what was left out is not there at all, since a label that says nothing is not a label that says none. */
+/**
+ * The body that is sent: what was left out is not there at all, since a label that says nothing is not a label that
+ * says none.
+ */
 export function bodyOf(draft: CardDraft): Record<string, unknown> {
   const body: Record<string, unknown> = {
     actives: draft.actives.map((a) => ({ active: a.active, amount: a.amount })),
@@ -232,7 +298,12 @@ export function bodyOf(draft: CardDraft): Record<string, unknown> {
   if (draft.siteLimits.length)
     body.siteLimits = draft.siteLimits.map((l) => ({
       sites: l.sites,
-      ...Object.fromEntries(TEXTS_OF_LIMIT.filter((a) => l[a].trim() !== '').map((a) => [a, a === 'applications' || a === 'intervalDays' ? asNumber(l[a].trim()) : l[a].trim()])),
+      ...Object.fromEntries(
+        TEXTS_OF_LIMIT.filter((a) => l[a].trim() !== '').map((a) => [
+          a,
+          a === 'applications' || a === 'intervalDays' ? asNumber(l[a].trim()) : l[a].trim(),
+        ]),
+      ),
     }));
   for (const f of SECTIONS.flatMap((s) => s.fields)) {
     const text = (draft.texts[f.id] ?? '').trim();

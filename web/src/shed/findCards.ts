@@ -21,7 +21,14 @@ export function findCards(cards: readonly Card[], typed: string, activeName: (id
   const words = plain(typed).split(/\s+/).filter(Boolean);
   return cards.filter((card) => {
     const newest = card.versions[0];
-    const all = plain([card.product, ...formerNames(card), newest?.registration ?? '', ...(newest?.actives ?? []).map((a) => activeName(a.active))].join(' '));
+    const all = plain(
+      [
+        card.product,
+        ...formerNames(card),
+        newest?.registration ?? '',
+        ...(newest?.actives ?? []).map((a) => activeName(a.active)),
+      ].join(' '),
+    );
     return words.every((w) => all.includes(w));
   });
 }
@@ -33,8 +40,15 @@ export function counterparts(cards: readonly Card[], card: Card): Card[] {
       .map((a) => a.active)
       .sort()
       .join();
-  return cards.filter((other) => other.id !== card.id && actives(other) !== '' && actives(other) === actives(card) && isReadyToUse(other) !== isReadyToUse(card));
+  return cards.filter(
+    (other) =>
+      other.id !== card.id &&
+      actives(other) !== '' &&
+      actives(other) === actives(card) &&
+      isReadyToUse(other) !== isReadyToUse(card),
+  );
 }
 
 /** Whether it is sold ready to use and its label says that there is a concentrate of it. */
-export const hasConcentrate = (card: Card): boolean => isReadyToUse(card) && card.versions[0]?.body.concentrateExists === true;
+export const hasConcentrate = (card: Card): boolean =>
+  isReadyToUse(card) && card.versions[0]?.body.concentrateExists === true;

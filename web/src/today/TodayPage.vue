@@ -31,7 +31,9 @@ const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
                 ><br /><span class="soft small">{{ line.patch }}, {{ line.ground }}</span></span
               >
               <span class="act"
-                >{{ line.act.text }}<span v-if="line.from && line.from > data.day" class="soft"> · {{ t('today.from', { day: dayText(line.from, true) }) }}</span
+                >{{ line.act.text
+                }}<span v-if="line.from && line.from > data.day" class="soft">
+                  · {{ t('today.from', { day: dayText(line.from, true) }) }}</span
                 ><span v-if="line.lookAlikesOpen" class="fault"> · {{ t('today.lookAlike') }}</span></span
               >
             </RouterLink>
@@ -49,7 +51,11 @@ const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
                 ><b>{{ l.name }}</b
                 ><br /><span class="soft small">{{ l.patch }}</span></span
               >
-              <span class="act">{{ l.due ? t('today.due', { day: dayText(l.judgeAfter, true) }) : t('today.notBefore', { day: dayText(l.judgeAfter, true) }) }}</span>
+              <span class="act">{{
+                l.due
+                  ? t('today.due', { day: dayText(l.judgeAfter, true) })
+                  : t('today.notBefore', { day: dayText(l.judgeAfter, true) })
+              }}</span>
             </RouterLink>
           </li>
         </ul>
@@ -58,7 +64,8 @@ const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
           <ul class="ruled lines">
             <li v-for="r in data.shed" :key="r.code + r.text">
               <RouterLink :to="{ name: 'shed', query: { view: r.view } }" class="line">
-                <span>{{ r.text }}</span> <span class="act">{{ r.day ? t('today.since', { day: dayText(r.day) }) : '' }}</span>
+                <span>{{ r.text }}</span>
+                <span class="act">{{ r.day ? t('today.since', { day: dayText(r.day) }) : '' }}</span>
               </RouterLink>
             </li>
           </ul>

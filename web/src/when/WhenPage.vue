@@ -23,15 +23,23 @@ const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
     <template v-if="year">
       <div v-if="year.chosen" class="row" style="gap: 20px">
         <p class="answer">
-          {{ year.chosen.opens ? t('when.opens', { name: year.chosen.name, day: year.chosen.opens.text, weeks: year.chosen.opens.weeks }) : t('when.open', { name: year.chosen.name }) }}
+          {{
+            year.chosen.opens
+              ? t('when.opens', { name: year.chosen.name, day: year.chosen.opens.text, weeks: year.chosen.opens.weeks })
+              : t('when.open', { name: year.chosen.name })
+          }}
         </p>
         <VerdictMark :outcome="year.chosen.outcome" :name="year.chosen.outcomeName" large />
       </div>
       <p v-else class="soft">
-        {{ t('when.noneChosen') }} <RouterLink :to="{ name: 'methods', params: { stand: props.stand } }">{{ t('station.methods') }}</RouterLink>
+        {{ t('when.noneChosen') }}
+        <RouterLink :to="{ name: 'methods', params: { stand: props.stand } }">{{ t('station.methods') }}</RouterLink>
       </p>
       <YearStrip :year="year" />
-      <p class="small soft">{{ year.trusted ? t('when.shift', { days: year.shiftDays }) : t('frame.shiftUnknown') }} {{ t('when.noWeather') }}</p>
+      <p class="small soft">
+        {{ year.trusted ? t('when.shift', { days: year.shiftDays }) : t('frame.shiftUnknown') }}
+        {{ t('when.noWeather') }}
+      </p>
       <div class="table-wrap" tabindex="0" role="group" :aria-label="t('when.windows')">
         <table>
           <caption class="visually-hidden">
@@ -52,12 +60,16 @@ const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
             <template v-for="lane in year.lanes" :key="lane.method.id">
               <tr v-for="(w, i) in lane.windows" :key="w.first">
                 <td>
-                  <b v-if="i === 0">{{ lane.method.name }}</b><span v-if="i === 0 && lane.active" class="soft small">, {{ lane.active }}</span>
+                  <b v-if="i === 0">{{ lane.method.name }}</b><span v-if="i === 0 && lane.active" class="soft small"
+                    >, {{ lane.active }}</span
+                  >
                 </td>
                 <td>
                   <template v-if="i === 0"
                     ><VerdictMark :outcome="lane.now" :name="lane.nowName" />
-                    <span v-if="lane.opens" class="small">{{ t('when.opensIn', { day: lane.opens.text, n: lane.opens.weeks }, lane.opens.weeks) }}</span></template
+                    <span v-if="lane.opens" class="small">{{
+                      t('when.opensIn', { day: lane.opens.text, n: lane.opens.weeks }, lane.opens.weeks)
+                    }}</span></template
                   >
                 </td>
                 <td>{{ dayText(w.first) }} – {{ dayText(w.last) }}</td>

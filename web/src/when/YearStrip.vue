@@ -12,7 +12,10 @@ const WIDTH = 1040;
 const x = (day: string): number => LEFT + partOfYear(day) * (WIDTH - LEFT);
 const MONTHS = Array.from({ length: 12 }, (_, i) => i + 1);
 const monthStart = (m: number): number => x(`${props.year.year}-${String(m).padStart(2, '0')}-01`);
-const monthName = (m: number): string => new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' }).format(new Date(Date.UTC(2024, m - 1, 1))).slice(0, 3);
+const monthName = (m: number): string =>
+  new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' })
+    .format(new Date(Date.UTC(2024, m - 1, 1)))
+    .slice(0, 3);
 const runs = computed(() => {
   const join = (key: (w: Schemas['Year']['weeks'][number]) => string) =>
     props.year.weeks.reduce<{ key: string; first: string; last: string; name: string }[]>((all, w) => {
@@ -33,7 +36,9 @@ const care = computed(() => {
 const careTop = (i: number): number => 116 + i * 22;
 const laneTop = (i: number): number => 124 + care.value.length * 22 + i * 40;
 /** Weeks of one verdict joined, so that a year is a few bars. */
-const verdicts = (lane: Schemas['Year']['lanes'][number]): { key: string; best: string; first: string; last: string; name: string }[] =>
+const verdicts = (
+  lane: Schemas['Year']['lanes'][number],
+): { key: string; best: string; first: string; last: string; name: string }[] =>
   lane.weeks.reduce<{ key: string; best: string; first: string; last: string; name: string }[]>((all, w, i) => {
     const week = props.year.weeks[i];
     const last = all.at(-1);
@@ -48,7 +53,11 @@ const end = (day: string): number => x(day) + (WIDTH - LEFT) / 366;
 
 <template>
   <div class="table-wrap" tabindex="0" role="group" :aria-label="t('when.strip')">
-    <svg :viewBox="`0 0 ${WIDTH} ${height}`" role="img" :aria-label="t('when.stripLabel', { year: year.year, today: dayText(year.today) })">
+    <svg
+      :viewBox="`0 0 ${WIDTH} ${height}`"
+      role="img"
+      :aria-label="t('when.stripLabel', { year: year.year, today: dayText(year.today) })"
+    >
       <defs>
         <pattern id="care" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width="8" height="8" class="care-bg" />
@@ -67,27 +76,61 @@ const end = (day: string): number => x(day) + (WIDTH - LEFT) / 366;
       </g>
       <text x="0" y="74">{{ t('when.stream') }}</text>
       <g v-for="r in runs.flow" :key="`f${r.first}`">
-        <rect :x="x(r.first)" y="58" :width="Math.max(0, end(r.last) - x(r.first) - 1)" height="24" :class="`flow ${r.key}`" />
-        <text v-if="end(r.last) - x(r.first) > 62" class="small" :x="x(r.first) + 4" y="75">{{ r.key === 'up' ? '↑' : r.key === 'down' ? '↓' : '' }} {{ t(`when.flow.${r.key}`) }}</text>
+        <rect
+          :x="x(r.first)"
+          y="58"
+          :width="Math.max(0, end(r.last) - x(r.first) - 1)"
+          height="24"
+          :class="`flow ${r.key}`"
+        />
+        <text v-if="end(r.last) - x(r.first) > 62" class="small" :x="x(r.first) + 4" y="75">
+          {{ r.key === 'up' ? '↑' : r.key === 'down' ? '↓' : '' }} {{ t(`when.flow.${r.key}`) }}
+        </text>
       </g>
       <text x="0" y="105">{{ t('when.sap') }}</text>
-      <rect v-for="r in runs.sap.filter((s) => s.key)" :key="`p${r.first}`" :x="x(r.first)" y="92" :width="end(r.last) - x(r.first)" height="14" class="sap" />
+      <rect
+        v-for="r in runs.sap.filter((s) => s.key)"
+        :key="`p${r.first}`"
+        :x="x(r.first)"
+        y="92"
+        :width="end(r.last) - x(r.first)"
+        height="14"
+        class="sap"
+      />
       <g v-for="([name, spans], i) in care" :key="name">
         <text class="small" x="0" :y="careTop(i) + 12">{{ name }}</text>
         <g v-for="s in spans" :key="s.first">
-          <rect :x="x(s.first)" :y="careTop(i) + 2" :width="Math.max(3, end(s.last) - x(s.first))" height="12" :class="`care ${s.kind}`" />
+          <rect
+            :x="x(s.first)"
+            :y="careTop(i) + 2"
+            :width="Math.max(3, end(s.last) - x(s.first))"
+            height="12"
+            :class="`care ${s.kind}`"
+          />
           <title>{{ name }}: {{ s.text }}</title>
         </g>
       </g>
       <g v-for="(lane, i) in year.lanes" :key="lane.method.id">
         <text x="0" :y="laneTop(i) + 17" :class="{ chosen: lane.chosen }">{{ lane.method.name }}</text>
         <g v-for="v in verdicts(lane)" :key="`v${v.first}`">
-          <rect :x="x(v.first)" :y="laneTop(i) + 24" :width="Math.max(0, end(v.last) - x(v.first))" height="7" :class="`v ${v.key}`" />
+          <rect
+            :x="x(v.first)"
+            :y="laneTop(i) + 24"
+            :width="Math.max(0, end(v.last) - x(v.first))"
+            height="7"
+            :class="`v ${v.key}`"
+          />
           <title>{{ v.name }}</title>
         </g>
         <path class="base" :d="`M${LEFT} ${laneTop(i) + 12}H${WIDTH}`" />
         <g v-for="w in lane.windows" :key="w.first">
-          <rect :x="x(w.first)" :y="laneTop(i) + 2" :width="Math.max(3, end(w.last) - x(w.first))" height="20" :class="`win ${w.grade}`" />
+          <rect
+            :x="x(w.first)"
+            :y="laneTop(i) + 2"
+            :width="Math.max(3, end(w.last) - x(w.first))"
+            height="20"
+            :class="`win ${w.grade}`"
+          />
           <title>{{ w.text }}: {{ w.why }}</title>
         </g>
       </g>
@@ -97,10 +140,14 @@ const end = (day: string): number => x(day) + (WIDTH - LEFT) / 366;
   </div>
   <p class="legend small">
     <span class="soft">{{ t('when.carehint') }} {{ t('when.above') }}</span>
-    <span class="pair"><span class="key best"></span>{{ t('when.grades.best') }}</span> <span class="pair"><span class="key workable"></span>{{ t('when.grades.workable') }}</span>
-    <span class="pair"><span class="key with-care"></span>{{ t('when.grades.with-care') }}</span> <span class="soft">{{ t('when.below') }}</span>
-    <span class="pair"><span class="key v fits"></span>{{ t('outcome.fits') }}</span> <span class="pair"><span class="key v withCare"></span>{{ t('outcome.withCare') }}</span>
-    <span class="pair"><span class="key v notNow"></span>{{ t('outcome.notNow') }}</span> <span class="pair"><span class="key v cannotTell"></span>{{ t('outcome.cannotTell') }}</span>
+    <span class="pair"><span class="key best"></span>{{ t('when.grades.best') }}</span>
+    <span class="pair"><span class="key workable"></span>{{ t('when.grades.workable') }}</span>
+    <span class="pair"><span class="key with-care"></span>{{ t('when.grades.with-care') }}</span>
+    <span class="soft">{{ t('when.below') }}</span>
+    <span class="pair"><span class="key v fits"></span>{{ t('outcome.fits') }}</span>
+    <span class="pair"><span class="key v withCare"></span>{{ t('outcome.withCare') }}</span>
+    <span class="pair"><span class="key v notNow"></span>{{ t('outcome.notNow') }}</span>
+    <span class="pair"><span class="key v cannotTell"></span>{{ t('outcome.cannotTell') }}</span>
     <span class="key v doesNotSuit"></span>{{ t('outcome.doesNotSuit') }}
   </p>
 </template>

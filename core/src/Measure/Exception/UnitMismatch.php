@@ -19,9 +19,16 @@ final class UnitMismatch extends \InvalidArgumentException implements ThicketRef
 
     public static function wanted(Dimension $wanted, Unit $given): self
     {
-        $words = static fn (Dimension $d): string => str_replace('-', ' ', $d->value);
-        $weighed = $given->dimension() === Dimension::MassShare ? ' Percent by weight needs the weight of a litre.' : '';
+        $words = static fn(Dimension $d): string => str_replace('-', ' ', $d->value);
+        $weighed =
+            $given->dimension() === Dimension::MassShare ? ' Percent by weight needs the weight of a litre.' : '';
 
-        return new self("Give {$words($wanted)} here, such as " . Reading::example($wanted) . "; {$given->label()} measures {$words($given->dimension())}.{$weighed}", $wanted, $given);
+        return new self(
+            "Give {$words($wanted)} here, such as " .
+                Reading::example($wanted) .
+                "; {$given->label()} measures {$words($given->dimension())}.{$weighed}",
+            $wanted,
+            $given,
+        );
     }
 }

@@ -26,7 +26,10 @@ final class UnreadableQuantity extends \InvalidArgumentException implements Thic
 
     public static function decimalComma(string $typed): self
     {
-        return new self('Write decimals with a point (1.5), thousands without a comma (1500); got "' . self::clip($typed) . '".', $typed);
+        return new self(
+            'Write decimals with a point (1.5), thousands without a comma (1500); got "' . self::clip($typed) . '".',
+            $typed,
+        );
     }
 
     /** One comma and three digits: thousands in one country, decimals in another. */
@@ -38,13 +41,21 @@ final class UnreadableQuantity extends \InvalidArgumentException implements Thic
     /** A range, where one figure is asked. */
     public static function twoFigures(string $typed, string $first, string $second): self
     {
-        return new self("Write one figure, {$first} or {$second}: \"" . self::clip($typed) . '" is two. A label\'s least and most have fields of their own.', $typed);
+        return new self(
+            "Write one figure, {$first} or {$second}: \"" .
+                self::clip($typed) .
+                '" is two. A label\'s least and most have fields of their own.',
+            $typed,
+        );
     }
 
     /** A symbol that means one thing in capitals and another without. */
     public static function whichCase(string $typed, string $symbol, string $means): self
     {
-        return new self("\"{$symbol}\" could be two measures: write {$means}; got \"" . self::clip($typed) . '".', $typed);
+        return new self(
+            "\"{$symbol}\" could be two measures: write {$means}; got \"" . self::clip($typed) . '".',
+            $typed,
+        );
     }
 
     public static function noUnit(string $typed, string $example): self
@@ -54,12 +65,20 @@ final class UnreadableQuantity extends \InvalidArgumentException implements Thic
 
     public static function unknownUnit(string $typed, string $unit): self
     {
-        return new self('The unit "' . self::clip($unit) . '" is not known here; units read like in, cm, fl oz, mL, US gal, qt/ac, %.', $typed);
+        return new self(
+            'The unit "' .
+                self::clip($unit) .
+                '" is not known here; units read like in, cm, fl oz, mL, US gal, qt/ac, %.',
+            $typed,
+        );
     }
 
     public static function ambiguousOunce(string $typed): self
     {
-        return new self('An ounce can be dry or fluid: write "oz dry" or "fl oz"; got "' . self::clip($typed) . '".', $typed);
+        return new self(
+            'An ounce can be dry or fluid: write "oz dry" or "fl oz"; got "' . self::clip($typed) . '".',
+            $typed,
+        );
     }
 
     public static function negative(string $typed): self

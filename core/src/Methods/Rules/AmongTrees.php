@@ -16,8 +16,9 @@ use Thicket\Mix\AllowedPlant;
 use Thicket\Mix\LabelCard;
 
 /**
- * Trees, shrubs and plantings that stand in the strip, ring or bed a soil-applied product is laid on are judged by the card (rulings J47): named
- * and old enough fits, a list that does not name them is not allowed, no list is cannot tell. Age is time in the ground here.
+ * Trees, shrubs and plantings that stand in the strip, ring or bed a soil-applied product is laid on are judged by the
+ * card (rulings J47): named and old enough fits, a list that does not name them is not allowed, no list is cannot tell.
+ * Age is time in the ground here.
  */
 final readonly class AmongTrees implements TurnsWithTheYear
 {
@@ -34,7 +35,10 @@ final readonly class AmongTrees implements TurnsWithTheYear
         $findings = [];
         foreach ($this->standing($situation) as [$kind, $species, $name]) {
             foreach ($candidate->cards() === [] ? [null] : $candidate->cards() as $card) {
-                $findings[] = $card === null ? Finding::unknown('card-plants', self::SOURCE, true, ['keeper' => $name]) : $this->judge($situation, $card, $kind, $species, $name);
+                $findings[] =
+                    $card === null
+                        ? Finding::unknown('card-plants', self::SOURCE, true, ['keeper' => $name])
+                        : $this->judge($situation, $card, $kind, $species, $name);
             }
         }
 
@@ -79,11 +83,11 @@ final readonly class AmongTrees implements TurnsWithTheYear
         if ($plants === []) {
             return Finding::unknown('card-plants', self::SOURCE, true, $values);
         }
-        $lines = array_filter($plants, static fn (AllowedPlant $line): bool => $line->names($kind, $species));
+        $lines = array_filter($plants, static fn(AllowedPlant $line): bool => $line->names($kind, $species));
         if ($lines === []) {
             return Finding::notAllowed('among.not-named', 'label-card', $values, 'change.other-card');
         }
-        $years = min(array_map(static fn (AllowedPlant $line): int => $line->years, $lines));
+        $years = min(array_map(static fn(AllowedPlant $line): int => $line->years, $lines));
         if ($years === 0) {
             return Finding::fits('among.named', 'label-card', $values);
         }
@@ -94,7 +98,11 @@ final readonly class AmongTrees implements TurnsWithTheYear
 
             return match (true) {
                 !$thick => Finding::unknown('planted-on', self::SOURCE, true, $values),
-                $years <= self::TRUNK_YEARS => Finding::withCare('among.by-trunk', self::SOURCE, $values + ['trunk' => $trunk, 'years' => $years]),
+                $years <= self::TRUNK_YEARS => Finding::withCare(
+                    'among.by-trunk',
+                    self::SOURCE,
+                    $values + ['trunk' => $trunk, 'years' => $years],
+                ),
                 default => Finding::unknown('planted-on', self::SOURCE, true, $values),
             };
         }

@@ -19,12 +19,17 @@ final readonly class AmongYoungTrees implements TurnsWithTheYear
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $planted = $situation->dayOf(FactName::PlantedOn);
-        if (!$candidate->how('mow') || $planted === null || !in_array($situation->word(FactName::Setting), self::SETTINGS, true)) {
+        if (
+            !$candidate->how('mow') ||
+            $planted === null ||
+            !in_array($situation->word(FactName::Setting), self::SETTINGS, true)
+        ) {
             return [];
         }
 
         return $planted <= $situation->day && $situation->day < $this->grown($planted)
-            ? [Finding::withCare('mow.does-not-establish', 'handbook-6', ['planted' => $planted], 'change.release-too')] : [];
+            ? [Finding::withCare('mow.does-not-establish', 'handbook-6', ['planted' => $planted], 'change.release-too')]
+            : [];
     }
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array

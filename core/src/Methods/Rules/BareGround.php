@@ -26,11 +26,16 @@ final readonly class BareGround implements RestsOnSchool
         $findings = [];
         foreach ($situation->keepers as $keeper) {
             // among them: planted on the very ground
-            if (in_array($keeper->kind, ['forbs', 'planting', 'shrub'], true) && $keeper->distance !== null && $keeper->distance->isZero()) {
+            if (
+                in_array($keeper->kind, ['forbs', 'planting', 'shrub'], true) &&
+                $keeper->distance !== null &&
+                $keeper->distance->isZero()
+            ) {
                 $values = ['keeper' => $keeper->name];
-                $findings[] = $candidate->schools->choice('preventer-ground') === 'among-plants'
-                    ? Finding::withCare('sprout.among-plants', 'handbook-8', $values)
-                    : Finding::doesNotSuit('sprout.not-bare', 'handbook-8', $values, 'change.leave-that-part');
+                $findings[] =
+                    $candidate->schools->choice('preventer-ground') === 'among-plants'
+                        ? Finding::withCare('sprout.among-plants', 'handbook-8', $values)
+                        : Finding::doesNotSuit('sprout.not-bare', 'handbook-8', $values, 'change.leave-that-part');
             }
         }
 

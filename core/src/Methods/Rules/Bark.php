@@ -15,8 +15,9 @@ use Thicket\Methods\StemGroup;
 use Thicket\Plants\Species;
 
 /**
- * Basal bark goes through thin bark only (handbook 2). Thickness follows the size of the stem where the species file says so; bark seen on the stem
- * beats it (rulings J58). Whether it lets oil through and whether it turns a blade are two facts; a vine is peeled off its host first.
+ * Basal bark goes through thin bark only (handbook 2). Thickness follows the size of the stem where the species file
+ * says so; bark seen on the stem beats it (rulings J58). Whether it lets oil through and whether it turns a blade are
+ * two facts; a vine is peeled off its host first.
  */
 final readonly class Bark implements Rule
 {
@@ -29,17 +30,28 @@ final readonly class Bark implements Rule
             return [];
         }
         if ($candidate->how('notch') && $target->data->bool('bladeBounces')) {
-            return [Finding::withCare('bark.blade-bounces', self::SOURCE, [], 'change.drill-instead', Certainty::Typical)];
+            return [
+                Finding::withCare('bark.blade-bounces', self::SOURCE, [], 'change.drill-instead', Certainty::Typical),
+            ];
         }
         if (!$candidate->goesOn('bark')) {
             return [];
         }
         $findings = [$this->thickness($situation, $candidate, $target)];
-        if (($situation->barkTexture() ?? $target->barkTexture()) === 'rough' && !$findings[0]->outcome->isWorseThan(\Thicket\Methods\Outcome::WithCare)) {
+        if (
+            ($situation->barkTexture() ?? $target->barkTexture()) === 'rough' &&
+            !$findings[0]->outcome->isWorseThan(\Thicket\Methods\Outcome::WithCare)
+        ) {
             $findings[] = Finding::withCare('bark.rough-harder', self::SOURCE, [], null, Certainty::Typical);
         }
         if ($target->habit() === 'woody-vine') {
-            $findings[] = Finding::withCare('bark.peel-vine', self::SOURCE, [], 'change.cut-stump-if-grown-in', Certainty::Typical);
+            $findings[] = Finding::withCare(
+                'bark.peel-vine',
+                self::SOURCE,
+                [],
+                'change.cut-stump-if-grown-in',
+                Certainty::Typical,
+            );
         }
 
         return $findings;
@@ -57,20 +69,38 @@ final readonly class Bark implements Rule
         }
         $thickFrom = $target->barkThickensAt();
         if ($thickFrom === null) {
-            return $target->barkThickness() === null ? Finding::unknown('bark-thickness', self::SOURCE, true) : $this->of($target->barkThickness(), Certainty::Typical);
+            return $target->barkThickness() === null
+                ? Finding::unknown('bark-thickness', self::SOURCE, true)
+                : $this->of($target->barkThickness(), Certainty::Typical);
         }
         $stems = ServedStems::of($situation, $candidate)->served;
         if ($stems === []) {
-            return $situation->stems === [] ? Finding::unknown('stem-diameter', self::SOURCE, true) : $this->of('thin', Certainty::Typical);
+            return $situation->stems === []
+                ? Finding::unknown('stem-diameter', self::SOURCE, true)
+                : $this->of('thin', Certainty::Typical);
         }
-        $thick = array_sum(array_map(static fn (StemGroup $g): int => $g->forSums()->isLessThan($thickFrom) ? 0 : $g->count, $stems));
-        $all = array_sum(array_map(static fn (StemGroup $g): int => $g->count, $stems));
+        $thick = array_sum(
+            array_map(static fn(StemGroup $g): int => $g->forSums()->isLessThan($thickFrom) ? 0 : $g->count, $stems),
+        );
+        $all = array_sum(array_map(static fn(StemGroup $g): int => $g->count, $stems));
         $values = ['from' => $thickFrom, 'thick' => $thick, 'all' => $all];
 
         return match (true) {
             $thick === 0 => Finding::fits('bark.still-thin', self::SOURCE, $values, Certainty::Typical),
-            $thick === $all => Finding::doesNotSuit('bark.thick-at-this-size', self::SOURCE, $values, 'change.hack-or-stump', Certainty::Typical),
-            default => Finding::withCare('bark.some-thick', self::SOURCE, $values, 'change.look-at-bark', Certainty::Typical),
+            $thick === $all => Finding::doesNotSuit(
+                'bark.thick-at-this-size',
+                self::SOURCE,
+                $values,
+                'change.hack-or-stump',
+                Certainty::Typical,
+            ),
+            default => Finding::withCare(
+                'bark.some-thick',
+                self::SOURCE,
+                $values,
+                'change.look-at-bark',
+                Certainty::Typical,
+            ),
         };
     }
 
@@ -78,6 +108,12 @@ final readonly class Bark implements Rule
     {
         return $thickness === 'thin'
             ? Finding::fits('bark.is-thin', 'handbook-2-basal-bark', [], $rest)
-            : Finding::doesNotSuit('bark.too-thick', 'handbook-2-basal-bark', ['bark' => $thickness], 'change.hack-or-stump', $rest);
+            : Finding::doesNotSuit(
+                'bark.too-thick',
+                'handbook-2-basal-bark',
+                ['bark' => $thickness],
+                'change.hack-or-stump',
+                $rest,
+            );
     }
 }

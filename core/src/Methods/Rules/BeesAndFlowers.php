@@ -14,8 +14,9 @@ use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
 
 /**
- * Sprays over open flowers that insects visit, the target's or those on the ground, seen or estimated (rulings J39, J53): hives within 800 m
- * shut it till the flowers are over or clipped off; hives unknown, cannot tell; none, with care while no bees fly.
+ * Sprays over open flowers that insects visit, the target's or those on the ground, seen or estimated (rulings J39,
+ * J53): hives within 800 m shut it till the flowers are over or clipped off; hives unknown, cannot tell; none, with
+ * care while no bees fly.
  */
 final readonly class BeesAndFlowers implements TurnsWithTheYear
 {
@@ -29,23 +30,47 @@ final readonly class BeesAndFlowers implements TurnsWithTheYear
             return [];
         }
         if ($situation->isYes(FactName::BeesFlying) === true) {
-            return [Finding::notNow('bees.in-flower', 'rulings-J39', [], null, 'change.bloom-over', Certainty::Observed)];
+            return [
+                Finding::notNow('bees.in-flower', 'rulings-J39', [], null, 'change.bloom-over', Certainty::Observed),
+            ];
         }
         $rests = $this->flowers($situation);
         if ($rests === null) {
             return [];
         }
         foreach ($situation->keepers as $keeper) {
-            if ($keeper->kind === 'hive' && ($keeper->distance === null || !$keeper->distance->isGreaterThan(Quantity::of(self::HIVE_METRES, Unit::Metre)))) {
-                return [Finding::notNow('bees.hives-near', self::SOURCE, ['keeper' => $keeper->name], $this->over($situation), 'change.bloom-over', $rests)];
+            if (
+                $keeper->kind === 'hive' &&
+                ($keeper->distance === null ||
+                    !$keeper->distance->isGreaterThan(Quantity::of(self::HIVE_METRES, Unit::Metre)))
+            ) {
+                return [
+                    Finding::notNow(
+                        'bees.hives-near',
+                        self::SOURCE,
+                        ['keeper' => $keeper->name],
+                        $this->over($situation),
+                        'change.bloom-over',
+                        $rests,
+                    ),
+                ];
             }
         }
 
-        return [match ($situation->isYes(FactName::HivesNear)) {
-            true => Finding::notNow('bees.hives-told', self::SOURCE, [], $this->over($situation), 'change.bloom-over', $rests),
-            false => Finding::withCare('bees.not-while-they-fly', self::SOURCE, [], null, $rests),
-            null => Finding::unknown('hives-near', self::SOURCE, true),
-        }];
+        return [
+            match ($situation->isYes(FactName::HivesNear)) {
+                true => Finding::notNow(
+                    'bees.hives-told',
+                    self::SOURCE,
+                    [],
+                    $this->over($situation),
+                    'change.bloom-over',
+                    $rests,
+                ),
+                false => Finding::withCare('bees.not-while-they-fly', self::SOURCE, [], null, $rests),
+                null => Finding::unknown('hives-near', self::SOURCE, true),
+            },
+        ];
     }
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array

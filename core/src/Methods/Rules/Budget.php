@@ -15,7 +15,10 @@ use Thicket\Methods\Labour;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
-/** More hours than there are (handbook "Choosing", 7): said with both figures; it never shuts a row, since hours are our guess. */
+/**
+ * More hours than there are (handbook "Choosing", 7): said with both figures; it never shuts a row, since hours are our
+ * guess.
+ */
 final readonly class Budget implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
@@ -29,10 +32,21 @@ final readonly class Budget implements Rule
             return [];
         }
         // told no finer than it is known
-        $values = ['need' => Quantity::of($need->in(Unit::Hour)->toScale(1, RoundingMode::HALF_UP), Unit::Hour), 'hours' => $hours];
+        $values = [
+            'need' => Quantity::of($need->in(Unit::Hour)->toScale(1, RoundingMode::HALF_UP), Unit::Hour),
+            'hours' => $hours,
+        ];
 
-        return [$need->isGreaterThan($hours)
-            ? Finding::withCare('hours.more-than-at-hand', 'handbook-9', $values, 'change.split-work', Certainty::Estimated)
-            : Finding::fits('hours.enough', 'handbook-9', $values, Certainty::Estimated)];
+        return [
+            $need->isGreaterThan($hours)
+                ? Finding::withCare(
+                    'hours.more-than-at-hand',
+                    'handbook-9',
+                    $values,
+                    'change.split-work',
+                    Certainty::Estimated,
+                )
+                : Finding::fits('hours.enough', 'handbook-9', $values, Certainty::Estimated),
+        ];
     }
 }

@@ -13,8 +13,8 @@ use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Mix\TankTerms;
 
 /**
- * Days that a card asks for since one of its actives was last put on this ground (rulings J7): closed until then, whatever
- * way it was put there.
+ * Days that a card asks for since one of its actives was last put on this ground (rulings J7): closed until then,
+ * whatever way it was put there.
  */
 final readonly class CardInterval implements TurnsWithTheYear
 {
@@ -28,7 +28,16 @@ final readonly class CardInterval implements TurnsWithTheYear
         }
         $values = ['last' => max($last), 'opens' => $opens];
 
-        return [Finding::notNow('interval.since-last', 'label-card', $values, $opens, 'change.wait-interval', Certainty::Observed)];
+        return [
+            Finding::notNow(
+                'interval.since-last',
+                'label-card',
+                $values,
+                $opens,
+                'change.wait-interval',
+                Certainty::Observed,
+            ),
+        ];
     }
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array
@@ -46,7 +55,11 @@ final readonly class CardInterval implements TurnsWithTheYear
             return null;
         }
 
-        return (new TankTerms([$candidate->card]))->wait($last, $situation->word(FactName::Setting), $situation->day)['opens'];
+        return (new TankTerms([$candidate->card]))->wait(
+            $last,
+            $situation->word(FactName::Setting),
+            $situation->day,
+        )['opens'];
     }
 
     /** @return array<string, \DateTimeImmutable> day of the last application by then, by active of the card */
@@ -54,7 +67,11 @@ final readonly class CardInterval implements TurnsWithTheYear
     {
         $last = [];
         foreach ($situation->history as $past) {
-            if ($past->active !== null && $past->on <= $situation->day && $candidate->card?->holds($past->active) === true) {
+            if (
+                $past->active !== null &&
+                $past->on <= $situation->day &&
+                $candidate->card?->holds($past->active) === true
+            ) {
                 $last[$past->active] = max($past->on, $last[$past->active] ?? $past->on);
             }
         }

@@ -30,11 +30,24 @@ final readonly class DayWeather implements Rule
             $what = $limit->fact === FactName::WindSpeed ? 'wind' : ($limit->least ? 'cold' : 'heat');
             $findings[] = $limit->allows($reading)
                 ? Finding::fits("weather.{$what}-fits", $limit->source, $values, Certainty::Measured)
-                : Finding::notNow("weather.{$what}", $limit->source, $values, null, "change.{$what}", Certainty::Measured);
+                : Finding::notNow(
+                    "weather.{$what}",
+                    $limit->source,
+                    $values,
+                    null,
+                    "change.{$what}",
+                    Certainty::Measured,
+                );
         }
         $wind = $situation->quantity(FactName::WindSpeed);
         if ($candidate->isLeafSpray() && $wind !== null && $wind->isLessThan(StartLimits::calm())) {
-            $findings[] = Finding::withCare('weather.calm', 'rulings-J3', ['reading' => $wind, 'limit' => StartLimits::calm()], 'change.light-wind', Certainty::Measured);
+            $findings[] = Finding::withCare(
+                'weather.calm',
+                'rulings-J3',
+                ['reading' => $wind, 'limit' => StartLimits::calm()],
+                'change.light-wind',
+                Certainty::Measured,
+            );
         }
 
         return $findings;

@@ -10,14 +10,24 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
-/** A tally is taken where the method needs it (handbook 6): at the base for basal and stump work, at breast height for injection. */
+/**
+ * A tally is taken where the method needs it (handbook 6): at the base for basal and stump work, at breast height for
+ * injection.
+ */
 final readonly class DiameterPlace implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $wanted = $candidate->method->data->stringOr('diameterAt', '');
         $measured = $situation->word(FactName::DiameterAt);
-        if ($wanted === '' || $measured === null || $measured === $wanted || $situation->stems === [] || $situation->target === null || !$candidate->method->isFor($situation->target)) {
+        if (
+            $wanted === '' ||
+            $measured === null ||
+            $measured === $wanted ||
+            $situation->stems === [] ||
+            $situation->target === null ||
+            !$candidate->method->isFor($situation->target)
+        ) {
             return [];
         }
 

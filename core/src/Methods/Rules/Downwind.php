@@ -14,8 +14,9 @@ use Thicket\Methods\Situation;
 use Thicket\Mix\Active;
 
 /**
- * What lies where a leaf spray would drift (rulings J9, J39, J53): an organic field, or beside a group 4 product a sensitive broadleaf crop,
- * within 400 m downwind shuts the row; with the wind not told the row names it and asks; what is kept downwind nearer than 30 m is named.
+ * What lies where a leaf spray would drift (rulings J9, J39, J53): an organic field, or beside a group 4 product a
+ * sensitive broadleaf crop, within 400 m downwind shuts the row; with the wind not told the row names it and asks; what
+ * is kept downwind nearer than 30 m is named.
  */
 final readonly class Downwind implements Rule
 {
@@ -29,11 +30,11 @@ final readonly class Downwind implements Rule
             return [];
         }
         $wind = $situation->windFrom();
-        $hormone = $candidate->anyActive(static fn (Active $a): bool => $a->group() === '4');
+        $hormone = $candidate->anyActive(static fn(Active $a): bool => $a->group() === '4');
         $findings = [];
         foreach ($situation->keepers as $keeper) {
             $finding = $keeper->distance === null ? null : $this->ofKeeper($keeper, $keeper->distance, $wind, $hormone);
-            $finding === null || $findings[] = $finding;
+            $finding === null || ($findings[] = $finding);
         }
 
         return $findings;
@@ -41,10 +42,12 @@ final readonly class Downwind implements Rule
 
     private function ofKeeper(Keeper $keeper, Quantity $distance, ?float $wind, bool $hormone): ?Finding
     {
-        $within = static fn (int $metres): bool => !$distance->isGreaterThan(Quantity::of($metres, Unit::Metre));
+        $within = static fn(int $metres): bool => !$distance->isGreaterThan(Quantity::of($metres, Unit::Metre));
         $values = ['keeper' => $keeper->name, 'distance' => $distance];
         if ($keeper->kind === 'hive') {
-            return $within(self::HIVE_METRES) ? Finding::withCare('drift.hive-near', 'rulings-J39', $values, 'change.tell-owner') : null;
+            return $within(self::HIVE_METRES)
+                ? Finding::withCare('drift.hive-near', 'rulings-J39', $values, 'change.tell-owner')
+                : null;
         }
         $downwind = $wind === null ? null : $keeper->isDownwind($wind);
         $sensitive = $keeper->kind === 'organic' || ($keeper->kind === 'crop' && $hormone);
@@ -57,6 +60,8 @@ final readonly class Downwind implements Rule
             };
         }
 
-        return $downwind === true && $within(self::NEAR_METRES) ? Finding::withCare('drift.keeper-downwind', 'handbook-5', $values, 'change.wind-away') : null;
+        return $downwind === true && $within(self::NEAR_METRES)
+            ? Finding::withCare('drift.keeper-downwind', 'handbook-5', $values, 'change.wind-away')
+            : null;
     }
 }

@@ -28,25 +28,59 @@ final readonly class Droplets implements RestsOnSchool
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->isLeafSpray() || $situation->target === null || !$candidate->method->isFor($situation->target)) {
+        if (
+            !$candidate->isLeafSpray() ||
+            $situation->target === null ||
+            !$candidate->method->isFor($situation->target)
+        ) {
             return [];
         }
         if ($candidate->schools->choice('foliar-droplet') === 'coarse') {
-            return [Finding::fits($candidate->method->isInRows() ? 'droplet.coarse-not-sideways' : 'droplet.coarse', 'rulings-J2')];
+            return [
+                Finding::fits(
+                    $candidate->method->isInRows() ? 'droplet.coarse-not-sideways' : 'droplet.coarse',
+                    'rulings-J2',
+                ),
+            ];
         }
-        if ($candidate->anyActive(static fn (Active $a): bool => $a->isVolatile() || $a->group() === '4')) {
+        if ($candidate->anyActive(static fn(Active $a): bool => $a->isVolatile() || $a->group() === '4')) {
             foreach ($situation->keepers as $keeper) {
                 if ($keeper->kind === 'crop') {
-                    return [Finding::doesNotSuit('droplet.fine-near-crop', 'rulings-J2', ['keeper' => $keeper->name], 'change.coarse-drops')];
+                    return [
+                        Finding::doesNotSuit(
+                            'droplet.fine-near-crop',
+                            'rulings-J2',
+                            ['keeper' => $keeper->name],
+                            'change.coarse-drops',
+                        ),
+                    ];
                 }
             }
         }
-        [$least, $most] = array_map(static fn (string $speed): Quantity => Quantity::of($speed, Unit::MetrePerSecond), self::LIGHT_WIND_METRES_PER_SECOND);
+        [$least, $most] = array_map(
+            static fn(string $speed): Quantity => Quantity::of($speed, Unit::MetrePerSecond),
+            self::LIGHT_WIND_METRES_PER_SECOND,
+        );
         $wind = $situation->quantity(FactName::WindSpeed);
         if ($wind !== null && ($wind->isLessThan($least) || $wind->isGreaterThan($most))) {
-            return [Finding::notNow('droplet.fine-wind', 'rulings-J2', ['reading' => $wind, 'least' => $least, 'most' => $most], null, 'change.coarse-drops')];
+            return [
+                Finding::notNow(
+                    'droplet.fine-wind',
+                    'rulings-J2',
+                    ['reading' => $wind, 'least' => $least, 'most' => $most],
+                    null,
+                    'change.coarse-drops',
+                ),
+            ];
         }
 
-        return [Finding::withCare('droplet.fine', 'rulings-J2', ['least' => $least, 'most' => $most], 'change.coarse-drops')];
+        return [
+            Finding::withCare(
+                'droplet.fine',
+                'rulings-J2',
+                ['least' => $least, 'most' => $most],
+                'change.coarse-drops',
+            ),
+        ];
     }
 }

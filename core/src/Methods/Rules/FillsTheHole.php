@@ -16,8 +16,9 @@ use Thicket\Timing\LocalSpans;
 use Thicket\Timing\MonthDay;
 
 /**
- * A cover crop or reseeding follows a removal; it must not stand where bare ground is wanted, nor in the reach of what was sprayed (handbook 2).
- * Each kind has its month and its seed; one kept into summer stands against bare strips, and a good stand may need water.
+ * A cover crop or reseeding follows a removal; it must not stand where bare ground is wanted, nor in the reach of what
+ * was sprayed (handbook 2). Each kind has its month and its seed; one kept into summer stands against bare strips, and
+ * a good stand may need water.
  */
 final readonly class FillsTheHole implements TurnsWithTheYear
 {
@@ -38,17 +39,26 @@ final readonly class FillsTheHole implements TurnsWithTheYear
             $findings[] = Finding::unknown(FactName::CoverKind->value, self::SOURCE, false);
         } else {
             $findings[] = $this->month($situation, $cover);
-            in_array('roll', $cover->kind->strings('ends'), true) && $findings[] = Finding::fits('cover.roll-it', self::SOURCE);
+            in_array('roll', $cover->kind->strings('ends'), true) &&
+                ($findings[] = Finding::fits('cover.roll-it', self::SOURCE));
         }
         if ($orchard) {
             $until = $kind?->stringOr('standsUntil', '') ?? '';
-            $findings[] = $until > self::STRIPS_BARE_FROM
-                ? Finding::withCare('cover.stands-into-strips', self::SOURCE, ['until' => $situation->shift->local(MonthDay::parse($until), Day::year($situation->day))], null)
-                : Finding::withCare('cover.out-of-strip', self::SOURCE, [], null);
+            $findings[] =
+                $until > self::STRIPS_BARE_FROM
+                    ? Finding::withCare(
+                        'cover.stands-into-strips',
+                        self::SOURCE,
+                        ['until' => $situation->shift->local(MonthDay::parse($until), Day::year($situation->day))],
+                        null,
+                    )
+                    : Finding::withCare('cover.out-of-strip', self::SOURCE, [], null);
             $watered = $situation->isYes(FactName::Irrigated);
-            $watered === true || $findings[] = $watered === null
-                ? Finding::unknown(FactName::Irrigated->value, self::SOURCE, false)
-                : Finding::withCare('cover.may-fail-dry', self::SOURCE);
+            $watered === true ||
+                ($findings[] =
+                    $watered === null
+                        ? Finding::unknown(FactName::Irrigated->value, self::SOURCE, false)
+                        : Finding::withCare('cover.may-fail-dry', self::SOURCE));
         }
 
         return $findings;
@@ -70,20 +80,35 @@ final readonly class FillsTheHole implements TurnsWithTheYear
     private function month(Situation $situation, CoverSeed $cover): Finding
     {
         $kind = $cover->kind;
-        $values = ['cover' => $kind->string('id'), 'rate' => $cover->rate] + ($cover->amount === null ? [] : ['seed' => $cover->amount]);
+        $values =
+            ['cover' => $kind->string('id'), 'rate' => $cover->rate] +
+            ($cover->amount === null ? [] : ['seed' => $cover->amount]);
         $code = $cover->amount === null ? 'cover.its-month' : 'cover.its-month-seed';
         $next = null;
         foreach ([Day::year($situation->day), Day::year($situation->day) + 1] as $year) {
             foreach ($kind->nodes('sow') as $span) {
                 foreach (LocalSpans::within($situation->shift, $span, $year) as $local) {
                     if ($situation->day >= $local['first'] && $situation->day <= $local['last']) {
-                        return Finding::fits($code, self::SOURCE, $values + ['until' => $local['last']], Certainty::Typical);
+                        return Finding::fits(
+                            $code,
+                            self::SOURCE,
+                            $values + ['until' => $local['last']],
+                            Certainty::Typical,
+                        );
                     }
-                    $local['first'] > $situation->day && ($next === null || $local['first'] < $next) && $next = $local['first'];
+                    $local['first'] > $situation->day &&
+                        ($next === null || $local['first'] < $next) &&
+                        ($next = $local['first']);
                 }
             }
         }
 
-        return Finding::notNow('cover.not-its-month', self::SOURCE, $values + ($next === null ? [] : ['opens' => $next]), $next, 'change.other-cover');
+        return Finding::notNow(
+            'cover.not-its-month',
+            self::SOURCE,
+            $values + ($next === null ? [] : ['opens' => $next]),
+            $next,
+            'change.other-cover',
+        );
     }
 }

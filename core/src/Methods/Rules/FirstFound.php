@@ -11,8 +11,8 @@ use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
 /**
- * The first plants of their kind on a ground: little seed can lie in the soil, so taking them out before seed ends it; found with seed, the
- * ground is watched as long as seed lives (handbook 7).
+ * The first plants of their kind on a ground: little seed can lie in the soil, so taking them out before seed ends it;
+ * found with seed, the ground is watched as long as seed lives (handbook 7).
  */
 final readonly class FirstFound implements Rule
 {
@@ -22,16 +22,24 @@ final readonly class FirstFound implements Rule
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $target = $situation->target;
-        if ($target === null || $situation->isYes(FactName::FirstFound) !== true || !$candidate->how('pull', 'dig', 'lever', 'look') || !$candidate->method->isFor($target)) {
+        if (
+            $target === null ||
+            $situation->isYes(FactName::FirstFound) !== true ||
+            !$candidate->how('pull', 'dig', 'lever', 'look') ||
+            !$candidate->method->isFor($target)
+        ) {
             return [];
         }
-        $seeded = $situation->isYes(FactName::Fruiting) === true || in_array($situation->stageSeen(), self::SEEDING, true);
+        $seeded =
+            $situation->isYes(FactName::Fruiting) === true || in_array($situation->stageSeen(), self::SEEDING, true);
         $years = $target->seedBankYears()['max'] ?? null;
 
-        return [match (true) {
-            !$seeded => Finding::fits('first.before-seed', self::SOURCE),
-            $years === null => Finding::withCare('first.has-seeded', self::SOURCE),
-            default => Finding::withCare('first.has-seeded-years', self::SOURCE, ['years' => $years]),
-        }];
+        return [
+            match (true) {
+                !$seeded => Finding::fits('first.before-seed', self::SOURCE),
+                $years === null => Finding::withCare('first.has-seeded', self::SOURCE),
+                default => Finding::withCare('first.has-seeded-years', self::SOURCE, ['years' => $years]),
+            },
+        ];
     }
 }

@@ -32,10 +32,24 @@ final readonly class FoliarHeight implements Rule
         }
         $values = ['height' => $height, 'limit' => $most, 'care' => $care];
 
-        return [match (true) {
-            $height->isGreaterThan($most) => Finding::doesNotSuit('height.too-tall', $candidate->method->source(), $values, 'change.cut-stump-first', $fact?->certainty),
-            !$height->isLessThan($care) => Finding::withCare('height.near-limit', $candidate->method->source(), $values, null, $fact?->certainty),
-            default => Finding::fits('height.fits', $candidate->method->source(), $values, $fact?->certainty),
-        }];
+        return [
+            match (true) {
+                $height->isGreaterThan($most) => Finding::doesNotSuit(
+                    'height.too-tall',
+                    $candidate->method->source(),
+                    $values,
+                    'change.cut-stump-first',
+                    $fact?->certainty,
+                ),
+                !$height->isLessThan($care) => Finding::withCare(
+                    'height.near-limit',
+                    $candidate->method->source(),
+                    $values,
+                    null,
+                    $fact?->certainty,
+                ),
+                default => Finding::fits('height.fits', $candidate->method->source(), $values, $fact?->certainty),
+            },
+        ];
     }
 }

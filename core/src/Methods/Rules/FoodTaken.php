@@ -13,8 +13,8 @@ use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
 
 /**
- * What people take from the ground to eat (rulings J8, J53), for every way with product while the edible part is there: picked, or unknown near a
- * public way, not now; unknown elsewhere, cannot tell; answered no, fits.
+ * What people take from the ground to eat (rulings J8, J53), for every way with product while the edible part is there:
+ * picked, or unknown near a public way, not now; unknown elsewhere, cannot tell; answered no, fits.
  */
 final readonly class FoodTaken implements TurnsWithTheYear
 {
@@ -38,15 +38,32 @@ final readonly class FoodTaken implements TurnsWithTheYear
         if ($taken === false) {
             return [Finding::fits('food.nobody-picks', self::SOURCE, [], Certainty::Observed)];
         }
-        $public = $situation->isYes(FactName::PublicWay) === true
-            || array_filter($situation->keepers, static fn (Keeper $k): bool => $k->kind === 'path') !== [];
+        $public =
+            $situation->isYes(FactName::PublicWay) === true ||
+            array_filter($situation->keepers, static fn(Keeper $k): bool => $k->kind === 'path') !== [];
 
-        return [match (true) {
-            $taken === true => Finding::notNow('food.taken-here', self::SOURCE, [], null, 'change.fruit-off-and-signs', Certainty::Observed),
-            $public && ($hangs || $grows) => Finding::notNow('food.may-be-taken', self::SOURCE, [], null, 'change.fruit-off-and-signs', Certainty::Unknown),
-            // fruit is what J53 asks of; leaves and sap are asked after, and do not shut the row unasked
-            default => Finding::unknown('food-taken', self::SOURCE, $hangs),
-        }];
+        return [
+            match (true) {
+                $taken === true => Finding::notNow(
+                    'food.taken-here',
+                    self::SOURCE,
+                    [],
+                    null,
+                    'change.fruit-off-and-signs',
+                    Certainty::Observed,
+                ),
+                $public && ($hangs || $grows) => Finding::notNow(
+                    'food.may-be-taken',
+                    self::SOURCE,
+                    [],
+                    null,
+                    'change.fruit-off-and-signs',
+                    Certainty::Unknown,
+                ),
+                // fruit is what J53 asks of; leaves and sap are asked after, and do not shut the row unasked
+                default => Finding::unknown('food-taken', self::SOURCE, $hangs),
+            },
+        ];
     }
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array
@@ -55,13 +72,13 @@ final readonly class FoodTaken implements TurnsWithTheYear
         $phenology = $situation->phenology();
 
         return [
-            ...(array_intersect($parts, self::FRUIT) === [] ? [] : $phenology?->fruitTurns($year) ?? []),
-            ...(array_intersect($parts, self::GREEN) === [] ? [] : $phenology?->turns($year) ?? []),
+            ...array_intersect($parts, self::FRUIT) === [] ? [] : $phenology?->fruitTurns($year) ?? [],
+            ...array_intersect($parts, self::GREEN) === [] ? [] : $phenology?->turns($year) ?? [],
         ];
     }
 
     private function fruitHangs(Situation $situation): bool
     {
-        return $situation->isYes(FactName::Fruiting) ?? $situation->phenology()?->mayFruitOn($situation->day) ?? true;
+        return $situation->isYes(FactName::Fruiting) ?? ($situation->phenology()?->mayFruitOn($situation->day) ?? true);
     }
 }

@@ -17,15 +17,27 @@ final readonly class Fragments implements Rule
     {
         $target = $situation->target;
         $work = $candidate->method->work();
-        if ($target?->fragmentsRegrow() !== true || $candidate->method->usesProduct() || !in_array($work, ['cutting', 'machine'], true) || !$candidate->method->isFor($target)) {
+        if (
+            $target?->fragmentsRegrow() !== true ||
+            $candidate->method->usesProduct() ||
+            !in_array($work, ['cutting', 'machine'], true) ||
+            !$candidate->method->isFor($target)
+        ) {
             return [];
         }
         $byWater = $situation->word(FactName::Setting) === 'water-edge';
 
-        return [match (true) {
-            $work === 'machine' && $byWater => Finding::doesNotSuit('fragments.by-water', 'rulings-J12', [], 'change.hand-blade'),
-            $work === 'machine' => Finding::withCare('fragments.scattered', 'rulings-J24', [], 'change.hand-blade'),
-            default => Finding::withCare($byWater ? 'fragments.none-afloat' : 'fragments.collect', 'rulings-J24'),
-        }];
+        return [
+            match (true) {
+                $work === 'machine' && $byWater => Finding::doesNotSuit(
+                    'fragments.by-water',
+                    'rulings-J12',
+                    [],
+                    'change.hand-blade',
+                ),
+                $work === 'machine' => Finding::withCare('fragments.scattered', 'rulings-J24', [], 'change.hand-blade'),
+                default => Finding::withCare($byWater ? 'fragments.none-afloat' : 'fragments.collect', 'rulings-J24'),
+            },
+        ];
     }
 }

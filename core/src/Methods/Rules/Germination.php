@@ -15,13 +15,31 @@ use Thicket\Plants\Species;
 use Thicket\Timing\Day;
 
 /**
- * A preventer goes on clean ground before the seed sprouts, so that it works when a flush begins, or during the flush before seedlings show
- * (handbook 4 back-scheduling, rulings J48). Lead, lasting time and whether one counts inside the other are the card's; without them nobody can tell.
+ * A preventer goes on clean ground before the seed sprouts, so that it works when a flush begins, or during the flush
+ * before seedlings show (handbook 4 back-scheduling, rulings J48). Lead, lasting time and whether one counts inside the
+ * other are the card's; without them nobody can tell.
  */
 final readonly class Germination implements TurnsWithTheYear
 {
     private const SOURCE = 'handbook-4-pre-emergent';
-    private const UP = ['cotyledon', 'seedling', 'vegetative', 'tillering', 'shoot-emergence', 'rosette', 'bolting', 'bud', 'boot', 'heading', 'flower', 'full-flower', 'seed', 'seed-set', 'autumn-regrowth', 'growing'];
+    private const UP = [
+        'cotyledon',
+        'seedling',
+        'vegetative',
+        'tillering',
+        'shoot-emergence',
+        'rosette',
+        'bolting',
+        'bud',
+        'boot',
+        'heading',
+        'flower',
+        'full-flower',
+        'seed',
+        'seed-set',
+        'autumn-regrowth',
+        'growing',
+    ];
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
@@ -40,12 +58,24 @@ final readonly class Germination implements TurnsWithTheYear
         $stage = $situation->stageSeen();
         $up = $situation->isYes(FactName::WeedsUp);
         if ($up === true || ($up === null && in_array($stage, self::UP, true))) {
-            $findings[] = Finding::doesNotSuit('sprout.already-up', self::SOURCE, [], 'change.after-they-are-up', Certainty::Observed);
+            $findings[] = Finding::doesNotSuit(
+                'sprout.already-up',
+                self::SOURCE,
+                [],
+                'change.after-they-are-up',
+                Certainty::Observed,
+            );
         } elseif ($up === null) {
             $findings[] = Finding::unknown('weeds-up', self::SOURCE, false);
         }
         if ($situation->isYes(FactName::SelfSownKept) === true) {
-            $findings[] = Finding::doesNotSuit('sprout.self-sown-kept', 'handbook-2', [], 'change.leave-that-part', Certainty::Observed);
+            $findings[] = Finding::doesNotSuit(
+                'sprout.self-sown-kept',
+                'handbook-2',
+                [],
+                'change.leave-that-part',
+                Certainty::Observed,
+            );
         }
         if ($situation->fact(FactName::SoilTexture) === null) {
             $findings[] = Finding::unknown('soil-texture', 'handbook-3', false);
@@ -59,23 +89,39 @@ final readonly class Germination implements TurnsWithTheYear
     {
         $anyTime = $target->germinations() === null;
         if ($target->germinations() === []) {
-            return [$target->isPerennial()
-                ? Finding::doesNotSuit('sprout.root-lives', 'rulings-J48', [], 'change.after-they-are-up', Certainty::Typical)
-                : Finding::unknown('germination', self::SOURCE, true)];
+            return [
+                $target->isPerennial()
+                    ? Finding::doesNotSuit(
+                        'sprout.root-lives',
+                        'rulings-J48',
+                        [],
+                        'change.after-they-are-up',
+                        Certainty::Typical,
+                    )
+                    : Finding::unknown('germination', self::SOURCE, true),
+            ];
         }
-        $findings = $target->isPerennial() ? [Finding::withCare('sprout.seedlings-only', 'rulings-J48', [], null, Certainty::Typical)] : [];
+        $findings = $target->isPerennial()
+            ? [Finding::withCare('sprout.seedlings-only', 'rulings-J48', [], null, Certainty::Typical)]
+            : [];
         $lead = $candidate->card?->leadDays;
         $lasting = $candidate->card?->lastingDays;
         if ($lead === null || $lasting === null) {
             return [...$findings, Finding::unknown('card-lead', 'handbook-8', true)];
         }
         if ($anyTime) {
-            return [...$findings, Finding::withCare('sprout.any-time', 'rulings-J48', ['days' => $lasting], null, Certainty::Typical)];
+            return [
+                ...$findings,
+                Finding::withCare('sprout.any-time', 'rulings-J48', ['days' => $lasting], null, Certainty::Typical),
+            ];
         }
         $inside = $candidate->card?->details->answers['leadInsideLasting'] ?? null;
-        $inside === null && $findings[] = Finding::unknown('card-lead-inside', 'handbook-3', false);
+        $inside === null && ($findings[] = Finding::unknown('card-lead-inside', 'handbook-3', false));
 
-        return [...$findings, ...$this->flush($situation, $candidate, $lead, $this->covers($candidate->card, $lead, $lasting))];
+        return [
+            ...$findings,
+            ...$this->flush($situation, $candidate, $lead, $this->covers($candidate->card, $lead, $lasting)),
+        ];
     }
 
     /** @return list<Finding> */
@@ -94,14 +140,42 @@ final readonly class Germination implements TurnsWithTheYear
             }
             $values = ['from' => $first, 'to' => $last, 'sprout' => $flush['from'], 'end' => $flush['to']];
             if ($situation->day < $first) {
-                return [Finding::notNow('sprout.too-early', 'label-card', $values + ['opens' => $first], $first, 'change.wait-till', Certainty::Estimated)];
+                return [
+                    Finding::notNow(
+                        'sprout.too-early',
+                        'label-card',
+                        $values + ['opens' => $first],
+                        $first,
+                        'change.wait-till',
+                        Certainty::Estimated,
+                    ),
+                ];
             }
             $until = $situation->day->modify("+{$covers} days");
-            $repeat = $until < $flush['to'] ? [Finding::fits('sprout.repeat-by', 'rulings-J48', ['by' => $until->modify("-{$lead} days"), 'end' => $flush['to']], Certainty::Estimated)] : [];
+            $repeat =
+                $until < $flush['to']
+                    ? [
+                        Finding::fits(
+                            'sprout.repeat-by',
+                            'rulings-J48',
+                            ['by' => $until->modify("-{$lead} days"), 'end' => $flush['to']],
+                            Certainty::Estimated,
+                        ),
+                    ]
+                    : [];
 
             return $situation->day <= $last
                 ? [Finding::fits('sprout.in-time', 'label-card', $values, Certainty::Estimated), ...$repeat]
-                : [Finding::withCare('sprout.during', 'rulings-J48', $values + ['works' => $situation->day->modify("+{$lead} days")], 'change.before-seedlings', Certainty::Estimated), ...$repeat];
+                : [
+                    Finding::withCare(
+                        'sprout.during',
+                        'rulings-J48',
+                        $values + ['works' => $situation->day->modify("+{$lead} days")],
+                        'change.before-seedlings',
+                        Certainty::Estimated,
+                    ),
+                    ...$repeat,
+                ];
         }
 
         return [Finding::unknown('germination', self::SOURCE, true)];
@@ -110,7 +184,10 @@ final readonly class Germination implements TurnsWithTheYear
     /** Laid before frost for next spring, where the crew holds with it and the card allows it (rulings J48). */
     private function autumn(Situation $situation, Candidate $candidate): ?Finding
     {
-        if ($candidate->schools->choice('preventer-season') !== 'autumn-before-frost' || ($candidate->card?->details->answers['autumnLaying'] ?? false) !== true) {
+        if (
+            $candidate->schools->choice('preventer-season') !== 'autumn-before-frost' ||
+            ($candidate->card?->details->answers['autumnLaying'] ?? false) !== true
+        ) {
             return null;
         }
         $year = Day::year($situation->day);
@@ -118,13 +195,14 @@ final readonly class Germination implements TurnsWithTheYear
         $to = $situation->phenology()?->local('11-15', $year);
 
         return $from !== null && $to !== null && $situation->day >= $from && $situation->day <= $to
-            ? Finding::withCare('sprout.before-frost', 'rulings-J48', ['to' => $to], null, Certainty::Estimated) : null;
+            ? Finding::withCare('sprout.before-frost', 'rulings-J48', ['to' => $to], null, Certainty::Estimated)
+            : null;
     }
 
     /** Days from laying that it works to; where the card does not say, the lead is taken to count inside. */
     private function covers(?LabelCard $card, int $lead, int $lasting): int
     {
-        return ($card?->details->answers['leadInsideLasting'] ?? true) ? $lasting : $lead + $lasting;
+        return $card?->details->answers['leadInsideLasting'] ?? true ? $lasting : $lead + $lasting;
     }
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array
@@ -134,9 +212,18 @@ final readonly class Germination implements TurnsWithTheYear
         }
         $lead = $candidate->card->leadDays ?? 0;
         $covers = $this->covers($candidate->card, $lead, $candidate->card->lastingDays ?? 0);
-        $days = array_filter([$situation->phenology()?->local('10-01', $year), $situation->phenology()?->local('11-16', $year)]);
+        $days = array_filter([
+            $situation->phenology()?->local('10-01', $year),
+            $situation->phenology()?->local('11-16', $year),
+        ]);
         foreach ($situation->phenology()?->flushes($year) ?? [] as $flush) {
-            $days = [...$days, $flush['from']->modify("-{$covers} days"), $flush['from']->modify("-{$lead} days")->modify('+1 day'), $flush['to']->modify("-{$lead} days")->modify('+1 day'), $flush['to']->modify("-{$covers} days")];
+            $days = [
+                ...$days,
+                $flush['from']->modify("-{$covers} days"),
+                $flush['from']->modify("-{$lead} days")->modify('+1 day'),
+                $flush['to']->modify("-{$lead} days")->modify('+1 day'),
+                $flush['to']->modify("-{$covers} days"),
+            ];
         }
 
         return array_values($days);

@@ -20,7 +20,12 @@ final readonly class GirdleAlone implements RestsOnSchool
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $target = $situation->target;
-        if (!$candidate->how('girdle') || $candidate->method->usesProduct() || $target === null || !$candidate->method->isFor($target)) {
+        if (
+            !$candidate->how('girdle') ||
+            $candidate->method->usesProduct() ||
+            $target === null ||
+            !$candidate->method->isFor($target)
+        ) {
             return [];
         }
 
@@ -30,8 +35,10 @@ final readonly class GirdleAlone implements RestsOnSchool
             }
         }
 
-        return [$candidate->schools->choice('girdle-chem') === 'without' || $situation->stance === 'none'
-            ? Finding::fits('girdle.alone', 'handbook-8', [])
-            : Finding::withCare('girdle.with-product', 'handbook-8', [], 'change.girdle-spray')];
+        return [
+            $candidate->schools->choice('girdle-chem') === 'without' || $situation->stance === 'none'
+                ? Finding::fits('girdle.alone', 'handbook-8', [])
+                : Finding::withCare('girdle.with-product', 'handbook-8', [], 'change.girdle-spray'),
+        ];
     }
 }

@@ -29,10 +29,25 @@ final readonly class GrassHeight implements Rule
         $most = Quantity::of(25, Unit::Centimetre);
         $values = ['height' => $height, 'least' => $least, 'most' => $most];
 
-        return [match (true) {
-            $height->isLessThan($least) => Finding::notNow('grass.too-short', 'rulings-J12', $values, null, 'change.grass-grows', Certainty::Observed),
-            $height->isGreaterThan($most) => Finding::withCare('grass.tall', 'rulings-J12', $values, null, Certainty::Observed),
-            default => Finding::fits('grass.right-height', 'rulings-J12', $values, Certainty::Observed),
-        }];
+        return [
+            match (true) {
+                $height->isLessThan($least) => Finding::notNow(
+                    'grass.too-short',
+                    'rulings-J12',
+                    $values,
+                    null,
+                    'change.grass-grows',
+                    Certainty::Observed,
+                ),
+                $height->isGreaterThan($most) => Finding::withCare(
+                    'grass.tall',
+                    'rulings-J12',
+                    $values,
+                    null,
+                    Certainty::Observed,
+                ),
+                default => Finding::fits('grass.right-height', 'rulings-J12', $values, Certainty::Observed),
+            },
+        ];
     }
 }

@@ -10,7 +10,10 @@ use Thicket\Methods\KeptPlant;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
-/** The card's own list of grasses goes before all data (rulings J45): not tolerant, or others named and not this one, is not allowed. */
+/**
+ * The card's own list of grasses goes before all data (rulings J45): not tolerant, or others named and not this one, is
+ * not allowed.
+ */
 final readonly class GrassOnCard implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
@@ -28,11 +31,25 @@ final readonly class GrassOnCard implements Rule
                 $values = ['keeper' => $keeper->name, 'product' => $card->product];
                 $tolerant = $card->details->grassesTolerant ?? [];
                 $harmed = $card->details->grassesHarmed ?? [];
-                $injures = $candidate->anyActive(static fn ($a): bool => $a->injuresGrasses());
+                $injures = $candidate->anyActive(static fn($a): bool => $a->injuresGrasses());
                 $findings[] = match (true) {
-                    in_array($kept->species->id(), $harmed, true) => Finding::notAllowed('grass.card-not-tolerant', 'label-card', $values, 'change.other-card'),
-                    in_array($kept->species->id(), $tolerant, true) => Finding::fits('grass.card-tolerant', 'label-card', $values),
-                    $tolerant !== [] => Finding::notAllowed('grass.card-not-named', 'label-card', $values, 'change.other-card'),
+                    in_array($kept->species->id(), $harmed, true) => Finding::notAllowed(
+                        'grass.card-not-tolerant',
+                        'label-card',
+                        $values,
+                        'change.other-card',
+                    ),
+                    in_array($kept->species->id(), $tolerant, true) => Finding::fits(
+                        'grass.card-tolerant',
+                        'label-card',
+                        $values,
+                    ),
+                    $tolerant !== [] => Finding::notAllowed(
+                        'grass.card-not-named',
+                        'label-card',
+                        $values,
+                        'change.other-card',
+                    ),
                     $injures => Finding::unknown('card-grasses', 'rulings-J45', true, $values),
                     default => null,
                 };

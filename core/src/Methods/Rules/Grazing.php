@@ -13,13 +13,18 @@ use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Mix\LabelCard;
 use Thicket\Timing\Day;
 
-/** Stock as helpers: never on what poisons them (rulings J4), nor before the days of what was sprayed here are over (J5, J40). */
+/**
+ * Stock as helpers: never on what poisons them (rulings J4), nor before the days of what was sprayed here are over (J5,
+ * J40).
+ */
 final readonly class Grazing implements TurnsWithTheYear
 {
     private const TOXIC = ['poisonous', 'toxic-to-stock', 'toxic-when-wilted', 'nitrate-former', 'cyanide-former'];
     /** Carried-over traces harm beds for so long (rulings J5). */
     private const CARRIED_MONTHS = 18;
-    /** A spray older than this asks no card any more (our guess; the longest days on a card of the catalogue's kind). */
+    /**
+     * A spray older than this asks no card any more (our guess; the longest days on a card of the catalogue's kind).
+     */
     private const ASKED_DAYS = 365;
 
     public function evaluate(Situation $situation, Candidate $candidate): array
@@ -28,7 +33,9 @@ final readonly class Grazing implements TurnsWithTheYear
         if ($candidate->method->work() !== 'animals' || $target === null) {
             return [];
         }
-        $findings = [Finding::withCare($target->isWoody() ? 'graze.seedlings-only' : 'graze.check-first', 'handbook-2')];
+        $findings = [
+            Finding::withCare($target->isWoody() ? 'graze.seedlings-only' : 'graze.check-first', 'handbook-2'),
+        ];
         if ($target->hasHazard(...self::TOXIC)) {
             $findings[] = Finding::doesNotSuit('graze.toxic', 'rulings-J4', [], 'change.other-helpers');
         }
@@ -44,7 +51,11 @@ final readonly class Grazing implements TurnsWithTheYear
         $turns = [];
         foreach ($candidate->method->work() === 'animals' ? $situation->history : [] as $past) {
             $days = $past->active === null ? null : $this->days($candidate, $past->active);
-            $turns = [...$turns, ...($days === null ? [] : [$past->on->modify("+{$days} days")]), Day::plusMonths($past->on, self::CARRIED_MONTHS)];
+            $turns = [
+                ...$turns,
+                ...$days === null ? [] : [$past->on->modify("+{$days} days")],
+                Day::plusMonths($past->on, self::CARRIED_MONTHS),
+            ];
         }
 
         return $turns;
@@ -65,7 +76,12 @@ final readonly class Grazing implements TurnsWithTheYear
         }
         if ($days !== null && $situation->day < $past->on->modify("+{$days} days")) {
             $until = $past->on->modify("+{$days} days");
-            $findings[] = Finding::notAllowed('graze.card-days-run', 'label-card', ['active' => $active->name(), 'on' => $past->on, 'days' => $days, 'until' => $until], 'change.graze-after-days');
+            $findings[] = Finding::notAllowed(
+                'graze.card-days-run',
+                'label-card',
+                ['active' => $active->name(), 'on' => $past->on, 'days' => $days, 'until' => $until],
+                'change.graze-after-days',
+            );
         }
         if ($active->carriesOver() && Day::plusMonths($past->on, self::CARRIED_MONTHS) > $situation->day) {
             $findings[] = Finding::withCare('graze.carried-over', 'rulings-J5', $values, null, Certainty::Observed);
@@ -77,7 +93,13 @@ final readonly class Grazing implements TurnsWithTheYear
     /** Grazing days of the cards that hold it, the most; null where no card of the Shed says. */
     private function days(Candidate $candidate, string $active): ?int
     {
-        $days = array_filter(array_map(static fn (LabelCard $c): ?int => $c->holds($active) ? $c->grazingDays : null, $candidate->shed->cards), is_int(...));
+        $days = array_filter(
+            array_map(
+                static fn(LabelCard $c): ?int => $c->holds($active) ? $c->grazingDays : null,
+                $candidate->shed->cards,
+            ),
+            is_int(...),
+        );
 
         return $days === [] ? null : max($days);
     }

@@ -26,17 +26,29 @@ final readonly class Hazards implements Rule
         if ($target->hasHazard(...self::POISONOUS)) {
             $findings[] = in_array($candidate->method->work(), ['machine', 'fire'], true)
                 ? Finding::notAllowed('hazard.never-trim', 'rulings-J35', [], 'change.hand-blade')
-                : Finding::withCare(match (true) {
-                    $target->hasHazard('skin-burning-sap') => 'hazard.burning-sap',
-                    $target->hasHazard('irritant-oil') => 'hazard.irritant-oil',
-                    default => 'hazard.poisonous',
-                }, 'handbook-5');
-        } elseif ($target->hasHazard('thorns', 'spines', 'skin-irritant') && in_array($candidate->method->work(), ['hand', 'cutting'], true)) {
+                : Finding::withCare(
+                    match (true) {
+                        $target->hasHazard('skin-burning-sap') => 'hazard.burning-sap',
+                        $target->hasHazard('irritant-oil') => 'hazard.irritant-oil',
+                        default => 'hazard.poisonous',
+                    },
+                    'handbook-5',
+                );
+        } elseif (
+            $target->hasHazard('thorns', 'spines', 'skin-irritant') &&
+            in_array($candidate->method->work(), ['hand', 'cutting'], true)
+        ) {
             $findings[] = Finding::withCare('hazard.gloves', 'handbook-5');
         }
         if ($situation->isYes(FactName::ThornsKept) === true && $candidate->method->work() === 'hand') {
             // hurt to the worker is a reason to change the way (handbook 2)
-            $findings[] = Finding::withCare('hazard.thorns-of-the-kept', 'handbook-2', [], 'change.spray-over-or-shield', Certainty::Observed);
+            $findings[] = Finding::withCare(
+                'hazard.thorns-of-the-kept',
+                'handbook-2',
+                [],
+                'change.spray-over-or-shield',
+                Certainty::Observed,
+            );
         }
 
         return $findings;

@@ -19,12 +19,24 @@ final readonly class HoneysuckleBark implements RestsOnSchool
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->goesOn('bark') || !in_array($situation->target?->id(), $candidate->catalogue->school('honeysuckle-basal')->data->strings('species'), true)) {
+        if (
+            !$candidate->goesOn('bark') ||
+            !in_array(
+                $situation->target?->id(),
+                $candidate->catalogue->school('honeysuckle-basal')->data->strings('species'),
+                true,
+            )
+        ) {
             return [];
         }
 
         return $candidate->schools->choice('honeysuckle-basal') === 'avoided'
             ? [Finding::doesNotSuit('bark.honeysuckle-avoided', 'handbook-8', [], 'change.hack-or-stump')]
-            : [Finding::fits('school.way', 'handbook-8', ['school' => 'honeysuckle-basal', 'choice' => 'honeysuckle-basal.used'])];
+            : [
+                Finding::fits('school.way', 'handbook-8', [
+                    'school' => 'honeysuckle-basal',
+                    'choice' => 'honeysuckle-basal.used',
+                ]),
+            ];
     }
 }

@@ -9,7 +9,10 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\RestsOnSchool;
 use Thicket\Methods\Situation;
 
-/** Basal bark on suckers of a parent that is kept (handbook 8 beech-parent): at risk unless the crew holds with the other school. */
+/**
+ * Basal bark on suckers of a parent that is kept (handbook 8 beech-parent): at risk unless the crew holds with the
+ * other school.
+ */
 final readonly class KeptParent implements RestsOnSchool
 {
     public function school(Situation $situation, Candidate $candidate): string
@@ -27,9 +30,10 @@ final readonly class KeptParent implements RestsOnSchool
         foreach ($situation->keepers as $keeper) {
             if ($keeper->speciesId === $target->id()) {
                 $values = ['keeper' => $keeper->name];
-                $findings[] = $candidate->schools->choice('beech-parent') === 'unharmed'
-                    ? Finding::fits('parent.unharmed', 'handbook-8', $values)
-                    : Finding::withCare('parent.at-risk', 'handbook-8', $values, 'change.keep-off-suckers');
+                $findings[] =
+                    $candidate->schools->choice('beech-parent') === 'unharmed'
+                        ? Finding::fits('parent.unharmed', 'handbook-8', $values)
+                        : Finding::withCare('parent.at-risk', 'handbook-8', $values, 'change.keep-off-suckers');
             }
         }
 

@@ -11,7 +11,10 @@ use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 use Thicket\Plants\Species;
 
-/** Root-suckering trees are never knocked down first (rulings J11); other resprouters come back thicker when only cut (handbook 2). */
+/**
+ * Root-suckering trees are never knocked down first (rulings J11); other resprouters come back thicker when only cut
+ * (handbook 2).
+ */
 final readonly class KnockDownFirst implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
@@ -22,13 +25,28 @@ final readonly class KnockDownFirst implements Rule
         }
         if ($target->isRootSuckering() && $candidate->how('girdle') && $this->sameKindKept($situation, $target)) {
             // product would reach the kept tree; suckers come and are cut (rulings J57)
-            return [Finding::withCare('suckering.girdle-beside-kept', 'rulings-J57', [], 'change.cut-suckers', \Thicket\Methods\Certainty::Typical)];
+            return [
+                Finding::withCare(
+                    'suckering.girdle-beside-kept',
+                    'rulings-J57',
+                    [],
+                    'change.cut-suckers',
+                    \Thicket\Methods\Certainty::Typical,
+                ),
+            ];
         }
         if ($target->isRootSuckering() && !$target->mayCutFirst()) {
             return [Finding::doesNotSuit('suckering.never-knock-down', 'rulings-J11', [], 'change.treat-standing')];
         }
         if ($candidate->how('mow') && $target->resprouts() === true && $target->isPerennial()) {
-            return [Finding::withCare($target->isWoody() ? 'resprout.comes-back' : 'resprout.from-the-root', 'handbook-2-mow', [], 'change.repeat-cutting')];
+            return [
+                Finding::withCare(
+                    $target->isWoody() ? 'resprout.comes-back' : 'resprout.from-the-root',
+                    'handbook-2-mow',
+                    [],
+                    'change.repeat-cutting',
+                ),
+            ];
         }
         if ($candidate->how('mow') && $target->resprouts() === null) {
             return [Finding::unknown('resprouts', 'species', false)];
@@ -39,12 +57,16 @@ final readonly class KnockDownFirst implements Rule
 
     private function sameKindKept(Situation $situation, Species $target): bool
     {
-        return array_filter($situation->keepers, static fn (Keeper $k): bool => $k->speciesId === $target->id() && $k->isInRootReach() !== false) !== [];
+        return array_filter(
+            $situation->keepers,
+            static fn(Keeper $k): bool => $k->speciesId === $target->id() && $k->isInRootReach() !== false,
+        ) !== [];
     }
 
     /** Cuts, fells, drags, digs or rings it without anything that travels to the roots first. */
     private function knocksDown(Candidate $candidate): bool
     {
-        return $candidate->how('cut', 'mow', 'dig', 'drag') || ($candidate->how('girdle') && !$candidate->method->usesProduct());
+        return $candidate->how('cut', 'mow', 'dig', 'drag') ||
+            ($candidate->how('girdle') && !$candidate->method->usesProduct());
     }
 }

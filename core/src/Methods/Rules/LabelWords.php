@@ -13,8 +13,9 @@ use Thicket\Mix\LabelCard;
 use Thicket\Timing\Day;
 
 /**
- * What else the cards of a tank say (handbook 3 "The label card also holds"): a closed cab, who may buy it, crops, sprinklers, how long ago the
- * law was looked up, antagonists in one tank. Grazing, grasses, trees, buffers and times have rules of their own.
+ * What else the cards of a tank say (handbook 3 "The label card also holds"): a closed cab, who may buy it, crops,
+ * sprinklers, how long ago the law was looked up, antagonists in one tank. Grazing, grasses, trees, buffers and times
+ * have rules of their own.
  */
 final readonly class LabelWords implements Rule
 {
@@ -44,9 +45,10 @@ final readonly class LabelWords implements Rule
         $values = ['product' => $card->product];
         $findings = [];
         if (($details->answers['cabRequired'] ?? false) && $candidate->method->work() === 'spray') {
-            $findings[] = in_array(self::CAB, $candidate->shed->tools ?? [], true) && $candidate->method->isOfArea()
-                ? Finding::withCare('card.in-the-cab', self::SOURCE, $values)
-                : Finding::notAllowed('card.cab-required', self::SOURCE, $values, 'change.cab-or-other');
+            $findings[] =
+                in_array(self::CAB, $candidate->shed->tools ?? [], true) && $candidate->method->isOfArea()
+                    ? Finding::withCare('card.in-the-cab', self::SOURCE, $values)
+                    : Finding::notAllowed('card.cab-required', self::SOURCE, $values, 'change.cab-or-other');
         }
         $buyers = $details->buyers;
         if ($buyers === 'licensed' && !$candidate->shed->someoneLicensed) {
@@ -59,10 +61,22 @@ final readonly class LabelWords implements Rule
             $findings[] = Finding::withCare('card.home-product', self::SOURCE, $values);
         }
         if (($details->numbers['irrigationHours'] ?? 0) > 0) {
-            $findings[] = Finding::withCare('card.no-irrigation', self::SOURCE, $values + ['hours' => $details->numbers['irrigationHours']]);
+            $findings[] = Finding::withCare(
+                'card.no-irrigation',
+                self::SOURCE,
+                $values + ['hours' => $details->numbers['irrigationHours']],
+            );
         }
-        if ($details->lawCheckedYear !== null && Day::year($situation->day) - $details->lawCheckedYear > self::LAW_YEARS) {
-            $findings[] = Finding::withCare('card.law-checked-long-ago', self::SOURCE, $values + ['year' => (string) $details->lawCheckedYear], 'change.check-law');
+        if (
+            $details->lawCheckedYear !== null &&
+            Day::year($situation->day) - $details->lawCheckedYear > self::LAW_YEARS
+        ) {
+            $findings[] = Finding::withCare(
+                'card.law-checked-long-ago',
+                self::SOURCE,
+                $values + ['year' => (string) $details->lawCheckedYear],
+                'change.check-law',
+            );
         }
 
         return $findings;
@@ -72,11 +86,16 @@ final readonly class LabelWords implements Rule
     private function antagonists(Candidate $candidate): array
     {
         $all = $candidate->actives();
-        $ids = array_map(static fn ($a): string => $a->id(), $all);
+        $ids = array_map(static fn($a): string => $a->id(), $all);
         $findings = [];
         foreach ($all as $active) {
             foreach (array_intersect($active->weakenedBy(), $ids) as $by) {
-                $findings[] = Finding::withCare('card.weaken-one-another', 'rulings-J41', ['active' => $active->name(), 'by' => $candidate->catalogue->active($by)->name()], 'change.apart-by-days');
+                $findings[] = Finding::withCare(
+                    'card.weaken-one-another',
+                    'rulings-J41',
+                    ['active' => $active->name(), 'by' => $candidate->catalogue->active($by)->name()],
+                    'change.apart-by-days',
+                );
             }
         }
 

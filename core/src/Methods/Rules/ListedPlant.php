@@ -9,12 +9,15 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
-/** What the crew has noted of its law on the target (rulings J20): protected plants are left alone, regulated ones bring duties. */
+/**
+ * What the crew has noted of its law on the target (rulings J20): protected plants are left alone, regulated ones bring
+ * duties.
+ */
 final readonly class ListedPlant implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        $listing = $situation->target === null ? null : ($situation->listed[$situation->target->id()] ?? null);
+        $listing = $situation->target === null ? null : $situation->listed[$situation->target->id()] ?? null;
 
         return match ($listing) {
             'protected' => [Finding::notAllowed('listed.protected', 'rulings-J20', [], 'change.authority')],

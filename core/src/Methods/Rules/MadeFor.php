@@ -11,7 +11,10 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
 
-/** What a method's own page says it is made for: settings, ways of life, growth stages, plants that stay down once cut (handbook 2, 6). */
+/**
+ * What a method's own page says it is made for: settings, ways of life, growth stages, plants that stay down once cut
+ * (handbook 2, 6).
+ */
 final readonly class MadeFor implements TurnsWithTheYear
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
@@ -28,16 +31,33 @@ final readonly class MadeFor implements TurnsWithTheYear
         if ($fits->has('settings')) {
             $findings[] = match (true) {
                 $setting === null => Finding::unknown('setting', 'handbook-6', true),
-                in_array($setting, $fits->strings('settings'), true) => Finding::fits('fit.setting-yes', 'handbook-6', ['site' => $setting]),
-                default => Finding::doesNotSuit('fit.setting', 'handbook-6', ['site' => $setting], 'change.other-helpers'),
+                in_array($setting, $fits->strings('settings'), true) => Finding::fits('fit.setting-yes', 'handbook-6', [
+                    'site' => $setting,
+                ]),
+                default => Finding::doesNotSuit(
+                    'fit.setting',
+                    'handbook-6',
+                    ['site' => $setting],
+                    'change.other-helpers',
+                ),
             };
         }
-        if (($fits->has('lifeCycles') && !in_array($target->lifeCycle(), $fits->strings('lifeCycles'), true)) || ($fits->has('habits') && !in_array($target->habit(), $fits->strings('habits'), true)) || ($fits->has('classes') && !in_array($target->treatmentClass(), $fits->strings('classes'), true))) {
+        if (
+            ($fits->has('lifeCycles') && !in_array($target->lifeCycle(), $fits->strings('lifeCycles'), true)) ||
+            ($fits->has('habits') && !in_array($target->habit(), $fits->strings('habits'), true)) ||
+            ($fits->has('classes') && !in_array($target->treatmentClass(), $fits->strings('classes'), true))
+        ) {
             return [...$findings, Finding::doesNotSuit('fit.made-for', $source, [], 'change.other-helpers')];
         }
         if (array_key_exists('resprouts', $fits->data)) {
             $findings[] = match ($target->resprouts()) {
-                true => Finding::doesNotSuit('fit.resprouts', $source, [], 'change.repeat-or-treat', Certainty::Typical),
+                true => Finding::doesNotSuit(
+                    'fit.resprouts',
+                    $source,
+                    [],
+                    'change.repeat-or-treat',
+                    Certainty::Typical,
+                ),
                 false => Finding::fits('fit.stays-down', $source, [], Certainty::Typical),
                 null => Finding::unknown('resprouts', $source, true),
             };
@@ -63,9 +83,24 @@ final readonly class MadeFor implements TurnsWithTheYear
         }
 
         // the calendar alone closes nothing (rulings J43)
-        return [$stage[1] === Certainty::Estimated
-            ? Finding::withCare('fit.stage-look', 'rulings-J43', ['stage' => $stage[0]], 'change.look-at-stage', $stage[1])
-            : Finding::notNow('fit.stage-not', $candidate->method->source(), ['stage' => $stage[0]], null, 'change.at-stage', $stage[1])];
+        return [
+            $stage[1] === Certainty::Estimated
+                ? Finding::withCare(
+                    'fit.stage-look',
+                    'rulings-J43',
+                    ['stage' => $stage[0]],
+                    'change.look-at-stage',
+                    $stage[1],
+                )
+                : Finding::notNow(
+                    'fit.stage-not',
+                    $candidate->method->source(),
+                    ['stage' => $stage[0]],
+                    null,
+                    'change.at-stage',
+                    $stage[1],
+                ),
+        ];
     }
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array

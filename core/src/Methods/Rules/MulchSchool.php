@@ -19,12 +19,24 @@ final readonly class MulchSchool implements RestsOnSchool
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->how('cover') || !in_array($situation->target?->id(), $candidate->catalogue->school('bed-mulch')->data->strings('species'), true)) {
+        if (
+            !$candidate->how('cover') ||
+            !in_array(
+                $situation->target?->id(),
+                $candidate->catalogue->school('bed-mulch')->data->strings('species'),
+                true,
+            )
+        ) {
             return [];
         }
 
         return $candidate->schools->choice('bed-mulch') === 'not-very-effective'
             ? [Finding::withCare('mulch.weak', 'handbook-8', [], 'change.other-helpers')]
-            : [Finding::fits('school.way', 'handbook-8', ['school' => 'bed-mulch', 'choice' => 'bed-mulch.first-choice'])];
+            : [
+                Finding::fits('school.way', 'handbook-8', [
+                    'school' => 'bed-mulch',
+                    'choice' => 'bed-mulch.first-choice',
+                ]),
+            ];
     }
 }

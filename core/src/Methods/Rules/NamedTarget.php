@@ -10,8 +10,8 @@ use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
 /**
- * An unnamed plant is handled as the worst it could be (rulings J25): no product, no trimmer, hand work in full wearing only,
- * and none at all while it could be a plant that is kept or listed.
+ * An unnamed plant is handled as the worst it could be (rulings J25): no product, no trimmer, hand work in full wearing
+ * only, and none at all while it could be a plant that is kept or listed.
  */
 final readonly class NamedTarget implements Rule
 {
@@ -26,15 +26,29 @@ final readonly class NamedTarget implements Rule
         $findings = [];
         $unnamed = $situation->unnamed;
         if ($unnamed === null || $unnamed->holds()) {
-            $could = [...($unnamed->listed ?? []), ...($unnamed->kept ?? [])];
-            $names = array_map(static fn (string $id): string => $candidate->catalogue->species($id)->commonName(), array_slice(array_values(array_unique($could)), 0, self::NAMES));
-            $findings[] = Finding::unknown('target', 'rulings-J25', true, ['could' => implode(', ', $names), 'more' => max(0, count(array_unique($could)) - self::NAMES)])->told(($unnamed->couldBeAny ?? true) ? 'unnamed.nothing-seen' : 'unnamed.hold', 'change.tell-apart');
+            $could = [...$unnamed->listed ?? [], ...$unnamed->kept ?? []];
+            $names = array_map(
+                static fn(string $id): string => $candidate->catalogue->species($id)->commonName(),
+                array_slice(array_values(array_unique($could)), 0, self::NAMES),
+            );
+            $findings[] = Finding::unknown('target', 'rulings-J25', true, [
+                'could' => implode(', ', $names),
+                'more' => max(0, count(array_unique($could)) - self::NAMES),
+            ])->told($unnamed->couldBeAny ?? true ? 'unnamed.nothing-seen' : 'unnamed.hold', 'change.tell-apart');
         }
 
-        return [...$findings, match (true) {
-            $candidate->method->usesProduct() => Finding::unknown('target', 'rulings-J25', true),
-            $candidate->method->work() === 'hand' => Finding::withCare('unnamed.full-wearing', 'rulings-J25', [], 'change.name-it'),
-            default => Finding::doesNotSuit('unnamed.no-trimmer', 'rulings-J25', [], 'change.name-it'),
-        }];
+        return [
+            ...$findings,
+            match (true) {
+                $candidate->method->usesProduct() => Finding::unknown('target', 'rulings-J25', true),
+                $candidate->method->work() === 'hand' => Finding::withCare(
+                    'unnamed.full-wearing',
+                    'rulings-J25',
+                    [],
+                    'change.name-it',
+                ),
+                default => Finding::doesNotSuit('unnamed.no-trimmer', 'rulings-J25', [], 'change.name-it'),
+            },
+        ];
     }
 }

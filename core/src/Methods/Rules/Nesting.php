@@ -12,18 +12,34 @@ use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Timing\Day;
 use Thicket\Timing\LocalSpans;
 
-/** Nests are looked for before hedges and trees are cut or girdled (rulings J20). The season is our guess (coefficients.yaml), moved to the ground; local law may name another. */
+/**
+ * Nests are looked for before hedges and trees are cut or girdled (rulings J20). The season is our guess
+ * (coefficients.yaml), moved to the ground; local law may name another.
+ */
 final readonly class Nesting implements TurnsWithTheYear
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $target = $situation->target;
-        if ($target === null || !$target->isWoody() || !in_array($candidate->method->work(), ['cutting', 'machine'], true) || !$candidate->method->isFor($target)) {
+        if (
+            $target === null ||
+            !$target->isWoody() ||
+            !in_array($candidate->method->work(), ['cutting', 'machine'], true) ||
+            !$candidate->method->isFor($target)
+        ) {
             return [];
         }
         foreach ($this->spans($situation, $candidate, Day::year($situation->day)) as $span) {
             if ($situation->day >= $span['first'] && $situation->day <= $span['last']) {
-                return [Finding::withCare('nest.look-first', 'rulings-J20', ['from' => $span['first'], 'to' => $span['last']], 'change.after-nesting', Certainty::Estimated)];
+                return [
+                    Finding::withCare(
+                        'nest.look-first',
+                        'rulings-J20',
+                        ['from' => $span['first'], 'to' => $span['last']],
+                        'change.after-nesting',
+                        Certainty::Estimated,
+                    ),
+                ];
             }
         }
 
@@ -32,7 +48,10 @@ final readonly class Nesting implements TurnsWithTheYear
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array
     {
-        if ($situation->target?->isWoody() !== true || !in_array($candidate->method->work(), ['cutting', 'machine'], true)) {
+        if (
+            $situation->target?->isWoody() !== true ||
+            !in_array($candidate->method->work(), ['cutting', 'machine'], true)
+        ) {
             return [];
         }
 
@@ -47,6 +66,10 @@ final readonly class Nesting implements TurnsWithTheYear
     /** @return list<array{first: \DateTimeImmutable, last: \DateTimeImmutable}> */
     private function spans(Situation $situation, Candidate $candidate, int $year): array
     {
-        return LocalSpans::within($situation->shift, $candidate->catalogue->coefficients()->node('seasons')->node('nesting'), $year);
+        return LocalSpans::within(
+            $situation->shift,
+            $candidate->catalogue->coefficients()->node('seasons')->node('nesting'),
+            $year,
+        );
     }
 }

@@ -13,28 +13,56 @@ use Thicket\Mix\Active;
 use Thicket\Mix\LabelCard;
 
 /**
- * New native grass: herbicide only if weeds are severe (handbook 6), no leaf spray that takes forbs where they were sown (J46), no nitrogen in
- * the first season, in no product either (handbook 2).
+ * New native grass: herbicide only if weeds are severe (handbook 6), no leaf spray that takes forbs where they were
+ * sown (J46), no nitrogen in the first season, in no product either (handbook 2).
  */
 final readonly class NewGrassSpray implements TurnsWithTheYear
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->method->usesProduct() || $situation->word(FactName::Setting) !== 'new-native-grass' || !$candidate->goesOn('leaf', 'soil')) {
+        if (
+            !$candidate->method->usesProduct() ||
+            $situation->word(FactName::Setting) !== 'new-native-grass' ||
+            !$candidate->goesOn('leaf', 'soil')
+        ) {
             return [];
         }
         $findings = [];
         $over = $situation->firstSeasonOver();
-        $fed = array_filter($candidate->cards(), static fn (LabelCard $card): bool => $card->details?->hasNitrogen() === true);
+        $fed = array_filter(
+            $candidate->cards(),
+            static fn(LabelCard $card): bool => $card->details?->hasNitrogen() === true,
+        );
         if ($fed !== [] && ($over === null || $situation->day < $over)) {
-            $findings[] = Finding::notAllowed('grass.no-nitrogen', 'handbook-2', ['product' => reset($fed)->product], 'change.unfed-product');
+            $findings[] = Finding::notAllowed(
+                'grass.no-nitrogen',
+                'handbook-2',
+                ['product' => reset($fed)->product],
+                'change.unfed-product',
+            );
         }
         foreach ($situation->keepers as $keeper) {
             if ($keeper->kind === 'forbs' && $this->takesForbs($candidate)) {
-                return [...$findings, Finding::notAllowed('grass.forbs-sown', 'rulings-J46', ['keeper' => $keeper->name], 'change.mow-or-graze')];
+                return [
+                    ...$findings,
+                    Finding::notAllowed(
+                        'grass.forbs-sown',
+                        'rulings-J46',
+                        ['keeper' => $keeper->name],
+                        'change.mow-or-graze',
+                    ),
+                ];
             }
             if ($keeper->kind === 'forbs' && $candidate->method->isOfArea()) {
-                return [...$findings, Finding::doesNotSuit('grass.forbs-sown', 'handbook-6', ['keeper' => $keeper->name], 'change.mow-or-graze')];
+                return [
+                    ...$findings,
+                    Finding::doesNotSuit(
+                        'grass.forbs-sown',
+                        'handbook-6',
+                        ['keeper' => $keeper->name],
+                        'change.mow-or-graze',
+                    ),
+                ];
             }
         }
 
@@ -46,10 +74,15 @@ final readonly class NewGrassSpray implements TurnsWithTheYear
         return array_filter([$situation->firstSeasonOver()]);
     }
 
-    /** A spray on leaves that takes broad-leaved plants, spot and shielded ones too; a wiper touches what stands above them only. */
+    /**
+     * A spray on leaves that takes broad-leaved plants, spot and shielded ones too; a wiper touches what stands above
+     * them only.
+     */
     private function takesForbs(Candidate $candidate): bool
     {
-        return $candidate->isLeafSpray()
-            && $candidate->anyActive(static fn (Active $a): bool => in_array($a->selectivity(), ['broadleaf', 'non-selective'], true));
+        return $candidate->isLeafSpray() &&
+            $candidate->anyActive(
+                static fn(Active $a): bool => in_array($a->selectivity(), ['broadleaf', 'non-selective'], true),
+            );
     }
 }

@@ -16,8 +16,9 @@ use Thicket\Timing\Day;
 use Thicket\Timing\MonthDay;
 
 /**
- * Mowing and flash grazing of new native grass (handbook 2, 4, 6): from 12 in of weed, never below 6 in; mowing till 1 August, grazing till
- * mid-August, nothing in the first winter; both open again when growth starts. Days are moved by the season shift, winters counted from sowing.
+ * Mowing and flash grazing of new native grass (handbook 2, 4, 6): from 12 in of weed, never below 6 in; mowing till 1
+ * August, grazing till mid-August, nothing in the first winter; both open again when growth starts. Days are moved by
+ * the season shift, winters counted from sowing.
  */
 final readonly class NewNativeGrass implements TurnsWithTheYear
 {
@@ -42,12 +43,22 @@ final readonly class NewNativeGrass implements TurnsWithTheYear
             $first = $over === null || $situation->day < $over;
             $values = ['last' => $ends, 'opens' => $next];
 
-            return [$candidate->how('mow')
-                ? Finding::notNow('grass.mowing-closed', self::SOURCE, $values, $next, 'change.hand-work')
-                : Finding::notNow($first ? 'graze.first-winter' : 'graze.closed', 'handbook-2', $values, $next, 'change.hand-work')];
+            return [
+                $candidate->how('mow')
+                    ? Finding::notNow('grass.mowing-closed', self::SOURCE, $values, $next, 'change.hand-work')
+                    : Finding::notNow(
+                        $first ? 'graze.first-winter' : 'graze.closed',
+                        'handbook-2',
+                        $values,
+                        $next,
+                        'change.hand-work',
+                    ),
+            ];
         }
 
-        return $candidate->how('mow') ? $this->height($situation, $ends) : [Finding::withCare('graze.a-day-a-week', 'handbook-2', ['last' => $ends])];
+        return $candidate->how('mow')
+            ? $this->height($situation, $ends)
+            : [Finding::withCare('graze.a-day-a-week', 'handbook-2', ['last' => $ends])];
     }
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array
@@ -68,7 +79,8 @@ final readonly class NewNativeGrass implements TurnsWithTheYear
 
     private function concerns(Situation $situation, Candidate $candidate): bool
     {
-        return $situation->word(FactName::Setting) === 'new-native-grass' && ($candidate->how('mow') || $candidate->method->work() === 'animals');
+        return $situation->word(FactName::Setting) === 'new-native-grass' &&
+            ($candidate->how('mow') || $candidate->method->work() === 'animals');
     }
 
     /** The start of the growing season that the day belongs to, which may lie in the calendar year before. */
@@ -105,8 +117,23 @@ final readonly class NewNativeGrass implements TurnsWithTheYear
             return [Finding::unknown('height', self::SOURCE, true), $never];
         }
 
-        return [$height->isLessThan($from)
-            ? Finding::notNow('grass.weeds-still-low', self::SOURCE, ['height' => $height, 'limit' => $from], null, 'change.weeds-reach', Certainty::Observed)
-            : Finding::fits('grass.mow-now', self::SOURCE, ['height' => $height, 'limit' => $from, 'last' => $ends], Certainty::Observed), $never];
+        return [
+            $height->isLessThan($from)
+                ? Finding::notNow(
+                    'grass.weeds-still-low',
+                    self::SOURCE,
+                    ['height' => $height, 'limit' => $from],
+                    null,
+                    'change.weeds-reach',
+                    Certainty::Observed,
+                )
+                : Finding::fits(
+                    'grass.mow-now',
+                    self::SOURCE,
+                    ['height' => $height, 'limit' => $from, 'last' => $ends],
+                    Certainty::Observed,
+                ),
+            $never,
+        ];
     }
 }

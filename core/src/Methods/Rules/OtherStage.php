@@ -14,20 +14,24 @@ use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
 
 /**
- * Plants of one stand at two growth stages (rosettes beside stalks): the row is judged by the stage that was noted first, and this rule tells
- * what the same way would do to the others, by asking the rules that read the stage once more.
+ * Plants of one stand at two growth stages (rosettes beside stalks): the row is judged by the stage that was noted
+ * first, and this rule tells what the same way would do to the others, by asking the rules that read the stage once
+ * more.
  */
 final readonly class OtherStage implements TurnsWithTheYear
 {
     /** @param list<Rule> $byStage the rules that read the growth stage */
-    public function __construct(private array $byStage)
-    {
-    }
+    public function __construct(private array $byStage) {}
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $other = $situation->word(FactName::AlsoStage);
-        if ($other === null || $situation->target === null || !$candidate->method->isFor($situation->target) || $other === ($situation->stage()[0] ?? null)) {
+        if (
+            $other === null ||
+            $situation->target === null ||
+            !$candidate->method->isFor($situation->target) ||
+            $other === ($situation->stage()[0] ?? null)
+        ) {
             return [];
         }
         $here = $this->worst($situation, $candidate);
@@ -36,8 +40,18 @@ final readonly class OtherStage implements TurnsWithTheYear
         $values = ['stage' => $other];
 
         return match (true) {
-            in_array($there, $shut, true) && !in_array($here, $shut, true) => [Finding::withCare('stage.others-not-served', 'rulings-J43', $values, 'change.own-round', Certainty::Observed)],
-            in_array($here, $shut, true) && !in_array($there, $shut, true) => [Finding::fits('stage.others-served', 'rulings-J43', $values, Certainty::Observed)],
+            in_array($there, $shut, true) && !in_array($here, $shut, true) => [
+                Finding::withCare(
+                    'stage.others-not-served',
+                    'rulings-J43',
+                    $values,
+                    'change.own-round',
+                    Certainty::Observed,
+                ),
+            ],
+            in_array($here, $shut, true) && !in_array($there, $shut, true) => [
+                Finding::fits('stage.others-served', 'rulings-J43', $values, Certainty::Observed),
+            ],
             default => [],
         };
     }
@@ -48,7 +62,11 @@ final readonly class OtherStage implements TurnsWithTheYear
         $days = [];
         foreach ($other === null ? [] : $this->byStage as $rule) {
             if ($rule instanceof TurnsWithTheYear) {
-                $days = [...$days, ...$rule->turns($situation, $candidate, $year), ...$rule->turns($situation->atStage((string) $other), $candidate, $year)];
+                $days = [
+                    ...$days,
+                    ...$rule->turns($situation, $candidate, $year),
+                    ...$rule->turns($situation->atStage((string) $other), $candidate, $year),
+                ];
             }
         }
 

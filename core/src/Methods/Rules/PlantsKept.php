@@ -17,8 +17,8 @@ use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Mix\LabelCard;
 
 /**
- * Keep or kill, read from the plant kept (rulings J45, J46): by its species first, else by its kind; all actives of the tank, the worst counts.
- * No class rule ever says 'safe' (J14).
+ * Keep or kill, read from the plant kept (rulings J45, J46): by its species first, else by its kind; all actives of the
+ * tank, the worst counts. No class rule ever says 'safe' (J14).
  */
 final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
 {
@@ -39,7 +39,7 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
         $findings = [];
         foreach ($situation->keepers as $keeper) {
             $finding = $this->ofKeeper($keeper, $situation, $candidate);
-            $finding === null || $findings[] = $finding;
+            $finding === null || ($findings[] = $finding);
         }
 
         return $findings;
@@ -60,13 +60,24 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
         $values = ['keeper' => $keeper->name, 'active' => $candidate->activeNames()];
         $reach = $this->reach($situation, $candidate);
         if ($taken !== false && $keeper->distance !== null && $keeper->distance->isGreaterThan($reach)) {
-            return Finding::fits('keep.beyond-reach', 'rulings-J46', $values + ['distance' => $keeper->distance, 'reach' => $reach]);
+            return Finding::fits(
+                'keep.beyond-reach',
+                'rulings-J46',
+                $values + ['distance' => $keeper->distance, 'reach' => $reach],
+            );
         }
         if (!$candidate->goesOn('leaf')) {
-            return $taken === false ? null : Finding::withCare('keep.beside-the-stem', 'rulings-J46', $values, 'change.shield');
+            return $taken === false
+                ? null
+                : Finding::withCare('keep.beside-the-stem', 'rulings-J46', $values, 'change.shield');
         }
         $guard = $candidate->method->guard();
-        if ($kept->isYoungGrass($situation) && $guard !== 'wick' && $guard !== 'shield' && !$this->isAllowedByCard($kept, $candidate)) {
+        if (
+            $kept->isYoungGrass($situation) &&
+            $guard !== 'wick' &&
+            $guard !== 'shield' &&
+            !$this->isAllowedByCard($kept, $candidate)
+        ) {
             return $this->coversAll($keeper, $situation, $candidate)
                 ? Finding::doesNotSuit('keep.first-season', 'rulings-J45', $values, 'change.after-first-season')
                 : Finding::withCare('keep.may-be-hit', 'rulings-J45', $values, 'change.shield');
@@ -84,9 +95,19 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
 
         return match (true) {
             $guard === 'wick' => Finding::withCare('keep.below-wick', 'rulings-J46', $values),
-            $guard === 'shield' && $candidate->anyActive(static fn ($a): bool => $a->isVolatile()) => Finding::withCare('keep.vapour-behind-shield', 'rulings-J46', $values, 'change.not-volatile'),
+            $guard === 'shield' && $candidate->anyActive(static fn($a): bool => $a->isVolatile()) => Finding::withCare(
+                'keep.vapour-behind-shield',
+                'rulings-J46',
+                $values,
+                'change.not-volatile',
+            ),
             $guard === 'shield' => Finding::withCare('keep.shielded', 'handbook-2-shielded-spot-spray', $values),
-            $guard === 'class', $this->coversAll($keeper, $situation, $candidate) => $this->wholePatch($kept, $situation, $candidate, $values),
+            $guard === 'class', $this->coversAll($keeper, $situation, $candidate) => $this->wholePatch(
+                $kept,
+                $situation,
+                $candidate,
+                $values,
+            ),
             default => Finding::withCare('keep.may-be-hit', 'handbook-2', $values, 'change.shield'),
         };
     }
@@ -94,7 +115,14 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
     /** Every card of the tank names the grass as one that stands it. */
     private function isAllowedByCard(KeptPlant $kept, Candidate $candidate): bool
     {
-        $naming = array_filter($candidate->cards(), static fn (LabelCard $card): bool => in_array($kept->species?->id(), $card->details->grassesTolerant ?? [], true));
+        $naming = array_filter(
+            $candidate->cards(),
+            static fn(LabelCard $card): bool => in_array(
+                $kept->species?->id(),
+                $card->details->grassesTolerant ?? [],
+                true,
+            ),
+        );
 
         return $naming !== [] && count($naming) === count($candidate->cards());
     }

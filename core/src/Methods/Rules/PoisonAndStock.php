@@ -12,8 +12,9 @@ use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
 
 /**
- * Stock and hay beside poisonous plants, whatever is done to them (rulings J4, J51), independent of the label's days: out for 21 days and till
- * nothing stands green; plants that stay poisonous when dry till the debris is gone, and no hay from there.
+ * Stock and hay beside poisonous plants, whatever is done to them (rulings J4, J51), independent of the label's days:
+ * out for 21 days and till nothing stands green; plants that stay poisonous when dry till the debris is gone, and no
+ * hay from there.
  */
 final readonly class PoisonAndStock implements TurnsWithTheYear
 {
@@ -25,7 +26,12 @@ final readonly class PoisonAndStock implements TurnsWithTheYear
     {
         $target = $situation->target;
         // what is laid against seed or left to stock touches no standing plant; grazing has its own rule
-        if ($target === null || !$target->hasHazard(...self::POISONS) || $candidate->goesOn('soil') || in_array($candidate->method->how(), ['graze', 'sow', 'guard', 'look'], true)) {
+        if (
+            $target === null ||
+            !$target->hasHazard(...self::POISONS) ||
+            $candidate->goesOn('soil') ||
+            in_array($candidate->method->how(), ['graze', 'sow', 'guard', 'look'], true)
+        ) {
             return [];
         }
         $gone = $situation->isYes(FactName::DebrisGone) === true;
@@ -33,7 +39,12 @@ final readonly class PoisonAndStock implements TurnsWithTheYear
         $findings = [];
         $hay = $situation->dayOf(FactName::HayOn);
         if ($hay !== null && $hay >= $situation->day && !$gone) {
-            $findings[] = Finding::notAllowed($dry ? 'poison.no-hay-ever' : 'poison.no-hay', self::SOURCE, ['on' => $hay], 'change.carry-debris-off');
+            $findings[] = Finding::notAllowed(
+                $dry ? 'poison.no-hay-ever' : 'poison.no-hay',
+                self::SOURCE,
+                ['on' => $hay],
+                'change.carry-debris-off',
+            );
         }
         if ($situation->isGrazed() !== true) {
             return $findings;
@@ -41,10 +52,32 @@ final readonly class PoisonAndStock implements TurnsWithTheYear
         $from = $situation->dayOf(FactName::GrazedFrom);
         $back = $situation->day->modify('+' . self::DAYS . ' days');
         $findings[] = match (true) {
-            $from !== null && $from <= $situation->day => Finding::notAllowed($dry ? 'poison.move-stock-dry' : 'poison.move-stock', self::SOURCE, ['since' => $from, 'back' => $back], 'change.move-stock-first'),
-            $dry && !$gone => Finding::withCare('poison.out-till-gone', self::SOURCE, [], 'change.carry-debris-off', Certainty::Typical),
-            $from !== null && $from < $back => Finding::notAllowed('poison.back-too-soon', self::SOURCE, ['from' => $from, 'back' => $back, 'days' => self::DAYS], 'change.graze-after'),
-            default => Finding::withCare('poison.stock-out', self::SOURCE, ['days' => self::DAYS, 'back' => $back], null, Certainty::Typical),
+            $from !== null && $from <= $situation->day => Finding::notAllowed(
+                $dry ? 'poison.move-stock-dry' : 'poison.move-stock',
+                self::SOURCE,
+                ['since' => $from, 'back' => $back],
+                'change.move-stock-first',
+            ),
+            $dry && !$gone => Finding::withCare(
+                'poison.out-till-gone',
+                self::SOURCE,
+                [],
+                'change.carry-debris-off',
+                Certainty::Typical,
+            ),
+            $from !== null && $from < $back => Finding::notAllowed(
+                'poison.back-too-soon',
+                self::SOURCE,
+                ['from' => $from, 'back' => $back, 'days' => self::DAYS],
+                'change.graze-after',
+            ),
+            default => Finding::withCare(
+                'poison.stock-out',
+                self::SOURCE,
+                ['days' => self::DAYS, 'back' => $back],
+                null,
+                Certainty::Typical,
+            ),
         };
         if ($candidate->goesOn('leaf')) {
             $findings[] = Finding::withCare('poison.eaten-more', self::SOURCE, [], null, Certainty::Typical);
@@ -58,6 +91,9 @@ final readonly class PoisonAndStock implements TurnsWithTheYear
         $from = $situation->dayOf(FactName::GrazedFrom);
         $hay = $situation->dayOf(FactName::HayOn);
 
-        return [...($from === null ? [] : [$from, $from->modify('-' . self::DAYS . ' days')->modify('+1 day')]), ...($hay === null ? [] : [$hay->modify('+1 day')])];
+        return [
+            ...$from === null ? [] : [$from, $from->modify('-' . self::DAYS . ' days')->modify('+1 day')],
+            ...$hay === null ? [] : [$hay->modify('+1 day')],
+        ];
     }
 }

@@ -19,9 +19,22 @@ final readonly class Reach implements Rule
             return [];
         }
         $hand = ToolsAtHand::of($situation, $candidate);
-        $findings = array_map(static fn (string $tool): Finding => Finding::doesNotSuit('tool.missing', 'shed', ['tool' => $tool], 'change.get-tool'), $hand->missing);
+        $findings = array_map(
+            static fn(string $tool): Finding => Finding::doesNotSuit(
+                'tool.missing',
+                'shed',
+                ['tool' => $tool],
+                'change.get-tool',
+            ),
+            $hand->missing,
+        );
         if ($hand->clearance !== null) {
-            $findings[] = Finding::withCare('tool.nobody-cleared', 'handbook-5', ['tool' => $hand->clearance], 'change.clearance');
+            $findings[] = Finding::withCare(
+                'tool.nobody-cleared',
+                'handbook-5',
+                ['tool' => $hand->clearance],
+                'change.clearance',
+            );
         }
 
         return $findings;

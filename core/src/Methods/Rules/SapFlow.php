@@ -11,12 +11,19 @@ use Thicket\Methods\Situation;
 use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Timing\Day;
 
-/** Maples, birches and kin push the mix out of a cut from late winter to full leaf (handbook 4, rulings J12), in every school. */
+/**
+ * Maples, birches and kin push the mix out of a cut from late winter to full leaf (handbook 4, rulings J12), in every
+ * school.
+ */
 final readonly class SapFlow implements TurnsWithTheYear
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if ($situation->target === null || $candidate->method->season() !== 'cut-stem' || !$candidate->method->isFor($situation->target)) {
+        if (
+            $situation->target === null ||
+            $candidate->method->season() !== 'cut-stem' ||
+            !$candidate->method->isFor($situation->target)
+        ) {
             return [];
         }
         if ($situation->target->sapFlow() !== 'strong') {
@@ -26,7 +33,16 @@ final readonly class SapFlow implements TurnsWithTheYear
             $from = $situation->phenology()?->local('01-16', $year);
             $to = $situation->phenology()?->dayOf('fullLeaf', $year);
             if ($from !== null && $to !== null && $situation->day >= $from && $situation->day < $to) {
-                return [Finding::notNow('sap.pushes-out', 'handbook-4', ['from' => $from, 'to' => $to], $to, 'change.wait-till', Certainty::Estimated)];
+                return [
+                    Finding::notNow(
+                        'sap.pushes-out',
+                        'handbook-4',
+                        ['from' => $from, 'to' => $to],
+                        $to,
+                        'change.wait-till',
+                        Certainty::Estimated,
+                    ),
+                ];
             }
         }
 
@@ -39,6 +55,11 @@ final readonly class SapFlow implements TurnsWithTheYear
             return [];
         }
 
-        return array_values(array_filter([$situation->phenology()?->local('01-16', $year), $situation->phenology()?->dayOf('fullLeaf', $year)]));
+        return array_values(
+            array_filter([
+                $situation->phenology()?->local('01-16', $year),
+                $situation->phenology()?->dayOf('fullLeaf', $year),
+            ]),
+        );
     }
 }

@@ -18,8 +18,9 @@ use Thicket\Timing\Window;
 use Thicket\Timing\WindowGrade;
 
 /**
- * The season table of handbook 4 and rulings J11-J12, read from windows.yaml and moved to the ground; what was seen goes before the calendar for
- * windows of that stage (J43), green leaves for suckerers (J42), and keeping bare asks no root stream (J50).
+ * The season table of handbook 4 and rulings J11-J12, read from windows.yaml and moved to the ground; what was seen
+ * goes before the calendar for windows of that stage (J43), green leaves for suckerers (J42), and keeping bare asks no
+ * root stream (J50).
  */
 final readonly class Season implements RestsOnSchool, TurnsWithTheYear
 {
@@ -51,15 +52,32 @@ final readonly class Season implements RestsOnSchool, TurnsWithTheYear
         if ($window !== null && $stage !== null && in_array($stage, $window->closedBy, true)) {
             $opens = $windows->opensAfter($situation->day);
 
-            return [$opens === null
-                ? Finding::notNow('season.closed', 'rulings-J43', ['why' => $window->reason], null, null, Certainty::Observed)
-                : Finding::notNow('season.past-its-stage', 'rulings-J43', ['stage' => $stage, 'opens' => $opens->first, 'closes' => $opens->last], $opens->first, 'change.wait-till', Certainty::Observed)];
+            return [
+                $opens === null
+                    ? Finding::notNow(
+                        'season.closed',
+                        'rulings-J43',
+                        ['why' => $window->reason],
+                        null,
+                        null,
+                        Certainty::Observed,
+                    )
+                    : Finding::notNow(
+                        'season.past-its-stage',
+                        'rulings-J43',
+                        ['stage' => $stage, 'opens' => $opens->first, 'closes' => $opens->last],
+                        $opens->first,
+                        'change.wait-till',
+                        Certainty::Observed,
+                    ),
+            ];
         }
         if ($window !== null) {
             return [$this->open($window, $windows)];
         }
 
-        return $this->openedOtherwise($situation, $candidate, $windows, $stage) ?? $this->closed($situation, $candidate, $windows);
+        return $this->openedOtherwise($situation, $candidate, $windows, $stage) ??
+            $this->closed($situation, $candidate, $windows);
     }
 
     private function open(Window $window, SeasonWindows $windows): Finding
@@ -68,20 +86,39 @@ final readonly class Season implements RestsOnSchool, TurnsWithTheYear
 
         return $window->grade === WindowGrade::WithCare
             ? Finding::withCare('season.with-care', $windows->source, $values, null, Certainty::Estimated)
-            : Finding::fits($window->grade === WindowGrade::Best ? 'season.best' : 'season.workable', $windows->source, $values, Certainty::Estimated);
+            : Finding::fits(
+                $window->grade === WindowGrade::Best ? 'season.best' : 'season.workable',
+                $windows->source,
+                $values,
+                Certainty::Estimated,
+            );
     }
 
     /** @return list<Finding>|null what opens a row that the calendar shuts */
-    private function openedOtherwise(Situation $situation, Candidate $candidate, SeasonWindows $windows, ?string $stage): ?array
-    {
+    private function openedOtherwise(
+        Situation $situation,
+        Candidate $candidate,
+        SeasonWindows $windows,
+        ?string $stage,
+    ): ?array {
         if ($stage !== null && $windows->openedBy($stage) !== null) {
-            return [Finding::withCare('season.seen-stage', 'rulings-J43', ['stage' => $stage], null, Certainty::Observed)];
+            return [
+                Finding::withCare('season.seen-stage', 'rulings-J43', ['stage' => $stage], null, Certainty::Observed),
+            ];
         }
         if ($this->isStillGreen($situation, $candidate)) {
             return [Finding::withCare('season.still-green', 'rulings-J42', [], null, Certainty::Observed)];
         }
         if ($windows->keepDown && $this->keepsDown($situation, $candidate)) {
-            return [Finding::withCare('season.keep-down', 'rulings-J50', [], 'change.kill-root-season', Certainty::Estimated)];
+            return [
+                Finding::withCare(
+                    'season.keep-down',
+                    'rulings-J50',
+                    [],
+                    'change.kill-root-season',
+                    Certainty::Estimated,
+                ),
+            ];
         }
 
         return null;
@@ -94,18 +131,29 @@ final readonly class Season implements RestsOnSchool, TurnsWithTheYear
         $opens = $situation->phenology()?->local('07-01', Day::year($situation->day));
         $winter = $situation->phenology()?->local('12-31', Day::year($situation->day));
 
-        return $situation->target?->isRootSuckering() === true && $opens !== null && $winter !== null && $situation->day >= $opens && $situation->day <= $winter
-            && ($candidate->isLeafSpray() ? $green === 'more-than-half' : in_array($green, self::STILL_GREEN, true));
+        return $situation->target?->isRootSuckering() === true &&
+            $opens !== null &&
+            $winter !== null &&
+            $situation->day >= $opens &&
+            $situation->day <= $winter &&
+            ($candidate->isLeafSpray() ? $green === 'more-than-half' : in_array($green, self::STILL_GREEN, true));
     }
 
     /** Leaf sprays only, and nothing systemic on a woody suckerer (rulings J50). */
     private function keepsDown(Situation $situation, Candidate $candidate): bool
     {
-        $purpose = $situation->word(FactName::Purpose)
-            ?? ($candidate->method->isInRows() || in_array($situation->word(FactName::Setting), self::KEPT_BARE, true) ? 'keep-down' : 'kill-root');
+        $purpose =
+            $situation->word(FactName::Purpose) ??
+            ($candidate->method->isInRows() || in_array($situation->word(FactName::Setting), self::KEPT_BARE, true)
+                ? 'keep-down'
+                : 'kill-root');
 
-        return $purpose === 'keep-down' && $candidate->isLeafSpray()
-            && !($situation->target?->isRootSuckering() === true && $candidate->anyActive(static fn (Active $a): bool => $a->isSystemic()));
+        return $purpose === 'keep-down' &&
+            $candidate->isLeafSpray() &&
+            !(
+                $situation->target?->isRootSuckering() === true &&
+                $candidate->anyActive(static fn(Active $a): bool => $a->isSystemic())
+            );
     }
 
     /** @return list<Finding> */
@@ -118,15 +166,34 @@ final readonly class Season implements RestsOnSchool, TurnsWithTheYear
             return [Finding::notNow('season.closed', $windows->source, $values, null, null, Certainty::Estimated)];
         }
         $values += ['opens' => $opens->first, 'closes' => $opens->last];
-        $findings = [Finding::notNow('season.opens', $windows->source, $values, $opens->first, 'change.wait-till', Certainty::Estimated)];
+        $findings = [
+            Finding::notNow(
+                'season.opens',
+                $windows->source,
+                $values,
+                $opens->first,
+                'change.wait-till',
+                Certainty::Estimated,
+            ),
+        ];
         $best = $opens->grade === WindowGrade::Best ? null : $windows->bestAfter($situation->day);
         if ($best !== null) {
             // the poorer part comes first: both are named
-            $findings[] = Finding::fits('season.best-later', $windows->source, ['from' => $best->first, 'to' => $best->last], Certainty::Estimated);
+            $findings[] = Finding::fits(
+                'season.best-later',
+                $windows->source,
+                ['from' => $best->first, 'to' => $best->last],
+                Certainty::Estimated,
+            );
         }
         $tops = $windows->topKillBefore($situation->day, $opens->first);
         if ($tops !== null) {
-            $findings[] = Finding::fits('season.tops-only', $windows->source, ['from' => $tops->first, 'to' => $tops->last], Certainty::Estimated);
+            $findings[] = Finding::fits(
+                'season.tops-only',
+                $windows->source,
+                ['from' => $tops->first, 'to' => $tops->last],
+                Certainty::Estimated,
+            );
         }
         if ($situation->target?->isRootSuckering() === true && $situation->flow() === 'still') {
             $findings[] = Finding::fits('season.schools-differ', 'handbook-8', [], Certainty::Typical);

@@ -15,7 +15,10 @@ use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Timing\Day;
 use Thicket\Timing\LocalSpans;
 
-/** The preventer of autumn is followed by a second once spring soil can be worked; somebody ticks that it can (handbook 4). */
+/**
+ * The preventer of autumn is followed by a second once spring soil can be worked; somebody ticks that it can (handbook
+ * 4).
+ */
 final readonly class SecondLaying implements TurnsWithTheYear
 {
     private const SOURCE = 'handbook-4';
@@ -27,15 +30,28 @@ final readonly class SecondLaying implements TurnsWithTheYear
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        if (!$candidate->goesOn('soil') || $this->laidBefore($situation, $candidate) === null || !$this->isSpring($situation)) {
+        if (
+            !$candidate->goesOn('soil') ||
+            $this->laidBefore($situation, $candidate) === null ||
+            !$this->isSpring($situation)
+        ) {
             return [];
         }
 
-        return [match ($situation->isYes(FactName::SoilWorkable)) {
-            null => Finding::unknown(FactName::SoilWorkable->value, self::SOURCE, true),
-            false => Finding::notNow('second.not-workable', self::SOURCE, [], null, 'change.soil-workable', Certainty::Observed),
-            true => Finding::fits('second.workable', self::SOURCE, [], Certainty::Observed),
-        }];
+        return [
+            match ($situation->isYes(FactName::SoilWorkable)) {
+                null => Finding::unknown(FactName::SoilWorkable->value, self::SOURCE, true),
+                false => Finding::notNow(
+                    'second.not-workable',
+                    self::SOURCE,
+                    [],
+                    null,
+                    'change.soil-workable',
+                    Certainty::Observed,
+                ),
+                true => Finding::fits('second.workable', self::SOURCE, [], Certainty::Observed),
+            },
+        ];
     }
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array
@@ -48,7 +64,11 @@ final readonly class SecondLaying implements TurnsWithTheYear
             $days = [...$days, $span['first'], $span['last']->modify('+1 day')];
         }
         foreach ($situation->history as $past) {
-            $days = [...$days, $past->on->modify('+' . self::LEAST_DAYS . ' days'), $past->on->modify('+' . (self::MOST_DAYS + 1) . ' days')];
+            $days = [
+                ...$days,
+                $past->on->modify('+' . self::LEAST_DAYS . ' days'),
+                $past->on->modify('+' . (self::MOST_DAYS + 1) . ' days'),
+            ];
         }
 
         return $days;
@@ -58,7 +78,12 @@ final readonly class SecondLaying implements TurnsWithTheYear
     {
         foreach ($situation->history as $past) {
             $ago = Day::between($past->on, $situation->day);
-            if ($ago >= self::LEAST_DAYS && $ago <= self::MOST_DAYS && $candidate->catalogue->hasMethod($past->method) && $candidate->catalogue->method($past->method)->onto() === 'soil') {
+            if (
+                $ago >= self::LEAST_DAYS &&
+                $ago <= self::MOST_DAYS &&
+                $candidate->catalogue->hasMethod($past->method) &&
+                $candidate->catalogue->method($past->method)->onto() === 'soil'
+            ) {
                 return $past;
             }
         }

@@ -10,7 +10,10 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
-/** Moving soil wakes the seed that lies in it (handbook 2): said where the plant's seed lasts years, with how long patrols run (rulings J23). */
+/**
+ * Moving soil wakes the seed that lies in it (handbook 2): said where the plant's seed lasts years, with how long
+ * patrols run (rulings J23).
+ */
 final readonly class SeedInSoil implements Rule
 {
     private const MOVING = ['dig', 'till', 'drag', 'lever'];
@@ -27,6 +30,14 @@ final readonly class SeedInSoil implements Rule
             return [];
         }
 
-        return [Finding::withCare('seed.woken', 'handbook-2', ['years' => $years['typical'], 'to' => $years['max']], 'change.patrol', Certainty::Typical)];
+        return [
+            Finding::withCare(
+                'seed.woken',
+                'handbook-2',
+                ['years' => $years['typical'], 'to' => $years['max']],
+                'change.patrol',
+                Certainty::Typical,
+            ),
+        ];
     }
 }

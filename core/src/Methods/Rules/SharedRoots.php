@@ -21,7 +21,9 @@ final readonly class SharedRoots implements RestsOnSchool
 
     private function boundTold(Situation $situation, Candidate $candidate): bool
     {
-        return $situation->quantity($candidate->schools->choice('clonal-share') === 'only-larger' ? FactName::TreatFrom : FactName::TreatBelow) !== null;
+        return $situation->quantity(
+            $candidate->schools->choice('clonal-share') === 'only-larger' ? FactName::TreatFrom : FactName::TreatBelow,
+        ) !== null;
     }
 
     public function evaluate(Situation $situation, Candidate $candidate): array
@@ -30,10 +32,21 @@ final readonly class SharedRoots implements RestsOnSchool
             return [];
         }
 
-        return [$candidate->schools->choice('clonal-share') === 'all-stems'
-            ? Finding::fits('clone.treat-all', 'handbook-8', [])
-            : ($this->boundTold($situation, $candidate)
-                ? Finding::withCare('clone.let-it-carry', 'handbook-8', ['left' => ServedStems::of($situation, $candidate)->leftOut], 'change.treat-every-stem')
-                : Finding::unknown($candidate->schools->choice('clonal-share') === 'only-larger' ? 'treat-from' : 'treat-below', 'handbook-8', true))];
+        return [
+            $candidate->schools->choice('clonal-share') === 'all-stems'
+                ? Finding::fits('clone.treat-all', 'handbook-8', [])
+                : ($this->boundTold($situation, $candidate)
+                    ? Finding::withCare(
+                        'clone.let-it-carry',
+                        'handbook-8',
+                        ['left' => ServedStems::of($situation, $candidate)->leftOut],
+                        'change.treat-every-stem',
+                    )
+                    : Finding::unknown(
+                        $candidate->schools->choice('clonal-share') === 'only-larger' ? 'treat-from' : 'treat-below',
+                        'handbook-8',
+                        true,
+                    )),
+        ];
     }
 }

@@ -12,7 +12,10 @@ use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 use Thicket\Mix\Active;
 
-/** Soil-active and soil-applied products: not on saturated ground (rulings J3), and some not over shallow groundwater (J26). */
+/**
+ * Soil-active and soil-applied products: not on saturated ground (rulings J3), and some not over shallow groundwater
+ * (J26).
+ */
 final readonly class SoilTakesIt implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
@@ -22,14 +25,27 @@ final readonly class SoilTakesIt implements Rule
         }
         $findings = [];
         if ($situation->word(FactName::SoilMoisture) === 'wet') {
-            $findings[] = Finding::notNow('ground.saturated', 'rulings-J3', [], null, 'change.ground-drains', Certainty::Observed);
+            $findings[] = Finding::notNow(
+                'ground.saturated',
+                'rulings-J3',
+                [],
+                null,
+                'change.ground-drains',
+                Certainty::Observed,
+            );
         }
-        $leaching = array_filter($candidate->actives(), static fn (Active $a): bool => $a->leaches());
+        $leaching = array_filter($candidate->actives(), static fn(Active $a): bool => $a->leaches());
         if ($leaching !== []) {
             $shallow = $situation->isYes(FactName::ShallowGroundwater);
-            $values = ['active' => implode(' + ', array_map(static fn (Active $a): string => $a->name(), $leaching))];
+            $values = ['active' => implode(' + ', array_map(static fn(Active $a): string => $a->name(), $leaching))];
             if ($shallow === true) {
-                $findings[] = Finding::doesNotSuit('ground.shallow-water', 'rulings-J26', $values, 'change.no-soil-active', Certainty::Observed);
+                $findings[] = Finding::doesNotSuit(
+                    'ground.shallow-water',
+                    'rulings-J26',
+                    $values,
+                    'change.no-soil-active',
+                    Certainty::Observed,
+                );
             } elseif ($shallow === null) {
                 $findings[] = Finding::unknown('shallow-groundwater', 'rulings-J26', false, $values);
             }

@@ -11,7 +11,10 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
-/** Slopes: no tractor pull (rulings J34), soil moved by digging washes off, soil-active products reach further down (J28). */
+/**
+ * Slopes: no tractor pull (rulings J34), soil moved by digging washes off, soil-active products reach further down
+ * (J28).
+ */
 final readonly class Steep implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
@@ -26,10 +29,30 @@ final readonly class Steep implements Rule
         $values = ['slope' => $slope];
 
         return match (true) {
-            $candidate->how('drag') => [Finding::doesNotSuit('slope.no-tractor', 'rulings-J34', $values, 'change.lever-or-cut', Certainty::Observed)],
-            $slope === 'steep' && $candidate->how('mow') => [Finding::withCare('slope.machine', 'handbook-5', $values, null, Certainty::Observed)],
-            $slope === 'steep' && $candidate->how('dig', 'till') => [Finding::withCare('slope.soil-washes', 'handbook-9', $values, 'change.small-pieces', Certainty::Observed)],
-            $candidate->isSoilActive() => [Finding::withCare('slope.reaches-further', 'rulings-J28', $values, null, Certainty::Observed)],
+            $candidate->how('drag') => [
+                Finding::doesNotSuit(
+                    'slope.no-tractor',
+                    'rulings-J34',
+                    $values,
+                    'change.lever-or-cut',
+                    Certainty::Observed,
+                ),
+            ],
+            $slope === 'steep' && $candidate->how('mow') => [
+                Finding::withCare('slope.machine', 'handbook-5', $values, null, Certainty::Observed),
+            ],
+            $slope === 'steep' && $candidate->how('dig', 'till') => [
+                Finding::withCare(
+                    'slope.soil-washes',
+                    'handbook-9',
+                    $values,
+                    'change.small-pieces',
+                    Certainty::Observed,
+                ),
+            ],
+            $candidate->isSoilActive() => [
+                Finding::withCare('slope.reaches-further', 'rulings-J28', $values, null, Certainty::Observed),
+            ],
             default => [],
         };
     }

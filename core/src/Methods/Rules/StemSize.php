@@ -14,8 +14,9 @@ use Thicket\Methods\Situation;
 use Thicket\Methods\StemGroup;
 
 /**
- * Stems against the reach of the method (handbook 2, rulings B11, J56). None within: does not suit. Some beyond: with care, with both counts. A
- * limit inside a size class: with care, and the class is to be split. Stems left out on purpose are not spoken of.
+ * Stems against the reach of the method (handbook 2, rulings B11, J56). None within: does not suit. Some beyond: with
+ * care, with both counts. A limit inside a size class: with care, and the class is to be split. Stems left out on
+ * purpose are not spoken of.
  */
 final readonly class StemSize implements RestsOnSchool
 {
@@ -40,27 +41,57 @@ final readonly class StemSize implements RestsOnSchool
             return [];
         }
         if ($situation->stems === []) {
-            return $candidate->how('pull', 'lever', 'dig') ? [] : [Finding::unknown('stem-diameter', $method->source(), true)];
+            return $candidate->how('pull', 'lever', 'dig')
+                ? []
+                : [Finding::unknown('stem-diameter', $method->source(), true)];
         }
         $findings = [];
         if ($most !== null) {
             $inclusive = ServedStems::mostIsInclusive($candidate);
             $code = $most->equals($candidate->limit('stemMost') ?? $most) ? 'size.too-thick' : 'size.beyond-reach';
-            $findings = [...$findings, ...$this->judge($situation, $candidate, $most, fn (StemGroup $g): string => $g->against($most, $inclusive), $code)];
+            $findings = [
+                ...$findings,
+                ...$this->judge(
+                    $situation,
+                    $candidate,
+                    $most,
+                    fn(StemGroup $g): string => $g->against($most, $inclusive),
+                    $code,
+                ),
+            ];
         }
         if ($least !== null) {
             // 'within' an exclusive lower bound means too thin
-            $tooThin = static fn (StemGroup $g): string => match ($g->against($least, false)) {
-                'within' => 'beyond', 'beyond' => 'within', default => 'split',
+            $tooThin = static fn(StemGroup $g): string => match ($g->against($least, false)) {
+                'within' => 'beyond',
+                'beyond' => 'within',
+                default => 'split',
             };
             $findings = [...$findings, ...$this->judge($situation, $candidate, $least, $tooThin, 'size.too-thin')];
         }
         $served = ServedStems::of($situation, $candidate);
-        if ($served->count() === 0 && array_filter($findings, static fn (Finding $f): bool => $f->outcome === \Thicket\Methods\Outcome::DoesNotSuit) === []) {
-            $findings[] = Finding::doesNotSuit('size.serves-none', 'rulings-J56', ['all' => $situation->stemCount()], 'change.other-method-for-rest');
+        if (
+            $served->count() === 0 &&
+            array_filter(
+                $findings,
+                static fn(Finding $f): bool => $f->outcome === \Thicket\Methods\Outcome::DoesNotSuit,
+            ) === []
+        ) {
+            $findings[] = Finding::doesNotSuit(
+                'size.serves-none',
+                'rulings-J56',
+                ['all' => $situation->stemCount()],
+                'change.other-method-for-rest',
+            );
         }
         if ($candidate->how('lever') && $served->count() > 0 && $situation->target->isDeepRooted() === true) {
-            $findings[] = Finding::withCare('size.deep-roots-try', 'rulings-J56', [], 'change.loosen-first', Certainty::Typical);
+            $findings[] = Finding::withCare(
+                'size.deep-roots-try',
+                'rulings-J56',
+                [],
+                'change.loosen-first',
+                Certainty::Typical,
+            );
         }
 
         return $findings;
@@ -71,8 +102,13 @@ final readonly class StemSize implements RestsOnSchool
      *
      * @return list<Finding>
      */
-    private function judge(Situation $situation, Candidate $candidate, Quantity $limit, \Closure $stand, string $code): array
-    {
+    private function judge(
+        Situation $situation,
+        Candidate $candidate,
+        Quantity $limit,
+        \Closure $stand,
+        string $code,
+    ): array {
         $counts = ['within' => 0, 'beyond' => 0, 'split' => 0];
         $estimated = false;
         foreach ($situation->stems as $group) {
@@ -82,7 +118,13 @@ final readonly class StemSize implements RestsOnSchool
             $counts[$stand($group)] += $group->count;
             $estimated = $estimated || $group->estimated;
         }
-        $values = ['limit' => $limit, 'fitting' => $counts['within'], 'others' => $counts['beyond'], 'unclear' => $counts['split'], 'all' => array_sum($counts)];
+        $values = [
+            'limit' => $limit,
+            'fitting' => $counts['within'],
+            'others' => $counts['beyond'],
+            'unclear' => $counts['split'],
+            'all' => array_sum($counts),
+        ];
         $rest = $estimated ? Certainty::Estimated : Certainty::Measured;
         $source = $candidate->method->source();
         if ($counts['split'] > 0) {
@@ -93,7 +135,15 @@ final readonly class StemSize implements RestsOnSchool
         }
 
         return $counts['within'] === 0
-            ? [Finding::doesNotSuit($code, $source, $values, $code === 'size.too-thin' ? 'change.thicker-stems' : 'change.thinner-stems', $rest)]
+            ? [
+                Finding::doesNotSuit(
+                    $code,
+                    $source,
+                    $values,
+                    $code === 'size.too-thin' ? 'change.thicker-stems' : 'change.thinner-stems',
+                    $rest,
+                ),
+            ]
             : [Finding::withCare($code . '-some', $source, $values, 'change.other-method-for-rest', $rest)];
     }
 }

@@ -22,7 +22,14 @@ final readonly class StemsPerClump implements Rule
         $values = ['stems' => $most, 'many' => $many];
         if ($candidate->method->work() === 'injection') {
             return $most >= $many
-                ? [Finding::doesNotSuit('clump.too-many-to-cut', 'handbook-2-hack-and-squirt', $values, 'change.stump-or-foliar')]
+                ? [
+                    Finding::doesNotSuit(
+                        'clump.too-many-to-cut',
+                        'handbook-2-hack-and-squirt',
+                        $values,
+                        'change.stump-or-foliar',
+                    ),
+                ]
                 : [Finding::withCare('clump.cut-each', 'handbook-2-hack-and-squirt', $values)];
         }
         if ($candidate->how('lever')) {
@@ -33,6 +40,8 @@ final readonly class StemsPerClump implements Rule
             return [Finding::withCare('clump.ring-each', 'rulings-J57', $values, 'change.stump-or-foliar')];
         }
 
-        return $candidate->goesOn('bark') && $most >= $many ? [Finding::withCare('clump.costs-climb', 'rulings-J59', $values, 'change.leaf-spray-instead')] : [];
+        return $candidate->goesOn('bark') && $most >= $many
+            ? [Finding::withCare('clump.costs-climb', 'rulings-J59', $values, 'change.leaf-spray-instead')]
+            : [];
     }
 }

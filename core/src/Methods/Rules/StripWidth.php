@@ -13,7 +13,10 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\RestsOnSchool;
 use Thicket\Methods\Situation;
 
-/** The strip or ring as measured, one side of the row, against what trees did best with (handbook 2, 6): told by how much it is too narrow or wide. */
+/**
+ * The strip or ring as measured, one side of the row, against what trees did best with (handbook 2, 6): told by how
+ * much it is too narrow or wide.
+ */
 final readonly class StripWidth implements RestsOnSchool
 {
     private const SOURCE = 'handbook-6';
@@ -26,7 +29,11 @@ final readonly class StripWidth implements RestsOnSchool
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
         $side = $situation->quantity(FactName::StripSide);
-        if ($side === null || $situation->word(FactName::Setting) !== 'orchard' || (!$candidate->method->isInRows() && !$candidate->goesOn('soil'))) {
+        if (
+            $side === null ||
+            $situation->word(FactName::Setting) !== 'orchard' ||
+            (!$candidate->method->isInRows() && !$candidate->goesOn('soil'))
+        ) {
             return [];
         }
         $wanted = $candidate->schools->values('strip-width');
@@ -35,12 +42,29 @@ final readonly class StripWidth implements RestsOnSchool
             return [];
         }
         $values = ['side' => $side, 'least' => $least, 'most' => $most];
-        $by = static fn (Quantity $long, Quantity $short): Quantity => Quantity::of($long->in(Unit::Foot)->minus($short->in(Unit::Foot)), Unit::Foot);
+        $by = static fn(Quantity $long, Quantity $short): Quantity => Quantity::of(
+            $long->in(Unit::Foot)->minus($short->in(Unit::Foot)),
+            Unit::Foot,
+        );
 
-        return [match (true) {
-            $side->isLessThan($least) => Finding::withCare('strip.too-narrow', self::SOURCE, $values + ['by' => $by($least, $side)], 'change.widen-strip', Certainty::Measured),
-            $side->isGreaterThan($most) => Finding::withCare('strip.too-wide', self::SOURCE, $values + ['by' => $by($side, $most)], 'change.narrow-strip', Certainty::Measured),
-            default => Finding::fits('strip.right', self::SOURCE, $values, Certainty::Measured),
-        }];
+        return [
+            match (true) {
+                $side->isLessThan($least) => Finding::withCare(
+                    'strip.too-narrow',
+                    self::SOURCE,
+                    $values + ['by' => $by($least, $side)],
+                    'change.widen-strip',
+                    Certainty::Measured,
+                ),
+                $side->isGreaterThan($most) => Finding::withCare(
+                    'strip.too-wide',
+                    self::SOURCE,
+                    $values + ['by' => $by($side, $most)],
+                    'change.narrow-strip',
+                    Certainty::Measured,
+                ),
+                default => Finding::fits('strip.right', self::SOURCE, $values, Certainty::Measured),
+            },
+        ];
     }
 }

@@ -14,8 +14,8 @@ use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
 /**
- * How deep soil is worked, by hoe, by machine or to work a preventer in, against the feeder roots of everything kept that stands there
- * (handbook 2); and pieces of weeds that root again.
+ * How deep soil is worked, by hoe, by machine or to work a preventer in, against the feeder roots of everything kept
+ * that stands there (handbook 2); and pieces of weeds that root again.
  */
 final readonly class Tillage implements Rule
 {
@@ -32,7 +32,13 @@ final readonly class Tillage implements Rule
         }
         $findings = $this->roots($situation, $candidate, $tills);
         if ($tills && $situation->target->fragmentsRegrow() === true) {
-            $findings[] = Finding::doesNotSuit('till.pieces-root', self::SOURCE, [], 'change.dig-or-top', Certainty::Typical);
+            $findings[] = Finding::doesNotSuit(
+                'till.pieces-root',
+                self::SOURCE,
+                [],
+                'change.dig-or-top',
+                Certainty::Typical,
+            );
         }
 
         return $findings;
@@ -45,11 +51,14 @@ final readonly class Tillage implements Rule
         if ($kept === []) {
             return [];
         }
-        $depth = $situation->quantity(FactName::WorkingDepth)
-            ?? ($tills ? $candidate->method->data->quantity('depth') : $candidate->card?->details?->incorporation);
+        $depth =
+            $situation->quantity(FactName::WorkingDepth) ??
+            ($tills ? $candidate->method->data->quantity('depth') : $candidate->card?->details?->incorporation);
         if ($depth === null) {
             // a card that asks for watering in is not worked in
-            return $candidate->card === null || $candidate->card->details?->isWateredIn() === true ? [] : [Finding::unknown($tills ? 'working-depth' : 'card-incorporation', self::SOURCE, true)];
+            return $candidate->card === null || $candidate->card->details?->isWateredIn() === true
+                ? []
+                : [Finding::unknown($tills ? 'working-depth' : 'card-incorporation', self::SOURCE, true)];
         }
         $slices = $depth->isLessThan(Quantity::of(self::SLICING_INCHES, Unit::Inch));
         $findings = [];
@@ -57,7 +66,13 @@ final readonly class Tillage implements Rule
             $values = ['keeper' => $name, 'depth' => $within, 'worked' => $depth];
             $findings[] = $slices
                 ? Finding::withCare('till.above-roots', self::SOURCE, $values)
-                : Finding::doesNotSuit('till.feeder-roots', self::SOURCE, $values, 'change.mulch-or-strip', Certainty::Typical);
+                : Finding::doesNotSuit(
+                    'till.feeder-roots',
+                    self::SOURCE,
+                    $values,
+                    'change.mulch-or-strip',
+                    Certainty::Typical,
+                );
         }
 
         return $findings;
@@ -66,7 +81,9 @@ final readonly class Tillage implements Rule
     /** @return list<array{string, Quantity}> name of what is kept there, and within what depth its feeder roots lie */
     private function feederRoots(Situation $situation, Candidate $candidate): array
     {
-        $typical = $candidate->catalogue->coefficients()->node('feederRoots')->quantity('value') ?? throw new \LogicException('no feeder roots.');
+        $typical =
+            $candidate->catalogue->coefficients()->node('feederRoots')->quantity('value') ??
+            throw new \LogicException('no feeder roots.');
         $out = [];
         foreach ($situation->keepers as $keeper) {
             if ($keeper->isRooted() && $keeper->kind !== 'crop' && $keeper->isAmongTargets()) {

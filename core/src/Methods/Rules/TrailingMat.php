@@ -20,8 +20,12 @@ final readonly class TrailingMat implements Rule
         }
 
         return match (true) {
-            $candidate->goesOn('stump', 'bark', 'wood') => [Finding::doesNotSuit('mat.no-stump', 'handbook-2', [], 'change.spray-or-smother', Certainty::Typical)],
-            $candidate->how('cut', 'top') => [Finding::doesNotSuit('mat.roots-on', 'handbook-2', [], 'change.spray-or-smother', Certainty::Typical)],
+            $candidate->goesOn('stump', 'bark', 'wood') => [
+                Finding::doesNotSuit('mat.no-stump', 'handbook-2', [], 'change.spray-or-smother', Certainty::Typical),
+            ],
+            $candidate->how('cut', 'top') => [
+                Finding::doesNotSuit('mat.roots-on', 'handbook-2', [], 'change.spray-or-smother', Certainty::Typical),
+            ],
             default => [],
         };
     }

@@ -28,8 +28,17 @@ final readonly class WarmSoil implements Rule
         }
         $values = ['soil' => $soil, 'limit' => $limit];
 
-        return [$soil->isLessThan($limit)
-            ? Finding::notNow('soil.too-cold', 'handbook-4', $values, null, 'change.soil-warms', Certainty::Measured)
-            : Finding::fits('soil.warm', 'handbook-4', $values, Certainty::Measured)];
+        return [
+            $soil->isLessThan($limit)
+                ? Finding::notNow(
+                    'soil.too-cold',
+                    'handbook-4',
+                    $values,
+                    null,
+                    'change.soil-warms',
+                    Certainty::Measured,
+                )
+                : Finding::fits('soil.warm', 'handbook-4', $values, Certainty::Measured),
+        ];
     }
 }

@@ -10,7 +10,10 @@ use Thicket\Methods\Outcome;
 use Thicket\Methods\Rule;
 use Thicket\Methods\Situation;
 
-/** How the work is done where schools differ but no verdict hangs on it (handbook 8): the way taken is said, and the others shown. */
+/**
+ * How the work is done where schools differ but no verdict hangs on it (handbook 8): the way taken is said, and the
+ * others shown.
+ */
 final readonly class WorkingWay implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
@@ -22,7 +25,10 @@ final readonly class WorkingWay implements Rule
         $findings = [];
         foreach ($candidate->catalogue->schoolsOfMethod($candidate->method->id()) as $school) {
             $others = array_fill_keys($candidate->schools->alternatives($school->id()), Outcome::Fits);
-            $findings[] = Finding::fits('school.way', 'handbook-8', ['school' => $school->id(), 'choice' => $school->id() . '.' . $candidate->schools->choice($school->id())])->restingOn($school->id(), $others);
+            $findings[] = Finding::fits('school.way', 'handbook-8', [
+                'school' => $school->id(),
+                'choice' => $school->id() . '.' . $candidate->schools->choice($school->id()),
+            ])->restingOn($school->id(), $others);
         }
 
         return $findings;

@@ -14,8 +14,8 @@ use Thicket\Methods\TurnsWithTheYear;
 use Thicket\Mix\Active;
 
 /**
- * Systemic sprays along planted trees, in every setting: green or wounded bark is asked at every age, guards stand in the first three years
- * (handbook 2 strip or ring).
+ * Systemic sprays along planted trees, in every setting: green or wounded bark is asked at every age, guards stand in
+ * the first three years (handbook 2 strip or ring).
  */
 final readonly class YoungBark implements TurnsWithTheYear
 {
@@ -30,9 +30,21 @@ final readonly class YoungBark implements TurnsWithTheYear
         }
         $green = $situation->isYes(FactName::GreenBark);
         if ($green === true) {
-            return [Finding::doesNotSuit('trunk.green-or-wounded', self::SOURCE, [], 'change.contact-or-hand', Certainty::Observed)];
+            return [
+                Finding::doesNotSuit(
+                    'trunk.green-or-wounded',
+                    self::SOURCE,
+                    [],
+                    'change.contact-or-hand',
+                    Certainty::Observed,
+                ),
+            ];
         }
-        $findings = [$green === null ? Finding::unknown('green-bark', self::SOURCE, true) : Finding::fits('trunk.brown-and-whole', self::SOURCE, [], Certainty::Observed)];
+        $findings = [
+            $green === null
+                ? Finding::unknown('green-bark', self::SOURCE, true)
+                : Finding::fits('trunk.brown-and-whole', self::SOURCE, [], Certainty::Observed),
+        ];
 
         return [...$findings, ...$this->guards($situation)];
     }
@@ -46,13 +58,21 @@ final readonly class YoungBark implements TurnsWithTheYear
 
     private function concerns(Situation $situation, Candidate $candidate): bool
     {
-        if (!$candidate->isLeafSpray() || !$candidate->anyActive(static fn (Active $a): bool => $a->isSystemic() && $a->selectivity() !== 'grass')) {
+        if (
+            !$candidate->isLeafSpray() ||
+            !$candidate->anyActive(static fn(Active $a): bool => $a->isSystemic() && $a->selectivity() !== 'grass')
+        ) {
             return false;
         }
-        $along = array_filter($situation->keepers, static fn (Keeper $k): bool => in_array($k->kind, self::PLANTED, true) && $k->isAmongTargets());
+        $along = array_filter(
+            $situation->keepers,
+            static fn(Keeper $k): bool => in_array($k->kind, self::PLANTED, true) && $k->isAmongTargets(),
+        );
 
-        return $situation->word(FactName::Setting) === 'orchard'
-            || ($along !== [] && ($situation->word(FactName::Setting) === 'new-planting' || $situation->dayOf(FactName::PlantedOn) !== null));
+        return $situation->word(FactName::Setting) === 'orchard' ||
+            ($along !== [] &&
+                ($situation->word(FactName::Setting) === 'new-planting' ||
+                    $situation->dayOf(FactName::PlantedOn) !== null));
     }
 
     /** @return list<Finding> */
@@ -68,8 +88,17 @@ final readonly class YoungBark implements TurnsWithTheYear
             return [Finding::fits('trunk.old-enough', self::SOURCE, $values, Certainty::Observed)];
         }
 
-        return [$situation->isYes(FactName::TrunkGuards) === true
-            ? Finding::withCare('trunk.guarded', self::SOURCE, $values, null, Certainty::Observed)
-            : Finding::notNow('trunk.guards-first', self::SOURCE, $values, null, 'change.set-guards', Certainty::Observed)];
+        return [
+            $situation->isYes(FactName::TrunkGuards) === true
+                ? Finding::withCare('trunk.guarded', self::SOURCE, $values, null, Certainty::Observed)
+                : Finding::notNow(
+                    'trunk.guards-first',
+                    self::SOURCE,
+                    $values,
+                    null,
+                    'change.set-guards',
+                    Certainty::Observed,
+                ),
+        ];
     }
 }

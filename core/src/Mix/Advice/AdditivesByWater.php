@@ -15,7 +15,9 @@ final readonly class AdditivesByWater implements MixRule
     public function judge(MixPlan $plan): ?MixWord
     {
         $distance = $plan->situation->waterDistance();
-        $near = $plan->situation->word(FactName::Setting) === 'water-edge' || ($distance !== null && $distance->isLessThan(Quantity::of(WaterEdge::NEAR_METRES, Unit::Metre)));
+        $near =
+            $plan->situation->word(FactName::Setting) === 'water-edge' ||
+            ($distance !== null && $distance->isLessThan(Quantity::of(WaterEdge::NEAR_METRES, Unit::Metre)));
         if (!$near || $plan->extras === []) {
             return null;
         }

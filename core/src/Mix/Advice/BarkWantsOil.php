@@ -9,6 +9,8 @@ final readonly class BarkWantsOil implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        return $plan->candidate->goesOn('bark') && $plan->carrier === 'water' ? MixWord::blocks('mix.bark-wants-oil', 'handbook-3') : null;
+        return $plan->candidate->goesOn('bark') && $plan->carrier === 'water'
+            ? MixWord::blocks('mix.bark-wants-oil', 'handbook-3')
+            : null;
     }
 }

@@ -11,8 +11,12 @@ final readonly class CarrierOnCard implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        $refuses = static fn (Candidate $one): bool => $one->card !== null && $one->card->carriers !== [] && !in_array($plan->carrier, $one->card->carriers, true);
+        $refuses = static fn(Candidate $one): bool => $one->card !== null &&
+            $one->card->carriers !== [] &&
+            !in_array($plan->carrier, $one->card->carriers, true);
 
-        return !$plan->any($refuses) ? null : MixWord::blocks('mix.carrier-not-on-card', 'label-card', ['carrier' => $plan->carrier]);
+        return !$plan->any($refuses)
+            ? null
+            : MixWord::blocks('mix.carrier-not-on-card', 'label-card', ['carrier' => $plan->carrier]);
     }
 }

@@ -9,6 +9,8 @@ final readonly class ClearWater implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        return $plan->carrier === 'water' && $plan->water === 'muddy' && $plan->mind('muddy-water') ? MixWord::blocks('mix.muddy-water', 'handbook-3') : null;
+        return $plan->carrier === 'water' && $plan->water === 'muddy' && $plan->mind('muddy-water')
+            ? MixWord::blocks('mix.muddy-water', 'handbook-3')
+            : null;
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
-/** A contact product wants small weeds and full cover; on anything older more strength does not reach the roots (handbook 3 "Further particulars"). */
+/**
+ * A contact product wants small weeds and full cover; on anything older more strength does not reach the roots
+ * (handbook 3 "Further particulars").
+ */
 final readonly class ContactWantsSmallWeeds implements MixRule
 {
     private const SMALL = ['cotyledon', 'seedling'];
@@ -16,6 +19,8 @@ final readonly class ContactWantsSmallWeeds implements MixRule
             return null;
         }
 
-        return in_array($stage[0], self::SMALL, true) ? null : MixWord::care('mix.contact-small-weeds', 'handbook-3', ['stage' => $stage[0]]);
+        return in_array($stage[0], self::SMALL, true)
+            ? null
+            : MixWord::care('mix.contact-small-weeds', 'handbook-3', ['stage' => $stage[0]]);
     }
 }

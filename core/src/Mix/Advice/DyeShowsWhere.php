@@ -9,6 +9,8 @@ final readonly class DyeShowsWhere implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        return !$plan->has('dye') && ($plan->candidate->goesOn('bark', 'stump') || $plan->candidate->isLeafSpray()) ? MixWord::care('mix.dye', 'handbook-3') : null;
+        return !$plan->has('dye') && ($plan->candidate->goesOn('bark', 'stump') || $plan->candidate->isLeafSpray())
+            ? MixWord::care('mix.dye', 'handbook-3')
+            : null;
     }
 }

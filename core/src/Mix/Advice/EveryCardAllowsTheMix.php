@@ -6,17 +6,28 @@ namespace Thicket\Mix\Advice;
 
 use Thicket\Methods\Candidate;
 
-/** With two or more products every card must allow the mixture; one that forbids it blocks, one that is silent must be read first (rulings J16). */
+/**
+ * With two or more products every card must allow the mixture; one that forbids it blocks, one that is silent must be
+ * read first (rulings J16).
+ */
 final readonly class EveryCardAllowsTheMix implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        $answers = array_map(static fn (Candidate $one): ?bool => $one->card?->details->answers['tankMixAllowed'] ?? null, $plan->partners === [] ? [] : $plan->products());
-        $product = static fn (?bool $answer): string => $plan->products()[(int) array_search($answer, $answers, true)]->card->product ?? '';
+        $answers = array_map(
+            static fn(Candidate $one): ?bool => $one->card?->details->answers['tankMixAllowed'] ?? null,
+            $plan->partners === [] ? [] : $plan->products(),
+        );
+        $product = static fn(?bool $answer): string => $plan->products()[(int) array_search($answer, $answers, true)]
+            ->card->product ?? '';
 
         return match (true) {
-            in_array(false, $answers, true) => MixWord::blocks('mix.card-forbids-mixing', 'label-card', ['product' => $product(false)]),
-            in_array(null, $answers, true) => MixWord::asks('mix.mixing-not-on-card', 'label-card', ['product' => $product(null)]),
+            in_array(false, $answers, true) => MixWord::blocks('mix.card-forbids-mixing', 'label-card', [
+                'product' => $product(false),
+            ]),
+            in_array(null, $answers, true) => MixWord::asks('mix.mixing-not-on-card', 'label-card', [
+                'product' => $product(null),
+            ]),
             default => null,
         };
     }

@@ -8,15 +8,23 @@ use Thicket\Methods\Finding;
 use Thicket\Methods\Outcome;
 use Thicket\Methods\Rules\CardLimits;
 
-/** With two or more products every card must allow the site and the method (rulings J16): each partner meets the same rule as the row itself. */
+/**
+ * With two or more products every card must allow the site and the method (rulings J16): each partner meets the same
+ * rule as the row itself.
+ */
 final readonly class EveryCardAllowsTheUse implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
         foreach ($plan->partners as $partner) {
-            $against = array_filter((new CardLimits())->evaluate($plan->situation, $partner), static fn (Finding $f): bool => in_array($f->outcome, [Outcome::NotAllowed, Outcome::NotNow], true));
+            $against = array_filter(
+                (new CardLimits())->evaluate($plan->situation, $partner),
+                static fn(Finding $f): bool => in_array($f->outcome, [Outcome::NotAllowed, Outcome::NotNow], true),
+            );
             if ($partner->card === null || $against !== []) {
-                return MixWord::blocks('mix.partner-not-for-this', 'label-card', ['product' => $partner->card->product ?? '']);
+                return MixWord::blocks('mix.partner-not-for-this', 'label-card', [
+                    'product' => $partner->card->product ?? '',
+                ]);
             }
         }
 

@@ -11,7 +11,10 @@ use Thicket\Methods\FactName;
 use Thicket\Methods\Rules\WaterEdge;
 use Thicket\Mix\Carrier;
 
-/** Fuel oil only by a confirmed card that lists it and where the crew's law does not forbid it; never by water, wells or on saturated ground (rulings J18). */
+/**
+ * Fuel oil only by a confirmed card that lists it and where the crew's law does not forbid it; never by water, wells or
+ * on saturated ground (rulings J18).
+ */
 final readonly class FuelOilOnlyByCard implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
@@ -20,15 +23,33 @@ final readonly class FuelOilOnlyByCard implements MixRule
             return null;
         }
         $distance = $plan->situation->waterDistance();
-        $strips = array_filter(array_map(static fn (Candidate $one): ?Quantity => $one->card?->waterBuffer, $plan->products()));
+        $strips = array_filter(
+            array_map(static fn(Candidate $one): ?Quantity => $one->card?->waterBuffer, $plan->products()),
+        );
         // where a card names no wider strip, as far as mixing keeps from water
-        $near = array_reduce($strips, static fn (Quantity $widest, Quantity $one): Quantity => $one->isGreaterThan($widest) ? $one : $widest, Quantity::of(WaterEdge::NEAR_METRES, Unit::Metre));
+        $near = array_reduce(
+            $strips,
+            static fn(Quantity $widest, Quantity $one): Quantity => $one->isGreaterThan($widest) ? $one : $widest,
+            Quantity::of(WaterEdge::NEAR_METRES, Unit::Metre),
+        );
 
         return match (true) {
-            $plan->any(static fn (Candidate $one): bool => $one->card === null || !$one->card->confirmed || !in_array(Carrier::FUEL_OIL, $one->card->carriers, true)) => MixWord::blocks('mix.fuel-oil-not-on-card', 'rulings-J18'),
+            $plan->any(
+                static fn(Candidate $one): bool => $one->card === null ||
+                    !$one->card->confirmed ||
+                    !in_array(Carrier::FUEL_OIL, $one->card->carriers, true),
+            )
+                => MixWord::blocks('mix.fuel-oil-not-on-card', 'rulings-J18'),
             !$plan->fuelOilLawful => MixWord::blocks('mix.fuel-oil-law', 'rulings-J18'),
-            $plan->situation->word(FactName::SoilMoisture) === 'wet' => MixWord::blocks('mix.fuel-oil-wet-ground', 'rulings-J18'),
-            $distance !== null && $distance->isLessThan($near) => MixWord::blocks('mix.fuel-oil-near-water', 'rulings-J18', ['distance' => $distance, 'limit' => $near]),
+            $plan->situation->word(FactName::SoilMoisture) === 'wet' => MixWord::blocks(
+                'mix.fuel-oil-wet-ground',
+                'rulings-J18',
+            ),
+            $distance !== null && $distance->isLessThan($near) => MixWord::blocks(
+                'mix.fuel-oil-near-water',
+                'rulings-J18',
+                ['distance' => $distance, 'limit' => $near],
+            ),
             default => null,
         };
     }

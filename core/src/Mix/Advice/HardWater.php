@@ -9,6 +9,11 @@ final readonly class HardWater implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        return $plan->carrier === 'water' && $plan->water === 'hard' && $plan->mind('muddy-water') && !$plan->has('conditioner') ? MixWord::care('mix.hard-water', 'handbook-3') : null;
+        return $plan->carrier === 'water' &&
+            $plan->water === 'hard' &&
+            $plan->mind('muddy-water') &&
+            !$plan->has('conditioner')
+            ? MixWord::care('mix.hard-water', 'handbook-3')
+            : null;
     }
 }

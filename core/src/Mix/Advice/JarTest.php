@@ -9,8 +9,10 @@ final readonly class JarTest implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        $others = array_filter($plan->extras, static fn (\Thicket\Mix\Component $c): bool => $c->role !== 'dye');
+        $others = array_filter($plan->extras, static fn(\Thicket\Mix\Component $c): bool => $c->role !== 'dye');
 
-        return ($plan->firstTime && $others !== []) || $plan->firstTogether ? MixWord::care('mix.jar-test', 'rulings-J16') : null;
+        return ($plan->firstTime && $others !== []) || $plan->firstTogether
+            ? MixWord::care('mix.jar-test', 'rulings-J16')
+            : null;
     }
 }

@@ -41,18 +41,19 @@ final readonly class MixPlan
         public bool $firstTogether = false,
         public bool $fuelOilLawful = false,
         public ?bool $additivesForWater = null,
-    ) {
-    }
+    ) {}
 
     public function has(string $role): bool
     {
-        return in_array($role, array_map(static fn (Component $c): string => $c->role, $this->extras), true);
+        return in_array($role, array_map(static fn(Component $c): string => $c->role, $this->extras), true);
     }
 
     /** Whether any product of the tank wants this minded. */
     public function mind(string $caution): bool
     {
-        return $this->any(static fn (Candidate $one): bool => in_array($caution, $one->active?->data->strings('cautions') ?? [], true));
+        return $this->any(
+            static fn(Candidate $one): bool => in_array($caution, $one->active?->data->strings('cautions') ?? [], true),
+        );
     }
 
     /** @return non-empty-list<Candidate> every product of the tank: the strictest decides (rulings J16) */

@@ -11,18 +11,49 @@ final readonly class MixRules
     public static function all(): array
     {
         return [
-            new EveryCardAllowsTheUse(), new EveryCardAllowsTheMix(), new CarrierOnCard(), new FuelOilOnlyByCard(), new WaterBorneInOil(), new BarkWantsOil(), new OneOrTheOther(), new SurfactantOnce(), new ClearWater(), new TankMetal(), new SealsStandOil(), new VapourInHeat(), new AdditivesByWater(), new WaterInAfterRainfast(), new WateringDepth(),
-            new LineOfTheCard(), new SeasonBeforeStrength(), new SlowKillReachesRoots(), new ContactWantsSmallWeeds(),
-            new OilWantsEmulsifier(), new WaxyLeafWantsSurfactant(), new HardWater(), new WickStaysDripFree(), new LookInsideTheShield(), new OneActiveTwice(), new SmallAreaFirst(), new JarTest(), new DyeShowsWhere(),
+            new EveryCardAllowsTheUse(),
+            new EveryCardAllowsTheMix(),
+            new CarrierOnCard(),
+            new FuelOilOnlyByCard(),
+            new WaterBorneInOil(),
+            new BarkWantsOil(),
+            new OneOrTheOther(),
+            new SurfactantOnce(),
+            new ClearWater(),
+            new TankMetal(),
+            new SealsStandOil(),
+            new VapourInHeat(),
+            new AdditivesByWater(),
+            new WaterInAfterRainfast(),
+            new WateringDepth(),
+            new LineOfTheCard(),
+            new SeasonBeforeStrength(),
+            new SlowKillReachesRoots(),
+            new ContactWantsSmallWeeds(),
+            new OilWantsEmulsifier(),
+            new WaxyLeafWantsSurfactant(),
+            new HardWater(),
+            new WickStaysDripFree(),
+            new LookInsideTheShield(),
+            new OneActiveTwice(),
+            new SmallAreaFirst(),
+            new JarTest(),
+            new DyeShowsWhere(),
         ];
     }
 
     /** @return list<MixWord> what blocks, then what asks, then what to mind */
     public static function judge(MixPlan $plan): array
     {
-        $words = array_values(array_filter(array_map(static fn (MixRule $rule): ?MixWord => $rule->judge($plan), self::all())));
+        $words = array_values(
+            array_filter(array_map(static fn(MixRule $rule): ?MixWord => $rule->judge($plan), self::all())),
+        );
         $order = [MixWord::BLOCKS, MixWord::ASKS, MixWord::CARE];
-        usort($words, static fn (MixWord $a, MixWord $b): int => array_search($a->level, $order, true) <=> array_search($b->level, $order, true));
+        usort(
+            $words,
+            static fn(MixWord $a, MixWord $b): int => array_search($a->level, $order, true) <=>
+                array_search($b->level, $order, true),
+        );
 
         return $words;
     }

@@ -15,12 +15,16 @@ final readonly class MixWord
     public const CARE = 'care';
 
     /**
-     * @param string $level blocks (must not be made so), asks (a fact is missing, without which it is not finished), care (make it, but mind)
+     * @param string $level blocks (must not be made so), asks (a fact is missing, without which it is not finished),
+     *     care (make it, but mind)
      * @param array<string, MonthDay|Quantity|string> $values
      */
-    private function __construct(public string $code, public string $level, public string $source, public array $values)
-    {
-    }
+    private function __construct(
+        public string $code,
+        public string $level,
+        public string $source,
+        public array $values,
+    ) {}
 
     /** @param array<string, MonthDay|Quantity|string> $values */
     public static function blocks(string $code, string $source, array $values = []): self

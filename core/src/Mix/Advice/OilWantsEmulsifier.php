@@ -9,6 +9,8 @@ final readonly class OilWantsEmulsifier implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        return $plan->carrier === 'water' && $plan->has('oil') && !$plan->has('emulsifier') ? MixWord::asks('mix.emulsifier-missing', 'handbook-3') : null;
+        return $plan->carrier === 'water' && $plan->has('oil') && !$plan->has('emulsifier')
+            ? MixWord::asks('mix.emulsifier-missing', 'handbook-3')
+            : null;
     }
 }

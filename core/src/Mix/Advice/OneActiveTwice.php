@@ -6,14 +6,26 @@ namespace Thicket\Mix\Advice;
 
 use Thicket\Methods\Candidate;
 
-/** The same active under two names is one active (handbook 3 "Traps in the sums"): a double dose, counted together under the ceiling. */
+/**
+ * The same active under two names is one active (handbook 3 "Traps in the sums"): a double dose, counted together under
+ * the ceiling.
+ */
 final readonly class OneActiveTwice implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        $actives = array_merge(...array_map(static fn (Candidate $one): array => array_unique(array_column($one->card->actives ?? [], 'active')), $plan->products()));
-        $twice = array_keys(array_filter(array_count_values($actives), static fn (int $n): bool => $n > 1));
+        $actives = array_merge(
+            ...array_map(
+                static fn(Candidate $one): array => array_unique(array_column($one->card->actives ?? [], 'active')),
+                $plan->products(),
+            ),
+        );
+        $twice = array_keys(array_filter(array_count_values($actives), static fn(int $n): bool => $n > 1));
 
-        return $twice === [] ? null : MixWord::care('mix.active-twice', 'handbook-3', ['active' => $plan->candidate->catalogue->active($twice[0])->name()]);
+        return $twice === []
+            ? null
+            : MixWord::care('mix.active-twice', 'handbook-3', [
+                'active' => $plan->candidate->catalogue->active($twice[0])->name(),
+            ]);
     }
 }

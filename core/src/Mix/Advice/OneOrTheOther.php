@@ -9,6 +9,9 @@ final readonly class OneOrTheOther implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        return $plan->has('surfactant') && ($plan->has('emulsifier') || ($plan->has('oil') && $plan->carrier === 'water')) ? MixWord::blocks('mix.emulsifier-with-surfactant', 'handbook-3') : null;
+        return $plan->has('surfactant') &&
+            ($plan->has('emulsifier') || ($plan->has('oil') && $plan->carrier === 'water'))
+            ? MixWord::blocks('mix.emulsifier-with-surfactant', 'handbook-3')
+            : null;
     }
 }

@@ -6,7 +6,9 @@ namespace Thicket\Mix\Advice;
 
 use Thicket\Methods\Candidate;
 
-/** The card says whether surfactant is in the product already: ask before adding any, refuse a second dose (handbook 3). */
+/**
+ * The card says whether surfactant is in the product already: ask before adding any, refuse a second dose (handbook 3).
+ */
 final readonly class SurfactantOnce implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
@@ -16,8 +18,12 @@ final readonly class SurfactantOnce implements MixRule
         }
 
         return match (true) {
-            $plan->any(static fn (Candidate $one): bool => $one->card?->surfactantInside === true) => MixWord::blocks('mix.surfactant-twice', 'label-card'),
-            $plan->any(static fn (Candidate $one): bool => $one->card !== null && $one->card->surfactantInside === null) => MixWord::asks('mix.surfactant-inside', 'label-card'),
+            $plan->any(static fn(Candidate $one): bool => $one->card?->surfactantInside === true) => MixWord::blocks(
+                'mix.surfactant-twice',
+                'label-card',
+            ),
+            $plan->any(static fn(Candidate $one): bool => $one->card !== null && $one->card->surfactantInside === null)
+                => MixWord::asks('mix.surfactant-inside', 'label-card'),
             default => null,
         };
     }

@@ -14,7 +14,11 @@ final readonly class TankMetal implements MixRule
         }
 
         return match (true) {
-            in_array($plan->material, ['galvanised', 'steel'], true) => MixWord::blocks('mix.tank-metal', 'rulings-J17', ['material' => (string) $plan->material]),
+            in_array($plan->material, ['galvanised', 'steel'], true) => MixWord::blocks(
+                'mix.tank-metal',
+                'rulings-J17',
+                ['material' => (string) $plan->material],
+            ),
             default => null,
         };
     }

@@ -8,7 +8,9 @@ use Thicket\Methods\Candidate;
 use Thicket\Methods\FactName;
 use Thicket\Safety\StartLimits;
 
-/** A volatile ester rises as vapour in heat (handbook 3, rulings J3): against the stricter of card and typical limit. */
+/**
+ * A volatile ester rises as vapour in heat (handbook 3, rulings J3): against the stricter of card and typical limit.
+ */
 final readonly class VapourInHeat implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
@@ -16,10 +18,16 @@ final readonly class VapourInHeat implements MixRule
         if ($plan->air === null) {
             return null;
         }
-        $volatile = array_filter($plan->products(), static fn (Candidate $one): bool => $one->active?->isVolatile() === true);
+        $volatile = array_filter(
+            $plan->products(),
+            static fn(Candidate $one): bool => $one->active?->isVolatile() === true,
+        );
         foreach (StartLimits::ofTank(array_values($volatile), $plan->situation->target)->limits as $limit) {
             if ($limit->fact === FactName::AirTemperature && !$limit->least && !$limit->allows($plan->air)) {
-                return MixWord::blocks('mix.vapour', $limit->source, ['reading' => $plan->air, 'limit' => $limit->value]);
+                return MixWord::blocks('mix.vapour', $limit->source, [
+                    'reading' => $plan->air,
+                    'limit' => $limit->value,
+                ]);
             }
         }
 

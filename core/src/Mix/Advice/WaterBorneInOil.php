@@ -12,8 +12,14 @@ final readonly class WaterBorneInOil implements MixRule
 {
     public function judge(MixPlan $plan): ?MixWord
     {
-        $waterBorne = static fn (Candidate $one): bool => in_array($one->card?->formulation, ['soluble-liquid', 'water-dispersible-granule'], true);
+        $waterBorne = static fn(Candidate $one): bool => in_array(
+            $one->card?->formulation,
+            ['soluble-liquid', 'water-dispersible-granule'],
+            true,
+        );
 
-        return Carrier::isOil($plan->carrier) && $plan->any($waterBorne) ? MixWord::blocks('mix.water-borne-in-oil', 'handbook-3') : null;
+        return Carrier::isOil($plan->carrier) && $plan->any($waterBorne)
+            ? MixWord::blocks('mix.water-borne-in-oil', 'handbook-3')
+            : null;
     }
 }

@@ -7,8 +7,8 @@ namespace Thicket\Mix\Advice;
 use Thicket\Mix\Watering;
 
 /**
- * A product that must be watered in: from when and until when (handbook 4: about an hour after, where the label asks); in one tank with one that must
- * first dry on the leaf: in between, or not in one pass (rulings J33).
+ * A product that must be watered in: from when and until when (handbook 4: about an hour after, where the label asks);
+ * in one tank with one that must first dry on the leaf: in between, or not in one pass (rulings J33).
  */
 final readonly class WaterInAfterRainfast implements MixRule
 {
@@ -28,7 +28,11 @@ final readonly class WaterInAfterRainfast implements MixRule
 
         return match (true) {
             $watering->collides() => MixWord::blocks('mix.water-in-collides', 'rulings-J33', $when),
-            $watering->dryHours * 60 > $watering->afterMinutes => MixWord::care("mix.water-in-between{$open}", 'rulings-J33', $when),
+            $watering->dryHours * 60 > $watering->afterMinutes => MixWord::care(
+                "mix.water-in-between{$open}",
+                'rulings-J33',
+                $when,
+            ),
             $watering->afterMinutes > 0 => MixWord::care("mix.water-in-from{$open}", 'label-card', $when),
             default => MixWord::care("mix.water-in{$open}", 'label-card', $water),
         };

@@ -13,6 +13,11 @@ final readonly class WaxyLeafWantsSurfactant implements MixRule
     {
         $waxy = $plan->situation->target?->hasWaxyLeaf() === true && $plan->candidate->isLeafSpray();
 
-        return $waxy && !$plan->has('surfactant') && !$plan->has('emulsifier') && !$plan->any(static fn (Candidate $one): bool => $one->card?->surfactantInside === true) ? MixWord::care('mix.waxy-leaf', 'handbook-2') : null;
+        return $waxy &&
+            !$plan->has('surfactant') &&
+            !$plan->has('emulsifier') &&
+            !$plan->any(static fn(Candidate $one): bool => $one->card?->surfactantInside === true)
+            ? MixWord::care('mix.waxy-leaf', 'handbook-2')
+            : null;
     }
 }

@@ -13,7 +13,9 @@ final class Unmixable extends \InvalidArgumentException implements ThicketRefusa
 {
     public static function moreThanTheWhole(Quantity $percent): self
     {
-        return new self('The parts come to ' . Shown::number($percent->amount) . ' % of the mix; they must stay at or below 100 %.');
+        return new self(
+            'The parts come to ' . Shown::number($percent->amount) . ' % of the mix; they must stay at or below 100 %.',
+        );
     }
 
     public static function emulsifierWithSurfactant(): self
@@ -23,7 +25,9 @@ final class Unmixable extends \InvalidArgumentException implements ThicketRefusa
 
     public static function readyToUse(): self
     {
-        return new self('A ready-to-use product is sprayed as it is; choose a concentrate of it where a mix is called for.');
+        return new self(
+            'A ready-to-use product is sprayed as it is; choose a concentrate of it where a mix is called for.',
+        );
     }
 
     public static function differentBasis(): self
@@ -43,6 +47,8 @@ final class Unmixable extends \InvalidArgumentException implements ThicketRefusa
 
     public static function nothingToBuyIn(): self
     {
-        return new self('Give at least one container size with its price, large enough that fewer than two thousand are needed.');
+        return new self(
+            'Give at least one container size with its price, large enough that fewer than two thousand are needed.',
+        );
     }
 }

@@ -9,8 +9,8 @@ use Thicket\Survey\Geos;
 use Thicket\Survey\Shape;
 
 /**
- * A table with a header: one thing a row, by longitude and latitude or by a well-known-text geometry; or one corner a row, where
- * rows of one name are the corners of one outline. Other columns are properties.
+ * A table with a header: one thing a row, by longitude and latitude or by a well-known-text geometry; or one corner a
+ * row, where rows of one name are the corners of one outline. Other columns are properties.
  */
 final class CsvFile
 {
@@ -25,9 +25,7 @@ final class CsvFile
     /** Cells that a spreadsheet would run as a formula get an apostrophe, which reading takes off again. */
     private const FORMULA = '/^[=+@\-\t\r]/';
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /** @return list<string> headers of the file, for matching */
     public static function headers(string $text): array
@@ -76,7 +74,7 @@ final class CsvFile
                 throw Refused::at("/columns/{$field}", "There is no column '{$header}'.");
             }
         }
-        $placed = isset($columns['geometry']) || (isset($columns['longitude'], $columns['latitude']));
+        $placed = isset($columns['geometry']) || isset($columns['longitude'], $columns['latitude']);
         if (!$placed) {
             throw Refused::at('/columns', 'Say which columns hold longitude and latitude, or the geometry.');
         }
@@ -85,24 +83,43 @@ final class CsvFile
         }
 
         $decimalComma = self::delimiter($text) !== ',';
-        yield from isset($columns['corner']) ? self::outlines($table, $headers, $columns, $decimalComma, $budget) : self::rows($table, $headers, $columns, $decimalComma, $budget);
+        yield from isset($columns['corner'])
+            ? self::outlines($table, $headers, $columns, $decimalComma, $budget)
+            : self::rows($table, $headers, $columns, $decimalComma, $budget);
     }
 
     /** @param list<Entry> $entries */
     public static function write(array $entries): string
     {
-        $keys = array_values(array_unique(array_merge([], ...array_map(static fn (Entry $e): array => array_map(strval(...), array_keys($e->all())), $entries))));
+        $keys = array_values(
+            array_unique(
+                array_merge(
+                    [],
+                    ...array_map(static fn(Entry $e): array => array_map(strval(...), array_keys($e->all())), $entries),
+                ),
+            ),
+        );
         $rows = [['name', 'geometry', ...$keys]];
         foreach ($entries as $entry) {
             $all = $entry->all();
-            $rows[] = [$entry->name, $entry->shape === null ? '' : self::wellKnownText($entry->shape), ...array_map(static fn (string $key): string => is_string($all[$key] ?? '') ? (string) ($all[$key] ?? '') : XmlFile::carried($all[$key]), $keys)];
+            $rows[] = [
+                $entry->name,
+                $entry->shape === null ? '' : self::wellKnownText($entry->shape),
+                ...array_map(
+                    static fn(string $key): string => is_string($all[$key] ?? '')
+                        ? (string) ($all[$key] ?? '')
+                        : XmlFile::carried($all[$key]),
+                    $keys,
+                ),
+            ];
         }
 
         return self::written($rows);
     }
 
     /**
-     * Rows as CSV (RFC 4180): every cell, those of the header too, guarded against spreadsheets that run what looks like a formula.
+     * Rows as CSV (RFC 4180): every cell, those of the header too, guarded against spreadsheets that run what looks
+     * like a formula.
      *
      * @param iterable<array<string|int|null>> $rows
      */
@@ -110,7 +127,13 @@ final class CsvFile
     {
         $handle = fopen('php://temp', 'w+') ?: throw new \RuntimeException('No memory for a table.');
         foreach ($rows as $cells) {
-            fputcsv($handle, array_map(static fn (string|int|null $cell): string => self::guarded((string) $cell), $cells), ',', '"', '');
+            fputcsv(
+                $handle,
+                array_map(static fn(string|int|null $cell): string => self::guarded((string) $cell), $cells),
+                ',',
+                '"',
+                '',
+            );
         }
         rewind($handle);
 
@@ -123,18 +146,25 @@ final class CsvFile
     }
 
     /**
-     * A number as a table writes it: where cells are parted by something else, a comma is the decimal point. Other texts stay.
+     * A number as a table writes it: where cells are parted by something else, a comma is the decimal point. Other
+     * texts stay.
      */
     public static function number(string $cell, bool $decimalComma): string
     {
-        return $decimalComma && preg_match('/^(-?[0-9]+),([0-9]+)(?![0-9,.])/', $cell) === 1 ? (string) preg_replace('/,/', '.', $cell, 1) : $cell;
+        return $decimalComma && preg_match('/^(-?[0-9]+),([0-9]+)(?![0-9,.])/', $cell) === 1
+            ? (string) preg_replace('/,/', '.', $cell, 1)
+            : $cell;
     }
 
     /** What parts the cells, read off the first line: a comma, a semicolon or a tab. */
     public static function delimiter(string $text): string
     {
         $first = strtok($text, "\r\n");
-        $counts = array_map(static fn (string $d): int => substr_count((string) $first, $d), [',' => ',', ';' => ';', "\t" => "\t"]);
+        $counts = array_map(static fn(string $d): int => substr_count((string) $first, $d), [
+            ',' => ',',
+            ';' => ';',
+            "\t" => "\t",
+        ]);
 
         return (string) array_search(max($counts), $counts, true);
     }
@@ -153,7 +183,14 @@ final class CsvFile
         $out = [];
         while (($cells = fgetcsv($handle, null, $delimiter, '"', '')) !== false) {
             if ($cells !== [null]) {
-                $out[] = array_map(static fn (?string $c): string => (string) preg_replace("/^'(?=[=+@\\-\\t\\r])/", '', trim((string) $c, ' ')), $cells);
+                $out[] = array_map(
+                    static fn(?string $c): string => (string) preg_replace(
+                        "/^'(?=[=+@\\-\\t\\r])/",
+                        '',
+                        trim((string) $c, ' '),
+                    ),
+                    $cells,
+                );
             }
             if ($most !== null && count($out) > $most + 1) {
                 break;
@@ -170,19 +207,31 @@ final class CsvFile
      *
      * @return \Generator<int, Entry>
      */
-    private static function rows(array $table, array $headers, array $columns, bool $decimalComma, FileBudget $budget): \Generator
-    {
+    private static function rows(
+        array $table,
+        array $headers,
+        array $columns,
+        bool $decimalComma,
+        FileBudget $budget,
+    ): \Generator {
         foreach ($table as $i => $cells) {
             [$given, $properties] = self::parted($cells, $headers, $columns);
             $name = $given['name'] ?? '';
             try {
                 $pieces = self::place($given, $decimalComma, $budget);
             } catch (Refused $e) {
-                yield $e->faults[0]['pointer'] === '' ? Entry::bad($i + 2, $name, $e->faults[0]['message'], $properties) : throw $e;
+                yield $e->faults[0]['pointer'] === ''
+                    ? Entry::bad($i + 2, $name, $e->faults[0]['message'], $properties)
+                    : throw $e;
                 continue;
             }
             foreach ($pieces as $n => $piece) {
-                yield Entry::read($i + 2, count($pieces) > 1 ? trim($name . ' ' . ($n + 1)) : $name, $piece, $properties);
+                yield Entry::read(
+                    $i + 2,
+                    count($pieces) > 1 ? trim($name . ' ' . ($n + 1)) : $name,
+                    $piece,
+                    $properties,
+                );
             }
         }
     }
@@ -194,8 +243,13 @@ final class CsvFile
      *
      * @return \Generator<int, Entry> by the row where each outline begins
      */
-    private static function outlines(array $table, array $headers, array $columns, bool $decimalComma, FileBudget $budget): \Generator
-    {
+    private static function outlines(
+        array $table,
+        array $headers,
+        array $columns,
+        bool $decimalComma,
+        FileBudget $budget,
+    ): \Generator {
         $groups = [];
         foreach ($table as $i => $cells) {
             [$given, $properties] = self::parted($cells, $headers, $columns);
@@ -203,7 +257,13 @@ final class CsvFile
         }
         foreach ($groups as $name => $corners) {
             $budget->positions(count($corners));
-            usort($corners, static fn (array $a, array $b): int => [(float) ($a['given']['corner'] ?? 0), $a['row']] <=> [(float) ($b['given']['corner'] ?? 0), $b['row']]);
+            usort(
+                $corners,
+                static fn(array $a, array $b): int => [(float) ($a['given']['corner'] ?? 0), $a['row']] <=> [
+                    (float) ($b['given']['corner'] ?? 0),
+                    $b['row'],
+                ],
+            );
             $row = min(array_column($corners, 'row'));
             $properties = $corners[0]['properties'];
             try {
@@ -245,7 +305,8 @@ final class CsvFile
     /**
      * @param array<string, string> $given
      *
-     * @return list<array{type: string, coordinates: mixed}> GeoJSON geometries; the pieces of a Multi geometry or a collection come one by one
+     * @return list<array{type: string, coordinates: mixed}> GeoJSON geometries; the pieces of a Multi geometry or a
+     *     collection come one by one
      */
     private static function place(array $given, bool $decimalComma, FileBudget $budget): array
     {
@@ -258,7 +319,11 @@ final class CsvFile
         if (preg_match('/^\s*SRID=(\d{1,6});/i', $text, $found) === 1) {
             $text = substr($text, strlen($found[0]));
             if ($found[1] !== '4326') {
-                throw Refused::at('', "This geometry is in the coordinate system EPSG:{$found[1]}; export it in WGS 84 (EPSG:4326), as longitude and latitude in degrees.");
+                throw Refused::at(
+                    '',
+                    "This geometry is in the coordinate system EPSG:{$found[1]}; export it in WGS 84 " .
+                        '(EPSG:4326), as longitude and latitude in degrees.',
+                );
             }
         }
         // every position but the first of a list stands behind a comma
@@ -268,7 +333,12 @@ final class CsvFile
         } catch (Refused $e) {
             throw $e;
         } catch (\Exception) {
-            throw Refused::at('', "The geometry '" . mb_strimwidth($text, 0, 40, '...') . "' cannot be read; it must be well-known text such as POINT (-71.4 44.05).");
+            throw Refused::at(
+                '',
+                "The geometry '" .
+                    mb_strimwidth($text, 0, 40, '...') .
+                    "' cannot be read; it must be well-known text such as POINT (-71.4 44.05).",
+            );
         }
 
         return $pieces === [] ? throw Refused::at('', 'Its geometry is empty.') : $pieces;
@@ -289,12 +359,17 @@ final class CsvFile
             return $out;
         }
 
-        return [match ($shape->typeName()) {
-            'Point' => ['type' => 'Point', 'coordinates' => [$shape->getX(), $shape->getY()]],
-            'LineString' => ['type' => 'LineString', 'coordinates' => Geos::points($shape)],
-            'Polygon' => ['type' => 'Polygon', 'coordinates' => Geos::polygons($shape)[0] ?? []],
-            default => throw Refused::at('', 'Give points, lines or polygons; this is a ' . $shape->typeName() . '.'),
-        }];
+        return [
+            match ($shape->typeName()) {
+                'Point' => ['type' => 'Point', 'coordinates' => [$shape->getX(), $shape->getY()]],
+                'LineString' => ['type' => 'LineString', 'coordinates' => Geos::points($shape)],
+                'Polygon' => ['type' => 'Polygon', 'coordinates' => Geos::polygons($shape)[0] ?? []],
+                default => throw Refused::at(
+                    '',
+                    'Give points, lines or polygons; this is a ' . $shape->typeName() . '.',
+                ),
+            },
+        ];
     }
 
     /**
@@ -309,7 +384,13 @@ final class CsvFile
         foreach (['longitude', 'latitude'] as $axis) {
             $number = self::number($given[$axis] ?? '', $decimalComma);
             if (!is_numeric($number)) {
-                throw Refused::at('', ucfirst($axis) . " reads '" . mb_strimwidth($given[$axis] ?? '', 0, 30, '...') . "'{$at}; give decimal degrees with a point.");
+                throw Refused::at(
+                    '',
+                    ucfirst($axis) .
+                        " reads '" .
+                        mb_strimwidth($given[$axis] ?? '', 0, 30, '...') .
+                        "'{$at}; give decimal degrees with a point.",
+                );
             }
             $read[] = (float) $number;
         }
@@ -331,6 +412,11 @@ final class CsvFile
     /** @param list<array{float, float}> $part */
     private static function corners(array $part): string
     {
-        return '(' . implode(', ', array_map(static fn (array $p): string => json_encode($p[0]) . ' ' . json_encode($p[1]), $part)) . ')';
+        return '(' .
+            implode(
+                ', ',
+                array_map(static fn(array $p): string => json_encode($p[0]) . ' ' . json_encode($p[1]), $part),
+            ) .
+            ')';
     }
 }

@@ -32,8 +32,7 @@ final readonly class Entry
         public ?string $fault,
         /** What was done to it so that it can be taken; null where it is as it came. */
         public ?string $note = null,
-    ) {
-    }
+    ) {}
 
     /** @param array<string, mixed> $properties */
     public static function of(int $row, string $name, Shape $shape, array $properties = []): self
@@ -52,11 +51,38 @@ final readonly class Entry
     public static function read(int $row, string $name, array $geometry, array $properties = []): self
     {
         try {
-            $count = ($geometry['type'] ?? null) === 'LineString' && is_array($geometry['coordinates'] ?? null) ? count($geometry['coordinates']) : 0;
-            $thinned = $count > Shape::MOST_POSITIONS ? Thinning::line(Positions::line($geometry['coordinates'], '/coordinates')) : null;
-            $entry = self::of($row, $name, Shape::fromGeoJson($thinned === null ? $geometry : ['coordinates' => $thinned['line']] + $geometry), $properties);
+            $count =
+                ($geometry['type'] ?? null) === 'LineString' && is_array($geometry['coordinates'] ?? null)
+                    ? count($geometry['coordinates'])
+                    : 0;
+            $thinned =
+                $count > Shape::MOST_POSITIONS
+                    ? Thinning::line(Positions::line($geometry['coordinates'], '/coordinates'))
+                    : null;
+            $entry = self::of(
+                $row,
+                $name,
+                Shape::fromGeoJson($thinned === null ? $geometry : ['coordinates' => $thinned['line']] + $geometry),
+                $properties,
+            );
 
-            return $thinned === null ? $entry : new self($row, $entry->name, $entry->shape, $entry->properties, $entry->ours, null, 'Thinned from ' . number_format($count) . ' to ' . number_format(count($thinned['line'])) . " positions; none that was left out lies more than {$thinned['metres']} m (" . number_format((float) $thinned['metres'] / 0.3048, 1) . ' ft) off the line.');
+            return $thinned === null
+                ? $entry
+                : new self(
+                    $row,
+                    $entry->name,
+                    $entry->shape,
+                    $entry->properties,
+                    $entry->ours,
+                    null,
+                    'Thinned from ' .
+                        number_format($count) .
+                        ' to ' .
+                        number_format(count($thinned['line'])) .
+                        " positions; none that was left out lies more than {$thinned['metres']} m (" .
+                        number_format((float) $thinned['metres'] / 0.3048, 1) .
+                        ' ft) off the line.',
+                );
         } catch (Refused $e) {
             return self::bad($row, $name, $e->faults[0]['message'], $properties);
         }

@@ -6,7 +6,9 @@ namespace Thicket\Survey\Exchange;
 
 use Thicket\Input\Refused;
 
-/** What one file may hold, counted down while it is read: a file with more is refused at that moment, not at its end. */
+/**
+ * What one file may hold, counted down while it is read: a file with more is refused at that moment, not at its end.
+ */
 final class FileBudget
 {
     private int $entries = 0;
@@ -32,6 +34,11 @@ final class FileBudget
 
     private static function tooMany(int $most, string $what): Refused
     {
-        return Refused::at('/text', 'This file holds more than ' . number_format($most) . " {$what}, which is the most that is taken at once; split it.");
+        return Refused::at(
+            '/text',
+            'This file holds more than ' .
+                number_format($most) .
+                " {$what}, which is the most that is taken at once; split it.",
+        );
     }
 }

@@ -63,7 +63,10 @@ enum FileFormat: string
     public function mediaType(): string
     {
         return match ($this) {
-            self::GeoJson => 'application/geo+json', self::Gpx => 'application/gpx+xml', self::Kml => 'application/vnd.google-earth.kml+xml', self::Csv => 'text/csv',
+            self::GeoJson => 'application/geo+json',
+            self::Gpx => 'application/gpx+xml',
+            self::Kml => 'application/vnd.google-earth.kml+xml',
+            self::Csv => 'text/csv',
         };
     }
 
@@ -76,7 +79,9 @@ enum FileFormat: string
             // a record separator begins each document of a sequence (RFC 8142)
             str_starts_with($start, '{'), str_starts_with($start, "\x1E") => self::GeoJson,
             str_starts_with($start, '<') => match (1) {
-                preg_match('/<(\w+:)?kml\b/', $start) => self::Kml, preg_match('/<(\w+:)?gpx\b/', $start) => self::Gpx, default => null
+                preg_match('/<(\w+:)?kml\b/', $start) => self::Kml,
+                preg_match('/<(\w+:)?gpx\b/', $start) => self::Gpx,
+                default => null,
             },
             preg_match('/^[^\r\n<{]*[,;\t][^\r\n]*[\r\n]/', $start) === 1 => self::Csv,
             default => null,

@@ -6,7 +6,9 @@ namespace Thicket\Survey\Exchange;
 
 use Thicket\Input\Refused;
 
-/** GeoJSON (RFC 7946): a FeatureCollection, a Feature or a bare geometry. Pieces of a Multi geometry come one by one. */
+/**
+ * GeoJSON (RFC 7946): a FeatureCollection, a Feature or a bare geometry. Pieces of a Multi geometry come one by one.
+ */
 final class GeoJsonFile
 {
     private const DEEPEST = 40;
@@ -14,9 +16,7 @@ final class GeoJsonFile
     /** EPSG codes of longitude and latitude; those of North America and Europe lie within a metre or two of WGS 84. */
     private const WORLDWIDE = ['4326', '4979', '4269', '4258'];
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * One document, or one a line (newline-delimited, or a text sequence of RFC 8142).
@@ -72,7 +72,9 @@ final class GeoJsonFile
             default => [['type' => 'Feature', 'geometry' => $json, 'properties' => []]],
         };
 
-        return is_array($features) && array_is_list($features) ? $features : throw Refused::at('/text', 'The FeatureCollection has no list of features.');
+        return is_array($features) && array_is_list($features)
+            ? $features
+            : throw Refused::at('/text', 'The FeatureCollection has no list of features.');
     }
 
     /**
@@ -82,8 +84,11 @@ final class GeoJsonFile
      */
     private static function mustBeWorldwide(array $json): void
     {
-        $system = is_array($json['crs'] ?? null) && is_array($json['crs']['properties'] ?? null) ? $json['crs']['properties'] : [];
-        $named = $system['name'] ?? $system['code'] ?? null;
+        $system =
+            is_array($json['crs'] ?? null) && is_array($json['crs']['properties'] ?? null)
+                ? $json['crs']['properties']
+                : [];
+        $named = $system['name'] ?? ($system['code'] ?? null);
         if (!is_string($named) && !is_int($named)) {
             return;
         }
@@ -91,7 +96,11 @@ final class GeoJsonFile
         $number = preg_match('/(\d{3,6})$/D', $code, $found) === 1 ? $found[1] : '';
         if (!str_contains($code, 'CRS84') && !in_array($number, self::WORLDWIDE, true)) {
             $called = mb_strimwidth(mb_scrub((string) $named), 0, 60, '…');
-            throw Refused::at('/text', "This file is in the coordinate system {$called}; export it in WGS 84 (EPSG:4326), as longitude and latitude in degrees.");
+            throw Refused::at(
+                '/text',
+                "This file is in the coordinate system {$called}; export it in WGS 84 (EPSG:4326), as longitude " .
+                    'and latitude in degrees.',
+            );
         }
     }
 
@@ -100,10 +109,17 @@ final class GeoJsonFile
     {
         $features = [];
         foreach ($entries as $entry) {
-            $features[] = ['type' => 'Feature', 'properties' => ['name' => $entry->name] + $entry->all(), 'geometry' => $entry->shape?->toGeoJson()];
+            $features[] = [
+                'type' => 'Feature',
+                'properties' => ['name' => $entry->name] + $entry->all(),
+                'geometry' => $entry->shape?->toGeoJson(),
+            ];
         }
 
-        return json_encode(['type' => 'FeatureCollection', 'features' => $features], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION);
+        return json_encode(
+            ['type' => 'FeatureCollection', 'features' => $features],
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+        );
     }
 
     /** @return \Generator<int, Entry> */
@@ -113,7 +129,7 @@ final class GeoJsonFile
         /** @var array<string, mixed> $properties */
         $name = is_string($properties['name'] ?? null) ? $properties['name'] : '';
         unset($properties['name']);
-        $geometry = is_array($feature) ? ($feature['geometry'] ?? null) : null;
+        $geometry = is_array($feature) ? $feature['geometry'] ?? null : null;
         if (!is_array($geometry)) {
             yield Entry::bad($row, $name, 'It has no geometry.', $properties);
 
@@ -125,7 +141,12 @@ final class GeoJsonFile
         }
         foreach ($pieces as $i => $piece) {
             $budget->positions(self::count($piece));
-            yield Entry::read($row, count($pieces) > 1 ? trim($name . ' ' . ($i + 1)) : $name, is_array($piece) ? $piece : [], $properties);
+            yield Entry::read(
+                $row,
+                count($pieces) > 1 ? trim($name . ' ' . ($i + 1)) : $name,
+                is_array($piece) ? $piece : [],
+                $properties,
+            );
         }
     }
 
@@ -133,8 +154,12 @@ final class GeoJsonFile
     {
         $coordinates = is_array($piece) && is_array($piece['coordinates'] ?? null) ? $piece['coordinates'] : [];
 
-        return match (is_array($piece) ? ($piece['type'] ?? null) : null) {
-            'LineString' => count($coordinates), 'Polygon' => array_sum(array_map(static fn (mixed $ring): int => is_array($ring) ? count($ring) : 0, $coordinates)), default => 1,
+        return match (is_array($piece) ? $piece['type'] ?? null : null) {
+            'LineString' => count($coordinates),
+            'Polygon' => array_sum(
+                array_map(static fn(mixed $ring): int => is_array($ring) ? count($ring) : 0, $coordinates),
+            ),
+            default => 1,
         };
     }
 
@@ -149,13 +174,15 @@ final class GeoJsonFile
         if ($type === 'GeometryCollection') {
             $all = is_array($geometry['geometries'] ?? null) ? $geometry['geometries'] : [];
 
-            return array_merge(...array_map(static fn (mixed $g): array => is_array($g) ? self::pieces($g) : [$g], array_values($all)));
+            return array_merge(
+                ...array_map(static fn(mixed $g): array => is_array($g) ? self::pieces($g) : [$g], array_values($all)),
+            );
         }
         if (!str_starts_with($type, 'Multi')) {
             return [$geometry];
         }
         $parts = is_array($geometry['coordinates'] ?? null) ? array_values($geometry['coordinates']) : [];
 
-        return array_map(static fn (mixed $part): array => ['type' => substr($type, 5), 'coordinates' => $part], $parts);
+        return array_map(static fn(mixed $part): array => ['type' => substr($type, 5), 'coordinates' => $part], $parts);
     }
 }

@@ -15,9 +15,7 @@ final class GpxFile
     private const PROPERTY_NAMESPACE = 'https://gallant-thicket.example/gpx/1';
     public const PLAIN = ['cmt', 'desc', 'src', 'type', 'sym', 'time', 'ele'];
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * Read node by node: a track of a whole day is never unfolded as a tree.
@@ -29,13 +27,19 @@ final class GpxFile
         $row = 0;
         $mark = null;
         foreach (XmlFile::nodes($text, 'gpx') as $node) {
-            if ($node->nodeType === \XMLReader::ELEMENT && $mark === null && in_array($node->localName, ['wpt', 'rte', 'trk'], true)) {
+            if (
+                $node->nodeType === \XMLReader::ELEMENT &&
+                $mark === null &&
+                in_array($node->localName, ['wpt', 'rte', 'trk'], true)
+            ) {
                 $mark = new GpxMark(++$row, $node->localName, $node->depth);
                 $mark->begin($node, $budget);
             } elseif ($node->nodeType === \XMLReader::ELEMENT) {
                 $mark?->take($node, $budget);
             }
-            $ends = $node->nodeType === \XMLReader::END_ELEMENT || ($node->nodeType === \XMLReader::ELEMENT && $node->isEmptyElement);
+            $ends =
+                $node->nodeType === \XMLReader::END_ELEMENT ||
+                ($node->nodeType === \XMLReader::ELEMENT && $node->isEmptyElement);
             if ($mark !== null && $ends && $node->depth === $mark->depth) {
                 yield from $mark->entries();
                 $mark = null;
@@ -70,9 +74,14 @@ final class GpxFile
         $shape->type !== 'Point' || self::position($xml, $shape->parts[0][0]);
         $xml->writeElement('name', XmlFile::carried($entry->name));
         foreach (self::PLAIN as $plain) {
-            $shape->type !== 'Point' && in_array($plain, ['time', 'ele', 'sym'], true) || !isset($entry->properties[$plain]) || $xml->writeElement($plain, XmlFile::carried($entry->properties[$plain]));
+            ($shape->type !== 'Point' && in_array($plain, ['time', 'ele', 'sym'], true)) ||
+                !isset($entry->properties[$plain]) ||
+                $xml->writeElement($plain, XmlFile::carried($entry->properties[$plain]));
         }
-        $rest = array_diff_key($entry->all(), array_flip($shape->type === 'Point' ? self::PLAIN : array_diff(self::PLAIN, ['time', 'ele', 'sym'])));
+        $rest = array_diff_key(
+            $entry->all(),
+            array_flip($shape->type === 'Point' ? self::PLAIN : array_diff(self::PLAIN, ['time', 'ele', 'sym'])),
+        );
         if ($rest !== []) {
             $xml->startElement('extensions');
             foreach ($rest as $key => $value) {

@@ -17,9 +17,7 @@ final class GpxMark
 
     private ?string $fault = null;
 
-    public function __construct(private readonly int $row, private readonly string $kind, public readonly int $depth)
-    {
-    }
+    public function __construct(private readonly int $row, private readonly string $kind, public readonly int $depth) {}
 
     public function begin(\XMLReader $node, FileBudget $budget): void
     {
@@ -41,8 +39,13 @@ final class GpxMark
             $this->position($node, $budget);
         } elseif ($called === 'property') {
             $this->properties[(string) $node->getAttribute('name')] = $node->readString();
-        } elseif ($node->depth === $this->depth + 1 && ($called === 'name' || in_array($called, GpxFile::PLAIN, true))) {
-            $called === 'name' ? $this->name = $node->readString() : $this->properties[$called] = $node->readString();
+        } elseif (
+            $node->depth === $this->depth + 1 &&
+            ($called === 'name' || in_array($called, GpxFile::PLAIN, true))
+        ) {
+            $called === 'name'
+                ? ($this->name = $node->readString())
+                : ($this->properties[$called] = $node->readString());
         }
     }
 
@@ -56,18 +59,33 @@ final class GpxMark
             return;
         }
         if ($this->kind === 'wpt') {
-            yield Entry::read($this->row, $this->name, ['type' => 'Point', 'coordinates' => $lines[0][0]], $this->properties);
+            yield Entry::read(
+                $this->row,
+                $this->name,
+                ['type' => 'Point', 'coordinates' => $lines[0][0]],
+                $this->properties,
+            );
 
             return;
         }
         // segments that all end where they began are an outline with its holes
-        if (array_filter($lines, static fn (array $l): bool => count($l) < 4 || $l[0] !== $l[count($l) - 1]) === []) {
-            yield Entry::read($this->row, $this->name, ['type' => 'Polygon', 'coordinates' => $lines], $this->properties);
+        if (array_filter($lines, static fn(array $l): bool => count($l) < 4 || $l[0] !== $l[count($l) - 1]) === []) {
+            yield Entry::read(
+                $this->row,
+                $this->name,
+                ['type' => 'Polygon', 'coordinates' => $lines],
+                $this->properties,
+            );
 
             return;
         }
         foreach ($lines as $i => $line) {
-            yield Entry::read($this->row, count($lines) > 1 ? trim($this->name . ' ' . ($i + 1)) : $this->name, ['type' => 'LineString', 'coordinates' => $line], $this->properties);
+            yield Entry::read(
+                $this->row,
+                count($lines) > 1 ? trim($this->name . ' ' . ($i + 1)) : $this->name,
+                ['type' => 'LineString', 'coordinates' => $line],
+                $this->properties,
+            );
         }
     }
 

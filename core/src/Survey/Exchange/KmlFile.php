@@ -10,9 +10,7 @@ use Thicket\Survey\Shape;
 /** KML 2.2 placemarks with a point, line or polygon; extended data are the properties. */
 final class KmlFile
 {
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /** @return \Generator<int, Entry> */
     public static function read(string $text, FileBudget $budget): \Generator
@@ -67,7 +65,9 @@ final class KmlFile
                 $geometry = self::geometry($piece, $budget);
             } catch (Refused $e) {
                 // too much for the whole file is no fault of this placemark
-                yield $e->faults[0]['pointer'] === '' ? Entry::bad($row, $called, $e->faults[0]['message'], $properties) : throw $e;
+                yield $e->faults[0]['pointer'] === ''
+                    ? Entry::bad($row, $called, $e->faults[0]['message'], $properties)
+                    : throw $e;
                 continue;
             }
             yield Entry::read($row, $called, $geometry, $properties);
@@ -89,7 +89,10 @@ final class KmlFile
         }
         $line = self::coordinates($piece, $budget);
 
-        return ['type' => (string) $piece->localName, 'coordinates' => $piece->localName === 'Point' ? ($line[0] ?? null) : $line];
+        return [
+            'type' => (string) $piece->localName,
+            'coordinates' => $piece->localName === 'Point' ? $line[0] ?? null : $line,
+        ];
     }
 
     /** @return list<array{float, float}> */
@@ -102,7 +105,14 @@ final class KmlFile
         foreach (preg_split('/\s+/', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $i => $tuple) {
             $parts = explode(',', $tuple);
             if (!is_numeric($parts[0]) || !is_numeric($parts[1] ?? null)) {
-                throw Refused::at('', 'Position ' . ($i + 1) . " reads '" . mb_strimwidth($tuple, 0, 40, '...') . "'; it must read longitude,latitude.");
+                throw Refused::at(
+                    '',
+                    'Position ' .
+                        ($i + 1) .
+                        " reads '" .
+                        mb_strimwidth($tuple, 0, 40, '...') .
+                        "'; it must read longitude,latitude.",
+                );
             }
             $out[] = [(float) $parts[0], (float) $parts[1]];
         }
@@ -136,7 +146,13 @@ final class KmlFile
                 $xml->startElement($i === 0 ? 'outerBoundaryIs' : 'innerBoundaryIs');
                 $xml->startElement('LinearRing');
             }
-            $xml->writeElement('coordinates', implode(' ', array_map(static fn (array $p): string => json_encode($p[0]) . ',' . json_encode($p[1]), $part)));
+            $xml->writeElement(
+                'coordinates',
+                implode(
+                    ' ',
+                    array_map(static fn(array $p): string => json_encode($p[0]) . ',' . json_encode($p[1]), $part),
+                ),
+            );
             if ($shape->type === 'Polygon') {
                 $xml->endElement();
                 $xml->endElement();

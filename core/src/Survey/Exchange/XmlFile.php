@@ -7,8 +7,8 @@ namespace Thicket\Survey\Exchange;
 use Thicket\Input\Refused;
 
 /**
- * Walks an XML file one element of interest at a time. Document types are refused outright, so no entity is ever defined,
- * fetched or unfolded; nothing is loaded from anywhere.
+ * Walks an XML file one element of interest at a time. Document types are refused outright, so no entity is ever
+ * defined, fetched or unfolded; nothing is loaded from anywhere.
  *
  * @internal
  */
@@ -16,9 +16,7 @@ final class XmlFile
 {
     private const DEEPEST = 60;
 
-    private function __construct()
-    {
-    }
+    private function __construct() {}
 
     /**
      * @param list<string> $wanted local names; an element inside a wanted one is not visited again
@@ -61,7 +59,7 @@ final class XmlFile
         $before = libxml_use_internal_errors(true);
         try {
             $reader = \XMLReader::XML($text, 'UTF-8', LIBXML_NONET | LIBXML_COMPACT | LIBXML_PARSEHUGE);
-            if (!$reader instanceof \XMLReader) {
+            if (!($reader instanceof \XMLReader)) {
                 throw Refused::at('/text', 'This is not readable XML.');
             }
             $first = true;
@@ -79,7 +77,12 @@ final class XmlFile
             }
             $fault = libxml_get_last_error();
             if ($fault !== false || $first) {
-                throw Refused::at('/text', 'This XML breaks off or is not well-formed' . ($fault === false ? '.' : " (line {$fault->line}).") . ' Export it again.');
+                throw Refused::at(
+                    '/text',
+                    'This XML breaks off or is not well-formed' .
+                        ($fault === false ? '.' : " (line {$fault->line}).") .
+                        ' Export it again.',
+                );
             }
         } finally {
             libxml_clear_errors();
@@ -99,8 +102,8 @@ final class XmlFile
     }
 
     /**
-     * Elements below the parent with one of the names, in the order of the names, then of the file; walked node by node, since
-     * the library's own lists are counted anew at every step.
+     * Elements below the parent with one of the names, in the order of the names, then of the file; walked node by
+     * node, since the library's own lists are counted anew at every step.
      *
      * @return list<\DOMElement>
      */
@@ -125,8 +128,16 @@ final class XmlFile
     /** Characters that XML cannot carry are left out. */
     public static function carried(mixed $value): string
     {
-        $text = is_string($value) ? $value : (is_scalar($value) && !is_bool($value) ? (string) $value : json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+        $text = is_string($value)
+            ? $value
+            : (is_scalar($value) && !is_bool($value)
+                ? (string) $value
+                : json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
 
-        return (string) preg_replace('/[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u', '', $text);
+        return (string) preg_replace(
+            '/[^\x{9}\x{A}\x{D}\x{20}-\x{D7FF}\x{E000}-\x{FFFD}\x{10000}-\x{10FFFF}]/u',
+            '',
+            $text,
+        );
     }
 }

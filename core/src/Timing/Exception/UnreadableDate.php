@@ -15,6 +15,8 @@ final class UnreadableDate extends \InvalidArgumentException implements ThicketR
 
     public static function time(string $typed): self
     {
-        return new self('Write the time as 2026-09-03T10:15:00-05:00; got "' . mb_strimwidth(mb_scrub($typed), 0, 40, '…') . '".');
+        return new self(
+            'Write the time as 2026-09-03T10:15:00-05:00; got "' . mb_strimwidth(mb_scrub($typed), 0, 40, '…') . '".',
+        );
     }
 }
