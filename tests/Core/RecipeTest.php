@@ -151,6 +151,8 @@ it('wets with a spot spray what the weed covers, never the patch', function (
     // 40 x 0.1 m2 x 6 L/100 m2 x 1.1
     '40 plants on 2 acres' => [[['diameter' => '1 cm', 'count' => 40]], [], '0.264', []],
     'in clumps of four' => [[['diameter' => '1 cm', 'count' => 40, 'stemsPerClump' => 4]], [], '0.066', []],
+    // 7 stems, three of a clump, are three plants: 3 x 0.1 m2 x 6 L/100 m2 x 1.1
+    'a clump not whole' => [[['diameter' => '1 cm', 'count' => 7, 'stemsPerClump' => 3]], [], '0.020', []],
     // 8093.7128448 m2 x 3 % x 6 L/100 m2 x 1.1
     'by cover' => [[], [['fact' => 'target-cover', 'value' => 'sparse']], '16.026', []],
     'a typed area goes before both' => [

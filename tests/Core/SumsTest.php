@@ -580,6 +580,25 @@ it('says what does not go together', function (string $id, array $known, string 
         'other-kind',
         'finished',
     ],
+    // lines that are not known yet stand before these; 1 % of 50 L is 0.5 L, and 100 stems at 5 mL with a tenth are 550 mL
+    'a tank that holds another amount' => [
+        'by-area',
+        ['perLoad' => '1 L', 'strength' => '1 %', 'tank' => '50 L'],
+        'contradiction',
+        'tank',
+    ],
+    'a mix of another strength, no stems told' => [
+        'by-stems',
+        ['product' => '100 mL', 'strength' => '50 %', 'finished' => '550 mL'],
+        'contradiction',
+        'finished',
+    ],
+    'a run that gives another depth' => [
+        'water-in',
+        ['flow' => '20 L/min', 'run' => '30 min', 'volume' => '500 L'],
+        'contradiction',
+        'run',
+    ],
     'above the label' => [
         'make-up',
         ['product' => '1 L', 'finished' => '4 L', 'labelMost' => '20 %'],
@@ -1822,6 +1841,23 @@ it('answers a single sum whole', function (array $document, array $values, array
         ['sum' => 'rings', 'count' => 10, 'across' => '2 m', 'apart' => '1 m', 'rows' => 2],
         ['one' => '3.142 m²', 'shared' => '9.827 m²', 'area' => '21.59 m²'],
     ],
+    // r 1.5, s 2: 4.5 acos(2/3) - sqrt(5) = 1.54874 m2; 5 trees in a row are 4 pairs, of 5 x 7.06858
+    'wider rings that overlap' => [
+        ['sum' => 'rings', 'count' => 5, 'across' => '3 m', 'apart' => '2 m'],
+        ['one' => '7.069 m²', 'shared' => '6.195 m²', 'area' => '29.15 m²'],
+    ],
+    'as many rows as trees share nothing' => [
+        ['sum' => 'rings', 'count' => 5, 'across' => '3 m', 'apart' => '2 m', 'rows' => 5],
+        ['one' => '7.069 m²', 'shared' => '0 m²', 'area' => '35.34 m²'],
+    ],
+    'jobs that reach nothing of it' => [
+        array_replace_recursive(overlapping('2 L/ha', '1 L/ha', '3 L/ha'), [
+            'patch' => [
+                'coordinates' => [[[11.0, 50.0], [11.001, 50.0], [11.001, 50.001], [11.0, 50.001], [11.0, 50.0]]],
+            ],
+        ]),
+        ['reached' => false, 'above-label' => false, 'left' => '3 L/ha'],
+    ],
     'rings that just touch' => [
         ['sum' => 'rings', 'count' => 10, 'across' => '2 m', 'apart' => '2 m'],
         ['one' => '3.142 m²', 'shared' => '0 m²', 'area' => '31.42 m²'],
@@ -2157,6 +2193,7 @@ it('refuses a single sum at the figure that is missing or cannot be', function (
     'loads of two kinds' => [overlapping('2 L/ha', '1 kg ae/ha', '4 L/ha'), ['/loads/1/load']],
     'a most of another kind' => [overlapping('2 L/ha', '1 L/ha', '4 kg/ha'), ['/labelMost']],
     'a load that is an amount' => [overlapping('2 L', '1 L/ha', null), ['/loads/0/load']],
+    'no jobs at all' => [['loads' => []] + overlapping('2 L/ha', '1 L/ha', null), ['/loads']],
     'jobs on no patch' => [['patch' => null] + overlapping('2 L/ha', '1 L/ha', null), ['/patch']],
     'a rate that is none' => [['sum' => 'rings', 'count' => 3, 'across' => '6 ft', 'rate' => '2 qt'], ['/rate']],
     'one stroke above the label' => [

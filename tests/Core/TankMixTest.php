@@ -450,11 +450,16 @@ it(
                 : '',
             $value($recipe, 'mix.water-in-volume'),
         );
-        expect(
-            $litres(tankMix(['waterInDepth' => '1/8 in'], ['waterInDepth' => '6.35 mm'], area: '1000 sq ft'))[
-                'volume'
-            ] ?? null,
-        )->toBe('155.8');
+        foreach ([['1/8 in', '6.35 mm'], ['6.35 mm', '1/8 in']] as [$first, $second]) {
+            $mix = tankMix(['waterInDepth' => $first], ['waterInDepth' => $second], area: '1000 sq ft');
+            expect($litres($mix)['volume'] ?? null)->toBe('155.8');
+        }
+        // an hour to dry and an hour to wait are one and the same hour; a minute more is told in minutes
+        $earliest = static fn(int $minutes): ?string => $value(
+            tankMix(['rainfastHours' => 1], ['waterInHours' => 24, 'waterInAfterMinutes' => $minutes]),
+            'mix.water-in-from',
+        )['rain']?->unit->value;
+        expect([$earliest(60), $earliest(61)])->toBe(['h', 'min']);
     },
 );
 
