@@ -219,11 +219,14 @@ final readonly class IssueSheet
     private function puts(Stand $stand, Recipe $recipe): array
     {
         $area = $recipe->working['area'] ?? $this->assembler->area($stand->patch);
+        if (!($area instanceof Quantity)) {
+            return [];
+        }
         $out = [];
-        foreach ($area instanceof Quantity ? $recipe->products : [] as $one) {
-            $one->candidate->card === null ||
-                $one->amount === null ||
-                ($out = [...$out, ...$this->puts->of($one->candidate->card, $one->amount, $area)]);
+        foreach ($recipe->products as $one) {
+            if ($one->candidate->card !== null && $one->amount !== null) {
+                $out = [...$out, ...$this->puts->of($one->candidate->card, $one->amount, $area)];
+            }
         }
 
         return $out;

@@ -27,6 +27,7 @@ final class Batch extends Model
 
     protected $fillable = ['id', 'crew_id', 'step_id', 'record_id', 'number', 'body', 'mixed_by', 'mixed_at'];
 
+    /** @var array<string, string> */
     protected $casts = ['body' => 'array', 'mixed_at' => 'datetime', 'number' => 'integer'];
 
     /** @return HasMany<Draw, $this> */

@@ -26,6 +26,7 @@ final class Calibration extends Model
 
     protected $fillable = ['id', 'sprayer_id', 'way', 'body', 'gives_value', 'gives_unit', 'made_on', 'made_by'];
 
+    /** @var array<string, string> */
     protected $casts = ['body' => 'array', 'made_on' => 'date'];
 
     public function gives(): Quantity

@@ -53,6 +53,7 @@ final class Container extends Model
         'gone_at',
     ];
 
+    /** @var array<string, string> */
     protected $casts = [
         'opened_on' => 'date',
         'expires_on' => 'date',

@@ -26,6 +26,7 @@ final class Crew extends Model
 
     protected $fillable = ['name', 'settings'];
 
+    /** @var array<string, string> */
     protected $casts = ['settings' => 'array', 'revision' => 'integer'];
 
     /** Where the Shed is: the zone of the crew's first ground. */

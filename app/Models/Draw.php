@@ -42,6 +42,7 @@ final class Draw extends Model
         'drawn_at',
     ];
 
+    /** @var array<string, string> */
     protected $casts = ['drawn_at' => 'datetime'];
 
     /** @return BelongsTo<Batch, $this> */

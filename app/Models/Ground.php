@@ -41,6 +41,7 @@ final class Ground extends Model
         'hardiness_zone',
     ];
 
+    /** @var array<string, string> */
     protected $casts = ['revision' => 'integer', 'hardiness_zone' => 'integer'];
 
     /** @return HasMany<Patch, $this> */

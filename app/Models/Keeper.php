@@ -42,6 +42,7 @@ final class Keeper extends Model
         'properties',
     ];
 
+    /** @var array<string, string> */
     protected $casts = [
         'body' => 'array',
         'shape' => 'array',

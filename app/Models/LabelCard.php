@@ -21,6 +21,7 @@ final class LabelCard extends Model
 
     protected $fillable = ['id', 'crew_id', 'product', 'packs'];
 
+    /** @var array<string, string> */
     protected $casts = ['packs' => 'array'];
 
     /** @return HasMany<LabelCardVersion, $this> */

@@ -24,6 +24,7 @@ final class LabelCardVersion extends Model
 
     protected $fillable = ['id', 'label_card_id', 'version', 'body', 'entered_by', 'confirmed_by', 'confirmed_at'];
 
+    /** @var array<string, string> */
     protected $casts = ['body' => 'array', 'confirmed_at' => 'datetime', 'version' => 'integer'];
 
     /** @return BelongsTo<LabelCard, $this> */

@@ -23,6 +23,7 @@ final class Loan extends Model
 
     protected $fillable = ['id', 'tool_id', 'borrower', 'lent_on', 'due_on', 'returned_on', 'lent_by'];
 
+    /** @var array<string, string> */
     protected $casts = ['lent_on' => 'date', 'due_on' => 'date', 'returned_on' => 'date'];
 
     /** @return BelongsTo<Tool, $this> */

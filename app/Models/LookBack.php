@@ -19,5 +19,6 @@ final class LookBack extends Model
 
     protected $fillable = ['id', 'record_id', 'looked_on', 'scored', 'body', 'made_by'];
 
+    /** @var array<string, string> */
     protected $casts = ['looked_on' => 'date', 'scored' => 'boolean', 'body' => 'array'];
 }

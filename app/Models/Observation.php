@@ -21,5 +21,6 @@ final class Observation extends Model
 
     protected $fillable = ['id', 'patch_id', 'ground_id', 'species', 'fact', 'body', 'at', 'made_by'];
 
+    /** @var array<string, string> */
     protected $casts = ['body' => 'array', 'at' => 'datetime'];
 }

@@ -35,6 +35,7 @@ final class Patch extends Model
 
     protected $fillable = ['id', 'ground_id', 'name', 'setting', 'properties'];
 
+    /** @var array<string, string> */
     protected $casts = ['revision' => 'integer', 'properties' => 'array', 'archived_at' => 'datetime'];
 
     /** @return BelongsTo<Ground, $this> */

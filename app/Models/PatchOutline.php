@@ -40,6 +40,7 @@ final class PatchOutline extends Model
         'how',
     ];
 
+    /** @var array<string, string> */
     protected $casts = ['outline' => 'array', 'coarse' => 'array', 'valid_from' => 'date'];
 
     /** @return BelongsTo<User, $this> */

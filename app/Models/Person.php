@@ -37,6 +37,7 @@ final class Person extends Model
         'clearances',
     ];
 
+    /** @var array<string, string> */
     protected $casts = ['clearances' => 'array', 'licence_until' => 'date', 'revision' => 'integer'];
 
     public function isLicensedOn(\DateTimeImmutable $day): bool

@@ -28,6 +28,7 @@ final class Photo extends Model
 
     protected $fillable = ['id', 'sighting_id', 'file', 'width', 'height', 'bytes', 'sha256', 'taken_at', 'made_by'];
 
+    /** @var array<string, string> */
     protected $casts = ['taken_at' => 'datetime', 'width' => 'integer', 'height' => 'integer', 'bytes' => 'integer'];
 
     /** @return BelongsTo<Sighting, $this> */

@@ -24,5 +24,6 @@ final class PlotPlan extends Model
 
     protected $fillable = ['id', 'stand_id', 'zone_id', 'radius', 'placement', 'seed', 'plots', 'made_by'];
 
+    /** @var array<string, string> */
     protected $casts = ['plots' => 'array', 'seed' => 'integer'];
 }

@@ -47,6 +47,7 @@ final class Record extends Model
         'signed_at',
     ];
 
+    /** @var array<string, string> */
     protected $casts = ['worked_on' => 'date', 'judge_after' => 'date', 'signed_at' => 'datetime', 'seq' => 'integer'];
 
     /** @return HasOne<Seal, $this> */

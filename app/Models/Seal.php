@@ -26,5 +26,6 @@ final class Seal extends Model
 
     protected $fillable = ['crew_id', 'seq', 'kind', 'subject_id', 'content', 'prev_hash', 'hash', 'sealed_at'];
 
+    /** @var array<string, string> */
     protected $casts = ['seq' => 'integer'];
 }

@@ -38,6 +38,7 @@ final class Sheet extends Model
         'withdrawn_why',
     ];
 
+    /** @var array<string, string> */
     protected $casts = [
         'snapshot' => 'array',
         'issued_at' => 'datetime',

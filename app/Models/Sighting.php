@@ -66,6 +66,7 @@ final class Sighting extends Model
         'remarks',
     ];
 
+    /** @var array<string, string> */
     protected $casts = [
         'seen' => 'array',
         'ranked' => 'array',

@@ -47,6 +47,7 @@ final class Sprayer extends Model
         'due_on',
     ];
 
+    /** @var array<string, string> */
     protected $casts = ['calibrated_on' => 'date', 'due_on' => 'date', 'details' => 'array', 'revision' => 'integer'];
 
     public const KINDS = ['backpack', 'boom', 'hand-can', 'squirt-bottle', 'wick'];

@@ -34,6 +34,7 @@ final class Stand extends Model
 
     protected $fillable = ['id', 'patch_id', 'species', 'marked_unknown'];
 
+    /** @var array<string, string> */
     protected $casts = [
         'revision' => 'integer',
         'weights' => 'array',

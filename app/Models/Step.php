@@ -58,6 +58,7 @@ final class Step extends Model
         'due_to',
     ];
 
+    /** @var array<string, string> */
     protected $casts = [
         'schools' => 'array',
         'recipe' => 'array',

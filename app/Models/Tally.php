@@ -28,6 +28,7 @@ final class Tally extends Model
 
     protected $attributes = ['kind' => 'stems', 'zone_id' => null, 'diameter_at' => null, 'body' => null];
 
+    /** @var array<string, string> */
     protected $casts = ['rows' => 'array', 'body' => 'array', 'visited_on' => 'date'];
 
     /** @return BelongsTo<Zone, $this> */

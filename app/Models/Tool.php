@@ -27,6 +27,7 @@ final class Tool extends Model
 
     protected $fillable = ['id', 'crew_id', 'kind', 'name', 'details', 'gone_at'];
 
+    /** @var array<string, string> */
     protected $casts = ['details' => 'array', 'gone_at' => 'datetime', 'revision' => 'integer'];
 
     /** @return HasMany<Loan, $this> */

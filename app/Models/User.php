@@ -34,6 +34,7 @@ final class User extends Authenticatable
 
     protected $hidden = ['password'];
 
+    /** @var array<string, string> */
     protected $casts = ['password' => 'hashed'];
 
     /** @return BelongsTo<Crew, $this> */

@@ -26,6 +26,7 @@ final class Zone extends Model
 
     protected $fillable = ['id', 'patch_id', 'name', 'outline', 'area_m2'];
 
+    /** @var array<string, string> */
     protected $casts = ['outline' => 'array', 'archived_at' => 'datetime'];
 
     /** @return BelongsTo<Patch, $this> */

@@ -54,6 +54,7 @@ final readonly class SealKey
             sodium_crypto_sign_verify_detached($raw, CanonicalJson::of($head), $public);
     }
 
+    /** @return non-empty-string */
     private function pair(): string
     {
         $seed = hash_hkdf('sha256', $this->secret, SODIUM_CRYPTO_SIGN_SEEDBYTES, 'thicket seals, heads');

@@ -26,12 +26,17 @@ final readonly class SheetPdf
     private static function map(array $snapshot, string $units): ?string
     {
         $map = $snapshot['map'] ?? null;
+        if (!is_array($map) || !is_array($map['patch'] ?? null) || !is_array($map['near'] ?? null)) {
+            return null;
+        }
+        /**
+         * @var array{
+         *     patch: array{name: string, shape: array{type: string, coordinates: list<list<array{float, float}>>}},
+         *     near: list<array{name: string, kind: string, shape: array{type: string, coordinates: list<mixed>}}>,
+         * } $drawn as IssueSheet wrote it
+         */
+        $drawn = ['patch' => $map['patch'], 'near' => $map['near']];
 
-        return is_array($map) && is_array($map['patch'] ?? null) && is_array($map['near'] ?? null)
-            ? SheetMap::svg(
-                ['patch' => $map['patch'], 'near' => $map['near']],
-                $units === 'metric' ? System::Metric : System::Us,
-            )
-            : null;
+        return SheetMap::svg($drawn, $units === 'metric' ? System::Metric : System::Us);
     }
 }

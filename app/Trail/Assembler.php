@@ -133,7 +133,8 @@ final class Assembler
             $patch->outline === null
                 ? null
                 : Shape::ofOutline(Outline::trusted($patch->outline->outline['coordinates']));
-        foreach ($shape === null ? [] : $this->drawnNear($patch, $shape) as $row) {
+        $nearby = $shape === null ? [] : $this->drawnNear($patch, $shape);
+        foreach ($nearby as $row) {
             $near = Nearest::between($shape, Shape::fromGeoJson($row->shape));
             if ($near->distance->in(Unit::Metre)->isLessThanOrEqualTo(self::SEEN_METRES)) {
                 $out[] = [
@@ -207,12 +208,12 @@ final class Assembler
         $day = $this->clock->today($crew->timeZone());
         $tools = $crew->tools()->with('loans')->get();
         $hand = $tools->filter(static fn(Tool $tool): bool => !isset($tool->details['graduation']));
-        $jaws = $hand
-            ->map(static fn(Tool $tool): ?string => $tool->isLent() ? null : $tool->details['jaw'] ?? null)
-            ->filter()
-            ->map(
-                static fn(string $jaw): Quantity => \Thicket\Measure\Reading::parse($jaw, Dimension::Length)->quantity,
-            );
+        $widest = null;
+        foreach ($hand->filter(static fn(Tool $tool): bool => !$tool->isLent()) as $tool) {
+            $typed = $tool->details['jaw'] ?? null;
+            $jaw = $typed === null ? null : \Thicket\Measure\Reading::parse($typed, Dimension::Length)->quantity;
+            $widest = $widest === null || $jaw?->isGreaterThan($widest) === true ? $jaw : $widest;
+        }
 
         return new Shed(
             $cards,
@@ -223,11 +224,7 @@ final class Assembler
                 ),
             array_values(array_unique($people->flatMap(fn(Person $p): array => $p->clearances)->all())),
             $people->contains(fn(Person $p): bool => $p->isLicensedOn($day)),
-            $jaws->reduce(
-                static fn(?Quantity $most, Quantity $one): Quantity => $most === null || $one->isGreaterThan($most)
-                    ? $one
-                    : $most,
-            ),
+            $widest,
             $this->prices($crew),
             $this->figures($crew),
             array_map(

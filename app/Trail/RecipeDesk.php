@@ -98,16 +98,16 @@ final readonly class RecipeDesk
         $batch = is_string($from)
             ? Batch::query()->where('crew_id', $stand->patch->ground->crew_id)->find($from)
             : null;
-        $percent = $batch?->body['percent'] ?? null;
+        $made = $batch->body ?? [];
+        [$percent, $carrier] = [$made['percent'] ?? null, $made['carrier'] ?? null];
+        $mix = $made['mix'] ?? ($made['cardVersionId'] ?? null);
         $zone = new \DateTimeZone($stand->patch->ground->time_zone);
         $now = $this->clock->now()->setTimezone($zone);
 
         return new Leftover(
             Reading::parse($typed, Dimension::Volume)->quantity,
-            is_string($batch?->body['mix'] ?? ($batch?->body['cardVersionId'] ?? null))
-                ? $batch->body['mix'] ?? $batch->body['cardVersionId']
-                : null,
-            is_string($batch?->body['carrier'] ?? null) ? $batch->body['carrier'] : '',
+            is_string($mix) ? $mix : null,
+            is_string($carrier) ? $carrier : '',
             is_string($percent) ? Strength::ofQuantity(Quantity::of($percent, Unit::PercentProduct)) : null,
             $batch === null ? $now : \DateTimeImmutable::createFromInterface($batch->mixed_at)->setTimezone($zone),
             $now,
@@ -176,7 +176,11 @@ final readonly class RecipeDesk
             hash_equals($step->recipe_basis, $this->basis($this->solve($stand, $step)));
     }
 
-    /** @param list<Candidate> $products @return list<string> */
+    /**
+     * @param list<Candidate> $products
+     *
+     * @return list<string>
+     */
     public static function actives(array $products): array
     {
         return array_values(

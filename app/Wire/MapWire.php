@@ -77,12 +77,12 @@ final readonly class MapWire
             ->selectRaw('min(west) w, min(south) s, max(east) e, max(north) n')
             ->first();
 
-        $drawnAs = static fn(object $p): string => json_encode(
+        $drawnAs = static fn(\stdClass $p): string => json_encode(
             ['id' => $p->id, 'name' => $p->name, 'setting' => $p->setting],
             JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
         );
         $patchList = $drawn
-            ->map(static fn(object $p): string => substr($drawnAs($p), 0, -1) . ',"shape":' . $p->shape . '}')
+            ->map(static fn(\stdClass $p): string => substr($drawnAs($p), 0, -1) . ',"shape":' . $p->shape . '}')
             ->implode(',');
         $rest = json_encode(
             [

@@ -393,8 +393,11 @@ final readonly class RecipeWire
     private function measured(MixedProduct $product, FinishedMix $one, array $own): array
     {
         $amount = $one->amountOf($product->name);
+        if ($amount === null) {
+            return [];
+        }
         $out = [];
-        foreach ($amount === null ? [] : self::tools($amount->dimension()) as $system => $usual) {
+        foreach (self::tools($amount->dimension()) as $system => $usual) {
             $fitting = array_values(
                 array_filter(
                     $own,

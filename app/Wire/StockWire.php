@@ -39,46 +39,47 @@ final readonly class StockWire
         $zone = $crew->timeZone();
         $today = $this->clock->today($zone);
 
-        return $crew
-            ->containers()
-            ->with(['card', 'draws.batch'])
-            ->get()
-            ->map(
-                fn(Container $c): array => [
-                    'id' => $c->id,
-                    'revision' => $c->revision,
-                    'cardId' => $c->label_card_id,
-                    'product' => $c->card->product,
-                    'size' => Wire::quantity($c->size()),
-                    'sold' => Wire::asSold($c->size()),
-                    'left' => Wire::quantity($c->left()),
-                    'share' => (string) $c->left()->per($c->size())->toScale(4, RoundingMode::HALF_UP),
-                    'lot' => $c->lot,
-                    'place' => $c->place,
-                    'openedOn' => Wire::day($c->opened_on),
-                    'expiresOn' => Wire::day($c->expires_on),
-                    'tare' => Wire::quantity($c->tare()),
-                    'advice' => $this->advice($c, $today),
-                    'draws' => $c->draws
-                        ->take(self::MOST_DRAWS)
-                        ->map(
-                            static fn(Draw $d): array => [
-                                'id' => $d->id,
-                                'kind' => $d->kind,
-                                'typed' => $d->typed,
-                                'on' => Wire::day(JobClock::dayOf($d->drawn_at, $zone)),
-                                'by' => $names[$d->drawn_by] ?? '',
-                                'reason' => $d->reason,
-                                'batch' => $d->batch?->number,
-                                'recordId' => $d->batch?->record_id,
-                            ],
-                        )
-                        ->values()
-                        ->all(),
-                ],
-            )
-            ->values()
-            ->all();
+        return array_values(
+            $crew
+                ->containers()
+                ->with(['card', 'draws.batch'])
+                ->get()
+                ->map(
+                    fn(Container $c): array => [
+                        'id' => $c->id,
+                        'revision' => $c->revision,
+                        'cardId' => $c->label_card_id,
+                        'product' => $c->card->product,
+                        'size' => Wire::quantity($c->size()),
+                        'sold' => Wire::asSold($c->size()),
+                        'left' => Wire::quantity($c->left()),
+                        'share' => (string) $c->left()->per($c->size())->toScale(4, RoundingMode::HALF_UP),
+                        'lot' => $c->lot,
+                        'place' => $c->place,
+                        'openedOn' => Wire::day($c->opened_on),
+                        'expiresOn' => Wire::day($c->expires_on),
+                        'tare' => Wire::quantity($c->tare()),
+                        'advice' => $this->advice($c, $today),
+                        'draws' => $c->draws
+                            ->take(self::MOST_DRAWS)
+                            ->map(
+                                static fn(Draw $d): array => [
+                                    'id' => $d->id,
+                                    'kind' => $d->kind,
+                                    'typed' => $d->typed,
+                                    'on' => Wire::day(JobClock::dayOf($d->drawn_at, $zone)),
+                                    'by' => $names[$d->drawn_by] ?? '',
+                                    'reason' => $d->reason,
+                                    'batch' => $d->batch?->number,
+                                    'recordId' => $d->batch?->record_id,
+                                ],
+                            )
+                            ->values()
+                            ->all(),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /** @return array{code: string, text: string}|null what to do with a container as it is (rulings J10) */
@@ -108,42 +109,43 @@ final readonly class StockWire
     {
         $today = $this->clock->today($crew->timeZone())->format('Y-m-d');
 
-        return $crew
-            ->sprayers()
-            ->with('calibrations')
-            ->get()
-            ->map(
-                static fn(Sprayer $s): array => [
-                    'id' => $s->id,
-                    'revision' => $s->revision,
-                    'name' => $s->name,
-                    'kind' => $s->kind,
-                    'tank' => Wire::quantity($s->tank()),
-                    'gives' => Wire::quantity($s->gives()),
-                    'material' => $s->details['material'] ?? null,
-                    'solventProof' => $s->details['solventProof'] ?? null,
-                    'nozzle' => $s->details['nozzle'] ?? null,
-                    'ratedFlow' => self::typed($s->details['ratedFlow'] ?? null),
-                    'calibratedOn' => Wire::day($s->calibrated_on),
-                    'dueOn' => Wire::day($s->dueOn()),
-                    'due' => $s->dueOn() === null || $s->dueOn()->format('Y-m-d') < $today,
-                    'history' => $s->calibrations
-                        ->map(
-                            static fn(Calibration $c): array => [
-                                'id' => $c->id,
-                                'way' => $c->way,
-                                'on' => Wire::day($c->made_on),
-                                'by' => $names[$c->getAttribute('made_by')] ?? '',
-                                'gives' => Wire::quantity($c->gives()),
-                                'worn' => is_int($c->body['worn'] ?? null) ? $c->body['worn'] : null,
-                            ],
-                        )
-                        ->values()
-                        ->all(),
-                ],
-            )
-            ->values()
-            ->all();
+        return array_values(
+            $crew
+                ->sprayers()
+                ->with('calibrations')
+                ->get()
+                ->map(
+                    static fn(Sprayer $s): array => [
+                        'id' => $s->id,
+                        'revision' => $s->revision,
+                        'name' => $s->name,
+                        'kind' => $s->kind,
+                        'tank' => Wire::quantity($s->tank()),
+                        'gives' => Wire::quantity($s->gives()),
+                        'material' => $s->details['material'] ?? null,
+                        'solventProof' => $s->details['solventProof'] ?? null,
+                        'nozzle' => $s->details['nozzle'] ?? null,
+                        'ratedFlow' => self::typed($s->details['ratedFlow'] ?? null),
+                        'calibratedOn' => Wire::day($s->calibrated_on),
+                        'dueOn' => Wire::day($s->dueOn()),
+                        'due' => $s->dueOn() === null || $s->dueOn()->format('Y-m-d') < $today,
+                        'history' => $s->calibrations
+                            ->map(
+                                static fn(Calibration $c): array => [
+                                    'id' => $c->id,
+                                    'way' => $c->way,
+                                    'on' => Wire::day($c->made_on),
+                                    'by' => $names[$c->getAttribute('made_by')] ?? '',
+                                    'gives' => Wire::quantity($c->gives()),
+                                    'worn' => is_int($c->body['worn'] ?? null) ? $c->body['worn'] : null,
+                                ],
+                            )
+                            ->values()
+                            ->all(),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     /** @return list<array<string, mixed>> */
@@ -151,39 +153,40 @@ final readonly class StockWire
     {
         $today = $this->clock->today($crew->timeZone())->format('Y-m-d');
 
-        return $crew
-            ->tools()
-            ->with('loans')
-            ->get()
-            ->map(function (Tool $tool) use ($today): array {
-                $out = $tool->loans->first(static fn(Loan $l): bool => $l->returned_on === null);
+        return array_values(
+            $crew
+                ->tools()
+                ->with('loans')
+                ->get()
+                ->map(function (Tool $tool) use ($today): array {
+                    $out = $tool->loans->first(static fn(Loan $l): bool => $l->returned_on === null);
 
-                return [
-                    'id' => $tool->id,
-                    'revision' => $tool->revision,
-                    'name' => $tool->name,
-                    'kind' => $tool->kind,
-                    'kindName' => $this->sentences->name("tool.{$tool->kind}"),
-                    'measures' => isset($tool->details['graduation']),
-                    'jaw' => self::printed($tool->details['jaw'] ?? null),
-                    'blade' => self::printed($tool->details['blade'] ?? null),
-                    'graduation' => self::printed($tool->details['graduation'] ?? null),
-                    'holds' => self::printed($tool->details['holds'] ?? null),
-                    'clearance' => $tool->details['clearance'] ?? null,
-                    'loan' =>
-                        $out === null
-                            ? null
-                            : [
-                                'id' => $out->id,
-                                'to' => $out->borrower,
-                                'on' => Wire::day($out->lent_on),
-                                'dueOn' => Wire::day($out->due_on),
-                                'late' => $out->due_on !== null && $out->due_on->format('Y-m-d') < $today,
-                            ],
-                ];
-            })
-            ->values()
-            ->all();
+                    return [
+                        'id' => $tool->id,
+                        'revision' => $tool->revision,
+                        'name' => $tool->name,
+                        'kind' => $tool->kind,
+                        'kindName' => $this->sentences->name("tool.{$tool->kind}"),
+                        'measures' => isset($tool->details['graduation']),
+                        'jaw' => self::printed($tool->details['jaw'] ?? null),
+                        'blade' => self::printed($tool->details['blade'] ?? null),
+                        'graduation' => self::printed($tool->details['graduation'] ?? null),
+                        'holds' => self::printed($tool->details['holds'] ?? null),
+                        'clearance' => $tool->details['clearance'] ?? null,
+                        'loan' =>
+                            $out === null
+                                ? null
+                                : [
+                                    'id' => $out->id,
+                                    'to' => $out->borrower,
+                                    'on' => Wire::day($out->lent_on),
+                                    'dueOn' => Wire::day($out->due_on),
+                                    'late' => $out->due_on !== null && $out->due_on->format('Y-m-d') < $today,
+                                ],
+                    ];
+                })
+                ->all(),
+        );
     }
 
     /** @return array<string, mixed>|null */

@@ -156,7 +156,7 @@ it('counts an account over all addresses, but not against an address it is known
         static fn() => $tries->signIn('ida@alderbrook.example', $from, static fn(): ?string => null),
     );
     $right = static fn(string $from): int => tried(
-        static fn() => $tries->signIn('ida@alderbrook.example', $from, static fn(): ?string => 'in'),
+        static fn() => $tries->signIn('ida@alderbrook.example', $from, static fn(): string => 'in'),
     );
     expect($right('192.0.2.1'))
         ->toBe(200)

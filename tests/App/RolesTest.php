@@ -129,7 +129,7 @@ const ROLES = ['nobody' => 0, 'viewer' => 1, 'member' => 2, 'lead' => 3];
 
 it('has every route in the table, and none that is not there', function () {
     $there = [];
-    foreach (Route::getRoutes() as $route) {
+    foreach (Route::getRoutes()->getRoutes() as $route) {
         foreach (str_starts_with($route->uri(), 'api/v1/') ? array_diff($route->methods(), ['HEAD']) : [] as $method) {
             $there[] = "{$method} " . substr($route->uri(), 7);
         }

@@ -54,7 +54,7 @@ it('keeps containers: put on the shelf, moved, measured, weighed, spilled, and h
     $draw(['kind' => 'weighed', 'weight' => '2 kg'])
         ->assertStatus(422)
         ->assertJsonPath('errors.0.pointer', '/weight');
-    $version = LabelCardVersion::query()->where('label_card_id', $card->id)->orderByDesc('version')->firstOrFail();
+    $version = LabelCardVersion::query()->where('label_card_id', $card->id)->latest('version')->firstOrFail();
     $version->update(['body' => $version->body + ['density' => '1200 g/L']]);
     // 2800 g less 400 g of jug at 1200 g a litre: 2 L
     $draw(['kind' => 'weighed', 'weight' => '2.8 kg'])->assertCreated();
@@ -397,9 +397,9 @@ it('keeps a sprayer, forgets what another nozzle gave, and finds plans that a ca
     // a strip spray saved by what the sprayer gave: measured again, the plan has to be looked at again
     $blue = Sprayer::query()->where('name', 'Blue backpack')->firstOrFail();
     $orchard = $this->standId('quackgrass');
-    $step = Step::query()->whereHas('stands', fn($q) => $q->whereKey($orchard))->whereNotNull('active')->first();
-    expect($step)->not->toBeNull();
-    $version = LabelCardVersion::query()->findOrFail($step->label_card_version_id);
+    /** @var Step $step */
+    $step = Step::query()->whereHas('stands', fn($q) => $q->whereKey($orchard))->whereNotNull('active')->firstOrFail();
+    $version = LabelCardVersion::query()->whereKey($step->label_card_version_id)->firstOrFail();
     $version->update([
         'body' =>
             [
@@ -777,7 +777,7 @@ it(
 it('shuts the sheet when the label changes, says what changed, and goes on only by a lead', function () {
     $step = maples($this);
     $stand = $this->standId('norway-maple');
-    $version = LabelCardVersion::query()->findOrFail($step->label_card_version_id);
+    $version = LabelCardVersion::query()->whereKey($step->label_card_version_id)->firstOrFail();
     // the look-alike and what else is open is not of this test: the sheet is a copy of another
     $sheet = App\Models\Sheet::create([
         'crew_id' => User::query()->firstOrFail()->crew_id,

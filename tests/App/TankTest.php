@@ -16,7 +16,7 @@ function versionOf(string $product): LabelCardVersion
 {
     return LabelCardVersion::query()
         ->whereHas('card', fn($card) => $card->where('product', 'like', "{$product}%"))
-        ->orderByDesc('version')
+        ->latest('version')
         ->firstOrFail();
 }
 

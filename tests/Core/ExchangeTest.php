@@ -399,14 +399,9 @@ it('reads a feature a line, with or without record separators, and names a line 
 ]);
 
 it('guards every cell of a table that it writes, headers too', function () {
-    $text = FileFormat::Csv->write([
-        Entry::of(1, '=HYPERLINK("x")', Shape::fromGeoJson(WELL), [
-            '=cmd' => '@x',
-            '+a' => '-b',
-            '-1' => '-12.5',
-            "\ttab" => 'plain',
-        ]),
-    ]);
+    /** @var array<string, mixed> $properties a name that is a number is one to PHP */
+    $properties = ['=cmd' => '@x', '+a' => '-b', '-1' => '-12.5', "\ttab" => 'plain'];
+    $text = FileFormat::Csv->write([Entry::of(1, '=HYPERLINK("x")', Shape::fromGeoJson(WELL), $properties)]);
     expect(explode("\n", trim($text))[0])
         ->toBe("name,geometry,'=cmd,'+a,-1,\"'\ttab\"")
         ->and($text)

@@ -422,7 +422,7 @@ it('costs carrier oil, dye and surfactant where the crew has a price, and tells 
     $leaf = ['glyphosate' => '20'];
     expect(
         (string) $money('foliar-spot/glyphosate', $leaf + ['surfactant' => '80'])?->product->minus(
-            $money('foliar-spot/glyphosate', $leaf)?->product ?? 0,
+            $money('foliar-spot/glyphosate', $leaf)->product ?? 0,
         ),
     )
         ->not->toBe('0')

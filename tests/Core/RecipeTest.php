@@ -177,14 +177,12 @@ it('splits a large need into loads and keeps the strength in each', function () 
         '160 m2',
     );
     // 160 x 0.20 x 1.1 = 35.2 L: two tanks and 5.2 L
-    expect([$recipe->loads?->whole, Shown::both($recipe->loads?->lastPart ?? quantity('0 L'))['metric']])->toBe([
+    expect([$recipe->loads?->whole, Shown::both($recipe->loads->lastPart ?? quantity('0 L'))['metric']])->toBe([
         2,
         '5.2 L',
     ]);
-    $part = $recipe->mix?->inVolume($recipe->loads?->lastPart ?? quantity('0 L'));
-    expect(
-        $part?->amountOf('product')?->equals(quantity('5.2 L')->times($recipe->strength?->share ?? '0')),
-    )->toBeTrue();
+    $part = $recipe->mix?->inVolume($recipe->loads->lastPart ?? quantity('0 L'));
+    expect($part?->amountOf('product')?->equals(quantity('5.2 L')->times($recipe->strength->share ?? '0')))->toBeTrue();
 });
 
 it('adds dye without changing the finished volume', function () {

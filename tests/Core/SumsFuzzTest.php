@@ -251,7 +251,7 @@ it('answers the same whatever units the figures were typed in, and grows with wh
                 'already' => Quantity::of('0.5', Unit::KilogramEquivalentPerHectare),
                 'most' => Quantity::of($kg, Unit::KilogramEquivalentPerHectare),
             ],
-        )->value('allowed')?->amount ?? BigRational::zero();
+        )->value('allowed')->amount ?? BigRational::zero();
         $n === 0 || expect($allowed($most)->isGreaterThan($allowed(['1', '2', '4.48', '8'][$n - 1])))->toBeTrue();
     }
 });

@@ -580,7 +580,7 @@ it('says what does not go together', function (string $id, array $known, string 
         'other-kind',
         'finished',
     ],
-    // lines that are not known yet stand before these; 1 % of 50 L is 0.5 L, and 100 stems at 5 mL with a tenth are 550 mL
+    // lines that are not known yet stand before these; 1 % of 50 L is 0.5 L, 100 stems at 5 mL and a tenth are 550 mL
     'a tank that holds another amount' => [
         'by-area',
         ['perLoad' => '1 L', 'strength' => '1 %', 'tank' => '50 L'],

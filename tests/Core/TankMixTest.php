@@ -455,10 +455,10 @@ it(
             expect($litres($mix)['volume'] ?? null)->toBe('155.8');
         }
         // an hour to dry and an hour to wait are one and the same hour; a minute more is told in minutes
-        $earliest = static fn(int $minutes): ?string => $value(
+        $earliest = static fn(int $minutes): string => $value(
             tankMix(['rainfastHours' => 1], ['waterInHours' => 24, 'waterInAfterMinutes' => $minutes]),
             'mix.water-in-from',
-        )['rain']?->unit->value;
+        )['rain']->unit->value;
         expect([$earliest(60), $earliest(61)])->toBe(['h', 'min']);
     },
 );

@@ -212,7 +212,7 @@ it('says what stage to expect, since when, until when, and what else it could be
     $leafOut = $maple->dayOf('leafOut')?->inYear(2026) ?? throw new RuntimeException('no leaf-out');
     $byPlace = new Thicket\Plants\Phenology($maple, SeasonShift::none());
     $estimate = $byPlace->estimateOn($leafOut->modify('+1 day'));
-    expect($estimate['stage'] ?? null)
+    expect($estimate['stage'])
         ->toBe('leaf-out')
         ->and($estimate['since'] ?? null)
         ->toEqual($leafOut)
@@ -225,14 +225,11 @@ it('says what stage to expect, since when, until when, and what else it could be
     // somebody saw leaf-out nine days later than the book: the same day is still the stage before
     $seen = new Thicket\Plants\Phenology(
         $maple,
-        SeasonShift::none()->seenOn(
-            $leafOut->modify('+9 days'),
-            $maple->dayOf('leafOut') ?? throw new RuntimeException('no leaf-out'),
-        ),
+        SeasonShift::none()->seenOn($leafOut->modify('+9 days'), $maple->dayOf('leafOut')),
     );
-    expect($seen->estimateOn($leafOut->modify('+1 day'))['stage'] ?? null)
+    expect($seen->estimateOn($leafOut->modify('+1 day'))['stage'])
         ->not->toBe('leaf-out')
-        ->and($seen->estimateOn($leafOut->modify('+9 days'))['marginDays'] ?? null)
+        ->and($seen->estimateOn($leafOut->modify('+9 days'))['marginDays'])
         ->toBe(3);
 });
 

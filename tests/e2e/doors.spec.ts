@@ -27,12 +27,18 @@ async function heldBack(
   };
 }
 
+/** Who is signed in by the server's word; null where nobody is. */
+const whoIs = async (page: Page): Promise<unknown> => {
+  const session = (await (await page.request.get('/api/v1/session')).json()) as { user: unknown };
+  return session.user;
+};
+
 test('signs out by its button, and the next person on this browser starts from nothing', async ({ page }) => {
   await signIn(page);
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   expect((await page.request.get('/api/v1/session')).ok()).toBeTruthy();
-  expect((await (await page.request.get('/api/v1/session')).json()).user).toBeNull();
+  expect(await whoIs(page)).toBeNull();
   await page.goto('/today');
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await signIn(page, 'bram');
@@ -57,7 +63,7 @@ test('leaves the screen even where the server cannot be told, and tells it befor
   await page.goto('/today');
   await told;
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
-  expect((await (await page.request.get('/api/v1/session')).json()).user).toBeNull();
+  expect(await whoIs(page)).toBeNull();
 });
 
 test('a late answer moves nobody from where they have gone meanwhile', async ({ page }) => {

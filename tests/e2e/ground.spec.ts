@@ -31,12 +31,13 @@ const clickMap = async (page: Page, places: [number, number][]): Promise<void> =
     await page.waitForTimeout(350);
   }
 };
-const exported = async (
-  page: Page,
-): Promise<{ features: { properties: Record<string, unknown>; geometry: unknown }[] }> => {
+interface Drawn {
+  features: { properties: Record<string, unknown>; geometry: unknown }[];
+}
+const exported = async (page: Page): Promise<Drawn> => {
   const waiting = page.waitForEvent('download');
   await page.getByRole('link', { name: 'GeoJSON' }).click();
-  return JSON.parse(readFileSync(await (await waiting).path(), 'utf8'));
+  return JSON.parse(readFileSync(await (await waiting).path(), 'utf8')) as Drawn;
 };
 
 test('walks onto unknown ground and leaves with a map, a count and its interval', async ({ page }) => {
@@ -134,7 +135,7 @@ test('walks onto unknown ground and leaves with a map, a count and its interval'
     await station(page, 'Ground');
     await page.getByRole('button', { name: 'Quince Court orchard' }).click();
     const out = await exported(page);
-    const byName = Object.fromEntries(out.features.map((f) => [f.properties.name, f]));
+    const byName = Object.fromEntries(out.features.map((f) => [String(f.properties.name as string), f]));
     expect(byName['Mill leat']).toMatchObject({
       properties: { owner: 'the trust & co', thicket_kind: 'stream' },
       geometry: {

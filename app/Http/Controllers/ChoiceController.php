@@ -132,11 +132,12 @@ final class ChoiceController extends Controller
             ->values()
             ->all();
 
-        return $this->json(
-            $wire->comparison(
-                array_map(static fn(Row $row): SideBySide => SideBySide::of($situation, $row, $others), $rows),
-            ),
+        $sides = array_map(
+            static fn(Row $row): SideBySide => SideBySide::of($situation, $row, array_values($others)),
+            $rows,
         );
+
+        return $this->json($wire->comparison($sides));
     }
 
     public function costs(Request $request, string $standId, ChoiceWire $wire): JsonResponse

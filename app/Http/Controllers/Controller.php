@@ -73,7 +73,7 @@ abstract class Controller
     protected function mustMatch(Request $request, int $revision, \Closure $current): void
     {
         $match = $request->header('If-Match');
-        if ($match === null) {
+        if (!is_string($match)) {
             throw new Stopped(428, 'Send If-Match with the version you changed.');
         }
         // a server that packs the answer marks its tag weak (W/); it is the same version

@@ -101,8 +101,8 @@ final class SessionController extends Controller
         if ($email !== null && filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
             $in->fault('email', 'Write an address such as ada@trust.example.');
         }
-        $weak =
-            $password === null ? null : PasswordStrength::fault($password, array_filter([$name, $email, $crewName]));
+        $own = array_values(array_filter([$name, $email, $crewName]));
+        $weak = $password === null ? null : PasswordStrength::fault($password, $own);
         $weak === null || $in->fault('password', $weak);
         $this->done($in);
         $user = $this->tries->setup(

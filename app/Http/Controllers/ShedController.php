@@ -48,6 +48,7 @@ final class ShedController extends Controller
         $body = is_array($body) ? array_diff_key($body, ['id' => 1, 'version' => 1, 'confirmed' => 1]) : [];
         $card = Card::read(Fields::of($body, $in->faults, pointer: '/card'), $this->catalogue);
         $this->done($in);
+        $card ??= throw new \LogicException('refused above');
         $user = $this->user($request);
         SecurityLog::note('card entered', $request, ['product' => $card->product]);
         DB::transaction(function () use ($id, $body, $card, $user): void {
@@ -57,7 +58,7 @@ final class ShedController extends Controller
                 ->find($id ?? '');
             $row === null && $this->mustBeNew($id, new LabelCard(), 'cardId');
             $row ??= LabelCard::create(
-                array_filter(['id' => $id]) + ['crew_id' => $user->crew_id, 'product' => $card->product ?? ''],
+                array_filter(['id' => $id]) + ['crew_id' => $user->crew_id, 'product' => $card->product],
             );
             LabelCardVersion::create([
                 'label_card_id' => $row->id,

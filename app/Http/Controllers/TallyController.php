@@ -76,9 +76,11 @@ final class TallyController extends Controller
             $body = [
                 'class' => $in->choice(
                     'cover',
-                    array_map(
-                        static fn($c): string => $c->string('id'),
-                        $this->catalogue->coefficients()->node('cover')->nodes('classes'),
+                    array_values(
+                        array_map(
+                            static fn($c): string => $c->string('id'),
+                            $this->catalogue->coefficients()->node('cover')->nodes('classes'),
+                        ),
                     ),
                 ),
             ];

@@ -45,7 +45,7 @@ const guard: Middleware = {
     }
     return request;
   },
-  async onResponse({ response }) {
+  onResponse({ response }) {
     const now = response.headers.get('X-Job-Now');
     if (now) jobAtLoad = { job: Date.parse(now), at: performance.now() };
     return response;

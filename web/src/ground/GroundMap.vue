@@ -58,7 +58,7 @@ const shapeOf = (geometry: Geometry): Shape =>
     featureProjection: 'EPSG:3857',
     decimals: 8,
     rightHanded: true,
-  }) as unknown as Shape;
+  });
 
 /** So few patches in the picture come with all their corners (MapWire). */
 const MOST_FULL = 250;
@@ -136,9 +136,7 @@ const load = async (box: string | null): Promise<void> => {
 };
 /** Brings a patch into the picture. */
 const look = (patch: string): void => {
-  const geometry = (
-    (sources.patches.getFeatureById(patch) ?? sources.far.getFeatureById(patch)) as Feature | null
-  )?.getGeometry();
+  const geometry = (sources.patches.getFeatureById(patch) ?? sources.far.getFeatureById(patch))?.getGeometry();
   if (geometry) map?.getView().fit(geometry.getExtent(), { padding: [60, 60, 70, 60], maxZoom: 20.5, duration: 250 });
 };
 const whole = ref(true);
@@ -150,7 +148,7 @@ const toAll = (duration = 250): void => {
   if (seen.value.extent) extend(all, transformExtent(seen.value.extent, 'EPSG:4326', 'EPSG:3857'));
   if (!sources.keepers.isEmpty()) extend(all, sources.keepers.getExtent()!);
   if (!isEmpty(all)) view.fit(all, { padding: [44, 44, 56, 44], maxZoom: 20, duration, easing: easeOut });
-  else view.setCenter(fromLonLat(seen.value.centre as Position));
+  else view.setCenter(fromLonLat(seen.value.centre));
 };
 const onMove = (): void => {
   if (whole.value || !map) return;

@@ -48,7 +48,7 @@ const type = computed<Shape['type']>(() =>
     : task.value === 'keeper'
       ? keeperType.value
       : task.value === 'editKeeper'
-        ? ((keeper.value?.shape?.type as Shape['type'] | undefined) ?? 'Point')
+        ? (keeper.value?.shape?.type ?? 'Point')
         : 'Polygon',
 );
 const empty = (): Form => ({

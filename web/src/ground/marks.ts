@@ -15,7 +15,7 @@ export interface Mark {
   width: number;
 }
 export const MARKS: Record<string, Mark> = marks.kinds as Record<string, Mark>;
-export const KINDS = Object.keys(MARKS) as (keyof typeof MARKS)[];
+export const KINDS = Object.keys(MARKS);
 /** The thorn of a target, the same on every drawing. */
 export const THORN = marks.thorn;
 export const svgOf = (glyph: string, colour: string, halo: string): string =>

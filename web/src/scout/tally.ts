@@ -34,11 +34,12 @@ export function fromWire(rows: readonly Record<string, unknown>[]): TallyRow[] {
     }
     return '';
   };
+  const number = (n: unknown): string => (typeof n === 'number' || typeof n === 'string' ? String(n) : '');
   const read = rows.map((r): TallyRow => ({
     from: text(r.girth ?? r.diameter ?? r.from),
     below: text(r.below),
-    count: String(r.count ?? ''),
-    perClump: r.stemsPerClump === undefined ? '' : String(r.stemsPerClump),
+    count: number(r.count),
+    perClump: number(r.stemsPerClump),
     bark: r.bark === 'smooth' || r.bark === 'rough' ? r.bark : '',
     height: text(r.height),
     girth: r.girth !== undefined,
