@@ -25,7 +25,8 @@ return new class extends Migration {
             $table->foreignUuid('crew_id')->constrained();
             $table->string('role', 10)->comment('lead, member, viewer');
             $table->string('name', 120);
-            $table->string('email', 190)->unique();
+            // folded before it is kept (App\Support\Address), so a letter with an accent is another letter
+            $table->string('email', 190)->charset('utf8mb4')->collation('utf8mb4_bin')->unique();
             $table->string('password');
             $table->string('units', 6)->default('us');
             $table->string('light', 10)->default('day');
@@ -40,6 +41,8 @@ return new class extends Migration {
             $table->date('licence_until')->nullable();
             $table->json('clearances');
             $table->timestamps();
+            $table->string('licence_class', 80)->nullable();
+            $table->unsignedInteger('revision')->default(1);
         });
         Schema::create('sessions', function (Blueprint $table): void {
             $table->string('id')->primary();
@@ -63,17 +66,47 @@ return new class extends Migration {
             $table->uuid('user_id');
             $table->string('key', 80);
             $table->char('body_hash', 64);
-            $table->unsignedSmallInteger('status')->nullable();
+            $table->unsignedSmallInteger('status');
             $table->longText('response')->nullable();
+            $table->string('etag', 80)->nullable();
             $table->timestamp('created_at')->index();
             $table->primary(['user_id', 'key']);
+        });
+        Schema::create('tries', function (Blueprint $table): void {
+            $table
+                ->char('key', 64)
+                ->primary()
+                ->comment('hash of what is counted: an address, an account, both, a user');
+            $table->unsignedInteger('count');
+            $table->unsignedInteger('until')->index()->comment('Unix time at which the count begins anew');
+        });
+        Schema::create('personal_access_tokens', function (Blueprint $table): void {
+            $table->id();
+            $table->uuidMorphs('tokenable');
+            $table->text('name');
+            $table->string('token', 64)->unique();
+            $table->text('abilities')->nullable();
+            $table->timestamp('last_used_at')->nullable();
+            $table->timestamp('expires_at')->nullable()->index();
+            $table->timestamps();
         });
     }
 
     public function down(): void
     {
         foreach (
-            ['idempotency_keys', 'cache_locks', 'cache', 'sessions', 'people', 'users', 'crews', 'installation']
+            [
+                'personal_access_tokens',
+                'tries',
+                'idempotency_keys',
+                'cache_locks',
+                'cache',
+                'sessions',
+                'people',
+                'users',
+                'crews',
+                'installation',
+            ]
             as $table
         ) {
             Schema::dropIfExists($table);

@@ -14,6 +14,7 @@ return new class extends Migration {
             $table->foreignUuid('crew_id')->constrained();
             $table->string('product', 120);
             $table->timestamps();
+            $table->json('packs')->nullable()->comment('sizes it is sold in: size, price, day of the price');
         });
         // never updated but for its confirmation: a change of the label is a new row (rulings B8)
         Schema::create('label_card_versions', function (Blueprint $table): void {
@@ -35,6 +36,12 @@ return new class extends Migration {
             $table->string('tank_unit', 30);
             $table->date('calibrated_on')->nullable();
             $table->timestamps();
+            $table->string('kind', 20)->default('backpack');
+            $table->json('details')->nullable()->comment('tank material, seals, nozzle with its rated flow');
+            $table->string('gives_value', 30)->nullable()->comment('what the newest calibration found');
+            $table->string('gives_unit', 30)->nullable();
+            $table->date('due_on')->nullable()->comment('calibrate again');
+            $table->unsignedInteger('revision')->default(1);
         });
         Schema::create('steps', function (Blueprint $table): void {
             $table->uuid('id')->primary();
@@ -52,6 +59,12 @@ return new class extends Migration {
                 ->comment('hash of what the recipe was made from; differs = check again');
             $table->unsignedInteger('revision')->default(1);
             $table->timestamps();
+            $table->string('programme', 60)->nullable()->comment('the programme this job belongs to');
+            $table->uuid('run')->nullable()->comment('one acceptance of a programme');
+            $table->string('note', 60)->nullable()->comment('code of what to do in this job');
+            $table->date('due_from')->nullable();
+            $table->date('due_to')->nullable();
+            $table->string('why', 500)->nullable()->comment('why this way was chosen, in the words of who chose it');
         });
         Schema::create('stand_step', function (Blueprint $table): void {
             $table->foreignUuid('stand_id')->constrained();
@@ -68,13 +81,15 @@ return new class extends Migration {
             $table->timestamp('withdrawn_at')->nullable();
             $table->timestamps();
             $table->unique(['crew_id', 'number']);
+            $table->string('withdrawn_by', 120)->nullable();
+            $table->string('withdrawn_why', 300)->nullable();
         });
         Schema::create('sheet_step', function (Blueprint $table): void {
             $table->foreignUuid('sheet_id')->constrained();
             $table->foreignUuid('step_id')->constrained();
             $table->primary(['sheet_id', 'step_id']);
         });
-        // a chain: each row carries the hash of the one before (rulings B17)
+        // each is a link of the chain of seals (rulings B17)
         Schema::create('records', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('crew_id')->constrained();
@@ -85,12 +100,12 @@ return new class extends Migration {
             $table->date('worked_on');
             $table->date('judge_after');
             $table->longText('body')->comment('canonical JSON, never changed');
-            $table->char('prev_hash', 64);
-            $table->char('hash', 64);
             $table->foreignUuid('signed_by')->constrained('users');
             $table->timestamp('signed_at');
             $table->timestamps();
             $table->unique(['crew_id', 'seq']);
+            // one record for each step and patch of a sheet (rulings B7)
+            $table->unique(['sheet_id', 'step_id', 'patch_id']);
         });
         Schema::create('look_backs', function (Blueprint $table): void {
             $table->uuid('id')->primary();

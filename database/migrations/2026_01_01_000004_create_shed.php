@@ -9,14 +9,6 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration {
     public function up(): void
     {
-        Schema::table('sprayers', function (Blueprint $table): void {
-            $table->string('kind', 20)->default('backpack');
-            $table->json('details')->nullable()->comment('tank material, seals, nozzle with its rated flow');
-            $table->string('gives_value', 30)->nullable()->comment('what the newest calibration found');
-            $table->string('gives_unit', 30)->nullable();
-            $table->date('due_on')->nullable()->comment('calibrate again');
-            $table->unsignedInteger('revision')->default(1);
-        });
         Schema::create('calibrations', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('sprayer_id')->constrained();
@@ -27,9 +19,6 @@ return new class extends Migration {
             $table->date('made_on');
             $table->foreignUuid('made_by')->constrained('users');
             $table->timestamps();
-        });
-        Schema::table('label_cards', function (Blueprint $table): void {
-            $table->json('packs')->nullable()->comment('sizes it is sold in: size, price, day of the price');
         });
         Schema::create('containers', function (Blueprint $table): void {
             $table->uuid('id')->primary();
@@ -93,14 +82,15 @@ return new class extends Migration {
             $table->date('returned_on')->nullable();
             $table->foreignUuid('lent_by')->constrained('users');
             $table->timestamps();
+            // a tool is out once: the column holds the tool while the loan is open, nothing once it is back
+            $table->uuid('out_tool_id')->virtualAs('IF(returned_on IS NULL, tool_id, NULL)')->nullable()->unique();
         });
-        Schema::table('sheets', function (Blueprint $table): void {
-            $table->string('withdrawn_by', 120)->nullable();
-            $table->string('withdrawn_why', 300)->nullable();
-        });
-        Schema::table('people', function (Blueprint $table): void {
-            $table->string('licence_class', 80)->nullable();
-            $table->unsignedInteger('revision')->default(1);
-        });
+    }
+
+    public function down(): void
+    {
+        foreach (['loans', 'tools', 'draws', 'batches', 'containers', 'calibrations'] as $table) {
+            Schema::dropIfExists($table);
+        }
     }
 };

@@ -2,16 +2,13 @@
 
 declare(strict_types=1);
 
-use App\Seal\Chain;
-use App\Seal\Sealed;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * A chain of seals over all that people see of sheets, records, look-backs and pictures, in place of hashes over the
- * bodies of records; and a database that refuses to change or delete what is sealed, whoever asks (the account of the
+ * A chain of seals over all that people see of sheets, records, look-backs and pictures; and a database that refuses to change or delete what is sealed, whoever asks (the account of the
  * application may not take the triggers off either: bin/lib/house.sh, deploy/README.md).
  */
 return new class extends Migration {
@@ -38,37 +35,6 @@ return new class extends Migration {
             $table->primary(['crew_id', 'seq']);
             $table->unique(['kind', 'subject_id']);
         });
-        Schema::table('records', fn(Blueprint $table) => $table->dropColumn(['prev_hash', 'hash']));
-        // what stood here before there were seals is sealed as it stands, in the order in which it came
-        $chain = app(Chain::class);
-        foreach (
-            [
-                [Sealed::Sheet, 'issued_at'],
-                [Sealed::Record, 'signed_at'],
-                [Sealed::LookBack, 'created_at'],
-                [Sealed::Photo, 'created_at'],
-                [Sealed::Withdrawal, 'withdrawn_at'],
-            ]
-            as [$kind, $order]
-        ) {
-            $rows = DB::table((string) $kind->table())
-                ->when($kind === Sealed::Withdrawal, fn($q) => $q->where('withdrawn_at', '!=', null))
-                ->orderBy($order)
-                ->orderBy('id')
-                ->get();
-            foreach ($rows as $row) {
-                $crew =
-                    $row->crew_id ??
-                    match ($kind) {
-                        Sealed::LookBack => DB::table('records')->where('id', $row->record_id)->value('crew_id'),
-                        default => DB::table('sightings')
-                            ->join('grounds', 'grounds.id', '=', 'sightings.ground_id')
-                            ->where('sightings.id', $row->sighting_id)
-                            ->value('crew_id'),
-                    };
-                $chain->add((string) $crew, $kind, (string) $row->id);
-            }
-        }
         foreach (self::SEALED as $table => $once) {
             $differs = implode(
                 ' OR ',
@@ -105,9 +71,5 @@ return new class extends Migration {
             DB::unprepared("DROP TRIGGER IF EXISTS {$table}_sealed_delete");
         }
         Schema::dropIfExists('seals');
-        Schema::table('records', function (Blueprint $table): void {
-            $table->char('prev_hash', 64)->default('');
-            $table->char('hash', 64)->default('');
-        });
     }
 };
