@@ -23,23 +23,23 @@ use App\Trail\Trail;
 use App\Wire\StandWire;
 use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Assess\Board;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\FactName;
+use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
-use Thicket\Methods\Board;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\FactName;
-use Thicket\Methods\Finding;
-use Thicket\Methods\Outcome;
-use Thicket\Methods\Situation;
-use Thicket\Mix\LabelCard;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\TankTerms;
 use Thicket\Safety\Cautions;
-use Thicket\Safety\StartLimit;
-use Thicket\Safety\StartLimits;
 use Thicket\Safety\Steps;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
 use Thicket\Timing\JudgeAfter;
+use Thicket\Timing\StartLimit;
+use Thicket\Timing\StartLimits;
 use Thicket\Timing\StumpClock;
+use Thicket\Verdict\Finding;
+use Thicket\Verdict\Outcome;
 
 /**
  * Issues a job sheet: all gates open, or the passable ones passed by a lead with a reason; then a snapshot for good.

@@ -13,10 +13,10 @@ use App\Support\JobClock;
 use App\Support\ReadsOutlines;
 use App\Wire\KeyWire;
 use Illuminate\Support\Facades\DB;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Identify\Key;
+use Thicket\Identify\Sight;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Plants\Key;
-use Thicket\Plants\Sight;
 
 /**
  * Reads and keeps one sighting: of a stand, which it names, or free at a point or on a patch, where it may found a
@@ -262,7 +262,7 @@ final class KeepSighting
         return $by === null ? null : ['pair' => $pairId, 'points' => $species, 'by' => $by];
     }
 
-    private function pair(string $id): ?\Thicket\Knowledge\Node
+    private function pair(string $id): ?\Thicket\Catalogue\Node
     {
         $first = explode('--', $id)[0];
         foreach ($this->catalogue->hasSpecies($first) ? $this->catalogue->lookAlikesOf($first) : [] as $pair) {

@@ -17,12 +17,12 @@ use App\Trail\RecipeDesk;
 use App\Wire\StandWire;
 use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
+use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Candidate;
-use Thicket\Mix\LabelCard;
 use Thicket\Mix\Leftover;
 use Thicket\Safety\Cautions;
+use Thicket\Situation\Candidate;
 
 /**
  * Writes down one load as it was mixed: each addition confirmed once, in loading order, so that nothing goes in twice;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
 use Thicket\Mix\Ceiling;
-use Thicket\Mix\LabelCard;
 
 /**
  * What an amount of product puts on ground, active by active, as sheets and records keep it for the ceilings of later

@@ -19,16 +19,16 @@ use App\Support\CanonicalJson;
 use App\Support\JobClock;
 use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
+use Thicket\Calendar\Day;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\FactName;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\FactName;
 use Thicket\Mix\MixedProduct;
-use Thicket\Safety\StartLimit;
-use Thicket\Timing\Day;
 use Thicket\Timing\JudgeAfter;
+use Thicket\Timing\StartLimit;
 
 /**
  * Reads, signs and seals a work record: a new link of the crew's chain (rulings B17, J29). Signed once, then only added

@@ -9,8 +9,8 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Thicket\Plants\Showing;
-use Thicket\Timing\SeasonShift;
+use Thicket\Calendar\SeasonShift;
+use Thicket\Identify\Showing;
 
 /**
  * @property string $id

@@ -7,9 +7,9 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Thicket\Catalogue\Method;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Method;
 
 /**
  * Whatever a mix is put out with: backpack, boom, hand can, squirt bottle or wick.

@@ -14,8 +14,8 @@ use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\ServiceProvider;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Knowledge\CatalogueFiles;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\CatalogueFiles;
 
 final class AppServiceProvider extends ServiceProvider
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use Thicket\Timing\Day;
+use Thicket\Calendar\Day;
 
 /** The one clock of the job (rulings B6): the real clock moved by an offset, or standing still in tests. */
 final class JobClock

@@ -6,7 +6,7 @@ namespace App\Text;
 
 use App\Models\Sighting;
 use Illuminate\Support\Collection;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Survey\Ellipsoid;
 use Thicket\Survey\Exchange\CsvFile;
 

@@ -8,9 +8,9 @@ use App\Models\Stand;
 use App\Models\Step;
 use App\Trail\Assembler;
 use Illuminate\Support\Facades\View;
-use Thicket\Methods\Candidate;
-use Thicket\Mix\LabelCard;
+use Thicket\Label\LabelCard;
 use Thicket\Safety\Cautions;
+use Thicket\Situation\Candidate;
 
 /**
  * The mixing card for the tailgate: a page a load, large enough to read at arm's length, with the fill lines drawn to

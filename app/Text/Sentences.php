@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Text;
 
-use Thicket\Knowledge\Node;
+use Thicket\Calendar\MonthDay;
+use Thicket\Catalogue\Node;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 use Thicket\Measure\System;
-use Thicket\Timing\MonthDay;
 
 /**
  * Turns codes and values into sentences (rulings B14): ICU messages in lang/LOCALE/*.json, read only here. A missing

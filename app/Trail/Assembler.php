@@ -14,33 +14,33 @@ use App\Models\Stand;
 use App\Models\Step;
 use App\Models\Tool;
 use App\Support\JobClock;
+use Thicket\Assess\Weights;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\FactName;
+use Thicket\Identify\Key;
+use Thicket\Identify\Ranking;
+use Thicket\Identify\Showing;
+use Thicket\Identify\Sight;
+use Thicket\Identify\Unnamed;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Label\LabelCard;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\Certainty;
-use Thicket\Methods\Fact;
-use Thicket\Methods\FactName;
-use Thicket\Methods\OwnFigures;
-use Thicket\Methods\PastWork;
-use Thicket\Methods\Prices;
-use Thicket\Methods\Schools;
-use Thicket\Methods\Shed;
-use Thicket\Methods\Situation;
-use Thicket\Methods\SituationReader;
-use Thicket\Methods\Weights;
-use Thicket\Mix\LabelCard;
-use Thicket\Plants\Key;
-use Thicket\Plants\Ranking;
-use Thicket\Plants\Showing;
-use Thicket\Plants\Sight;
-use Thicket\Plants\Unnamed;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Fact;
+use Thicket\Situation\OwnFigures;
+use Thicket\Situation\PastWork;
+use Thicket\Situation\Prices;
+use Thicket\Situation\Schools;
+use Thicket\Situation\Shed;
+use Thicket\Situation\Situation;
+use Thicket\Situation\SituationReader;
 use Thicket\Survey\Nearest;
 use Thicket\Survey\Outline;
 use Thicket\Survey\Shape;
+use Thicket\Verdict\Certainty;
 
 /**
  * Gathers what is stored of a stand into the plain objects of the core. Stored bodies were read by the core once, so
@@ -51,7 +51,7 @@ final class Assembler
     /** Things further off do not bear on a patch. */
     private const SEEN_METRES = 1000;
 
-    /** @var \WeakMap<Patch, list<array{keeper: \Thicket\Methods\Keeper, row: KeeperRow}>> */
+    /** @var \WeakMap<Patch, list<array{keeper: \Thicket\Situation\Keeper, row: KeeperRow}>> */
     private \WeakMap $keepers;
 
     /** @var \WeakMap<Crew, Shed> a request meets one crew, and asks for its shed several times */
@@ -109,7 +109,7 @@ final class Assembler
         );
     }
 
-    /** @return list<\Thicket\Methods\StemGroup> */
+    /** @return list<\Thicket\Survey\StemGroup> */
     public function stems(Stand $stand): array
     {
         return $this->counts->stems($stand);
@@ -118,7 +118,7 @@ final class Assembler
     /**
      * What is kept near a patch: drawn things with distance and bearing from its outline, and those known by words.
      *
-     * @return list<array{keeper: \Thicket\Methods\Keeper, row: KeeperRow}> nearest first
+     * @return list<array{keeper: \Thicket\Situation\Keeper, row: KeeperRow}> nearest first
      */
     public function keepersOf(Patch $patch): array
     {
@@ -156,7 +156,7 @@ final class Assembler
         return $this->keepers[$patch] = $out;
     }
 
-    /** @return list<\Thicket\Methods\Keeper> */
+    /** @return list<\Thicket\Situation\Keeper> */
     public function keepers(Patch $patch): array
     {
         return array_column($this->keepersOf($patch), 'keeper');
@@ -183,7 +183,7 @@ final class Assembler
     }
 
     /** @param array<string, mixed> $seen what the map says of it */
-    private function keeper(KeeperRow $row, array $seen): \Thicket\Methods\Keeper
+    private function keeper(KeeperRow $row, array $seen): \Thicket\Situation\Keeper
     {
         $faults = new Faults();
         $keeper = (new SituationReader($this->catalogue))->keeper(
@@ -350,7 +350,7 @@ final class Assembler
                     as $active
                 ) {
                     $past = new PastWork(
-                        \Thicket\Timing\Day::parse($record->worked_on->format('Y-m-d')),
+                        \Thicket\Calendar\Day::parse($record->worked_on->format('Y-m-d')),
                         $step->method,
                         $active,
                         $active === null ? null : $this->catalogue->active($active)->group(),
@@ -429,7 +429,7 @@ final class Assembler
      * The season of a ground: by place, or by the newest leaf-out that somebody saw anywhere on it within the year
      * (handbook 1: a local date improves every later estimate on the same ground).
      */
-    public function seasonOf(Patch $patch): \Thicket\Timing\SeasonShift
+    public function seasonOf(Patch $patch): \Thicket\Calendar\SeasonShift
     {
         $seen = $this->leafOutSeen($patch);
         $place = $patch->ground->seasonShift();
@@ -453,7 +453,7 @@ final class Assembler
         return $at === false ? null : $at * 45.0;
     }
 
-    /** @return array{day: \DateTimeImmutable, catalogue: \Thicket\Timing\MonthDay, species: string}|null */
+    /** @return array{day: \DateTimeImmutable, catalogue: \Thicket\Calendar\MonthDay, species: string}|null */
     public function leafOutSeen(Patch $patch): ?array
     {
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
@@ -471,7 +471,7 @@ final class Assembler
                 : null;
             if ($catalogue !== null && is_string($one->body['value'] ?? null)) {
                 return [
-                    'day' => \Thicket\Timing\Day::parse($one->body['value']),
+                    'day' => \Thicket\Calendar\Day::parse($one->body['value']),
                     'catalogue' => $catalogue,
                     'species' => (string) $one->species,
                 ];

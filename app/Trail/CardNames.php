@@ -6,8 +6,8 @@ namespace App\Trail;
 
 use App\Models\Crew;
 use App\Models\LabelCard;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Plants\NameSearch;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\NameSearch;
 
 /** Label cards by any name they go or went by: product, former names, registration, actives. */
 final readonly class CardNames

@@ -10,13 +10,13 @@ use App\Models\Sheet;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Support\JobClock;
+use Thicket\Calendar\Day;
+use Thicket\Label\CardCeiling;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Mix\CardCeiling;
 use Thicket\Mix\PutThere;
 use Thicket\Survey\Outline;
 use Thicket\Survey\Overlap;
-use Thicket\Timing\Day;
 
 /**
  * Active already put on the ground of a patch, from the signed records of every patch that shares ground with it and

@@ -7,15 +7,15 @@ namespace App\Trail;
 use App\Models\Stand;
 use App\Models\Tally;
 use Illuminate\Support\Collection;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\SituationReader;
-use Thicket\Methods\StemGroup;
+use Thicket\Situation\SituationReader;
 use Thicket\Survey\Estimate;
 use Thicket\Survey\PlotTally;
+use Thicket\Survey\StemGroup;
 
 /**
  * Which counts of a stand hold now. Counts are never overwritten: of each zone the newest holds, and a newer count of

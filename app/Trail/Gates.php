@@ -10,17 +10,17 @@ use App\Models\Stand;
 use App\Models\Step;
 use App\Support\JobClock;
 use App\Text\Sentences;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Assess\Board;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\System;
-use Thicket\Methods\Board;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\Outcome;
-use Thicket\Methods\StemGroup;
-use Thicket\Methods\ToolsAtHand;
-use Thicket\Mix\LabelCard;
 use Thicket\Mix\MixedProduct;
 use Thicket\Mix\TankTerms;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\ToolsAtHand;
+use Thicket\Survey\StemGroup;
+use Thicket\Verdict\Outcome;
 
 /**
  * What stops a job sheet (rulings B2), each with what opens it. Label, law, licence, look-alike and cannot-tell are

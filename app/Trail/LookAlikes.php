@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Trail;
 
 use App\Models\Stand;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Knowledge\Node;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\Node;
 
 /**
  * Which look-alikes of a stand's name are still open: a native, wanted or hazardous one stops the job sheet (handbook

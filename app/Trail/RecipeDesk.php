@@ -10,13 +10,12 @@ use App\Models\Stand;
 use App\Models\Step;
 use App\Support\JobClock;
 use App\Wire\Wire;
+use Thicket\Catalogue\FactName;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Reading;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\FactName;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Advice\MixWord;
 use Thicket\Mix\Component;
@@ -25,6 +24,7 @@ use Thicket\Mix\MixedProduct;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
 use Thicket\Mix\TankTerms;
+use Thicket\Situation\Candidate;
 
 /** Solves a step's recipe from what is stored now, and tells whether the saved one still stands. */
 final readonly class RecipeDesk

@@ -15,9 +15,9 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Reading;
 use Thicket\Measure\Shown;
 use Thicket\Measure\System;
-use Thicket\Methods\Prices;
 use Thicket\Mix\Exception\Unmixable;
 use Thicket\Mix\Purchase;
+use Thicket\Situation\Prices;
 use Thicket\Survey\Exchange\CsvFile;
 
 /**

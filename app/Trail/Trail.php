@@ -7,7 +7,7 @@ namespace App\Trail;
 use App\Models\Record;
 use App\Models\Stand;
 use App\Models\Step;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Catalogue\Catalogue;
 
 /**
  * Where a stand is on its trail (rulings B1): predicates derived from what exists, first unmet is the next act. Only

@@ -7,15 +7,15 @@ namespace App\Wire;
 use App\Text\Sentences;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Thicket\Assess\Board;
+use Thicket\Assess\Row;
+use Thicket\Assess\Weighing;
+use Thicket\Catalogue\Active;
 use Thicket\Measure\System;
-use Thicket\Methods\Board;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\Finding;
-use Thicket\Methods\Outcome;
-use Thicket\Methods\Row;
-use Thicket\Methods\Situation;
-use Thicket\Methods\Weighing;
-use Thicket\Mix\Active;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
+use Thicket\Verdict\Finding;
+use Thicket\Verdict\Outcome;
 
 /** The board as it crosses the wire: codes and values, and the sentences made of them in both unit systems. */
 final readonly class BoardWire

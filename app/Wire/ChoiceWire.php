@@ -7,13 +7,13 @@ namespace App\Wire;
 use App\Text\Sentences;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Assess\CostCurve;
+use Thicket\Assess\SideBySide;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Measure\Shown;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\CostCurve;
-use Thicket\Methods\Finding;
-use Thicket\Methods\Prices;
-use Thicket\Methods\SideBySide;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Prices;
+use Thicket\Verdict\Finding;
 
 /** What a choice turns on: ways side by side, and what waiting and thickening cost. */
 final readonly class ChoiceWire
@@ -95,7 +95,7 @@ final readonly class ChoiceWire
     }
 
     /** @return array<string, mixed>|null */
-    private function money(?\Thicket\Methods\Money $money): ?array
+    private function money(?\Thicket\Economics\Money $money): ?array
     {
         return $money === null
             ? null

@@ -10,13 +10,13 @@ use App\Models\Tally;
 use App\Text\Sentences;
 use App\Trail\Assembler;
 use App\Trail\Counts;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\StemGroup;
+use Thicket\Mix\Census;
 use Thicket\Mix\TreatedArea;
-use Thicket\Survey\Census;
 use Thicket\Survey\Estimate;
+use Thicket\Survey\StemGroup;
 
 /**
  * The counts of a stand: what holds, what follows from it, the plots with their interval, and the trail of earlier

@@ -12,10 +12,10 @@ use App\Models\Zone;
 use App\Text\Sentences;
 use App\Trail\Assembler;
 use Brick\Math\RoundingMode;
+use Thicket\Calendar\SeasonShift;
+use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\FactName;
-use Thicket\Timing\SeasonShift;
 
 final readonly class GroundWire
 {
@@ -128,7 +128,7 @@ final readonly class GroundWire
     }
 
     /** @return array<string, mixed> a thing as it stands to the patch */
-    private function near(\Thicket\Methods\Keeper $k, Keeper $row): array
+    private function near(\Thicket\Situation\Keeper $k, Keeper $row): array
     {
         return [
             'id' => $row->id,

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Wire;
 
 use App\Text\Sentences;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Knowledge\Node;
-use Thicket\Methods\Method;
-use Thicket\Methods\ToolKind;
-use Thicket\Plants\Comparison;
-use Thicket\Plants\NameSearch;
-use Thicket\Plants\Species;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\Method;
+use Thicket\Catalogue\NameSearch;
+use Thicket\Catalogue\Node;
+use Thicket\Catalogue\Species;
+use Thicket\Catalogue\ToolKind;
+use Thicket\Identify\Comparison;
 
 /** The knowledge as pages for reading and search. */
 final readonly class HandbookWire

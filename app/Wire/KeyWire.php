@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Wire;
 
 use App\Text\Sentences;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Knowledge\Node;
-use Thicket\Plants\Candidate;
-use Thicket\Plants\KeyTable;
-use Thicket\Plants\Ranking;
-use Thicket\Plants\Sight;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\KeyTable;
+use Thicket\Catalogue\Node;
+use Thicket\Identify\Candidate;
+use Thicket\Identify\Ranking;
+use Thicket\Identify\Sight;
 
 /** What the key answers: candidates, the next question, and what to beware of. */
 final readonly class KeyWire

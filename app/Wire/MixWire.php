@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Wire;
 
 use App\Text\Sentences;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\SumTable;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
@@ -14,7 +15,6 @@ use Thicket\Mix\Layer;
 use Thicket\Mix\MeasuringTool;
 use Thicket\Mix\Purchase;
 use Thicket\Mix\SolvedSum;
-use Thicket\Mix\SumTable;
 use Thicket\Mix\TankCorrection;
 
 /** The bench of sums: what each asks, what followed, what contradicts. */

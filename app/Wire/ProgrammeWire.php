@@ -7,7 +7,7 @@ namespace App\Wire;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Text\Sentences;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Programmes\Offer;
 use Thicket\Programmes\PlannedStep;
 

@@ -7,12 +7,12 @@ namespace App\Wire;
 use App\Models\Stand;
 use App\Text\Sentences;
 use App\Trail\Assembler;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Methods\Board;
-use Thicket\Methods\Outcome;
-use Thicket\Methods\Row;
-use Thicket\Plants\Candidate;
-use Thicket\Plants\Unnamed;
+use Thicket\Assess\Board;
+use Thicket\Assess\Row;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Identify\Candidate;
+use Thicket\Identify\Unnamed;
+use Thicket\Verdict\Outcome;
 
 /** A stand without a name: how it is handled, and what each name it could bear would open (handbook 1, rulings J25). */
 final readonly class ProspectWire

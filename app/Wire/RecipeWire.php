@@ -13,7 +13,6 @@ use Thicket\Measure\Shown;
 use Thicket\Measure\Strength;
 use Thicket\Measure\System;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Candidate;
 use Thicket\Mix\Advice\MixWord;
 use Thicket\Mix\Ceiling;
 use Thicket\Mix\FinishedMix;
@@ -24,6 +23,7 @@ use Thicket\Mix\Recipe;
 use Thicket\Mix\StrengthWays;
 use Thicket\Mix\TankPlan;
 use Thicket\Mix\Watering;
+use Thicket\Situation\Candidate;
 
 /** A recipe as it crosses the wire: amounts, loads, what to measure with, and the working behind each figure. */
 final readonly class RecipeWire

@@ -12,12 +12,12 @@ use App\Support\JobClock;
 use App\Text\CardChanges;
 use App\Text\Sentences;
 use App\Trail\Assembler;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Label\CardUse;
+use Thicket\Label\LabelCard;
 use Thicket\Measure\Reading;
-use Thicket\Methods\OwnFigures;
-use Thicket\Methods\Prices;
-use Thicket\Mix\CardUse;
-use Thicket\Mix\LabelCard;
+use Thicket\Situation\OwnFigures;
+use Thicket\Situation\Prices;
 
 final readonly class ShedWire
 {

@@ -7,7 +7,7 @@ namespace App\Wire;
 use App\Models\Photo;
 use App\Models\Sighting;
 use App\Text\Sentences;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Catalogue\Catalogue;
 
 final readonly class SightingWire
 {

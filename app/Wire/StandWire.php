@@ -16,14 +16,14 @@ use App\Trail\LookAlikes;
 use App\Trail\RecipeDesk;
 use App\Trail\Shelf;
 use App\Trail\Trail;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Catalogue\Carrier;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
-use Thicket\Methods\Certainty;
-use Thicket\Methods\FactName;
-use Thicket\Methods\Situation;
-use Thicket\Mix\Carrier;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\TankTerms;
+use Thicket\Situation\Situation;
+use Thicket\Verdict\Certainty;
 
 /** A stand with its trail: where it is, what is next, and all that the stations show of it. */
 final readonly class StandWire
@@ -386,7 +386,7 @@ final readonly class StandWire
     }
 
     /**
-     * @param array{pair: \Thicket\Knowledge\Node, other: string, gated: bool, resolved: bool} $look
+     * @param array{pair: \Thicket\Catalogue\Node, other: string, gated: bool, resolved: bool} $look
      *
      * @return array<string, mixed>
      */

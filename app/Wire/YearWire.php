@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace App\Wire;
 
 use App\Text\Sentences;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Assess\Board;
+use Thicket\Assess\Row;
+use Thicket\Assess\RowOfTheYear;
+use Thicket\Calendar\Day;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\Window;
 use Thicket\Measure\System;
-use Thicket\Methods\Board;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\Outcome;
-use Thicket\Methods\Row;
-use Thicket\Methods\RowOfTheYear;
-use Thicket\Methods\Situation;
-use Thicket\Timing\Day;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
 use Thicket\Timing\Sensitive;
-use Thicket\Timing\Window;
 use Thicket\Timing\YearStrip;
+use Thicket\Verdict\Outcome;
 
 /** The year strip: weeks with stage and stream, and the windows of each method to the day. */
 final readonly class YearWire

@@ -8,8 +8,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * A chain of seals over all that people see of sheets, records, look-backs and pictures; and a database that refuses to change or delete what is sealed, whoever asks (the account of the
- * application may not take the triggers off either: bin/lib/house.sh, deploy/README.md).
+ * A chain of seals over all that people see of sheets, records, look-backs and pictures; and a database that refuses to
+ * change or delete what is sealed, whoever asks (the account of the application may not take the triggers off either:
+ * bin/lib/house.sh, deploy/README.md).
  */
 return new class extends Migration {
     /** Tables whose rows are never changed, with the columns that may be set once where there are any. */

@@ -14,10 +14,10 @@
 
 declare(strict_types=1);
 
-require_once dirname(__DIR__, 2) . '/vendor/autoload.php';
-
 use Thicket\Position\Nmea;
 use Thicket\Survey\LocalPlane;
+
+require_once dirname(__DIR__, 2) . '/vendor/autoload.php';
 
 const CORNERS = [[0.0, 0.0], [28.0, -4.0], [60.0, 2.0], [57.0, 34.0], [30.0, 38.0], [3.0, 32.0], [0.0, 0.0]];
 const WALK_METRES_PER_SECOND = 1.3;

@@ -8,7 +8,7 @@ use Opis\JsonSchema\Validator;
 use Symfony\Component\Process\Process;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
-use Thicket\Methods\SituationReader;
+use Thicket\Situation\SituationReader;
 
 function twin(string $command, string $input): Process
 {
@@ -131,7 +131,7 @@ it('exits 1 with pointers on refused input', function (string $command, string $
 it('has a sentence for every code that rules, gates, windows and data can give', function () {
     $root = dirname(__DIR__, 2);
     $codes = [];
-    foreach (glob("{$root}/core/src/Methods/Rules/*.php") ?: [] as $file) {
+    foreach (glob("{$root}/core/src/{Assess/Rules/*,Situation/CardCheck}.php", GLOB_BRACE) ?: [] as $file) {
         preg_match_all(
             "/'((?:change|form|size|bark|clump|height|roots|soil|suckering|resprout|season|sap|leaf|stage|grass|" .
                 'water|keep|response|card|tool|hazard|food|bees|unnamed|listed|fit|flame|graze|fragments|stance|' .

@@ -575,7 +575,7 @@ it('says every other name of a way of working on its page', function () {
         static fn(array $m): bool => $m['also'] !== [],
     );
     expect($named)
-        ->toHaveCount(count(app(Thicket\Knowledge\Catalogue::class)->allMethods()))
+        ->toHaveCount(count(app(Thicket\Catalogue\Catalogue::class)->allMethods()))
         ->and($this->api('GET', '/search?q=bittersweet')->json('data.0.kind'))
         ->not->toBe('method');
 });

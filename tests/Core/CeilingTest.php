@@ -3,16 +3,16 @@
 declare(strict_types=1);
 
 use Brick\Math\RoundingMode;
+use Thicket\Calendar\Day;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Input\Refused;
+use Thicket\Label\CardCeiling;
+use Thicket\Label\LabelCard;
 use Thicket\Measure\Unit;
-use Thicket\Mix\CardCeiling;
 use Thicket\Mix\Ceiling;
-use Thicket\Mix\LabelCard;
 use Thicket\Mix\PutThere;
 use Thicket\Mix\RecipeSolver;
-use Thicket\Timing\Day;
 
 /*
  * What a label lets onto ground: once, in a year, how often, on which sites, in which basis (rulings J7). Worked by

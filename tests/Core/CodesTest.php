@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use Thicket\Methods\Board;
-use Thicket\Methods\Outcome;
+use Thicket\Assess\Board;
+use Thicket\Verdict\Outcome;
 
 /*
  * Every code of lang/en/findings.json is reached by a situation a person could be in: a rule that can no longer speak,

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-use Thicket\Knowledge\Node;
-use Thicket\Methods\Board;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\GrazingLost;
-use Thicket\Methods\Method;
-use Thicket\Methods\Outcome;
-use Thicket\Methods\SideBySide;
-use Thicket\Methods\SituationReader;
+use Thicket\Assess\Board;
+use Thicket\Assess\SideBySide;
+use Thicket\Catalogue\Method;
+use Thicket\Catalogue\Node;
+use Thicket\Economics\GrazingLost;
 use Thicket\Safety\Cautions;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\SituationReader;
+use Thicket\Verdict\Outcome;
 
 /*
  * Situations worked by hand in which a wrong answer hurts somebody, water, stock or what is kept: both sides of each.

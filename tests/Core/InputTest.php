@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Thicket\Calendar\Day;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Input\Refused;
@@ -11,7 +12,6 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Reading;
 use Thicket\Measure\Unit;
 use Thicket\ThicketRefusal;
-use Thicket\Timing\Day;
 
 /** @return list<string> pointers of the faults of one reading */
 function faultsOf(array $data, Closure $read): array

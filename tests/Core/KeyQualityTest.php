@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 use Random\Engine\Mt19937;
 use Random\Randomizer;
-use Thicket\Plants\Key;
-use Thicket\Plants\Sight;
-use Thicket\Plants\Species;
+use Thicket\Catalogue\Species;
+use Thicket\Identify\Key;
+use Thicket\Identify\Sight;
 
 /*
  * How well the key names a plant (docs/key.md): thirty species drawn by a seed, each met by a careful and a careless

@@ -2,19 +2,19 @@
 
 declare(strict_types=1);
 
+use Thicket\Calendar\Day;
+use Thicket\Calendar\SeasonShift;
+use Thicket\Identify\Candidate;
+use Thicket\Identify\Comparison;
+use Thicket\Identify\Key;
+use Thicket\Identify\Ranking;
+use Thicket\Identify\Showing;
+use Thicket\Identify\Sight;
+use Thicket\Identify\SpeciesFilter;
+use Thicket\Identify\Unnamed;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Input\Refused;
-use Thicket\Plants\Candidate;
-use Thicket\Plants\Comparison;
-use Thicket\Plants\Key;
-use Thicket\Plants\Ranking;
-use Thicket\Plants\Showing;
-use Thicket\Plants\Sight;
-use Thicket\Plants\SpeciesFilter;
-use Thicket\Plants\Unnamed;
-use Thicket\Timing\Day;
-use Thicket\Timing\SeasonShift;
 
 /** @param array<string, string|list<string>> $seen */
 function ranked(array $seen, ?string $day = null, ?SeasonShift $shift = null): Ranking

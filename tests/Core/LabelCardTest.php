@@ -5,9 +5,9 @@ declare(strict_types=1);
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Input\Refused;
+use Thicket\Label\CardDetails;
+use Thicket\Label\LabelCard;
 use Thicket\Measure\Unit;
-use Thicket\Mix\CardDetails;
-use Thicket\Mix\LabelCard;
 
 /** @param array<string, mixed> $changes */
 function readCard(array $changes): ?LabelCard

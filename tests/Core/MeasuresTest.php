@@ -65,7 +65,7 @@ it('expects by active, season and root', function (string $id, array $changes, a
 ]);
 
 it('digs cactus by the clump, and guesses no minutes for brush', function (string $species, ?string $minutes) {
-    $labour = Thicket\Methods\Labour::of(
+    $labour = Thicket\Economics\Labour::of(
         ...situated(stand(['species' => $species, 'stems' => [['diameter' => '2 in', 'count' => 6]]]), 'dig'),
     );
     expect($labour->hands === null ? null : (string) $labour->hands[1]->amount)->toBe($minutes);
@@ -74,7 +74,7 @@ it('digs cactus by the clump, and guesses no minutes for brush', function (strin
 it(
     'takes longer in dry soil, for deep roots, further stems and hand tools, and less for seedlings (handbook 9)',
     function (array $changes, string $row, string $minutes) {
-        $labour = Thicket\Methods\Labour::of(...situated(stand($changes), $row));
+        $labour = Thicket\Economics\Labour::of(...situated(stand($changes), $row));
         expect((string) $labour->hands[1]->in(Unit::Minute)->toScale(2, Brick\Math\RoundingMode::HALF_UP))->toBe(
             $minutes,
         );

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use Thicket\Input\Refused;
-use Thicket\Methods\Finding;
-use Thicket\Methods\Outcome;
+use Thicket\Verdict\Finding;
+use Thicket\Verdict\Outcome;
 
 /*
  * Hand-worked situations: what a row must say, by outcome and reason code. Both sides of each limit.
@@ -1373,7 +1373,7 @@ it('leaves out what lies just too far, or upwind', function (array $keeper, arra
 ]);
 
 it('knows the side of the wind across north', function () {
-    $north = new Thicket\Methods\Keeper('path', 'lane', quantity('9 m'), bearing: 350.0);
+    $north = new Thicket\Situation\Keeper('path', 'lane', quantity('9 m'), bearing: 350.0);
     expect($north->isDownwind(180.0))
         ->toBeTrue()
         ->and($north->isDownwind(0.0))

@@ -37,7 +37,7 @@ function recipe(array $changes, string $id, ?string $tank = null, ?string $area 
 }
 
 /** @param array<string, mixed> $changes */
-function situationOf(array $changes): Thicket\Methods\Situation
+function situationOf(array $changes): Thicket\Situation\Situation
 {
     $in = Thicket\Input\Fields::of(
         stand(
@@ -52,7 +52,7 @@ function situationOf(array $changes): Thicket\Methods\Situation
         new Thicket\Input\Faults(),
     );
 
-    return (new Thicket\Methods\SituationReader(catalogue()))->situation($in);
+    return (new Thicket\Situation\SituationReader(catalogue()))->situation($in);
 }
 
 it('keeps the cut table of the handbook', function (string $spacing, string $per, array $cuts) {
@@ -267,7 +267,7 @@ it('reads an amount on its marks, with the fillings and the error', function (
 ]);
 
 it('cuts at least once, leaves out what is beyond the limit and not what is at it', function () {
-    $stem = static fn(string $d, int $n): Thicket\Methods\StemGroup => situationOf([
+    $stem = static fn(string $d, int $n): Thicket\Survey\StemGroup => situationOf([
         'stems' => [['diameter' => $d, 'count' => $n]],
     ])->stems[0];
     $result = Thicket\Mix\Injection::of(
@@ -501,8 +501,8 @@ it('refuses a bad sum with the field named', function (array $document, string $
 
 it('classes every soil that a card may, and leaves three to the card', function () {
     $classes = array_map(
-        static fn(string $soil): ?string => Thicket\Mix\SoilTexture::ofSoil($soil)?->value,
-        array_combine(Thicket\Mix\SoilTexture::names(), Thicket\Mix\SoilTexture::names()),
+        static fn(string $soil): ?string => Thicket\Catalogue\SoilTexture::ofSoil($soil)?->value,
+        array_combine(Thicket\Catalogue\SoilTexture::names(), Thicket\Catalogue\SoilTexture::names()),
     );
     expect($classes)
         ->toBe([
@@ -519,7 +519,7 @@ it('classes every soil that a card may, and leaves three to the card', function 
             'sandy clay loam' => null,
             'sandy clay' => null,
         ])
-        ->and(Thicket\Mix\SoilTexture::ofSoil('peat'))
+        ->and(Thicket\Catalogue\SoilTexture::ofSoil('peat'))
         ->toBeNull();
 });
 

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
+use Thicket\Calendar\Day;
+use Thicket\Calendar\SeasonShift;
+use Thicket\Catalogue\CatalogueFiles;
+use Thicket\Catalogue\Exception\BrokenData;
+use Thicket\Catalogue\Exception\UnknownEntry;
 use Thicket\Input\Refused;
-use Thicket\Knowledge\CatalogueFiles;
-use Thicket\Knowledge\Exception\BrokenData;
-use Thicket\Knowledge\Exception\UnknownEntry;
 use Thicket\Measure\Unit;
-use Thicket\Plants\Phenology;
+use Thicket\Season\Phenology;
 use Thicket\Survey\Outline;
-use Thicket\Timing\Day;
-use Thicket\Timing\SeasonShift;
 
 it('fits its schemas, every file, and compiles once', function () {
     $directory = sys_get_temp_dir() . '/thicket-' . bin2hex(random_bytes(4));
@@ -260,9 +260,9 @@ it('says one thing of one plant: spread, roots and what its pieces do agree', fu
             expect($species->suckers())->toBeTrue("roots of {$species->id()}");
         foreach ($species->knownResponses() as $active) {
             $stage = $species->data->node('responses')->node($active)->stringOr('bestStage', '');
-            expect($stage === '' || in_array($stage, Thicket\Methods\FactName::Stage->choices() ?? [], true))->toBeTrue(
-                "{$stage} of {$species->id()}",
-            );
+            expect(
+                $stage === '' || in_array($stage, Thicket\Catalogue\FactName::Stage->choices() ?? [], true),
+            )->toBeTrue("{$stage} of {$species->id()}");
             $stage === 'autumn-regrowth' &&
                 expect($species->dayOf('autumnRegrowth'))->not->toBeNull("autumn regrowth of {$species->id()}");
         }
@@ -430,7 +430,7 @@ it('names a test for every pair that could be taken for one another, and a dange
 });
 
 it('finds a plant by any name, and through a slip of the pen', function (string $typed, ?string $first) {
-    expect((new Thicket\Plants\NameSearch(catalogue()))->find($typed)[0]['species'] ?? null)->toBe($first);
+    expect((new Thicket\Catalogue\NameSearch(catalogue()))->find($typed)[0]['species'] ?? null)->toBe($first);
 })->with([
     'common name' => ['Kudzu', 'kudzu'],
     'synonym' => ['couch gr', 'quackgrass'],
@@ -445,7 +445,7 @@ it('finds a plant by any name, and through a slip of the pen', function (string 
 ]);
 
 it('shows both plants that people call milkweed', function () {
-    expect(array_column((new Thicket\Plants\NameSearch(catalogue()))->find('milkweed'), 'species'))->toContain(
+    expect(array_column((new Thicket\Catalogue\NameSearch(catalogue()))->find('milkweed'), 'species'))->toContain(
         'common-milkweed',
         'spotted-spurge',
     );

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Thicket\Timing\Day;
+use Thicket\Calendar\Day;
 use Thicket\Timing\Laying;
 use Thicket\Timing\PreventerCalendar;
 

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Thicket\Assess\CostCurve;
+use Thicket\Economics\Labour;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Measure\Unit;
-use Thicket\Methods\CostCurve;
-use Thicket\Methods\Labour;
-use Thicket\Methods\Prices;
-use Thicket\Methods\SituationReader;
 use Thicket\Programmes\Offer;
 use Thicket\Programmes\PlannedStep;
 use Thicket\Programmes\Planner;
+use Thicket\Situation\Prices;
+use Thicket\Situation\SituationReader;
 
 /*
  * Programmes laid out by hand at 40 N and 200 m, where catalogue days hold as written; hours, money and mix of one
@@ -134,9 +134,9 @@ it('keeps at rosettes for six years, twice a year, with the stalks between', fun
     // the look comes seven days after the cut in every year, never on its day
     expect(
         array_map(
-            static fn(string $cut, string $look): int => Thicket\Timing\Day::between(
-                Thicket\Timing\Day::parse($cut),
-                Thicket\Timing\Day::parse($look),
+            static fn(string $cut, string $look): int => Thicket\Calendar\Day::between(
+                Thicket\Calendar\Day::parse($cut),
+                Thicket\Calendar\Day::parse($look),
             ),
             $days('escaped-stalks'),
             $days('new-stalks-after-seven-days'),
@@ -187,7 +187,8 @@ it('has a whole programme without product for every plant of the catalogue, what
         // laid out one by one until one will do: all of them for all plants take minutes
         foreach (catalogue()->allProgrammes() as $programme) {
             $offer =
-                !$programme->usesProduct() && $programme->isFor($species, $situation)
+                !$programme->usesProduct() &&
+                (new Thicket\Programmes\ProgrammeFit($programme))->isFor($species, $situation)
                     ? $planner->layOut($programme, $species, $situation)
                     : null;
             if ($offer?->canBeDone() === true && $offer->steps !== []) {
@@ -363,7 +364,7 @@ it('costs hours at the wage and product at its price, each with its day', functi
 });
 
 it('costs carrier oil, dye and surfactant where the crew has a price, and tells what has none', function () {
-    $money = static function (string $row, array $products): ?Thicket\Methods\Money {
+    $money = static function (string $row, array $products): ?Thicket\Economics\Money {
         $lines = array_map(
             static fn(string $what, string $amount): array => [
                 'active' => $what,

@@ -10,9 +10,9 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
-use Thicket\Methods\OwnFigures;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
+use Thicket\Situation\OwnFigures;
 
 /*
  * Recipes of each method, worked by hand: surface x film, or cuts x mL, plus ten parts in a hundred.
@@ -27,7 +27,7 @@ function solved(array $changes, string $id, ?string $tank = null, string $area =
         ],
     );
     $in = Thicket\Input\Fields::of($document, new Thicket\Input\Faults());
-    $situation = (new Thicket\Methods\SituationReader(catalogue()))->situation($in);
+    $situation = (new Thicket\Situation\SituationReader(catalogue()))->situation($in);
     $solver = new RecipeSolver($situation, row($document, $id)->candidate, quantity($area));
 
     return $solver->solve(

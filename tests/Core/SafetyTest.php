@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
+use Thicket\Catalogue\FactName;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
-use Thicket\Methods\FactName;
-use Thicket\Methods\SituationReader;
 use Thicket\Safety\Cautions;
-use Thicket\Safety\StartLimit;
-use Thicket\Safety\StartLimits;
+use Thicket\Situation\SituationReader;
+use Thicket\Timing\StartLimit;
+use Thicket\Timing\StartLimits;
 
 /** @param array<string, mixed> $changes */
 function cautionsFor(array $changes, string $id): Cautions

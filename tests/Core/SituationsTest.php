@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use Thicket\Methods\Outcome;
+use Thicket\Verdict\Outcome;
 
 /*
  * Situations worked by hand over every setting: what the board must say of some rows (outcome and reason code) and what

@@ -6,6 +6,7 @@ use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Thicket\Catalogue\SumTable;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Input\Refused;
@@ -18,7 +19,6 @@ use Thicket\Mix\SolvedSum;
 use Thicket\Mix\SumReader;
 use Thicket\Mix\Sums;
 use Thicket\Mix\SumSolver;
-use Thicket\Mix\SumTable;
 
 /*
  * Random figures through the whole table of sums: any figures known, of any kind the table allows and of some it does

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Thicket\Catalogue\SumTable;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Input\Refused;
@@ -17,7 +18,6 @@ use Thicket\Mix\SolvedSum;
 use Thicket\Mix\StrengthWays;
 use Thicket\Mix\SumReader;
 use Thicket\Mix\SumSolver;
-use Thicket\Mix\SumTable;
 use Thicket\Mix\TankCorrection;
 
 /*

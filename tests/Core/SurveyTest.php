@@ -6,11 +6,10 @@ use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Input\Refused;
 use Thicket\Measure\Unit;
-use Thicket\Methods\SituationReader;
-use Thicket\Methods\StemGroup;
+use Thicket\Mix\Census;
 use Thicket\Mix\TreatedArea;
 use Thicket\Position\Fix;
-use Thicket\Survey\Census;
+use Thicket\Situation\SituationReader;
 use Thicket\Survey\Ellipsoid;
 use Thicket\Survey\Estimate;
 use Thicket\Survey\LocalPlane;
@@ -21,6 +20,7 @@ use Thicket\Survey\OutlineEdit;
 use Thicket\Survey\PlotPlan;
 use Thicket\Survey\PlotTally;
 use Thicket\Survey\Shape;
+use Thicket\Survey\StemGroup;
 use Thicket\Survey\StudentT;
 use Thicket\Survey\Tracing;
 
@@ -411,7 +411,7 @@ it('refuses plot forms that do not add up, naming the field', function (array $g
 
 it('derives surface, cuts and density from the tally', function () {
     $stems = [StemGroup::sizeClass(quantity('1 in'), quantity('3 in'), 10, 4), StemGroup::exact(quantity('6 in'), 2)];
-    $census = Census::of($stems, quantity('100 m2'), \Thicket\Methods\Schools::of(catalogue()), catalogue());
+    $census = Census::of($stems, quantity('100 m2'), \Thicket\Situation\Schools::of(catalogue()), catalogue());
     // 10 x 2 in + 2 x 6 in = 32 in; band pi x 32 x 14 sq in; 12 on 100 m2 = 1,200 a hectare
     expect($census->stems)
         ->toBe(12)

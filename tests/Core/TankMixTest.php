@@ -3,26 +3,26 @@
 declare(strict_types=1);
 
 use Brick\Math\RoundingMode;
+use Thicket\Catalogue\FactName;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
+use Thicket\Label\LabelCard;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\FactName;
-use Thicket\Methods\SituationReader;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Advice\MixWord;
 use Thicket\Mix\Component;
-use Thicket\Mix\LabelCard;
 use Thicket\Mix\MixedProduct;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
 use Thicket\Mix\TankTerms;
 use Thicket\Safety\Cautions;
-use Thicket\Safety\StartLimit;
-use Thicket\Safety\StartLimits;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\SituationReader;
+use Thicket\Timing\StartLimit;
+use Thicket\Timing\StartLimits;
 
 /*
  * Two products in one tank (rulings J16; the leaf mix of handbook 3): every card must allow it, the strictest value
@@ -78,7 +78,7 @@ function tankMix(
 }
 
 /**
- * @return array{Thicket\Methods\Situation, Thicket\Methods\Candidate, Thicket\Methods\Candidate} mesquite in June
+ * @return array{Thicket\Situation\Situation, Thicket\Situation\Candidate, Thicket\Situation\Candidate} mesquite in June
  * pasture
  */
 function tankPair(

@@ -2,25 +2,25 @@
 
 declare(strict_types=1);
 
+use Thicket\Assess\Board;
+use Thicket\Assess\RowOfTheYear;
+use Thicket\Assess\RuleSet;
+use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Calendar\Day;
+use Thicket\Calendar\Exception\UnreadableDate;
+use Thicket\Calendar\MonthDay;
+use Thicket\Calendar\SeasonShift;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
-use Thicket\Methods\Board;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\Outcome;
-use Thicket\Methods\RowOfTheYear;
-use Thicket\Methods\RuleSet;
-use Thicket\Methods\Schools;
-use Thicket\Methods\Shed;
-use Thicket\Methods\Situation;
-use Thicket\Methods\SituationReader;
-use Thicket\Methods\TurnsWithTheYear;
-use Thicket\Timing\Day;
-use Thicket\Timing\Exception\UnreadableDate;
+use Thicket\Season\LocalSpans;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Schools;
+use Thicket\Situation\Shed;
+use Thicket\Situation\Situation;
+use Thicket\Situation\SituationReader;
 use Thicket\Timing\JudgeAfter;
-use Thicket\Timing\LocalSpans;
-use Thicket\Timing\MonthDay;
-use Thicket\Timing\SeasonShift;
 use Thicket\Timing\YearStrip;
+use Thicket\Verdict\Outcome;
 
 it('moves a catalogue day by latitude and elevation', function (
     string $latitude,
@@ -210,7 +210,7 @@ it('still asks for a local date where none was seen', function () {
 it('says what stage to expect, since when, until when, and what else it could be', function () {
     $maple = catalogue()->species('tree-of-heaven');
     $leafOut = $maple->dayOf('leafOut')?->inYear(2026) ?? throw new RuntimeException('no leaf-out');
-    $byPlace = new Thicket\Plants\Phenology($maple, SeasonShift::none());
+    $byPlace = new Thicket\Season\Phenology($maple, SeasonShift::none());
     $estimate = $byPlace->estimateOn($leafOut->modify('+1 day'));
     expect($estimate['stage'])
         ->toBe('leaf-out')
@@ -223,7 +223,7 @@ it('says what stage to expect, since when, until when, and what else it could be
         ->and($estimate['couldBe'] ?? [])
         ->toContain($byPlace->stageOn($leafOut->modify('-6 days')));
     // somebody saw leaf-out nine days later than the book: the same day is still the stage before
-    $seen = new Thicket\Plants\Phenology(
+    $seen = new Thicket\Season\Phenology(
         $maple,
         SeasonShift::none()->seenOn($leafOut->modify('+9 days'), $maple->dayOf('leafOut')),
     );
@@ -450,7 +450,7 @@ it('counts the dates of a plant from where they hold', function (
     bool $trusted,
 ) {
     $document = stand(['species' => 'mesquite', 'place' => ['latitude' => $latitude, 'elevationMetres' => $elevation]]);
-    $situation = (new Thicket\Methods\SituationReader(catalogue()))->situation(
+    $situation = (new Thicket\Situation\SituationReader(catalogue()))->situation(
         Thicket\Input\Fields::of($document, new Thicket\Input\Faults()),
     );
     expect([$situation->phenology()?->dayOf('fullLeaf', 2026)?->format('m-d'), $situation->shift->isTrusted])
@@ -458,7 +458,7 @@ it('counts the dates of a plant from where they hold', function (
         // and not a second time on another day of the same stand
         ->and(
             $situation
-                ->onDay(Thicket\Timing\Day::parse('2026-09-01'))
+                ->onDay(Thicket\Calendar\Day::parse('2026-09-01'))
                 ->phenology()
                 ?->dayOf('fullLeaf', 2026)
                 ?->format('m-d'),

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
+use Thicket\Assess\Row;
+use Thicket\Assess\Weights;
 use Thicket\Input\Refused;
-use Thicket\Methods\Outcome;
-use Thicket\Methods\Row;
-use Thicket\Methods\Weights;
+use Thicket\Verdict\Outcome;
 
 /** @return list<string> */
 function order(array $document, ?Weights $weights = null): array
@@ -143,11 +143,11 @@ it('lists what removes nothing of itself behind all that may, and before what is
         array_slice($rows, 0, min($at('cover-crop'), $at('let-it-be'))),
     );
     expect(min($worst))
-        ->toBeGreaterThanOrEqual(Thicket\Methods\Outcome::CannotTell->rank())
+        ->toBeGreaterThanOrEqual(Thicket\Verdict\Outcome::CannotTell->rank())
         ->and(
             array_filter(
                 array_slice($rows, max($at('cover-crop'), $at('let-it-be')) + 1),
-                static fn(Row $r): bool => $r->outcome->rank() >= Thicket\Methods\Outcome::CannotTell->rank(),
+                static fn(Row $r): bool => $r->outcome->rank() >= Thicket\Verdict\Outcome::CannotTell->rank(),
             ),
         )
         ->toBe([]);

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Thicket\Calendar\Day;
+use Thicket\Calendar\SeasonShift;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Timing\Day;
 use Thicket\Timing\JudgeAfter;
-use Thicket\Timing\SeasonShift;
 use Thicket\Timing\StumpClock;
 
 /*

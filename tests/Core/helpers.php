@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
+use Thicket\Assess\Board;
+use Thicket\Assess\Row;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\CatalogueFiles;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Knowledge\CatalogueFiles;
+use Thicket\Label\CardCeiling;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Reading;
-use Thicket\Methods\Board;
-use Thicket\Methods\Row;
-use Thicket\Methods\SituationReader;
-use Thicket\Mix\CardCeiling;
 use Thicket\Mix\PutThere;
 use Thicket\Mix\Sums;
+use Thicket\Situation\SituationReader;
 
 function catalogue(): Catalogue
 {
@@ -29,8 +29,8 @@ function catalogue(): Catalogue
                     implode(
                         '',
                         array_map(sha1_file(...), [
-                            "{$root}/core/src/Knowledge/CatalogueFiles.php",
-                            "{$root}/core/src/Plants/KeyTable.php",
+                            "{$root}/core/src/Catalogue/CatalogueFiles.php",
+                            "{$root}/core/src/Catalogue/KeyTable.php",
                         ]),
                     ),
                 ),
@@ -50,7 +50,7 @@ function quantity(string $typed): Quantity
 }
 
 /** @param array<string, mixed> $document */
-function board(array $document, ?Thicket\Methods\Weights $weights = null): Board
+function board(array $document, ?Thicket\Assess\Weights $weights = null): Board
 {
     $in = Fields::of($document, $faults = new Faults());
     $reader = new SituationReader(catalogue());
@@ -221,7 +221,7 @@ function putThere(string $load, int $times = 1): PutThere
     return new PutThere(array_fill_keys(CardCeiling::YEARS, ['loads' => [quantity($load)], 'times' => $times]));
 }
 
-/** @return array{Thicket\Methods\Situation, Thicket\Methods\Candidate} */
+/** @return array{Thicket\Situation\Situation, Thicket\Situation\Candidate} */
 function situated(array $document, string $row): array
 {
     $in = Fields::of($document, new Faults());

@@ -2,28 +2,28 @@
 
 declare(strict_types=1);
 
+use Brick\Math\BigRational;
+use Thicket\Assess\Board;
+use Thicket\Assess\RowOfTheYear;
+use Thicket\Calendar\Day;
+use Thicket\Calendar\SeasonShift;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\CatalogueFiles;
+use Thicket\Catalogue\NameSearch;
+use Thicket\Identify\Key;
+use Thicket\Identify\Showing;
+use Thicket\Identify\Sight;
+use Thicket\Input\Faults;
+use Thicket\Input\Fields;
+use Thicket\Programmes\Planner;
+use Thicket\Situation\Schools;
+use Thicket\Situation\SituationReader;
+use Thicket\Timing\YearStrip;
+
 /*
  * Core timings. Baseline: 20,000 exact rational products and sums in pure PHP, the arithmetic the core is made of.
  * Each line: median of the runs, and its ratio to the baseline.
  */
-
-use Brick\Math\BigRational;
-use Thicket\Input\Faults;
-use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Knowledge\CatalogueFiles;
-use Thicket\Methods\Board;
-use Thicket\Methods\RowOfTheYear;
-use Thicket\Methods\Schools;
-use Thicket\Methods\SituationReader;
-use Thicket\Plants\Key;
-use Thicket\Plants\NameSearch;
-use Thicket\Plants\Showing;
-use Thicket\Plants\Sight;
-use Thicket\Programmes\Planner;
-use Thicket\Timing\Day;
-use Thicket\Timing\SeasonShift;
-use Thicket\Timing\YearStrip;
 
 require dirname(__DIR__, 2) . '/vendor/autoload.php';
 

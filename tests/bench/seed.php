@@ -2,15 +2,16 @@
 
 declare(strict_types=1);
 
+use App\Models\Ground;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
 /*
  * A ground of 5,000 patches with 100 corners each, one stand and 40 tallied stems a patch (200,000 stems), for the
  * benches. Prints its id. Run with THICKET_VAR of the bench database.
  */
 
-use App\Models\Ground;
-use App\Models\User;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use Thicket\Survey\LocalPlane;
 use Thicket\Survey\Outline;
 

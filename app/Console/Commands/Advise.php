@@ -8,16 +8,16 @@ use App\Wire\BoardWire;
 use App\Wire\ChoiceWire;
 use App\Wire\ProgrammeWire;
 use App\Wire\RecipeWire;
+use Thicket\Assess\Board;
+use Thicket\Assess\CostCurve;
+use Thicket\Assess\Row;
+use Thicket\Assess\SideBySide;
+use Thicket\Assess\Weights;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Methods\Board;
-use Thicket\Methods\CostCurve;
-use Thicket\Methods\Row;
-use Thicket\Methods\SideBySide;
-use Thicket\Methods\SituationReader;
-use Thicket\Methods\Weights;
 use Thicket\Mix\RecipeSolver;
 use Thicket\Programmes\Planner;
+use Thicket\Situation\SituationReader;
 
 /**
  * The board of one situation; needs no database. Schema and examples: docs/schemas/advise.schema.json, docs/examples.

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use Illuminate\Console\Command;
-use Thicket\Knowledge\CatalogueFiles;
+use Thicket\Catalogue\CatalogueFiles;
 
 /** Checks core/data against its schemas and compiles it to one PHP file (rulings B29). */
 final class CompileCatalogue extends Command

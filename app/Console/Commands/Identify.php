@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Wire\KeyWire;
+use Thicket\Calendar\SeasonShift;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Identify\Key;
+use Thicket\Identify\Showing;
+use Thicket\Identify\Sight;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Plants\Key;
-use Thicket\Plants\Showing;
-use Thicket\Plants\Sight;
-use Thicket\Timing\SeasonShift;
 
 /**
  * Ranks the catalogue by what was seen; needs no database. Schema and examples: docs/schemas/identify.schema.json,

@@ -7,18 +7,18 @@ namespace App\Console\Commands;
 use App\Wire\MixWire;
 use App\Wire\RecipeWire;
 use App\Wire\Wire;
+use Thicket\Assess\Board;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
-use Thicket\Methods\Board;
-use Thicket\Methods\SituationReader;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Purchase;
 use Thicket\Mix\RecipeSolver;
 use Thicket\Mix\SumReader;
 use Thicket\Mix\Sums;
 use Thicket\Mix\SumSolver;
+use Thicket\Situation\SituationReader;
 
 /**
  * One sum of mixing; needs no database. {sum, known} solves one of the sums of handbook 3 in any direction, {need,

@@ -17,14 +17,14 @@ use App\Wire\YearWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Assess\Board;
+use Thicket\Assess\Weights;
+use Thicket\Catalogue\Carrier;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Reading;
 use Thicket\Measure\Strength;
-use Thicket\Methods\Board;
-use Thicket\Methods\Weights;
 use Thicket\Mix\Advice\MixPlan;
-use Thicket\Mix\Carrier;
 use Thicket\Mix\TankTerms;
 
 /** Judging and choosing: the board, the year, the chosen step and its recipe. */
@@ -282,7 +282,7 @@ final class BoardController extends Controller
     /** @return array<string, string> */
     private function chosenSchools(\Thicket\Input\Fields $in): array
     {
-        return (new \Thicket\Methods\SituationReader($this->catalogue))->schools($in)->chosen;
+        return (new \Thicket\Situation\SituationReader($this->catalogue))->schools($in)->chosen;
     }
 
     private function find(Request $request, string $id): Stand

@@ -14,12 +14,12 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Identify\Comparison;
+use Thicket\Identify\SpeciesFilter;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Reading;
 use Thicket\Measure\Strength;
-use Thicket\Plants\Comparison;
-use Thicket\Plants\SpeciesFilter;
 
 /** The knowledge as pages, the search, and the reading of what people type. */
 final class CatalogueController extends Controller

@@ -14,14 +14,15 @@ use App\Wire\StandWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Thicket\Assess\Board;
+use Thicket\Assess\CostCurve;
+use Thicket\Assess\Row;
+use Thicket\Assess\SideBySide;
+use Thicket\Assess\Weights;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Methods\Board;
-use Thicket\Methods\CostCurve;
-use Thicket\Methods\Row;
-use Thicket\Methods\SideBySide;
-use Thicket\Methods\Weights;
 use Thicket\Programmes\Planner;
+use Thicket\Programmes\ProgrammeFit;
 
 /** What a choice turns on: programmes of several jobs, ways side by side, what waiting costs. */
 final class ChoiceController extends Controller
@@ -51,7 +52,8 @@ final class ChoiceController extends Controller
             $in->fault('programme', 'There is no such programme.');
         } elseif (
             $id !== null &&
-            ($situation->target === null || !$this->catalogue->programme($id)->isFor($situation->target, $situation))
+            ($situation->target === null ||
+                !(new ProgrammeFit($this->catalogue->programme($id)))->isFor($situation->target, $situation))
         ) {
             $in->fault('programme', 'This programme is not made for this plant on this ground.');
         }

@@ -16,10 +16,10 @@ use App\Wire\ShedWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\ToolKind;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
-use Thicket\Methods\ToolKind;
 use Thicket\Mix\Advice\MixPlan;
 
 /** Sprayers with their calibrations, tools with their loans, people with licence and clearances. */

@@ -14,10 +14,10 @@ use App\Wire\StandWire;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Identify\Showing;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Unit;
-use Thicket\Plants\Showing;
 
 /** Grounds, the list of their patches, and the map. */
 final class GroundController extends Controller

@@ -11,9 +11,9 @@ use App\Support\ReadsOutlines;
 use App\Wire\GroundWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Methods\SituationReader;
+use Thicket\Situation\SituationReader;
 use Thicket\Survey\Shape;
 
 /** Things to protect or to know of: drawn on a ground, or told of beside a patch with a typed distance. */

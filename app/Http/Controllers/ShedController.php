@@ -14,14 +14,14 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use Thicket\Assess\Weights;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Label\LabelCard as Card;
 use Thicket\Measure\Quantity;
-use Thicket\Methods\OwnFigures;
-use Thicket\Methods\Prices;
-use Thicket\Methods\SituationReader;
-use Thicket\Methods\Weights;
-use Thicket\Mix\LabelCard as Card;
+use Thicket\Situation\OwnFigures;
+use Thicket\Situation\Prices;
+use Thicket\Situation\SituationReader;
 
 /** Label cards with their versions, sprayers, people and the crew's choices. */
 final class ShedController extends Controller

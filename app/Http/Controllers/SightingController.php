@@ -22,8 +22,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Refused;
-use Thicket\Knowledge\Catalogue;
 
 /** Sightings with their place, their confirmer and their photos; as a list, and as a file that others can read. */
 final class SightingController extends Controller

@@ -14,11 +14,11 @@ use App\Wire\ProspectWire;
 use App\Wire\StandWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Thicket\Knowledge\Catalogue;
-use Thicket\Plants\Key;
-use Thicket\Plants\Showing;
-use Thicket\Plants\Sight;
-use Thicket\Timing\SeasonShift;
+use Thicket\Calendar\SeasonShift;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Identify\Key;
+use Thicket\Identify\Showing;
+use Thicket\Identify\Sight;
 
 /** Scouting one stand: what it is, what it could be taken for, and how much of it there is. */
 final class StandController extends Controller

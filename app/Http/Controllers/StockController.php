@@ -13,12 +13,12 @@ use App\Wire\ShedWire;
 use Brick\Math\RoundingMode;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Label\LabelCard as Card;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Mix\LabelCard as Card;
 
 /** Containers on the shelf and what is taken out of them. */
 final class StockController extends Controller

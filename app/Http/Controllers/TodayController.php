@@ -13,7 +13,7 @@ use App\Wire\StandWire;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Thicket\Knowledge\Catalogue;
+use Thicket\Catalogue\Catalogue;
 
 /**
  * What is next on every open stand, earliest station first, and which look-backs are due. No hours: there is no weather

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Thicket\Input;
 
+use Thicket\Calendar\Day;
+use Thicket\Calendar\Exception\UnreadableDate;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Exception\UnitMismatch;
 use Thicket\Measure\Exception\UnreadableQuantity;
@@ -13,8 +15,6 @@ use Thicket\Measure\Reading;
 use Thicket\Measure\Shown;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
-use Thicket\Timing\Day;
-use Thicket\Timing\Exception\UnreadableDate;
 
 /**
  * Reads one JSON object from outside (API or console): every getter returns a value of the wanted kind or notes a

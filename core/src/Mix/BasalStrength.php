@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Thicket\Measure\Quantity;
-use Thicket\Methods\Schools;
+use Thicket\Situation\Schools;
 
 /** 15 % on smooth bark thinner than 1.5 in, 25 % on rough or thicker; 1.5 itself counts as thicker (handbook 2). */
 final class BasalStrength

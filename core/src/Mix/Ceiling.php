@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
+use Thicket\Catalogue\Active;
+use Thicket\Label\CardCeiling;
+use Thicket\Label\LabelCard;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace Thicket\Mix;
 
+use Thicket\Label\CardUse;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\Situation;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
 
 /**
  * What a product is dosed at: the school's working value or the typical one, held inside the card's range (rulings
@@ -16,7 +17,7 @@ use Thicket\Methods\Situation;
  */
 final readonly class Dosing
 {
-    /** @param list<\Thicket\Methods\StemGroup> $treated stems that are treated: the strongest need of any decides */
+    /** @param list<\Thicket\Survey\StemGroup> $treated stems that are treated: the strongest need of any decides */
     public function __construct(private Situation $situation, private Candidate $candidate, private array $treated) {}
 
     /** Share of the finished mix. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
+use Thicket\Catalogue\Carrier;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;

@@ -6,9 +6,9 @@ namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
 use Thicket\Input\Refused;
-use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Pi;
 use Thicket\Measure\Quantity;

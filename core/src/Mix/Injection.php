@@ -9,7 +9,7 @@ use Brick\Math\RoundingMode;
 use Thicket\Measure\Pi;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\StemGroup;
+use Thicket\Survey\StemGroup;
 
 /**
  * Spaced cuts (handbook 2 "Hack and squirt"): cuts per tree = diameter or girth over spacing, rounded up per tree.

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
+use Thicket\Label\CardUse;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\ServedStems;
-use Thicket\Methods\Situation;
-use Thicket\Methods\StemGroup;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\ServedStems;
+use Thicket\Situation\Situation;
+use Thicket\Survey\StemGroup;
 
 /**
  * How much mix a way of working takes on a stand, before the allowance (handbook 2 "Consumes"): surface x film, cuts x

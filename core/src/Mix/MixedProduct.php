@@ -8,7 +8,7 @@ use Brick\Math\BigRational;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
-use Thicket\Methods\Candidate;
+use Thicket\Situation\Candidate;
 
 /** One product of a recipe: what of it goes in, and whether its label allows that here. */
 final readonly class MixedProduct

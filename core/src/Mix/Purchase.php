@@ -7,6 +7,7 @@ namespace Thicket\Mix;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Thicket\Measure\Quantity;
+use Thicket\Mix\Exception\Unmixable;
 
 /**
  * The cheapest set of containers that covers a need (handbook 3, sum 9); among equally cheap ones the least left over,
@@ -67,7 +68,7 @@ final class Purchase
                 : $most,
         );
         if ($largest === null || $short->per($largest)->isGreaterThan(self::MOST_CONTAINERS)) {
-            throw Exception\Unmixable::nothingToBuyIn();
+            throw Unmixable::nothingToBuyIn();
         }
         $rest = array_map(static fn(array $s): array => [$s['size']->to($short->unit)->amount, $s['price']], $sizes);
         $looks = 0;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix;
 
+use Thicket\Label\CardCeiling;
 use Thicket\Measure\Quantity;
 
 /** What earlier work put of one active on the ground of a job, by the year that a card counts (rulings J7). */

@@ -6,8 +6,8 @@ namespace Thicket\Mix;
 
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
-use Thicket\Methods\StemGroup;
 use Thicket\Mix\Advice\MixWord;
+use Thicket\Survey\StemGroup;
 
 /** What to mix for one step: how much in all, how strong and why, the loads, and whether the label allows it. */
 final readonly class Recipe

@@ -5,17 +5,18 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
+use Thicket\Catalogue\Carrier;
+use Thicket\Catalogue\FactName;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\FactName;
-use Thicket\Methods\Situation;
-use Thicket\Methods\StemGroup;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Advice\MixRules;
 use Thicket\Mix\Advice\MixWord;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
+use Thicket\Survey\StemGroup;
 
 /**
  * Works out the recipe of a chosen row from the tally, the school's working values and the card (handbook 2

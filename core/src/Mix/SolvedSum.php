@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix;
 
+use Thicket\Catalogue\SumTable;
 use Thicket\Measure\Quantity;
 
 /** What followed from the figures that were given, what contradicts, and what would be enough to know more. */

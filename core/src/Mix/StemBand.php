@@ -8,7 +8,7 @@ use Thicket\Measure\Dimension;
 use Thicket\Measure\Pi;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\StemGroup;
+use Thicket\Survey\StemGroup;
 
 /** Bark to wet in basal work (handbook 2): pi x diameter x band height a stem, times the wet film. */
 final readonly class StemBand

@@ -6,6 +6,7 @@ namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Thicket\Catalogue\Active;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;

@@ -7,7 +7,7 @@ namespace Thicket\Mix;
 use Thicket\Measure\Pi;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\StemGroup;
+use Thicket\Survey\StemGroup;
 
 /**
  * Stump surface to treat (handbook 2): under 6 in the whole face, from 6 in the outer living ring of 1 in,

@@ -6,8 +6,10 @@ namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\SoilTexture;
+use Thicket\Catalogue\SumTable;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Exception\UnitMismatch;
 use Thicket\Measure\Exception\UnreadableQuantity;

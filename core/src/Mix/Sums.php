@@ -5,14 +5,15 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\SoilTexture;
 use Thicket\Input\Fields;
-use Thicket\Knowledge\Catalogue;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 use Thicket\Measure\Unit;
-use Thicket\Methods\SituationReader;
 use Thicket\Mix\Exception\Unmixable;
+use Thicket\Situation\SituationReader;
 
 /**
  * The single sums of handbook 3 by name, from one JSON document to named figures (docs/schemas/mix.schema.json).

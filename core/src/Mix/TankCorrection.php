@@ -7,6 +7,7 @@ namespace Thicket\Mix;
 use Brick\Math\BigRational;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
+use Thicket\Mix\Exception\Unmixable;
 
 /**
  * What is in the tank is too weak or too strong: how much of what reaches the target, and whether the tank can hold it
@@ -36,7 +37,7 @@ final readonly class TankCorrection
     public static function of(Quantity $inTank, Strength $now, Strength $target, ?Quantity $tank = null): self
     {
         if ($target->share->isZero() || $target->share->isEqualTo(1)) {
-            throw Exception\Unmixable::noSuchTarget();
+            throw Unmixable::noSuchTarget();
         }
         $apart = $target->share->compareTo($now->share);
         $product = $carrier = null;

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Thicket\Mix;
 
+use Thicket\Catalogue\Method;
+use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
-use Thicket\Methods\Method;
 
 /**
  * What the cards of one tank ask together: of several products the strictest holds, and a card that is silent is not

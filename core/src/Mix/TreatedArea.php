@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
-use Thicket\Knowledge\Node;
+use Thicket\Catalogue\FactName;
+use Thicket\Catalogue\Node;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\FactName;
-use Thicket\Methods\Situation;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
 
 /**
  * The ground that gets the rate (handbook 2 "Strip or ring": treated area, not orchard area). What somebody measured

@@ -6,7 +6,7 @@ namespace Thicket\Mix;
 
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Candidate;
+use Thicket\Situation\Candidate;
 
 /**
  * Watering in as the cards of one tank ask it: how deep, on which ground, from when and until when after spraying

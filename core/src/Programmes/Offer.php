@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Programmes;
 
+use Thicket\Catalogue\Programme;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Outcome;
+use Thicket\Verdict\Outcome;
 
 /**
  * A programme laid out for one stand: every job with its days, whether it can be done as things are, years and hours.

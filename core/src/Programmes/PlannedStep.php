@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Programmes;
 
+use Thicket\Assess\Row;
 use Thicket\Measure\Quantity;
-use Thicket\Methods\Finding;
-use Thicket\Methods\Outcome;
-use Thicket\Methods\Row;
+use Thicket\Verdict\Finding;
+use Thicket\Verdict\Outcome;
 
 /** One later job of a programme, with its days and how it stands on the first of them. */
 final readonly class PlannedStep

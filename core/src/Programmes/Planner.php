@@ -4,23 +4,24 @@ declare(strict_types=1);
 
 namespace Thicket\Programmes;
 
-use Thicket\Knowledge\Catalogue;
-use Thicket\Knowledge\Node;
-use Thicket\Methods\Board;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\Finding;
-use Thicket\Methods\Labour;
-use Thicket\Methods\Outcome;
-use Thicket\Methods\Row;
-use Thicket\Methods\Schools;
-use Thicket\Methods\SeasonWindows;
-use Thicket\Methods\Shed;
-use Thicket\Methods\Situation;
-use Thicket\Plants\Species;
-use Thicket\Timing\Day;
+use Thicket\Assess\Board;
+use Thicket\Assess\Row;
+use Thicket\Calendar\Day;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\Node;
+use Thicket\Catalogue\Programme;
+use Thicket\Catalogue\Species;
+use Thicket\Catalogue\WindowGrade;
+use Thicket\Economics\Labour;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Schools;
+use Thicket\Situation\Shed;
+use Thicket\Situation\Situation;
 use Thicket\Timing\Laying;
 use Thicket\Timing\PreventerCalendar;
-use Thicket\Timing\WindowGrade;
+use Thicket\Timing\SeasonWindows;
+use Thicket\Verdict\Finding;
+use Thicket\Verdict\Outcome;
 
 /**
  * Lays the programmes of the catalogue out for one stand (handbook 2, 4, 6: many jobs are sequences): each step on its
@@ -47,7 +48,7 @@ final readonly class Planner
         $target = $situation->target;
         $offers = [];
         foreach ($target === null ? [] : $this->catalogue->allProgrammes() as $programme) {
-            if ($target !== null && $programme->isFor($target, $situation)) {
+            if ($target !== null && (new ProgrammeFit($programme))->isFor($target, $situation)) {
                 $offers[] = $this->layOut($programme, $target, $situation);
             }
         }
@@ -55,14 +56,14 @@ final readonly class Planner
             $offers,
             static fn(Offer $a, Offer $b): int => [
                 $b->canBeDone(),
-                $b->programme->standsFirst($situation),
+                (new ProgrammeFit($b->programme))->standsFirst($situation),
                 $b->outcome->rank(),
                 $a->years,
                 $a->programme->usesProduct(),
                 $a->programme->id(),
             ] <=> [
                 $a->canBeDone(),
-                $a->programme->standsFirst($situation),
+                (new ProgrammeFit($a->programme))->standsFirst($situation),
                 $a->outcome->rank(),
                 $b->years,
                 $b->programme->usesProduct(),

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Thicket\Safety;
 
-use Thicket\Methods\Candidate;
-use Thicket\Methods\FactName;
-use Thicket\Methods\Situation;
-use Thicket\Mix\Active;
-use Thicket\Plants\Species;
+use Thicket\Catalogue\Active;
+use Thicket\Catalogue\FactName;
+use Thicket\Catalogue\Species;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
 
 /**
  * What to wear and what to mind (handbook 5, rulings J6), never below the protective floor: by how the work is done, by

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Safety;
 
-use Thicket\Methods\Candidate;
-use Thicket\Methods\FactName;
-use Thicket\Methods\Situation;
-use Thicket\Plants\Species;
+use Thicket\Catalogue\FactName;
+use Thicket\Catalogue\Species;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
 
 /**
  * What becomes of what was pulled, dug or cut: by the plant and its state, never one sentence for all (rulings J61,

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Thicket\Safety;
 
-use Thicket\Methods\Candidate;
-use Thicket\Methods\Situation;
 use Thicket\Mix\MixNeed;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
 
 /**
  * The steps of a method as they hold for this plant, this school and this day: a step that would not be true is left

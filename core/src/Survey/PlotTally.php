@@ -10,7 +10,6 @@ use Thicket\Input\Fields;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\StemGroup;
 
 /**
  * Counts in sample plots: size classes across, plots down. A plot is a circle, or a frame given by its area

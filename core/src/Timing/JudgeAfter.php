@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Timing;
 
-use Thicket\Plants\Phenology;
-use Thicket\Plants\Species;
+use Thicket\Calendar\Day;
+use Thicket\Calendar\SeasonShift;
+use Thicket\Catalogue\Species;
+use Thicket\Season\Phenology;
 
 /**
  * The first day on which a treatment may be judged (handbook 4 "scores", rulings J22): annuals and rosettes after 14

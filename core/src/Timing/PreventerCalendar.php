@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Thicket\Timing;
 
+use Thicket\Calendar\Day;
+
 /**
  * When a preventer is laid (rulings J48, handbook 4 back-scheduling): active before a flush begins, or during it before
  * seedlings show, and again when its lasting time ends inside a flush. Never more often than the card's number and

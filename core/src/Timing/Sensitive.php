@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Timing;
 
-use Thicket\Knowledge\Catalogue;
-use Thicket\Methods\Situation;
-use Thicket\Plants\Phenology;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Season\LocalSpans;
+use Thicket\Season\Phenology;
+use Thicket\Situation\Situation;
 
 /**
  * Spans of a year that bear on every method: frost, nesting, and the soft growth of what is kept (rulings J14:

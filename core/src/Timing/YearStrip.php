@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Thicket\Timing;
 
-use Thicket\Methods\Candidate;
-use Thicket\Methods\SeasonWindows;
-use Thicket\Methods\Situation;
+use Thicket\Calendar\Day;
+use Thicket\Catalogue\Window;
+use Thicket\Catalogue\WindowGrade;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
 
 /**
  * The year of one stand in 52 columns of seven days from 1 January, the last of 8 or 9 (rulings B34): stage, sugar

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
+use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\FactName;
-use Thicket\Methods\Rules\WaterEdge;
+use Thicket\Situation\Situation;
 
 /** At the water's edge surfactant and dye have to be permitted for water too, and oil is out (rulings J15). */
 final readonly class AdditivesByWater implements MixRule
@@ -17,7 +17,7 @@ final readonly class AdditivesByWater implements MixRule
         $distance = $plan->situation->waterDistance();
         $near =
             $plan->situation->word(FactName::Setting) === 'water-edge' ||
-            ($distance !== null && $distance->isLessThan(Quantity::of(WaterEdge::NEAR_METRES, Unit::Metre)));
+            ($distance !== null && $distance->isLessThan(Quantity::of(Situation::NEAR_WATER, Unit::Metre)));
         if (!$near || $plan->extras === []) {
             return null;
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
-use Thicket\Methods\Candidate;
+use Thicket\Situation\Candidate;
 
 /** The card lists its carriers; any other is not allowed with it (handbook 3). */
 final readonly class CarrierOnCard implements MixRule

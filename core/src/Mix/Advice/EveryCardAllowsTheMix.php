@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
-use Thicket\Methods\Candidate;
+use Thicket\Situation\Candidate;
 
 /**
  * With two or more products every card must allow the mixture; one that forbids it blocks, one that is silent must be

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
-use Thicket\Methods\Finding;
-use Thicket\Methods\Outcome;
-use Thicket\Methods\Rules\CardLimits;
+use Thicket\Situation\CardCheck;
+use Thicket\Verdict\Finding;
+use Thicket\Verdict\Outcome;
 
 /**
  * With two or more products every card must allow the site and the method (rulings J16): each partner meets the same
@@ -18,7 +18,7 @@ final readonly class EveryCardAllowsTheUse implements MixRule
     {
         foreach ($plan->partners as $partner) {
             $against = array_filter(
-                (new CardLimits())->evaluate($plan->situation, $partner),
+                (new CardCheck())->findings($plan->situation, $partner),
                 static fn(Finding $f): bool => in_array($f->outcome, [Outcome::NotAllowed, Outcome::NotNow], true),
             );
             if ($partner->card === null || $against !== []) {

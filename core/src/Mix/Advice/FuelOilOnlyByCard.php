@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
+use Thicket\Catalogue\Carrier;
+use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\FactName;
-use Thicket\Methods\Rules\WaterEdge;
-use Thicket\Mix\Carrier;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
 
 /**
  * Fuel oil only by a confirmed card that lists it and where the crew's law does not forbid it; never by water, wells or
@@ -30,7 +30,7 @@ final readonly class FuelOilOnlyByCard implements MixRule
         $near = array_reduce(
             $strips,
             static fn(Quantity $widest, Quantity $one): Quantity => $one->isGreaterThan($widest) ? $one : $widest,
-            Quantity::of(WaterEdge::NEAR_METRES, Unit::Metre),
+            Quantity::of(Situation::NEAR_WATER, Unit::Metre),
         );
 
         return match (true) {

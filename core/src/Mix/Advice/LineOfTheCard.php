@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
-use Thicket\Mix\CardUse;
+use Thicket\Label\CardUse;
 
 /**
  * Where the label parts a use by growth stage or dates: which line gave the strength, or that the stage must be looked

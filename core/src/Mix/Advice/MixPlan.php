@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Thicket\Mix\Advice;
 
 use Thicket\Measure\Quantity;
-use Thicket\Methods\Candidate;
-use Thicket\Methods\Situation;
 use Thicket\Mix\Component;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
 
 /** What somebody means to mix: product, carrier, what else goes in, and what it is made in and with. */
 final readonly class MixPlan

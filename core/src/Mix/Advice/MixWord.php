@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
+use Thicket\Calendar\MonthDay;
 use Thicket\Measure\Quantity;
-use Thicket\Timing\MonthDay;
 
 /** One thing to be said of a mix before anybody makes it. */
 final readonly class MixWord

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
-use Thicket\Methods\Candidate;
+use Thicket\Situation\Candidate;
 
 /**
  * The same active under two names is one active (handbook 3 "Traps in the sums"): a double dose, counted together under

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
-use Thicket\Mix\Carrier;
+use Thicket\Catalogue\Carrier;
 
 /** Oil mixes need solvent-proof seals (rulings J17). */
 final readonly class SealsStandOil implements MixRule

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
-use Thicket\Methods\Candidate;
+use Thicket\Situation\Candidate;
 
 /**
  * The card says whether surfactant is in the product already: ask before adding any, refuse a second dose (handbook 3).

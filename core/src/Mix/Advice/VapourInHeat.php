@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
-use Thicket\Methods\Candidate;
-use Thicket\Methods\FactName;
-use Thicket\Safety\StartLimits;
+use Thicket\Catalogue\FactName;
+use Thicket\Situation\Candidate;
+use Thicket\Timing\StartLimits;
 
 /**
  * A volatile ester rises as vapour in heat (handbook 3, rulings J3): against the stricter of card and typical limit.

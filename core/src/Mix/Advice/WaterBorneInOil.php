@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
-use Thicket\Methods\Candidate;
-use Thicket\Mix\Carrier;
+use Thicket\Catalogue\Carrier;
+use Thicket\Situation\Candidate;
 
 /** A product made for water does not mix into oil (handbook 3): it falls out or stays in lumps. */
 final readonly class WaterBorneInOil implements MixRule

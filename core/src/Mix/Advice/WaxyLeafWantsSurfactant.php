@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
-use Thicket\Methods\Candidate;
+use Thicket\Situation\Candidate;
 
 /** Spray runs off a waxy leaf (handbook 2): surfactant, or bruise it first. */
 final readonly class WaxyLeafWantsSurfactant implements MixRule

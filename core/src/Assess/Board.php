@@ -1,0 +1,252 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess;
+
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\Method;
+use Thicket\Catalogue\Node;
+use Thicket\Catalogue\Species;
+use Thicket\Label\LabelCard;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Schools;
+use Thicket\Situation\Shed;
+use Thicket\Situation\Situation;
+use Thicket\Verdict\Finding;
+use Thicket\Verdict\Outcome;
+
+/**
+ * The board: every method (and product) judged for one stand on one day. A pure function of what it is given (rulings
+ * B9). Order: outcome, then the six figures weighed by the crew's weights, then name; the figures are shown (rulings
+ * B26).
+ */
+final readonly class Board
+{
+    /** @param list<Row> $rows */
+    private function __construct(public array $rows, public string $catalogueHash, public Weights $weights) {}
+
+    public static function for(
+        Situation $situation,
+        Catalogue $catalogue,
+        Schools $schools,
+        Shed $shed,
+        ?RuleSet $rules = null,
+        ?Weights $weights = null,
+    ): self {
+        $rules ??= RuleSet::standard();
+        $weights ??= Weights::equal();
+        $rows = [];
+        foreach (self::candidates($situation, $catalogue, $schools, $shed) as $candidate) {
+            $rows[] = self::judge($situation, $candidate, $rules, $weights);
+        }
+        usort($rows, static fn(Row $a, Row $b): int => $a->compareTo($b));
+
+        return new self($rows, $catalogue->hash, $weights);
+    }
+
+    public function row(string $id): ?Row
+    {
+        foreach ($this->rows as $row) {
+            if ($row->candidate->id() === $id) {
+                return $row;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * The few that a picture can carry: the one named first, then the best that are not shut, one a method.
+     *
+     * @return list<Row>
+     */
+    public function few(int $most, ?Row $first): array
+    {
+        $few = $first === null ? [] : [$first->candidate->method->id() => $first];
+        foreach ($this->rows as $row) {
+            if (
+                count($few) < $most &&
+                !$row->candidate->method->removesNothing() &&
+                !in_array($row->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true)
+            ) {
+                $few[$row->candidate->method->id()] ??= $row;
+            }
+        }
+
+        return array_values($few);
+    }
+
+    /** Judges one row alone, as the gates of a job sheet do. */
+    public static function judge(
+        Situation $situation,
+        Candidate $candidate,
+        ?RuleSet $rules = null,
+        ?Weights $weights = null,
+    ): Row {
+        $findings = [];
+        foreach (($rules ?? RuleSet::standard())->rules as $rule) {
+            $found = $rule->evaluate($situation, $candidate);
+            $school = $rule instanceof RestsOnSchool && $found !== [] ? $rule->school($situation, $candidate) : null;
+            if ($school !== null) {
+                $found = self::withAlternatives($rule, $situation, $candidate, $school, $found);
+            }
+            $findings = [...$findings, ...$found];
+        }
+        // worst first; within one outcome in the order of the rules
+        usort($findings, static fn(Finding $a, Finding $b): int => $a->outcome->rank() <=> $b->outcome->rank());
+
+        $measures = Measures::of($situation, $candidate);
+
+        return new Row(
+            $candidate,
+            $findings,
+            $measures,
+            Weighing::of($measures, $weights ?? Weights::equal(), $candidate->catalogue),
+        );
+    }
+
+    /** @return list<Candidate> */
+    public static function candidates(Situation $situation, Catalogue $catalogue, Schools $schools, Shed $shed): array
+    {
+        $out = [];
+        foreach ($catalogue->allMethods() as $method) {
+            if (!$method->isOnBoard()) {
+                continue;
+            }
+            if (!$method->usesProduct()) {
+                $out[] = new Candidate($method, null, null, $schools, $shed, $catalogue);
+                continue;
+            }
+            foreach ($shed->cards as $card) {
+                $lead = self::lead($card, $method, $situation->target);
+                $lead === null ||
+                    ($out[] = new Candidate($method, $catalogue->active($lead), $card, $schools, $shed, $catalogue));
+            }
+            foreach ($method->actives() as $activeId) {
+                $held = array_filter($shed->cards, static fn(LabelCard $card): bool => $card->holds($activeId)) !== [];
+                $effect = $situation->target?->responseTo($activeId);
+                if (!$held && in_array($effect, ['controls', 'suppresses', 'disputed'], true)) {
+                    $out[] = new Candidate($method, $catalogue->active($activeId), null, $schools, $shed, $catalogue);
+                }
+            }
+            $out = [...$out, ...self::mixtures($situation, $method, $catalogue, $schools, $shed)];
+            // a chemical method always has a row, so that its refusal is seen
+            if (!array_filter($out, static fn(Candidate $c): bool => $c->method->id() === $method->id())) {
+                $out[] = new Candidate($method, null, null, $schools, $shed, $catalogue);
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @return list<Candidate> typical rows of actives that practice gives together, where no card of the Shed holds all
+     * of them
+     */
+    private static function mixtures(
+        Situation $situation,
+        Method $method,
+        Catalogue $catalogue,
+        Schools $schools,
+        Shed $shed,
+    ): array {
+        $out = [];
+        foreach ($catalogue->mixtures() as $mixture) {
+            $parts = array_values($mixture->nodes('parts'));
+            $ids = array_map(static fn(Node $part): string => $part->string('active'), $parts);
+            $held =
+                array_filter(
+                    $shed->cards,
+                    static fn(LabelCard $card): bool => array_diff($ids, array_column($card->actives, 'active')) === [],
+                ) !== [];
+            if (
+                $held ||
+                !in_array($method->id(), $mixture->strings('methods'), true) ||
+                !in_array($situation->target?->treatmentClass(), $mixture->strings('classes'), true)
+            ) {
+                continue;
+            }
+            $partners = array_map(
+                static fn(Node $part): Candidate => new Candidate(
+                    $method,
+                    $catalogue->active($part->string('active')),
+                    null,
+                    $schools,
+                    $shed,
+                    $catalogue,
+                    [],
+                    $part->quantity('strength'),
+                ),
+                array_slice($parts, 1),
+            );
+            $out[] = new Candidate(
+                $method,
+                $catalogue->active($ids[0]),
+                null,
+                $schools,
+                $shed,
+                $catalogue,
+                $partners,
+                $parts[0]->quantity('strength'),
+            );
+        }
+
+        return $out;
+    }
+
+    /**
+     * One row a card, however many actives are in the jug (rulings J41): it is named for the one that does most to the
+     * target, of equals the first of the label. Null where the method is given with none of them.
+     */
+    private static function lead(LabelCard $card, Method $method, ?Species $target): ?string
+    {
+        $lead = null;
+        $best = count(Candidate::EFFECTS) + 1;
+        foreach (array_column($card->actives, 'active') as $id) {
+            $at = array_search($target?->responseTo($id), Candidate::EFFECTS, true);
+            $rank = $at === false ? count(Candidate::EFFECTS) : $at;
+            if (in_array($id, $method->actives(), true) && $rank < $best) {
+                [$lead, $best] = [$id, $rank];
+            }
+        }
+
+        return $lead;
+    }
+
+    /**
+     * @param list<Finding> $found
+     *
+     * @return list<Finding>
+     */
+    private static function withAlternatives(
+        Rule $rule,
+        Situation $situation,
+        Candidate $candidate,
+        string $school,
+        array $found,
+    ): array {
+        $otherwise = [];
+        foreach ($candidate->schools->alternatives($school) as $choice) {
+            $otherwise[$choice] = self::worst(
+                $rule->evaluate($situation, $candidate->with($candidate->schools->with($school, $choice))),
+            );
+        }
+        $mine = self::worst($found);
+        if (array_filter($otherwise, static fn(Outcome $o): bool => $o !== $mine) === []) {
+            return $found;
+        }
+
+        return array_map(static fn(Finding $f): Finding => $f->restingOn($school, $otherwise), $found);
+    }
+
+    /** @param list<Finding> $findings */
+    private static function worst(array $findings): Outcome
+    {
+        return array_reduce(
+            $findings,
+            static fn(Outcome $worst, Finding $f): Outcome => $f->outcome->isWorseThan($worst) ? $f->outcome : $worst,
+            Outcome::Fits,
+        );
+    }
+}

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess;
+
+use Brick\Math\RoundingMode;
+use Thicket\Catalogue\WindowGrade;
+use Thicket\Economics\Labour;
+use Thicket\Economics\Money;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
+use Thicket\Timing\SeasonWindows;
+
+/**
+ * The figures by which rows are weighed: expected control of one pass in its window, harm step, hours, money
+ * (handbook 9). Our guesses until the crew's records say otherwise; ranges always shown (rulings B10).
+ */
+final readonly class Measures
+{
+    private function __construct(
+        /** Percent of plants dead at the judge date, low, use and high; null where not known. */
+        public ?int $controlLow,
+        public ?int $controlUse,
+        public ?int $controlHigh,
+        /** 1 least to 5 most. */
+        public int $harm,
+        /** Minutes with hands on the plants, walking apart; null without a tally. */
+        public ?Quantity $minutes,
+        /** Weeks until it shows, latest; null where nobody knows. */
+        public ?int $weeksLow,
+        public ?int $weeksHigh,
+        /** 1 none expected to 5 loss. */
+        public int $keepInjury,
+        /** Hours of one pass with walking and setting up, as far as they are known. */
+        public Labour $labour,
+        public ?Money $money,
+        public Passes $passes,
+        /** Weeks till the whole plan may be scored (rulings J60). */
+        public ?int $weeksToEnd,
+    ) {}
+
+    public static function of(Situation $situation, Candidate $candidate): self
+    {
+        $control = self::control($situation, $candidate);
+        $harm = $candidate->harm();
+        $weeks = self::weeks($candidate);
+        $labour = Labour::of($situation, $candidate);
+        $passes = Passes::of($situation, $candidate);
+
+        return new self(
+            $control[0] ?? null,
+            $control[1] ?? null,
+            $control[2] ?? null,
+            $harm,
+            $labour->hands[1] ?? null,
+            $weeks[0] ?? null,
+            $weeks[1] ?? null,
+            KeepInjury::of($situation, $candidate),
+            $labour,
+            Money::of($situation, $candidate, $labour),
+            $passes,
+            $passes->weeksToEnd($situation, $candidate),
+        );
+    }
+
+    /** @return list<int> first and last week in which it shows; the method's own word goes before the active's */
+    private static function weeks(Candidate $candidate): array
+    {
+        $own = $candidate->method->data->strings('showWeeks');
+        if ($own !== []) {
+            return array_map(intval(...), $own);
+        }
+        $symptoms = $candidate->active?->data->nodeOrEmpty('symptoms');
+        $days = array_map(static fn(string $end): ?Quantity => $symptoms?->quantity($end), ['from', 'to']);
+
+        return $days[0] === null || $days[1] === null
+            ? []
+            : array_map(
+                static fn(Quantity $q): int => $q->in(Unit::Day)->dividedBy(7)->toScale(0, RoundingMode::UP)->toInt(),
+                $days,
+            );
+    }
+
+    /** Spring on perennials, unless the season of this plant is its best one by now (mesquite in warm ground). */
+    private static function killsTopsOnly(Situation $situation, Candidate $candidate): bool
+    {
+        $window = SeasonWindows::for($situation, $candidate)?->on($situation->day);
+
+        return $window?->grade !== WindowGrade::Best && $situation->flow() === 'up';
+    }
+
+    /** The active of the tank with the highest known control; never a sum (rulings J41). */
+    private static function strongest(\Thicket\Catalogue\Node $table, Candidate $candidate): string
+    {
+        $best = '';
+        foreach ($candidate->actives() as $active) {
+            $id = $active->id();
+            if ($table->has($id) && ($best === '' || (int) $table->strings($id)[1] > (int) $table->strings($best)[1])) {
+                $best = $id;
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return list<int> low, use, high; empty where not known */
+    private static function control(Situation $situation, Candidate $candidate): array
+    {
+        $table = $candidate->method->data->nodeOrEmpty('control');
+        $target = $situation->target;
+        // what a method does to a plant that nobody knows is not known either
+        if ($target === null) {
+            return [];
+        }
+        // a figure of handbook 9 is of what an active controls; of what it only holds back, or nobody knows, expect
+        // less, how much is not known
+        if ($candidate->active !== null && $candidate->bestResponse($target)[0] !== 'controls') {
+            return [];
+        }
+        $key = match ($candidate->method->data->stringOr('controlBy', '')) {
+            'active' => self::strongest($table, $candidate),
+            // what brambles answered in trials, sprayed after the stream had turned down (handbook 3)
+            'bramble' => $target->treatmentClass() === 'bramble' && $situation->flow() === 'down'
+                ? self::strongest($table, $candidate)
+                : '',
+            'class' => $target->treatmentClass() === 'bulblet' ? 'bulblet' : 'season',
+            'flow' => self::killsTopsOnly($situation, $candidate) ? 'spring' : 'late',
+            'root' => in_array(
+                $target->rootForm(),
+                ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'],
+                true,
+            )
+                ? 'rootLeft'
+                : 'rootOut',
+            'stage' => ($situation->stage()[0] ?? '') === 'cotyledon' ? 'cotyledon' : 'later',
+            // a hoe takes seedlings of any size, and tops of what has roots to live on
+            'hoeing' => $target->isPerennial() ? 'later' : 'cotyledon',
+            default => 'inWindow',
+        };
+
+        return $table->has($key) ? array_map(intval(...), $table->strings($key)) : [];
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess;
+
+use Brick\Math\BigRational;
+use Thicket\Calendar\Day;
+use Thicket\Catalogue\Species;
+use Thicket\Measure\Quantity;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
+use Thicket\Timing\JudgeAfter;
+
+/**
+ * How many passes a way of working takes to be done, and when it may be judged (rulings J60). Vines, roses and brambles
+ * take two to four leaf sprays (our guess), within the card's number; plans are compared by the whole.
+ */
+final readonly class Passes
+{
+    private const NEXT_SEASON_DAYS = 330;
+
+    private function __construct(public int $count, public int $everyDays) {}
+
+    public static function of(Situation $situation, Candidate $candidate): self
+    {
+        $data = $candidate->method->data->nodeOrEmpty('passes');
+        $count = null;
+        foreach (
+            [
+                ...array_map(static fn($a): string => $a->id(), $candidate->actives()),
+                self::kind($situation->target),
+                $situation->target?->isPerennial() === true ? 'perennial' : 'usual',
+                'usual',
+            ]
+            as $key
+        ) {
+            $count ??= $data->has($key) ? $data->int($key) : null;
+        }
+        $count ??= 1;
+        foreach ($candidate->cards() as $card) {
+            $most = $card->ceilings === [] ? null : $card->ceilings[0]->applications;
+            // a card allows so many a year; the passes of later years come on top
+            $count =
+                $most !== null && $data->int('everyDays', self::NEXT_SEASON_DAYS) < self::NEXT_SEASON_DAYS
+                    ? min($count, $most)
+                    : $count;
+        }
+
+        return new self($count, $data->int('everyDays', self::NEXT_SEASON_DAYS));
+    }
+
+    /** Weeks until the whole may be scored: the judge date of the last planned pass; null without a name. */
+    public function weeksToEnd(Situation $situation, Candidate $candidate): ?int
+    {
+        if ($situation->target === null) {
+            return null;
+        }
+        $last = $situation->day->modify('+' . ($this->count - 1) * $this->everyDays . ' days');
+        $judged = JudgeAfter::day(
+            $situation->target,
+            $last,
+            $situation->shift,
+            $candidate->method->showsLateOn($situation->target),
+        );
+
+        return intdiv(Day::between($situation->day, $judged) + 6, 7);
+    }
+
+    /**
+     * Control of all passes together: from that of one to what it would be were each as good on what is left, at best.
+     *
+     * @param int|null $low percent of one pass
+     * @param int|null $high percent of one pass
+     *
+     * @return array{int, int}|null
+     */
+    public function together(?int $low, ?int $high): ?array
+    {
+        if ($low === null || $high === null || $this->count === 1) {
+            return null;
+        }
+        $left = BigRational::of(100 - $high)
+            ->dividedBy(100)
+            ->power($this->count);
+
+        return [
+            $low,
+            BigRational::one()->minus($left)->multipliedBy(100)->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(),
+        ];
+    }
+
+    /** Hours of all passes, each taken as the first (our guess: later ones are smaller). */
+    public function hours(?Quantity $one): ?Quantity
+    {
+        return $one?->times($this->count);
+    }
+
+    private static function kind(?Species $target): string
+    {
+        return match (true) {
+            $target?->treatmentClass() === 'bramble' => 'bramble',
+            $target?->habit() === 'woody-vine', $target?->habit() === 'herbaceous-vine' => 'vine',
+            default => '',
+        };
+    }
+}

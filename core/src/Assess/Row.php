@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess;
+
+use Thicket\Situation\Candidate;
+use Thicket\Verdict\Finding;
+use Thicket\Verdict\Outcome;
+
+/** One judged row of the board. */
+final readonly class Row
+{
+    private const INJURIES = ['keep.passing-injury', 'keep.thinned', 'keep.injury-by-form'];
+
+    public Outcome $outcome;
+
+    /** Latest opening date of what closes it; null where it is open or nobody can know. */
+    public ?\DateTimeImmutable $opens;
+
+    /** @param list<Finding> $findings worst first; all are kept, also those that do not decide */
+    public function __construct(
+        public Candidate $candidate,
+        public array $findings,
+        public Measures $measures,
+        public Weighing $weighing,
+    ) {
+        $worst = Outcome::Fits;
+        $opens = null;
+        foreach ($findings as $finding) {
+            $worst = $finding->outcome->isWorseThan($worst) ? $finding->outcome : $worst;
+            if ($finding->outcome === Outcome::NotNow) {
+                $opens =
+                    $finding->opens !== null && ($opens === null || $finding->opens > $opens)
+                        ? $finding->opens
+                        : $opens;
+            }
+        }
+        $this->outcome = $worst;
+        // a row closed by weather too still shows the season's date: it cannot open earlier
+        $this->opens = $opens;
+    }
+
+    /** @return list<string> facts that would have to be told */
+    public function missing(): array
+    {
+        return array_values(
+            array_unique(
+                array_filter(
+                    array_map(
+                        static fn(Finding $f): ?string => $f->outcome === Outcome::CannotTell ? $f->missing : null,
+                        $this->findings,
+                    ),
+                ),
+            ),
+        );
+    }
+
+    /** By outcome; what removes nothing of itself stands behind all that may, before what is refused. */
+    private function place(): int
+    {
+        $rank = 2 * $this->outcome->rank();
+
+        return $this->candidate->method->removesNothing() ? min($rank, 2 * Outcome::CannotTell->rank() - 1) : $rank;
+    }
+
+    /**
+     * Of one outcome, what spares the kept grass stands before what injures it; in a solid thicket little is left to
+     * spare (rulings J45).
+     */
+    private function injuresWhatIsKept(): bool
+    {
+        return array_filter(
+            $this->findings,
+            static fn(Finding $f): bool => in_array($f->code, self::INJURIES, true),
+        ) !== [];
+    }
+
+    /** Before 0, after 0 or the same: the outcome first, then the weighed figures, then the name (rulings B26). */
+    public function compareTo(self $other): int
+    {
+        return [
+            $other->place(),
+            $this->injuresWhatIsKept(),
+            $other->weighing->total->compareTo($this->weighing->total),
+            $this->candidate->id(),
+        ] <=> [$this->place(), $other->injuresWhatIsKept(), 0, $other->candidate->id()];
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess\Rules;
+
+use Thicket\Assess\Rule;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\KeptPlant;
+use Thicket\Situation\Situation;
+use Thicket\Verdict\Finding;
+
+/**
+ * The card's own list of grasses goes before all data (rulings J45): not tolerant, or others named and not this one, is
+ * not allowed.
+ */
+final readonly class GrassOnCard implements Rule
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        if (!$candidate->isLeafSpray()) {
+            return [];
+        }
+        $findings = [];
+        foreach ($candidate->cards() as $card) {
+            foreach ($situation->keepers as $keeper) {
+                $kept = KeptPlant::of($keeper, $candidate->catalogue);
+                if ($kept?->kind !== 'grass' || $kept->species === null || !$keeper->isAmongTargets()) {
+                    continue;
+                }
+                $values = ['keeper' => $keeper->name, 'product' => $card->product];
+                $tolerant = $card->details->grassesTolerant ?? [];
+                $harmed = $card->details->grassesHarmed ?? [];
+                $injures = $candidate->anyActive(static fn($a): bool => $a->injuresGrasses());
+                $findings[] = match (true) {
+                    in_array($kept->species->id(), $harmed, true) => Finding::notAllowed(
+                        'grass.card-not-tolerant',
+                        'label-card',
+                        $values,
+                        'change.other-card',
+                    ),
+                    in_array($kept->species->id(), $tolerant, true) => Finding::fits(
+                        'grass.card-tolerant',
+                        'label-card',
+                        $values,
+                    ),
+                    $tolerant !== [] => Finding::notAllowed(
+                        'grass.card-not-named',
+                        'label-card',
+                        $values,
+                        'change.other-card',
+                    ),
+                    $injures => Finding::unknown('card-grasses', 'rulings-J45', true, $values),
+                    default => null,
+                };
+            }
+        }
+
+        return array_values(array_filter($findings));
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess\Rules;
+
+use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Catalogue\FactName;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
+use Thicket\Verdict\Certainty;
+use Thicket\Verdict\Finding;
+
+/**
+ * Where a stage closes or changes a method (handbook 4 table, 1 "Growth stages"). A stage seen closes; one that only
+ * the calendar tells is a reason to look (rulings J43). What spreads seed counts as it may be at worst.
+ */
+final readonly class GrowthStage implements TurnsWithTheYear
+{
+    private const SEEDING = ['seed', 'seed-set'];
+
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $target = $situation->target;
+        if (
+            $target === null ||
+            !$candidate->method->isFor($target) ||
+            (!$candidate->goesOn('leaf') && !$candidate->how('mow', 'pull'))
+        ) {
+            return [];
+        }
+        $stage = $situation->stage();
+        if ($stage === null) {
+            return $candidate->goesOn('leaf') ? [Finding::unknown('stage', 'handbook-4', true)] : [];
+        }
+        [$name, $certainty] = $stage;
+        $values = ['stage' => $name];
+        if ($candidate->goesOn('leaf')) {
+            $closed = match (true) {
+                $target->lifeCycle() === 'biennial' && in_array($name, ['bolting', 'flower', 'seed'], true)
+                    => Finding::notNow(
+                    'stage.bolting-cut-instead',
+                    'handbook-4',
+                    $values,
+                    null,
+                    'change.cut-stalks',
+                    $certainty,
+                ),
+                $target->treatmentClass() === 'annual' && in_array($name, ['seed-set', 'dead'], true)
+                    => Finding::doesNotSuit(
+                    'stage.seed-set-pull',
+                    'handbook-4',
+                    $values,
+                    'change.pull-and-bag',
+                    $certainty,
+                ),
+                $target->isWoody() && !$target->isRootSuckering() && $name === 'colour-change' => Finding::notNow(
+                    'stage.while-colour-change',
+                    'handbook-4',
+                    $values,
+                    null,
+                    'change.green-leaves',
+                    $certainty,
+                ),
+                $target->isWoody() && $name === 'new-soft-flush' => Finding::notNow(
+                    'stage.while-new-soft-flush',
+                    'handbook-4',
+                    $values,
+                    null,
+                    'change.green-leaves',
+                    $certainty,
+                ),
+                default => null,
+            };
+
+            return [
+                match (true) {
+                    $closed === null => Finding::fits('stage.green', 'handbook-4', $values, $certainty),
+                    $certainty === Certainty::Estimated => Finding::withCare(
+                        'stage.look',
+                        'rulings-J43',
+                        $values,
+                        'change.look-at-stage',
+                        $certainty,
+                    ),
+                    default => $closed,
+                },
+            ];
+        }
+        if (in_array($name, self::SEEDING, true) || $situation->isYes(FactName::Fruiting) === true) {
+            return $candidate->how('mow')
+                ? [
+                    Finding::withCare(
+                        'stage.mowing-spreads-seed',
+                        'handbook-2-mow',
+                        $values,
+                        'change.before-seed',
+                        $certainty,
+                    ),
+                ]
+                : [Finding::withCare('stage.bag-seed', 'handbook-2-hand-pull', $values, null, $certainty)];
+        }
+
+        return [];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        if (!$candidate->goesOn('leaf') && !$candidate->how('mow', 'pull')) {
+            return [];
+        }
+
+        return $situation->phenology()?->turns($year) ?? [];
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess\Rules;
+
+use Thicket\Assess\Rule;
+use Thicket\Catalogue\Species;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Keeper;
+use Thicket\Situation\Situation;
+use Thicket\Verdict\Finding;
+
+/**
+ * Root-suckering trees are never knocked down first (rulings J11); other resprouters come back thicker when only cut
+ * (handbook 2).
+ */
+final readonly class KnockDownFirst implements Rule
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $target = $situation->target;
+        if ($target === null || !$this->knocksDown($candidate) || !$candidate->method->isFor($target)) {
+            return [];
+        }
+        if ($target->isRootSuckering() && $candidate->how('girdle') && $this->sameKindKept($situation, $target)) {
+            // product would reach the kept tree; suckers come and are cut (rulings J57)
+            return [
+                Finding::withCare(
+                    'suckering.girdle-beside-kept',
+                    'rulings-J57',
+                    [],
+                    'change.cut-suckers',
+                    \Thicket\Verdict\Certainty::Typical,
+                ),
+            ];
+        }
+        if ($target->isRootSuckering() && !$target->mayCutFirst()) {
+            return [Finding::doesNotSuit('suckering.never-knock-down', 'rulings-J11', [], 'change.treat-standing')];
+        }
+        if ($candidate->how('mow') && $target->resprouts() === true && $target->isPerennial()) {
+            return [
+                Finding::withCare(
+                    $target->isWoody() ? 'resprout.comes-back' : 'resprout.from-the-root',
+                    'handbook-2-mow',
+                    [],
+                    'change.repeat-cutting',
+                ),
+            ];
+        }
+        if ($candidate->how('mow') && $target->resprouts() === null) {
+            return [Finding::unknown('resprouts', 'species', false)];
+        }
+
+        return [];
+    }
+
+    private function sameKindKept(Situation $situation, Species $target): bool
+    {
+        return array_filter(
+            $situation->keepers,
+            static fn(Keeper $k): bool => $k->speciesId === $target->id() && $k->isInRootReach() !== false,
+        ) !== [];
+    }
+
+    /** Cuts, fells, drags, digs or rings it without anything that travels to the roots first. */
+    private function knocksDown(Candidate $candidate): bool
+    {
+        return $candidate->how('cut', 'mow', 'dig', 'drag') ||
+            ($candidate->how('girdle') && !$candidate->method->usesProduct());
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess\Rules;
+
+use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Catalogue\FactName;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
+use Thicket\Verdict\Certainty;
+use Thicket\Verdict\Finding;
+
+/**
+ * What a method's own page says it is made for: settings, ways of life, growth stages, plants that stay down once cut
+ * (handbook 2, 6).
+ */
+final readonly class MadeFor implements TurnsWithTheYear
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $target = $situation->target;
+        $method = $candidate->method;
+        if ($target === null || !$method->isFor($target)) {
+            return [];
+        }
+        $fits = $method->data->nodeOrEmpty('fits');
+        $source = $method->source();
+        $findings = [];
+        $setting = $situation->word(FactName::Setting);
+        if ($fits->has('settings')) {
+            $findings[] = match (true) {
+                $setting === null => Finding::unknown('setting', 'handbook-6', true),
+                in_array($setting, $fits->strings('settings'), true) => Finding::fits('fit.setting-yes', 'handbook-6', [
+                    'site' => $setting,
+                ]),
+                default => Finding::doesNotSuit(
+                    'fit.setting',
+                    'handbook-6',
+                    ['site' => $setting],
+                    'change.other-helpers',
+                ),
+            };
+        }
+        if (
+            ($fits->has('lifeCycles') && !in_array($target->lifeCycle(), $fits->strings('lifeCycles'), true)) ||
+            ($fits->has('habits') && !in_array($target->habit(), $fits->strings('habits'), true)) ||
+            ($fits->has('classes') && !in_array($target->treatmentClass(), $fits->strings('classes'), true))
+        ) {
+            return [...$findings, Finding::doesNotSuit('fit.made-for', $source, [], 'change.other-helpers')];
+        }
+        if (array_key_exists('resprouts', $fits->data)) {
+            $findings[] = match ($target->resprouts()) {
+                true => Finding::doesNotSuit(
+                    'fit.resprouts',
+                    $source,
+                    [],
+                    'change.repeat-or-treat',
+                    Certainty::Typical,
+                ),
+                false => Finding::fits('fit.stays-down', $source, [], Certainty::Typical),
+                null => Finding::unknown('resprouts', $source, true),
+            };
+        }
+
+        return [...$findings, ...$this->stage($situation, $candidate)];
+    }
+
+    /** @return list<Finding> */
+    private function stage(Situation $situation, Candidate $candidate): array
+    {
+        $wanted = $candidate->method->data->nodeOrEmpty('stages');
+        if (!$wanted->has('fits')) {
+            return [];
+        }
+        $stage = $situation->stage();
+        if ($stage === null) {
+            return [Finding::unknown('stage', $candidate->method->source(), true)];
+        }
+
+        if (in_array($stage[0], $wanted->strings('fits'), true)) {
+            return [Finding::fits('fit.stage', $candidate->method->source(), ['stage' => $stage[0]], $stage[1])];
+        }
+
+        // the calendar alone closes nothing (rulings J43)
+        return [
+            $stage[1] === Certainty::Estimated
+                ? Finding::withCare(
+                    'fit.stage-look',
+                    'rulings-J43',
+                    ['stage' => $stage[0]],
+                    'change.look-at-stage',
+                    $stage[1],
+                )
+                : Finding::notNow(
+                    'fit.stage-not',
+                    $candidate->method->source(),
+                    ['stage' => $stage[0]],
+                    null,
+                    'change.at-stage',
+                    $stage[1],
+                ),
+        ];
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        if (!$candidate->method->data->has('stages')) {
+            return [];
+        }
+
+        return $situation->phenology()?->turns($year) ?? [];
+    }
+}

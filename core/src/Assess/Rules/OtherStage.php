@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess\Rules;
+
+use Thicket\Assess\Rule;
+use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Catalogue\FactName;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
+use Thicket\Verdict\Certainty;
+use Thicket\Verdict\Finding;
+use Thicket\Verdict\Outcome;
+
+/**
+ * Plants of one stand at two growth stages (rosettes beside stalks): the row is judged by the stage that was noted
+ * first, and this rule tells what the same way would do to the others, by asking the rules that read the stage once
+ * more.
+ */
+final readonly class OtherStage implements TurnsWithTheYear
+{
+    /** @param list<Rule> $byStage the rules that read the growth stage */
+    public function __construct(private array $byStage) {}
+
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $other = $situation->word(FactName::AlsoStage);
+        if (
+            $other === null ||
+            $situation->target === null ||
+            !$candidate->method->isFor($situation->target) ||
+            $other === ($situation->stage()[0] ?? null)
+        ) {
+            return [];
+        }
+        $here = $this->worst($situation, $candidate);
+        $there = $this->worst($situation->atStage($other), $candidate);
+        $shut = [Outcome::DoesNotSuit, Outcome::NotAllowed, Outcome::NotNow];
+        $values = ['stage' => $other];
+
+        return match (true) {
+            in_array($there, $shut, true) && !in_array($here, $shut, true) => [
+                Finding::withCare(
+                    'stage.others-not-served',
+                    'rulings-J43',
+                    $values,
+                    'change.own-round',
+                    Certainty::Observed,
+                ),
+            ],
+            in_array($here, $shut, true) && !in_array($there, $shut, true) => [
+                Finding::fits('stage.others-served', 'rulings-J43', $values, Certainty::Observed),
+            ],
+            default => [],
+        };
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        $other = $situation->word(FactName::AlsoStage);
+        $days = [];
+        foreach ($other === null ? [] : $this->byStage as $rule) {
+            if ($rule instanceof TurnsWithTheYear) {
+                $days = [
+                    ...$days,
+                    ...$rule->turns($situation, $candidate, $year),
+                    ...$rule->turns($situation->atStage((string) $other), $candidate, $year),
+                ];
+            }
+        }
+
+        return $days;
+    }
+
+    private function worst(Situation $situation, Candidate $candidate): Outcome
+    {
+        $worst = Outcome::Fits;
+        foreach ($this->byStage as $rule) {
+            foreach ($rule->evaluate($situation, $candidate) as $finding) {
+                $worst = $finding->outcome->rank() < $worst->rank() ? $finding->outcome : $worst;
+            }
+        }
+
+        return $worst;
+    }
+}

@@ -1,0 +1,175 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess\Rules;
+
+use Thicket\Assess\RestsOnSchool;
+use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Catalogue\FactName;
+use Thicket\Label\LabelCard;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Keeper;
+use Thicket\Situation\KeptPlant;
+use Thicket\Situation\Situation;
+use Thicket\Verdict\Finding;
+
+/**
+ * Keep or kill, read from the plant kept (rulings J45, J46): by its species first, else by its kind; all actives of the
+ * tank, the worst counts. No class rule ever says 'safe' (J14).
+ */
+final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
+{
+    /** How far drops are carried, typical, ours; a card's larger figure wins. */
+    private const REACH_FEET = ['touch' => '1.5', 'low' => '3', 'coarse' => '10', 'fine' => '26', 'boom' => '100'];
+    private const TALL_FEET = 3;
+
+    public function school(Situation $situation, Candidate $candidate): ?string
+    {
+        return $candidate->goesOn('leaf') ? 'foliar-droplet' : null;
+    }
+
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        if ($candidate->actives() === [] || !$candidate->method->usesProduct() || $candidate->goesOn('soil')) {
+            return [];
+        }
+        $findings = [];
+        foreach ($situation->keepers as $keeper) {
+            $finding = $this->ofKeeper($keeper, $situation, $candidate);
+            $finding === null || ($findings[] = $finding);
+        }
+
+        return $findings;
+    }
+
+    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    {
+        return array_filter([$situation->firstSeasonOver()]);
+    }
+
+    private function ofKeeper(Keeper $keeper, Situation $situation, Candidate $candidate): ?Finding
+    {
+        $kept = KeptPlant::of($keeper, $candidate->catalogue);
+        if ($kept === null) {
+            return null;
+        }
+        $taken = $kept->isTakenBy($candidate->actives());
+        $values = ['keeper' => $keeper->name, 'active' => $candidate->activeNames()];
+        $reach = $this->reach($situation, $candidate);
+        if ($taken !== false && $keeper->distance !== null && $keeper->distance->isGreaterThan($reach)) {
+            return Finding::fits(
+                'keep.beyond-reach',
+                'rulings-J46',
+                $values + ['distance' => $keeper->distance, 'reach' => $reach],
+            );
+        }
+        if (!$candidate->goesOn('leaf')) {
+            return $taken === false
+                ? null
+                : Finding::withCare('keep.beside-the-stem', 'rulings-J46', $values, 'change.shield');
+        }
+        $guard = $candidate->method->guard();
+        if (
+            $kept->isYoungGrass($situation) &&
+            $guard !== 'wick' &&
+            $guard !== 'shield' &&
+            !$this->isAllowedByCard($kept, $candidate)
+        ) {
+            return $this->coversAll($keeper, $situation, $candidate)
+                ? Finding::doesNotSuit('keep.first-season', 'rulings-J45', $values, 'change.after-first-season')
+                : Finding::withCare('keep.may-be-hit', 'rulings-J45', $values, 'change.shield');
+        }
+        if ($taken === false) {
+            return $kept->kind === 'sedge'
+                ? Finding::withCare('keep.sedge-spared', 'rulings-J46', $values)
+                : Finding::fits('keep.expected-spared', 'rulings-J46', $values);
+        }
+        if ($taken === null) {
+            return in_array($guard, ['shield', 'wick'], true)
+                ? Finding::withCare('keep.not-known-guarded', 'rulings-J46', $values)
+                : Finding::unknown('keeper-tolerance', 'rulings-J46', true, $values);
+        }
+
+        return match (true) {
+            $guard === 'wick' => Finding::withCare('keep.below-wick', 'rulings-J46', $values),
+            $guard === 'shield' && $candidate->anyActive(static fn($a): bool => $a->isVolatile()) => Finding::withCare(
+                'keep.vapour-behind-shield',
+                'rulings-J46',
+                $values,
+                'change.not-volatile',
+            ),
+            $guard === 'shield' => Finding::withCare('keep.shielded', 'handbook-2-shielded-spot-spray', $values),
+            $guard === 'class', $this->coversAll($keeper, $situation, $candidate) => $this->wholePatch(
+                $kept,
+                $situation,
+                $candidate,
+                $values,
+            ),
+            default => Finding::withCare('keep.may-be-hit', 'handbook-2', $values, 'change.shield'),
+        };
+    }
+
+    /** Every card of the tank names the grass as one that stands it. */
+    private function isAllowedByCard(KeptPlant $kept, Candidate $candidate): bool
+    {
+        $naming = array_filter(
+            $candidate->cards(),
+            static fn(LabelCard $card): bool => in_array(
+                $kept->species?->id(),
+                $card->details->grassesTolerant ?? [],
+                true,
+            ),
+        );
+
+        return $naming !== [] && count($naming) === count($candidate->cards());
+    }
+
+    /** A spray over all of the ground that the keeper stands in cannot be aimed away from it. */
+    private function coversAll(Keeper $keeper, Situation $situation, Candidate $candidate): bool
+    {
+        return $candidate->method->coversGround() && $keeper->isAmongTargets();
+    }
+
+    /**
+     * Injury by kind (rulings J45); in a solid thicket there is little grass left to lose.
+     *
+     * @param array<string, Quantity|string> $values
+     */
+    private function wholePatch(KeptPlant $kept, Situation $situation, Candidate $candidate, array $values): Finding
+    {
+        $injury = $kept->injuryHere($candidate->actives(), $situation);
+        if ($kept->kind === 'grass' && $situation->word(FactName::Cover) === 'solid-thicket') {
+            return Finding::withCare('keep.thicket-first', 'rulings-J45', $values, 'change.sow-again');
+        }
+
+        return match ($injury) {
+            'passing' => Finding::withCare('keep.passing-injury', 'rulings-J45', $values, 'change.lessen-injury'),
+            'thinning' => Finding::withCare('keep.thinned', 'rulings-J45', $values, 'change.sow-again'),
+            'by-form' => Finding::withCare('keep.injury-by-form', 'rulings-J45', $values, 'change.tell-grass-form'),
+            default => Finding::doesNotSuit('keep.would-be-taken', 'rulings-J45', $values, 'change.shield-or-wick'),
+        };
+    }
+
+    private function reach(Situation $situation, Candidate $candidate): Quantity
+    {
+        $height = $situation->quantity(FactName::Height) ?? $situation->tallestTallied();
+        $tall = $height !== null && $height->isGreaterThan(Quantity::of(self::TALL_FEET, Unit::Foot));
+        $kind = match (true) {
+            $candidate->method->work() === 'wipe' || $candidate->goesOn('stump', 'wood') => 'touch',
+            $candidate->goesOn('bark') || $candidate->method->guard() === 'shield' => 'low',
+            $candidate->method->coversGround() && !$candidate->method->goesByHand() => 'boom',
+            $tall || $candidate->schools->choice('foliar-droplet') === 'fine' => 'fine',
+            default => 'coarse',
+        };
+        $reach = Quantity::of(self::REACH_FEET[$kind], Unit::Foot);
+        foreach ($candidate->isLeafSpray() ? $candidate->cards() : [] as $card) {
+            $own = $card->details?->exclusion;
+            $reach = $own !== null && $own->isGreaterThan($reach) ? $own : $reach;
+        }
+
+        return $reach;
+    }
+}

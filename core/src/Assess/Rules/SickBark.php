@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess\Rules;
+
+use Thicket\Assess\Rule;
+use Thicket\Catalogue\FactName;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
+use Thicket\Verdict\Certainty;
+use Thicket\Verdict\Finding;
+
+/**
+ * Bark disease drives a tree that suckers to sucker more, whatever is done to its stem (handbook 1, beech): expect
+ * regrowth, book the rounds.
+ */
+final readonly class SickBark implements Rule
+{
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $target = $situation->target;
+        if (
+            $target === null ||
+            $situation->isYes(FactName::BarkDiseased) !== true ||
+            !$target->isRootSuckering() ||
+            !$candidate->method->isFor($target)
+        ) {
+            return [];
+        }
+        $onStem =
+            in_array($candidate->method->work(), ['cutting', 'injection'], true) ||
+            $candidate->goesOn('bark', 'stump', 'wood');
+
+        return $onStem
+            ? [Finding::withCare('disease.more-suckers', 'handbook-1', [], 'change.book-rounds', Certainty::Observed)]
+            : [];
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess\Rules;
+
+use Thicket\Assess\Rule;
+use Thicket\Catalogue\FactName;
+use Thicket\Catalogue\Species;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
+use Thicket\Survey\StemGroup;
+use Thicket\Verdict\Certainty;
+use Thicket\Verdict\Finding;
+
+/**
+ * A tree killed where it stands falls one day (rulings J57): from 4 in (10 cm) or 16 ft (5 m), within two heights of
+ * where people or stock are, not allowed unless felling or fencing it is a step of the plan; elsewhere, and smaller
+ * stems, with care.
+ */
+final readonly class StandingDead implements Rule
+{
+    private const THICK_INCHES = 4;
+    private const TALL_FEET = 16;
+    private const HEIGHTS = 2;
+    private const WHERE_PEOPLE_ARE = ['path', 'building', 'stock'];
+    /** What a dead tree on its feet still stands in the way of (handbook 6: the purpose decides). */
+    private const IN_THE_WAY = ['access', 'fire'];
+    private const SOURCE = 'rulings-J57';
+
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        $target = $situation->target;
+        if (
+            $target === null ||
+            !in_array($target->habit(), ['tree', 'shrub'], true) ||
+            !$candidate->method->isFor($target)
+        ) {
+            return [];
+        }
+        if (!$candidate->leavesStanding()) {
+            return $this->takenDown($situation, $candidate);
+        }
+        $purpose = $situation->word(FactName::RemovalFor);
+        $against = in_array($purpose, self::IN_THE_WAY, true)
+            ? [Finding::withCare("purpose.stays-standing-{$purpose}", 'handbook-6', [], 'change.take-down')]
+            : [];
+
+        return [...$this->standing($situation, $candidate, $target), ...$against];
+    }
+
+    /**
+     * @return list<Finding> dead trees are wanted, and this takes them down (handbook 2: good snags are habitat away
+     * from paths)
+     */
+    private function takenDown(Situation $situation, Candidate $candidate): array
+    {
+        $fells = $candidate->method->work() === 'machine' || $candidate->how('cut');
+
+        return $fells && $situation->isYes(FactName::KeptAsSnags) === true && $this->thick($situation) !== []
+            ? [
+                Finding::withCare(
+                    'dead.snags-wanted',
+                    'handbook-2-girdle-spray',
+                    [],
+                    'change.girdle-snags',
+                    Certainty::Observed,
+                ),
+            ]
+            : [];
+    }
+
+    /** @return array<int, StemGroup> */
+    private function thick(Situation $situation): array
+    {
+        return array_filter(
+            $situation->stems,
+            static fn(StemGroup $g): bool => !$g
+                ->forCeilings()
+                ->isLessThan(Quantity::of(self::THICK_INCHES, Unit::Inch)),
+        );
+    }
+
+    /** @return list<Finding> */
+    private function standing(Situation $situation, Candidate $candidate, Species $target): array
+    {
+        $height = $situation->quantity(FactName::Height) ?? $situation->tallestTallied();
+        $thick = $this->thick($situation);
+        $tall = $height !== null && !$height->isLessThan(Quantity::of(self::TALL_FEET, Unit::Foot));
+        if ($thick === [] && !$tall) {
+            return $candidate->goesOn('leaf') || $situation->stems === []
+                ? []
+                : [Finding::withCare('dead.stands', self::SOURCE)];
+        }
+        $reach = ($height ?? $target->data->quantity('greatestHeight'))?->times(self::HEIGHTS);
+        foreach ($situation->keepers as $keeper) {
+            if (
+                !in_array($keeper->kind, self::WHERE_PEOPLE_ARE, true) ||
+                ($reach !== null && $keeper->distance !== null && $keeper->distance->isGreaterThan($reach))
+            ) {
+                continue;
+            }
+            $values =
+                ['keeper' => $keeper->name] +
+                ($keeper->distance === null ? [] : ['distance' => $keeper->distance]) +
+                ($reach === null ? [] : ['reach' => $reach]);
+            if ($situation->isYes(FactName::FellingPlanned) === true) {
+                return [Finding::withCare('dead.felled-in-time', self::SOURCE, $values)];
+            }
+
+            return [
+                match (true) {
+                    $keeper->distance === null => Finding::unknown('keeper-distance', self::SOURCE, true, [
+                        'keeper' => $keeper->name,
+                    ]),
+                    // the tallest of its kind reaches it, this one perhaps not
+                    $height === null => Finding::unknown('height', self::SOURCE, true, ['keeper' => $keeper->name]),
+                    default => Finding::notAllowed('dead.near-people', self::SOURCE, $values, 'change.plan-felling'),
+                },
+            ];
+        }
+        if ($situation->isYes(FactName::PublicWay) === true && $situation->isYes(FactName::FellingPlanned) !== true) {
+            return [Finding::notAllowed('dead.public-way', self::SOURCE, [], 'change.plan-felling')];
+        }
+
+        return [
+            Finding::withCare(
+                $situation->isYes(FactName::KeptAsSnags) === true ? 'dead.kept-as-snags' : 'dead.stands',
+                self::SOURCE,
+            ),
+        ];
+    }
+}

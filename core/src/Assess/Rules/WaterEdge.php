@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess\Rules;
+
+use Thicket\Assess\Rule;
+use Thicket\Catalogue\FactName;
+use Thicket\Label\LabelCard;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
+use Thicket\Verdict\Finding;
+
+/**
+ * Product and water (rulings J15, J52), each card of the tank: inside its buffer only with aquatic permission; oil
+ * never within 10 m or on ground that floods unless the card names that; a permit, carrier, surfactant and dye are
+ * asked even where water use is ticked.
+ */
+final readonly class WaterEdge implements Rule
+{
+    private const CLOSE_METRES = 10;
+    private const SOURCE = 'rulings-J52';
+
+    public function evaluate(Situation $situation, Candidate $candidate): array
+    {
+        if ($candidate->how('mow') && $situation->target?->treatmentClass() === 'knotweed') {
+            return [Finding::doesNotSuit('water.knotweed-never-mown', 'rulings-J12', [], 'change.dig-or-spray')];
+        }
+        if (!$candidate->method->usesProduct()) {
+            return [];
+        }
+        $distance = $situation->waterDistance();
+        $floods = $situation->isYes(FactName::Floods) === true;
+        if ($distance === null && !$floods) {
+            return $situation->word(FactName::Setting) === 'water-edge'
+                ? [Finding::unknown('water-distance', self::SOURCE, true)]
+                : [];
+        }
+        $distance = $floods ? Quantity::zero(Unit::Metre) : $distance ?? Quantity::zero(Unit::Metre);
+        $near = !$distance->isGreaterThan(Quantity::of(Situation::NEAR_WATER, Unit::Metre));
+        $close = $distance->isLessThan(Quantity::of(self::CLOSE_METRES, Unit::Metre));
+        if (
+            !$near &&
+            array_filter(
+                $candidate->cards(),
+                static fn(LabelCard $c): bool => $c->waterBuffer?->isGreaterThan($distance) === true,
+            ) === []
+        ) {
+            $buffer = $candidate->card?->waterBuffer;
+
+            return $buffer === null
+                ? []
+                : [Finding::fits('water.outside-buffer', 'label-card', ['distance' => $distance, 'buffer' => $buffer])];
+        }
+        $findings = [];
+        foreach ($candidate->cards() === [] ? [null] : $candidate->cards() as $card) {
+            $findings = [...$findings, ...$this->ofCard($candidate, $card, $distance, $near, $close)];
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function ofCard(Candidate $candidate, ?LabelCard $card, Quantity $distance, bool $near, bool $close): array
+    {
+        $values = ['distance' => $distance];
+        $oil = $candidate->carrier() === 'oil' || $card?->formulation === 'oil-soluble-ester';
+        if ($oil && $close) {
+            return [
+                $card?->details?->seasonallyDry() === true
+                    ? Finding::withCare('water.dry-ground-oil', self::SOURCE, $values)
+                    : Finding::notAllowed('water.oil-near', self::SOURCE, $values, 'change.water-borne-aquatic'),
+            ];
+        }
+        if ($card === null) {
+            return $near ? [Finding::unknown('card-water-buffer', self::SOURCE, true)] : [];
+        }
+        $buffer = $card->waterBuffer;
+        if ($card->aquaticAllowed) {
+            return $close || ($buffer !== null && $distance->isLessThan($buffer))
+                ? [Finding::withCare('water.permit', self::SOURCE, $values)]
+                : [];
+        }
+        if ($buffer === null) {
+            return $near ? [Finding::unknown('card-water-buffer', 'label-card', true)] : [];
+        }
+        $values += ['buffer' => $buffer];
+
+        return [
+            match (true) {
+                $distance->isLessThan($buffer) => Finding::notAllowed(
+                    'water.inside-buffer',
+                    'label-card',
+                    $values,
+                    'change.aquatic-card',
+                ),
+                $close => Finding::withCare('water.close', self::SOURCE, $values),
+                default => Finding::fits('water.outside-buffer', 'label-card', $values),
+            },
+        ];
+    }
+}

@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Catalogue;
+
+use Thicket\Measure\Quantity;
+
+/** A way of working, as core/data/methods describes it. */
+final readonly class Method
+{
+    public function __construct(public Node $data) {}
+
+    public function id(): string
+    {
+        return $this->data->string('id');
+    }
+
+    /** mechanical, cultural, biological or chemical. */
+    public function family(): string
+    {
+        return $this->data->string('family');
+    }
+
+    /** hand, cutting, machine, fire, spray, wipe, injection, animals or cover: what is done to the plant. */
+    public function work(): string
+    {
+        return $this->data->string('work');
+    }
+
+    /** band, notch, drill, girdle, cut, top, pull, lever, dig, drag, mow, till, spray ...: finer than work. */
+    public function how(): string
+    {
+        return $this->data->string('how');
+    }
+
+    /** Follows a removal, or leaves the plant alone. */
+    public function removesNothing(): bool
+    {
+        return in_array($this->how(), ['sow', 'leave'], true);
+    }
+
+    /** Rings a stem and leaves it to die without product. */
+    public function isGirdleAlone(): bool
+    {
+        return $this->how() === 'girdle' && !$this->usesProduct();
+    }
+
+    /** bark, wood, stump, leaf or soil: what a product is put on; empty without a product. */
+    public function onto(): string
+    {
+        return $this->data->stringOr('onto', '');
+    }
+
+    /** Worked as an area with a rate, not plant by plant. */
+    public function isOfArea(): bool
+    {
+        return $this->data->stringOr('reach', 'plant') === 'area';
+    }
+
+    /** An amount of product to the area; a spray that wets leaves goes by strength though it covers an area. */
+    public function goesByRate(): bool
+    {
+        return $this->isOfArea() && !$this->data->bool('wetsLeaves');
+    }
+
+    /** Strips along rows or rings round trees: the treated area is not the patch. */
+    public function isInRows(): bool
+    {
+        return $this->data->bool('inRows');
+    }
+
+    /** Over all of the ground: it cannot be aimed away from what stands there. */
+    public function coversGround(): bool
+    {
+        return $this->isOfArea() && !$this->isInRows();
+    }
+
+    /** shield, wick or class: what spares the plants kept; empty where nothing does. */
+    public function guard(): string
+    {
+        return $this->data->stringOr('guard', '');
+    }
+
+    /**
+     * The method whose typical strengths and label permission hold for this one too; its own id where it stands alone.
+     */
+    public function like(): string
+    {
+        return $this->data->stringOr('like', $this->id());
+    }
+
+    /** False for what is only ever a step of a programme. */
+    public function isOnBoard(): bool
+    {
+        return $this->data->bool('onBoard', true);
+    }
+
+    public function usesProduct(): bool
+    {
+        return $this->data->bool('usesProduct');
+    }
+
+    /** @return list<string> */
+    public function actives(): array
+    {
+        return $this->data->strings('actives');
+    }
+
+    /** Season group of windows.yaml, or 'any' / 'mow'. */
+    public function season(): string
+    {
+        return $this->data->string('season');
+    }
+
+    public function source(): string
+    {
+        return $this->data->string('source');
+    }
+
+    public function limit(string $name): ?Quantity
+    {
+        return $this->data->node('limits')->quantity($name);
+    }
+
+    /** True when a value exactly on the limit still fits (handbook 2 "Limits have a stated side"). */
+    public function limitIsInclusive(string $name): bool
+    {
+        return $this->data->nodeOrEmpty('limits')->nodeOrEmpty($name)->bool('inclusive', true);
+    }
+
+    /** What shows late on a plant: a girdle alone, a product on cactus. */
+    public function showsLateOn(Species $species): bool
+    {
+        return $this->isGirdleAlone() || ($this->usesProduct() && $species->habit() === 'cactus');
+    }
+
+    /** Done once something has been taken out: what is sown or planted in its place. */
+    public function followsRemoval(): bool
+    {
+        return $this->data->stringOr('follows', '') === 'removal';
+    }
+
+    /** A limit that the crew may set for itself. */
+    public function limitIsSetting(string $name): bool
+    {
+        return $this->data->nodeOrEmpty('limits')->nodeOrEmpty($name)->bool('setting');
+    }
+
+    /** Done with loppers or a hand saw as well as with a power blade. */
+    public function worksByHand(): bool
+    {
+        return $this->data->bool('byHand');
+    }
+
+    /** An area that is walked with a hand wand, not driven with a boom. */
+    public function goesByHand(): bool
+    {
+        return !$this->data->bool('boom');
+    }
+
+    /** @return list<string> */
+    public function tools(): array
+    {
+        return $this->data->strings('tools');
+    }
+
+    public function clearance(): string
+    {
+        return $this->data->string('clearance');
+    }
+
+    /** Whether the method is made for such a plant at all. */
+    public function isFor(Species $species): bool
+    {
+        $kinds = match ($species->habit()) {
+            'cactus' => ['cactus'],
+            'tree', 'shrub' => ['woody'],
+            'woody-vine' => ['vine', 'woody-vine'],
+            'herbaceous-vine' => ['vine'],
+            default => ['herb'],
+        };
+
+        return array_intersect($kinds, $this->data->strings('plants')) !== [];
+    }
+}

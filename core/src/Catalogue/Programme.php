@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Catalogue;
+
+/**
+ * A sequence of jobs as core/data/programmes describes it: what it is for, its steps and how they follow each other.
+ */
+final readonly class Programme
+{
+    public function __construct(public Node $data) {}
+
+    public function id(): string
+    {
+        return $this->data->string('id');
+    }
+
+    public function usesProduct(): bool
+    {
+        return $this->data->bool('chemical');
+    }
+
+    public function source(): string
+    {
+        return $this->data->string('source');
+    }
+
+    /** @return list<Node> */
+    public function steps(): array
+    {
+        return array_values($this->data->nodes('steps'));
+    }
+
+    /** @return array{int, int}|null years of work before it is judged as a whole; patrols apart */
+    public function years(): ?array
+    {
+        $years = $this->data->nodeOrEmpty('years');
+
+        return $years->has('from') ? [$years->int('from'), $years->int('to')] : null;
+    }
+}

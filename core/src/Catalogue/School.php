@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Catalogue;
+
+use Thicket\Catalogue\Exception\UnknownEntry;
+
+/** A question on which practitioners differ, with named choices (handbook 8, rulings B12). */
+final readonly class School
+{
+    public function __construct(public Node $data) {}
+
+    public function id(): string
+    {
+        return $this->data->string('id');
+    }
+
+    public function default(): string
+    {
+        return $this->data->string('default');
+    }
+
+    /** @return list<string> ids of the choices, default first */
+    public function choices(): array
+    {
+        return array_map(strval(...), array_keys($this->data->node('choices')->data));
+    }
+
+    public function choice(string $id): Node
+    {
+        $choices = $this->data->node('choices');
+
+        return array_key_exists($id, $choices->data)
+            ? $choices->nodeOrEmpty($id)
+            : throw UnknownEntry::of("choices of {$this->id()}", $id);
+    }
+}

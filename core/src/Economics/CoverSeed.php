@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Economics;
+
+use Thicket\Catalogue\FactName;
+use Thicket\Catalogue\Node;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Situation;
+
+/**
+ * Which kind of cover is to be sown, and how much seed of it this ground takes (handbook 2; rates of
+ * core/data/covers.yaml, typical).
+ */
+final readonly class CoverSeed
+{
+    private function __construct(public Node $kind, public Quantity $rate, public ?Quantity $amount) {}
+
+    /** Null where nobody told the kind, or nothing is sown. */
+    public static function of(Situation $situation, Candidate $candidate): ?self
+    {
+        $told = $situation->word(FactName::CoverKind);
+        $kind =
+            array_values(
+                array_filter(
+                    $candidate->catalogue->covers(),
+                    static fn(Node $kind): bool => $kind->string('id') === $told,
+                ),
+            )[0] ?? null;
+        if ($kind === null || !$candidate->method->followsRemoval()) {
+            return null;
+        }
+        $rate = $kind->quantity('rate') ?? throw new \LogicException('a kind of cover has a rate');
+        $area = $situation->quantity(FactName::TreatedArea) ?? $situation->area;
+
+        return new self(
+            $kind,
+            $rate,
+            $area === null
+                ? null
+                : Quantity::of(
+                    $rate->in(Unit::KilogramPerHectare)->multipliedBy($area->in(Unit::Hectare)),
+                    Unit::Kilogram,
+                ),
+        );
+    }
+}

@@ -1,0 +1,317 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Economics;
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use Thicket\Catalogue\FactName;
+use Thicket\Catalogue\Node;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Mix\Injection;
+use Thicket\Mix\MixNeed;
+use Thicket\Mix\TreatedArea;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\ServedStems;
+use Thicket\Situation\Situation;
+use Thicket\Situation\ToolsAtHand;
+
+/**
+ * Hours of one pass from the tally (handbook 9): hands on the plants by method and size, or hectares an hour; walking
+ * between n stems over an area A, 0.7124 sqrt(A n) x 1.3 (a float: geometry); setting up each crew-day of 6 h. Low, use
+ * and high; our guesses until records say otherwise.
+ */
+final readonly class Labour
+{
+    private const DAY_MINUTES = 360;
+    private const SEEDLINGS = ['cotyledon', 'seedling'];
+
+    /**
+     * @param array{Quantity, Quantity, Quantity}|null $hands minutes: low, use, high; null where neither stems nor a
+     *     rate are known
+     * @param Quantity|null $walking minutes; null where the area is not known, and nought where the rate of an area
+     *     holds it
+     * @param array{Quantity, Quantity, Quantity}|null $whole minutes with walking and setting up
+     */
+    private function __construct(
+        public ?array $hands,
+        public ?Quantity $walking,
+        public int $days,
+        public ?array $whole,
+    ) {}
+
+    public static function of(Situation $situation, Candidate $candidate): self
+    {
+        $table = $candidate->coefficients();
+        $trees = self::trees($situation, $candidate, $table);
+        $hands =
+            $trees === null
+                ? self::byStems($situation, $candidate, $table)
+                : self::plus(self::nought(), $table->node('minutesPerTree')->strings($candidate->method->id()), $trees);
+        $walking = $hands === null ? null : self::walking($situation, $table, $trees ?? $situation->stemCount());
+        if ($hands === null) {
+            $hands = self::byArea($situation, $candidate, $table);
+            $walking = $hands === null ? null : Quantity::zero(Unit::Minute);
+        }
+        if ($hands === null) {
+            return new self(null, null, 0, null);
+        }
+        $setUp = $table->strings('setUpMinutes');
+        $days = 1;
+        $whole = [];
+        foreach ($hands as $i => $minutes) {
+            $work = $walking === null ? $minutes : $minutes->plus($walking);
+            $crewDays = max(1, $work->amount->dividedBy(self::DAY_MINUTES)->toScale(0, RoundingMode::CEILING)->toInt());
+            $whole[] = $work->plus(Quantity::of($setUp[$i], Unit::Minute)->times($crewDays));
+            $days = $i === 1 ? $crewDays : $days;
+        }
+
+        return new self($hands, $walking, $days, [$whole[0], $whole[1], $whole[2]]);
+    }
+
+    /** Hours of the whole pass, the middle figure. */
+    public function total(): ?Quantity
+    {
+        return $this->whole === null ? null : $this->whole[1]->to(Unit::Hour);
+    }
+
+    /** @return array{Quantity, Quantity, Quantity}|null hours: low, use, high */
+    public function range(): ?array
+    {
+        return $this->whole === null
+            ? null
+            : [$this->whole[0]->to(Unit::Hour), $this->whole[1]->to(Unit::Hour), $this->whole[2]->to(Unit::Hour)];
+    }
+
+    /** @return array{Quantity, Quantity, Quantity}|null */
+    private static function byStems(Situation $situation, Candidate $candidate, Node $table): ?array
+    {
+        if (
+            $situation->stems === [] ||
+            ($situation->target !== null && !$candidate->method->isFor($situation->target))
+        ) {
+            return null;
+        }
+        if ($candidate->method->work() === 'injection') {
+            return self::byCuts($situation, $candidate, $table);
+        }
+        $perStem = $table->node('minutesPerStem');
+        $method = $perStem->has($candidate->method->id()) ? $candidate->method->id() : $candidate->method->like();
+        if ($candidate->how('dig')) {
+            $method = match (true) {
+                $situation->target?->isWoody() === true => '',
+                $situation->target?->habit() === 'cactus' => "{$method}-cactus",
+                default => $method,
+            };
+        }
+        if ($candidate->isLeafSpray() && !$candidate->method->isOfArea()) {
+            return self::byPlants($situation, $perStem->has($method) ? $perStem->nodes($method) : []);
+        }
+        if (!$perStem->has($method)) {
+            return null;
+        }
+        $seedlings = in_array($situation->stageSeen(), self::SEEDLINGS, true)
+            ? $table->nodeOrEmpty('seedlingMinutes')->stringsOrEmpty($method)
+            : [];
+        $further = $table->nodeOrEmpty('furtherStemMinutes')->stringsOrEmpty($method);
+        $total = self::nought();
+        foreach (ServedStems::of($situation, $candidate)->served as $group) {
+            $minutes = $seedlings !== [] ? $seedlings : self::row($perStem->nodes($method), $group->forSums());
+            if ($minutes === null) {
+                return null;
+            }
+            // a clump is gripped anew for each further stem
+            $clumps = $further === [] ? $group->count : (int) ceil($group->count / $group->stemsPerClump);
+            $total = self::plus(
+                self::plus($total, $minutes, $clumps),
+                $further === [] ? $minutes : $further,
+                $group->count - $clumps,
+            );
+        }
+        $longer = self::longer($situation, $candidate, $table->node('longer'));
+
+        return array_map(static fn(Quantity $q): Quantity => $q->times($longer), $total);
+    }
+
+    /** What makes the hands slower (handbook 9). */
+    private static function longer(Situation $situation, Candidate $candidate, Node $by): string
+    {
+        return match (true) {
+            $candidate->how('pull') && $situation->word(FactName::SoilMoisture) === 'dry' => $by->string('dryPull'),
+            $candidate->how('lever') && $situation->target?->isDeepRooted() === true => $by->string('deepLever'),
+            $candidate->how('girdle') && ToolsAtHand::onlyWithoutClearance($candidate) => $by->string('handRing'),
+            default => '1',
+        };
+    }
+
+    /**
+     * Work that goes from one planted tree to the next is counted by those trees, where somebody told how many there
+     * are; null by other ways.
+     */
+    private static function trees(Situation $situation, Candidate $candidate, Node $table): ?int
+    {
+        $trees = $situation->quantity(FactName::PlantedTrees);
+
+        return $trees === null || !$table->node('minutesPerTree')->has($candidate->method->id())
+            ? null
+            : $trees->in(Unit::One)->toScale(0, RoundingMode::CEILING)->toInt();
+    }
+
+    /**
+     * A leaf spray goes by plants and their height, however many stems each has (rulings J59).
+     *
+     * @param array<array-key, Node> $rows by height
+     *
+     * @return array{Quantity, Quantity, Quantity}|null
+     */
+    private static function byPlants(Situation $situation, array $rows): ?array
+    {
+        $total = self::nought();
+        foreach ($situation->stems as $group) {
+            $height =
+                $group->height ??
+                ($situation->quantity(FactName::Height) ?? $situation->target?->data->quantity('greatestHeight'));
+            $minutes = $height === null ? null : self::row($rows, $height);
+            if ($minutes === null) {
+                return null;
+            }
+            $total = self::plus($total, $minutes, (int) ceil($group->count / $group->stemsPerClump));
+        }
+
+        return $total;
+    }
+
+    /** @return array{Quantity, Quantity, Quantity} */
+    private static function nought(): array
+    {
+        return [Quantity::zero(Unit::Minute), Quantity::zero(Unit::Minute), Quantity::zero(Unit::Minute)];
+    }
+
+    /**
+     * @param array{Quantity, Quantity, Quantity} $total
+     * @param list<string> $minutes low, use, high of one
+     *
+     * @return array{Quantity, Quantity, Quantity}
+     */
+    private static function plus(array $total, array $minutes, int $times): array
+    {
+        $of = static fn(int $i): Quantity => $total[$i]->plus(Quantity::of($minutes[$i], Unit::Minute)->times($times));
+
+        return [$of(0), $of(1), $of(2)];
+    }
+
+    /**
+     * So much a tree and so much a cut; thick bark takes half as long again.
+     *
+     * @return array{Quantity, Quantity, Quantity}
+     */
+    private static function byCuts(Situation $situation, Candidate $candidate, Node $table): array
+    {
+        $rows = $table->node('minutesPerCut');
+        // a way of injecting without a figure of its own goes as the first of the table
+        $row = $rows->node(
+            $rows->has($candidate->method->id()) ? $candidate->method->id() : (string) array_key_first($rows->data),
+        );
+        [$spacing, $per] = MixNeed::spacing($candidate);
+        $cuts = 0;
+        $served = ServedStems::of($situation, $candidate);
+        foreach ($served->served as $group) {
+            $cuts += $group->count * Injection::cutsPerTree($group->forCeilings(), $spacing, $per);
+        }
+        $bark = $situation->word(FactName::BarkThickness) ?? $situation->target?->barkThickness();
+        $more = in_array($bark, ['thick', 'corky'], true) ? '3/2' : '1';
+        $trees = Quantity::of($row->string('perTree'), Unit::Minute)->times($served->count());
+        $of = static fn(string $perCut): Quantity => $trees
+            ->plus(Quantity::of($perCut, Unit::Minute)->times($cuts))
+            ->times($more);
+        [$low, $use, $high] = $row->strings('perCut');
+
+        return [$of($low), $of($use), $of($high)];
+    }
+
+    /** @return array{Quantity, Quantity, Quantity}|null the fast rate makes the low figure */
+    private static function byArea(Situation $situation, Candidate $candidate, Node $table): ?array
+    {
+        $byCover = $table->node('minutesPerSquareMetre');
+        $covered =
+            $byCover->has($candidate->method->id()) && $situation->target?->isWoody() !== true
+                ? TreatedArea::covered($situation, $candidate, $situation->area)
+                : null;
+        if ($covered !== null) {
+            $of = static fn(string $minutes): Quantity => Quantity::of(
+                $covered->in(Unit::SquareMetre)->multipliedBy(BigRational::of($minutes)),
+                Unit::Minute,
+            );
+            [$low, $use, $high] = $byCover->strings($candidate->method->id());
+
+            return [$of($low), $of($use), $of($high)];
+        }
+        $perHectare = $table->node('minutesPerHectare')->stringsOrEmpty($candidate->method->id());
+        if ($perHectare !== [] && $situation->area !== null) {
+            $hectares = $situation->area->in(Unit::Hectare);
+            [$low, $use, $high] = array_map(
+                static fn(string $minutes): Quantity => Quantity::of(
+                    $hectares->multipliedBy(BigRational::of($minutes)),
+                    Unit::Minute,
+                ),
+                $perHectare,
+            );
+
+            return [$low, $use, $high];
+        }
+        $rates = $table->node('hectaresPerHour');
+        $area = TreatedArea::of($situation, $candidate, $situation->area);
+        if (!$rates->has($candidate->method->id()) || $area === null) {
+            return null;
+        }
+        $hectares = $area->in(Unit::Hectare);
+        $of = static fn(string $rate): Quantity => Quantity::of(
+            $hectares->dividedBy(BigRational::of($rate))->multipliedBy(60),
+            Unit::Minute,
+        );
+        [$slow, $use, $fast] = $rates->strings($candidate->method->id());
+
+        return [$of($fast), $of($use), $of($slow)];
+    }
+
+    private static function walking(Situation $situation, Node $table, int $stops): ?Quantity
+    {
+        if ($situation->area === null) {
+            return null;
+        }
+        $walk = $table->node('walking');
+        $speeds = $walk->node('kilometresPerHour');
+        $perHectare = $stops / max(0.0001, $situation->area->float(Unit::Hectare));
+        $pace = match (true) {
+            $perHectare >= $walk->int('thicketFromPerHectare') => $speeds->string('thicket'),
+            $situation->word(FactName::Setting) === 'woods' => $speeds->string('wood'),
+            default => $speeds->string('open'),
+        };
+        $metres =
+            (float) $walk->string('tour') *
+            sqrt($situation->area->float(Unit::SquareMetre) * $stops) *
+            (float) $walk->string('sweeping');
+
+        return Quantity::of(number_format(($metres / 1000 / (float) $pace) * 60, 1, '.', ''), Unit::Minute);
+    }
+
+    /**
+     * @param array<array-key, Node> $rows classes in order of size
+     *
+     * @return list<string>|null
+     */
+    private static function row(array $rows, Quantity $diameter): ?array
+    {
+        foreach ($rows as $row) {
+            $below = $row->quantity('below')?->mustMatch(Dimension::Length);
+            if ($below !== null && $diameter->isLessThan($below)) {
+                return $row->strings('minutes');
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,351 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Label;
+
+use Thicket\Catalogue\Active;
+use Thicket\Catalogue\Carrier;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\SoilTexture;
+use Thicket\Input\Fields;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+
+/**
+ * One version of what the user copied from a product's label (handbook 3 "Label first"). Immutable; the law for its
+ * product.
+ */
+final readonly class LabelCard
+{
+    public const FORMULATIONS = [
+        'soluble-liquid',
+        'emulsifiable',
+        'oil-soluble-ester',
+        'water-dispersible-granule',
+        'granule',
+        'ready-to-use',
+    ];
+
+    /**
+     * @param list<array{active: string, amount: Quantity}> $actives
+     * @param list<string> $carriers {@see Carrier::ALL}
+     * @param list<string> $sites
+     * @param list<CardUse> $uses in the order of the label; several of one method are parted by growth stage or dates
+     */
+    public function __construct(
+        public string $id,
+        public string $product,
+        public string $registration,
+        public int $version,
+        public bool $confirmed,
+        public array $actives,
+        public string $formulation,
+        public array $carriers,
+        public array $sites,
+        public array $uses,
+        public bool $aquaticAllowed,
+        public ?Quantity $waterBuffer,
+        public ?Quantity $yearlyMaximum,
+        public ?int $intervalDays,
+        public ?int $rainfastHours,
+        public ?Quantity $coldest,
+        public ?Quantity $hottest,
+        public ?Quantity $windMost,
+        public ?int $reentryHours,
+        public bool $licensedOnly,
+        public ?bool $surfactantInside,
+        public bool $soilActive,
+        public string $wearing,
+        public string $firstAid,
+        /** Days a preventer needs before it works; null where the card says nothing (handbook 8 preventer-lead). */
+        public ?int $leadDays = null,
+        public ?int $lastingDays = null,
+        /** Days before stock may graze, and before hay may be cut; missing is not the same as none (rulings J40). */
+        public ?int $grazingDays = null,
+        public ?int $hayDays = null,
+        public ?CardDetails $details = null,
+        /** @var list<CardCeiling> the first holds for all sites, each further one for its own */
+        public array $ceilings = [],
+    ) {}
+
+    /** Reads a card from outside; faults are noted at their fields. Null when it cannot be used. */
+    public static function read(Fields $in, Catalogue $catalogue): ?self
+    {
+        $before = $in->faults->any();
+        $actives = [];
+        foreach ($in->objects('actives', 6, true) as $item) {
+            $id = $item->text('active');
+            if ($id !== null && !$catalogue->hasActive($id)) {
+                $item->fault(
+                    'active',
+                    'This active is not in the catalogue; use its common chemical name, such as glyphosate.',
+                );
+            }
+            $reading = $item->reading('amount', null);
+            if (
+                $reading !== null &&
+                !in_array(
+                    $reading->quantity->dimension(),
+                    [
+                        Dimension::EquivalentPerVolume,
+                        Dimension::IngredientPerVolume,
+                        Dimension::MassPerVolume,
+                        Dimension::MassShare,
+                    ],
+                    true,
+                )
+            ) {
+                $item->fault(
+                    'amount',
+                    'Give the strength of the product as printed, such as 480 g ae/L, 4 lb ae/gal or 41 % w/w.',
+                );
+            } elseif ($reading !== null && $reading->quantity->isZero()) {
+                $item->fault('amount', 'This must be above zero.');
+            } elseif (
+                $reading !== null &&
+                $reading->quantity->dimension() === Dimension::MassShare &&
+                $reading->quantity->compareTo(Quantity::of(100, Unit::PercentByWeight)) > 0
+            ) {
+                $item->fault('amount', 'A percentage cannot be above 100.');
+            }
+            $item->noOthers();
+            if ($id !== null && $reading !== null) {
+                $actives[] = ['active' => $id, 'amount' => $reading->quantity];
+            }
+        }
+        $uses = [];
+        foreach ($in->objects('methods', 80, true) as $item) {
+            $use = CardUse::read($item, $catalogue);
+            $unparted = static fn(CardUse $other): bool => !$other->isParted() && $other->method === $use?->method;
+            if ($use !== null && !$use->isParted() && array_filter($uses, $unparted) !== []) {
+                $item->fault(
+                    'method',
+                    'This use stands here already; a second line of it needs the growth stages or the dates it ' .
+                        'holds for.',
+                );
+            }
+            $use === null || ($uses[] = $use);
+        }
+        $general = CardCeiling::limits($in, [], null, 'applicationMaximum', 'yearlyMaximum');
+        $ceilings = [
+            $general,
+            ...array_map(
+                static fn(Fields $line): CardCeiling => CardCeiling::read($line, $catalogue),
+                $in->objects('siteLimits', 20),
+            ),
+        ];
+        $coldest = $in->quantityOrNull('coldest', Dimension::Temperature);
+        $hottest = $in->quantityOrNull('hottest', Dimension::Temperature);
+        if ($coldest !== null && $hottest !== null && $coldest->isGreaterThan($hottest)) {
+            $in->fault('hottest', 'The highest temperature must not be below the lowest.');
+        }
+        $card = [
+            'id' => $in->textOrNull('id', 64) ?? '',
+            'product' => $in->text('product', 120),
+            'registration' => $in->text('registration', 60),
+            'version' => $in->int('version', 1, 9999, 1),
+            'confirmed' => $in->bool('confirmed', false),
+            'formulation' => $in->choice('formulation', self::FORMULATIONS),
+            'carriers' => $in->strings('carriers', Carrier::ALL),
+            'sites' => $in->strings('sites', $catalogue->sites()),
+            'aquatic' => $in->bool('aquaticAllowed', false),
+            'buffer' => $in->quantityOrNull('waterBuffer', Dimension::Length),
+            'rainfast' => $in->has('rainfastHours') ? $in->int('rainfastHours', 0, 240) : null,
+            'wind' => $in->quantityOrNull('windMost', Dimension::Speed),
+            'reentry' => $in->has('reentryHours') ? $in->int('reentryHours', 0, 2000) : null,
+            'licensed' => $in->bool('licensedOnly', false),
+            'surfactant' => $in->has('surfactantInside') ? $in->bool('surfactantInside', false) : null,
+            'soil' => $in->bool('soilActive', false),
+            'wearing' => $in->textOrNull('wearing', 1000) ?? '',
+            'firstAid' => $in->textOrNull('firstAid', 2000) ?? '',
+        ];
+        $days = [];
+        foreach (['leadDays', 'lastingDays', 'grazingDays', 'hayDays'] as $name) {
+            $days[$name] = $in->has($name) ? $in->int($name, 0, 2000) : null;
+        }
+        foreach (
+            ['rainfastHours', 'reentryHours', 'surfactantInside', 'leadDays', 'lastingDays', 'grazingDays', 'hayDays']
+            as $optional
+        ) {
+            $in->has($optional) || $in->raw($optional);
+        }
+        $details = CardDetails::read($in, $catalogue);
+        $in->noOthers();
+        if (
+            ($in->faults->any() && !$before) ||
+            $card['product'] === null ||
+            $card['registration'] === null ||
+            $card['version'] === null ||
+            $card['formulation'] === null
+        ) {
+            return null;
+        }
+
+        return new self(
+            $card['id'],
+            $card['product'],
+            $card['registration'],
+            $card['version'],
+            $card['confirmed'],
+            $actives,
+            $card['formulation'],
+            $card['carriers'],
+            $card['sites'],
+            $uses,
+            $card['aquatic'],
+            $card['buffer'],
+            $general->perYear,
+            $general->intervalDays,
+            $card['rainfast'],
+            $coldest,
+            $hottest,
+            $card['wind'],
+            $card['reentry'],
+            $card['licensed'],
+            $card['surfactant'],
+            $card['soil'],
+            $card['wearing'],
+            $card['firstAid'],
+            $days['leadDays'],
+            $days['lastingDays'],
+            $days['grazingDays'],
+            $days['hayDays'],
+            $details,
+            $ceilings,
+        );
+    }
+
+    public function holds(string $activeId): bool
+    {
+        return in_array($activeId, array_column($this->actives, 'active'), true);
+    }
+
+    /**
+     * The limits that hold for an active on a site: those of the site, completed by those for all, else those for all.
+     *
+     * @param string|null $site null where nobody said what the ground is
+     *
+     * @return non-empty-list<CardCeiling>
+     */
+    public function limits(?string $site, string $activeId): array
+    {
+        $all =
+            $this->ceilings[0] ??
+            new CardCeiling(
+                [],
+                null,
+                null,
+                $this->yearlyMaximum,
+                CardCeiling::CALENDAR_YEAR,
+                null,
+                $this->intervalDays,
+            );
+        $own = array_filter(
+            array_slice($this->ceilings, 1),
+            static fn(CardCeiling $c): bool => $c->holdsFor($site, $activeId),
+        );
+
+        return $own === []
+            ? [$all]
+            : array_values(array_map(static fn(CardCeiling $c): CardCeiling => $c->over($all), $own));
+    }
+
+    /**
+     * Actives of the card that have limits of their own on a site, besides the one asked for.
+     *
+     * @return list<string>
+     */
+    public function limitedBesides(?string $site, string $activeId): array
+    {
+        $named = array_filter(
+            array_slice($this->ceilings, 1),
+            static fn(CardCeiling $c): bool => $c->active !== null &&
+                $c->active !== $activeId &&
+                $c->holdsFor($site, $c->active),
+        );
+
+        return array_values(array_unique(array_map(static fn(CardCeiling $c): string => (string) $c->active, $named)));
+    }
+
+    /**
+     * Active in a rate of product: grams of acid equivalent or of active ingredient per hectare, by what the label
+     * prints.
+     *
+     * @return Quantity|null null where the card names no such basis; a weight share of a liquid wants its weight a
+     *     litre too
+     */
+    public function activeIn(string $activeId, Quantity $rate): ?Quantity
+    {
+        $strength = array_column($this->actives, 'amount', 'active')[$activeId] ?? null;
+        if ($strength === null) {
+            return null;
+        }
+        $kind = $strength->dimension();
+        $share = $kind === Dimension::MassShare ? $strength->in(Unit::PercentByWeight)->dividedBy(100) : null;
+        $density = $this->details?->density;
+
+        return match (true) {
+            $rate->dimension() === Dimension::MassPerArea => $share === null
+                ? null
+                : Quantity::of($rate->in(Unit::GramPerHectare)->multipliedBy($share), Unit::GramIngredientPerHectare),
+            $rate->dimension() !== Dimension::VolumePerArea => null,
+            $kind === Dimension::EquivalentPerVolume => Quantity::of(
+                $rate->in(Unit::LitrePerHectare)->multipliedBy($strength->in(Unit::GramEquivalentPerLitre)),
+                Unit::GramEquivalentPerHectare,
+            ),
+            $kind === Dimension::IngredientPerVolume => Quantity::of(
+                $rate->in(Unit::LitrePerHectare)->multipliedBy($strength->in(Unit::GramIngredientPerLitre)),
+                Unit::GramIngredientPerHectare,
+            ),
+            $share !== null && $density !== null => Quantity::of(
+                $rate->in(Unit::LitrePerHectare)->multipliedBy($density->in(Unit::GramPerLitre))->multipliedBy($share),
+                Unit::GramIngredientPerHectare,
+            ),
+            default => null,
+        };
+    }
+
+    public function allowsMethod(string $methodId): bool
+    {
+        return $this->lines($methodId) !== [];
+    }
+
+    /** @return list<CardUse> every line of a use, whatever day it is */
+    public function lines(string $methodId): array
+    {
+        return array_values(array_filter($this->uses, static fn(CardUse $use): bool => $use->method === $methodId));
+    }
+
+    /**
+     * The line of a use that holds on a day: one for this very stage or season before one for all; where the stage is
+     * not known, the strictest of those that may hold. Null where the card does not list the use, or not then.
+     *
+     * @param string|null $stage growth stage; null where nobody knows it
+     */
+    public function use(string $methodId, ?string $stage, \DateTimeImmutable $day, ?SoilTexture $soil = null): ?CardUse
+    {
+        $lines = $this->lines($methodId);
+        $mayHold = array_filter($lines, static fn(CardUse $use): bool => $use->holds($stage, $day, $soil) !== false);
+        $parted = array_filter($mayHold, static fn(CardUse $use): bool => $use->isParted());
+        $unsure = array_filter($parted, static fn(CardUse $use): bool => $use->holds($stage, $day, $soil) === null);
+        $strictest = null;
+        foreach ($parted !== [] && $unsure === [] ? $parted : $mayHold as $use) {
+            $strictest = $strictest === null || $use->isStricterThan($strictest) ? $use : $strictest;
+        }
+
+        return $strictest;
+    }
+
+    /** Granules and pellets strewn dry, by weight over an area; water-dispersible granules are mixed (rulings J63). */
+    public function isSpreadDry(): bool
+    {
+        return $this->formulation === 'granule';
+    }
+
+    public function isReadyToUse(): bool
+    {
+        return $this->formulation === 'ready-to-use';
+    }
+}

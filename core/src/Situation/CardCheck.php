@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Situation;
+
+use Thicket\Catalogue\Active;
+use Thicket\Catalogue\FactName;
+use Thicket\Label\CardUse;
+use Thicket\Label\LabelCard;
+use Thicket\Verdict\Certainty;
+use Thicket\Verdict\Finding;
+
+/**
+ * What a label card lets and forbids of one way of working on a stand (handbook 3): method, site, carrier, strength,
+ * licence, and the line that holds. Without a card only typical values speak (rulings B9).
+ */
+final readonly class CardCheck
+{
+    /**
+     * @return list<Finding> an active that many places leave to licensed people says so before any card is entered
+     * (rulings J26)
+     */
+    private function licence(Candidate $candidate): array
+    {
+        $licensed = array_filter($candidate->actives(), static fn(Active $a): bool => $a->isLicensedOnly());
+        if ($licensed === []) {
+            return [];
+        }
+        $values = ['active' => reset($licensed)->name()];
+
+        return [
+            $candidate->shed->someoneLicensed
+                ? Finding::withCare('card.licensed-active', 'rulings-J26', $values)
+                : Finding::notAllowed('card.licensed-active-nobody', 'rulings-J26', $values, 'change.licensed-person'),
+        ];
+    }
+
+    /** @return list<Finding> */
+    public function findings(Situation $situation, Candidate $candidate): array
+    {
+        if (!$candidate->method->usesProduct()) {
+            return [];
+        }
+        $card = $candidate->card;
+        if ($card === null) {
+            return [
+                Finding::withCare('card.typical-only', 'handbook-3', [], 'change.confirm-card', Certainty::Typical),
+                ...$this->licence($candidate),
+            ];
+        }
+        $values = ['product' => $card->product];
+        $findings = [];
+        if (!$card->confirmed) {
+            $findings[] = Finding::unknown('card-confirmation', 'handbook-3', true, $values);
+        }
+        if (!$card->allowsMethod($candidate->cardUse())) {
+            $findings[] = Finding::notAllowed('card.method-not-listed', 'label-card', $values, 'change.other-card');
+        } else {
+            $findings = [...$findings, ...$this->lineThatHolds($situation, $candidate, $card)];
+        }
+        $carrier = $candidate->carrier();
+        if ($carrier !== null && $card->carriers !== [] && !in_array($carrier, $card->carriers, true)) {
+            $findings[] = Finding::notAllowed(
+                'card.carrier-not-listed',
+                'label-card',
+                $values + ['carrier' => $carrier],
+                'change.other-card',
+            );
+        }
+        if ($this->isTooWeak($situation, $candidate)) {
+            $findings[] = Finding::doesNotSuit('card.too-weak', 'rulings-J63', $values, 'change.concentrate');
+        }
+        $setting = $situation->word(FactName::Setting);
+        if ($setting === null) {
+            $findings[] = Finding::unknown('setting', 'label-card', true);
+        } elseif (!in_array($setting, $card->sites, true)) {
+            $findings[] = Finding::notAllowed(
+                'card.site-not-listed',
+                'label-card',
+                $values + ['site' => $setting],
+                'change.other-card',
+            );
+        }
+        if ($card->licensedOnly) {
+            $findings[] = $candidate->shed->someoneLicensed
+                ? Finding::withCare('card.licensed-only', 'label-card', $values)
+                : Finding::notAllowed('card.nobody-licensed', 'label-card', $values, 'change.licensed-person');
+        }
+
+        return $findings === [] ? [Finding::fits('card.allows', 'label-card', $values)] : $findings;
+    }
+
+    /**
+     * Any product is judged by strength and card, not by name (rulings J63): where the card gives no least for stump,
+     * injection or wiper, below half of the lowest strength of any school for that active and way, in g ae/L, it is too
+     * weak. The neat product is the strongest it can be put on.
+     */
+    private function isTooWeak(Situation $situation, Candidate $candidate): bool
+    {
+        $card = $candidate->card;
+        $line = $candidate->lineOfCard($situation);
+        $typical = $candidate->active?->data
+            ->nodeOrEmpty('typicalStrengths')
+            ->nodeOrEmpty($candidate->method->like())
+            ->quantity('leastGrams');
+        if (
+            $card === null ||
+            $line?->min !== null ||
+            $typical === null ||
+            !$candidate->goesOn('wood', 'stump', 'leaf') ||
+            ($candidate->goesOn('leaf') && $candidate->method->work() !== 'wipe')
+        ) {
+            return false;
+        }
+        $strength =
+            $candidate->active === null
+                ? null
+                : array_column($card->actives, 'amount', 'active')[$candidate->active->id()] ?? null;
+
+        return $strength?->dimension() === \Thicket\Measure\Dimension::EquivalentPerVolume &&
+            $strength->isLessThan($typical->dividedBy(2));
+    }
+
+    /**
+     * @return list<Finding> where the label parts a use by growth stage or dates: whether any line holds, and whether
+     * the stage still decides
+     */
+    private function lineThatHolds(Situation $situation, Candidate $candidate, LabelCard $card): array
+    {
+        $values = ['product' => $card->product];
+        $lines = $card->lines($candidate->cardUse());
+        $stage = $situation->stageSeen();
+        if ($candidate->lineOfCard($situation) === null) {
+            $opens = array_filter(
+                array_map(static fn(CardUse $line): ?\DateTimeImmutable => $line->opensOn($situation->day), $lines),
+            );
+            $later = array_filter($opens, static fn(\DateTimeImmutable $day): bool => $day > $situation->day);
+
+            if (
+                $situation->soil() !== null &&
+                array_filter(
+                    $lines,
+                    static fn(CardUse $line): bool => $line->textures !== [] &&
+                        $line->holds($stage, $situation->day) !== false,
+                ) !== []
+            ) {
+                return [Finding::unknown('card-soil', 'rulings-J49', true, $values)];
+            }
+
+            return [
+                Finding::notNow(
+                    'card.not-at-this-stage',
+                    'label-card',
+                    $values,
+                    $later === [] ? null : min($later),
+                    'change.stage-on-card',
+                    Certainty::Observed,
+                ),
+            ];
+        }
+        $holds = array_map(
+            static fn(CardUse $line): ?bool => $line->holds($stage, $situation->day, $situation->soil()),
+            $lines,
+        );
+        if (!in_array(null, $holds, true)) {
+            return [];
+        }
+        $byStage =
+            $stage === null && array_filter($lines, static fn(CardUse $line): bool => $line->stages !== []) !== [];
+        $bySoil =
+            $situation->soil() === null &&
+            array_filter($lines, static fn(CardUse $line): bool => $line->textures !== []) !== [];
+
+        // a rate by soil is never the highest in silence (rulings J49)
+        return [
+            ...$byStage ? [Finding::unknown('stage', 'label-card', !in_array(true, $holds, true), $values)] : [],
+            ...$bySoil ? [Finding::unknown('soil-texture', 'rulings-J49', true, $values)] : [],
+        ];
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Situation;
+
+use Thicket\Catalogue\ToolKind;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Survey\StemGroup;
+
+/**
+ * What of a method's tools the Shed holds, by whatever tool meets the need, and the clearance that nobody of the crew
+ * has for any of them.
+ */
+final readonly class ToolsAtHand
+{
+    /** Loppers and hand saws cut no thicker stems (rulings J55). */
+    private const BY_HAND_INCHES = 4;
+
+    /**
+     * @param list<string> $missing needs that no tool of the Shed meets
+     * @param string|null $clearance what somebody would have to be cleared for; null where somebody is, or nobody needs
+     *     to be
+     */
+    private function __construct(public array $missing, public ?string $clearance) {}
+
+    public static function of(Situation $situation, Candidate $candidate): self
+    {
+        $missing = [];
+        $wanting =
+            $candidate->method->tools() === [] && $candidate->method->clearance() !== 'none'
+                ? self::uncleared([$candidate->method->clearance()], $candidate)
+                : null;
+        foreach ($candidate->method->tools() as $need) {
+            $kinds = array_filter(
+                $candidate->catalogue->toolKinds(),
+                static fn(ToolKind $kind): bool => $kind->meets($need),
+            );
+            if (array_filter($kinds, static fn(ToolKind $kind): bool => $kind->isCommon()) !== []) {
+                continue;
+            }
+            $held = array_filter(
+                $kinds,
+                static fn(ToolKind $kind): bool => $candidate->shed->tools === null ||
+                    in_array($kind->id(), $candidate->shed->tools, true),
+            );
+            if ($held === []) {
+                $missing[] = $need;
+                continue;
+            }
+            $clearances = array_map(
+                static fn(ToolKind $kind): ?string => $kind->clearance(),
+                array_filter($held, static fn(ToolKind $kind): bool => self::reaches($kind, $situation, $candidate)),
+            );
+            $wanting ??= self::uncleared($clearances, $candidate);
+        }
+
+        return new self($missing, $wanting);
+    }
+
+    /**
+     * The Shed holds tools for it, and none of those that need clearance may be used: the work goes by hand saw or hand
+     * tool.
+     */
+    public static function onlyWithoutClearance(Candidate $candidate): bool
+    {
+        if ($candidate->shed->tools === null) {
+            return false;
+        }
+        foreach ($candidate->method->tools() as $need) {
+            $held = array_filter(
+                $candidate->catalogue->toolKinds(),
+                static fn(ToolKind $kind): bool => $kind->meets($need) &&
+                    in_array($kind->id(), $candidate->shed->tools ?? [], true),
+            );
+            $powered = array_filter(
+                $held,
+                static fn(ToolKind $kind): bool => $kind->clearance() !== null &&
+                    in_array($kind->clearance(), $candidate->shed->clearances, true),
+            );
+            if (
+                $held !== [] &&
+                $powered === [] &&
+                array_filter($held, static fn(ToolKind $kind): bool => $kind->clearance() === null) !== []
+            ) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** A tool without a blade that needs clearance cuts thin stems only; rings it cuts at any size. */
+    private static function reaches(ToolKind $kind, Situation $situation, Candidate $candidate): bool
+    {
+        if ($kind->clearance() !== null || !$candidate->how('cut')) {
+            return true;
+        }
+        $limit = Quantity::of(self::BY_HAND_INCHES, Unit::Inch);
+
+        return $situation->stems !== [] &&
+            array_filter($situation->stems, static fn(StemGroup $g): bool => !$g->forCeilings()->isLessThan($limit)) ===
+                [];
+    }
+
+    /**
+     * @param array<array-key, string|null> $clearances of the tools that would do; null needs none
+     *
+     * @return string|null the first that nobody has; null where one of the tools may be used
+     */
+    private static function uncleared(array $clearances, Candidate $candidate): ?string
+    {
+        foreach ($clearances as $clearance) {
+            if ($clearance === null || in_array($clearance, $candidate->shed->clearances, true)) {
+                return null;
+            }
+        }
+
+        return $clearances === [] ? null : reset($clearances);
+    }
+}
