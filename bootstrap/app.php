@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Exceptions\Stopped;
 use App\Http\Middleware\BodyLimit;
 use App\Http\Middleware\IdempotentWrites;
 use App\Http\Middleware\InTurn;
 use App\Http\Middleware\JobNow;
 use App\Http\Problem;
-use App\Http\Stopped;
-use App\Support\SecurityLog;
+use App\Http\SecurityLog;
 use Illuminate\Database\DeadlockException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Foundation\Application;

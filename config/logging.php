@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 return [
     'channels' => [
-        // sign-ins, refusals, changes of cards, people and settings, exports (App\Support\SecurityLog)
+        // sign-ins, refusals, changes of cards, people and settings, exports (App\Http\SecurityLog)
         'security' => [
             'driver' => 'daily',
             'path' => storage_path('logs/security.log'),

@@ -44,7 +44,7 @@ li { border-top: .3mm solid #10201a; padding: 1.3mm 0; font-size: 12pt; }
 </head>
 <body>
 @php
-    $both = fn ($quantity, $none = '') => \App\Text\Paper::both($quantity, $units, $none);
+    $both = fn ($quantity, $none = '') => \App\Print\Paper::both($quantity, $units, $none);
 @endphp
 @foreach ($r['loads'] as $i => $load)
 @php

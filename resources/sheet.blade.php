@@ -35,7 +35,7 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; }
 </head>
 <body>
 @php
-    $both = fn ($quantity) => \App\Text\Paper::both($quantity, $units);
+    $both = fn ($quantity) => \App\Print\Paper::both($quantity, $units);
 @endphp
 <div class="top">
 <div>

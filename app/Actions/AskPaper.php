@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
 use App\Jobs\MakePaper;
 use App\Models\Paper;
 use App\Models\User;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
 use App\Models\Batch;
 use App\Models\Container;
 use App\Models\Draw;

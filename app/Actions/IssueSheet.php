@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
 use App\Models\LabelCardVersion;
+use App\Models\Sealed;
 use App\Models\Sheet;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Models\User;
+use App\Print\Paper;
 use App\Seal\Chain;
-use App\Seal\Sealed;
 use App\Support\JobClock;
-use App\Text\Paper;
+use App\Support\Wire;
 use App\Text\Sentences;
 use App\Trail\Assembler;
 use App\Trail\Gates;
@@ -21,7 +22,6 @@ use App\Trail\LookAlikes;
 use App\Trail\RecipeDesk;
 use App\Trail\Trail;
 use App\Wire\StandWire;
-use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Assess\Board;
 use Thicket\Catalogue\Catalogue;
@@ -113,9 +113,9 @@ final readonly class IssueSheet
      *
      * @return array{us: string, metric: string}|null
      */
-    private function clockText(Step $step, Candidate $candidate): ?array
+    private function clockText(Candidate $candidate): ?array
     {
-        if ($step->method !== 'cut-stump' || $candidate->carrier() !== 'water') {
+        if (!$candidate->goesOn('stump') || $candidate->carrier() !== 'water') {
             return null;
         }
         $limit =
@@ -395,7 +395,7 @@ final readonly class IssueSheet
                 array_slice($products, 1),
             ),
             'strictest' => $card === null ? null : $this->strictest($products),
-            'clock' => $this->clockText($step, $candidate),
+            'clock' => $this->clockText($candidate),
             'startOnlyIf' => array_map(
                 fn(StartLimit $l): array => [
                     'fact' => $l->fact->value,

@@ -10,7 +10,6 @@ use App\Models\Sighting;
 use App\Models\Stand;
 use App\Models\User;
 use App\Support\JobClock;
-use App\Support\ReadsOutlines;
 use App\Wire\KeyWire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Catalogue\Catalogue;

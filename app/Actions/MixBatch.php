@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
 use App\Models\Batch;
 use App\Models\Container;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Models\User;
 use App\Support\JobClock;
+use App\Support\Wire;
 use App\Text\Sentences;
 use App\Trail\Assembler;
 use App\Trail\RecipeDesk;
 use App\Wire\StandWire;
-use App\Wire\Wire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
 use App\Models\Batch;
 use App\Models\Draw;
 use App\Models\Ground;
 use App\Models\Record;
+use App\Models\Sealed;
 use App\Models\Sheet;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Models\User;
 use App\Seal\Chain;
-use App\Seal\Sealed;
 use App\Support\CanonicalJson;
 use App\Support\JobClock;
-use App\Wire\Wire;
+use App\Support\Wire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Catalogue;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
+use App\Models\Sealed;
 use App\Models\Sheet;
 use App\Models\Step;
 use App\Models\User;
 use App\Seal\Chain;
-use App\Seal\Sealed;
 use App\Support\JobClock;
 use Illuminate\Support\Facades\DB;
 

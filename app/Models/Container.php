@@ -13,8 +13,8 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
 /**
- * One jug, bottle or bag of a product on the shelf. What is left changes only by a draw ({@see
- * \App\Actions\DrawStock}).
+ * One jug, bottle or bag of a product on the shelf. What is left changes only by a draw: one action, which holds the
+ * row.
  *
  * @property string $id
  * @property string $crew_id

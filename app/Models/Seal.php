@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property string $crew_id
  * @property int $seq from 1, without gaps
- * @property string $kind what was sealed, see App\Seal\Sealed
+ * @property string $kind what was sealed, see App\Models\Sealed
  * @property string $subject_id
  * @property string $content SHA-256 of the sealed content
  * @property string $prev_hash of the link before

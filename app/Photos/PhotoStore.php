@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Photos;
 
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
 use Intervention\Image\Exceptions\DecoderException;
 use Intervention\Image\ImageManager;
 use Thicket\Input\Refused;

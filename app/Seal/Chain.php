@@ -6,6 +6,7 @@ namespace App\Seal;
 
 use App\Models\Crew;
 use App\Models\Seal;
+use App\Models\Sealed;
 use Illuminate\Support\Facades\DB;
 
 /** Adds links to a crew's chain, and gives its head to be kept outside. */

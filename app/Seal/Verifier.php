@@ -7,6 +7,7 @@ namespace App\Seal;
 use App\Models\Crew;
 use App\Models\Record;
 use App\Models\Seal;
+use App\Models\Sealed;
 use App\Photos\PhotoStore;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;

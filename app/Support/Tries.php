@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 

@@ -9,7 +9,7 @@ use App\Models\LabelCardVersion;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Support\JobClock;
-use App\Wire\Wire;
+use App\Support\Wire;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;

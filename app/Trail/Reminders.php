@@ -7,8 +7,8 @@ namespace App\Trail;
 use App\Models\Crew;
 use App\Models\Loan;
 use App\Support\JobClock;
+use App\Support\Wire;
 use App\Text\Sentences;
-use App\Wire\Wire;
 use Thicket\Measure\System;
 
 /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wire;
 
+use App\Support\Wire;
 use App\Text\Sentences;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;

@@ -7,6 +7,7 @@ namespace App\Wire;
 use App\Models\PlotPlan;
 use App\Models\Stand;
 use App\Models\Tally;
+use App\Support\Wire;
 use App\Text\Sentences;
 use App\Trail\Assembler;
 use App\Trail\Counts;

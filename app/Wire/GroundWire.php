@@ -9,6 +9,7 @@ use App\Models\Keeper;
 use App\Models\Patch;
 use App\Models\PatchOutline;
 use App\Models\Zone;
+use App\Support\Wire;
 use App\Text\Sentences;
 use App\Trail\Assembler;
 use Brick\Math\RoundingMode;

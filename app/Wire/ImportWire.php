@@ -7,6 +7,7 @@ namespace App\Wire;
 use App\Models\Ground;
 use App\Models\Keeper;
 use App\Models\Patch;
+use App\Support\Wire;
 use Thicket\Situation\Keeper as KeeperKind;
 use Thicket\Survey\Exchange\Entry;
 use Thicket\Survey\Exchange\FileFormat;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wire;
 
+use App\Support\Wire;
 use App\Text\Sentences;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\SumTable;

@@ -6,6 +6,7 @@ namespace App\Wire;
 
 use App\Models\Stand;
 use App\Models\Step;
+use App\Support\Wire;
 use App\Text\Sentences;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Programmes\Offer;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Wire;
 
+use App\Support\Wire;
 use App\Text\Sentences;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
@@ -153,9 +154,11 @@ final readonly class RecipeWire
      *
      * @return array<string, mixed>|null
      */
-    public function drawing(Recipe $recipe, string $method): ?array
+    public function drawing(Recipe $recipe): ?array
     {
-        if ($recipe->stems === [] || !in_array($method, ['basal-bark', 'cut-stump', 'hack-and-squirt'], true)) {
+        // what was reckoned says what is wetted: a band of bark, the ring of a stump, or cuts
+        $kind = array_values(array_intersect(['band', 'ring', 'spacing'], array_keys($recipe->working)))[0] ?? null;
+        if ($recipe->stems === [] || $kind === null) {
             return null;
         }
         $diameter = array_reduce(
@@ -176,19 +179,19 @@ final readonly class RecipeWire
             : null;
         $spacing = $of('spacing');
         $cuts =
-            $method === 'hack-and-squirt' && $spacing !== null
+            $kind === 'spacing' && $spacing !== null
                 ? Injection::cutsPerTree(
                     $diameter,
                     $spacing,
                     is_string($working['per'] ?? null) ? $working['per'] : 'diameter',
                 )
                 : null;
-        $ringFrom = Quantity::of(6, Unit::Inch);
+        $rings = $recipe->products[0]->candidate->coefficients()->node('stumpRing')->quantity('from');
 
         return [
-            'kind' => match ($method) {
-                'basal-bark' => 'band',
-                'cut-stump' => $diameter->isLessThan($ringFrom) ? 'disc' : 'ring',
+            'kind' => match ($kind) {
+                'ring' => $rings !== null && $diameter->isLessThan($rings) ? 'disc' : 'ring',
+                'band' => 'band',
                 default => 'cuts',
             },
             'diameter' => Wire::quantity($diameter),

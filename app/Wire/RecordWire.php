@@ -8,6 +8,7 @@ use App\Models\LookBack;
 use App\Models\Record;
 use App\Seal\Verifier;
 use App\Support\JobClock;
+use App\Support\Wire;
 
 final readonly class RecordWire
 {

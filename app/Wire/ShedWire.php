@@ -9,6 +9,7 @@ use App\Models\LabelCardVersion;
 use App\Models\Person;
 use App\Models\User;
 use App\Support\JobClock;
+use App\Support\Wire;
 use App\Text\CardChanges;
 use App\Text\Sentences;
 use App\Trail\Assembler;

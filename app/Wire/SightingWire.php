@@ -6,6 +6,7 @@ namespace App\Wire;
 
 use App\Models\Photo;
 use App\Models\Sighting;
+use App\Support\Wire;
 use App\Text\Sentences;
 use Thicket\Catalogue\Catalogue;
 

@@ -8,6 +8,7 @@ use App\Models\Batch;
 use App\Models\LabelCardVersion;
 use App\Models\Stand;
 use App\Models\Step;
+use App\Support\Wire;
 use App\Text\CardChanges;
 use App\Text\Sentences;
 use App\Trail\Assembler;
@@ -206,7 +207,7 @@ final readonly class StandWire
                 $this->desk->recentMixes($stand),
             ),
             'people' => $step->recipe['people'] ?? 1,
-            'drawing' => $this->recipes->drawing($recipe, $step->method),
+            'drawing' => $this->recipes->drawing($recipe),
             'shelf' => $this->shelf($stand, $step, $recipe),
         ] +
             $this->recipes->recipe(

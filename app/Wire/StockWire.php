@@ -12,6 +12,7 @@ use App\Models\Loan;
 use App\Models\Sprayer;
 use App\Models\Tool;
 use App\Support\JobClock;
+use App\Support\Wire;
 use App\Text\Sentences;
 use Brick\Math\RoundingMode;
 use Illuminate\Support\Collection;

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Exceptions\Stopped;
 use App\Http\Middleware\BodyLimit;
-use App\Http\Stopped;
 use App\Models\Ground;
 use App\Models\Paper;
 use App\Models\Patch;

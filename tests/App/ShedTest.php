@@ -312,7 +312,7 @@ it('prints the mixing card as a PDF, in the units of the crew with the others in
     $text = static fn(string $units): string => (string) preg_replace(
         '/\s+/',
         ' ',
-        strip_tags(app(App\Text\MixingCardPdf::class)->html($recipe, $stand, $step, $units)),
+        strip_tags(app(App\Print\MixingCardPdf::class)->html($recipe, $stand, $step, $units)),
     );
     $load = $recipe['loads'][0]['finished']['shown'];
     expect($text('us'))

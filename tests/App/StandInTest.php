@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Text\SheetMap;
+use App\Print\SheetMap;
 use Symfony\Component\Process\Process;
 use Thicket\Measure\System;
 use Thicket\Measure\Unit;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Support\Wire;
 use App\Wire\MixWire;
 use App\Wire\RecipeWire;
-use App\Wire\Wire;
 use Thicket\Assess\Board;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;

@@ -175,7 +175,7 @@ final class BoardController extends Controller
         );
         $recipe = $desk->solve($stand, $step);
         if (!$recipe->isFinished()) {
-            throw new \App\Http\Stopped(409, 'This recipe is not finished; answer what is missing first.', [
+            throw new \App\Exceptions\Stopped(409, 'This recipe is not finished; answer what is missing first.', [
                 'recipe' => $this->wire->recipe($stand, $step, $recipe),
             ]);
         }
@@ -301,7 +301,7 @@ final class BoardController extends Controller
         $step =
             $stand->steps->firstWhere('id', $id) ?? throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
         if ($step->active === null) {
-            throw new \App\Http\Stopped(409, 'This step uses no product, so there is nothing to mix.');
+            throw new \App\Exceptions\Stopped(409, 'This step uses no product, so there is nothing to mix.');
         }
 
         return [$stand, $step];

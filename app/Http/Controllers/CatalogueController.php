@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\SecurityLog;
 use App\Models\Ground;
 use App\Models\Stand;
-use App\Support\SecurityLog;
 use App\Trail\CardNames;
 use App\Wire\HandbookWire;
 use App\Wire\StandWire;
@@ -179,6 +179,6 @@ final class CatalogueController extends Controller
             throw new \Thicket\Input\Refused([['pointer' => '/typed', 'message' => $e->getMessage()]]);
         }
 
-        return $this->json(\App\Wire\Wire::quantity($quantity) ?? []);
+        return $this->json(\App\Support\Wire::quantity($quantity) ?? []);
     }
 }

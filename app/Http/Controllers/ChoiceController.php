@@ -69,7 +69,7 @@ final class ChoiceController extends Controller
             $situation,
         );
         if (!$offer->canBeDone()) {
-            throw new \App\Http\Stopped(
+            throw new \App\Exceptions\Stopped(
                 409,
                 'A step of this programme cannot be done as things are; see what would change it.',
             );

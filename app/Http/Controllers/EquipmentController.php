@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Calibrate;
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
+use App\Http\SecurityLog;
 use App\Models\Loan;
 use App\Models\Person;
 use App\Models\Sprayer;
 use App\Models\Tool;
 use App\Support\JobClock;
-use App\Support\SecurityLog;
 use App\Wire\ShedWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

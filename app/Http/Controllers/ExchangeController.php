@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ImportShapes;
+use App\Http\SecurityLog;
 use App\Models\Ground;
 use App\Models\Keeper;
 use App\Models\Patch;
-use App\Support\SecurityLog;
 use App\Wire\ImportWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ReadsOutlines;
 use App\Models\Ground;
 use App\Models\Keeper;
 use App\Models\Patch;
-use App\Support\ReadsOutlines;
 use App\Wire\GroundWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

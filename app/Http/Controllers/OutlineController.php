@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ReadsOutlines;
 use App\Models\Ground;
-use App\Support\ReadsOutlines;
+use App\Support\Wire;
 use App\Text\Sentences;
-use App\Wire\Wire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Thicket\Input\Fields;

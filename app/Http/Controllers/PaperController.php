@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\AskPaper;
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
+use App\Http\SecurityLog;
 use App\Models\Paper;
 use App\Models\Sheet;
 use App\Models\Stand;
-use App\Support\SecurityLog;
-use App\Text\MixingCardPdf;
-use App\Text\SheetPdf;
+use App\Print\MixingCardPdf;
+use App\Print\SheetPdf;
 use App\Trail\RecipeDesk;
 use App\Wire\StandWire;
 use Illuminate\Http\JsonResponse;

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepOutline;
-use App\Http\Stopped;
+use App\Actions\ReadsOutlines;
+use App\Exceptions\Stopped;
 use App\Models\Ground;
 use App\Models\Observation;
 use App\Models\Patch;
 use App\Models\Stand;
 use App\Models\Zone;
 use App\Support\JobClock;
-use App\Support\ReadsOutlines;
 use App\Trail\Trail;
 use App\Wire\GroundWire;
 use App\Wire\StandWire;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
+use App\Http\SecurityLog;
 use App\Models\Crew;
 use App\Models\Person;
 use App\Models\User;
 use App\Support\Address;
 use App\Support\PasswordStrength;
-use App\Support\SecurityLog;
 use App\Support\Tries;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
+use App\Http\SecurityLog;
 use App\Models\LabelCard;
 use App\Models\LabelCardVersion;
 use App\Support\JobClock;
-use App\Support\SecurityLog;
 use App\Wire\ShedWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

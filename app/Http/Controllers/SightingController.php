@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepSighting;
+use App\Http\SecurityLog;
 use App\Models\Ground;
 use App\Models\Photo;
+use App\Models\Sealed;
 use App\Models\Sighting;
 use App\Photos\PhotoStore;
 use App\Seal\Chain;
-use App\Seal\Sealed;
-use App\Support\SecurityLog;
 use App\Text\DarwinCore;
 use App\Wire\SightingWire;
 use Illuminate\Http\JsonResponse;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepSighting;
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
 use App\Models\Ground;
 use App\Models\Stand;
 use App\Support\JobClock;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\DrawStock;
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
 use App\Models\Container;
 use App\Models\LabelCard;
 use App\Support\JobClock;

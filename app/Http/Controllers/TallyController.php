@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
+use App\Http\SecurityLog;
 use App\Models\PlotPlan;
 use App\Models\Stand;
 use App\Models\Tally;
 use App\Models\Zone;
 use App\Support\JobClock;
-use App\Support\SecurityLog;
 use App\Trail\Counts;
 use App\Wire\CountWire;
 use App\Wire\StandWire;

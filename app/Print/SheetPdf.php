@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Text;
+namespace App\Print;
 
 use App\Models\Sheet;
 use Illuminate\Support\Facades\View;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Text;
+namespace App\Print;
 
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;

@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Text;
+namespace App\Print;
 
 use App\Models\Stand;
 use App\Models\Step;
+use App\Text\Sentences;
 use App\Trail\Assembler;
 use Illuminate\Support\Facades\View;
 use Thicket\Label\LabelCard;

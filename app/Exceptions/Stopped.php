@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http;
+namespace App\Exceptions;
 
 /** A request that is understood and refused, with a sentence for people and what they need to go on. */
 final class Stopped extends \RuntimeException

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Support;
+namespace App\Http;
 
 use App\Models\User;
 use Illuminate\Http\Request;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Wire;
+namespace App\Support;
 
 use Brick\Math\BigRational;
 use Thicket\Measure\Quantity;

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Text;
+namespace App\Print;
 
-use App\Http\Stopped;
+use App\Exceptions\Stopped;
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\Process;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Seal;
+namespace App\Models;
 
 use App\Support\CanonicalJson;
 use Illuminate\Support\Facades\DB;

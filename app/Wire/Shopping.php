@@ -2,14 +2,15 @@
 
 declare(strict_types=1);
 
-namespace App\Trail;
+namespace App\Wire;
 
 use App\Models\Crew;
 use App\Models\LabelCard;
 use App\Models\Stand;
 use App\Support\JobClock;
-use App\Wire\MixWire;
-use App\Wire\Wire;
+use App\Support\Wire;
+use App\Trail\RecipeDesk;
+use App\Trail\Shelf;
 use Brick\Math\BigRational;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Reading;
