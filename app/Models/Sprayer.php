@@ -88,7 +88,7 @@ final class Sprayer extends Model
         }
         $all = $crew->sprayers()->get();
         $fitting = $all->filter(
-            static fn(self $s): bool => $method->id() === 'wick'
+            static fn(self $s): bool => $method->work() === 'wipe'
                 ? $s->kind === 'wick'
                 : !in_array($s->kind, ['wick', 'squirt-bottle'], true),
         );

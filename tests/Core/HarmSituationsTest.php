@@ -156,7 +156,7 @@ it('holds a made-up way of working to the rules and cautions of its work', funct
     ],
 ]);
 
-it('asks properties in the core, never the id of a method, an active or a species', function () {
+it('asks properties, never the id of a method, an active or a species', function (string $folder) {
     $ids = [
         ...array_map(static fn($m): string => $m->id(), catalogue()->allMethods()),
         ...array_map(static fn($a): string => $a->id(), catalogue()->allActives()),
@@ -179,7 +179,7 @@ it('asks properties in the core, never the id of a method, an active or a specie
     $found = [];
     foreach (
         new RecursiveIteratorIterator(
-            new RecursiveDirectoryIterator(dirname(__DIR__, 2) . '/core/src', FilesystemIterator::SKIP_DOTS),
+            new RecursiveDirectoryIterator(dirname(__DIR__, 2) . "/{$folder}", FilesystemIterator::SKIP_DOTS),
         )
         as $file
     ) {
@@ -193,7 +193,7 @@ it('asks properties in the core, never the id of a method, an active or a specie
         }
     }
     expect(array_values(array_unique($found)))->toBe([]);
-});
+})->with(['core/src', 'app']);
 
 it('never lets a row fit while its own sheet forbids it', function () use ($bare) {
     foreach (board(seedbed([...$bare, seen('drought', true)]))->rows as $row) {
