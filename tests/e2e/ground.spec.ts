@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { answer, isAccessible, openStand, signIn, station } from './helpers';
+import { answer, hasArea, isAccessible, openStand, signIn, station } from './helpers';
 
 const mark = (name: string, inside: string): string =>
   [
@@ -203,12 +203,12 @@ test('changes a patch by keys alone: corner table, split, join, zones, history, 
   }
   await page.getByRole('button', { name: 'Split it' }).press('Enter');
   await expect(page.getByRole('button', { name: 'Keyed end', exact: true })).toBeVisible();
-  await expect(page.getByText(/^0\.924\d? ac/).first()).toBeVisible();
+  await hasArea(page, 'Keyed field', /^0\.924\d? ac/);
   await page.getByText('Change this patch').click();
   await page.getByRole('button', { name: 'Join' }).press('Enter');
   await page.getByLabel('Keyed end').check();
   await page.getByRole('button', { name: 'Join them' }).press('Enter');
-  await expect(page.getByText('1.32 ac').first()).toBeVisible();
+  await hasArea(page, 'Keyed field', /^1\.32\d? ac/);
   await page.getByLabel(/^Edge this wide/).fill('15 ft');
   await page.getByRole('button', { name: 'Part edge and core' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Zones counted apart' })).toBeVisible();

@@ -28,6 +28,16 @@ export async function station(page: Page, name: string): Promise<void> {
     .click();
 }
 
+/** The exact area of the patch in hand: it is told as people say it until somebody taps it. */
+export async function hasArea(page: Page, patch: string, exact: string | RegExp): Promise<void> {
+  const panel = page.getByRole('region', { name: patch });
+  const told = panel.getByRole('button', { name: /^about .+; show it exactly$/ }).first();
+  const shown = panel.getByText(exact).first();
+  await expect(told.or(shown).first()).toBeVisible();
+  if (!(await shown.isVisible())) await told.press('Enter');
+  await expect(shown).toBeVisible();
+}
+
 export async function givePassword(page: Page): Promise<void> {
   const dialog = page.getByRole('dialog', { name: 'Your password again' });
   await dialog.getByLabel('Password').fill('thicket-demo');

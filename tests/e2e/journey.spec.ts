@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { answer, givePassword, isAccessible, openStand, signIn, station, unfold } from './helpers';
+import { answer, givePassword, hasArea, isAccessible, openStand, signIn, station, unfold } from './helpers';
 
 const OUTLINE = JSON.stringify({
   type: 'Polygon',
@@ -42,7 +42,7 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await page.getByRole('button', { name: 'Save the patch' }).click();
     await expect(page.getByRole('heading', { name: 'South lane' })).toBeVisible();
     // 0.0005 by 0.0003 degrees at 44.05 N on the ellipsoid: 1335.67 m2 = 0.3301 ac
-    await expect(page.getByText('0.3301 ac').first()).toBeVisible();
+    await hasArea(page, 'South lane', '0.3301 ac');
     await isAccessible(page);
     await page.getByRole('button', { name: 'Scout a new stand here' }).click();
   });

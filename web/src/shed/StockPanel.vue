@@ -71,6 +71,11 @@ const move = (c: Container): Promise<boolean> =>
       }),
     ),
   );
+/** One draw in a line: when, what, how much, by whom, for which mix, why. */
+const drawn = (d: Schemas['Shed']['stock'][number]['draws'][number]): string => {
+  const mix = d.batch ? ` (${t('stock.batch', { n: d.batch })}${d.recordId ? `, ${t('stock.recorded')}` : ''})` : '';
+  return `${dayText(d.on)} ${t(`stock.kind.${d.kind}`)} ${d.typed}, ${d.by}${mix}${d.reason ? `: ${d.reason}` : ''}`;
+};
 </script>
 
 <template>
@@ -164,10 +169,7 @@ const move = (c: Container): Promise<boolean> =>
             <summary class="small">{{ t('stock.draws', { n: c.draws.length }, c.draws.length) }}</summary>
             <ul class="small">
               <li v-for="d in c.draws" :key="d.id">
-                {{ dayText(d.on) }} {{ t(`stock.kind.${d.kind}`) }} {{ d.typed }}, {{ d.by
-                }}<template v-if="d.batch">
-                  ({{ t('stock.batch', { n: d.batch }) }}{{ d.recordId ? `, ${t('stock.recorded')}` : '' }})</template
-                ><template v-if="d.reason">: {{ d.reason }}</template>
+                {{ drawn(d) }}
               </li>
             </ul>
           </details>
