@@ -81,9 +81,15 @@ final class Sentences
     public function in(string $code, array $values, System $system): string
     {
         $shown = [];
+        $limits = array_values(
+            array_filter(
+                array_intersect_key($values, array_flip(self::LIMITS)),
+                static fn(mixed $value): bool => $value instanceof Quantity,
+            ),
+        );
         foreach ($values as $name => $value) {
             $shown[$name] = match (true) {
-                $value instanceof Quantity => $this->figure($name, $value, $system),
+                $value instanceof Quantity => $this->figure($name, $value, $system, $limits),
                 $value instanceof \DateTimeImmutable => $this->day($value),
                 $value instanceof MonthDay => (string) (new \IntlDateFormatter(
                     $this->locale,
@@ -98,13 +104,17 @@ final class Sentences
         return $this->format($code, $shown);
     }
 
-    /** What was measured is told as people say it; a limit keeps the unit that it was written in beside it. */
-    private function figure(string $name, Quantity $value, System $system): string
+    /**
+     * What was measured is told as people say it; a limit keeps the unit that it was written in beside it.
+     *
+     * @param list<Quantity> $limits of the same sentence
+     */
+    private function figure(string $name, Quantity $value, System $system, array $limits): string
     {
         if (in_array($name, self::LIMITS, true)) {
             return Shown::asWritten($value, $system);
         }
-        $told = in_array($name, self::MEASURED, true) ? Shown::told($value, $system) : null;
+        $told = in_array($name, self::MEASURED, true) ? Shown::told($value, $system, $limits) : null;
 
         return match (true) {
             $told === null => Shown::in($value, $system),

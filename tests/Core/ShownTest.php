@@ -190,6 +190,19 @@ it('tells lengths and areas as people say them, and leaves a plain figure as it 
     ['0 m', '0 in', '0 mm'],
 ]);
 
+it('never rounds a figure to a limit beside it, nor past it', function (string $typed, string $limit, string $us) {
+    $told = Shown::told(quantity($typed), System::Us, [quantity($limit)]);
+    expect(($told['about'] ? 'about ' : '') . $told['text'])->toBe($us);
+})->with([
+    // 9.1 m are 29.86 ft: "about 30 ft" beside "the card asks 30 ft" would say that it is kept
+    ['9.1 m', '30 ft', '29.9 ft'],
+    ['9.2 m', '30 ft', '30.2 ft'],
+    ['10 m', '30 ft', 'about 33 ft'],
+    ['9.1 m', '50 ft', 'about 30 ft'],
+    // a limit of another kind says nothing of it
+    ['9.1 m', '30 ac', 'about 30 ft'],
+]);
+
 it('keeps beside a limit the unit that it was written in, where the reader\'s is another', function (
     string $typed,
     string $us,

@@ -65,12 +65,14 @@ final readonly class Shown
     }
 
     /**
-     * A length or an area as people say it: "66 ft", "110 ft", "1/3 ac". A figure that is plain already stays as it is;
-     * all else too.
+     * A length or an area as people say it: "65 ft", "110 ft", "1/3 ac". A figure that is plain already stays as it is;
+     * all else too; and so does one that rounding would bring to a limit told beside it, or past it.
+     *
+     * @param list<Quantity> $limits told in the same sentence
      *
      * @return array{text: string, about: bool} about: whether it was rounded, so that it is said with an "about"
      */
-    public static function told(Quantity $quantity, System $system): array
+    public static function told(Quantity $quantity, System $system, array $limits = []): array
     {
         $unit = self::unitFor($quantity, $system);
         $unit =
@@ -85,6 +87,12 @@ final readonly class Shown
             return ['text' => self::in($quantity, $system), 'about' => false];
         }
         $rounded = self::nearest($amount, self::steps($amount, $unit));
+        foreach ($limits as $limit) {
+            $isLike = $limit->dimension() === $quantity->dimension();
+            if ($isLike && $quantity->compareTo($limit) !== Quantity::of($rounded, $unit)->compareTo($limit)) {
+                return ['text' => self::in($quantity, $system), 'about' => false];
+            }
+        }
 
         return ['text' => self::fraction($rounded, $unit) . ' ' . $unit->label(), 'about' => true];
     }
