@@ -22,16 +22,21 @@ final class Wire
     /**
      * A length or an area of the ground: also as people say it, where that is rounded; the exact figure is a tap away.
      *
+     * @param list<Quantity> $limits told beside it: it is never rounded to one, nor past it
+     *
      * @return array{value: string, unit: string, shown: array{us: string, metric: string}, told?: array{us: string,
      *     metric: string}}|null
      */
-    public static function ground(?Quantity $quantity): ?array
+    public static function ground(?Quantity $quantity, array $limits = []): ?array
     {
         $wire = self::quantity($quantity);
         if ($quantity === null || $wire === null) {
             return null;
         }
-        $told = ['us' => Shown::told($quantity, System::Us), 'metric' => Shown::told($quantity, System::Metric)];
+        $told = [
+            'us' => Shown::told($quantity, System::Us, $limits),
+            'metric' => Shown::told($quantity, System::Metric, $limits),
+        ];
         $isRounded = $told['us']['about'] || $told['metric']['about'];
 
         return $isRounded ? $wire + ['told' => array_map(static fn(array $one): string => $one['text'], $told)] : $wire;

@@ -137,7 +137,10 @@ final readonly class GroundWire
             'kindName' => $this->sentences->name("keeper.{$k->kind}"),
             'name' => $k->name,
             'species' => $k->speciesId,
-            'distance' => Wire::ground($k->distance),
+            'distance' => Wire::ground(
+                $k->distance,
+                array_values(array_filter([$k->isRooted() ? $k->rootReach() : null])),
+            ),
             'crownRadius' => Wire::ground($k->crownRadius),
             'height' => Wire::ground($k->height),
             'downhill' => $k->downhill,
@@ -151,7 +154,8 @@ final readonly class GroundWire
                         ),
                     ],
             'source' => $k->source,
-            'rootReach' => Wire::ground($k->isRooted() ? $k->rootReach() : null),
+            // a limit is never rounded
+            'rootReach' => Wire::quantity($k->isRooted() ? $k->rootReach() : null),
             'inRootReach' => $k->isInRootReach(),
         ];
     }
