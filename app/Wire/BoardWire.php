@@ -149,7 +149,7 @@ final readonly class BoardWire
             ->stripTrailingZeros();
 
         return [
-            'total' => $short($weighing->total),
+            'total' => $short($weighing->total()),
             'shares' => array_map(
                 fn(array $s): array => [
                     'measure' => $s['measure'],
@@ -160,7 +160,7 @@ final readonly class BoardWire
                             ? null
                             : $this->sentences->in("weigh.{$s['measure']}", ['n' => $short($s['figure'])], System::Us),
                 ],
-                $weighing->shares,
+                $weighing->shares(),
             ),
         ];
     }

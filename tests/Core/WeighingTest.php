@@ -64,13 +64,13 @@ it('shows the six figures and what each adds, at the worse end and nothing for w
     )[0];
     $points = array_map(
         static fn(array $s): string => (string) $s['points']->toScale(2, Brick\Math\RoundingMode::HALF_UP),
-        $row->weighing->shares,
+        $row->weighing->shares(),
     );
     expect($points)
         ->toBe(['34.00', '20.00', '0.00', '18.25', '3.30', '5.00'])
-        ->and((string) $row->weighing->total->toScale(2, Brick\Math\RoundingMode::HALF_UP))
+        ->and((string) $row->weighing->total()->toScale(2, Brick\Math\RoundingMode::HALF_UP))
         ->toBe('80.55')
-        ->and(array_column($row->weighing->shares, 'figure')[2])
+        ->and(array_column($row->weighing->shares(), 'figure')[2])
         ->toBeNull();
 });
 
@@ -81,7 +81,7 @@ it('orders by verdict, then by the weighed figures, then by name, and moves when
     for ($i = 1; $i < count($rows); ++$i) {
         expect($rows[$i - 1]->outcome->isWorseThan($rows[$i]->outcome))->toBeFalse();
         if ($rows[$i - 1]->outcome === $rows[$i]->outcome) {
-            $more = $rows[$i - 1]->weighing->total->compareTo($rows[$i]->weighing->total);
+            $more = $rows[$i - 1]->weighing->total()->compareTo($rows[$i]->weighing->total());
             expect(
                 $more > 0 || ($more === 0 && $rows[$i - 1]->candidate->id() < $rows[$i]->candidate->id()),
             )->toBeTrue();

@@ -87,11 +87,14 @@ final readonly class Board
         $findings = [];
         foreach (($rules ?? RuleSet::standard())->rules as $rule) {
             $found = $rule->evaluate($situation, $candidate);
-            $school = $rule instanceof RestsOnSchool && $found !== [] ? $rule->school($situation, $candidate) : null;
+            if ($found === []) {
+                continue;
+            }
+            $school = $rule instanceof RestsOnSchool ? $rule->school($situation, $candidate) : null;
             if ($school !== null) {
                 $found = self::withAlternatives($rule, $situation, $candidate, $school, $found);
             }
-            $findings = [...$findings, ...$found];
+            array_push($findings, ...$found);
         }
         // worst first; within one outcome in the order of the rules
         usort($findings, static fn(Finding $a, Finding $b): int => $a->outcome->rank() <=> $b->outcome->rank());

@@ -57,11 +57,10 @@ final readonly class Passes
             return null;
         }
         $last = $situation->day->modify('+' . ($this->count - 1) * $this->everyDays . ' days');
-        $judged = JudgeAfter::day(
-            $situation->target,
-            $last,
-            $situation->shift,
-            $candidate->method->showsLateOn($situation->target),
+        $late = $candidate->method->showsLateOn($situation->target);
+        $judged = $situation->once(
+            "judged {$last->format('Y-m-d')} {$late}",
+            static fn(): \DateTimeImmutable => JudgeAfter::day($situation->target, $last, $situation->shift, $late),
         );
 
         return intdiv(Day::between($situation->day, $judged) + 6, 7);

@@ -18,6 +18,15 @@ final readonly class Row
     /** Latest opening date of what closes it; null where it is open or nobody can know. */
     public ?\DateTimeImmutable $opens;
 
+    /** By outcome; what removes nothing of itself stands behind all that may, before what is refused. */
+    private int $place;
+
+    /**
+     * Of one outcome, what spares the kept grass stands before what injures it; in a solid thicket little is left to
+     * spare (rulings J45).
+     */
+    private bool $injuresWhatIsKept;
+
     /** @param list<Finding> $findings worst first; all are kept, also those that do not decide */
     public function __construct(
         public Candidate $candidate,
@@ -39,6 +48,9 @@ final readonly class Row
         $this->outcome = $worst;
         // a row closed by weather too still shows the season's date: it cannot open earlier
         $this->opens = $opens;
+        $rank = 2 * $worst->rank();
+        $this->place = $candidate->method->removesNothing() ? min($rank, 2 * Outcome::CannotTell->rank() - 1) : $rank;
+        $this->injuresWhatIsKept = array_intersect(array_column($findings, 'code'), self::INJURIES) !== [];
     }
 
     /** @return list<string> facts that would have to be told */
@@ -56,34 +68,12 @@ final readonly class Row
         );
     }
 
-    /** By outcome; what removes nothing of itself stands behind all that may, before what is refused. */
-    private function place(): int
-    {
-        $rank = 2 * $this->outcome->rank();
-
-        return $this->candidate->method->removesNothing() ? min($rank, 2 * Outcome::CannotTell->rank() - 1) : $rank;
-    }
-
-    /**
-     * Of one outcome, what spares the kept grass stands before what injures it; in a solid thicket little is left to
-     * spare (rulings J45).
-     */
-    private function injuresWhatIsKept(): bool
-    {
-        return array_filter(
-            $this->findings,
-            static fn(Finding $f): bool => in_array($f->code, self::INJURIES, true),
-        ) !== [];
-    }
-
     /** Before 0, after 0 or the same: the outcome first, then the weighed figures, then the name (rulings B26). */
     public function compareTo(self $other): int
     {
-        return [
-            $other->place(),
-            $this->injuresWhatIsKept(),
-            $other->weighing->total->compareTo($this->weighing->total),
-            $this->candidate->id(),
-        ] <=> [$this->place(), $other->injuresWhatIsKept(), 0, $other->candidate->id()];
+        return $other->place <=> $this->place ?:
+            $this->injuresWhatIsKept <=> $other->injuresWhatIsKept ?:
+            $other->weighing->compareTo($this->weighing) ?:
+            $this->candidate->id() <=> $other->candidate->id();
     }
 }

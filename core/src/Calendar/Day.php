@@ -9,6 +9,8 @@ use Thicket\Calendar\Exception\UnreadableDate;
 /** Calendar days, held as midnight UTC so that sums of days never meet a clock change. */
 final class Day
 {
+    private const SECONDS = 86_400;
+
     public static function of(int $year, int $month, int $day): \DateTimeImmutable
     {
         return new \DateTimeImmutable(sprintf('%04d-%02d-%02dT00:00:00+00:00', $year, $month, $day));
@@ -36,7 +38,7 @@ final class Day
     /** Whole days from one day to another, negative when the second is earlier. */
     public static function between(\DateTimeImmutable $from, \DateTimeImmutable $to): int
     {
-        return (int) $from->diff($to)->format('%r%a');
+        return intdiv($to->getTimestamp() - $from->getTimestamp(), self::SECONDS);
     }
 
     public static function year(\DateTimeImmutable $day): int

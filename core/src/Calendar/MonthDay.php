@@ -20,9 +20,15 @@ final readonly class MonthDay
     /** @return self|null null where the text is no MM-DD */
     public static function tryParse(string $text): ?self
     {
+        /** @var array<string, self> $known at most the 366 days of a year */
+        static $known = [];
+        if (isset($known[$text])) {
+            return $known[$text];
+        }
+
         return preg_match('/^(\d\d)-(\d\d)$/D', $text, $found) === 1 &&
             checkdate((int) $found[1], (int) $found[2], 2000)
-            ? new self((int) $found[1], (int) $found[2])
+            ? ($known[$text] = new self((int) $found[1], (int) $found[2]))
             : null;
     }
 

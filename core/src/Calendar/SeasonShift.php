@@ -20,6 +20,11 @@ final readonly class SeasonShift
 {
     private const LIMIT_DAYS = 30;
     private const MAY_TO_SEPTEMBER_DAYS = 123;
+    /** So many local days are kept in memory; a worker that lives long must not grow. */
+    private const KEPT = 20_000;
+
+    /** What a local day hangs on, beside the catalogue's day and the year. */
+    private string $key;
 
     private function __construct(
         /** Spring shift in days, later is positive; a local observation replaces the rule of thumb. */
@@ -30,7 +35,9 @@ final readonly class SeasonShift
         public string $source,
         /** The rule of thumb before it is held within its limit; null where somebody's own date speaks. */
         private ?BigRational $ofPlace = null,
-    ) {}
+    ) {
+        $this->key = ($southern ? 'south ' : 'north ') . $springDays . ' ';
+    }
 
     /**
      * @param string $latitude decimal degrees, south negative
@@ -107,6 +114,19 @@ final readonly class SeasonShift
 
     /** The catalogue day of this year at this ground; northern year, six months on in the south. */
     public function local(MonthDay $day, int $year): \DateTimeImmutable
+    {
+        /** @var array<string, \DateTimeImmutable> $known every row of a board and of a year asks for the same few */
+        static $known = [];
+        $key = "{$this->key}{$day->month}-{$day->day} {$year}";
+        if (!isset($known[$key])) {
+            count($known) < self::KEPT || ($known = []);
+            $known[$key] = $this->moved($day, $year);
+        }
+
+        return $known[$key];
+    }
+
+    private function moved(MonthDay $day, int $year): \DateTimeImmutable
     {
         $catalogue = $day->inYear($year);
         $may = Day::of($year, 5, 1);

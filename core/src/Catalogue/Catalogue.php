@@ -12,69 +12,70 @@ use Thicket\Catalogue\Exception\UnknownEntry;
  *
  * @phpstan-import-type Table from KeyTable
  */
-final readonly class Catalogue
+final class Catalogue
 {
+    private readonly Node $root;
+
+    /** @var array<string, mixed> entries and lists made once: they never change, and every rule asks for them again */
+    private array $made = [];
+
     /** @param array<string, mixed> $data as {@see CatalogueFiles::read()} returns it */
-    public function __construct(private array $data, public string $hash) {}
+    public function __construct(private readonly array $data, public readonly string $hash)
+    {
+        $this->root = new Node($data, 'catalogue');
+    }
 
     public function species(string $id): Species
     {
-        return new Species($this->entry('species', $id));
+        return $this->once("species {$id}", fn(): Species => new Species($this->entry('species', $id)));
     }
 
     public function hasSpecies(string $id): bool
     {
-        return isset($this->root()->node('species')->data[$id]);
+        return isset($this->root->node('species')->data[$id]);
     }
 
     /** @return list<Species> in order of common name */
     public function allSpecies(): array
     {
-        $all = array_map(
-            static fn(Node $node): Species => new Species($node),
-            array_values($this->root()->nodes('species')),
-        );
-        usort($all, static fn(Species $a, Species $b): int => $a->commonName() <=> $b->commonName());
+        return $this->once('all species', function (): array {
+            $all = $this->entries('species', $this->species(...));
+            usort($all, static fn(Species $a, Species $b): int => $a->commonName() <=> $b->commonName());
 
-        return $all;
+            return $all;
+        });
     }
 
     public function active(string $id): Active
     {
-        return new Active($this->entry('actives', $id));
+        return $this->once("active {$id}", fn(): Active => new Active($this->entry('actives', $id)));
     }
 
     public function hasActive(string $id): bool
     {
-        return isset($this->root()->node('actives')->data[$id]);
+        return isset($this->root->node('actives')->data[$id]);
     }
 
     /** @return list<Active> */
     public function allActives(): array
     {
-        return array_map(
-            static fn(Node $node): Active => new Active($node),
-            array_values($this->root()->nodes('actives')),
-        );
+        return $this->once('all actives', fn(): array => $this->entries('actives', $this->active(...)));
     }
 
     public function method(string $id): Method
     {
-        return new Method($this->entry('methods', $id));
+        return $this->once("method {$id}", fn(): Method => new Method($this->entry('methods', $id)));
     }
 
     public function hasMethod(string $id): bool
     {
-        return isset($this->root()->node('methods')->data[$id]);
+        return isset($this->root->node('methods')->data[$id]);
     }
 
     /** @return list<Method> in order of id */
     public function allMethods(): array
     {
-        return array_map(
-            static fn(Node $node): Method => new Method($node),
-            array_values($this->root()->nodes('methods')),
-        );
+        return $this->once('all methods', fn(): array => $this->entries('methods', $this->method(...)));
     }
 
     /** @throws UnknownEntry */
@@ -85,7 +86,7 @@ final readonly class Catalogue
 
     public function hasProgramme(string $id): bool
     {
-        return $this->root()->node('programmes')->has($id);
+        return $this->root->node('programmes')->has($id);
     }
 
     /** A species by its id, or by one of its names as people write it; null where there is none. */
@@ -106,10 +107,10 @@ final readonly class Catalogue
     /** @return list<School> those that say how the work of this method is done */
     public function schoolsOfMethod(string $method): array
     {
-        return array_values(
-            array_filter(
-                $this->allSchools(),
-                static fn(School $school): bool => in_array($method, $school->data->strings('methods'), true),
+        return $this->once(
+            "schools of {$method}",
+            fn(): array => array_values(
+                array_filter($this->allSchools(), static fn(School $s): bool => $s->isOfMethod($method)),
             ),
         );
     }
@@ -118,27 +119,24 @@ final readonly class Catalogue
     public function allProgrammes(): array
     {
         return array_values(
-            array_map(static fn(Node $node): Programme => new Programme($node), $this->root()->nodes('programmes')),
+            array_map(static fn(Node $node): Programme => new Programme($node), $this->root->nodes('programmes')),
         );
     }
 
     public function school(string $id): School
     {
-        return new School($this->entry('schools', $id));
+        return $this->once("school {$id}", fn(): School => new School($this->entry('schools', $id)));
     }
 
     public function hasSchool(string $id): bool
     {
-        return isset($this->root()->node('schools')->data[$id]);
+        return isset($this->root->node('schools')->data[$id]);
     }
 
     /** @return list<School> */
     public function allSchools(): array
     {
-        return array_map(
-            static fn(Node $node): School => new School($node),
-            array_values($this->root()->nodes('schools')),
-        );
+        return $this->once('all schools', fn(): array => $this->entries('schools', $this->school(...)));
     }
 
     /**
@@ -148,7 +146,7 @@ final readonly class Catalogue
     {
         return array_values(
             array_filter(
-                $this->root()->nodes('lookalikes'),
+                $this->root->nodes('lookalikes'),
                 static fn(Node $pair): bool => in_array($speciesId, $pair->strings('pair'), true),
             ),
         );
@@ -157,13 +155,13 @@ final readonly class Catalogue
     /** @return list<Node> field characters of the key, in file order */
     public function characters(): array
     {
-        return array_values($this->root()->nodes('characters'));
+        return array_values($this->root->nodes('characters'));
     }
 
     /** @return list<Node> known mistakes in naming */
     public function traps(): array
     {
-        return array_values($this->root()->nodes('traps'));
+        return array_values($this->root->nodes('traps'));
     }
 
     /** @return Table what the key reads, compiled with the catalogue */
@@ -178,18 +176,24 @@ final readonly class Catalogue
     /** @return list<Node> rows of windows.yaml in file order */
     public function windowRows(): array
     {
-        return array_values($this->root()->nodes('windows'));
+        return $this->once('windows', fn(): array => array_values($this->root->nodes('windows')));
     }
 
-    /** @return list<Node> the six measures with their fixed scales */
+    /** @return list<WeighingScale> of the six measures */
     public function weighing(): array
     {
-        return array_values($this->root()->nodes('weighing'));
+        return $this->once(
+            'weighing',
+            fn(): array => array_map(
+                static fn(Node $node): WeighingScale => new WeighingScale($node),
+                array_values($this->root->nodes('weighing')),
+            ),
+        );
     }
 
     public function coefficients(): Node
     {
-        return $this->root()->node('coefficients');
+        return $this->once('coefficients', fn(): Node => $this->root->node('coefficients'));
     }
 
     /** @return list<SumTable> the sums of handbook 3 with their directions */
@@ -197,52 +201,88 @@ final readonly class Catalogue
     {
         return array_map(
             static fn(Node $node): SumTable => new SumTable($node),
-            array_values($this->root()->nodes('sums')),
+            array_values($this->root->nodes('sums')),
         );
     }
 
     /** @return list<string> */
     public function sites(): array
     {
-        return $this->root()->strings('sites');
+        return $this->root->strings('sites');
     }
 
     /** @return list<Node> kinds of cover crop: id, sow, rate, standsUntil?, ends, basis */
     public function covers(): array
     {
-        return array_values($this->root()->nodes('covers'));
+        return array_values($this->root->nodes('covers'));
     }
 
     /** @return list<Node> actives that practice gives together */
     public function mixtures(): array
     {
-        return array_values($this->root()->nodes('mixtures'));
+        return array_values($this->root->nodes('mixtures'));
     }
 
     /** @return list<string> what a person may be cleared for */
     public function clearances(): array
     {
-        return $this->root()->node('tools')->strings('clearances');
+        return $this->root->node('tools')->strings('clearances');
     }
 
     /** @return list<ToolKind> */
     public function toolKinds(): array
     {
+        return $this->once(
+            'tools',
+            fn(): array => array_map(
+                static fn(Node $node): ToolKind => new ToolKind($node),
+                array_values($this->root->node('tools')->nodes('tools')),
+            ),
+        );
+    }
+
+    /** @return list<ToolKind> kinds that meet a need */
+    public function toolsThatMeet(string $need): array
+    {
+        return $this->once(
+            "tools for {$need}",
+            fn(): array => array_values(
+                array_filter($this->toolKinds(), static fn(ToolKind $kind): bool => $kind->meets($need)),
+            ),
+        );
+    }
+
+    /**
+     * @template T
+     *
+     * @param \Closure(string): T $entry
+     *
+     * @return list<T>
+     */
+    private function entries(string $kind, \Closure $entry): array
+    {
         return array_map(
-            static fn(Node $node): ToolKind => new ToolKind($node),
-            array_values($this->root()->node('tools')->nodes('tools')),
+            static fn(int|string $id): mixed => $entry((string) $id),
+            array_keys($this->root->node($kind)->data),
         );
     }
 
     private function entry(string $kind, string $id): Node
     {
-        $all = $this->root()->node($kind);
+        $all = $this->root->node($kind);
 
         return $all->has($id) ? $all->node($id) : throw UnknownEntry::of($kind, $id);
     }
 
-    private function root(): Node
+    /**
+     * @template T
+     *
+     * @param \Closure(): T $make
+     *
+     * @return T
+     */
+    private function once(string $key, \Closure $make): mixed
     {
-        return new Node($this->data, 'catalogue');
+        return $this->made[$key] ??= $make();
     }
 }

@@ -9,11 +9,34 @@ use Thicket\Measure\Quantity;
 /** A way of working, as core/data/methods describes it. */
 final readonly class Method
 {
-    public function __construct(public Node $data) {}
+    private string $id;
+    private string $work;
+    private string $how;
+    private string $onto;
+    private string $like;
+    private bool $isOfArea;
+    private bool $usesProduct;
+    /** @var list<string> */
+    private array $actives;
+    /** @var list<string> */
+    private array $plants;
+
+    public function __construct(public Node $data)
+    {
+        $this->id = $data->string('id');
+        $this->work = $data->string('work');
+        $this->how = $data->string('how');
+        $this->onto = $data->stringOr('onto', '');
+        $this->like = $data->stringOr('like', $this->id);
+        $this->isOfArea = $data->stringOr('reach', 'plant') === 'area';
+        $this->usesProduct = $data->bool('usesProduct');
+        $this->actives = $data->strings('actives');
+        $this->plants = $data->strings('plants');
+    }
 
     public function id(): string
     {
-        return $this->data->string('id');
+        return $this->id;
     }
 
     /** mechanical, cultural, biological or chemical. */
@@ -25,13 +48,13 @@ final readonly class Method
     /** hand, cutting, machine, fire, spray, wipe, injection, animals or cover: what is done to the plant. */
     public function work(): string
     {
-        return $this->data->string('work');
+        return $this->work;
     }
 
     /** band, notch, drill, girdle, cut, top, pull, lever, dig, drag, mow, till, spray ...: finer than work. */
     public function how(): string
     {
-        return $this->data->string('how');
+        return $this->how;
     }
 
     /** Follows a removal, or leaves the plant alone. */
@@ -49,13 +72,13 @@ final readonly class Method
     /** bark, wood, stump, leaf or soil: what a product is put on; empty without a product. */
     public function onto(): string
     {
-        return $this->data->stringOr('onto', '');
+        return $this->onto;
     }
 
     /** Worked as an area with a rate, not plant by plant. */
     public function isOfArea(): bool
     {
-        return $this->data->stringOr('reach', 'plant') === 'area';
+        return $this->isOfArea;
     }
 
     /** An amount of product to the area; a spray that wets leaves goes by strength though it covers an area. */
@@ -87,7 +110,7 @@ final readonly class Method
      */
     public function like(): string
     {
-        return $this->data->stringOr('like', $this->id());
+        return $this->like;
     }
 
     /** False for what is only ever a step of a programme. */
@@ -98,13 +121,13 @@ final readonly class Method
 
     public function usesProduct(): bool
     {
-        return $this->data->bool('usesProduct');
+        return $this->usesProduct;
     }
 
     /** @return list<string> */
     public function actives(): array
     {
-        return $this->data->strings('actives');
+        return $this->actives;
     }
 
     /** Season group of windows.yaml, or 'any' / 'mow'. */
@@ -181,6 +204,6 @@ final readonly class Method
             default => ['herb'],
         };
 
-        return array_intersect($kinds, $this->data->strings('plants')) !== [];
+        return array_intersect($kinds, $this->plants) !== [];
     }
 }

@@ -21,6 +21,12 @@ final readonly class School
         return $this->data->string('default');
     }
 
+    /** Whether it says how the work of this method is done. */
+    public function isOfMethod(string $method): bool
+    {
+        return in_array($method, $this->data->strings('methods'), true);
+    }
+
     /** @return list<string> ids of the choices, default first */
     public function choices(): array
     {

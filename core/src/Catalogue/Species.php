@@ -10,7 +10,19 @@ use Thicket\Measure\Quantity;
 /** One species as the catalogue holds it. Facts not known are null or 'unknown', never filled in (rulings B10, B19). */
 final readonly class Species
 {
-    public function __construct(public Node $data) {}
+    private string $habit;
+    private string $lifeCycle;
+    private string $treatmentClass;
+    /** @var array<string, array<string, string>> character => state => frequency */
+    private array $characters;
+
+    public function __construct(public Node $data)
+    {
+        $this->habit = $data->string('habit');
+        $this->lifeCycle = $data->string('lifeCycle');
+        $this->treatmentClass = $data->string('treatmentClass');
+        $this->characters = $this->readCharacters();
+    }
 
     public function id(): string
     {
@@ -37,18 +49,18 @@ final readonly class Species
 
     public function habit(): string
     {
-        return $this->data->string('habit');
+        return $this->habit;
     }
 
     public function lifeCycle(): string
     {
-        return $this->data->string('lifeCycle');
+        return $this->lifeCycle;
     }
 
     /** Which rows of core/data/windows.yaml apply. */
     public function treatmentClass(): string
     {
-        return $this->data->string('treatmentClass');
+        return $this->treatmentClass;
     }
 
     /** native, crop, cover-crop, garden or forage where people keep it; null where it seldom is kept. */
@@ -95,7 +107,7 @@ final readonly class Species
     {
         $windborne =
             in_array($this->plantKind(), ['grass', 'sedge', 'rush', 'conifer', 'fern'], true) ||
-            array_key_exists('catkin', $this->characters()['flower-form'] ?? []);
+            array_key_exists('catkin', $this->characters['flower-form'] ?? []);
 
         return $this->data->bool('insectFlowers', !$windborne);
     }
@@ -103,7 +115,7 @@ final readonly class Species
     /** Trails over the ground and roots as it goes, never climbing. */
     public function isTrailingMat(): bool
     {
-        $forms = $this->characters()['growth-form'] ?? [];
+        $forms = $this->characters['growth-form'] ?? [];
 
         return $this->isWoody() &&
             isset($forms['creeping-mat']) &&
@@ -286,6 +298,12 @@ final readonly class Species
 
     /** @return array<string, array<string, string>> character => state => frequency */
     public function characters(): array
+    {
+        return $this->characters;
+    }
+
+    /** @return array<string, array<string, string>> */
+    private function readCharacters(): array
     {
         $out = [];
         foreach ($this->data->nodes('characters') as $name => $node) {

@@ -29,61 +29,101 @@ final readonly class Labour
     private const DAY_MINUTES = 360;
     private const SEEDLINGS = ['cotyledon', 'seedling'];
 
+    /** Crew-days of the middle figure; none where nothing is known. */
+    public int $days;
+    private ?Quantity $total;
+
     /**
      * @param array{Quantity, Quantity, Quantity}|null $hands minutes: low, use, high; null where neither stems nor a
      *     rate are known
      * @param Quantity|null $walking minutes; null where the area is not known, and nought where the rate of an area
      *     holds it
-     * @param array{Quantity, Quantity, Quantity}|null $whole minutes with walking and setting up
+     * @param list<Quantity> $setUp minutes each crew-day: low, use, high
      */
-    private function __construct(
-        public ?array $hands,
-        public ?Quantity $walking,
-        public int $days,
-        public ?array $whole,
-    ) {}
+    private function __construct(public ?array $hands, public ?Quantity $walking, private array $setUp)
+    {
+        $this->days = $hands === null ? 0 : $this->crewDays(1);
+        $this->total = $hands === null ? null : $this->hours(1);
+    }
 
     public static function of(Situation $situation, Candidate $candidate): self
+    {
+        // rows of one method differ in their hours only where the active says how many cuts are made
+        $key = implode(' ', [
+            'labour',
+            $candidate->method->id(),
+            $candidate->method->work() === 'injection' ? (string) $candidate->active?->id() : '',
+            spl_object_id($candidate->schools),
+            spl_object_id($candidate->shed),
+        ]);
+
+        // the objects are kept with it, so that no other ever has their numbers
+        return $situation->once(
+            $key,
+            static fn(): array => [self::workOut($situation, $candidate), $candidate->schools, $candidate->shed],
+        )[0];
+    }
+
+    private static function workOut(Situation $situation, Candidate $candidate): self
     {
         $table = $candidate->coefficients();
         $trees = self::trees($situation, $candidate, $table);
         $hands =
             $trees === null
                 ? self::byStems($situation, $candidate, $table)
-                : self::plus(self::nought(), $table->node('minutesPerTree')->strings($candidate->method->id()), $trees);
+                : self::sum([[$table->node('minutesPerTree')->strings($candidate->method->id()), $trees]]);
         $walking = $hands === null ? null : self::walking($situation, $table, $trees ?? $situation->stemCount());
         if ($hands === null) {
             $hands = self::byArea($situation, $candidate, $table);
             $walking = $hands === null ? null : Quantity::zero(Unit::Minute);
         }
         if ($hands === null) {
-            return new self(null, null, 0, null);
-        }
-        $setUp = $table->strings('setUpMinutes');
-        $days = 1;
-        $whole = [];
-        foreach ($hands as $i => $minutes) {
-            $work = $walking === null ? $minutes : $minutes->plus($walking);
-            $crewDays = max(1, $work->amount->dividedBy(self::DAY_MINUTES)->toScale(0, RoundingMode::CEILING)->toInt());
-            $whole[] = $work->plus(Quantity::of($setUp[$i], Unit::Minute)->times($crewDays));
-            $days = $i === 1 ? $crewDays : $days;
+            return new self(null, null, []);
         }
 
-        return new self($hands, $walking, $days, [$whole[0], $whole[1], $whole[2]]);
+        return new self(
+            $hands,
+            $walking,
+            array_map(
+                static fn(string $minutes): Quantity => Quantity::of($minutes, Unit::Minute),
+                $table->strings('setUpMinutes'),
+            ),
+        );
     }
 
     /** Hours of the whole pass, the middle figure. */
     public function total(): ?Quantity
     {
-        return $this->whole === null ? null : $this->whole[1]->to(Unit::Hour);
+        return $this->total;
     }
 
     /** @return array{Quantity, Quantity, Quantity}|null hours: low, use, high */
     public function range(): ?array
     {
-        return $this->whole === null
-            ? null
-            : [$this->whole[0]->to(Unit::Hour), $this->whole[1]->to(Unit::Hour), $this->whole[2]->to(Unit::Hour)];
+        return $this->total === null ? null : [$this->hours(0), $this->total, $this->hours(2)];
+    }
+
+    /** Hours with walking and setting up: low (0), use (1) or high (2). */
+    private function hours(int $i): Quantity
+    {
+        return $this->work($i)
+            ->plus($this->setUp[$i]->times($this->crewDays($i)))
+            ->to(Unit::Hour);
+    }
+
+    private function work(int $i): Quantity
+    {
+        $hands = $this->hands[$i] ?? throw new \LogicException('No hours without a figure for the hands.');
+
+        return $this->walking === null ? $hands : $hands->plus($this->walking);
+    }
+
+    private function crewDays(int $i): int
+    {
+        return max(
+            1,
+            $this->work($i)->amount->dividedBy(self::DAY_MINUTES)->toScale(0, RoundingMode::CEILING)->toInt(),
+        );
     }
 
     /** @return array{Quantity, Quantity, Quantity}|null */
@@ -117,7 +157,7 @@ final readonly class Labour
             ? $table->nodeOrEmpty('seedlingMinutes')->stringsOrEmpty($method)
             : [];
         $further = $table->nodeOrEmpty('furtherStemMinutes')->stringsOrEmpty($method);
-        $total = self::nought();
+        $parts = [];
         foreach (ServedStems::of($situation, $candidate)->served as $group) {
             $minutes = $seedlings !== [] ? $seedlings : self::row($perStem->nodes($method), $group->forSums());
             if ($minutes === null) {
@@ -125,15 +165,11 @@ final readonly class Labour
             }
             // a clump is gripped anew for each further stem
             $clumps = $further === [] ? $group->count : (int) ceil($group->count / $group->stemsPerClump);
-            $total = self::plus(
-                self::plus($total, $minutes, $clumps),
-                $further === [] ? $minutes : $further,
-                $group->count - $clumps,
-            );
+            $parts[] = [$minutes, $clumps];
+            $parts[] = [$further === [] ? $minutes : $further, $group->count - $clumps];
         }
-        $longer = self::longer($situation, $candidate, $table->node('longer'));
 
-        return array_map(static fn(Quantity $q): Quantity => $q->times($longer), $total);
+        return self::sum($parts, self::longer($situation, $candidate, $table->node('longer')));
     }
 
     /** What makes the hands slower (handbook 9). */
@@ -169,7 +205,7 @@ final readonly class Labour
      */
     private static function byPlants(Situation $situation, array $rows): ?array
     {
-        $total = self::nought();
+        $parts = [];
         foreach ($situation->stems as $group) {
             $height =
                 $group->height ??
@@ -178,27 +214,31 @@ final readonly class Labour
             if ($minutes === null) {
                 return null;
             }
-            $total = self::plus($total, $minutes, (int) ceil($group->count / $group->stemsPerClump));
+            $parts[] = [$minutes, (int) ceil($group->count / $group->stemsPerClump)];
         }
 
-        return $total;
-    }
-
-    /** @return array{Quantity, Quantity, Quantity} */
-    private static function nought(): array
-    {
-        return [Quantity::zero(Unit::Minute), Quantity::zero(Unit::Minute), Quantity::zero(Unit::Minute)];
+        return self::sum($parts);
     }
 
     /**
-     * @param array{Quantity, Quantity, Quantity} $total
-     * @param list<string> $minutes low, use, high of one
+     * @param list<array{list<string>, int}> $parts low, use and high minutes of one, and how many
      *
      * @return array{Quantity, Quantity, Quantity}
      */
-    private static function plus(array $total, array $minutes, int $times): array
+    private static function sum(array $parts, string $longer = '1'): array
     {
-        $of = static fn(int $i): Quantity => $total[$i]->plus(Quantity::of($minutes[$i], Unit::Minute)->times($times));
+        $of = static function (int $i) use ($parts, $longer): Quantity {
+            $times = [];
+            foreach ($parts as [$minutes, $count]) {
+                $times[$minutes[$i]] = ($times[$minutes[$i]] ?? 0) + $count;
+            }
+            $total = BigRational::zero();
+            foreach ($times as $minutes => $count) {
+                $total = $total->plus(Quantity::of((string) $minutes, Unit::Minute)->amount->multipliedBy($count));
+            }
+
+            return Quantity::of($longer === '1' ? $total : $total->multipliedBy($longer), Unit::Minute);
+        };
 
         return [$of(0), $of(1), $of(2)];
     }

@@ -16,6 +16,11 @@ use Thicket\Measure\Exception\UnreadableQuantity;
  */
 final readonly class Quantity
 {
+    /** So many read figures are kept; a worker that lives long must not grow. */
+    private const KEPT = 5000;
+    /** Relative; three roundings of a double err by less than a millionth of this. */
+    private const FLOAT_ERR = 1e-9;
+
     private function __construct(public BigRational $amount, public Unit $unit) {}
 
     /**
@@ -25,19 +30,33 @@ final readonly class Quantity
      */
     public static function of(BigRational|BigDecimal|int|string $amount, Unit $unit): self
     {
-        if (is_string($amount) && preg_match('#^-?\d{1,30}(\.\d{1,30})?(/\d{1,30}(\.\d{1,30})?)?$#', $amount) !== 1) {
+        return new self(
+            is_string($amount) || is_int($amount)
+                ? self::read((string) $amount)
+                : BigRational::of($amount)->simplified(),
+            $unit,
+        );
+    }
+
+    /** Figures of the catalogue and limits of rules are read again and again, so what was read is kept. */
+    private static function read(string $amount): BigRational
+    {
+        /** @var array<string, BigRational> $known */
+        static $known = [];
+        if (isset($known[$amount])) {
+            return $known[$amount];
+        }
+        if (preg_match('#^-?\d{1,30}(\.\d{1,30})?(/\d{1,30}(\.\d{1,30})?)?$#', $amount) !== 1) {
             throw UnreadableQuantity::notANumber($amount);
         }
-        if (is_string($amount) && str_contains($amount, '/')) {
-            [$over, $under] = explode('/', $amount);
-            if (BigDecimal::of($under)->isZero()) {
-                throw UnreadableQuantity::notANumber($amount);
-            }
-
-            return new self(BigRational::of($over)->dividedBy($under)->simplified(), $unit);
+        [$over, $under] = [...explode('/', $amount), '1'];
+        if (BigDecimal::of($under)->isZero()) {
+            throw UnreadableQuantity::notANumber($amount);
         }
+        $read = BigRational::of($over)->dividedBy($under)->simplified();
+        count($known) < self::KEPT && ($known[$amount] = $read);
 
-        return new self(BigRational::of($amount)->simplified(), $unit);
+        return $read;
     }
 
     public static function zero(Unit $unit): self
@@ -61,10 +80,7 @@ final readonly class Quantity
             return new self(self::toTemperature($this->amount, $this->unit, $unit)->simplified(), $unit);
         }
 
-        return new self(
-            $this->amount->multipliedBy($this->unit->factor())->dividedBy($unit->factor())->simplified(),
-            $unit,
-        );
+        return new self($this->amount->multipliedBy($this->unit->ratioTo($unit))->simplified(), $unit);
     }
 
     /** Amount in the given unit as an exact rational. */
@@ -114,10 +130,29 @@ final readonly class Quantity
         return $this->in($this->unit)->dividedBy($other->in($this->unit))->simplified();
     }
 
-    /** @throws UnitMismatch when the other measures something else */
+    /**
+     * Exact; but what lies further apart than a float can err is told by floats, which is most of all comparisons.
+     *
+     * @throws UnitMismatch when the other measures something else
+     */
     public function compareTo(self $other): int
     {
+        if ($other->unit === $this->unit || $this->dimension() !== Dimension::Temperature) {
+            $other->mustMatch($this->dimension());
+            [$mine, $its] = [$this->roughly(), $other->roughly()];
+            if (abs($mine - $its) > self::FLOAT_ERR * max(abs($mine), abs($its))) {
+                return $mine <=> $its;
+            }
+        }
+
         return $this->amount->compareTo($other->in($this->unit));
+    }
+
+    /** In the canonical unit of the dimension; temperatures, which have no common nought, in their own. */
+    private function roughly(): float
+    {
+        return ($this->amount->getNumerator()->toFloat() / $this->amount->getDenominator()->toFloat()) *
+            $this->unit->roughFactor();
     }
 
     public function isLessThan(self $other): bool

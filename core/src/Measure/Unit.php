@@ -136,6 +136,15 @@ enum Unit: string
      */
     private function entry(): array
     {
+        /** @var array<string, array{Dimension, string, string}> $known a match over so many cases is a long walk */
+        static $known = [];
+
+        return $known[$this->value] ??= $this->written();
+    }
+
+    /** @return array{Dimension, string, string} */
+    private function written(): array
+    {
         return match ($this) {
             self::Millimetre => [Dimension::Length, '1/1000', 'mm'],
             self::Centimetre => [Dimension::Length, '1/100', 'cm'],
@@ -284,7 +293,28 @@ enum Unit: string
     /** Exact number of canonical units in one of this unit; for Fahrenheit the size of a degree. */
     public function factor(): BigRational
     {
-        return self::rational($this->entry()[1]);
+        /** @var array<string, BigRational> $known */
+        static $known = [];
+
+        return $known[$this->value] ??= self::rational($this->entry()[1])->simplified();
+    }
+
+    /** The factor as a float, for comparisons that are not close. */
+    public function roughFactor(): float
+    {
+        /** @var array<string, float> $known */
+        static $known = [];
+
+        return $known[$this->value] ??= $this->factor()->toFloat();
+    }
+
+    /** How many of the other unit are in one of this; both of one dimension, and no temperatures. */
+    public function ratioTo(self $other): BigRational
+    {
+        /** @var array<string, BigRational> $known */
+        static $known = [];
+
+        return $known["{$this->value}:{$other->value}"] ??= $this->factor()->dividedBy($other->factor())->simplified();
     }
 
     private static function rational(string $factor): BigRational

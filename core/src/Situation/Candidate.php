@@ -20,6 +20,9 @@ final readonly class Candidate
     /** What an active does to a plant, best first. */
     public const EFFECTS = ['controls', 'suppresses', 'disputed', 'misses'];
 
+    /** @var list<Active> */
+    private array $actives;
+
     /**
      * @param Active|null $active the one the row is chosen for: of a card with several, the one that does most to the
      *     target
@@ -35,20 +38,18 @@ final readonly class Candidate
         public array $partners = [],
         /** Strength of this product in a mixture that practice gives so; null where it stands for itself. */
         private ?Quantity $inMixture = null,
-    ) {}
+    ) {
+        $ids = array_merge($active === null ? [] : [$active->id()], array_column($card->actives ?? [], 'active'));
+        foreach ($partners as $partner) {
+            $ids = [...$ids, ...array_map(static fn(Active $a): string => $a->id(), $partner->actives())];
+        }
+        $this->actives = array_map($catalogue->active(...), array_values(array_unique($ids)));
+    }
 
     /** @return list<Active> all that is in the tank, the leading one first, each once (rulings J41) */
     public function actives(): array
     {
-        $ids = array_merge(
-            $this->active === null ? [] : [$this->active->id()],
-            array_column($this->card->actives ?? [], 'active'),
-        );
-        foreach ($this->partners as $partner) {
-            $ids = [...$ids, ...array_map(static fn(Active $a): string => $a->id(), $partner->actives())];
-        }
-
-        return array_map($this->catalogue->active(...), array_values(array_unique($ids)));
+        return $this->actives;
     }
 
     /**
@@ -85,7 +86,13 @@ final readonly class Candidate
      */
     public function anyActive(\Closure $property): bool
     {
-        return array_filter($this->actives(), $property) !== [];
+        foreach ($this->actives as $active) {
+            if ($property($active)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<LabelCard> of all products of the tank */

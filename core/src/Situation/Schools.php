@@ -40,7 +40,9 @@ final readonly class Schools
 
     public function with(string $school, string $choice): self
     {
-        return self::of($this->catalogue, [$school => $choice] + $this->chosen);
+        $this->catalogue->school($school)->choice($choice);
+
+        return new self($this->catalogue, [$school => $choice] + $this->chosen);
     }
 
     /** @return list<string> the other choices of one school */

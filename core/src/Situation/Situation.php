@@ -89,6 +89,11 @@ final readonly class Situation
      */
     public function onDay(\DateTimeImmutable $day): self
     {
+        return $this->once("on {$day->format('Y-m-d')}", fn(): self => $this->movedTo($day));
+    }
+
+    private function movedTo(\DateTimeImmutable $day): self
+    {
         $shift = $day->getTimestamp() - $this->day->getTimestamp();
 
         return new self(
@@ -157,9 +162,13 @@ final readonly class Situation
     /** Only what does not age with the weather: what a year can be judged by. */
     public function seasonOnly(): self
     {
-        $facts = array_values(array_filter($this->facts, static fn(Fact $f): bool => $f->name->holdsHours() === null));
-
-        return $this->knowing($facts, $this->stems);
+        return $this->once(
+            'season only',
+            fn(): self => $this->knowing(
+                array_values(array_filter($this->facts, static fn(Fact $f): bool => $f->name->holdsHours() === null)),
+                $this->stems,
+            ),
+        );
     }
 
     /**
@@ -300,7 +309,10 @@ final readonly class Situation
 
     public function phenology(): ?Phenology
     {
-        return $this->target === null ? null : new Phenology($this->target, $this->shift);
+        return $this->once(
+            'phenology',
+            fn(): ?Phenology => $this->target === null ? null : new Phenology($this->target, $this->shift),
+        );
     }
 
     public function stemCount(): int

@@ -33,10 +33,7 @@ final readonly class ToolsAtHand
                 ? self::uncleared([$candidate->method->clearance()], $candidate)
                 : null;
         foreach ($candidate->method->tools() as $need) {
-            $kinds = array_filter(
-                $candidate->catalogue->toolKinds(),
-                static fn(ToolKind $kind): bool => $kind->meets($need),
-            );
+            $kinds = $candidate->catalogue->toolsThatMeet($need);
             if (array_filter($kinds, static fn(ToolKind $kind): bool => $kind->isCommon()) !== []) {
                 continue;
             }
@@ -70,9 +67,8 @@ final readonly class ToolsAtHand
         }
         foreach ($candidate->method->tools() as $need) {
             $held = array_filter(
-                $candidate->catalogue->toolKinds(),
-                static fn(ToolKind $kind): bool => $kind->meets($need) &&
-                    in_array($kind->id(), $candidate->shed->tools ?? [], true),
+                $candidate->catalogue->toolsThatMeet($need),
+                static fn(ToolKind $kind): bool => in_array($kind->id(), $candidate->shed->tools ?? [], true),
             );
             $powered = array_filter(
                 $held,
