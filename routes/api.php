@@ -23,6 +23,7 @@ use App\Http\Controllers\StockController;
 use App\Http\Controllers\TallyController;
 use App\Http\Controllers\TodayController;
 use App\Http\Middleware\InTurn;
+use App\Http\Middleware\KeptAnswers;
 use App\Photos\PhotoStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Route;
@@ -58,20 +59,30 @@ Route::get('photos/{photo}/{size}', [SightingController::class, 'photoFile'])
     ->middleware(['web', 'auth:web']);
 
 Route::middleware('auth:sanctum')->group(static function (): void {
+    // dear to work out, and the same till somebody of the crew writes
+    Route::middleware(KeptAnswers::class)->group(static function (): void {
+        Route::get('today', TodayController::class);
+        Route::get('handbook', [CatalogueController::class, 'handbook']);
+        Route::get('grounds', [GroundController::class, 'index']);
+        Route::get('grounds/{ground}/patches', [GroundController::class, 'patches']);
+        Route::get('stands/{stand}', [StandController::class, 'show']);
+        Route::get('stands/{stand}/board', [BoardController::class, 'board']);
+        Route::get('stands/{stand}/board/row', [BoardController::class, 'row']);
+        Route::get('stands/{stand}/programmes', [ChoiceController::class, 'programmes']);
+        Route::get('stands/{stand}/comparison', [ChoiceController::class, 'compare']);
+        Route::get('stands/{stand}/costs', [ChoiceController::class, 'costs']);
+        Route::get('stands/{stand}/year', [BoardController::class, 'year']);
+    });
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::post('session/password', [SessionController::class, 'password']);
     Route::patch('session', [SessionController::class, 'update']);
     Route::post('papers', [PaperController::class, 'store'])->middleware(InTurn::class);
     Route::get('papers/{paper}', [PaperController::class, 'show']);
-    Route::get('today', TodayController::class);
     Route::get('search', [CatalogueController::class, 'search']);
     Route::post('readings', [CatalogueController::class, 'reading']);
-    Route::get('handbook', [CatalogueController::class, 'handbook']);
     Route::get('handbook/species', [CatalogueController::class, 'find']);
     Route::get('handbook/comparison', [CatalogueController::class, 'compare']);
     Route::get('handbook/species/{id}', [CatalogueController::class, 'species']);
-    Route::get('grounds', [GroundController::class, 'index']);
-    Route::get('grounds/{ground}/patches', [GroundController::class, 'patches']);
     Route::get('grounds/{ground}/map', [GroundController::class, 'map']);
     Route::get('grounds/{ground}/keepers', [KeeperController::class, 'index']);
     // looks into files for those who may keep what is in them
@@ -84,16 +95,10 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     if (app()->environment('demo', 'testing')) {
         Route::get('stand-ins/gps', [StandInController::class, 'gps']);
     }
-    Route::get('stands/{stand}', [StandController::class, 'show']);
     Route::post('identify', [StandController::class, 'identify']);
     Route::get('stands/{stand}/prospects', [StandController::class, 'prospects']);
     Route::get('sightings', [SightingController::class, 'index']);
     Route::get('sightings/{sighting}', [SightingController::class, 'show'])->whereUuid('sighting');
-    Route::get('stands/{stand}/board', [BoardController::class, 'board']);
-    Route::get('stands/{stand}/programmes', [ChoiceController::class, 'programmes']);
-    Route::get('stands/{stand}/comparison', [ChoiceController::class, 'compare']);
-    Route::get('stands/{stand}/costs', [ChoiceController::class, 'costs']);
-    Route::get('stands/{stand}/year', [BoardController::class, 'year']);
     Route::get('stands/{stand}/gates', [FieldDayController::class, 'gates']);
     Route::get('steps/{step}/recipe', [BoardController::class, 'recipe']);
     Route::get('sheets/{sheet}', [FieldDayController::class, 'sheet']);

@@ -20,6 +20,7 @@ use App\Trail\Assembler;
 use App\Trail\Gates;
 use App\Trail\LookAlikes;
 use App\Trail\RecipeDesk;
+use App\Trail\Surroundings;
 use App\Trail\Trail;
 use App\Wire\StandWire;
 use Illuminate\Support\Facades\DB;
@@ -54,6 +55,7 @@ final readonly class IssueSheet
     public function __construct(
         private Catalogue $catalogue,
         private Assembler $assembler,
+        private Surroundings $surroundings,
         private Gates $gates,
         private LookAlikes $lookAlikes,
         private RecipeDesk $desk,
@@ -292,7 +294,7 @@ final readonly class IssueSheet
             return null;
         }
         $near = array_filter(
-            $this->assembler->keepersOf($stand->patch),
+            $this->surroundings->keepersOf($stand->patch),
             static fn(array $k): bool => $k['row']->shape !== null,
         );
 

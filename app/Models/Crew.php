@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  *     mixed>, figures?: array<string, list<string>>, kit?: list<array{item: string, amount: string,
  *     on: string|null}>} $settings
  * @property int $revision
+ * @property int $turn writes of the crew so far
  * @property \Illuminate\Database\Eloquent\Collection<int, Person> $people
  */
 final class Crew extends Model
@@ -27,7 +28,7 @@ final class Crew extends Model
     protected $fillable = ['name', 'settings'];
 
     /** @var array<string, string> */
-    protected $casts = ['settings' => 'array', 'revision' => 'integer'];
+    protected $casts = ['settings' => 'array', 'revision' => 'integer', 'turn' => 'integer'];
 
     /** Where the Shed is: the zone of the crew's first ground. */
     public function timeZone(): string

@@ -101,14 +101,22 @@ final class Stand extends Model
         ]);
     }
 
+    /**
+     * What a stand is judged by.
+     *
+     * @param Builder<self> $query
+     */
+    public function scopeToJudge(Builder $query): void
+    {
+        $query->with(['patch.ground', 'patch.outline', 'tallies.zone', 'steps.records.lookBacks']);
+    }
+
     /** @param Builder<self> $query */
     public function scopeWithTrail(Builder $query): void
     {
         $query->with([
             'patch.ground.crew.people',
-            'patch.observations',
             'patch.outline',
-            'patch.keepers',
             'patch.zones',
             'sighting',
             'tally',

@@ -7,12 +7,15 @@ namespace App\Providers;
 use App\Models\User;
 use App\Seal\SealKey;
 use App\Support\JobClock;
+use App\Support\QuietSessions;
 use App\Text\Sentences;
 use App\Trail\Assembler;
+use App\Trail\Surroundings;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\CatalogueFiles;
@@ -23,20 +26,42 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(Catalogue::class, fn(Application $app): Catalogue => self::catalogue());
         $this->app->scoped(Assembler::class);
+        $this->app->scoped(Surroundings::class);
         $this->app->singleton(SealKey::class, static fn(): SealKey => SealKey::fromConfig());
         $this->app->singleton(JobClock::class, fn(): JobClock => JobClock::fromConfig());
-        $this->app->singleton(Sentences::class, fn(): Sentences => new Sentences(base_path('lang'), 'en'));
+        $this->app->singleton(Sentences::class, fn(): Sentences => self::sentences());
     }
 
     public function boot(): void
     {
         Model::shouldBeStrict();
+        Session::extend(
+            'database',
+            static fn(Application $app): QuietSessions => new QuietSessions(
+                $app->make('db')->connection(),
+                config()->string('session.table'),
+                config()->integer('session.lifetime'),
+                $app,
+            ),
+        );
         Gate::define('write', static fn(User $user): bool => $user->mayWrite());
         Gate::define(
             'lead',
             static fn(User $user): Response => $user->isLead()
                 ? Response::allow()
                 : Response::deny('A lead of the crew does this.'),
+        );
+    }
+
+    /** As {@see catalogue()}: what was compiled last is taken as it is, and kept in memory by the opcache. */
+    private static function sentences(): Sentences
+    {
+        $compiled = config()->string('thicket.var') . '/cache/words.en.php';
+
+        return new Sentences(
+            base_path('lang'),
+            'en',
+            app()->environment('production', 'demo') && is_file($compiled) ? $compiled : null,
         );
     }
 

@@ -23,8 +23,28 @@ final class Sentences
 
     /** @var array<string, string>|null */
     private ?array $messages = null;
+    /** @var array<string, \MessageFormatter> */
+    private array $formatters = [];
+    /** @var array<string, \IntlDateFormatter> by pattern */
+    private array $dateFormatters = [];
+    /** @var array<string, string> days written already, by pattern and time */
+    private array $dates = [];
 
-    public function __construct(private readonly string $directory, private readonly string $locale) {}
+    /** @param string|null $compiled what {@see compile()} wrote, read in place of the files of words */
+    public function __construct(
+        private readonly string $directory,
+        private readonly string $locale,
+        private readonly ?string $compiled = null,
+    ) {}
+
+    /** Writes all words of the locale as one PHP file, which the opcache keeps in memory. */
+    public function compile(string $target): void
+    {
+        $temporary = tempnam(dirname($target), 'words') ?: throw new \RuntimeException("Cannot write {$target}.");
+        file_put_contents($temporary, "<?php\n\nreturn " . var_export($this->messages(), true) . ";\n");
+        chmod($temporary, 0o644);
+        rename($temporary, $target);
+    }
 
     public function has(string $code): bool
     {
@@ -91,11 +111,7 @@ final class Sentences
             $shown[$name] = match (true) {
                 $value instanceof Quantity => $this->figure($name, $value, $system, $limits),
                 $value instanceof \DateTimeImmutable => $this->day($value),
-                $value instanceof MonthDay => (string) (new \IntlDateFormatter(
-                    $this->locale,
-                    timezone: 'UTC',
-                    pattern: 'd MMM',
-                ))->format($value->inYear(2000)),
+                $value instanceof MonthDay => $this->date('d MMM', $value->inYear(2000)),
                 is_string($value) => $this->word($name, $value),
                 default => $value,
             };
@@ -135,9 +151,15 @@ final class Sentences
     /** "Thu 3 Sep", with the year when it is not the one given. */
     public function day(\DateTimeImmutable $day): string
     {
-        $formatter = new \IntlDateFormatter($this->locale, timezone: 'UTC', pattern: 'EEE d MMM y');
+        return $this->date('EEE d MMM y', $day);
+    }
 
-        return (string) $formatter->format($day);
+    private function date(string $pattern, \DateTimeImmutable $day): string
+    {
+        $key = "{$pattern} {$day->getTimestamp()}";
+        $this->dateFormatters[$pattern] ??= new \IntlDateFormatter($this->locale, timezone: 'UTC', pattern: $pattern);
+
+        return $this->dates[$key] ??= (string) $this->dateFormatters[$pattern]->format($day);
     }
 
     /** Values that are codes (a habit, a bark, a tool) read as words; names of people and plants stay as they are. */
@@ -170,7 +192,11 @@ final class Sentences
         $pattern =
             $this->messages()[$code] ??
             throw new \LogicException("lang/{$this->locale} has no sentence for '{$code}'.");
-        $text = \MessageFormatter::formatMessage($this->locale, $pattern, $values);
+        if (strpbrk($pattern, "{'") === false) {
+            return $pattern;
+        }
+        $this->formatters[$code] ??= new \MessageFormatter($this->locale, $pattern);
+        $text = $this->formatters[$code]->format($values);
         if ($text === false) {
             throw new \LogicException(
                 "lang/{$this->locale}: '{$code}' cannot be formatted: " . intl_get_error_message(),
@@ -190,6 +216,11 @@ final class Sentences
     /** @return array<string, string> */
     private function messages(): array
     {
+        if ($this->messages === null && $this->compiled !== null) {
+            /** @var array<string, string> $words */
+            $words = require $this->compiled;
+            $this->messages = $words;
+        }
         if ($this->messages === null) {
             $this->messages = [];
             foreach (glob("{$this->directory}/{$this->locale}/*.json") ?: [] as $file) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Trail;
 
 use App\Models\Crew;
-use App\Models\Keeper as KeeperRow;
+use App\Models\LabelCard as LabelCardRow;
 use App\Models\LabelCardVersion;
 use App\Models\Observation;
 use App\Models\Patch;
@@ -14,6 +14,7 @@ use App\Models\Stand;
 use App\Models\Step;
 use App\Models\Tool;
 use App\Support\JobClock;
+use Illuminate\Database\Eloquent\Collection;
 use Thicket\Assess\Weights;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\FactName;
@@ -36,10 +37,6 @@ use Thicket\Situation\Prices;
 use Thicket\Situation\Schools;
 use Thicket\Situation\Shed;
 use Thicket\Situation\Situation;
-use Thicket\Situation\SituationReader;
-use Thicket\Survey\Nearest;
-use Thicket\Survey\Outline;
-use Thicket\Survey\Shape;
 use Thicket\Verdict\Certainty;
 
 /**
@@ -48,42 +45,53 @@ use Thicket\Verdict\Certainty;
  */
 final class Assembler
 {
-    /** Things further off do not bear on a patch. */
-    private const SEEN_METRES = 1000;
-
-    /** @var \WeakMap<Patch, list<array{keeper: \Thicket\Situation\Keeper, row: KeeperRow}>> */
-    private \WeakMap $keepers;
-
     /** @var \WeakMap<Crew, Shed> a request meets one crew, and asks for its shed several times */
     private \WeakMap $sheds;
+
+    /** @var \WeakMap<Stand, Situation> */
+    private \WeakMap $situations;
 
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly JobClock $clock,
         private readonly Counts $counts,
+        private readonly Surroundings $surroundings,
+        private readonly KeptWork $kept,
     ) {
-        $this->keepers = new \WeakMap();
         $this->sheds = new \WeakMap();
+        $this->situations = new \WeakMap();
     }
 
-    /** @param \DateTimeImmutable|null $day another day of the season than today */
+    /**
+     * As the stand was when it was loaded: a write loads it anew before it is shown.
+     *
+     * @param \DateTimeImmutable|null $day another day of the season than today
+     */
     public function situation(Stand $stand, ?\DateTimeImmutable $day = null): Situation
+    {
+        $situation = $this->situations[$stand] ??= $this->gather($stand);
+
+        return $day === null || $day == $situation->day ? $situation : $situation->onDay($day);
+    }
+
+    private function gather(Stand $stand): Situation
     {
         $patch = $stand->patch;
         $zone = new \DateTimeZone($patch->ground->time_zone);
         $today = $this->clock->today($patch->ground->time_zone);
-        $situation = new Situation(
+
+        return new Situation(
             $this->clock->now()->setTimezone($zone),
             $today,
             $stand->species === null ? null : $this->catalogue->species($stand->species),
             $this->seasonOf($patch),
             [
                 new Fact(FactName::Setting, $patch->setting, null, Certainty::Observed, 'patch'),
-                ...$this->facts($patch),
+                ...$this->surroundings->facts($patch),
                 ...$this->measuredAt($stand),
             ],
             $this->stems($stand),
-            $this->keepers($patch),
+            $this->surroundings->keepers($patch),
             $patch->ground->crew->settings['stance'] ?? 'any',
             $stand->species === null
                 ? Unnamed::of(
@@ -96,8 +104,6 @@ final class Assembler
             $this->area($patch),
             $this->history($stand),
         );
-
-        return $day === null || $day == $today ? $situation : $situation->onDay($day);
     }
 
     /** How the newest sighting of a stand ranks by the catalogue and season of today. */
@@ -115,96 +121,26 @@ final class Assembler
         return $this->counts->stems($stand);
     }
 
-    /**
-     * What is kept near a patch: drawn things with distance and bearing from its outline, and those known by words.
-     *
-     * @return list<array{keeper: \Thicket\Situation\Keeper, row: KeeperRow}> nearest first
-     */
-    public function keepersOf(Patch $patch): array
-    {
-        if (isset($this->keepers[$patch])) {
-            return $this->keepers[$patch];
-        }
-        $out = [];
-        foreach ($patch->keepers as $row) {
-            $row->archived_at === null && ($out[] = ['keeper' => $this->keeper($row, []), 'row' => $row]);
-        }
-        $shape =
-            $patch->outline === null
-                ? null
-                : Shape::ofOutline(Outline::trusted($patch->outline->outline['coordinates']));
-        $nearby = $shape === null ? [] : $this->drawnNear($patch, $shape);
-        foreach ($nearby as $row) {
-            $near = Nearest::between($shape, Shape::fromGeoJson($row->shape));
-            if ($near->distance->in(Unit::Metre)->isLessThanOrEqualTo(self::SEEN_METRES)) {
-                $out[] = [
-                    'keeper' => $this->keeper(
-                        $row,
-                        ['distance' => $near->distance->toWire()] +
-                            ($near->bearing === null ? [] : ['bearing' => number_format($near->bearing, 1, '.', '')]),
-                    ),
-                    'row' => $row,
-                ];
-            }
-        }
-        usort(
-            $out,
-            static fn(array $a, array $b): int => ($a['keeper']->distance?->float(Unit::Metre) ?? INF) <=>
-                ($b['keeper']->distance?->float(Unit::Metre) ?? INF),
-        );
-
-        return $this->keepers[$patch] = $out;
-    }
-
-    /** @return list<\Thicket\Situation\Keeper> */
-    public function keepers(Patch $patch): array
-    {
-        return array_column($this->keepersOf($patch), 'keeper');
-    }
-
-    /**
-     * @return \Illuminate\Database\Eloquent\Collection<int, KeeperRow> drawn things of the ground whose box comes near
-     */
-    private function drawnNear(Patch $patch, Shape $shape): \Illuminate\Database\Eloquent\Collection
-    {
-        [$west, $south, $east, $north] = $shape->box();
-        $up = self::SEEN_METRES / 110_000;
-        $along = $up / max(0.05, cos(deg2rad(max(abs($south), abs($north)))));
-
-        return KeeperRow::query()
-            ->where('ground_id', $patch->ground_id)
-            ->where('shape', '!=', null)
-            ->where('archived_at', null)
-            ->where('west', '<=', $east + $along)
-            ->where('east', '>=', $west - $along)
-            ->where('south', '<=', $north + $up)
-            ->where('north', '>=', $south - $up)
-            ->get();
-    }
-
-    /** @param array<string, mixed> $seen what the map says of it */
-    private function keeper(KeeperRow $row, array $seen): \Thicket\Situation\Keeper
-    {
-        $faults = new Faults();
-        $keeper = (new SituationReader($this->catalogue))->keeper(
-            Fields::of($seen + $row->body, $faults),
-            $row->shape === null ? 'typed' : 'map',
-        );
-        $faults->throwIfAny();
-
-        return $keeper;
-    }
-
     public function shed(Crew $crew): Shed
     {
+        return $this->sheds[$crew] ??= $this->kept->of(
+            "shed.{$crew->id}",
+            $crew,
+            fn(): Shed => $this->gatherShed($crew),
+        );
+    }
+
+    private function gatherShed(Crew $crew): Shed
+    {
         $cards = [];
-        foreach ($crew->labelCards()->with('versions')->get() as $card) {
+        $labelCards = $crew->labelCards()->with('versions')->get();
+        foreach ($labelCards as $card) {
             $version =
                 $card->versions->first(fn(LabelCardVersion $v): bool => $v->confirmed_at !== null) ??
                 $card->versions->first();
             $version !== null && ($cards[] = $this->card($version));
         }
-        $people = $crew->people()->get();
+        $people = $crew->people;
         $day = $this->clock->today($crew->timeZone());
         $tools = $crew->tools()->with('loans')->get();
         $hand = $tools->filter(static fn(Tool $tool): bool => !isset($tool->details['graduation']));
@@ -225,7 +161,7 @@ final class Assembler
             array_values(array_unique($people->flatMap(fn(Person $p): array => $p->clearances)->all())),
             $people->contains(fn(Person $p): bool => $p->isLicensedOn($day)),
             $widest,
-            $this->prices($crew),
+            $this->prices($crew, $labelCards),
             $this->figures($crew),
             array_map(
                 static fn(string $typed): Quantity => \Thicket\Measure\Reading::parse($typed, Dimension::Length)
@@ -277,7 +213,8 @@ final class Assembler
         return Schools::of($this->catalogue, $other + ($crew->settings['schools'] ?? []));
     }
 
-    public function prices(Crew $crew): ?Prices
+    /** @param Collection<int, LabelCardRow>|null $cards of the crew with their versions, where they are loaded already */
+    public function prices(Crew $crew, ?Collection $cards = null): ?Prices
     {
         $kept = $crew->settings['prices'] ?? null;
         if ($kept === null) {
@@ -287,17 +224,22 @@ final class Assembler
         $prices = Prices::read(Fields::of($kept, $faults), $this->catalogue);
         $faults->throwIfAny();
 
-        return $prices->withPacks($this->packs($crew), $this->clock->today($crew->timeZone()));
+        return $prices->withPacks(
+            $this->packs($cards ?? $crew->labelCards()->with('versions')->get()),
+            $this->clock->today($crew->timeZone()),
+        );
     }
 
     /**
+     * @param Collection<int, LabelCardRow> $cards
+     *
      * @return list<array{active: string, size: Quantity, price: \Brick\Math\BigRational, on: \DateTimeImmutable|null}>
      * sizes that products of one active are sold in
      */
-    private function packs(Crew $crew): array
+    private function packs(Collection $cards): array
     {
         $out = [];
-        foreach ($crew->labelCards()->with('versions')->get() as $card) {
+        foreach ($cards as $card) {
             $actives = array_column($card->versions->first()->body['actives'] ?? [], 'active');
             foreach (count($actives) === 1 && is_string($actives[0]) ? $card->packs ?? [] : [] as $pack) {
                 $out[] = [
@@ -381,7 +323,7 @@ final class Assembler
             $step->active === null ? null : $this->catalogue->active($step->active),
             $step->cardVersion === null ? null : $this->card($step->cardVersion),
             Schools::of($this->catalogue, $step->schools),
-            ($this->sheds[$crew] ??= $this->shed($crew)),
+            $this->shed($crew),
             $this->catalogue,
             // the board and the gates judge the jug whole (rulings J41)
             array_map(
@@ -400,7 +342,7 @@ final class Assembler
             $this->catalogue->active($card->actives[0]['active']),
             $card,
             Schools::of($this->catalogue, $step->schools),
-            ($this->sheds[$crew] ??= $this->shed($crew)),
+            $this->shed($crew),
             $this->catalogue,
         );
     }
@@ -431,7 +373,7 @@ final class Assembler
      */
     public function seasonOf(Patch $patch): \Thicket\Calendar\SeasonShift
     {
-        $seen = $this->leafOutSeen($patch);
+        $seen = $this->surroundings->leafOutSeen($patch);
         $place = $patch->ground->seasonShift();
 
         return $seen === null ? $place : $place->seenOn($seen['day'], $seen['catalogue']);
@@ -453,34 +395,6 @@ final class Assembler
         return $at === false ? null : $at * 45.0;
     }
 
-    /** @return array{day: \DateTimeImmutable, catalogue: \Thicket\Calendar\MonthDay, species: string}|null */
-    public function leafOutSeen(Patch $patch): ?array
-    {
-        $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
-        $observed = Observation::query()
-            ->where('ground_id', $patch->ground_id)
-            ->where('fact', FactName::LeafOut->value)
-            ->whereNotNull('species')
-            ->whereBetween('at', [$now->modify('-366 days'), $now])
-            ->orderByDesc('at')
-            ->orderByDesc('id')
-            ->get();
-        foreach ($observed as $one) {
-            $catalogue = $this->catalogue->hasSpecies((string) $one->species)
-                ? $this->catalogue->species((string) $one->species)->dayOf('leafOut')
-                : null;
-            if ($catalogue !== null && is_string($one->body['value'] ?? null)) {
-                return [
-                    'day' => \Thicket\Calendar\Day::parse($one->body['value']),
-                    'catalogue' => $catalogue,
-                    'species' => (string) $one->species,
-                ];
-            }
-        }
-
-        return null;
-    }
-
     /** @return list<Fact> */
     private function measuredAt(Stand $stand): array
     {
@@ -494,34 +408,5 @@ final class Assembler
             // what a tally of cover says of this stand goes before what was noted of the patch
             ...is_string($class) ? [new Fact(FactName::TargetCover, $class, null, Certainty::Measured, 'tally')] : [],
         ];
-    }
-
-    /** @return list<Fact> a leaf-out bears on the season, not on the target alone, and is read by seasonOf() */
-    private function facts(Patch $patch): array
-    {
-        $facts = [];
-        foreach ($patch->observations as $observation) {
-            if ($observation->fact === FactName::LeafOut->value && $observation->species !== null) {
-                continue;
-            }
-            $fact = (new SituationReader($this->catalogue))->fact(
-                Fields::of($observation->body, new Faults()),
-                \DateTimeImmutable::createFromInterface($observation->at),
-            );
-            $fact !== null && ($facts[] = $fact);
-        }
-
-        return $facts;
-    }
-
-    /** @return array<string, Observation> newest observation of each fact */
-    public function newest(Patch $patch): array
-    {
-        $out = [];
-        foreach ($patch->observations as $observation) {
-            $out[$observation->fact] ??= $observation;
-        }
-
-        return $out;
     }
 }

@@ -9,6 +9,7 @@ use App\Text\Sentences;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Thicket\Assess\Board;
+use Thicket\Assess\Measures;
 use Thicket\Assess\Row;
 use Thicket\Assess\Weighing;
 use Thicket\Catalogue\Active;
@@ -26,8 +27,28 @@ final readonly class BoardWire
 
     public function __construct(private Sentences $sentences) {}
 
-    /** @return array<string, mixed> */
+    /**
+     * The board to choose from: each row with its figures and what decides it; the reasons come with the row that is
+     * opened ({@see row()}).
+     *
+     * @return array<string, mixed>
+     */
     public function board(Board $board, Situation $situation): array
+    {
+        return $this->head($board, $situation) + [
+            'schools' => $this->schools($board),
+            'rows' => array_map($this->line(...), $board->rows),
+        ];
+    }
+
+    /** @return array<string, mixed> the board with every reason of every row, as the console gives it */
+    public function whole(Board $board, Situation $situation): array
+    {
+        return $this->head($board, $situation) + ['rows' => array_map($this->row(...), $board->rows)];
+    }
+
+    /** @return array<string, mixed> */
+    private function head(Board $board, Situation $situation): array
     {
         $stage = $situation->stage();
         $flow = $situation->phenology()?->flowOn($situation->day);
@@ -46,15 +67,91 @@ final readonly class BoardWire
             'flow' => $flow === null ? null : ['code' => $flow, 'name' => $this->sentences->name("flow.{$flow}")],
             'weights' => $board->weights->parts,
             'notes' => [['code' => 'note.fire', 'text' => $this->sentences->name('note.fire')]],
-            'rows' => array_map($this->row(...), $board->rows),
+        ];
+    }
+
+    /** @return list<string> schools that a row of this very board rests on */
+    private function schools(Board $board): array
+    {
+        $schools = [];
+        foreach ($board->rows as $row) {
+            foreach ($row->findings as $finding) {
+                $finding->school === null || ($schools[$finding->school] = true);
+            }
+        }
+
+        return array_map(strval(...), array_keys($schools));
+    }
+
+    /** @return array<string, mixed> one row to choose from */
+    private function line(Row $row): array
+    {
+        $measures = $row->measures;
+        $decides = $row->findings[0] ?? null;
+
+        return $this->option($row) + [
+            'lead' => $decides === null ? null : $this->sentences->sentence($decides->code, $this->worded($decides)),
+            'measures' => [
+                'control' =>
+                    $measures->controlLow === null
+                        ? null
+                        : ['low' => $measures->controlLow, 'high' => $measures->controlHigh],
+                'harm' => $measures->harm,
+                'hours' => Wire::hours($measures->labour->total()),
+                'keepInjury' => $measures->keepInjury,
+            ],
         ];
     }
 
     /** @return array<string, mixed> */
     public function row(Row $row): array
     {
-        $candidate = $row->candidate;
         $measures = $row->measures;
+
+        return $this->option($row) + [
+            'missing' => array_map(fn(string $fact): array => $this->missing($fact, []), $row->missing()),
+            'measures' => [
+                'control' =>
+                    $measures->controlLow === null
+                        ? null
+                        : [
+                            'low' => $measures->controlLow,
+                            'use' => $measures->controlUse,
+                            'high' => $measures->controlHigh,
+                            'basis' => 'our-guess',
+                        ],
+                'harm' => $measures->harm,
+                'minutes' => Wire::quantity($measures->minutes),
+                'hours' => Wire::hours($measures->labour->total()),
+                'weeks' =>
+                    $measures->weeksHigh === null
+                        ? null
+                        : ['from' => $measures->weeksLow, 'to' => $measures->weeksHigh],
+                'keepInjury' => $measures->keepInjury,
+                'plan' => $this->plan($measures),
+            ],
+            'weighing' => $this->weighing($row->weighing),
+            'findings' => array_map($this->finding(...), $row->findings),
+        ];
+    }
+
+    /** @return array<string, mixed> all planned passes together (rulings J60) */
+    private function plan(Measures $measures): array
+    {
+        $together = $measures->passes->together($measures->controlUse, $measures->controlHigh);
+
+        return [
+            'passes' => $measures->passes->count,
+            'hours' => Wire::hours($measures->passes->hours($measures->labour->total())),
+            'weeks' => $measures->weeksToEnd,
+            'control' => $together === null ? null : ['from' => $together[0], 'atBest' => $together[1]],
+        ];
+    }
+
+    /** @return array<string, mixed> what is judged, and how it stands */
+    private function option(Row $row): array
+    {
+        $candidate = $row->candidate;
 
         return [
             'id' => $candidate->id(),
@@ -90,38 +187,6 @@ final readonly class BoardWire
                 $row->opens === null
                     ? null
                     : ['date' => Wire::day($row->opens), 'text' => $this->sentences->day($row->opens)],
-            'missing' => array_map(fn(string $fact): array => $this->missing($fact, []), $row->missing()),
-            'measures' => [
-                'control' =>
-                    $measures->controlLow === null
-                        ? null
-                        : [
-                            'low' => $measures->controlLow,
-                            'use' => $measures->controlUse,
-                            'high' => $measures->controlHigh,
-                            'basis' => 'our-guess',
-                        ],
-                'harm' => $measures->harm,
-                'minutes' => Wire::quantity($measures->minutes),
-                'hours' => Wire::hours($measures->labour->total()),
-                'weeks' =>
-                    $measures->weeksHigh === null
-                        ? null
-                        : ['from' => $measures->weeksLow, 'to' => $measures->weeksHigh],
-                'keepInjury' => $measures->keepInjury,
-                'plan' => [
-                    'passes' => $measures->passes->count,
-                    'hours' => Wire::hours($measures->passes->hours($measures->labour->total())),
-                    'weeks' => $measures->weeksToEnd,
-                    'control' =>
-                        ($together = $measures->passes->together($measures->controlUse, $measures->controlHigh)) ===
-                        null
-                            ? null
-                            : ['from' => $together[0], 'atBest' => $together[1]],
-                ],
-            ],
-            'weighing' => $this->weighing($row->weighing),
-            'findings' => array_map($this->finding(...), $row->findings),
         ];
     }
 

@@ -12,6 +12,7 @@ use App\Models\Zone;
 use App\Support\Wire;
 use App\Text\Sentences;
 use App\Trail\Assembler;
+use App\Trail\Surroundings;
 use Brick\Math\RoundingMode;
 use Thicket\Calendar\SeasonShift;
 use Thicket\Catalogue\FactName;
@@ -20,7 +21,11 @@ use Thicket\Measure\Unit;
 
 final readonly class GroundWire
 {
-    public function __construct(private Sentences $sentences, private Assembler $assembler) {}
+    public function __construct(
+        private Sentences $sentences,
+        private Assembler $assembler,
+        private Surroundings $surroundings,
+    ) {}
 
     /** @return array<string, mixed> */
     public function ground(Ground $ground): array
@@ -67,7 +72,7 @@ final readonly class GroundWire
      */
     public function patch(Patch $patch, array $lines = []): array
     {
-        $seen = $this->assembler->leafOutSeen($patch);
+        $seen = $this->surroundings->leafOutSeen($patch);
         $wind = $this->assembler->windFrom($patch);
 
         return $this->line($patch, $lines) + [
@@ -96,7 +101,7 @@ final readonly class GroundWire
                 fn(array $k): array => $this->near($k['keeper'], $k['row']) + [
                     'downwind' => $wind === null ? null : $k['keeper']->isDownwind($wind),
                 ],
-                $this->assembler->keepersOf($patch),
+                $this->surroundings->keepersOf($patch),
             ),
         ];
     }

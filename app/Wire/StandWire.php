@@ -16,6 +16,7 @@ use App\Trail\Gates;
 use App\Trail\LookAlikes;
 use App\Trail\RecipeDesk;
 use App\Trail\Shelf;
+use App\Trail\Surroundings;
 use App\Trail\Trail;
 use Thicket\Catalogue\Carrier;
 use Thicket\Catalogue\Catalogue;
@@ -44,6 +45,7 @@ final readonly class StandWire
         private CardChanges $changes,
         private Shelf $shelf,
         private Assembler $assembler,
+        private Surroundings $surroundings,
         private LookAlikes $lookAlikes,
         private RecipeDesk $desk,
         private RecipeWire $recipes,
@@ -420,7 +422,7 @@ final readonly class StandWire
     {
         $situation = $this->assembler->situation($stand);
         $out = [];
-        foreach ($this->assembler->newest($stand->patch) as $fact => $observation) {
+        foreach ($this->surroundings->newest($stand->patch) as $fact => $observation) {
             $name = FactName::from($fact);
             $out[] = [
                 'fact' => $fact,

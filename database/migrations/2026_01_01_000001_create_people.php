@@ -18,6 +18,7 @@ return new class extends Migration {
             $table->string('name', 120);
             $table->json('settings')->comment('schools, stance, tools, lever jaw, poison centre, jurisdiction');
             $table->unsignedInteger('revision')->default(1);
+            $table->unsignedBigInteger('turn')->default(0)->comment('writes of the crew so far');
             $table->timestamps();
         });
         Schema::create('users', function (Blueprint $table): void {

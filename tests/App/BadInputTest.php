@@ -211,6 +211,8 @@ it('refuses bad input with the field named and keeps nothing of it', function (
         '/cardVersionId',
     ],
     'school unknown' => ['GET', '/stands/:stand/board?schools[luck]=good', [], 422, '/schools/luck'],
+    'row of nothing' => ['GET', '/stands/:stand/board/row', [], 422, '/row'],
+    'row unknown' => ['GET', '/stands/:stand/board/row?row=luck/glyphosate', [], 422, '/row'],
     'date in words' => ['GET', '/stands/:stand/board?date=soon', [], 422, '/date'],
     'year far off' => ['GET', '/stands/:stand/year?year=9999', [], 422, '/year'],
     'dye in glugs' => ['GET', '/steps/:step/recipe?dye=glug', [], 422, '/dye'],

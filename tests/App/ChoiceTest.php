@@ -94,9 +94,10 @@ it('goes on to the next job of a programme when one is signed, and judges only t
     $rows = collect($this->api('GET', "/stands/{$stand}/board")->json('rows'))->keyBy(
         fn(array $r): string => $r['method']['id'] . '/' . ($r['active']['id'] ?? ''),
     );
-    expect(array_column($rows['cut-stump/glyphosate']['findings'], 'code'))
+    $codes = fn(string $of): array => array_column($this->boardRow($stand, $rows[$of]['id'])['findings'], 'code');
+    expect($codes('cut-stump/glyphosate'))
         ->toContain('again.failed-here')
-        ->and(array_column($rows['foliar-spot/glyphosate']['findings'], 'code'))
+        ->and($codes('foliar-spot/glyphosate'))
         ->toContain('again.same-group');
 });
 
@@ -183,9 +184,7 @@ it('keeps prices with their days, refuses what is no price, and weighs money by 
         ->toBe('EUR')
         ->and($kept->json('prices.products.0.per'))
         ->toBe(['value' => '1', 'unit' => 'L']);
-    $row = collect(
-        $this->api('GET', '/stands/' . $this->standId('common-privet') . '/board')->json('rows'),
-    )->firstWhere('id', 'lever-pull');
+    $row = $this->boardRow($this->standId('common-privet'), 'lever-pull');
     expect(collect($row['weighing']['shares'])->firstWhere('measure', 'money')['figure'])->not->toBeNull();
 });
 

@@ -214,7 +214,7 @@ it('renders every row of many boards in both unit systems without a gap', functi
                 ],
             ]);
             $in = Fields::of($document, new Faults());
-            $wire = app(BoardWire::class)->board(board($document), (new SituationReader(catalogue()))->situation($in));
+            $wire = app(BoardWire::class)->whole(board($document), (new SituationReader(catalogue()))->situation($in));
             foreach ($wire['rows'] as $row) {
                 foreach ($row['findings'] as $finding) {
                     foreach (['us', 'metric'] as $system) {

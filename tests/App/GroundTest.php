@@ -237,7 +237,7 @@ it('turns drawn things into distance, direction and root reach, and these into t
             fn(array $r): bool => $r['method']['id'] === 'basal-bark' && $r['card'] !== null,
         );
 
-        return array_column($row['findings'], 'code');
+        return array_column($this->boardRow($stand, $row['id'])['findings'], 'code');
     };
     expect($codes())->toContain('water.outside-buffer');
     $moved = $this->api(

@@ -42,6 +42,7 @@ const ROUTES = [
         'GET sightings.csv',
         'GET photos/{photo}/{size}',
         'GET stands/{stand}/board',
+        'GET stands/{stand}/board/row',
         'GET stands/{stand}/programmes',
         'GET stands/{stand}/comparison',
         'GET stands/{stand}/costs',

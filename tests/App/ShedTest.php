@@ -438,9 +438,7 @@ it('keeps tools and lends them; what is lent is not at hand', function () {
     expect($find('Short loppers')['loan'])->toMatchArray(['to' => 'Wren Mossgrove, next farm', 'late' => true]);
     $puller = $find('Big lever puller');
     expect($puller['jaw'])->toBe('2 in');
-    $row = fn() => collect(
-        $this->api('GET', '/stands/' . $this->standId('common-privet') . '/board')->json('rows'),
-    )->firstWhere('id', 'lever-pull');
+    $row = fn() => $this->boardRow($this->standId('common-privet'), 'lever-pull');
     expect(array_column($row()['findings'], 'code'))->not->toContain('tool.missing');
     $this->api('POST', "/shed/tools/{$puller['id']}/loans", [
         'to' => 'Neighbour',

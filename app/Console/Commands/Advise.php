@@ -54,7 +54,7 @@ final class Advise extends Twin
         $in->noOthers();
         $in->faults->throwIfAny();
 
-        return app(BoardWire::class)->board($board, $situation) +
+        return app(BoardWire::class)->whole($board, $situation) +
             ($programmes
                 ? [
                     'programmes' => app(ProgrammeWire::class)->offers(

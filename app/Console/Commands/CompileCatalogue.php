@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Text\Sentences;
 use Illuminate\Console\Command;
 use Thicket\Catalogue\CatalogueFiles;
 
-/** Checks core/data against its schemas and compiles it to one PHP file (rulings B29). */
+/** Checks core/data against its schemas and compiles it to one PHP file (rulings B29); the words of lang/ too. */
 final class CompileCatalogue extends Command
 {
     protected $signature = 'thicket:catalogue';
@@ -19,6 +20,7 @@ final class CompileCatalogue extends Command
         $cache = config()->string('thicket.var') . '/cache';
         $catalogue = (new CatalogueFiles(base_path('core/data'), base_path('docs/schemas')))->compile($cache);
         file_put_contents("{$cache}/catalogue.current", $catalogue->hash);
+        (new Sentences(base_path('lang'), 'en'))->compile("{$cache}/words.en.php");
         $this->info("Catalogue {$catalogue->hash}: " . count($catalogue->allSpecies()) . ' species.');
 
         return 0;

@@ -21,11 +21,14 @@ use Thicket\Assess\Board;
 use Thicket\Assess\Weights;
 use Thicket\Catalogue\Carrier;
 use Thicket\Catalogue\Catalogue;
+use Thicket\Input\Fields;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Reading;
 use Thicket\Measure\Strength;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\TankTerms;
+use Thicket\Situation\Schools;
+use Thicket\Situation\Situation;
 
 /** Judging and choosing: the board, the year, the chosen step and its recipe. */
 final class BoardController extends Controller
@@ -38,29 +41,64 @@ final class BoardController extends Controller
 
     public function board(Request $request, string $standId, BoardWire $wire): JsonResponse
     {
-        $stand = $this->find($request, $standId);
+        $stand = $this->toJudge($request, $standId);
         $in = $this->query($request);
-        $day = $in->dayOrNull('date');
-        $schools = $this->chosenSchools($in);
-        $weights = $in->has('weights') ? Weights::read($in) : null;
+        [$situation, $schools, $weights] = $this->asked($in, $stand);
         $this->done($in);
-        $crew = $stand->patch->ground->crew;
-        $situation = $this->assembler->situation($stand, $day);
         $board = Board::for(
             $situation,
             $this->catalogue,
-            $this->assembler->schools($crew, $schools),
-            $this->assembler->shed($crew),
+            $schools,
+            $this->assembler->shed($stand->patch->ground->crew),
             null,
-            $weights ?? $this->assembler->weights($crew, $stand),
+            $weights,
         );
 
         return $this->json($wire->board($board, $situation));
     }
 
+    /** One row of the board with all its reasons. */
+    public function row(Request $request, string $standId, BoardWire $wire): JsonResponse
+    {
+        $stand = $this->toJudge($request, $standId);
+        $in = $this->query($request);
+        $id = $in->text('row', 400);
+        [$situation, $schools, $weights] = $this->asked($in, $stand);
+        $row =
+            $id === null
+                ? null
+                : Board::rowOf(
+                    $id,
+                    $situation,
+                    $this->catalogue,
+                    $schools,
+                    $this->assembler->shed($stand->patch->ground->crew),
+                    $weights,
+                );
+        $id !== null && $row === null && $in->fault('row', "The board of this stand has no row {$id}.");
+        $this->done($in);
+
+        return $this->json($wire->row($row ?? throw new \LogicException('refused above')));
+    }
+
+    /** @return array{Situation, Schools, Weights} what a board is asked for: on which day, by which schools and weights */
+    private function asked(Fields $in, Stand $stand): array
+    {
+        $day = $in->dayOrNull('date');
+        $schools = $this->chosenSchools($in);
+        $weights = $in->has('weights') ? Weights::read($in) : null;
+        $crew = $stand->patch->ground->crew;
+
+        return [
+            $this->assembler->situation($stand, $day),
+            $this->assembler->schools($crew, $schools),
+            $weights ?? $this->assembler->weights($crew, $stand),
+        ];
+    }
+
     public function year(Request $request, string $standId, YearWire $wire): JsonResponse
     {
-        $stand = $this->find($request, $standId);
+        $stand = $this->toJudge($request, $standId)->loadMissing('steps.cardVersion');
         $in = $this->query($request);
         $situation = $this->assembler->situation($stand);
         $year = $in->int('year', 2000, 2100, (int) $situation->day->format('Y'));
@@ -191,7 +229,7 @@ final class BoardController extends Controller
      * Sprayer, additives, water, leftover and helpers as asked, on the step in memory only; what is not said stays as
      * it was kept.
      */
-    private function prepare(\Thicket\Input\Fields $in, Request $request, Step $step): void
+    private function prepare(Fields $in, Request $request, Step $step): void
     {
         $sprayerId = $in->uuidOrNull('sprayerId');
         $asked = [];
@@ -252,7 +290,7 @@ final class BoardController extends Controller
      *
      * @param array<string, mixed> $asked
      */
-    private function partners(\Thicket\Input\Fields $in, Request $request, Step $step, array &$asked): void
+    private function partners(Fields $in, Request $request, Step $step, array &$asked): void
     {
         $taken = array_filter([$step->cardVersion?->label_card_id]);
         foreach (Step::PARTNERS as $name) {
@@ -280,9 +318,18 @@ final class BoardController extends Controller
     }
 
     /** @return array<string, string> */
-    private function chosenSchools(\Thicket\Input\Fields $in): array
+    private function chosenSchools(Fields $in): array
     {
         return (new \Thicket\Situation\SituationReader($this->catalogue))->schools($in)->chosen;
+    }
+
+    private function toJudge(Request $request, string $id): Stand
+    {
+        $stand = Stand::query()->ofCrew($this->user($request))->toJudge()->findOrFail($id);
+        $stand->patch->ground->setRelation('crew', $this->user($request)->crew);
+        $stand->species === null && $stand->load('sighting');
+
+        return $stand;
     }
 
     private function find(Request $request, string $id): Stand

@@ -163,30 +163,12 @@ final class ChoiceController extends Controller
     {
         $crew = $stand->patch->ground->crew;
         $situation = $this->assembler->situation($stand);
-        $found = [];
-        foreach (
-            Board::candidates(
-                $situation,
-                $this->catalogue,
-                $this->assembler->schools($crew),
-                $this->assembler->shed($crew),
-            )
-            as $candidate
-        ) {
-            if (in_array($candidate->id(), $ids, true)) {
-                $found[$candidate->id()] = Board::judge(
-                    $situation,
-                    $candidate,
-                    null,
-                    $this->assembler->weights($crew, $stand),
-                );
-            }
-        }
+        [$schools, $shed] = [$this->assembler->schools($crew), $this->assembler->shed($crew)];
+        $weights = $this->assembler->weights($crew, $stand);
         $out = [];
         foreach ($ids as $id) {
-            isset($found[$id])
-                ? ($out[] = $found[$id])
-                : $in->fault($field, "The board of this stand has no row {$id}.");
+            $row = Board::rowOf($id, $situation, $this->catalogue, $schools, $shed, $weights);
+            $row === null ? $in->fault($field, "The board of this stand has no row {$id}.") : ($out[] = $row);
         }
 
         return $out;

@@ -36,18 +36,17 @@ final class TodayController extends Controller
         $due = [];
         $open = fn(): Builder => Stand::query()
             ->ofCrew($user)
-            ->withLine()
             ->where('closed_at', null)
             ->whereHas('patch', fn(Builder $patch) => $patch->where('archived_at', null));
         // all that is under way; of what is only scouted, the newest: the rest is found at Ground
         $scouted = $open()->whereDoesntHave('steps');
         $more = max(0, (clone $scouted)->count() - self::MOST_SCOUTED);
-        /** @var list<Stand> $listed */
         $listed = [
-            ...$open()->whereHas('steps')->get(),
-            ...$scouted->orderByDesc('updated_at')->orderByDesc('id')->limit(self::MOST_SCOUTED)->get(),
+            ...$open()->whereHas('steps')->pluck('id'),
+            ...$scouted->orderByDesc('updated_at')->orderByDesc('id')->limit(self::MOST_SCOUTED)->pluck('id'),
         ];
-        foreach ($listed as $stand) {
+        /** @var Stand $stand */
+        foreach (Stand::query()->withLine()->whereKey($listed)->get() as $stand) {
             $trail = Trail::of($stand, $catalogue);
             $line = $wire->line($stand, $trail) + ['lookAlikesOpen' => count($lookAlikes->open($stand))];
             $lines[] = $line;

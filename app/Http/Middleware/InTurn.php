@@ -14,7 +14,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * Writes of one crew go one after the other. The crew's row is held from before a write looks at anything until it is
- * kept, so whatever the write checks (a revision, a gate, a number, an open loan, what is left in a jug) still holds
+ * kept, and its turn is counted; so whatever the write checks (a revision, a gate, a number, an open loan, what is left in a jug) still holds
  * when it is kept. A write that is refused, or that dies on the way, leaves nothing behind; one that lost a deadlock
  * to another crew is done again.
  */
@@ -43,7 +43,13 @@ final readonly class InTurn
                 }
                 $response = $next($request);
                 $lost = self::lost($response->exception ?? null);
-                $response->isSuccessful() ? DB::commit() : DB::rollBack();
+                if ($response->isSuccessful()) {
+                    DB::table('crews')->where('id', $user->crew_id)->increment('turn');
+                    $user->setRelations([]);
+                    DB::commit();
+                } else {
+                    DB::rollBack();
+                }
             } catch (\Throwable $e) {
                 DB::transactionLevel() > 0 && DB::rollBack();
                 if (!self::lost($e) || !$outermost || $try >= self::TRIES) {

@@ -45,6 +45,24 @@ final readonly class Board
         return new self($rows, $catalogue->hash, $weights);
     }
 
+    /** One row alone, judged as the board would; null where the board has no such row. */
+    public static function rowOf(
+        string $id,
+        Situation $situation,
+        Catalogue $catalogue,
+        Schools $schools,
+        Shed $shed,
+        ?Weights $weights = null,
+    ): ?Row {
+        foreach (self::candidates($situation, $catalogue, $schools, $shed) as $candidate) {
+            if ($candidate->id() === $id) {
+                return self::judge($situation, $candidate, null, $weights);
+            }
+        }
+
+        return null;
+    }
+
     public function row(string $id): ?Row
     {
         foreach ($this->rows as $row) {

@@ -16,7 +16,18 @@ final class Catalogue
 {
     private readonly Node $root;
 
-    /** @var array<string, mixed> entries and lists made once: they never change, and every rule asks for them again */
+    /*
+     * Entries and lists are made once: they never change, and every rule asks for them again.
+     */
+    /** @var array<string, Species> */
+    private array $species = [];
+    /** @var array<string, Active> */
+    private array $active = [];
+    /** @var array<string, Method> */
+    private array $method = [];
+    /** @var array<string, School> */
+    private array $school = [];
+    /** @var array<string, mixed> */
     private array $made = [];
 
     /** @param array<string, mixed> $data as {@see CatalogueFiles::read()} returns it */
@@ -27,7 +38,7 @@ final class Catalogue
 
     public function species(string $id): Species
     {
-        return $this->once("species {$id}", fn(): Species => new Species($this->entry('species', $id)));
+        return $this->species[$id] ??= new Species($this->entry('species', $id));
     }
 
     public function hasSpecies(string $id): bool
@@ -48,7 +59,7 @@ final class Catalogue
 
     public function active(string $id): Active
     {
-        return $this->once("active {$id}", fn(): Active => new Active($this->entry('actives', $id)));
+        return $this->active[$id] ??= new Active($this->entry('actives', $id));
     }
 
     public function hasActive(string $id): bool
@@ -64,7 +75,7 @@ final class Catalogue
 
     public function method(string $id): Method
     {
-        return $this->once("method {$id}", fn(): Method => new Method($this->entry('methods', $id)));
+        return $this->method[$id] ??= new Method($this->entry('methods', $id));
     }
 
     public function hasMethod(string $id): bool
@@ -125,7 +136,7 @@ final class Catalogue
 
     public function school(string $id): School
     {
-        return $this->once("school {$id}", fn(): School => new School($this->entry('schools', $id)));
+        return $this->school[$id] ??= new School($this->entry('schools', $id));
     }
 
     public function hasSchool(string $id): bool

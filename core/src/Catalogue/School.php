@@ -9,16 +9,26 @@ use Thicket\Catalogue\Exception\UnknownEntry;
 /** A question on which practitioners differ, with named choices (handbook 8, rulings B12). */
 final readonly class School
 {
-    public function __construct(public Node $data) {}
+    private string $id;
+    private string $default;
+    /** @var list<string> */
+    private array $choices;
+
+    public function __construct(public Node $data)
+    {
+        $this->id = $data->string('id');
+        $this->default = $data->string('default');
+        $this->choices = array_map(strval(...), array_keys($data->node('choices')->data));
+    }
 
     public function id(): string
     {
-        return $this->data->string('id');
+        return $this->id;
     }
 
     public function default(): string
     {
-        return $this->data->string('default');
+        return $this->default;
     }
 
     /** Whether it says how the work of this method is done. */
@@ -30,7 +40,7 @@ final readonly class School
     /** @return list<string> ids of the choices, default first */
     public function choices(): array
     {
-        return array_map(strval(...), array_keys($this->data->node('choices')->data));
+        return $this->choices;
     }
 
     public function choice(string $id): Node

@@ -21,6 +21,11 @@ export const yearQuery = (stand: string) =>
     queryKey: ['stand', stand, 'year'],
     queryFn: () => unwrap(api.GET('/stands/{stand}/year', { params: { path: { stand } } })),
   });
+/** A query string has no numbers, only digits. */
+const boardAsk = (schools: Record<string, string>, weights: Record<string, number> | null) => ({
+  schools,
+  ...(weights ? { weights: Object.fromEntries(Object.entries(weights).map(([m, w]) => [m, String(w)])) } : {}),
+});
 export const boardQuery = (
   stand: string,
   schools: Record<string, string>,
@@ -29,17 +34,21 @@ export const boardQuery = (
   queryOptions({
     queryKey: ['stand', stand, 'board', schools, weights],
     queryFn: () =>
+      unwrap(api.GET('/stands/{stand}/board', { params: { path: { stand }, query: boardAsk(schools, weights) } })),
+  });
+/** One row of the board with every reason. */
+export const boardRowQuery = (
+  stand: string,
+  row: string,
+  schools: Record<string, string>,
+  weights: Record<string, number> | null = null,
+) =>
+  queryOptions({
+    queryKey: ['stand', stand, 'board', 'row', row, schools, weights],
+    queryFn: () =>
       unwrap(
-        api.GET('/stands/{stand}/board', {
-          params: {
-            path: { stand },
-            query: {
-              schools,
-              ...(weights
-                ? { weights: Object.fromEntries(Object.entries(weights).map(([m, w]) => [m, String(w)])) }
-                : {}),
-            },
-          },
+        api.GET('/stands/{stand}/board/row', {
+          params: { path: { stand }, query: { row, ...boardAsk(schools, weights) } },
         }),
       ),
   });

@@ -4,7 +4,7 @@ import type { Schemas } from '@/api/client';
 import VerdictMark from '@/components/VerdictMark.vue';
 import { useSession } from '@/composables/useSession';
 
-defineProps<{ row: Schemas['Row']; picked: boolean; compared: boolean; full: boolean }>();
+defineProps<{ row: Schemas['BoardRow']; picked: boolean; compared: boolean; full: boolean }>();
 defineEmits<{ pick: []; compare: [] }>();
 const { t } = useI18n();
 const { say } = useSession();
@@ -24,7 +24,7 @@ const { say } = useSession();
           {{ t('methods.opens', { day: row.opens.text }) }}</span
         ></span
       >
-      <span class="lead small">{{ say(row.findings[0]?.text) }}</span>
+      <span class="lead small">{{ say(row.lead) }}</span>
       <span class="figs small soft">
         <span v-if="row.measures.control">{{ t('methods.control', row.measures.control) }} · </span
         ><span v-if="row.measures.hours">{{ t('methods.work', { time: say(row.measures.hours) }) }} · </span

@@ -8,7 +8,7 @@ import VerdictMark from '@/components/VerdictMark.vue';
 import { useSession } from '@/composables/useSession';
 
 /** What one pass costs as the stand thickens, as plants grow more stems, and as years go by. */
-const props = defineProps<{ stand: string; row: Schemas['Row'] }>();
+const props = defineProps<{ stand: string; row: Schemas['BoardRow'] }>();
 const { t } = useI18n();
 const { say } = useSession();
 const { data: costs, error } = useQuery(computed(() => costsQuery(props.stand, props.row.id)));

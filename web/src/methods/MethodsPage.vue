@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
-import { boardQuery, handbookQuery, shedQuery } from '@/api/queries';
+import { boardQuery, boardRowQuery, handbookQuery, shedQuery } from '@/api/queries';
 import VerdictMark, { type Outcome } from '@/components/VerdictMark.vue';
 import ViewTabs from '@/components/ViewTabs.vue';
 import { useAct } from '@/composables/useAct';
@@ -83,7 +83,16 @@ const picked = computed(
     rows.value[0] ??
     null,
 );
-const shown = (row: Schemas['Row']) => ({
+/** The reasons of the row that is open. */
+const { data: opened, error: openError } = useQuery(
+  computed(() => ({
+    ...boardRowQuery(props.stand, picked.value?.id ?? '', schools.value, tried.value),
+    enabled: picked.value !== null,
+    // while weights or schools are tried on, the reasons of the same row stay in sight
+    placeholderData: (old: Schemas['Row'] | undefined) => (old?.id === picked.value?.id ? old : undefined),
+  })),
+);
+const shown = (row: Schemas['BoardRow']) => ({
   row,
   picked: row.id === picked.value?.id,
   compared: compared.value.includes(row.id),
@@ -123,9 +132,7 @@ const count = (o: Outcome): number => board.value?.rows.filter((r) => r.outcome 
 
 /** The owner's stance is the owner's, set in the Shed; it is no school to try on. */
 /** Only the schools that a row of this very board rests on. */
-const resting = computed(
-  () => new Set(board.value?.rows.flatMap((r) => r.findings.flatMap((f) => (f.school ? [f.school.id] : []))) ?? []),
-);
+const resting = computed(() => new Set(board.value?.schools ?? []));
 const switchable = computed(() =>
   (book.value?.schools ?? []).filter(
     (s) => s.id !== 'herbicide-stance' && (resting.value.has(s.id) || schools.value[s.id] !== undefined),
@@ -138,7 +145,7 @@ watch(
   () => (why.value = picked.value?.id === stand.value?.step?.rowId ? (stand.value?.step?.why ?? '') : ''),
   { immediate: true },
 );
-const choose = async (row: Schemas['Row']): Promise<void> => {
+const choose = async (row: Schemas['BoardRow']): Promise<void> => {
   const go = onward();
   const done = await run(() =>
     unwrap(
@@ -251,7 +258,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
             </details>
             <WeighPanel
               :weights="board.weights"
-              :row="picked"
+              :row="opened ?? null"
               :tried="tried"
               :may-keep="user?.role === 'lead'"
               :may-plan="mayWrite"
@@ -296,7 +303,15 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
             </h2>
             <VerdictMark :outcome="picked.outcome" :name="picked.outcomeName" large />
             <p v-if="picked.card" class="small">{{ picked.card.product }}</p>
-            <RowReasons :row="picked" :stand-id="props.stand" :species="stand?.species ?? null" />
+            <p v-if="openError" class="fault" role="alert">{{ openError.message }}</p>
+            <RowReasons v-if="opened" :row="opened" :stand-id="props.stand" :species="stand?.species ?? null" />
+            <el-skeleton
+              v-else-if="!openError"
+              role="status"
+              animated
+              :rows="6"
+              :aria-label="t('methods.reasonsCome')"
+            />
             <p class="small soft">{{ t('methods.care') }}</p>
             <button class="btn small quiet" type="button" @click="view = 'cost'">{{ t('cost.see') }}</button>
             <label v-if="mayWrite && picked.outcome !== 'notAllowed'" class="label"
