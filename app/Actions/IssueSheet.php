@@ -375,7 +375,7 @@ final readonly class IssueSheet
                 'id' => $step->method,
                 'name' => $this->sentences->name("method.{$step->method}"),
                 'steps' => $names('step', Steps::of($situation, $candidate)),
-                'mistakes' => $names('mistake', $candidate->method->data->strings('mistakes')),
+                'mistakes' => $names('mistake', $candidate->method->mistakes()),
             ],
             'keepers' => array_map(
                 fn($k): array => [

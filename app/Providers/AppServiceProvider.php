@@ -15,6 +15,7 @@ use Illuminate\Auth\Access\Response;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Thicket\Catalogue\Catalogue;
@@ -62,6 +63,8 @@ final class AppServiceProvider extends ServiceProvider
             base_path('lang'),
             'en',
             app()->environment('production', 'demo') && is_file($compiled) ? $compiled : null,
+            // in tests and at the console a sentence that is missing stops everything
+            app()->runningInConsole() ? null : static fn(string $fault) => Log::error($fault),
         );
     }
 

@@ -89,7 +89,7 @@ final readonly class DarwinCore
                     ->format(\DATE_RFC3339),
                 'scientificName' => $species?->scientificName() ?? 'Plantae',
                 'vernacularName' => $species?->commonName() ?? '',
-                'family' => $species?->data->string('family') ?? '',
+                'family' => $species?->family() ?? '',
                 'taxonRank' => $species === null ? 'kingdom' : 'species',
                 // open nomenclature: 'cf.' where the one who named it was not certain and nobody confirmed it
                 'identificationQualifier' =>

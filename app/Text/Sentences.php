@@ -30,11 +30,16 @@ final class Sentences
     /** @var array<string, string> days written already, by pattern and time */
     private array $dates = [];
 
-    /** @param string|null $compiled what {@see compile()} wrote, read in place of the files of words */
+    /**
+     * @param string|null $compiled what {@see compile()} wrote, read in place of the files of words
+     * @param \Closure(string): void|null $missed told of a code without a sentence, which is then shown by its last
+     *     part; without it, such a code stops the answer
+     */
     public function __construct(
         private readonly string $directory,
         private readonly string $locale,
         private readonly ?string $compiled = null,
+        private readonly ?\Closure $missed = null,
     ) {}
 
     /** Writes all words of the locale as one PHP file, which the opcache keeps in memory. */
@@ -189,9 +194,7 @@ final class Sentences
     /** @param array<string, mixed> $values */
     private function format(string $code, array $values): string
     {
-        $pattern =
-            $this->messages()[$code] ??
-            throw new \LogicException("lang/{$this->locale} has no sentence for '{$code}'.");
+        $pattern = $this->messages()[$code] ?? $this->instead($code);
         if (strpbrk($pattern, "{'") === false) {
             return $pattern;
         }
@@ -211,6 +214,18 @@ final class Sentences
                 $text,
             )
             : $text;
+    }
+
+    /** One sentence that nobody wrote must not take the rest of a page with it. */
+    private function instead(string $code): string
+    {
+        $fault = "lang/{$this->locale} has no sentence for '{$code}'.";
+        if ($this->missed === null) {
+            throw new \LogicException($fault);
+        }
+        ($this->missed)($fault);
+
+        return strtr(substr((string) strrchr(".{$code}", '.'), 1), '-', ' ');
     }
 
     /** @return array<string, string> */

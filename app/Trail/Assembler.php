@@ -213,7 +213,7 @@ final class Assembler
         return Schools::of($this->catalogue, $other + ($crew->settings['schools'] ?? []));
     }
 
-    /** @param Collection<int, LabelCardRow>|null $cards of the crew with their versions, where they are loaded already */
+    /** @param Collection<int, LabelCardRow>|null $cards of the crew with their versions, where they are at hand */
     public function prices(Crew $crew, ?Collection $cards = null): ?Prices
     {
         $kept = $crew->settings['prices'] ?? null;

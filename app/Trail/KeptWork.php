@@ -11,8 +11,8 @@ use Illuminate\Support\Facades\Cache;
 use Thicket\Catalogue\Catalogue;
 
 /**
- * What was worked out for a crew, kept in the memory of this machine while nobody of the crew writes ({@see
- * \App\Http\Middleware\InTurn} counts the writes), and for a minute at most, since what was seen ages with the clock.
+ * What was worked out for a crew, kept in the memory of this machine while nobody of the crew writes (each write counts
+ * its turn), and for a minute at most, since what was seen ages with the clock.
  */
 final readonly class KeptWork
 {

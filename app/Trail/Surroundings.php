@@ -179,7 +179,7 @@ final class Surroundings
         return $out;
     }
 
-    /** @return Collection<int, KeeperRow> those of the patch itself, and drawn things of the ground whose box comes near */
+    /** @return Collection<int, KeeperRow> of the patch itself, and drawn things of the ground whose box comes near */
     private function keptAbout(Patch $patch, ?Shape $shape): Collection
     {
         /** @var Collection<int, KeeperRow> $rows */

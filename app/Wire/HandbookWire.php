@@ -39,13 +39,10 @@ final readonly class HandbookWire
                             ? 'rate'
                             : 'strength')
                         : 'none',
-                    'steps' => array_map(
-                        fn(string $s): string => $this->sentences->name("step.{$s}"),
-                        $m->data->strings('steps'),
-                    ),
+                    'steps' => array_map(fn(string $s): string => $this->sentences->name("step.{$s}"), $m->steps()),
                     'mistakes' => array_map(
                         fn(string $s): string => $this->sentences->name("mistake.{$s}"),
-                        $m->data->strings('mistakes'),
+                        $m->mistakes(),
                     ),
                 ],
                 $this->catalogue->allMethods(),
@@ -60,7 +57,7 @@ final readonly class HandbookWire
                     'volatile' => $a->isVolatile(),
                     'cautions' => array_map(
                         fn(string $c): string => $this->sentences->name("caution.active-{$c}"),
-                        $a->data->strings('cautions'),
+                        $a->cautions(),
                     ),
                 ],
                 $this->catalogue->allActives(),
@@ -69,7 +66,7 @@ final readonly class HandbookWire
                 fn($s): array => [
                     'id' => $s->id(),
                     'name' => $this->sentences->name("school.{$s->id()}"),
-                    'reason' => $this->sentences->name("reason.{$s->data->string('reason')}"),
+                    'reason' => $this->sentences->name("reason.{$s->reason()}"),
                     'choices' => array_map(
                         fn(string $c): array => [
                             'id' => $c,
@@ -101,16 +98,14 @@ final readonly class HandbookWire
     /** @return array<string, mixed> */
     public function species(Species $species): array
     {
-        $phenology = $species->data->nodeOrEmpty('phenology')->data;
-
         return $this->brief($species) + [
             'names' => $species->allNames(),
-            'family' => $species->data->string('family'),
+            'family' => $species->family(),
             'origin' => $this->sentences->ofPlant($species->id(), 'origin'),
             'why' => $this->sentences->ofPlant($species->id(), 'why'),
             'mechanical' => $this->sentences->ofPlant($species->id(), 'by-hand'),
             'lookFirst' => $this->sentences->ofPlant($species->id(), 'look-first'),
-            'spread' => $species->data->strings('spread'),
+            'spread' => $species->spread(),
             'instead' => $this->sentences->ofPlant($species->id(), 'instead'),
             'hazards' => array_map(
                 fn(string $h): string => $this->sentences->name("caution.plant-{$h}"),
@@ -121,14 +116,7 @@ final readonly class HandbookWire
             'root' => $this->sentences->name("root.{$species->rootForm()}"),
             'resprouts' => $species->resprouts(),
             'rootSuckering' => $species->isRootSuckering(),
-            'phenology' =>
-                array_filter(
-                    array_map(
-                        static fn($day): ?string => is_string($day) && $day !== 'unknown' ? $day : null,
-                        $phenology,
-                    ),
-                ) ?:
-                new \stdClass(),
+            'phenology' => $species->events() ?: new \stdClass(),
             'responses' => array_map(
                 fn(string $a): array => [
                     'active' => $this->catalogue->active($a)->name(),
@@ -141,11 +129,8 @@ final readonly class HandbookWire
                 $this->catalogue->lookAlikesOf($species->id()),
             ),
             'kept' => $species->keptAs() === null ? null : $this->sentences->name("kept.{$species->keptAs()}"),
-            'settings' => array_map(
-                fn(string $s): string => $this->sentences->name("site.{$s}"),
-                $species->data->strings('settings'),
-            ),
-            'height' => Wire::quantity($species->data->quantity('greatestHeight')),
+            'settings' => array_map(fn(string $s): string => $this->sentences->name("site.{$s}"), $species->settings()),
+            'height' => Wire::quantity($species->greatestHeight()),
             'characters' => array_map(
                 fn(string $c): array => ['id' => $c, 'states' => $this->states($species->characters()[$c])],
                 array_keys($species->characters()),
@@ -270,10 +255,10 @@ final readonly class HandbookWire
             ? null
             : $this->sentences->name("{$kind}.{$value}");
         $years = $species->seedBankYears();
-        $stems = $species->data->nodeOrEmpty('stemsPerClump');
+        $stems = $species->stemsPerClump();
         $facts = [
             'life-cycle' => $word('cycle', $species->lifeCycle()),
-            'root-depth' => $word('depth', $species->data->node('root')->stringOr('depth', 'unknown')),
+            'root-depth' => $word('depth', $species->rootDepth()),
             'resprouts' => $yesNo($species->resprouts()),
             'suckers' => $yesNo($species->suckers()),
             'fragments' => $yesNo($species->fragmentsRegrow()),
@@ -281,9 +266,9 @@ final readonly class HandbookWire
             'waxy-leaf' => $yesNo($species->hasWaxyLeaf()),
             'sap-flow' => $word('sap-is', $species->sapFlow()),
             'seed-years' => $years === null ? null : "{$years['min']}–{$years['typical']}–{$years['max']}",
-            'stems' => $stems->has('typical') ? "{$stems->int('typical')}–{$stems->int('most')}" : null,
-            'shade' => $word('standing', $species->data->stringOr('shade', 'unknown')),
-            'drought' => $word('standing', $species->data->stringOr('drought', 'unknown')),
+            'stems' => $stems === null ? null : "{$stems['typical']}–{$stems['most']}",
+            'shade' => $word('standing', $species->standsShade()),
+            'drought' => $word('standing', $species->standsDrought()),
         ];
         if ($species->isWoody()) {
             $facts['bark'] =

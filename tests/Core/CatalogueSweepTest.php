@@ -202,7 +202,7 @@ it(
             $byKind[$species->habit()] ??= $species;
         }
         foreach (catalogue()->allMethods() as $method) {
-            $settings = $method->data->nodeOrEmpty('fits')->strings('settings') ?: ['woods'];
+            $settings = $method->fits()->settings ?? ['woods'];
             foreach ($method->isOnBoard() ? $byKind : [] as $habit => $species) {
                 if (!$method->isFor($species)) {
                     continue;

@@ -74,6 +74,22 @@ it('lets no arrow run uphill', function (string $folder, string $prefix, array $
     expect($up)->toBe([]);
 })->with(['core' => ['core/src', 'Thicket', CORE], 'application' => ['app', 'App', APPLICATION]]);
 
+it('lets nobody outside the catalogue read what its files hold as it stands', function () {
+    $root = dirname(__DIR__, 2);
+    $found = [];
+    foreach (["{$root}/core/src", "{$root}/app"] as $folder) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder)) as $file) {
+            $path = $file instanceof SplFileInfo ? substr($file->getPathname(), strlen($root) + 1) : '';
+            // Input reads what people send
+            if (str_ends_with($path, '.php') && !preg_match('#^core/src/(Catalogue|Input)/#', $path)) {
+                preg_match_all('/\w+(?:\(\))?\??->data(?:->|\[)/', (string) file_get_contents("{$root}/{$path}"), $raw);
+                $raw[0] === [] || ($found[$path] = $raw[0]);
+            }
+        }
+    }
+    expect($found)->toBe([]);
+});
+
 it('has no floor that stands empty', function (string $folder, array $floors) {
     foreach ($floors as $one) {
         expect(is_dir(dirname(__DIR__, 2) . "/{$folder}/{$one}"))->toBeTrue("{$folder}/{$one}");

@@ -249,7 +249,7 @@ it('keeps the lengths of seed banks that the rulings name (J23)', function (stri
 
 it('says one thing of one plant: spread, roots and what its pieces do agree', function () {
     foreach (catalogue()->allSpecies() as $species) {
-        $spread = $species->data->strings('spread');
+        $spread = $species->spread();
         expect(in_array('root-suckers', $spread, true))->toBe(
             $species->suckers() === true,
             "root suckers of {$species->id()}",
@@ -259,9 +259,9 @@ it('says one thing of one plant: spread, roots and what its pieces do agree', fu
         in_array($species->rootForm(), ['creeping-root', 'suckering-root'], true) &&
             expect($species->suckers())->toBeTrue("roots of {$species->id()}");
         foreach ($species->knownResponses() as $active) {
-            $stage = $species->data->node('responses')->node($active)->stringOr('bestStage', '');
+            $stage = $species->bestStageFor($active);
             expect(
-                $stage === '' || in_array($stage, Thicket\Catalogue\FactName::Stage->choices() ?? [], true),
+                $stage === null || in_array($stage, Thicket\Catalogue\FactName::Stage->choices() ?? [], true),
             )->toBeTrue("{$stage} of {$species->id()}");
             $stage === 'autumn-regrowth' &&
                 expect($species->dayOf('autumnRegrowth'))->not->toBeNull("autumn regrowth of {$species->id()}");

@@ -175,7 +175,7 @@ it('has a whole programme without product for every plant of the catalogue, what
 ) {
     $without = [];
     foreach (catalogue()->allSpecies() as $species) {
-        $site = $species->data->strings('settings')[0] ?? 'woods';
+        $site = $species->settings()[0] ?? 'woods';
         $document = stand(
             ['species' => $species->id(), 'date' => $date, 'facts' => [['fact' => 'setting', 'value' => $site]]] +
                 ($species->isWoody() ? [] : ['stems' => []]),

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Text\Sentences;
 use Illuminate\Console\Command;
+use Thicket\Assess\Gaps;
 use Thicket\Catalogue\CatalogueFiles;
 
 /** Checks core/data against its schemas and compiles it to one PHP file (rulings B29); the words of lang/ too. */
@@ -20,7 +21,11 @@ final class CompileCatalogue extends Command
         $cache = config()->string('thicket.var') . '/cache';
         $catalogue = (new CatalogueFiles(base_path('core/data'), base_path('docs/schemas')))->compile($cache);
         file_put_contents("{$cache}/catalogue.current", $catalogue->hash);
-        (new Sentences(base_path('lang'), 'en'))->compile("{$cache}/words.en.php");
+        $sentences = new Sentences(base_path('lang'), 'en');
+        $sentences->compile("{$cache}/words.en.php");
+        foreach ((new Gaps($catalogue, $sentences->has(...)))->all() as $gap) {
+            $this->warn($gap);
+        }
         $this->info("Catalogue {$catalogue->hash}: " . count($catalogue->allSpecies()) . ' species.');
 
         return 0;

@@ -81,7 +81,7 @@ final class BoardController extends Controller
         return $this->json($wire->row($row ?? throw new \LogicException('refused above')));
     }
 
-    /** @return array{Situation, Schools, Weights} what a board is asked for: on which day, by which schools and weights */
+    /** @return array{Situation, Schools, Weights} what a board is asked for: the day, by which schools and weights */
     private function asked(Fields $in, Stand $stand): array
     {
         $day = $in->dayOrNull('date');

@@ -14,9 +14,9 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * Writes of one crew go one after the other. The crew's row is held from before a write looks at anything until it is
- * kept, and its turn is counted; so whatever the write checks (a revision, a gate, a number, an open loan, what is left in a jug) still holds
- * when it is kept. A write that is refused, or that dies on the way, leaves nothing behind; one that lost a deadlock
- * to another crew is done again.
+ * kept, and its turn is counted; so whatever the write checks (a revision, a gate, a number, an open loan, what is
+ * left in a jug) still holds when it is kept. A write that is refused, or that dies on the way, leaves nothing behind;
+ * one that lost a deadlock to another crew is done again.
  */
 final readonly class InTurn
 {

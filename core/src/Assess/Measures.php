@@ -69,18 +69,13 @@ final readonly class Measures
     /** @return list<int> first and last week in which it shows; the method's own word goes before the active's */
     private static function weeks(Candidate $candidate): array
     {
-        $own = $candidate->method->data->strings('showWeeks');
-        if ($own !== []) {
-            return array_map(intval(...), $own);
-        }
-        $symptoms = $candidate->active?->data->nodeOrEmpty('symptoms');
-        $days = array_map(static fn(string $end): ?Quantity => $symptoms?->quantity($end), ['from', 'to']);
+        $own = $candidate->method->weeksToShow();
 
-        return $days[0] === null || $days[1] === null
-            ? []
+        return $own !== []
+            ? $own
             : array_map(
                 static fn(Quantity $q): int => $q->in(Unit::Day)->dividedBy(7)->toScale(0, RoundingMode::UP)->toInt(),
-                $days,
+                $candidate->active?->daysToShow() ?? [],
             );
     }
 
@@ -92,13 +87,17 @@ final readonly class Measures
         return $window?->grade !== WindowGrade::Best && $situation->flow() === 'up';
     }
 
-    /** The active of the tank with the highest known control; never a sum (rulings J41). */
-    private static function strongest(\Thicket\Catalogue\Node $table, Candidate $candidate): string
+    /**
+     * The active of the tank with the highest known control; never a sum (rulings J41).
+     *
+     * @param array<string, list<int>> $table
+     */
+    private static function strongest(array $table, Candidate $candidate): string
     {
         $best = '';
         foreach ($candidate->actives() as $active) {
             $id = $active->id();
-            if ($table->has($id) && ($best === '' || (int) $table->strings($id)[1] > (int) $table->strings($best)[1])) {
+            if (isset($table[$id]) && ($best === '' || $table[$id][1] > $table[$best][1])) {
                 $best = $id;
             }
         }
@@ -109,7 +108,7 @@ final readonly class Measures
     /** @return list<int> low, use, high; empty where not known */
     private static function control(Situation $situation, Candidate $candidate): array
     {
-        $table = $candidate->method->data->nodeOrEmpty('control');
+        $table = $candidate->method->control();
         $target = $situation->target;
         // what a method does to a plant that nobody knows is not known either
         if ($target === null) {
@@ -120,7 +119,7 @@ final readonly class Measures
         if ($candidate->active !== null && $candidate->bestResponse($target)[0] !== 'controls') {
             return [];
         }
-        $key = match ($candidate->method->data->stringOr('controlBy', '')) {
+        $key = match ($candidate->method->controlBy()) {
             'active' => self::strongest($table, $candidate),
             // what brambles answered in trials, sprayed after the stream had turned down (handbook 3)
             'bramble' => $target->treatmentClass() === 'bramble' && $situation->flow() === 'down'
@@ -141,6 +140,6 @@ final readonly class Measures
             default => 'inWindow',
         };
 
-        return $table->has($key) ? array_map(intval(...), $table->strings($key)) : [];
+        return $table[$key] ?? [];
     }
 }

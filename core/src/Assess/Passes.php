@@ -24,7 +24,8 @@ final readonly class Passes
 
     public static function of(Situation $situation, Candidate $candidate): self
     {
-        $data = $candidate->method->data->nodeOrEmpty('passes');
+        $method = $candidate->method;
+        $everyDays = $method->passEveryDays() ?? self::NEXT_SEASON_DAYS;
         $count = null;
         foreach (
             [
@@ -35,19 +36,16 @@ final readonly class Passes
             ]
             as $key
         ) {
-            $count ??= $data->has($key) ? $data->int($key) : null;
+            $count ??= $method->passesOf($key);
         }
         $count ??= 1;
         foreach ($candidate->cards() as $card) {
             $most = $card->ceilings === [] ? null : $card->ceilings[0]->applications;
             // a card allows so many a year; the passes of later years come on top
-            $count =
-                $most !== null && $data->int('everyDays', self::NEXT_SEASON_DAYS) < self::NEXT_SEASON_DAYS
-                    ? min($count, $most)
-                    : $count;
+            $count = $most !== null && $everyDays < self::NEXT_SEASON_DAYS ? min($count, $most) : $count;
         }
 
-        return new self($count, $data->int('everyDays', self::NEXT_SEASON_DAYS));
+        return new self($count, $everyDays);
     }
 
     /** Weeks until the whole may be scored: the judge date of the last planned pass; null without a name. */

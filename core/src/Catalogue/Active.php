@@ -9,7 +9,7 @@ use Thicket\Measure\Quantity;
 /** An active by its common chemical name, with values typical of its labels; never a substitute for the card. */
 final readonly class Active
 {
-    public function __construct(public Node $data) {}
+    public function __construct(private Node $data) {}
 
     public function id(): string
     {
@@ -47,6 +47,27 @@ final readonly class Active
     public function carriesOver(): bool
     {
         return $this->data->bool('carriesOver', false);
+    }
+
+    /** @return list<string> codes of what its labels warn of */
+    public function cautions(): array
+    {
+        return $this->data->strings('cautions');
+    }
+
+    /** What the product looks like as it comes; empty where it is not told. */
+    public function neatLook(): string
+    {
+        return $this->data->stringOr('neatLook', '');
+    }
+
+    /** @return list<Quantity> first and last day on which it shows; empty where nobody knows */
+    public function daysToShow(): array
+    {
+        $symptoms = $this->data->nodeOrEmpty('symptoms');
+        [$from, $to] = [$symptoms->quantity('from'), $symptoms->quantity('to')];
+
+        return $from === null || $to === null ? [] : [$from, $to];
     }
 
     /** Given on stumps at a strength of its own, whatever the stump school says. */
@@ -117,6 +138,12 @@ final readonly class Active
         $strengths = $this->data->nodeOrEmpty('typicalStrengths');
 
         return $strengths->has($methodId) ? $strengths->node($methodId)->quantity('value') : null;
+    }
+
+    /** Grams of active in a litre of mix below which it is too weak for the use; null where nobody wrote it. */
+    public function leastGrams(string $methodId): ?Quantity
+    {
+        return $this->data->nodeOrEmpty('typicalStrengths')->nodeOrEmpty($methodId)->quantity('leastGrams');
     }
 
     /** oil or water for the method; null where no typical strength is known. */

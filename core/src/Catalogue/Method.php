@@ -21,7 +21,7 @@ final readonly class Method
     /** @var list<string> */
     private array $plants;
 
-    public function __construct(public Node $data)
+    public function __construct(private Node $data)
     {
         $this->id = $data->string('id');
         $this->work = $data->string('work');
@@ -128,6 +128,100 @@ final readonly class Method
     public function actives(): array
     {
         return $this->actives;
+    }
+
+    /** Whom it is made for. */
+    public function fits(): Fits
+    {
+        return new Fits($this->data->nodeOrEmpty('fits'));
+    }
+
+    /** @return list<string>|null growth stages it is made for; null where it asks for none */
+    public function stages(): ?array
+    {
+        $stages = $this->data->nodeOrEmpty('stages');
+
+        return $stages->has('fits') ? $stages->strings('fits') : null;
+    }
+
+    /** @return list<int> first and last week in which it shows, by its own word; empty where the active's days count */
+    public function weeksToShow(): array
+    {
+        return array_map(intval(...), $this->data->strings('showWeeks'));
+    }
+
+    /** @return array<string, list<int>> percent of plants dead, low, use and high, by what {@see controlBy()} asks */
+    public function control(): array
+    {
+        $table = $this->data->nodeOrEmpty('control');
+        $out = [];
+        foreach (array_keys($table->data) as $key) {
+            $out[(string) $key] = array_map(intval(...), $table->strings((string) $key));
+        }
+
+        return $out;
+    }
+
+    /** active, bramble, class, flow, root, stage or hoeing; empty where one figure holds for all. */
+    public function controlBy(): string
+    {
+        return $this->data->stringOr('controlBy', '');
+    }
+
+    /** Passes to be done; by active, kind of plant or way of life; null where it is not told. */
+    public function passesOf(string $what): ?int
+    {
+        $passes = $this->data->nodeOrEmpty('passes');
+
+        return $passes->has($what) ? $passes->int($what) : null;
+    }
+
+    /** Days from one pass to the next; null for the next season. */
+    public function passEveryDays(): ?int
+    {
+        return $this->passesOf('everyDays');
+    }
+
+    /** How deep it works the soil; null where it does not. */
+    public function depth(): ?Quantity
+    {
+        return $this->data->quantity('depth');
+    }
+
+    /** dry or moist; empty where any soil will do. */
+    public function soilWanted(): string
+    {
+        return $this->data->stringOr('soilWanted', '');
+    }
+
+    /** base or breast-height; empty where it does not matter (handbook 6). */
+    public function diameterAt(): string
+    {
+        return $this->data->stringOr('diameterAt', '');
+    }
+
+    /** 1 least to 5 most, of the method itself; null where none is told. */
+    public function ownHarm(): ?int
+    {
+        return $this->data->has('harm') ? $this->data->int('harm') : null;
+    }
+
+    /** Nobody has told how long it takes. */
+    public function isOfUnknownHours(): bool
+    {
+        return $this->data->bool('hoursUnknown');
+    }
+
+    /** @return list<string> codes of the steps, in order */
+    public function steps(): array
+    {
+        return $this->data->strings('steps');
+    }
+
+    /** @return list<string> codes of what is often done wrong */
+    public function mistakes(): array
+    {
+        return $this->data->strings('mistakes');
     }
 
     /** Season group of windows.yaml, or 'any' / 'mow'. */

@@ -21,6 +21,12 @@ final readonly class Node
         return isset($this->data[$key]);
     }
 
+    /** Whether just this stands there: a word in place of a number or a list. */
+    public function says(string $key, string $word): bool
+    {
+        return ($this->data[$key] ?? null) === $word;
+    }
+
     public function string(string $key): string
     {
         $value = $this->data[$key] ?? null;

@@ -9,7 +9,7 @@ namespace Thicket\Catalogue;
  */
 final readonly class Programme
 {
-    public function __construct(public Node $data) {}
+    public function __construct(private Node $data) {}
 
     public function id(): string
     {
@@ -24,6 +24,20 @@ final readonly class Programme
     public function source(): string
     {
         return $this->data->string('source');
+    }
+
+    /** Whom it is made for. */
+    public function fits(): Fits
+    {
+        return new Fits($this->data->nodeOrEmpty('fits'));
+    }
+
+    /** @return list<string>|null settings where it is listed first, all where empty; null where it is not */
+    public function standsFirstIn(): ?array
+    {
+        return array_key_exists('standsFirst', $this->data->data)
+            ? $this->data->nodeOrEmpty('standsFirst')->strings('settings')
+            : null;
     }
 
     /** @return list<Node> */

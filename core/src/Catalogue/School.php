@@ -14,7 +14,7 @@ final readonly class School
     /** @var list<string> */
     private array $choices;
 
-    public function __construct(public Node $data)
+    public function __construct(private Node $data)
     {
         $this->id = $data->string('id');
         $this->default = $data->string('default');
@@ -35,6 +35,24 @@ final readonly class School
     public function isOfMethod(string $method): bool
     {
         return in_array($method, $this->data->strings('methods'), true);
+    }
+
+    /** Why schools differ: a code. */
+    public function reason(): string
+    {
+        return $this->data->string('reason');
+    }
+
+    /** @return list<string> species it is about; empty where it is about all */
+    public function species(): array
+    {
+        return $this->data->strings('species');
+    }
+
+    /** The choice that goes with an active, of a school that has a choice by active; null where none is told. */
+    public function choiceFor(string $activeId): ?string
+    {
+        return $this->data->stringMap('byActive')[$activeId] ?? null;
     }
 
     /** @return list<string> ids of the choices, default first */

@@ -16,7 +16,7 @@ final readonly class Species
     /** @var array<string, array<string, string>> character => state => frequency */
     private array $characters;
 
-    public function __construct(public Node $data)
+    public function __construct(private Node $data)
     {
         $this->habit = $data->string('habit');
         $this->lifeCycle = $data->string('lifeCycle');
@@ -128,6 +128,112 @@ final readonly class Species
         return $this->data->bool('conifer');
     }
 
+    public function isEvergreen(): bool
+    {
+        return $this->data->bool('evergreen');
+    }
+
+    /** How tall it grows at most; null where nobody wrote it. */
+    public function greatestHeight(): ?Quantity
+    {
+        return $this->data->quantity('greatestHeight');
+    }
+
+    /** @return list<string> ways by which it spreads: seed, rhizomes, layering ... */
+    public function spread(): array
+    {
+        return $this->data->strings('spread');
+    }
+
+    /** @return list<string> parts that people eat */
+    public function edibleParts(): array
+    {
+        return $this->data->strings('edible');
+    }
+
+    /** @return list<string> where it grows */
+    public function settings(): array
+    {
+        return $this->data->strings('settings');
+    }
+
+    public function livesOnInShade(): bool
+    {
+        return $this->data->bool('livesOnInShade');
+    }
+
+    /** Wood from which a hatchet springs back. */
+    public function isHardToNotch(): bool
+    {
+        return $this->data->bool('bladeBounces');
+    }
+
+    /** Roots break when it is pulled, and what stays in the ground grows again. */
+    public function breaksWhenPulled(): bool
+    {
+        return $this->data->bool('rootsBreak');
+    }
+
+    /** Within what depth its feeder roots lie; null where nobody wrote it. */
+    public function feederRoots(): ?Quantity
+    {
+        return $this->data->quantity('feederRoots');
+    }
+
+    /** deep, shallow, varies or unknown. */
+    public function rootDepth(): string
+    {
+        return $this->data->node('root')->stringOr('depth', 'unknown');
+    }
+
+    /** How it stands shade: a code, or unknown. */
+    public function standsShade(): string
+    {
+        return $this->data->stringOr('shade', 'unknown');
+    }
+
+    /** How it stands drought: a code, or unknown. */
+    public function standsDrought(): string
+    {
+        return $this->data->stringOr('drought', 'unknown');
+    }
+
+    /** @return array{typical: int, most: int}|null stems of one plant */
+    public function stemsPerClump(): ?array
+    {
+        $stems = $this->data->nodeOrEmpty('stemsPerClump');
+
+        return $stems->has('typical') ? ['typical' => $stems->int('typical'), 'most' => $stems->int('most')] : null;
+    }
+
+    /**
+     * How a spray of an active hurts it where it is kept (rulings J45).
+     *
+     * @return string|array<string, string>|null none, passing, thinning, taken or loss; by form where it comes in
+     *     several; null where nobody wrote it
+     */
+    public function injuryBy(string $activeId): string|array|null
+    {
+        $injury = $this->data->nodeOrEmpty('injury');
+
+        return match (true) {
+            !$injury->has($activeId) => null,
+            is_array($injury->data[$activeId]) => $injury->stringMap($activeId),
+            default => $injury->string($activeId),
+        };
+    }
+
+    /** @return array<string, string> event => catalogue day, MM-DD, of those that are known */
+    public function events(): array
+    {
+        $out = [];
+        foreach ($this->data->nodeOrEmpty('phenology')->data as $event => $day) {
+            is_string($day) && $day !== 'unknown' && ($out[(string) $event] = $day);
+        }
+
+        return $out;
+    }
+
     /** Yes, no, or null where nobody knows. */
     public function resprouts(): ?bool
     {
@@ -175,7 +281,7 @@ final readonly class Species
 
     public function isDeepRooted(): ?bool
     {
-        return match ($this->data->node('root')->stringOr('depth', 'unknown')) {
+        return match ($this->rootDepth()) {
             'deep' => true,
             'shallow' => false,
             default => null,
@@ -276,6 +382,14 @@ final readonly class Species
         $responses = $this->data->nodeOrEmpty('responses');
 
         return $responses->has($activeId) ? $responses->node($activeId)->string('effect') : null;
+    }
+
+    /** The stage at which an active does most to it; null where nobody wrote it. */
+    public function bestStageFor(string $activeId): ?string
+    {
+        $response = $this->data->nodeOrEmpty('responses')->nodeOrEmpty($activeId);
+
+        return $response->has('bestStage') ? $response->string('bestStage') : null;
     }
 
     /** @return list<string> ids of actives with a recorded response */

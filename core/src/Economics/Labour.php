@@ -7,6 +7,7 @@ namespace Thicket\Economics;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Thicket\Catalogue\FactName;
+use Thicket\Catalogue\Method;
 use Thicket\Catalogue\Node;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
@@ -27,6 +28,14 @@ use Thicket\Situation\ToolsAtHand;
 final readonly class Labour
 {
     private const DAY_MINUTES = 360;
+    private const TABLES = [
+        'minutesPerStem',
+        'minutesPerTree',
+        'minutesPerCut',
+        'minutesPerHectare',
+        'minutesPerSquareMetre',
+        'hectaresPerHour',
+    ];
     private const SEEDLINGS = ['cotyledon', 'seedling'];
 
     /** Crew-days of the middle figure; none where nothing is known. */
@@ -62,6 +71,20 @@ final readonly class Labour
             $key,
             static fn(): array => [self::workOut($situation, $candidate), $candidate->schools, $candidate->shed],
         )[0];
+    }
+
+    /** Whether the table has a figure for this method, or for the one that it is a form of. */
+    public static function isKnown(Method $method, Node $table): bool
+    {
+        foreach (self::TABLES as $name) {
+            $rows = $table->nodeOrEmpty($name);
+            if ($rows->has($method->id()) || $rows->has($method->like())) {
+                return true;
+            }
+        }
+
+        // a way of injecting without a figure of its own goes as the first of the table
+        return $method->work() === 'injection';
     }
 
     private static function workOut(Situation $situation, Candidate $candidate): self
@@ -208,8 +231,7 @@ final readonly class Labour
         $parts = [];
         foreach ($situation->stems as $group) {
             $height =
-                $group->height ??
-                ($situation->quantity(FactName::Height) ?? $situation->target?->data->quantity('greatestHeight'));
+                $group->height ?? ($situation->quantity(FactName::Height) ?? $situation->target?->greatestHeight());
             $minutes = $height === null ? null : self::row($rows, $height);
             if ($minutes === null) {
                 return null;

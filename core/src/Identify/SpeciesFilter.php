@@ -57,7 +57,7 @@ final readonly class SpeciesFilter
             array_filter($all, static function (Species $s) use ($habit, $setting, $days, $showing, $table): bool {
                 if (
                     ($habit !== null && $s->habit() !== $habit) ||
-                    ($setting !== null && !in_array($setting, $s->data->strings('settings'), true))
+                    ($setting !== null && !in_array($setting, $s->settings(), true))
                 ) {
                     return false;
                 }

@@ -252,8 +252,7 @@ final readonly class MixNeed
         $school = $candidate->catalogue->school('injection-spacing');
         $choice = $candidate->schools->choice('injection-spacing');
         if ($choice === 'by-active') {
-            $byActive = $school->data->stringMap('byActive');
-            $choice = $byActive[$candidate->active?->id() ?? ''] ?? 'per-inch-of-diameter';
+            $choice = $school->choiceFor($candidate->active?->id() ?? '') ?? 'per-inch-of-diameter';
         }
         $values = $school->choice($choice);
 

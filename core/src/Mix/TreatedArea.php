@@ -79,7 +79,7 @@ final readonly class TreatedArea
     {
         return self::classOfHeight(
             $situation->quantity(FactName::Height) ??
-                ($situation->tallestTallied() ?? $situation->target?->data->quantity('greatestHeight')),
+                ($situation->tallestTallied() ?? $situation->target?->greatestHeight()),
         );
     }
 

@@ -128,7 +128,7 @@ final readonly class Planner
         \DateTimeImmutable $earliest,
         int $patrolYears,
     ): array {
-        $years = $node->has('years') ? ($node->data['years'] === 'seed-bank' ? $patrolYears : $node->int('years')) : 1;
+        $years = $node->has('years') ? ($node->says('years', 'seed-bank') ? $patrolYears : $node->int('years')) : 1;
         if ($node->bool('flush')) {
             return $this->layings($node, $situation, $earliest, $years);
         }

@@ -19,12 +19,10 @@ final readonly class ProgrammeFit
     /** Whether it is listed before the others here: the greatest single factor, or what no other may come before. */
     public function standsFirst(Situation $situation): bool
     {
-        if (!array_key_exists('standsFirst', $this->programme->data->data)) {
-            return false;
-        }
-        $settings = $this->programme->data->nodeOrEmpty('standsFirst')->strings('settings');
+        $settings = $this->programme->standsFirstIn();
 
-        return $settings === [] || in_array($situation->word(FactName::Setting), $settings, true);
+        return $settings !== null &&
+            ($settings === [] || in_array($situation->word(FactName::Setting), $settings, true));
     }
 
     /** before-planting, young (under three years) or established; null where nobody told the planting day. */
@@ -43,36 +41,14 @@ final readonly class ProgrammeFit
     /** Whether it is made for this plant on this ground; a setting nobody noted shuts nothing. */
     public function isFor(Species $target, Situation $situation): bool
     {
-        $fits = $this->programme->data->nodeOrEmpty('fits');
+        $fits = $this->programme->fits();
         $setting = $situation->word(FactName::Setting);
-        $lists = [
-            'classes' => $target->treatmentClass(),
-            'habits' => $target->habit(),
-            'lifeCycles' => $target->lifeCycle(),
-            'settings' => $setting ?? '',
-        ];
-        foreach ($lists as $name => $value) {
-            if (
-                $fits->has($name) &&
-                !in_array($value, $fits->strings($name), true) &&
-                !($name === 'settings' && $setting === null)
-            ) {
-                return false;
-            }
-        }
-        if ($fits->has('treeAge') && !in_array($this->treeAge($situation), [null, $fits->string('treeAge')], true)) {
-            return false;
-        }
-        $is = [
-            'suckering' => $target->isRootSuckering() && !$target->mayCutFirst(),
-            'conifer' => $target->isConifer() && $target->resprouts() === false,
-        ];
-        foreach ($is as $name => $value) {
-            if (array_key_exists($name, $fits->data) && $fits->bool($name) !== $value) {
-                return false;
-            }
-        }
 
-        return true;
+        return $fits->isForKind($target) &&
+            ($fits->settings === null || $setting === null || in_array($setting, $fits->settings, true)) &&
+            ($fits->treeAge === null || in_array($this->treeAge($situation), [null, $fits->treeAge], true)) &&
+            ($fits->suckering === null ||
+                $fits->suckering === ($target->isRootSuckering() && !$target->mayCutFirst())) &&
+            ($fits->conifer === null || $fits->conifer === ($target->isConifer() && $target->resprouts() === false));
     }
 }

@@ -176,10 +176,10 @@ final readonly class Cautions
     /** @return list<string> its own cautions, and what the neat liquid looks like where that is telling (handbook 3) */
     private static function ofActive(Active $active): array
     {
-        $look = $active->data->stringOr('neatLook', '');
+        $look = $active->neatLook();
 
         return [
-            ...array_map(static fn(string $caution): string => "active-{$caution}", $active->data->strings('cautions')),
+            ...array_map(static fn(string $caution): string => "active-{$caution}", $active->cautions()),
             ...$look === '' ? [] : ["neat-{$look}"],
         ];
     }

@@ -18,7 +18,7 @@ final readonly class Steps
     public static function of(Situation $situation, Candidate $candidate): array
     {
         $out = [];
-        foreach ($candidate->method->data->strings('steps') as $step) {
+        foreach ($candidate->method->steps() as $step) {
             $out = [
                 ...$out,
                 ...match ($step) {

@@ -319,7 +319,7 @@ final readonly class Phenology
     private function plan(): string
     {
         return match (true) {
-            $this->species->data->bool('evergreen') => 'evergreen',
+            $this->species->isEvergreen() => 'evergreen',
             $this->species->isWoody() => 'woody',
             $this->species->lifeCycle() === 'biennial' => 'biennial',
             in_array($this->species->lifeCycle(), ['summer-annual', 'winter-annual'], true) => 'annual',

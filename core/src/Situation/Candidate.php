@@ -208,13 +208,7 @@ final readonly class Candidate
             ),
         );
 
-        return $steps !== []
-            ? max($steps)
-            : ($this->method->data->has('harm')
-                ? $this->method->data->int('harm')
-                : ($this->method->isOfArea()
-                    ? 4
-                    : 3));
+        return $steps !== [] ? max($steps) : $this->method->ownHarm() ?? ($this->method->isOfArea() ? 4 : 3);
     }
 
     public function isSoilActive(): bool

@@ -100,10 +100,7 @@ final readonly class CardCheck
     {
         $card = $candidate->card;
         $line = $candidate->lineOfCard($situation);
-        $typical = $candidate->active?->data
-            ->nodeOrEmpty('typicalStrengths')
-            ->nodeOrEmpty($candidate->method->like())
-            ->quantity('leastGrams');
+        $typical = $candidate->active?->leastGrams($candidate->method->like());
         if (
             $card === null ||
             $line?->min !== null ||

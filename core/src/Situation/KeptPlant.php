@@ -66,7 +66,7 @@ final readonly class KeptPlant
 
     private function isTakenByOne(Active $active): ?bool
     {
-        $injury = $this->species?->data->nodeOrEmpty('injury')->data[$active->id()] ?? null;
+        $injury = $this->species?->injuryBy($active->id());
         if ($injury !== null) {
             return $injury !== 'none';
         }
@@ -102,16 +102,19 @@ final readonly class KeptPlant
     {
         $worst = 'none';
         foreach ($actives as $active) {
-            $data = $this->species?->data->nodeOrEmpty('injury');
+            $injury = $this->species?->injuryBy($active->id());
             $own = match (true) {
-                $data === null || !$data->has($active->id()) => match (true) {
+                $injury === null => match (true) {
                     $this->isTakenByOne($active) === false => 'none',
                     $this->species?->responseTo($active->id()) !== null => 'loss',
                     default => 'taken',
                 },
-                is_string($data->data[$active->id()]) => $data->string($active->id()),
+                is_string($injury) => $injury,
                 $form === null => 'by-form',
-                default => $data->node($active->id())->string($form),
+                default => $injury[$form] ??
+                    throw new \LogicException(
+                        "{$this->species?->id()}: no injury by {$active->id()} of form {$form}.",
+                    ),
             };
             $worst =
                 array_search($own, self::INJURIES, true) > array_search($worst, self::INJURIES, true) ? $own : $worst;

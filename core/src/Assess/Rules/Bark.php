@@ -29,7 +29,7 @@ final readonly class Bark implements Rule
         if ($target === null || !$candidate->method->isFor($target)) {
             return [];
         }
-        if ($candidate->how('notch') && $target->data->bool('bladeBounces')) {
+        if ($candidate->how('notch') && $target->isHardToNotch()) {
             return [
                 Finding::withCare('bark.blade-bounces', self::SOURCE, [], 'change.drill-instead', Certainty::Typical),
             ];

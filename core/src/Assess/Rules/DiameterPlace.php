@@ -18,7 +18,7 @@ final readonly class DiameterPlace implements Rule
 {
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        $wanted = $candidate->method->data->stringOr('diameterAt', '');
+        $wanted = $candidate->method->diameterAt();
         $measured = $situation->word(FactName::DiameterAt);
         if (
             $wanted === '' ||

@@ -23,7 +23,7 @@ final readonly class FoliarHeight implements Rule
         $fact = $situation->fact(FactName::Height);
         $height = $situation->quantity(FactName::Height) ?? $situation->tallestTallied();
         if ($height === null) {
-            $greatest = $situation->target->data->quantity('greatestHeight');
+            $greatest = $situation->target->greatestHeight();
             if ($greatest !== null && $greatest->isLessThan($care)) {
                 return [Finding::fits('height.always-low', 'species', ['height' => $greatest])];
             }

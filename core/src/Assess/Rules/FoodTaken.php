@@ -24,7 +24,7 @@ final readonly class FoodTaken implements TurnsWithTheYear
 
     public function evaluate(Situation $situation, Candidate $candidate): array
     {
-        $parts = $situation->target?->data->strings('edible') ?? [];
+        $parts = $situation->target?->edibleParts() ?? [];
         if (!$candidate->method->usesProduct() || $parts === []) {
             return [];
         }
@@ -68,7 +68,7 @@ final readonly class FoodTaken implements TurnsWithTheYear
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array
     {
-        $parts = $candidate->method->usesProduct() ? $situation->target?->data->strings('edible') ?? [] : [];
+        $parts = $candidate->method->usesProduct() ? $situation->target?->edibleParts() ?? [] : [];
         $phenology = $situation->phenology();
 
         return [

@@ -54,7 +54,7 @@ final readonly class HoldOfRoots implements Rule
                         $rest,
                     ),
                 ],
-                $candidate->how('pull') && $situation->target->data->bool('rootsBreak') => [
+                $candidate->how('pull') && $situation->target->breaksWhenPulled() => [
                     Finding::withCare('roots.break-easily', $source, ['root' => $form], 'change.ease-up', $rest),
                 ],
                 $form === 'taproot' => [
@@ -66,7 +66,7 @@ final readonly class HoldOfRoots implements Rule
                 default => [Finding::fits('roots.come-whole', $source, ['root' => $form], $rest)],
             };
         $moisture = $situation->word(FactName::SoilMoisture);
-        if ($candidate->method->data->stringOr('soilWanted', '') === 'dry') {
+        if ($candidate->method->soilWanted() === 'dry') {
             $findings[] = match ($moisture) {
                 null => Finding::unknown('soil-moisture', $source, false),
                 'dry' => Finding::fits('soil.dry-slices', $source, [], Certainty::Observed),
@@ -79,7 +79,7 @@ final readonly class HoldOfRoots implements Rule
                 ),
             };
         }
-        if ($candidate->method->data->stringOr('soilWanted', '') === 'moist') {
+        if ($candidate->method->soilWanted() === 'moist') {
             $findings[] = match ($moisture) {
                 null => Finding::unknown('soil-moisture', $source, false),
                 'dry' => Finding::withCare(

@@ -21,11 +21,7 @@ final readonly class HoneysuckleBark implements RestsOnSchool
     {
         if (
             !$candidate->goesOn('bark') ||
-            !in_array(
-                $situation->target?->id(),
-                $candidate->catalogue->school('honeysuckle-basal')->data->strings('species'),
-                true,
-            )
+            !in_array($situation->target?->id(), $candidate->catalogue->school('honeysuckle-basal')->species(), true)
         ) {
             return [];
         }

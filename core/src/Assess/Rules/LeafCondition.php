@@ -73,7 +73,7 @@ final readonly class LeafCondition implements RestsOnSchool, TurnsWithTheYear
         }
         $stage = $situation->stage();
         $inShade =
-            $situation->target->data->bool('livesOnInShade') &&
+            $situation->target->livesOnInShade() &&
             $stage !== null &&
             $stage[0] === 'dead' &&
             $stage[1] === Certainty::Estimated;

@@ -70,8 +70,13 @@ final readonly class LetItBe implements Rule
                 [],
                 Certainty::Typical,
             ),
-            $target->suckers() === true || in_array('rhizomes', $target->data->strings('spread'), true)
-                => Finding::withCare('leave.spreads-by-roots', self::SOURCE, $values, null, Certainty::Typical),
+            $target->suckers() === true || in_array('rhizomes', $target->spread(), true) => Finding::withCare(
+                'leave.spreads-by-roots',
+                self::SOURCE,
+                $values,
+                null,
+                Certainty::Typical,
+            ),
             $target->isWoody() => Finding::withCare('leave.thickens', self::SOURCE, $values, null, Certainty::Typical),
             $target->isPerennial() => Finding::withCare('leave.stays', self::SOURCE, $values, null, Certainty::Typical),
             default => Finding::withCare('leave.seeds', self::SOURCE, $values, null, Certainty::Typical),

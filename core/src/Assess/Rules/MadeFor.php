@@ -24,14 +24,14 @@ final readonly class MadeFor implements TurnsWithTheYear
         if ($target === null || !$method->isFor($target)) {
             return [];
         }
-        $fits = $method->data->nodeOrEmpty('fits');
+        $fits = $method->fits();
         $source = $method->source();
         $findings = [];
         $setting = $situation->word(FactName::Setting);
-        if ($fits->has('settings')) {
+        if ($fits->settings !== null) {
             $findings[] = match (true) {
                 $setting === null => Finding::unknown('setting', 'handbook-6', true),
-                in_array($setting, $fits->strings('settings'), true) => Finding::fits('fit.setting-yes', 'handbook-6', [
+                in_array($setting, $fits->settings, true) => Finding::fits('fit.setting-yes', 'handbook-6', [
                     'site' => $setting,
                 ]),
                 default => Finding::doesNotSuit(
@@ -42,14 +42,10 @@ final readonly class MadeFor implements TurnsWithTheYear
                 ),
             };
         }
-        if (
-            ($fits->has('lifeCycles') && !in_array($target->lifeCycle(), $fits->strings('lifeCycles'), true)) ||
-            ($fits->has('habits') && !in_array($target->habit(), $fits->strings('habits'), true)) ||
-            ($fits->has('classes') && !in_array($target->treatmentClass(), $fits->strings('classes'), true))
-        ) {
+        if (!$fits->isForKind($target)) {
             return [...$findings, Finding::doesNotSuit('fit.made-for', $source, [], 'change.other-helpers')];
         }
-        if (array_key_exists('resprouts', $fits->data)) {
+        if ($fits->asksResprouts) {
             $findings[] = match ($target->resprouts()) {
                 true => Finding::doesNotSuit(
                     'fit.resprouts',
@@ -69,8 +65,8 @@ final readonly class MadeFor implements TurnsWithTheYear
     /** @return list<Finding> */
     private function stage(Situation $situation, Candidate $candidate): array
     {
-        $wanted = $candidate->method->data->nodeOrEmpty('stages');
-        if (!$wanted->has('fits')) {
+        $wanted = $candidate->method->stages();
+        if ($wanted === null) {
             return [];
         }
         $stage = $situation->stage();
@@ -78,7 +74,7 @@ final readonly class MadeFor implements TurnsWithTheYear
             return [Finding::unknown('stage', $candidate->method->source(), true)];
         }
 
-        if (in_array($stage[0], $wanted->strings('fits'), true)) {
+        if (in_array($stage[0], $wanted, true)) {
             return [Finding::fits('fit.stage', $candidate->method->source(), ['stage' => $stage[0]], $stage[1])];
         }
 
@@ -105,7 +101,7 @@ final readonly class MadeFor implements TurnsWithTheYear
 
     public function turns(Situation $situation, Candidate $candidate, int $year): array
     {
-        if (!$candidate->method->data->has('stages')) {
+        if ($candidate->method->stages() === null) {
             return [];
         }
 

@@ -21,11 +21,7 @@ final readonly class MulchSchool implements RestsOnSchool
     {
         if (
             !$candidate->how('cover') ||
-            !in_array(
-                $situation->target?->id(),
-                $candidate->catalogue->school('bed-mulch')->data->strings('species'),
-                true,
-            )
+            !in_array($situation->target?->id(), $candidate->catalogue->school('bed-mulch')->species(), true)
         ) {
             return [];
         }

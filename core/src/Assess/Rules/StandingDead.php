@@ -94,7 +94,7 @@ final readonly class StandingDead implements Rule
                 ? []
                 : [Finding::withCare('dead.stands', self::SOURCE)];
         }
-        $reach = ($height ?? $target->data->quantity('greatestHeight'))?->times(self::HEIGHTS);
+        $reach = ($height ?? $target->greatestHeight())?->times(self::HEIGHTS);
         foreach ($situation->keepers as $keeper) {
             if (
                 !in_array($keeper->kind, self::WHERE_PEOPLE_ARE, true) ||

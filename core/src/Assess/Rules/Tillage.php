@@ -53,7 +53,7 @@ final readonly class Tillage implements Rule
         }
         $depth =
             $situation->quantity(FactName::WorkingDepth) ??
-            ($tills ? $candidate->method->data->quantity('depth') : $candidate->card?->details?->incorporation);
+            ($tills ? $candidate->method->depth() : $candidate->card?->details?->incorporation);
         if ($depth === null) {
             // a card that asks for watering in is not worked in
             return $candidate->card === null || $candidate->card->details?->isWateredIn() === true
@@ -88,7 +88,7 @@ final readonly class Tillage implements Rule
         foreach ($situation->keepers as $keeper) {
             if ($keeper->isRooted() && $keeper->kind !== 'crop' && $keeper->isAmongTargets()) {
                 $species = $keeper->speciesId === null ? null : $candidate->catalogue->species($keeper->speciesId);
-                $out[] = [$keeper->name, $species?->data->quantity('feederRoots') ?? $typical];
+                $out[] = [$keeper->name, $species?->feederRoots() ?? $typical];
             }
         }
 

@@ -51,9 +51,7 @@ final readonly class MixPlan
     /** Whether any product of the tank wants this minded. */
     public function mind(string $caution): bool
     {
-        return $this->any(
-            static fn(Candidate $one): bool => in_array($caution, $one->active?->data->strings('cautions') ?? [], true),
-        );
+        return $this->any(static fn(Candidate $one): bool => in_array($caution, $one->active?->cautions() ?? [], true));
     }
 
     /** @return non-empty-list<Candidate> every product of the tank: the strictest decides (rulings J16) */

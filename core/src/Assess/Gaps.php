@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess;
+
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\Method;
+use Thicket\Catalogue\Node;
+use Thicket\Economics\Labour;
+
+/**
+ * What the catalogue names and nobody has written: words, tools, hours. The schemas hold the shape of each file; this
+ * holds them together, in sentences that say what to write and where.
+ */
+final readonly class Gaps
+{
+    /** @param \Closure(string): bool $hasWord whether lang/ has a sentence of this code */
+    public function __construct(private Catalogue $catalogue, private \Closure $hasWord) {}
+
+    /** @return list<string> a sentence each; none where all is there */
+    public function all(): array
+    {
+        $out = [];
+        foreach ($this->catalogue->allMethods() as $method) {
+            $out = [...$out, ...$this->ofMethod($method)];
+        }
+        foreach ($this->catalogue->toolKinds() as $kind) {
+            $out = [...$out, ...$this->words("Tool {$kind->id()}", ["tool.{$kind->id()}"])];
+        }
+        foreach ($this->catalogue->clearances() as $clearance) {
+            $out = [...$out, ...$this->words("Clearance {$clearance}", ["clearance.{$clearance}"])];
+        }
+        foreach ($this->catalogue->allActives() as $active) {
+            $out = [
+                ...$out,
+                ...$this->words("Active {$active->id()}", [
+                    "selectivity.{$active->selectivity()}",
+                    ...array_map(static fn(string $c): string => "caution.active-{$c}", $active->cautions()),
+                ]),
+            ];
+        }
+        foreach ($this->catalogue->allSchools() as $school) {
+            $out = [
+                ...$out,
+                ...$this->words("School {$school->id()}", [
+                    "school.{$school->id()}",
+                    "reason.{$school->reason()}",
+                    ...array_map(
+                        static fn(string $choice): string => "choice.{$school->id()}.{$choice}",
+                        $school->choices(),
+                    ),
+                ]),
+            ];
+        }
+        foreach ($this->catalogue->windowRows() as $row) {
+            $reasons = array_map(
+                static fn(Node $window): string => "why.{$window->string('reason')}",
+                array_values($row->nodes('windows')),
+            );
+            $out = [...$out, ...$this->words("Windows of season {$row->string('season')}", $reasons)];
+        }
+        foreach ($this->catalogue->characters() as $character) {
+            $id = $character->string('id');
+            $states = array_map(static fn(string $s): string => "state.{$s}", $character->strings('states'));
+            $out = [...$out, ...$this->words("Character {$id}", ["character.{$id}", ...$states])];
+        }
+        foreach ($this->catalogue->allProgrammes() as $programme) {
+            $out = [...$out, ...$this->words("Programme {$programme->id()}", ["programme.{$programme->id()}"])];
+        }
+        foreach ($this->catalogue->allSpecies() as $species) {
+            $out = [
+                ...$out,
+                ...$this->words("Species {$species->id()}", [
+                    "habit.{$species->habit()}",
+                    ...array_map(static fn(string $h): string => "caution.plant-{$h}", $species->hazards()),
+                ]),
+            ];
+        }
+
+        return $out;
+    }
+
+    /** @return list<string> */
+    private function ofMethod(Method $method): array
+    {
+        $who = "Method {$method->id()}";
+        $out = $this->words($who, [
+            "method.{$method->id()}",
+            "family.{$method->family()}",
+            ...array_map(static fn(string $step): string => "step.{$step}", $method->steps()),
+            ...array_map(static fn(string $mistake): string => "mistake.{$mistake}", $method->mistakes()),
+        ]);
+        foreach ($method->tools() as $need) {
+            $this->catalogue->toolsThatMeet($need) === [] &&
+                ($out[] = "{$who}: no line of core/data/tools.yaml is, or serves, '{$need}'.");
+        }
+        if ($method->clearance() !== 'none' && !in_array($method->clearance(), $this->catalogue->clearances(), true)) {
+            $out[] = "{$who}: core/data/tools.yaml has no clearance '{$method->clearance()}'.";
+        }
+        foreach ($method->actives() as $active) {
+            $this->catalogue->hasActive($active) || ($out[] = "{$who}: there is no core/data/actives/{$active}.yaml.");
+        }
+        $known = $method->removesNothing() || Labour::isKnown($method, $this->catalogue->coefficients());
+        if ($known === $method->isOfUnknownHours()) {
+            $out[] = $known
+                ? "{$who}: it says hoursUnknown, and core/data/coefficients.yaml has minutes for it."
+                : "{$who}: core/data/coefficients.yaml has no minutes for it; write them, or say hoursUnknown.";
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<string> $codes
+     *
+     * @return list<string>
+     */
+    private function words(string $who, array $codes): array
+    {
+        return array_values(
+            array_map(
+                static fn(string $code): string => "{$who}: lang/ has no words for '{$code}'.",
+                array_filter($codes, fn(string $code): bool => !($this->hasWord)($code)),
+            ),
+        );
+    }
+}
