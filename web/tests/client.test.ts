@@ -44,6 +44,27 @@ describe('the answer of the server', () => {
   });
 });
 
+describe('an answer that still holds', () => {
+  afterEach(() => vi.unstubAllGlobals());
+  it('is asked for by its tag, and given again on 304', async () => {
+    const asked: (string | null)[] = [];
+    const answers = [
+      new Response('{"lines":1}', { status: 200, headers: { 'Content-Type': 'application/json', ETag: 'W/"a1"' } }),
+      new Response(null, { status: 304, headers: { ETag: 'W/"a1"' } }),
+      new Response('{"lines":2}', { status: 200, headers: { 'Content-Type': 'application/json', ETag: 'W/"a2"' } }),
+    ];
+    vi.stubGlobal('document', { cookie: '' });
+    const fetched = (request: Request): Promise<Response> => {
+      asked.push(request.headers.get('If-None-Match'));
+      return Promise.resolve(answers.shift() ?? new Response(null, { status: 500 }));
+    };
+    const { api } = await import('@/api/client');
+    const read = async () => (await api.GET('/today', { baseUrl: 'http://thicket.test/api/v1', fetch: fetched })).data;
+    expect([await read(), await read(), await read()]).toEqual([{ lines: 1 }, { lines: 1 }, { lines: 2 }]);
+    expect(asked).toEqual([null, 'W/"a1"', 'W/"a1"']);
+  });
+});
+
 describe('the job clock', () => {
   afterEach(() => vi.useRealTimers());
   it('is this device’s clock until the server has spoken', async () => {
