@@ -133,18 +133,22 @@ final readonly class IssueSheet
      */
     private function labelWords(Candidate $one): array
     {
-        $details = $one->card?->details;
-        if ($details === null) {
+        if ($one->card === null) {
             return [];
         }
+        [$details, $soil] = [$one->card->details, $one->card->directions->soil];
+        $numbers = $details->numbers + [
+            'waterInAfterMinutes' => $soil->waterInAfterMinutes,
+            'waterInHours' => $soil->waterInHours,
+        ];
         $said = [];
         foreach ($details->texts as $field => $text) {
             $said[] = $this->sentences->in("label.{$field}", ['text' => $text], \Thicket\Measure\System::Metric);
         }
-        $details->waterInDepth === null ||
+        $soil->waterInDepth === null ||
             ($said[] = $this->sentences->in(
                 'label.waterInDepth',
-                ['depth' => Paper::both(Wire::quantity($details->waterInDepth), 'us')],
+                ['depth' => Paper::both(Wire::quantity($soil->waterInDepth), 'us')],
                 \Thicket\Measure\System::Metric,
             ));
         foreach (
@@ -159,10 +163,10 @@ final readonly class IssueSheet
             ]
             as $field
         ) {
-            isset($details->numbers[$field]) &&
+            isset($numbers[$field]) &&
                 ($said[] = $this->sentences->in(
                     "label.{$field}",
-                    ['n' => $details->numbers[$field]],
+                    ['n' => $numbers[$field]],
                     \Thicket\Measure\System::Metric,
                 ));
         }
@@ -177,17 +181,17 @@ final readonly class IssueSheet
 
         return [
             'name' => $card->product,
-            'registration' => $card->registration,
+            'registration' => $card->of->registration,
             'version' => $card->version,
             'active' => $one->active?->id(),
             'activeName' => $one->active?->name(),
             'group' => $one->active?->group(),
-            'reentryHours' => $card->reentryHours,
-            'rainfastHours' => $card->rainfastHours,
-            'waterBuffer' => Wire::quantity($card->waterBuffer),
-            'wearing' => $card->wearing,
-            'firstAid' => $card->firstAid,
-            'licensedOnly' => $card->licensedOnly,
+            'reentryHours' => $card->protection->reentryHours,
+            'rainfastHours' => $card->start->rainfastHours,
+            'waterBuffer' => Wire::quantity($card->start->waterBuffer),
+            'wearing' => $card->protection->wearing,
+            'firstAid' => $card->protection->firstAid,
+            'licensedOnly' => $card->protection->licensedOnly,
             'card' => $version?->body,
         ];
     }

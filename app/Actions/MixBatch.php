@@ -247,7 +247,7 @@ final readonly class MixBatch
                                     ', ',
                                     array_map(
                                         fn(array $a): string => $this->assembler->activeName($a['active']),
-                                        $one->card->actives ?? [],
+                                        $one->card->contents->actives ?? [],
                                     ),
                                 ) .
                                 ')',
@@ -258,7 +258,7 @@ final readonly class MixBatch
                     (is_array($recipe['carrier'] ?? null) ? $recipe['carrier']['name'] : ''),
                 'registration' => implode(
                     ', ',
-                    array_map(static fn(Candidate $one): string => $one->card->registration ?? '', $products),
+                    array_map(static fn(Candidate $one): string => $one->card->of->registration ?? '', $products),
                 ),
                 'strength' => is_array($recipe['strength'] ?? null) ? $recipe['strength']['percent']['shown'] : null,
                 'amount' => is_array($load['finished']) ? $load['finished']['shown'] : null,
@@ -276,8 +276,8 @@ final readonly class MixBatch
                     fn(string $c): string => $this->sentences->name("caution.{$c}"),
                     Cautions::ofJug($products),
                 ),
-                'wearing' => self::each($products, static fn(LabelCard $card): string => $card->wearing),
-                'firstAid' => self::each($products, static fn(LabelCard $card): string => $card->firstAid),
+                'wearing' => self::each($products, static fn(LabelCard $card): string => $card->protection->wearing),
+                'firstAid' => self::each($products, static fn(LabelCard $card): string => $card->protection->firstAid),
                 'keep' => $this->sentences->name('batch.keep'),
             ],
         ];

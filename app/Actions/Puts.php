@@ -21,7 +21,7 @@ final readonly class Puts
     public function of(LabelCard $card, Quantity $product, Quantity $area): array
     {
         $out = [];
-        foreach ($area->amount->isPositive() ? array_column($card->actives, 'active') : [] as $active) {
+        foreach ($area->amount->isPositive() ? array_column($card->contents->actives, 'active') : [] as $active) {
             $load = Ceiling::activePerArea($card, $active, $product, $area) ?? Ceiling::productPerArea($product, $area);
             ['value' => $value, 'unit' => $unit] = $load->toWire();
             $out[] = ['active' => $active, 'value' => $value, 'unit' => $unit];

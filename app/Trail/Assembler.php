@@ -285,7 +285,7 @@ final class Assembler
                     [
                         $step->active,
                         ...array_map(
-                            fn(LabelCardVersion $v): string => $this->card($v)->actives[0]['active'],
+                            fn(LabelCardVersion $v): string => $this->card($v)->contents->actives[0]['active'],
                             $step->partners(),
                         ),
                     ]
@@ -339,7 +339,7 @@ final class Assembler
 
         return new Candidate(
             $this->catalogue->method($step->method),
-            $this->catalogue->active($card->actives[0]['active']),
+            $this->catalogue->active($card->contents->actives[0]['active']),
             $card,
             Schools::of($this->catalogue, $step->schools),
             $this->shed($crew),

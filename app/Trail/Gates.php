@@ -196,7 +196,10 @@ final readonly class Gates
         foreach (
             array_unique(
                 array_merge(
-                    ...array_map(static fn(LabelCard $card): array => array_column($card->actives, 'active'), $cards),
+                    ...array_map(
+                        static fn(LabelCard $card): array => array_column($card->contents->actives, 'active'),
+                        $cards,
+                    ),
                 ),
             )
             as $active

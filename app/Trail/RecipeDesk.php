@@ -189,7 +189,7 @@ final readonly class RecipeDesk
                     ...array_map(
                         static fn(Candidate $one): array => $one->card === null
                             ? array_filter([$one->active?->id()])
-                            : array_column($one->card->actives, 'active'),
+                            : array_column($one->card->contents->actives, 'active'),
                         $products,
                     ),
                 ),

@@ -227,7 +227,7 @@ final readonly class StandWire
     {
         $listed = array_merge(
             ...array_map(
-                fn(LabelCardVersion $version): array => $this->assembler->card($version)->carriers,
+                fn(LabelCardVersion $version): array => $this->assembler->card($version)->directions->carriers,
                 $step->cardVersions(),
             ),
         );
@@ -310,7 +310,7 @@ final readonly class StandWire
     private function content(Step $step): ?Quantity
     {
         $card = $step->cardVersion === null ? null : $this->assembler->card($step->cardVersion);
-        foreach ($card->actives ?? [] as $content) {
+        foreach ($card->contents->actives ?? [] as $content) {
             if ($content['active'] === $step->active) {
                 return $content['amount'];
             }

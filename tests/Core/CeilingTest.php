@@ -351,7 +351,7 @@ it('takes the least and the most that may be typed, and nothing for what is not 
     expect(
         array_map(
             static fn(CardCeiling $c): array => [$c->applications, $c->intervalDays],
-            array_slice($line->ceilings, 1),
+            array_slice($line->directions->ceilings, 1),
         ),
     )->toBe([[99, 1000], [1, 0], [null, null]]);
 });

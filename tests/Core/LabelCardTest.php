@@ -28,7 +28,7 @@ it('keeps what the label says, in the unit it was printed in', function () {
         'windMost' => '10 mph',
         'surfactantInside' => false,
     ]);
-    expect($card?->actives[0]['amount']->unit)
+    expect($card?->contents->actives[0]['amount']->unit)
         ->toBe(Unit::GramEquivalentPerLitre)
         ->and($card?->holds('triclopyr-ester'))
         ->toBeTrue()
@@ -44,21 +44,21 @@ it('keeps what the label says, in the unit it was printed in', function () {
         ->toBe('30')
         ->and($card?->lines('cut-stump')[0]->min)
         ->toBeNull()
-        ->and($card?->hottest?->unit)
+        ->and($card?->start->hottest?->unit)
         ->toBe(Unit::Fahrenheit)
-        ->and([$card?->reentryHours, $card?->rainfastHours, $card?->surfactantInside])
+        ->and([$card?->protection->reentryHours, $card?->start->rainfastHours, $card?->contents->surfactantInside])
         ->toBe([12, 4, false]);
 });
 
 it('leaves what the label does not say unknown instead of none', function () {
     $card = readCard(['yearlyMaximum' => null, 'waterBuffer' => null]);
     expect([
-        $card?->yearlyMaximum,
-        $card?->waterBuffer,
-        $card?->reentryHours,
-        $card?->rainfastHours,
-        $card?->surfactantInside,
-        $card?->coldest,
+        $card?->directions->ceilings[0]->perYear,
+        $card?->start->waterBuffer,
+        $card?->protection->reentryHours,
+        $card?->start->rainfastHours,
+        $card?->contents->surfactantInside,
+        $card?->start->coldest,
     ])->toBe([null, null, null, null, null, null]);
 });
 
@@ -445,8 +445,8 @@ it('has every particular in both schemas, alike', function () {
             ...CardDetails::GRASS_LISTS,
             ...CardDetails::DAYS,
             ...CardDetails::HOURS,
-            ...CardDetails::MINUTES,
             ...CardDetails::YES_NO,
+            ...['waterInHours', 'waterInAfterMinutes'],
         );
 });
 
@@ -467,24 +467,24 @@ it('takes what is not said for no, and a card that nobody confirmed for unconfir
             $bare?->id,
             $bare?->version,
             $bare?->confirmed,
-            $bare?->aquaticAllowed,
-            $bare?->licensedOnly,
-            $bare?->soilActive,
-            $bare?->wearing,
-            $bare?->firstAid,
+            $bare?->start->aquaticAllowed,
+            $bare?->protection->licensedOnly,
+            $bare?->contents->soilActive,
+            $bare?->protection->wearing,
+            $bare?->protection->firstAid,
         ])
         ->toBe(['', 1, false, false, false, false, '', ''])
         ->and([
-            $bare?->leadDays,
-            $bare?->lastingDays,
-            $bare?->grazingDays,
-            $bare?->hayDays,
-            $bare?->details?->density,
-            $bare?->details?->holdingHours(),
-            $bare?->details?->buyers,
-            $bare?->details?->texts,
-            $bare?->details?->numbers,
-            $bare?->details?->answers,
+            $bare?->intervals->leadDays,
+            $bare?->intervals->lastingDays,
+            $bare?->intervals->grazingDays,
+            $bare?->intervals->hayDays,
+            $bare?->contents->density,
+            $bare?->details->holdingHours(),
+            $bare?->details->buyers,
+            $bare?->details->texts,
+            $bare?->details->numbers,
+            $bare?->details->answers,
         ])
         ->toBe([null, null, null, null, null, null, null, [], [], []]);
     $told = readCard([
@@ -503,23 +503,30 @@ it('takes what is not said for no, and a card that nobody confirmed for unconfir
         'hayDays' => 14,
     ]);
     expect([
-        $told?->wearing,
-        $told?->firstAid,
-        $told?->details?->texts,
-        $told?->details?->numbers,
-        $told?->details?->answers,
-        $told?->details?->buyers,
-        (string) $told?->details?->exclusion?->amount,
+        $told?->protection->wearing,
+        $told?->protection->firstAid,
+        $told?->details->texts,
+        $told?->details->numbers,
+        $told?->details->answers,
+        $told?->details->buyers,
+        $told?->directions->soil->waterInHours,
+        (string) $told?->protection->exclusion?->amount,
     ])
         ->toBe([
             'Boots.',
             'Water.',
             ['drift' => 'Coarse drops.'],
-            ['dairyDays' => 3, 'waterInHours' => 24],
+            ['dairyDays' => 3],
             ['forageAllowed' => false, 'tankMixAllowed' => true],
             'farm',
+            24,
             '8',
         ])
-        ->and([$told?->leadDays, $told?->lastingDays, $told?->grazingDays, $told?->hayDays])
+        ->and([
+            $told?->intervals->leadDays,
+            $told?->intervals->lastingDays,
+            $told?->intervals->grazingDays,
+            $told?->intervals->hayDays,
+        ])
         ->toBe([30, 90, 7, 14]);
 });

@@ -1121,9 +1121,9 @@ it('reads the further particulars of a card, and names what cannot be right', fu
             return [null, $e->faults[0]['pointer']];
         }
 
-        return [$card?->details, null];
+        return [$card, null];
     };
-    [$details] = $read([
+    [$card] = $read([
         'formerNames' => ['Old Name'],
         'growthStage' => 'full leaf',
         'holdingHours' => 12,
@@ -1135,22 +1135,22 @@ it('reads the further particulars of a card, and names what cannot be right', fu
         'lawCheckedYear' => 2026,
         'slaughterDays' => 3,
     ]);
-    expect($details->formerNames)
+    expect($card->of->formerNames)
         ->toBe(['Old Name'])
-        ->and($details->texts['growthStage'])
+        ->and($card->details->texts['growthStage'])
         ->toBe('full leaf')
-        ->and($details->holdingHours())
+        ->and($card->details->holdingHours())
         ->toBe(12)
-        ->and($details->answers)
+        ->and($card->details->answers)
         ->toBe(['cabRequired' => true, 'forageAllowed' => false])
-        ->and($details->numbers['slaughterDays'])
+        ->and($card->details->numbers['slaughterDays'])
         ->toBe(3)
-        ->and($read([])[0]->holdingHours())
+        ->and($read([])[0]->details->holdingHours())
         ->toBeNull()
         // 550 g of a product that weighs 1100 g a litre
-        ->and((string) $details->volumeOf(quantity('550 g'))?->in(Unit::Litre))
+        ->and((string) $card->contents->volumeOf(quantity('550 g'))?->in(Unit::Litre))
         ->toBe('1/2')
-        ->and($read([])[0]->volumeOf(quantity('550 g')))
+        ->and($read([])[0]->contents->volumeOf(quantity('550 g')))
         ->toBeNull();
     foreach (
         [

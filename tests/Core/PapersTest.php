@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * What code, data and tests rest on can be read: every decision and every chapter that is named stands in docs, and what
- * docs/decisions name of the code is there.
+ * What code, data and tests rest on can be read: every decision and every chapter that is named stands in docs, and
+ * what docs/decisions name of the code is there.
  */
 
 /** @return string all that is written by hand, docs left out */

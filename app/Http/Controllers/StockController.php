@@ -176,7 +176,7 @@ final class StockController extends Controller
                 ? null
                 : Card::read(Fields::of($version->body, new \Thicket\Input\Faults()), $this->catalogue);
 
-        return $card?->details?->volumeOf($net) ??
+        return $card?->contents->volumeOf($net) ??
             $in->fault(
                 'weight',
                 'The label card does not say what a litre weighs; measure the level, or add the density to the card.',

@@ -179,7 +179,10 @@ final readonly class Board
             $held =
                 array_filter(
                     $shed->cards,
-                    static fn(LabelCard $card): bool => array_diff($ids, array_column($card->actives, 'active')) === [],
+                    static fn(LabelCard $card): bool => array_diff(
+                        $ids,
+                        array_column($card->contents->actives, 'active'),
+                    ) === [],
                 ) !== [];
             if (
                 $held ||
@@ -224,7 +227,7 @@ final readonly class Board
     {
         $lead = null;
         $best = count(Candidate::EFFECTS) + 1;
-        foreach (array_column($card->actives, 'active') as $id) {
+        foreach (array_column($card->contents->actives, 'active') as $id) {
             $at = array_search($target?->responseTo($id), Candidate::EFFECTS, true);
             $rank = $at === false ? count(Candidate::EFFECTS) : $at;
             if (in_array($id, $method->actives(), true) && $rank < $best) {

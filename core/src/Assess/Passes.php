@@ -40,7 +40,7 @@ final readonly class Passes
         }
         $count ??= 1;
         foreach ($candidate->cards() as $card) {
-            $most = $card->ceilings === [] ? null : $card->ceilings[0]->applications;
+            $most = $card->directions->ceilings[0]->applications;
             // a card allows so many a year; the passes of later years come on top
             $count = $most !== null && $everyDays < self::NEXT_SEASON_DAYS ? min($count, $most) : $count;
         }

@@ -90,7 +90,7 @@ final readonly class SideBySide
                     array_map(static fn(Species $s): string => $s->id(), $others),
                     array_map(static fn(Species $s): ?string => $s->responseTo($active->id()), $others),
                 ),
-            $candidate->card?->grazingDays,
+            $candidate->card?->intervals->grazingDays,
             GrazingLost::of($situation, $candidate),
         );
     }

@@ -103,7 +103,7 @@ final readonly class Money
         $watered =
             $candidate->isLeafSpray() &&
             !Carrier::isOil($recipe->carrier) &&
-            $candidate->card?->surfactantInside !== true;
+            $candidate->card?->contents->surfactantInside !== true;
         foreach (
             ['dye' => $candidate->goesOn('bark', 'stump', 'leaf'), 'surfactant' => $watered]
             as $material => $goesIn

@@ -20,8 +20,7 @@ final readonly class CardDetails
     public const TEXTS = ['growthStage', 'grasses', 'crops', 'treeAges', 'drift', 'runoff', 'storage', 'disposal'];
     public const GRASS_LISTS = ['grassesTolerant', 'grassesHarmed'];
     public const DAYS = ['dairyDays', 'slaughterDays', 'strawDays', 'replantDays'];
-    public const HOURS = ['irrigationHours', 'irrigationResumeHours', 'holdingHours', 'waterInHours'];
-    public const MINUTES = ['waterInAfterMinutes'];
+    public const HOURS = ['irrigationHours', 'irrigationResumeHours', 'holdingHours'];
     /** Yes, no, or not read yet. */
     public const YES_NO = [
         'cabRequired',
@@ -35,48 +34,29 @@ final readonly class CardDetails
     public const BUYERS = ['home', 'farm', 'licensed'];
 
     /**
-     * @param list<string> $formerNames under which somebody may still know the product
      * @param array<string, string> $texts by TEXTS
-     * @param array<string, int> $numbers by DAYS, HOURS and MINUTES; one that is absent was not given, which is not the
-     *     same as none
+     * @param array<string, int> $numbers by DAYS and HOURS; one that is absent was not given, which is not the same as
+     *     none
      * @param array<string, bool> $answers by YES_NO
-     * @param Quantity|null $density weight of a litre, for reading what is left off a scale
-     * @param Quantity|null $exclusion how far others stay while it is sprayed (rulings J9)
      */
     private function __construct(
-        public array $formerNames,
         public array $texts,
         public array $numbers,
         public array $answers,
         public ?string $buyers,
-        public ?Quantity $density,
-        public ?Quantity $exclusion,
         public ?int $lawCheckedYear,
-        /** @var list<string> species of grass the label calls tolerant; empty where it lists none or nobody read it */
-        public array $grassesTolerant,
-        /** @var list<string> species of grass the label calls not tolerant */
-        public array $grassesHarmed,
-        /** @var list<AllowedPlant> what it may be laid among, with ages */
-        public array $plants,
-        /** How deep it is to be worked in. */
-        public ?Quantity $incorporation,
-        /** @var list<string> percent by weight of N, P2O5 and K2O; empty for a product without fertiliser */
-        public array $fertiliser,
-        /** Water that carries it into the ground, as depth of rain. */
-        public ?Quantity $waterInDepth,
     ) {}
 
-    /** Reads the fields of a card that {@see LabelCard::read()} does not take itself. */
-    public static function read(Fields $in, Catalogue $catalogue): self
+    /** Reads words, further days and hours, and what was answered by yes or no. */
+    public static function read(Fields $in): self
     {
         $texts = $numbers = $answers = [];
         foreach (self::TEXTS as $name) {
             $text = $in->textOrNull($name, 1000);
             $text === null || ($texts[$name] = $text);
         }
-        foreach ([...self::DAYS, ...self::HOURS, ...self::MINUTES] as $name) {
-            $number = $in->has($name) ? $in->int($name, 0, 5000) : null;
-            $in->has($name) || $in->raw($name);
+        foreach ([...self::DAYS, ...self::HOURS] as $name) {
+            $number = self::number($in, $name);
             $number === null || ($numbers[$name] = $number);
         }
         foreach (self::YES_NO as $name) {
@@ -86,45 +66,59 @@ final readonly class CardDetails
                 $in->raw($name);
             }
         }
-        $density = $in->quantityOrNull('density', Dimension::MassPerVolume);
+        $year = $in->has('lawCheckedYear') ? $in->int('lawCheckedYear', 1990, 2100) : null;
+        $in->has('lawCheckedYear') || $in->raw('lawCheckedYear');
+
+        return new self($texts, $numbers, $answers, $in->choiceOrNull('buyers', self::BUYERS), $year);
+    }
+
+    private static function number(Fields $in, string $name): ?int
+    {
+        $number = $in->has($name) ? $in->int($name, 0, 5000) : null;
+        $in->has($name) || $in->raw($name);
+
+        return $number;
+    }
+
+    /** What is done to the soil afterwards. */
+    public static function readSoilWork(Fields $in): SoilWork
+    {
+        $depth = $in->quantityOrNull('waterInDepth', Dimension::Length);
         if (
-            $density !== null &&
-            ($density->isLessThan(Quantity::of(300, Unit::GramPerLitre)) ||
-                $density->isGreaterThan(Quantity::of(3000, Unit::GramPerLitre)))
+            $depth !== null &&
+            ($depth->isLessThan(Quantity::of(1, Unit::Millimetre)) ||
+                $depth->isGreaterThan(Quantity::of(100, Unit::Millimetre)))
         ) {
-            $density = $in->fault(
-                'density',
-                'A litre of product weighs between 300 g and 3 kg; give it as 1100 g/L or 9.2 lb/gal.',
-            );
-        }
-        $waterIn = $in->quantityOrNull('waterInDepth', Dimension::Length);
-        if (
-            $waterIn !== null &&
-            ($waterIn->isLessThan(Quantity::of(1, Unit::Millimetre)) ||
-                $waterIn->isGreaterThan(Quantity::of(100, Unit::Millimetre)))
-        ) {
-            $waterIn = $in->fault(
+            $depth = $in->fault(
                 'waterInDepth',
                 'Watering in is told as depth of rain, 1 to 100 mm, such as 1/4 in or 6 mm.',
             );
         }
-        if (($numbers['waterInAfterMinutes'] ?? 0) > ($numbers['waterInHours'] ?? PHP_INT_MAX) * 60) {
+        [$hours, $after] = [self::number($in, 'waterInHours'), self::number($in, 'waterInAfterMinutes')];
+        if (($after ?? 0) > ($hours ?? PHP_INT_MAX) * 60) {
             $in->fault('waterInAfterMinutes', 'The earliest to water it in is after the latest; read both again.');
         }
-        $year = $in->has('lawCheckedYear') ? $in->int('lawCheckedYear', 1990, 2100) : null;
-        $in->has('lawCheckedYear') || $in->raw('lawCheckedYear');
 
-        return new self(
-            $in->strings('formerNames', null, 12),
-            $texts,
-            $numbers,
-            $answers,
-            $in->choiceOrNull('buyers', self::BUYERS),
-            $density,
-            $in->quantityOrNull('exclusionDistance', Dimension::Length),
-            $year,
-            self::grasses($in, 'grassesTolerant', $catalogue),
-            self::grasses($in, 'grassesHarmed', $catalogue),
+        return new SoilWork($in->quantityOrNull('incorporation', Dimension::Length), $depth, $hours, $after);
+    }
+
+    public static function readDensity(Fields $in): ?Quantity
+    {
+        $density = $in->quantityOrNull('density', Dimension::MassPerVolume);
+
+        return $density !== null &&
+            ($density->isLessThan(Quantity::of(300, Unit::GramPerLitre)) ||
+                $density->isGreaterThan(Quantity::of(3000, Unit::GramPerLitre)))
+            ? $in->fault(
+                'density',
+                'A litre of product weighs between 300 g and 3 kg; give it as 1100 g/L or 9.2 lb/gal.',
+            )
+            : $density;
+    }
+
+    public static function readPlants(Fields $in, Catalogue $catalogue): PlantsNamed
+    {
+        return new PlantsNamed(
             array_values(
                 array_filter(
                     array_map(
@@ -133,9 +127,8 @@ final readonly class CardDetails
                     ),
                 ),
             ),
-            $in->quantityOrNull('incorporation', Dimension::Length),
-            self::fertiliser($in),
-            $waterIn,
+            self::grasses($in, 'grassesTolerant', $catalogue),
+            self::grasses($in, 'grassesHarmed', $catalogue),
         );
     }
 
@@ -143,19 +136,6 @@ final readonly class CardDetails
     public function seasonallyDry(): bool
     {
         return $this->answers['seasonallyDry'] ?? false;
-    }
-
-    /** Whether the label wants water over it after it is put on. */
-    public function isWateredIn(): bool
-    {
-        return $this->waterInDepth !== null ||
-            isset($this->numbers['waterInHours']) ||
-            isset($this->numbers['waterInAfterMinutes']);
-    }
-
-    public function hasNitrogen(): bool
-    {
-        return $this->fertiliser !== [] && $this->fertiliser[0] !== '0';
     }
 
     /** @return list<string> */
@@ -174,8 +154,8 @@ final readonly class CardDetails
         return $list;
     }
 
-    /** @return list<string> */
-    private static function fertiliser(Fields $in): array
+    /** @return list<string> percent by weight of N, P2O5 and K2O; empty for a product without fertiliser */
+    public static function readFertiliser(Fields $in): array
     {
         $text = $in->textOrNull('fertiliser', 20);
         if ($text === null) {
@@ -197,13 +177,5 @@ final readonly class CardDetails
     public function holdingHours(): ?int
     {
         return $this->numbers['holdingHours'] ?? null;
-    }
-
-    /** How much of the product a weight is; null where the card does not say what a litre weighs. */
-    public function volumeOf(Quantity $weight): ?Quantity
-    {
-        return $this->density === null
-            ? null
-            : Quantity::of($weight->in(Unit::Gram)->dividedBy($this->density->in(Unit::GramPerLitre)), Unit::Litre);
     }
 }

@@ -28,52 +28,117 @@ final readonly class LabelCard
         'ready-to-use',
     ];
 
-    /**
-     * @param list<array{active: string, amount: Quantity}> $actives
-     * @param list<string> $carriers {@see Carrier::ALL}
-     * @param list<string> $sites
-     * @param list<CardUse> $uses in the order of the label; several of one method are parted by growth stage or dates
-     */
+    /* Asked for wherever a card is named. */
+    public string $id;
+    public string $product;
+    public int $version;
+    public bool $confirmed;
+
+    /** The seven parts of a label are its own; fewer would put together what no label does. */
     public function __construct(
-        public string $id,
-        public string $product,
-        public string $registration,
-        public int $version,
-        public bool $confirmed,
-        public array $actives,
-        public string $formulation,
-        public array $carriers,
-        public array $sites,
-        public array $uses,
-        public bool $aquaticAllowed,
-        public ?Quantity $waterBuffer,
-        public ?Quantity $yearlyMaximum,
-        public ?int $intervalDays,
-        public ?int $rainfastHours,
-        public ?Quantity $coldest,
-        public ?Quantity $hottest,
-        public ?Quantity $windMost,
-        public ?int $reentryHours,
-        public bool $licensedOnly,
-        public ?bool $surfactantInside,
-        public bool $soilActive,
-        public string $wearing,
-        public string $firstAid,
-        /** Days a preventer needs before it works; null where the card says nothing (handbook 8 preventer-lead). */
-        public ?int $leadDays = null,
-        public ?int $lastingDays = null,
-        /** Days before stock may graze, and before hay may be cut; missing is not the same as none (rulings J40). */
-        public ?int $grazingDays = null,
-        public ?int $hayDays = null,
-        public ?CardDetails $details = null,
-        /** @var list<CardCeiling> the first holds for all sites, each further one for its own */
-        public array $ceilings = [],
-    ) {}
+        public Product $of,
+        public Composition $contents,
+        public Directions $directions,
+        public StartConditions $start,
+        public Intervals $intervals,
+        public Protection $protection,
+        public CardDetails $details,
+    ) {
+        $this->id = $of->id;
+        $this->product = $of->name;
+        $this->version = $of->version;
+        $this->confirmed = $of->confirmed;
+    }
 
     /** Reads a card from outside; faults are noted at their fields. Null when it cannot be used. */
     public static function read(Fields $in, Catalogue $catalogue): ?self
     {
         $before = $in->faults->any();
+        $actives = self::actives($in, $catalogue);
+        $uses = self::uses($in, $catalogue);
+        $ceilings = [
+            CardCeiling::limits($in, [], null, 'applicationMaximum', 'yearlyMaximum'),
+            ...array_map(
+                static fn(Fields $line): CardCeiling => CardCeiling::read($line, $catalogue),
+                $in->objects('siteLimits', 20),
+            ),
+        ];
+        $coldest = $in->quantityOrNull('coldest', Dimension::Temperature);
+        $hottest = $in->quantityOrNull('hottest', Dimension::Temperature);
+        if ($coldest !== null && $hottest !== null && $coldest->isGreaterThan($hottest)) {
+            $in->fault('hottest', 'The highest temperature must not be below the lowest.');
+        }
+        $id = $in->textOrNull('id', 64) ?? '';
+        $name = $in->text('product', 120);
+        $registration = $in->text('registration', 60);
+        $version = $in->int('version', 1, 9999, 1);
+        $confirmed = $in->bool('confirmed', false);
+        $formulation = $in->choice('formulation', self::FORMULATIONS);
+        $carriers = $in->strings('carriers', Carrier::ALL);
+        $sites = $in->strings('sites', $catalogue->sites());
+        $count = static function (string $field, int $most) use ($in): ?int {
+            $number = $in->has($field) ? $in->int($field, 0, $most) : null;
+            $in->has($field) || $in->raw($field);
+
+            return $number;
+        };
+        $aquatic = $in->bool('aquaticAllowed', false);
+        $buffer = $in->quantityOrNull('waterBuffer', Dimension::Length);
+        $start = new StartConditions(
+            $coldest,
+            $hottest,
+            $in->quantityOrNull('windMost', Dimension::Speed),
+            $count('rainfastHours', 240),
+            $aquatic,
+            $buffer,
+        );
+        $surfactant = $in->has('surfactantInside') ? $in->bool('surfactantInside', false) : null;
+        $in->has('surfactantInside') || $in->raw('surfactantInside');
+        $soilActive = $in->bool('soilActive', false);
+        $protection = new Protection(
+            $in->textOrNull('wearing', 1000) ?? '',
+            $in->textOrNull('firstAid', 2000) ?? '',
+            $in->bool('licensedOnly', false),
+            $count('reentryHours', 2000),
+            $in->quantityOrNull('exclusionDistance', Dimension::Length),
+        );
+        $intervals = new Intervals(
+            $count('leadDays', 2000),
+            $count('lastingDays', 2000),
+            $count('grazingDays', 2000),
+            $count('hayDays', 2000),
+        );
+        $formerNames = $in->strings('formerNames', null, 12);
+        $plants = CardDetails::readPlants($in, $catalogue);
+        $soil = CardDetails::readSoilWork($in);
+        $density = CardDetails::readDensity($in);
+        $fertiliser = CardDetails::readFertiliser($in);
+        $details = CardDetails::read($in);
+        $in->noOthers();
+        if (
+            ($in->faults->any() && !$before) ||
+            $name === null ||
+            $registration === null ||
+            $version === null ||
+            $formulation === null
+        ) {
+            return null;
+        }
+
+        return new self(
+            new Product($id, $version, $confirmed, $name, $registration, $formerNames),
+            new Composition($actives, $formulation, $surfactant, $soilActive, $density, $fertiliser),
+            new Directions($uses, $sites, $carriers, $ceilings, $plants, $soil),
+            $start,
+            $intervals,
+            $protection,
+            $details,
+        );
+    }
+
+    /** @return list<array{active: string, amount: Quantity}> */
+    private static function actives(Fields $in, Catalogue $catalogue): array
+    {
         $actives = [];
         foreach ($in->objects('actives', 6, true) as $item) {
             $id = $item->text('active');
@@ -115,6 +180,13 @@ final readonly class LabelCard
                 $actives[] = ['active' => $id, 'amount' => $reading->quantity];
             }
         }
+
+        return $actives;
+    }
+
+    /** @return list<CardUse> */
+    private static function uses(Fields $in, Catalogue $catalogue): array
+    {
         $uses = [];
         foreach ($in->objects('methods', 80, true) as $item) {
             $use = CardUse::read($item, $catalogue);
@@ -128,98 +200,13 @@ final readonly class LabelCard
             }
             $use === null || ($uses[] = $use);
         }
-        $general = CardCeiling::limits($in, [], null, 'applicationMaximum', 'yearlyMaximum');
-        $ceilings = [
-            $general,
-            ...array_map(
-                static fn(Fields $line): CardCeiling => CardCeiling::read($line, $catalogue),
-                $in->objects('siteLimits', 20),
-            ),
-        ];
-        $coldest = $in->quantityOrNull('coldest', Dimension::Temperature);
-        $hottest = $in->quantityOrNull('hottest', Dimension::Temperature);
-        if ($coldest !== null && $hottest !== null && $coldest->isGreaterThan($hottest)) {
-            $in->fault('hottest', 'The highest temperature must not be below the lowest.');
-        }
-        $card = [
-            'id' => $in->textOrNull('id', 64) ?? '',
-            'product' => $in->text('product', 120),
-            'registration' => $in->text('registration', 60),
-            'version' => $in->int('version', 1, 9999, 1),
-            'confirmed' => $in->bool('confirmed', false),
-            'formulation' => $in->choice('formulation', self::FORMULATIONS),
-            'carriers' => $in->strings('carriers', Carrier::ALL),
-            'sites' => $in->strings('sites', $catalogue->sites()),
-            'aquatic' => $in->bool('aquaticAllowed', false),
-            'buffer' => $in->quantityOrNull('waterBuffer', Dimension::Length),
-            'rainfast' => $in->has('rainfastHours') ? $in->int('rainfastHours', 0, 240) : null,
-            'wind' => $in->quantityOrNull('windMost', Dimension::Speed),
-            'reentry' => $in->has('reentryHours') ? $in->int('reentryHours', 0, 2000) : null,
-            'licensed' => $in->bool('licensedOnly', false),
-            'surfactant' => $in->has('surfactantInside') ? $in->bool('surfactantInside', false) : null,
-            'soil' => $in->bool('soilActive', false),
-            'wearing' => $in->textOrNull('wearing', 1000) ?? '',
-            'firstAid' => $in->textOrNull('firstAid', 2000) ?? '',
-        ];
-        $days = [];
-        foreach (['leadDays', 'lastingDays', 'grazingDays', 'hayDays'] as $name) {
-            $days[$name] = $in->has($name) ? $in->int($name, 0, 2000) : null;
-        }
-        foreach (
-            ['rainfastHours', 'reentryHours', 'surfactantInside', 'leadDays', 'lastingDays', 'grazingDays', 'hayDays']
-            as $optional
-        ) {
-            $in->has($optional) || $in->raw($optional);
-        }
-        $details = CardDetails::read($in, $catalogue);
-        $in->noOthers();
-        if (
-            ($in->faults->any() && !$before) ||
-            $card['product'] === null ||
-            $card['registration'] === null ||
-            $card['version'] === null ||
-            $card['formulation'] === null
-        ) {
-            return null;
-        }
 
-        return new self(
-            $card['id'],
-            $card['product'],
-            $card['registration'],
-            $card['version'],
-            $card['confirmed'],
-            $actives,
-            $card['formulation'],
-            $card['carriers'],
-            $card['sites'],
-            $uses,
-            $card['aquatic'],
-            $card['buffer'],
-            $general->perYear,
-            $general->intervalDays,
-            $card['rainfast'],
-            $coldest,
-            $hottest,
-            $card['wind'],
-            $card['reentry'],
-            $card['licensed'],
-            $card['surfactant'],
-            $card['soil'],
-            $card['wearing'],
-            $card['firstAid'],
-            $days['leadDays'],
-            $days['lastingDays'],
-            $days['grazingDays'],
-            $days['hayDays'],
-            $details,
-            $ceilings,
-        );
+        return $uses;
     }
 
     public function holds(string $activeId): bool
     {
-        return in_array($activeId, array_column($this->actives, 'active'), true);
+        return in_array($activeId, array_column($this->contents->actives, 'active'), true);
     }
 
     /**
@@ -231,19 +218,9 @@ final readonly class LabelCard
      */
     public function limits(?string $site, string $activeId): array
     {
-        $all =
-            $this->ceilings[0] ??
-            new CardCeiling(
-                [],
-                null,
-                null,
-                $this->yearlyMaximum,
-                CardCeiling::CALENDAR_YEAR,
-                null,
-                $this->intervalDays,
-            );
+        $all = $this->directions->ceilings[0];
         $own = array_filter(
-            array_slice($this->ceilings, 1),
+            array_slice($this->directions->ceilings, 1),
             static fn(CardCeiling $c): bool => $c->holdsFor($site, $activeId),
         );
 
@@ -260,7 +237,7 @@ final readonly class LabelCard
     public function limitedBesides(?string $site, string $activeId): array
     {
         $named = array_filter(
-            array_slice($this->ceilings, 1),
+            array_slice($this->directions->ceilings, 1),
             static fn(CardCeiling $c): bool => $c->active !== null &&
                 $c->active !== $activeId &&
                 $c->holdsFor($site, $c->active),
@@ -278,13 +255,13 @@ final readonly class LabelCard
      */
     public function activeIn(string $activeId, Quantity $rate): ?Quantity
     {
-        $strength = array_column($this->actives, 'amount', 'active')[$activeId] ?? null;
+        $strength = array_column($this->contents->actives, 'amount', 'active')[$activeId] ?? null;
         if ($strength === null) {
             return null;
         }
         $kind = $strength->dimension();
         $share = $kind === Dimension::MassShare ? $strength->in(Unit::PercentByWeight)->dividedBy(100) : null;
-        $density = $this->details?->density;
+        $density = $this->contents->density;
 
         return match (true) {
             $rate->dimension() === Dimension::MassPerArea => $share === null
@@ -315,7 +292,9 @@ final readonly class LabelCard
     /** @return list<CardUse> every line of a use, whatever day it is */
     public function lines(string $methodId): array
     {
-        return array_values(array_filter($this->uses, static fn(CardUse $use): bool => $use->method === $methodId));
+        return array_values(
+            array_filter($this->directions->uses, static fn(CardUse $use): bool => $use->method === $methodId),
+        );
     }
 
     /**
@@ -341,11 +320,11 @@ final readonly class LabelCard
     /** Granules and pellets strewn dry, by weight over an area; water-dispersible granules are mixed (rulings J63). */
     public function isSpreadDry(): bool
     {
-        return $this->formulation === 'granule';
+        return $this->contents->formulation === 'granule';
     }
 
     public function isReadyToUse(): bool
     {
-        return $this->formulation === 'ready-to-use';
+        return $this->contents->formulation === 'ready-to-use';
     }
 }

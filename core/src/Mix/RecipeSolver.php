@@ -236,7 +236,7 @@ final readonly class RecipeSolver
     private static function role(Candidate $candidate, string $carrier): string
     {
         return Carrier::isOil($carrier) ||
-            in_array($candidate->card?->formulation, ['emulsifiable', 'oil-soluble-ester'], true)
+            in_array($candidate->card?->contents->formulation, ['emulsifiable', 'oil-soluble-ester'], true)
             ? 'emulsifiable'
             : 'solution';
     }

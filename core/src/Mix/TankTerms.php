@@ -32,13 +32,15 @@ final readonly class TankTerms
     /** Longest time that people stay out, in hours; null where a card is silent. */
     public function reentryHours(): ?int
     {
-        return self::longest(array_map(static fn(LabelCard $card): ?int => $card->reentryHours, $this->cards));
+        return self::longest(
+            array_map(static fn(LabelCard $card): ?int => $card->protection->reentryHours, $this->cards),
+        );
     }
 
     /** Longest time without rain, in hours; null where a card is silent. */
     public function rainfastHours(): ?int
     {
-        return self::longest(array_map(static fn(LabelCard $card): ?int => $card->rainfastHours, $this->cards));
+        return self::longest(array_map(static fn(LabelCard $card): ?int => $card->start->rainfastHours, $this->cards));
     }
 
     /**
@@ -47,7 +49,7 @@ final readonly class TankTerms
      */
     public function holdingHours(): ?int
     {
-        $hours = array_map(static fn(LabelCard $card): ?int => $card->details?->holdingHours(), $this->cards);
+        $hours = array_map(static fn(LabelCard $card): ?int => $card->details->holdingHours(), $this->cards);
 
         return $hours === [] || in_array(null, $hours, true) ? null : min($hours);
     }
@@ -57,16 +59,16 @@ final readonly class TankTerms
     {
         return array_reduce(
             $this->cards,
-            static fn(?Quantity $widest, LabelCard $card): ?Quantity => $card->waterBuffer !== null &&
-            ($widest === null || $card->waterBuffer->isGreaterThan($widest))
-                ? $card->waterBuffer
+            static fn(?Quantity $widest, LabelCard $card): ?Quantity => $card->start->waterBuffer !== null &&
+            ($widest === null || $card->start->waterBuffer->isGreaterThan($widest))
+                ? $card->start->waterBuffer
                 : $widest,
         );
     }
 
     public function licensedOnly(): bool
     {
-        return array_filter($this->cards, static fn(LabelCard $card): bool => $card->licensedOnly) !== [];
+        return array_filter($this->cards, static fn(LabelCard $card): bool => $card->protection->licensedOnly) !== [];
     }
 
     /**
@@ -90,7 +92,7 @@ final readonly class TankTerms
         $opens = null;
         foreach ($this->cards as $card) {
             foreach (
-                array_intersect_key($last, array_flip(array_column($card->actives, 'active')))
+                array_intersect_key($last, array_flip(array_column($card->contents->actives, 'active')))
                 as $active => $day
             ) {
                 foreach ($card->limits($site, $active) as $limit) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix;
 
+use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Situation\Candidate;
@@ -39,27 +40,31 @@ final readonly class Watering
     {
         $watered = array_filter(
             $products,
-            static fn(Candidate $one): bool => $one->card?->details?->isWateredIn() === true,
+            static fn(Candidate $one): bool => $one->card?->directions->soil->isWateredIn() === true,
         );
         if ($watered === []) {
             return null;
         }
         $depth = null;
         foreach ($products as $one) {
-            $its = $one->card?->details?->waterInDepth;
+            $its = $one->card?->directions->soil->waterInDepth;
             $depth = $its !== null && ($depth === null || $its->isGreaterThan($depth)) ? $its : $depth;
         }
-        $numbers = static fn(string $name): array => array_filter(
-            array_map(static fn(Candidate $one): ?int => $one->card->details->numbers[$name] ?? null, $products),
+        $cards = array_filter(array_map(static fn(Candidate $one): ?LabelCard => $one->card, $products));
+        $within = array_filter(
+            array_map(static fn(LabelCard $card): ?int => $card->directions->soil->waterInHours, $cards),
             is_int(...),
         );
-        [$within, $after] = [$numbers('waterInHours'), $numbers('waterInAfterMinutes')];
+        $after = array_filter(
+            array_map(static fn(LabelCard $card): ?int => $card->directions->soil->waterInAfterMinutes, $cards),
+            is_int(...),
+        );
         // what works through the soil alone has no leaf to dry on
         $leaf = array_filter(
             $products,
             static fn(Candidate $one): bool => $one->goesOn('leaf') && !in_array($one, $watered, true),
         );
-        $dry = array_map(static fn(Candidate $one): ?int => $one->card?->rainfastHours, $leaf);
+        $dry = array_map(static fn(Candidate $one): ?int => $one->card?->start->rainfastHours, $leaf);
 
         return new self(
             $depth,

@@ -216,8 +216,8 @@ final readonly class Planner
         $card = null;
         foreach ($this->shed->cards as $held) {
             $card ??=
-                $held->leadDays !== null &&
-                $held->lastingDays !== null &&
+                $held->intervals->leadDays !== null &&
+                $held->intervals->lastingDays !== null &&
                 array_filter($node->strings('methods'), $held->allowsMethod(...)) !== []
                     ? $held
                     : null;
@@ -225,13 +225,13 @@ final readonly class Planner
         $until = $earliest->modify("+{$years} years");
         $calendar = PreventerCalendar::of(
             $flushes,
-            $card->leadDays ?? self::USUAL_LEAD_DAYS,
-            $card->lastingDays ?? self::USUAL_LASTING_DAYS,
+            $card->intervals->leadDays ?? self::USUAL_LEAD_DAYS,
+            $card->intervals->lastingDays ?? self::USUAL_LASTING_DAYS,
             $card?->details->answers['leadInsideLasting'] ?? true,
             $earliest,
             $until,
-            ($card->ceilings[0] ?? null)?->applications,
-            $card->intervalDays ?? 0,
+            ($card->directions->ceilings[0] ?? null)?->applications,
+            $card->directions->ceilings[0]->intervalDays ?? 0,
         );
 
         return array_map(

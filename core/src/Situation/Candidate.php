@@ -39,7 +39,10 @@ final readonly class Candidate
         /** Strength of this product in a mixture that practice gives so; null where it stands for itself. */
         private ?Quantity $inMixture = null,
     ) {
-        $ids = array_merge($active === null ? [] : [$active->id()], array_column($card->actives ?? [], 'active'));
+        $ids = array_merge(
+            $active === null ? [] : [$active->id()],
+            array_column($card->contents->actives ?? [], 'active'),
+        );
         foreach ($partners as $partner) {
             $ids = [...$ids, ...array_map(static fn(Active $a): string => $a->id(), $partner->actives())];
         }
@@ -214,7 +217,7 @@ final readonly class Candidate
     public function isSoilActive(): bool
     {
         return $this->anyActive(static fn(Active $a): bool => $a->isSoilActive()) ||
-            array_filter($this->cards(), static fn(LabelCard $card): bool => $card->soilActive) !== [];
+            array_filter($this->cards(), static fn(LabelCard $card): bool => $card->contents->soilActive) !== [];
     }
 
     /** The table of coefficients with the crew's own figures in it. */

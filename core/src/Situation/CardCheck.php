@@ -60,7 +60,11 @@ final readonly class CardCheck
             $findings = [...$findings, ...$this->lineThatHolds($situation, $candidate, $card)];
         }
         $carrier = $candidate->carrier();
-        if ($carrier !== null && $card->carriers !== [] && !in_array($carrier, $card->carriers, true)) {
+        if (
+            $carrier !== null &&
+            $card->directions->carriers !== [] &&
+            !in_array($carrier, $card->directions->carriers, true)
+        ) {
             $findings[] = Finding::notAllowed(
                 'card.carrier-not-listed',
                 'label-card',
@@ -74,7 +78,7 @@ final readonly class CardCheck
         $setting = $situation->word(FactName::Setting);
         if ($setting === null) {
             $findings[] = Finding::unknown('setting', 'label-card', true);
-        } elseif (!in_array($setting, $card->sites, true)) {
+        } elseif (!in_array($setting, $card->directions->sites, true)) {
             $findings[] = Finding::notAllowed(
                 'card.site-not-listed',
                 'label-card',
@@ -82,7 +86,7 @@ final readonly class CardCheck
                 'change.other-card',
             );
         }
-        if ($card->licensedOnly) {
+        if ($card->protection->licensedOnly) {
             $findings[] = $candidate->shed->someoneLicensed
                 ? Finding::withCare('card.licensed-only', 'label-card', $values)
                 : Finding::notAllowed('card.nobody-licensed', 'label-card', $values, 'change.licensed-person');
@@ -113,7 +117,7 @@ final readonly class CardCheck
         $strength =
             $candidate->active === null
                 ? null
-                : array_column($card->actives, 'amount', 'active')[$candidate->active->id()] ?? null;
+                : array_column($card->contents->actives, 'amount', 'active')[$candidate->active->id()] ?? null;
 
         return $strength?->dimension() === \Thicket\Measure\Dimension::EquivalentPerVolume &&
             $strength->isLessThan($typical->dividedBy(2));

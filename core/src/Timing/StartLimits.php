@@ -36,7 +36,7 @@ final readonly class StartLimits
                 FactName::WindSpeed,
                 false,
                 $foliar ? Quantity::of('4.5', Unit::MetrePerSecond) : null,
-                $foliar ? $card?->windMost : null,
+                $foliar ? $card?->start->windMost : null,
             ),
             self::coldest($candidate, $target),
             // vapour of volatile forms moves after basal and stump work too (rulings J3)
@@ -46,7 +46,7 @@ final readonly class StartLimits
                 $foliar || $candidate->anyActive(static fn(Active $a): bool => $a->isVolatile())
                     ? Quantity::of(85, Unit::Fahrenheit)
                     : null,
-                $card?->hottest,
+                $card?->start->hottest,
             ),
         ];
 
@@ -79,7 +79,7 @@ final readonly class StartLimits
     /** Leaf spray from 10 C; rosettes and evergreen vines from the card's temperature, 5 C where it is silent. */
     private static function coldest(Candidate $candidate, ?Species $target): ?StartLimit
     {
-        $card = $candidate->card?->coldest;
+        $card = $candidate->card?->start->coldest;
         if (!$candidate->isLeafSpray()) {
             return self::stricter(FactName::AirTemperature, true, null, $card);
         }

@@ -53,7 +53,7 @@ final readonly class AmongTrees implements TurnsWithTheYear
         }
         $turns = [];
         foreach ($candidate->cards() as $card) {
-            foreach ($card->details->plants ?? [] as $line) {
+            foreach ($card->directions->plants->among as $line) {
                 $turns[] = $planted->modify("+{$line->years} years");
             }
         }
@@ -79,7 +79,7 @@ final readonly class AmongTrees implements TurnsWithTheYear
     private function judge(Situation $situation, LabelCard $card, string $kind, ?string $species, string $name): Finding
     {
         $values = ['keeper' => $name, 'product' => $card->product];
-        $plants = $card->details->plants ?? [];
+        $plants = $card->directions->plants->among;
         if ($plants === []) {
             return Finding::unknown('card-plants', self::SOURCE, true, $values);
         }

@@ -104,8 +104,8 @@ final readonly class Germination implements TurnsWithTheYear
         $findings = $target->isPerennial()
             ? [Finding::withCare('sprout.seedlings-only', 'rulings-J48', [], null, Certainty::Typical)]
             : [];
-        $lead = $candidate->card?->leadDays;
-        $lasting = $candidate->card?->lastingDays;
+        $lead = $candidate->card?->intervals->leadDays;
+        $lasting = $candidate->card?->intervals->lastingDays;
         if ($lead === null || $lasting === null) {
             return [...$findings, Finding::unknown('card-lead', 'handbook-8', true)];
         }
@@ -210,8 +210,8 @@ final readonly class Germination implements TurnsWithTheYear
         if (!$candidate->goesOn('soil') || $situation->target === null) {
             return [];
         }
-        $lead = $candidate->card->leadDays ?? 0;
-        $covers = $this->covers($candidate->card, $lead, $candidate->card->lastingDays ?? 0);
+        $lead = $candidate->card->intervals->leadDays ?? 0;
+        $covers = $this->covers($candidate->card, $lead, $candidate->card->intervals->lastingDays ?? 0);
         $days = array_filter([
             $situation->phenology()?->local('10-01', $year),
             $situation->phenology()?->local('11-16', $year),

@@ -29,8 +29,8 @@ final readonly class GrassOnCard implements Rule
                     continue;
                 }
                 $values = ['keeper' => $keeper->name, 'product' => $card->product];
-                $tolerant = $card->details->grassesTolerant ?? [];
-                $harmed = $card->details->grassesHarmed ?? [];
+                $tolerant = $card->directions->plants->grassesTolerant;
+                $harmed = $card->directions->plants->grassesHarmed;
                 $injures = $candidate->anyActive(static fn($a): bool => $a->injuresGrasses());
                 $findings[] = match (true) {
                     in_array($kept->species->id(), $harmed, true) => Finding::notAllowed(

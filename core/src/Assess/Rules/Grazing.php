@@ -95,7 +95,7 @@ final readonly class Grazing implements TurnsWithTheYear
     {
         $days = array_filter(
             array_map(
-                static fn(LabelCard $c): ?int => $c->holds($active) ? $c->grazingDays : null,
+                static fn(LabelCard $c): ?int => $c->holds($active) ? $c->intervals->grazingDays : null,
                 $candidate->shed->cards,
             ),
             is_int(...),

@@ -39,9 +39,6 @@ final readonly class LabelWords implements Rule
     private function ofCard(Situation $situation, Candidate $candidate, LabelCard $card): array
     {
         $details = $card->details;
-        if ($details === null) {
-            return [];
-        }
         $values = ['product' => $card->product];
         $findings = [];
         if (($details->answers['cabRequired'] ?? false) && $candidate->method->work() === 'spray') {

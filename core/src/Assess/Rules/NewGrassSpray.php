@@ -31,7 +31,7 @@ final readonly class NewGrassSpray implements TurnsWithTheYear
         $over = $situation->firstSeasonOver();
         $fed = array_filter(
             $candidate->cards(),
-            static fn(LabelCard $card): bool => $card->details?->hasNitrogen() === true,
+            static fn(LabelCard $card): bool => $card->contents->hasNitrogen() === true,
         );
         if ($fed !== [] && ($over === null || $situation->day < $over)) {
             $findings[] = Finding::notAllowed(

@@ -38,7 +38,7 @@ final readonly class People implements Rule
                     ? Finding::withCare('people.school-rule-kept', 'rulings-J19', [])
                     : Finding::notAllowed('people.school-ground', 'rulings-J19', [], 'change.record-local-rule');
         }
-        $hours = $candidate->card?->reentryHours;
+        $hours = $candidate->card?->protection->reentryHours;
         if ($situation->isYes(FactName::ChildrenPets) === true) {
             $findings[] = Finding::withCare(
                 $hours === null ? 'people.children-till-dry' : 'people.children-hours',

@@ -119,7 +119,7 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
             $candidate->cards(),
             static fn(LabelCard $card): bool => in_array(
                 $kept->species?->id(),
-                $card->details->grassesTolerant ?? [],
+                $card->directions->plants->grassesTolerant,
                 true,
             ),
         );
@@ -166,7 +166,7 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
         };
         $reach = Quantity::of(self::REACH_FEET[$kind], Unit::Foot);
         foreach ($candidate->isLeafSpray() ? $candidate->cards() : [] as $card) {
-            $own = $card->details?->exclusion;
+            $own = $card->protection->exclusion;
             $reach = $own !== null && $own->isGreaterThan($reach) ? $own : $reach;
         }
 

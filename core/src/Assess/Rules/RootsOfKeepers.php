@@ -89,7 +89,8 @@ final readonly class RootsOfKeepers implements Rule
     private function harm(Keeper $keeper, Candidate $candidate): string
     {
         $family = $keeper->speciesId === null ? null : $candidate->catalogue->species($keeper->speciesId)->family();
-        $worst = array_filter($candidate->cards(), static fn($card): bool => $card->soilActive) === [] ? 0 : 1;
+        $worst =
+            array_filter($candidate->cards(), static fn($card): bool => $card->contents->soilActive) === [] ? 0 : 1;
         foreach ($candidate->actives() as $active) {
             $harm = $active->harmsTreesByRoots();
             if ($harm === 'families' && $family !== null && in_array($family, $active->treeFamiliesHarmed(), true)) {

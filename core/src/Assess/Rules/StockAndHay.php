@@ -146,8 +146,8 @@ final readonly class StockAndHay implements TurnsWithTheYear
     {
         $all = array_map(
             static fn(LabelCard $c): ?int => match ($field) {
-                'grazingDays' => $c->grazingDays,
-                'hayDays' => $c->hayDays,
+                'grazingDays' => $c->intervals->grazingDays,
+                'hayDays' => $c->intervals->hayDays,
                 default => $c->details->numbers[$field] ?? null,
             },
             $candidate->cards(),

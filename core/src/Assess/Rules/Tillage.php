@@ -53,10 +53,10 @@ final readonly class Tillage implements Rule
         }
         $depth =
             $situation->quantity(FactName::WorkingDepth) ??
-            ($tills ? $candidate->method->depth() : $candidate->card?->details?->incorporation);
+            ($tills ? $candidate->method->depth() : $candidate->card?->directions->soil->incorporation);
         if ($depth === null) {
             // a card that asks for watering in is not worked in
-            return $candidate->card === null || $candidate->card->details?->isWateredIn() === true
+            return $candidate->card === null || $candidate->card->directions->soil->isWateredIn() === true
                 ? []
                 : [Finding::unknown($tills ? 'working-depth' : 'card-incorporation', self::SOURCE, true)];
         }

@@ -45,10 +45,10 @@ final readonly class WaterEdge implements Rule
             !$near &&
             array_filter(
                 $candidate->cards(),
-                static fn(LabelCard $c): bool => $c->waterBuffer?->isGreaterThan($distance) === true,
+                static fn(LabelCard $c): bool => $c->start->waterBuffer?->isGreaterThan($distance) === true,
             ) === []
         ) {
-            $buffer = $candidate->card?->waterBuffer;
+            $buffer = $candidate->card?->start->waterBuffer;
 
             return $buffer === null
                 ? []
@@ -66,7 +66,7 @@ final readonly class WaterEdge implements Rule
     private function ofCard(Candidate $candidate, ?LabelCard $card, Quantity $distance, bool $near, bool $close): array
     {
         $values = ['distance' => $distance];
-        $oil = $candidate->carrier() === 'oil' || $card?->formulation === 'oil-soluble-ester';
+        $oil = $candidate->carrier() === 'oil' || $card?->contents->formulation === 'oil-soluble-ester';
         if ($oil && $close) {
             return [
                 $card?->details?->seasonallyDry() === true
@@ -77,8 +77,8 @@ final readonly class WaterEdge implements Rule
         if ($card === null) {
             return $near ? [Finding::unknown('card-water-buffer', self::SOURCE, true)] : [];
         }
-        $buffer = $card->waterBuffer;
-        if ($card->aquaticAllowed) {
+        $buffer = $card->start->waterBuffer;
+        if ($card->start->aquaticAllowed) {
             return $close || ($buffer !== null && $distance->isLessThan($buffer))
                 ? [Finding::withCare('water.permit', self::SOURCE, $values)]
                 : [];

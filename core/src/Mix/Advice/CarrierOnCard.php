@@ -12,8 +12,8 @@ final readonly class CarrierOnCard implements MixRule
     public function judge(MixPlan $plan): ?MixWord
     {
         $refuses = static fn(Candidate $one): bool => $one->card !== null &&
-            $one->card->carriers !== [] &&
-            !in_array($plan->carrier, $one->card->carriers, true);
+            $one->card->directions->carriers !== [] &&
+            !in_array($plan->carrier, $one->card->directions->carriers, true);
 
         return !$plan->any($refuses)
             ? null

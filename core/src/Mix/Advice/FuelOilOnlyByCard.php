@@ -24,7 +24,7 @@ final readonly class FuelOilOnlyByCard implements MixRule
         }
         $distance = $plan->situation->waterDistance();
         $strips = array_filter(
-            array_map(static fn(Candidate $one): ?Quantity => $one->card?->waterBuffer, $plan->products()),
+            array_map(static fn(Candidate $one): ?Quantity => $one->card?->start->waterBuffer, $plan->products()),
         );
         // where a card names no wider strip, as far as mixing keeps from water
         $near = array_reduce(
@@ -37,7 +37,7 @@ final readonly class FuelOilOnlyByCard implements MixRule
             $plan->any(
                 static fn(Candidate $one): bool => $one->card === null ||
                     !$one->card->confirmed ||
-                    !in_array(Carrier::FUEL_OIL, $one->card->carriers, true),
+                    !in_array(Carrier::FUEL_OIL, $one->card->directions->carriers, true),
             )
                 => MixWord::blocks('mix.fuel-oil-not-on-card', 'rulings-J18'),
             !$plan->fuelOilLawful => MixWord::blocks('mix.fuel-oil-law', 'rulings-J18'),

@@ -16,7 +16,9 @@ final readonly class OneActiveTwice implements MixRule
     {
         $actives = array_merge(
             ...array_map(
-                static fn(Candidate $one): array => array_unique(array_column($one->card->actives ?? [], 'active')),
+                static fn(Candidate $one): array => array_unique(
+                    array_column($one->card->contents->actives ?? [], 'active'),
+                ),
                 $plan->products(),
             ),
         );

@@ -18,11 +18,12 @@ final readonly class SurfactantOnce implements MixRule
         }
 
         return match (true) {
-            $plan->any(static fn(Candidate $one): bool => $one->card?->surfactantInside === true) => MixWord::blocks(
-                'mix.surfactant-twice',
-                'label-card',
-            ),
-            $plan->any(static fn(Candidate $one): bool => $one->card !== null && $one->card->surfactantInside === null)
+            $plan->any(static fn(Candidate $one): bool => $one->card?->contents->surfactantInside === true)
+                => MixWord::blocks('mix.surfactant-twice', 'label-card'),
+            $plan->any(
+                static fn(Candidate $one): bool => $one->card !== null &&
+                    $one->card->contents->surfactantInside === null,
+            )
                 => MixWord::asks('mix.surfactant-inside', 'label-card'),
             default => null,
         };

@@ -13,7 +13,7 @@ final readonly class WaterBorneInOil implements MixRule
     public function judge(MixPlan $plan): ?MixWord
     {
         $waterBorne = static fn(Candidate $one): bool => in_array(
-            $one->card?->formulation,
+            $one->card?->contents->formulation,
             ['soluble-liquid', 'water-dispersible-granule'],
             true,
         );

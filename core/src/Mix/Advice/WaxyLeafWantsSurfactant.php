@@ -16,7 +16,7 @@ final readonly class WaxyLeafWantsSurfactant implements MixRule
         return $waxy &&
             !$plan->has('surfactant') &&
             !$plan->has('emulsifier') &&
-            !$plan->any(static fn(Candidate $one): bool => $one->card?->surfactantInside === true)
+            !$plan->any(static fn(Candidate $one): bool => $one->card?->contents->surfactantInside === true)
             ? MixWord::care('mix.waxy-leaf', 'handbook-2')
             : null;
     }
