@@ -152,8 +152,8 @@ final readonly class RecipeDesk
                         ],
                         $recipe->others(),
                     ),
-                    $recipe->loads?->loads(),
-                    Wire::quantity($recipe->loads?->lastPart),
+                    // with the need it tells the loads, however many people share them
+                    Wire::quantity($recipe->plan?->tank),
                     $recipe->missing,
                     $recipe->blocks,
                     // a word that blocks or asks today, though nothing did when it was saved: water nearer than

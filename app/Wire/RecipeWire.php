@@ -219,20 +219,15 @@ final readonly class RecipeWire
         if ($recipe->plan === null) {
             return [$this->load($recipe, $recipe->mix, 1, true, null, $tools)];
         }
-        $kinds = [];
-        foreach ($recipe->plan->loads as $load) {
-            $key = $load['finished']->amount->simplified() . ' ' . $load['carried']->amount->simplified();
-            $kinds[$key] = ['load' => $load, 'times' => ($kinds[$key]['times'] ?? 0) + 1];
-        }
         $out = [];
-        foreach ($kinds as ['load' => $load, 'times' => $times]) {
-            if (!$load['fresh']->isZero()) {
+        foreach ($recipe->plan->kinds() as $kind) {
+            if (!$kind['fresh']->isZero()) {
                 $out[] = $this->load(
                     $recipe,
-                    $recipe->mix->inVolume($load['fresh']),
-                    $times,
-                    $load['finished']->isLessThan($recipe->plan->tank),
-                    $load['carried']->isZero() ? null : $load['carried'],
+                    $recipe->mix->inVolume($kind['fresh']),
+                    $kind['times'],
+                    $kind['finished']->isLessThan($recipe->plan->tank),
+                    $kind['carried']->isZero() ? null : $kind['carried'],
                     $tools,
                 );
             }
@@ -346,9 +341,9 @@ final readonly class RecipeWire
                         ? $load['doneAfter']->multipliedBy($treated)->toScale(0, RoundingMode::FLOOR)->toInt()
                         : null,
                 ],
-                array_slice($plan->loads, 0, self::MOST_LOADS),
+                $plan->loads(self::MOST_LOADS),
             ),
-            'more' => max(0, count($plan->loads) - self::MOST_LOADS),
+            'more' => max(0, $plan->count() - self::MOST_LOADS),
         ];
     }
 

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
@@ -903,7 +904,7 @@ it('parts a job into loads', function (
                 ' ' .
                 $l['doneAfter']->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP) .
                 '%',
-            $plan->loads,
+            $plan->loads(),
         ),
     )
         ->toBe($expected)
@@ -979,7 +980,7 @@ it('tells how long a leftover has stood', function () {
 
 it('weighs water by the litre and parts nothing among nobody', function () {
     // one person carries, where nobody says otherwise
-    expect(array_column(TankPlan::of(quantity('30 L'), quantity('15 L'))->loads, 'person'))->toBe([1, 1]);
+    expect(array_column(TankPlan::of(quantity('30 L'), quantity('15 L'))->loads(), 'person'))->toBe([1, 1]);
     expect((string) TankPlan::weightOfWater(quantity('4 gal'))->decimal(Unit::Kilogram, 2, RoundingMode::HALF_UP))
         ->toBe('15.14')
         ->and(static fn() => TankPlan::of(quantity('4 L'), quantity('0 L')))
@@ -987,6 +988,41 @@ it('weighs water by the litre and parts nothing among nobody', function () {
         ->and(static fn() => TankPlan::of(quantity('4 L'), quantity('1 L'), null, 0))
         ->toThrow(InvalidArgumentException::class);
 });
+
+it('counts loads, full tanks and fresh mix as they are laid out', function (
+    string $total,
+    string $tank,
+    string $left,
+    int $people,
+) {
+    $plan = TankPlan::of(quantity($total), quantity($tank), quantity($left), $people);
+    $loads = $plan->loads();
+    $litres = static fn(Quantity $q): string => (string) $q->in(Unit::Litre);
+    $sum = static fn(string $of): string => (string) array_reduce(
+        array_column($loads, $of),
+        static fn(BigRational $all, Quantity $one): BigRational => $all->plus($one->in(Unit::Litre)),
+        BigRational::zero(),
+    )->simplified();
+    $full = array_filter($loads, fn(array $load): bool => $load['finished']->equals(quantity($tank)));
+    expect([$plan->count(), $plan->whole(), $plan->rounds()])
+        ->toBe([count($loads), count($full), max([0, ...array_column($loads, 'round')])])
+        ->and([$sum('finished'), $sum('fresh')])
+        ->toBe([$litres(quantity($total)), $litres($plan->fresh())])
+        ->and($plan->lastPart() === null ? null : $litres($plan->lastPart()))
+        ->toBe(count($full) === count($loads) ? null : $litres(end($loads)['finished']))
+        ->and(array_sum(array_column($plan->fills(), 'times')))
+        ->toBe(count($loads))
+        ->and($plan->loads(2))
+        ->toEqual(array_slice($loads, 0, 2));
+})->with([
+    'even' => ['30 L', '15 L', '0 L', 1],
+    'a part' => ['40 L', '15 L', '0 L', 1],
+    'less than a tank' => ['4 L', '15 L', '1 L', 1],
+    'more left than is wanted' => ['4 L', '15 L', '9 L', 1],
+    'two, even' => ['60 L', '15 L', '2 L', 2],
+    'three and a part' => ['100 L', '15 L', '20 L', 3],
+    'nothing to do' => ['0 L', '15 L', '0 L', 2],
+]);
 
 /** @param array<string, mixed> $card */
 function pasture(array $card): Recipe

@@ -177,11 +177,11 @@ it('splits a large need into loads and keeps the strength in each', function () 
         '160 m2',
     );
     // 160 x 0.20 x 1.1 = 35.2 L: two tanks and 5.2 L
-    expect([$recipe->loads?->whole, Shown::both($recipe->loads->lastPart ?? quantity('0 L'))['metric']])->toBe([
+    expect([$recipe->plan?->whole(), Shown::both($recipe->plan?->lastPart() ?? quantity('0 L'))['metric']])->toBe([
         2,
         '5.2 L',
     ]);
-    $part = $recipe->mix?->inVolume($recipe->loads->lastPart ?? quantity('0 L'));
+    $part = $recipe->mix?->inVolume($recipe->plan?->lastPart() ?? quantity('0 L'));
     expect($part?->amountOf('product')?->equals(quantity('5.2 L')->times($recipe->strength->share ?? '0')))->toBeTrue();
 });
 
@@ -835,11 +835,12 @@ it(
         expect(
             $solver
                 ->advised($plan, quantity('4 L'), $left('ester'))
-                ->plan?->loads[0]['carried']->in(Unit::Litre)
+                ->plan?->loads()[0]
+                ['carried']->in(Unit::Litre)
                 ->__toString(),
         )
             ->toBe('1')
-            ->and($solver->advised($plan, quantity('4 L'), $left('other'))->plan?->loads[0]['carried']->isZero())
+            ->and($solver->advised($plan, quantity('4 L'), $left('other'))->plan?->loads()[0]['carried']->isZero())
             ->toBeTrue()
             ->and($solver->advised($plan, quantity('4 L'))->plan?->people)
             ->toBe(1)

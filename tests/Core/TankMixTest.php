@@ -15,6 +15,7 @@ use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Advice\MixWord;
 use Thicket\Mix\Component;
 use Thicket\Mix\MixedProduct;
+use Thicket\Mix\Poured;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
 use Thicket\Mix\TankTerms;
@@ -186,9 +187,9 @@ it('names a mix by its cards and the strengths of what was added, in whatever or
         ->toBe('one+also@1/200+two@1/200')
         ->and($id([$three, $two]))
         ->toBe($id([$two, $three]))
-        ->and((new Recipe(null, null, '', null, null, null, [], [], [], 'water'))->mixId())
+        ->and((new Recipe(new Poured(null, 'water'), []))->mixId())
         ->toBeNull()
-        ->and((new Recipe(null, null, '', null, null, null, [], [], [], 'water'))->product())
+        ->and((new Recipe(new Poured(null, 'water'), []))->product())
         ->toBeNull();
 });
 
@@ -534,7 +535,7 @@ it('mixes two rates over an area, one of them dry, by the larger spray volume', 
         ->toBe('176.00')
         ->and((string) $recipe->products[1]->amount?->decimal(Unit::OunceWeight, 3, RoundingMode::HALF_UP))
         ->toBe('5.500')
-        ->and($recipe->loads?->loads())
+        ->and($recipe->plan?->count())
         ->toBe(7)
         ->and($recipe->mixId())
         ->toBe('wet+dry@dry')

@@ -17,7 +17,7 @@ final readonly class AreaRate
     private function __construct(
         public Quantity $product,
         public ?Quantity $spray,
-        public ?LoadPlan $loads,
+        public ?TankPlan $loads,
         public ?Quantity $productPerLoad,
     ) {}
 
@@ -40,7 +40,7 @@ final readonly class AreaRate
             $sprayVolume === null
                 ? null
                 : self::over($sprayVolume->mustMatch(Dimension::VolumePerArea), $area)->times($passes);
-        $loads = $spray === null || $tank === null ? null : LoadPlan::of($spray, $tank);
+        $loads = $spray === null || $tank === null ? null : TankPlan::of($spray, $tank);
         $perLoad =
             $loads === null || $sprayVolume === null
                 ? null

@@ -12,47 +12,66 @@ use Thicket\Survey\StemGroup;
 /** What to mix for one step: how much in all, how strong and why, the loads, and whether the label allows it. */
 final readonly class Recipe
 {
-    /**
-     * @param list<string> $missing facts without which it cannot be reckoned; a recipe with any is not finished
-     * @param array<string, Quantity|string|int> $working named figures of the sum, for the 'how was this reckoned' line
-     * @param string $strengthWhy code of the reason for the strength
-     * @param list<StemGroup> $stems the stems that are treated, those out of reach left out
-     * @param list<string> $blocks codes of what forbids it (label ceiling, card and school apart)
-     */
+    /* Of the product of the row, which is the first of the tank. */
+    public ?Strength $strength;
+    /** Code of the reason for the strength. */
+    public string $strengthWhy;
+    public ?Ceiling $ceiling;
+    /** Strongest the card allows for this use; measuring never rounds above it. */
+    public ?Strength $labelMost;
+
+    /* Of the whole. */
+    public ?Quantity $need;
+    public string $carrier;
+    public ?FinishedMix $mix;
+    /** Load by load, with what is carried in; null without a sprayer. */
+    public ?TankPlan $plan;
+    /** @var list<string> facts without which it cannot be reckoned; a recipe with any is not finished */
+    public array $missing;
+    /** @var list<string> codes of what forbids it (label ceiling, card and school apart) */
+    public array $blocks;
+    /** @var list<MixWord> what blocks, what is asked, what to mind */
+    public array $words;
+    /** A product weighed dry, for the whole need; it takes no room in the tank that anybody reckons. */
+    public ?Quantity $dry;
+    /** Strewn dry as it is: weighed, never mixed (rulings J63). */
+    public bool $spread;
+    /** @var array<string, Quantity|string|int> named figures of the sum, for the 'how was this reckoned' line */
+    public array $working;
+    /** @var list<StemGroup> the stems that are treated, those out of reach left out */
+    public array $stems;
+
+    /** @param list<MixedProduct> $products every product of the tank, that of the row first */
     public function __construct(
-        public ?Quantity $need,
-        public ?Strength $strength,
-        public string $strengthWhy,
-        public ?FinishedMix $mix,
-        public ?LoadPlan $loads,
-        public ?Ceiling $ceiling,
-        public array $working,
-        public array $missing,
-        public array $blocks,
-        public string $carrier,
-        /** Strongest the card allows for this use; measuring never rounds above it. */
-        public ?Strength $labelMost = null,
-        public array $stems = [],
-        /** A product weighed dry, for the whole need; it takes no room in the tank that anybody reckons. */
-        public ?Quantity $dry = null,
-        /** @var list<MixWord> what blocks, what is asked, what to mind */
-        public array $words = [],
-        /** Load by load, with what is carried in; null without a sprayer. */
-        public ?TankPlan $plan = null,
-        /** @var list<MixedProduct> every product of the tank, that of the row first */
-        public array $products = [],
-        /** Strewn dry as it is: weighed, never mixed (rulings J63). */
-        public bool $spread = false,
-    ) {}
+        private Poured $poured,
+        public array $products,
+        private Hindrances $hindrances = new Hindrances(),
+        private Reckoning $reckoning = new Reckoning(),
+        private ?DryProduct $dryProduct = null,
+    ) {
+        $first = $products[0] ?? null;
+        $this->strength = $first?->strength;
+        $this->strengthWhy = $first->why ?? '';
+        $this->ceiling = $first?->ceiling;
+        $this->labelMost = $first?->most;
+        $this->need = $poured->need;
+        $this->carrier = $poured->carrier;
+        $this->mix = $poured->mix;
+        $this->plan = $poured->plan;
+        $this->missing = $hindrances->missing;
+        $this->blocks = $hindrances->blocks;
+        $this->words = $hindrances->words;
+        $this->dry = $dryProduct?->amount;
+        $this->spread = $dryProduct->spread ?? false;
+        $this->working = $reckoning->working;
+        $this->stems = $reckoning->stems;
+    }
 
     public function isFinished(): bool
     {
         $made = $this->spread ? $this->dry !== null : $this->mix !== null && $this->mix->missing === [];
 
-        return $made &&
-            $this->missing === [] &&
-            $this->blocks === [] &&
-            array_filter($this->words, static fn(MixWord $w): bool => $w->level !== MixWord::CARE) === [];
+        return $made && $this->hindrances->areNone();
     }
 
     /**
@@ -88,23 +107,11 @@ final readonly class Recipe
     public function with(array $words, ?TankPlan $plan): self
     {
         return new self(
-            $this->need,
-            $this->strength,
-            $this->strengthWhy,
-            $this->mix,
-            $this->loads,
-            $this->ceiling,
-            $this->working,
-            $this->missing,
-            $this->blocks,
-            $this->carrier,
-            $this->labelMost,
-            $this->stems,
-            $this->dry,
-            $words,
-            $plan,
+            $this->poured->inLoads($plan),
             $this->products,
-            $this->spread,
+            $this->hindrances->saying($words),
+            $this->reckoning,
+            $this->dryProduct,
         );
     }
 }

@@ -207,23 +207,16 @@ final readonly class RecipeSolver
         }
 
         return new Recipe(
-            $need,
-            $products[0]->strength,
-            $doses[0]->why,
-            $mix,
-            $mix === null || $tank === null ? null : LoadPlan::of($mix->finished, $tank),
-            $products[0]->ceiling,
-            $working,
-            array_values(array_unique($missing)),
-            array_values(array_unique($blocks)),
-            $carrier,
-            $products[0]->most,
-            $stems,
-            $dry,
-            [],
-            null,
+            new Poured(
+                $need,
+                $carrier,
+                $mix,
+                $mix === null || $tank === null ? null : TankPlan::of($mix->finished, $tank),
+            ),
             $products,
-            $spread,
+            new Hindrances(array_values(array_unique($missing)), array_values(array_unique($blocks))),
+            new Reckoning($working, $stems),
+            $dry === null && !$spread ? null : new DryProduct($dry, $spread),
         );
     }
 

@@ -137,8 +137,8 @@ final readonly class Sums
         if ($tank !== null && self::tooMany($in, 'tank', $finished->per($tank))) {
             return ['values' => [], 'missing' => []];
         }
-        $plan = $tank === null ? null : LoadPlan::of($finished, $tank);
-        if ($plan === null || $plan->loads() === 1) {
+        $plan = $tank === null ? null : TankPlan::of($finished, $tank);
+        if ($plan === null || $plan->count() === 1) {
             $values['carrier-first'] = $mix->carrierFirst;
             $values['order'] = self::order($mix);
         }
@@ -408,7 +408,7 @@ final readonly class Sums
             'values' =>
                 $total === null || $tank === null || self::tooMany($in, 'tank', $total->per($tank))
                     ? []
-                    : $this->loadValues(LoadPlan::of($total, $tank)),
+                    : $this->loadValues(TankPlan::of($total, $tank)),
             'missing' => [],
         ];
     }
@@ -493,10 +493,10 @@ final readonly class Sums
     }
 
     /** @return array<string, Quantity|int> */
-    private function loadValues(LoadPlan $plan): array
+    private function loadValues(TankPlan $plan): array
     {
-        return ['loads' => $plan->loads(), 'whole-loads' => $plan->whole] +
-            ($plan->lastPart === null ? [] : ['last-part' => $plan->lastPart]);
+        return ['loads' => $plan->count(), 'whole-loads' => $plan->whole()] +
+            ($plan->lastPart() === null ? [] : ['last-part' => $plan->lastPart()]);
     }
 
     /** As typed, or our working value where the field is left out. */

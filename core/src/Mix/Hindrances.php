@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Thicket\Mix\Advice\MixWord;
+
+/** What keeps a recipe from being finished. */
+final readonly class Hindrances
+{
+    /**
+     * @param list<string> $missing facts without which it cannot be reckoned
+     * @param list<string> $blocks codes of what forbids it
+     * @param list<MixWord> $words what blocks, what is asked; what is only to be minded hinders nothing
+     */
+    public function __construct(public array $missing = [], public array $blocks = [], public array $words = []) {}
+
+    public function areNone(): bool
+    {
+        return $this->missing === [] &&
+            $this->blocks === [] &&
+            array_filter($this->words, static fn(MixWord $word): bool => $word->level !== MixWord::CARE) === [];
+    }
+
+    /** @param list<MixWord> $words */
+    public function saying(array $words): self
+    {
+        return new self($this->missing, $this->blocks, $words);
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Mix;
+
+use Thicket\Measure\Quantity;
+use Thicket\Survey\StemGroup;
+
+/** How a recipe came about. */
+final readonly class Reckoning
+{
+    /**
+     * @param array<string, Quantity|string|int> $working named figures of the sum
+     * @param list<StemGroup> $stems that are treated
+     */
+    public function __construct(public array $working = [], public array $stems = []) {}
+}
