@@ -55,7 +55,7 @@ li { border-top: .3mm solid #10201a; padding: 1.3mm 0; font-size: 12pt; }
 <div class="grow">
 <h1>{{ $patch }}, {{ $ground }}: {{ $r['method']['name'] }}</h1>
 @foreach ($cards as $one)
-<div class="soft">{{ $one->product }}, {{ $one->registration }}, card version {{ $one->version }}</div>
+<div class="soft">{{ $one->product }}, {{ $one->of->registration }}, card version {{ $one->version }}</div>
 @endforeach
 </div>
 <div style="text-align:right">
@@ -144,7 +144,7 @@ product, {{ $both($r['strength']['percent'] ?? null, 'by weight') }}, to {{ $bot
 </div>
 </div>
 <div class="warn">
-{{ $care }} {{ implode(' ', array_unique(array_filter(array_map(fn ($one) => $one->wearing, $cards)))) }}
+{{ $care }} {{ implode(' ', array_unique(array_filter(array_map(fn ($one) => $one->protection->wearing, $cards)))) }}
 </div>
 @if ($cautions)
 <div class="soft">{{ implode(' ', $cautions) }}</div>

@@ -10,6 +10,7 @@ use App\Models\Sheet;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Support\JobClock;
+use Illuminate\Support\Facades\DB;
 use Thicket\Calendar\Day;
 use Thicket\Label\CardCeiling;
 use Thicket\Measure\Quantity;
@@ -154,10 +155,13 @@ final class Ceilings
     private function read(string $crew, string $active): array
     {
         $out = [];
-        $holds = fn($q) => $q
-            ->where('body', 'like', '%"active":"' . $active . '"%')
-            ->orWhereRaw('NOT JSON_VALID(body)');
-        foreach (Record::query()->where('crew_id', $crew)->where($holds)->get() as $record) {
+        // '' is a record that could not be read when it came
+        $withIt = DB::table('record_actives')
+            ->select('record_id')
+            ->where('crew_id', $crew)
+            ->whereIn('active', [$active, '']);
+        /** @var Record $record */
+        foreach (Record::query()->whereIn('id', $withIt)->get() as $record) {
             $body = $record->content();
             $day = $record->worked_on->format('Y-m-d');
             if ($body === null) {
@@ -165,13 +169,7 @@ final class Ceilings
                 $out[] = ['patch' => $record->patch_id, 'day' => $day, 'load' => null];
                 continue;
             }
-            // records signed before several products went into one tank name one active
-            $puts =
-                $body['activesPerArea'] ??
-                (is_array($body['activePerArea'] ?? null)
-                    ? [$body['activePerArea']]
-                    : [['active' => $body['sheet']['snapshot']['product']['active'] ?? null]]);
-            foreach (is_array($puts) ? $puts : [] as $put) {
+            foreach (is_array($body['activesPerArea'] ?? null) ? $body['activesPerArea'] : [] as $put) {
                 if (is_array($put) && ($put['active'] ?? null) === $active) {
                     $out[] = ['patch' => $record->patch_id, 'day' => $day, 'load' => self::load($put)];
                 }

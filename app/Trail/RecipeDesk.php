@@ -10,6 +10,7 @@ use App\Models\Stand;
 use App\Models\Step;
 use App\Support\JobClock;
 use App\Support\Wire;
+use Illuminate\Support\Facades\DB;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
@@ -214,20 +215,13 @@ final readonly class RecipeDesk
             static fn(LabelCardVersion $version): string => $version->label_card_id,
             $step->cardVersions(),
         );
-        foreach (
-            Batch::query()
-                ->where('crew_id', $step->cardVersion->card->crew_id)
-                ->where('body', 'like', '%' . $cards[1] . '%')
-                ->get()
-            as $batch
-        ) {
-            $mixed = is_array($batch->body['products'] ?? null) ? array_column($batch->body['products'], 'cardId') : [];
-            if (array_diff($cards, $mixed) === []) {
-                return false;
-            }
-        }
 
-        return true;
+        return DB::table('batch_cards')
+            ->where('crew_id', $step->cardVersion->card->crew_id)
+            ->whereIn('label_card_id', $cards)
+            ->groupBy('batch_id')
+            ->havingRaw('COUNT(*) = ?', [count(array_unique($cards))])
+            ->doesntExist();
     }
 
     /** Whether no signed work of the crew was done with this product. */

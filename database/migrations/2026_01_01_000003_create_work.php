@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration {
@@ -107,6 +108,30 @@ return new class extends Migration {
             // one record for each step and patch of a sheet (rulings B7)
             $table->unique(['sheet_id', 'step_id', 'patch_id']);
         });
+        // which actives a record put on the ground, kept by the database itself from what was signed; '' stands for a
+        // record that cannot be read, and may have put any
+        Schema::create('record_actives', function (Blueprint $table): void {
+            $table->foreignUuid('record_id')->constrained();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->string('active', 60);
+            $table->primary(['record_id', 'active']);
+            $table->index(['crew_id', 'active']);
+        });
+        DB::unprepared(
+            <<<'SQL'
+            CREATE TRIGGER records_actives AFTER INSERT ON records FOR EACH ROW BEGIN
+                IF JSON_VALID(NEW.body) THEN
+                    INSERT INTO record_actives (record_id, crew_id, active)
+                    SELECT DISTINCT NEW.id, NEW.crew_id, put.active
+                    FROM JSON_TABLE(NEW.body, '$.activesPerArea[*]' COLUMNS (active VARCHAR(60) PATH '$.active')) AS put
+                    WHERE put.active IS NOT NULL;
+                ELSE
+                    INSERT INTO record_actives (record_id, crew_id, active) VALUES (NEW.id, NEW.crew_id, '');
+                END IF;
+            END
+            SQL
+            ,
+        );
         Schema::create('look_backs', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('record_id')->constrained();
@@ -123,6 +148,7 @@ return new class extends Migration {
         foreach (
             [
                 'look_backs',
+                'record_actives',
                 'records',
                 'sheet_step',
                 'sheets',

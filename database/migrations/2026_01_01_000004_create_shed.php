@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration {
@@ -50,6 +51,24 @@ return new class extends Migration {
             $table->timestamps();
             $table->unique(['crew_id', 'number']);
         });
+        // which cards went into a batch together, kept by the database itself
+        Schema::create('batch_cards', function (Blueprint $table): void {
+            $table->foreignUuid('batch_id')->constrained();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->uuid('label_card_id');
+            $table->primary(['batch_id', 'label_card_id']);
+            $table->index(['crew_id', 'label_card_id']);
+        });
+        DB::unprepared(
+            <<<'SQL'
+            CREATE TRIGGER batches_cards AFTER INSERT ON batches FOR EACH ROW
+                INSERT INTO batch_cards (batch_id, crew_id, label_card_id)
+                SELECT DISTINCT NEW.id, NEW.crew_id, product.card
+                FROM JSON_TABLE(NEW.body, '$.products[*]' COLUMNS (card CHAR(36) PATH '$.cardId')) AS product
+                WHERE product.card IS NOT NULL
+            SQL
+            ,
+        );
         Schema::create('draws', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('container_id')->constrained();
@@ -89,7 +108,7 @@ return new class extends Migration {
 
     public function down(): void
     {
-        foreach (['loans', 'tools', 'draws', 'batches', 'containers', 'calibrations'] as $table) {
+        foreach (['loans', 'tools', 'draws', 'batch_cards', 'batches', 'containers', 'calibrations'] as $table) {
             Schema::dropIfExists($table);
         }
     }

@@ -17,6 +17,7 @@ return new class extends Migration {
     private const SEALED = [
         'seals' => null,
         'records' => null,
+        'record_actives' => null,
         'look_backs' => null,
         'sheets' => ['withdrawn_at', 'withdrawn_by', 'withdrawn_why', 'updated_at'],
         'photos' => null,

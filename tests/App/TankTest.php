@@ -277,8 +277,7 @@ it('counts sheets that are out, how often, and what a silent card cannot tell', 
     $signed = Record::query()
         ->firstOrFail()
         ->replicate(['id']);
-    // a record of before several products went into one tank
-    $body = array_diff_key(json_decode($signed->body, true), ['activesPerArea' => 0]);
+    $body = json_decode($signed->body, true);
     $signed
         ->fill([
             'id' => (string) Illuminate\Support\Str::uuid7(),
@@ -286,7 +285,7 @@ it('counts sheets that are out, how often, and what a silent card cannot tell', 
             'patch_id' => $stand->patch_id,
             'worked_on' => '2026-05-05',
             'body' => json_encode(
-                ['activePerArea' => ['active' => 'triclopyr-ester', 'value' => '10', 'unit' => 'g_ae/ha']] + $body,
+                ['activesPerArea' => [['active' => 'triclopyr-ester', 'value' => '10', 'unit' => 'g_ae/ha']]] + $body,
             ),
         ])
         ->save();
