@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { FACTS, KEEPER_KINDS, OUTCOMES } from '@/api/vocabulary';
+import { KINDS } from '@/ground/marks';
 import messages from '@/messages/en.json';
 
 const sources = import.meta.glob<string>('../src/**/*.{vue,ts}', { query: '?raw', import: 'default', eager: true });
@@ -19,5 +21,21 @@ describe('words of the interface', () => {
     );
     expect(asked.length).toBeGreaterThan(500);
     expect([...new Set(asked)].filter((key) => !has(key))).toEqual([]);
+  });
+
+  it('has a word for every word of the closed sets that people see, and a mark for every kind that is kept', () => {
+    const asked = [
+      ...OUTCOMES.map((o) => `outcome.${o}`),
+      ...KEEPER_KINDS.map((k) => `keeper.${k}`),
+      ...Object.keys(FACTS)
+        // told where a ground, a count or a programme is
+        .filter((f) => !['setting', 'diameter-at'].includes(f))
+        .map((f) => `fact.${f}`),
+      ...Object.entries(FACTS)
+        .filter(([f, said]) => typeof said !== 'string' && !['setting', 'diameter-at'].includes(f))
+        .flatMap(([, said]) => (said as readonly string[]).map((v) => `value.${v}`)),
+    ];
+    expect([...new Set(asked)].filter((key) => !has(key))).toEqual([]);
+    expect([...KINDS].sort()).toEqual([...KEEPER_KINDS].sort());
   });
 });

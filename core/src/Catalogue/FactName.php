@@ -91,32 +91,12 @@ enum FactName: string
     case CoverKind = 'cover-kind';
     case PlantedTrees = 'planted-trees';
 
+    /** Growth stages in the order in which a year shows them: of herbs and grasses, then of wood. */
     private const STAGES = [
-        ...[
-            'cotyledon',
-            'seedling',
-            'vegetative',
-            'bud',
-            'flower',
-            'seed-set',
-            'seed',
-            'dead',
-            'rosette',
-            'bolting',
-            'shoot-emergence',
-        ],
-        ...[
-            'full-flower',
-            'autumn-regrowth',
-            'tillering',
-            'boot',
-            'heading',
-            'dormant',
-            'sap-rise',
-            'leaf-out',
-            'new-soft-flush',
-        ],
-        ...['full-leaf', 'fruit', 'after-fruit', 'colour-change', 'leaf-fall', 'growing'],
+        ...['cotyledon', 'seedling', 'rosette', 'vegetative', 'growing', 'tillering', 'shoot-emergence', 'bolting'],
+        ...['boot', 'heading', 'bud', 'flower', 'full-flower', 'seed-set', 'seed', 'dead'],
+        ...['sap-rise', 'leaf-out', 'new-soft-flush', 'full-leaf', 'fruit', 'after-fruit', 'colour-change'],
+        ...['leaf-fall', 'autumn-regrowth', 'dormant'],
     ];
 
     /** Eight winds, an eighth of the circle each, from north by east. */

@@ -9,6 +9,8 @@ use Thicket\Measure\Quantity;
 /** A way of working, as core/data/methods describes it. */
 final readonly class Method
 {
+    public const FAMILIES = ['mechanical', 'cultural', 'biological', 'chemical'];
+
     private string $id;
     private string $work;
     private string $how;

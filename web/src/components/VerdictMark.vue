@@ -1,6 +1,8 @@
 <script setup lang="ts">
 /** Our blazes: a verdict in one mark, readable in one colour, always with its word beside it (look.md). */
-export type Outcome = 'fits' | 'withCare' | 'notNow' | 'cannotTell' | 'doesNotSuit' | 'notAllowed';
+import type { OUTCOMES } from '@/api/vocabulary';
+
+export type Outcome = (typeof OUTCOMES)[number];
 withDefaults(
   defineProps<{
     outcome: Outcome;

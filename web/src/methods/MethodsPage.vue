@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { boardQuery, boardRowQuery, handbookQuery, shedQuery } from '@/api/queries';
+import { FAMILIES, OUTCOMES } from '@/api/vocabulary';
 import VerdictMark, { type Outcome } from '@/components/VerdictMark.vue';
 import ViewTabs from '@/components/ViewTabs.vue';
 import { useAct } from '@/composables/useAct';
@@ -39,10 +40,9 @@ const { data: board, error } = useQuery(
 );
 const { data: book } = useQuery(handbookQuery());
 const { data: shed } = useQuery(shedQuery());
-const OUTCOMES: readonly Outcome[] = ['fits', 'withCare', 'notNow', 'cannotTell', 'doesNotSuit', 'notAllowed'];
+const BEST_FIRST: readonly Outcome[] = [...OUTCOMES].reverse();
 const filter = ref<Outcome | null>(null);
 const family = ref('');
-const FAMILIES = ['mechanical', 'cultural', 'biological', 'chemical'] as const;
 const CLOSED: readonly Outcome[] = ['doesNotSuit', 'notAllowed'];
 const rows = computed(
   () =>
@@ -166,7 +166,7 @@ const choose = async (row: Schemas['BoardRow']): Promise<void> => {
   await go({ name: row.active ? 'mix' : 'when', params: { stand: props.stand } });
 };
 const onKey = (e: KeyboardEvent): void => {
-  const o = OUTCOMES[Number(e.key) - 1];
+  const o = BEST_FIRST[Number(e.key) - 1];
   if (!o || /^(INPUT|SELECT|TEXTAREA)$/.test((e.target as HTMLElement).tagName)) return;
   filter.value = filter.value === o ? null : o;
 };
@@ -196,7 +196,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
       <template v-else>
         <div class="row" role="group" :aria-label="t('methods.filter')">
           <button
-            v-for="(o, i) in OUTCOMES"
+            v-for="(o, i) in BEST_FIRST"
             :key="o"
             type="button"
             class="btn small quiet"

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { recipeQuery, shedQuery, type RecipeAsk } from '@/api/queries';
+import { WATERS } from '@/api/vocabulary';
 import CardChanges from '@/components/CardChanges.vue';
 import ViewTabs from '@/components/ViewTabs.vue';
 import { useAct } from '@/composables/useAct';
@@ -76,7 +77,6 @@ const SAMPLE: Record<string, string> = {
 };
 const typed = (role: (typeof EXTRAS)[number]): string =>
   ask.value[role] ?? recipe.value?.asked.find((a) => a.role === role)?.typed ?? '';
-const WATERS = ['clear', 'hard', 'muddy'] as const;
 const working = computed(() =>
   Object.entries(recipe.value?.working ?? {}).map(([name, v]) => ({
     name: te(`mix.working.${name}`) ? t(`mix.working.${name}`) : name,

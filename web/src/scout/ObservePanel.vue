@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { FACTS } from '@/api/vocabulary';
 import { api, jobNow, unwrap, type Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
-import { STAGES } from '@/components/stages';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 
@@ -13,84 +13,6 @@ const { t, te } = useI18n();
 const { mayWrite } = useSession();
 const { busy, refusal, run, at } = useAct();
 
-/** Facts one can note here: choices, yes/no, or an amount. */
-const CHOICES: Record<string, readonly string[]> = {
-  stage: STAGES,
-  'bark-texture': ['smooth', 'rough'],
-  'bark-thickness': ['thin', 'thick', 'corky'],
-  'bark-wetness': ['dry', 'wet'],
-  'leaf-wetness': ['dry', 'wet'],
-  'soil-moisture': ['dry', 'moist', 'wet'],
-  'wind-from': ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'],
-  slope: ['level', 'gentle', 'steep'],
-  'soil-texture': [
-    'sand',
-    'loamy-sand',
-    'sandy-loam',
-    'silt',
-    'loam',
-    'silt-loam',
-    'sandy-clay-loam',
-    'sandy-clay',
-    'clay',
-    'clay-loam',
-    'silty-clay-loam',
-    'silty-clay',
-  ],
-  'stock-kind': ['none', 'milking-cows', 'dry-dairy', 'beef', 'sheep-goats', 'horses', 'other'],
-  litter: ['none', 'dry', 'wet'],
-  cover: ['solid-thicket', 'mixed', 'mostly-grass'],
-  purpose: ['keep-down', 'kill-root'],
-  'green-leaf': ['more-than-half', 'about-half', 'less-than-half', 'none'],
-  'grass-form': ['broad', 'narrow'],
-  'sown-crop': ['grass', 'native-mix', 'legume', 'cucurbit', 'sweet-corn', 'other-broadleaf', 'trees'],
-  'target-cover': ['trace', 'sparse', 'patchy', 'half', 'most', 'full'],
-  'also-stage': STAGES,
-  'removal-for': ['light', 'access', 'stock', 'fire', 'habitat', 'planting', 'harvest', 'water', 'safety', 'looks'],
-  'leaf-count': ['seed-leaves', 'two-to-four', 'five-or-more'],
-  floor: ['sod', 'clover', 'bare', 'mulch'],
-  'cover-kind': ['oats', 'crimson-clover', 'clover', 'ryegrass'],
-  'root-form': ['fibrous', 'taproot', 'creeping-root', 'rhizome', 'bulblet', 'tuber'],
-};
-const YES_NO = [
-  ...[
-    'grass-at-base',
-    'drought',
-    'leaf-damage',
-    'fresh-flush',
-    'silt-on-bark',
-    'fruiting',
-    'bees-flying',
-    'food-taken',
-    'trunk-guards',
-    'green-bark',
-    'weeds-up',
-    'self-sown-kept',
-  ],
-  ...[
-    'above-keepers',
-    'public-way',
-    'children-pets',
-    'school-ground',
-    'local-rule',
-    'volunteers',
-    'shallow-groundwater',
-  ],
-  ...[
-    'hives-near',
-    'sprayed-lately',
-    'leaves-limp',
-    'shade',
-    'floods',
-    'thorns-kept',
-    'crop-up',
-    'flowers-around',
-    'felling-planned',
-    'debris-gone',
-  ],
-  ...['kept-as-snags', 'bark-diseased', 'first-found', 'irrigated', 'soil-workable'],
-];
-const DAYS = ['last-mown', 'leaf-out', 'planted-on', 'sown-next', 'grazed-from', 'hay-on', 'freeze-on'];
 /** What to note, by where one looks. */
 const GROUPS: readonly { key: string; facts: readonly string[] }[] = [
   {
@@ -201,16 +123,18 @@ const GROUPS: readonly { key: string; facts: readonly string[] }[] = [
 
 const fact = ref('stage');
 const value = ref('');
-const kind = computed(() =>
-  CHOICES[fact.value] ? 'choice' : YES_NO.includes(fact.value) ? 'yesNo' : DAYS.includes(fact.value) ? 'day' : 'amount',
-);
+const choices = computed(() => {
+  const said = FACTS[fact.value];
+  return typeof said === 'string' ? [] : (said ?? []);
+});
+const kind = computed(() => (choices.value.length ? 'choice' : FACTS[fact.value]));
 const worded = (v: unknown): string => {
   if (v === true) return t('scout.yes');
   if (v === false) return t('scout.no');
   return typeof v === 'string' ? (te(`value.${v}`) ? t(`value.${v}`) : v) : ((v as { typed?: string })?.typed ?? '');
 };
 const save = async (): Promise<void> => {
-  const given = kind.value === 'yesNo' ? value.value === 'yes' : value.value;
+  const given = kind.value === 'yes-no' ? value.value === 'yes' : value.value;
   const done = await run(() =>
     unwrap(
       api.POST('/patches/{patch}/observations', {
@@ -266,9 +190,9 @@ const save = async (): Promise<void> => {
         >{{ t('scout.is') }}
         <select v-if="kind === 'choice'" v-model="value" class="field">
           <option value="" disabled>…</option>
-          <option v-for="v in CHOICES[fact]" :key="v" :value="v">{{ worded(v) }}</option>
+          <option v-for="v in choices" :key="v" :value="v">{{ worded(v) }}</option>
         </select>
-        <select v-else-if="kind === 'yesNo'" v-model="value" class="field">
+        <select v-else-if="kind === 'yes-no'" v-model="value" class="field">
           <option value="" disabled>…</option>
           <option value="yes">{{ t('scout.yes') }}</option>
           <option value="no">{{ t('scout.no') }}</option>

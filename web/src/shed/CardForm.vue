@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, nextTick, ref, watchEffect } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
+import { CARRIERS } from '@/api/vocabulary';
 import { handbookQuery } from '@/api/queries';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
@@ -130,7 +131,7 @@ const id = (field: string): string => `card-${field}`;
           </fieldset>
           <fieldset v-else-if="f.kind === 'carriers'" class="row">
             <legend class="label">{{ t('shed.carriers') }}</legend>
-            <label v-for="c in ['water', 'oil', 'fuel-oil']" :key="c"
+            <label v-for="c in CARRIERS" :key="c"
               ><input v-model="form.carriers" type="checkbox" :value="c" /> {{ t(`shed.carrier.${c}`) }}</label
             >
           </fieldset>

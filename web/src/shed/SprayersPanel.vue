@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { TANK_MATERIALS } from '@/api/vocabulary';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
@@ -14,7 +15,6 @@ const { say, units, mayWrite } = useSession();
 const { busy, refusal, keep, at } = useShed();
 type Sprayer = Schemas['ShedSprayer'];
 const KINDS = ['backpack', 'boom', 'hand-can', 'squirt-bottle', 'wick'] as const;
-const MATERIALS = ['plastic', 'stainless', 'lined', 'galvanised', 'steel'] as const;
 const blank = () => ({
   name: '',
   kind: 'backpack',
@@ -178,7 +178,7 @@ const chart = (s: Sprayer): { x: number; y: number; text: string }[] => {
             >{{ t('sprayer.tank') }}
             <select v-model="form.material" class="field">
               <option value="">{{ t('sprayer.noMaterial') }}</option>
-              <option v-for="m in MATERIALS" :key="m" :value="m">{{ t(`sprayer.material.${m}`) }}</option>
+              <option v-for="m in TANK_MATERIALS" :key="m" :value="m">{{ t(`sprayer.material.${m}`) }}</option>
             </select></label
           >
           <label class="label"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n';
 import { monthDayText } from '@/components/dates';
-import { STAGES } from '@/components/stages';
+import { STAGES } from '@/api/vocabulary';
 import { blankLine, blankUse, type Use, type UseLine } from './cardFields';
 
 /**

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+use Symfony\Component\Yaml\Yaml;
+use Thicket\Catalogue\Carrier;
+use Thicket\Catalogue\WindowGrade;
+use Thicket\Measure\Unit;
+use Thicket\Mix\Advice\MixPlan;
+use Thicket\Mix\Advice\MixWord;
+use Thicket\Mix\SolvedSum;
+use Thicket\Situation\Candidate;
+use Thicket\Situation\Keeper;
+use Thicket\Survey\Exchange\FileFormat;
+use Thicket\Verdict\Certainty;
+use Thicket\Verdict\Outcome;
+
+require_once dirname(__DIR__, 2) . '/bin/lib/vocabulary.php';
+
+it('has the closed sets of the core in TypeScript as they are', function () {
+    expect(file_get_contents(dirname(__DIR__, 2) . '/web/src/api/vocabulary.ts'))->toBe(
+        vocabularyFile(catalogue()),
+        'Make it anew: php bin/lib/vocabulary.php > web/src/api/vocabulary.ts',
+    );
+});
+
+it('has them in the contract as they are', function (string $where, array $words) {
+    $at = Yaml::parseFile(dirname(__DIR__, 2) . '/openapi.yaml');
+    foreach (explode(' ', $where) as $step) {
+        $at = $at[str_replace('|', ' ', $step)] ?? throw new InvalidArgumentException("nothing at {$where}");
+    }
+    expect($at['enum'])->toEqualCanonicalizing($words);
+})->with([
+    'outcomes' => ['components schemas Finding properties outcome', array_column(Outcome::cases(), 'value')],
+    'outcomes of a row' => ['components schemas BoardRow properties outcome', array_column(Outcome::cases(), 'value')],
+    'units' => ['components schemas Unit', Unit::codes()],
+    'keepers' => ['components schemas GivenKeeper properties kind', Keeper::KINDS],
+    'certainties that a person may give' => [
+        'components schemas GivenFact properties certainty',
+        array_values(array_diff(array_column(Certainty::cases(), 'value'), ['unknown'])),
+    ],
+    'effects' => [
+        'components schemas SideBySide properties columns items properties others items properties effect',
+        [...Candidate::EFFECTS, 'unknown'],
+    ],
+    'grades of windows that are shown' => [
+        'components schemas Year properties lanes items properties windows items properties grade',
+        array_values(array_diff(array_column(WindowGrade::cases(), 'value'), ['avoid'])),
+    ],
+    'levels of a word on a mix' => [
+        'components schemas Recipe properties words items properties level',
+        [MixWord::BLOCKS, MixWord::ASKS, MixWord::CARE],
+    ],
+    'waters' => [
+        'paths /steps/{step}/recipe put requestBody content application/json schema properties water',
+        MixPlan::WATERS,
+    ],
+    'carriers' => [
+        'paths /steps/{step}/recipe put requestBody content application/json schema properties carrier',
+        Carrier::ALL,
+    ],
+]);
