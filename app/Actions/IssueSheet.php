@@ -52,6 +52,7 @@ final readonly class IssueSheet
     /** What speaks for the way, on a sheet that is read in the field. */
     private const MOST_EVIDENCE = 5;
 
+    /** More than six: services that are handed in: a sheet gathers from all of them. */
     public function __construct(
         private Catalogue $catalogue,
         private Assembler $assembler,

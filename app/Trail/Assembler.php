@@ -30,13 +30,17 @@ use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Situation\Candidate;
+use Thicket\Situation\CrewTerms;
 use Thicket\Situation\Fact;
+use Thicket\Situation\Moment;
 use Thicket\Situation\OwnFigures;
 use Thicket\Situation\PastWork;
+use Thicket\Situation\Plant;
 use Thicket\Situation\Prices;
 use Thicket\Situation\Schools;
 use Thicket\Situation\Shed;
 use Thicket\Situation\Situation;
+use Thicket\Situation\Surveyed;
 use Thicket\Verdict\Certainty;
 
 /**
@@ -80,29 +84,27 @@ final class Assembler
         $zone = new \DateTimeZone($patch->ground->time_zone);
         $today = $this->clock->today($patch->ground->time_zone);
 
+        $settings = $patch->ground->crew->settings;
+        $listed = $settings['listed'] ?? [];
+
         return new Situation(
-            $this->clock->now()->setTimezone($zone),
-            $today,
-            $stand->species === null ? null : $this->catalogue->species($stand->species),
+            new Moment($this->clock->now()->setTimezone($zone), $today),
+            $stand->species === null
+                ? new Plant(null, Unnamed::of($this->ranking($stand, $today), $this->catalogue, $listed))
+                : new Plant($this->catalogue->species($stand->species)),
             $this->seasonOf($patch),
             [
                 new Fact(FactName::Setting, $patch->setting, null, Certainty::Observed, 'patch'),
                 ...$this->surroundings->facts($patch),
                 ...$this->measuredAt($stand),
             ],
-            $this->stems($stand),
-            $this->surroundings->keepers($patch),
-            $patch->ground->crew->settings['stance'] ?? 'any',
-            $stand->species === null
-                ? Unnamed::of(
-                    $this->ranking($stand, $today),
-                    $this->catalogue,
-                    $patch->ground->crew->settings['listed'] ?? [],
-                )
-                : null,
-            $patch->ground->crew->settings['listed'] ?? [],
-            $this->area($patch),
-            $this->history($stand),
+            new Surveyed(
+                $this->stems($stand),
+                $this->surroundings->keepers($patch),
+                $this->area($patch),
+                $this->history($stand),
+            ),
+            new CrewTerms($settings['stance'] ?? 'any', $listed),
         );
     }
 

@@ -30,6 +30,7 @@ final readonly class Gates
 {
     private const PASSABLE = ['not-now', 'does-not-suit', 'estimated-tally', 'calibration'];
 
+    /** More than six: services that are handed in: each gate asks another. */
     public function __construct(
         private Catalogue $catalogue,
         private Assembler $assembler,

@@ -11,14 +11,16 @@ use App\Models\Step;
 use App\Support\JobClock;
 use App\Support\Wire;
 use Illuminate\Support\Facades\DB;
-use Thicket\Catalogue\FactName;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Reading;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
+use Thicket\Mix\Advice\Additions;
+use Thicket\Mix\Advice\CrewPractice;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Advice\MixWord;
+use Thicket\Mix\Advice\TankAsked;
 use Thicket\Mix\Component;
 use Thicket\Mix\Leftover;
 use Thicket\Mix\MixedProduct;
@@ -68,16 +70,17 @@ final readonly class RecipeDesk
             $situation,
             $candidate,
             is_string($asked['carrier'] ?? null) ? $asked['carrier'] : $solver->carrier(),
-            $extras,
-            is_string($asked['water'] ?? null) ? $asked['water'] : null,
-            $step->sprayer->details['material'] ?? null,
-            $step->sprayer->details['solventProof'] ?? null,
-            $this->isNewToCrew($step),
-            $situation->quantity(FactName::AirTemperature),
-            $partners,
-            $this->isNewTogether($step),
-            ($stand->patch->ground->crew->settings['fuelOil'] ?? false) === true,
-            is_bool($asked['additivesForWater'] ?? null) ? $asked['additivesForWater'] : null,
+            new Additions($extras, is_bool($asked['additivesForWater'] ?? null) ? $asked['additivesForWater'] : null),
+            new TankAsked(
+                $step->sprayer->details['material'] ?? null,
+                $step->sprayer->details['solventProof'] ?? null,
+                is_string($asked['water'] ?? null) ? $asked['water'] : null,
+            ),
+            new CrewPractice(
+                $this->isNewToCrew($step),
+                $this->isNewTogether($step),
+                ($stand->patch->ground->crew->settings['fuelOil'] ?? false) === true,
+            ),
         );
 
         return $solver->advised(

@@ -39,6 +39,7 @@ final readonly class StandWire
         'look-back' => ['judged'],
     ];
 
+    /** More than six: services that are handed in: a stand is shown from all of them. */
     public function __construct(
         private Catalogue $catalogue,
         private Sentences $sentences,

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 /*
- * Closed sets of the core as TypeScript: php bin/lib/vocabulary.php > web/src/api/vocabulary.ts. VocabularyTest holds that
+ * Closed sets of the core as TypeScript, for web/src/api/vocabulary.ts (npm run vocabulary). VocabularyTest holds that
  * the file is what this prints, and that openapi.yaml lists the same words.
  */
 

@@ -90,6 +90,22 @@ it('lets nobody outside the catalogue read what its files hold as it stands', fu
     expect($found)->toBe([]);
 });
 
+it('hands no constructor more than six things without saying why', function () {
+    $root = dirname(__DIR__, 2);
+    $found = [];
+    foreach (['core/src' => 'Thicket', 'app' => 'App'] as $folder => $prefix) {
+        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/{$folder}")) as $file) {
+            $path = $file instanceof SplFileInfo ? substr($file->getPathname(), strlen("{$root}/{$folder}/")) : '';
+            $class = $prefix . '\\' . strtr(substr($path, 0, -4), '/', '\\');
+            $made = str_ends_with($path, '.php') ? (new ReflectionClass($class))->getConstructor() : null;
+            if ($made !== null && str_starts_with($made->class, "{$prefix}\\") && $made->getNumberOfParameters() > 6) {
+                str_contains((string) $made->getDocComment(), 'More than six: ') || ($found[] = $path);
+            }
+        }
+    }
+    expect($found)->toBe([]);
+});
+
 it('has no floor that stands empty', function (string $folder, array $floors) {
     foreach ($floors as $one) {
         expect(is_dir(dirname(__DIR__, 2) . "/{$folder}/{$one}"))->toBeTrue("{$folder}/{$one}");

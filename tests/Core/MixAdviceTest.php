@@ -41,7 +41,11 @@ function advice(string $row, array $document = [], array $plan = []): array
     $document = stand(
         $document + [
             'cards' => [waterCard(), esterCard()],
-            'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'smooth']],
+            'facts' => [
+                ['fact' => 'setting', 'value' => 'woods'],
+                ['fact' => 'bark-texture', 'value' => 'smooth'],
+                ...isset($plan['air']) ? [['fact' => 'air-temperature', 'value' => $plan['air']]] : [],
+            ],
         ],
     );
     $situation = (new SituationReader(catalogue()))->situation(Fields::of($document, new Faults()));
@@ -50,18 +54,8 @@ function advice(string $row, array $document = [], array $plan = []): array
         static fn(string $role): Component => new Component($role, $role, Strength::parse('0.5 %')),
         $plan['extras'] ?? [],
     );
-    unset($plan['extras']);
 
-    return MixRules::judge(
-        new MixPlan(
-            ...$plan + [
-                'situation' => $situation,
-                'candidate' => $candidate,
-                'carrier' => $candidate->carrier() ?? 'water',
-                'extras' => $extras,
-            ],
-        ),
-    );
+    return MixRules::judge(mixPlan($situation, $candidate, $candidate->carrier() ?? 'water', $plan, $extras));
 }
 
 /** @return list<string> "level code" */
@@ -664,14 +658,14 @@ it('says of a mix', function (string $row, array $document, array $plan, string 
     'a salt in the heat' => [
         'foliar-spot/glyphosate/water',
         ['cards' => [waterCard(['hottest' => '80 F'])]],
-        ['air' => Quantity::of(40, Unit::Celsius)],
+        ['air' => '40 C'],
         'blocks mix.vapour',
         false,
     ],
     'an ester in the cold' => [
         'basal-bark/triclopyr-ester/ester',
         ['cards' => [esterCard(['coldest' => '50 F'])]],
-        ['air' => Quantity::of(2, Unit::Celsius)],
+        ['air' => '2 C'],
         'blocks mix.vapour',
         false,
     ],
@@ -716,7 +710,7 @@ it('names in a word what it is about', function (
     'the reading and the limit' => [
         'basal-bark/triclopyr-ester/ester',
         ['cards' => [esterCard(['hottest' => '80 F'])]],
-        ['air' => Quantity::of(90, Unit::Fahrenheit)],
+        ['air' => '90 F'],
         'mix.vapour',
         ['reading' => '90 degF', 'limit' => '80 degF'],
     ],
@@ -745,7 +739,7 @@ it('keeps an ester out of heat, at the stricter of card and typical limit', func
     $said = words(
         'basal-bark/triclopyr-ester/ester',
         ['cards' => [['hottest' => '85 F'] + esterCard()]],
-        ['air' => quantity($air)],
+        ['air' => $air],
     );
     expect(in_array('blocks mix.vapour', $said, true))->toBe($blocks);
 })->with(['at the limit' => ['85 F', false], 'a tenth above' => ['85.1 F', true]]);
@@ -795,7 +789,7 @@ it('does not finish a recipe that something blocks or asks, and reckons what mus
         static fn(string $role): Component => new Component($role, $role, Strength::parse('0.5 %')),
         $extras,
     );
-    $recipe = $solver->advised(new MixPlan($situation, $candidate, $solver->carrier(), $parts), quantity('15 L'));
+    $recipe = $solver->advised(mixPlan($situation, $candidate, $solver->carrier(), [], $parts), quantity('15 L'));
     expect($recipe->isFinished())->toBe($finished)->and($recipe->plan)->not->toBeNull();
 })->with([
     'plain' => [[], true],

@@ -65,15 +65,7 @@ function tankMix(
     $solver = new RecipeSolver($situation, $candidate, quantity($area), $before, null, [$other]);
 
     return $solver->advised(
-        new MixPlan(
-            ...$plan + [
-                'situation' => $situation,
-                'candidate' => $candidate,
-                'carrier' => 'water',
-                'extras' => $extras,
-                'partners' => [$other],
-            ],
-        ),
+        mixPlan($situation, $candidate->alongside([$other]), 'water', $plan, $extras),
         quantity('15 L'),
     );
 }

@@ -14,6 +14,8 @@ use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Season\LocalSpans;
 use Thicket\Situation\Candidate;
+use Thicket\Situation\Moment;
+use Thicket\Situation\Plant;
 use Thicket\Situation\Schools;
 use Thicket\Situation\Shed;
 use Thicket\Situation\Situation;
@@ -114,7 +116,7 @@ it('judges annuals and rosettes after fourteen days, others after twelve months'
 it('lays out 52 columns, the last longer, with windows to the day', function () {
     $species = catalogue()->species('tree-of-heaven');
     $day = Day::parse('2026-09-03');
-    $situation = new Situation($day, $day, $species, SeasonShift::forPlace('44', '210'));
+    $situation = new Situation(new Moment($day, $day), new Plant($species), SeasonShift::forPlace('44', '210'));
     $candidate = new Candidate(
         catalogue()->method('basal-bark'),
         catalogue()->active('triclopyr-ester'),

@@ -8,10 +8,8 @@ use Thicket\Catalogue\WindowGrade;
 use Thicket\Measure\Unit;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Advice\MixWord;
-use Thicket\Mix\SolvedSum;
 use Thicket\Situation\Candidate;
 use Thicket\Situation\Keeper;
-use Thicket\Survey\Exchange\FileFormat;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Outcome;
 

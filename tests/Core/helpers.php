@@ -367,3 +367,35 @@ function thistlePasture(array $facts, array $card = [], array $more = []): array
         $more + ['cards' => [sprayCard($card)]],
     );
 }
+
+/**
+ * A plan as a form would have it, all in one row.
+ *
+ * @param array<string, mixed> $asked water, material, solventProof, firstTime, firstTogether, fuelOilLawful,
+ *     additivesForWater
+ * @param list<Thicket\Mix\Component> $extras
+ */
+function mixPlan(
+    Thicket\Situation\Situation $situation,
+    Thicket\Situation\Candidate $candidate,
+    string $carrier,
+    array $asked = [],
+    array $extras = [],
+): Thicket\Mix\Advice\MixPlan {
+    return new Thicket\Mix\Advice\MixPlan(
+        $situation,
+        $candidate,
+        $asked['carrier'] ?? $carrier,
+        new Thicket\Mix\Advice\Additions($extras, $asked['additivesForWater'] ?? null),
+        new Thicket\Mix\Advice\TankAsked(
+            $asked['material'] ?? null,
+            $asked['solventProof'] ?? null,
+            $asked['water'] ?? null,
+        ),
+        new Thicket\Mix\Advice\CrewPractice(
+            $asked['firstTime'] ?? false,
+            $asked['firstTogether'] ?? false,
+            $asked['fuelOilLawful'] ?? false,
+        ),
+    );
+}

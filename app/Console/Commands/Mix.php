@@ -83,7 +83,7 @@ final class Mix extends Twin
         $in->faults->throwIfAny();
         $row ??= throw new \LogicException('refused above');
         $solver = RecipeSolver::plain($situation, $row->candidate);
-        $plan = new MixPlan($situation, $row->candidate, $solver->carrier(), partners: $row->candidate->partners);
+        $plan = new MixPlan($situation, $row->candidate, $solver->carrier());
         $recipe = $solver->advised($plan, $tank, null, $people);
         $outcome = match (true) {
             $recipe->blocks !== [] => 'contradiction',

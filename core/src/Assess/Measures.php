@@ -20,49 +20,54 @@ use Thicket\Timing\SeasonWindows;
  */
 final readonly class Measures
 {
+    /** 1 least to 5 most. */
+    public int $harm;
+    /** 1 none expected to 5 loss. */
+    public int $keepInjury;
+    /** Percent of plants dead at the judge date, low, use and high; null where not known. */
+    public ?int $controlLow;
+    public ?int $controlUse;
+    public ?int $controlHigh;
+    /** Minutes with hands on the plants, walking apart; null without a tally. */
+    public ?Quantity $minutes;
+    /** Weeks until it shows, first and latest; null where nobody knows. */
+    public ?int $weeksLow;
+    public ?int $weeksHigh;
+    /** Weeks till the whole plan may be scored (rulings J60). */
+    public ?int $weeksToEnd;
+
+    /**
+     * @param list<int> $control low, use, high; empty where not known
+     * @param list<int> $weeks first and latest; empty where not known
+     * @param array{int, int} $harms of the way, 1 least to 5 most; to what is kept, 1 none expected to 5 loss
+     * @param Labour $labour hours of one pass with walking and setting up, as far as they are known
+     */
     private function __construct(
-        /** Percent of plants dead at the judge date, low, use and high; null where not known. */
-        public ?int $controlLow,
-        public ?int $controlUse,
-        public ?int $controlHigh,
-        /** 1 least to 5 most. */
-        public int $harm,
-        /** Minutes with hands on the plants, walking apart; null without a tally. */
-        public ?Quantity $minutes,
-        /** Weeks until it shows, latest; null where nobody knows. */
-        public ?int $weeksLow,
-        public ?int $weeksHigh,
-        /** 1 none expected to 5 loss. */
-        public int $keepInjury,
-        /** Hours of one pass with walking and setting up, as far as they are known. */
+        array $control,
+        array $weeks,
+        array $harms,
         public Labour $labour,
         public ?Money $money,
         public Passes $passes,
-        /** Weeks till the whole plan may be scored (rulings J60). */
-        public ?int $weeksToEnd,
-    ) {}
+    ) {
+        [$this->controlLow, $this->controlUse, $this->controlHigh] = $control + [null, null, null];
+        [$this->weeksLow, $this->weeksHigh] = $weeks + [null, null];
+        [$this->harm, $this->keepInjury] = $harms;
+        $this->minutes = $labour->hands[1] ?? null;
+        $this->weeksToEnd = $passes->weeksToEnd;
+    }
 
     public static function of(Situation $situation, Candidate $candidate): self
     {
-        $control = self::control($situation, $candidate);
-        $harm = $candidate->harm();
-        $weeks = self::weeks($candidate);
         $labour = Labour::of($situation, $candidate);
-        $passes = Passes::of($situation, $candidate);
 
         return new self(
-            $control[0] ?? null,
-            $control[1] ?? null,
-            $control[2] ?? null,
-            $harm,
-            $labour->hands[1] ?? null,
-            $weeks[0] ?? null,
-            $weeks[1] ?? null,
-            KeepInjury::of($situation, $candidate),
+            self::control($situation, $candidate),
+            self::weeks($candidate),
+            [$candidate->harm(), KeepInjury::of($situation, $candidate)],
             $labour,
             Money::of($situation, $candidate, $labour),
-            $passes,
-            $passes->weeksToEnd($situation, $candidate),
+            Passes::of($situation, $candidate),
         );
     }
 

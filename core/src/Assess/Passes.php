@@ -20,7 +20,8 @@ final readonly class Passes
 {
     private const NEXT_SEASON_DAYS = 330;
 
-    private function __construct(public int $count, public int $everyDays) {}
+    /** @param int|null $weeksToEnd until the judge date of the last planned pass; null for an unnamed plant */
+    private function __construct(public int $count, public ?int $weeksToEnd) {}
 
     public static function of(Situation $situation, Candidate $candidate): self
     {
@@ -45,16 +46,15 @@ final readonly class Passes
             $count = $most !== null && $everyDays < self::NEXT_SEASON_DAYS ? min($count, $most) : $count;
         }
 
-        return new self($count, $everyDays);
+        return new self($count, self::weeks($situation, $candidate, ($count - 1) * $everyDays));
     }
 
-    /** Weeks until the whole may be scored: the judge date of the last planned pass; null without a name. */
-    public function weeksToEnd(Situation $situation, Candidate $candidate): ?int
+    private static function weeks(Situation $situation, Candidate $candidate, int $daysToLast): ?int
     {
         if ($situation->target === null) {
             return null;
         }
-        $last = $situation->day->modify('+' . ($this->count - 1) * $this->everyDays . ' days');
+        $last = $situation->day->modify("+{$daysToLast} days");
         $late = $candidate->method->showsLateOn($situation->target);
         $judged = $situation->once(
             "judged {$last->format('Y-m-d')} {$late}",

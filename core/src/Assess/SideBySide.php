@@ -44,6 +44,8 @@ final readonly class SideBySide
     ];
 
     /**
+     * More than six: one column of the comparison, line by line.
+     *
      * @param list<Finding> $harms reasons for care or refusal that tell of harm
      * @param array<string, string|null> $others what the product does to each other weed here: controls, suppresses,
      *     misses, disputed; null where nobody knows

@@ -7,6 +7,7 @@ namespace Thicket\Catalogue;
 /** A stretch of days, first and last both included. */
 final readonly class Window
 {
+    /** More than six: a row of windows.yaml as it stands. */
     public function __construct(
         public \DateTimeImmutable $first,
         public \DateTimeImmutable $last,

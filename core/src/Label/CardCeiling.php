@@ -28,6 +28,8 @@ final readonly class CardCeiling
     ];
 
     /**
+     * More than six: a limit as labels print it.
+     *
      * @param list<string> $sites empty holds for every site of the card
      * @param string|null $active null holds for each active of the card
      * @param Quantity|null $perApplication of active or of product, per area

@@ -21,6 +21,8 @@ use Thicket\Measure\Strength;
 final readonly class CardUse
 {
     /**
+     * More than six: a line of directions is printed so, and most of its parts are left out.
+     *
      * @param Strength|null $min of product in the finished mix
      * @param Quantity|null $perStem most mix per stem
      * @param Quantity|null $rateLeast product, liquid or dry, per treated area

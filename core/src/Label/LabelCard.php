@@ -34,7 +34,7 @@ final readonly class LabelCard
     public int $version;
     public bool $confirmed;
 
-    /** The seven parts of a label are its own; fewer would put together what no label does. */
+    /** More than six: the seven parts of a label are its own. */
     public function __construct(
         public Product $of,
         public Composition $contents,

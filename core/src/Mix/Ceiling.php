@@ -20,6 +20,8 @@ use Thicket\Measure\Unit;
 final readonly class Ceiling
 {
     /**
+     * More than six: a limit, what stands against it, and what is left.
+     *
      * @param Quantity|null $planned per area, with what was there before; of the kind that the limit was held in
      * @param Quantity|null $most the limit that decides
      * @param bool|null $kept null where it cannot be told

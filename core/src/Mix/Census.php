@@ -20,6 +20,8 @@ use Thicket\Survey\StemGroup;
 final readonly class Census
 {
     /**
+     * More than six: the figures that follow from a tally, one by one.
+     *
      * @param list<array{school: string, choice: string, cuts: int}> $cuts injection cuts by each way of spacing them
      */
     private function __construct(

@@ -17,6 +17,7 @@ use Thicket\Survey\StemGroup;
  */
 final readonly class Injection
 {
+    /** More than six: what the sum of cuts is made of and what it gives. */
     private function __construct(
         public int $cuts,
         public int $treated,

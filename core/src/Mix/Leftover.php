@@ -16,6 +16,8 @@ use Thicket\Mix\Advice\MixWord;
 final readonly class Leftover
 {
     /**
+     * More than six: a leftover joins only what is the same in each of these.
+     *
      * @param string|null $mixId the mix it was ({@see Recipe::mixId()}); null where nobody said which
      * @param \DateTimeImmutable $mixedAt on the ground's clock, as is @param \DateTimeImmutable $now
      * @param int|null $holdingHours that the card lets a mix stand; null where it is silent

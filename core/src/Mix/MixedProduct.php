@@ -14,6 +14,8 @@ use Thicket\Situation\Candidate;
 final readonly class MixedProduct
 {
     /**
+     * More than six: a line of the mixing card.
+     *
      * @param string $name of its component in the mix
      * @param Strength|null $strength null for a dry product
      * @param Quantity|null $amount in the whole mix, poured or weighed; null until the mix can be reckoned

@@ -29,6 +29,8 @@ final readonly class RecipeSolver
     private const LEAST_ZONE_HECTARES = '0.1';
 
     /**
+     * More than six: a job, what went before it and what it is done with; plain() makes one of a stand alone.
+     *
      * @param Quantity|null $area of the patch
      * @param array<string, PutThere> $before what was put there already, by active id
      * @param Quantity|null $calibrated mix per area that the sprayer really gives

@@ -11,6 +11,8 @@ use Thicket\Measure\Quantity;
 final readonly class SolvedSum
 {
     /**
+     * More than six: an answer with all that was told on the way to it.
+     *
      * @param array<string, Quantity> $given
      * @param array<string, Quantity> $values every figure known now, typed ones included
      * @param list<array{code: string, field: string, typed: Quantity, follows: Quantity|null,

@@ -13,6 +13,8 @@ use Thicket\Verdict\Outcome;
 final readonly class PlannedStep
 {
     /**
+     * More than six: one job as it is laid out, line by line.
+     *
      * @param Row $row the board's row for this job on its first day
      * @param Outcome $outcome of what counts for the plan: what the sequence itself answers, and what can only be seen
      *     on the day, set aside

@@ -24,6 +24,8 @@ final readonly class Candidate
     private array $actives;
 
     /**
+     * More than six: what is done, with what, by whom and by which schools: each is changed apart from the others.
+     *
      * @param Active|null $active the one the row is chosen for: of a card with several, the one that does most to the
      *     target
      * @param list<self> $partners further products of the same tank; a jug is judged whole (rulings J41)
@@ -224,6 +226,25 @@ final readonly class Candidate
     public function coefficients(): \Thicket\Catalogue\Node
     {
         return $this->shed->figures?->over($this->catalogue->coefficients()) ?? $this->catalogue->coefficients();
+    }
+
+    /**
+     * With further products in the same tank.
+     *
+     * @param list<self> $partners
+     */
+    public function alongside(array $partners): self
+    {
+        return new self(
+            $this->method,
+            $this->active,
+            $this->card,
+            $this->schools,
+            $this->shed,
+            $this->catalogue,
+            $partners,
+            $this->inMixture,
+        );
     }
 
     public function with(Schools $schools): self

@@ -33,6 +33,7 @@ final readonly class Keeper
     private const DRIFT_HALF_ANGLE_DEGREES = 45.0;
     private const WATER = ['well', 'stream', 'pond', 'drain'];
 
+    /** More than six: what is told of a thing that is kept, answer by answer. */
     public function __construct(
         public string $kind,
         public string $name,

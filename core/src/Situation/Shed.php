@@ -11,6 +11,8 @@ use Thicket\Measure\Quantity;
 final readonly class Shed
 {
     /**
+     * More than six: what a crew owns and knows, shelf by shelf.
+     *
      * @param list<LabelCard> $cards
      * @param list<string>|null $tools tool kinds at hand; null where nobody listed the tools, which is not the same as
      *     none

@@ -42,32 +42,42 @@ final readonly class Situation
         'five-or-more' => 'vegetative',
     ];
 
-    /**
-     * @param \DateTimeImmutable $now the moment asked about, in the ground's zone
-     * @param \DateTimeImmutable $day the ground's calendar day (midnight UTC, see Timing\Day)
-     * @param Species|null $target null while the plant is not named
-     * @param list<Fact> $facts several of one name are allowed; stale ones count as unknown (rulings B24)
-     * @param list<StemGroup> $stems empty where nothing was tallied
-     * @param list<Keeper> $keepers
-     * @param Unnamed|null $unnamed what it could be while there is no target
-     * @param Quantity|null $area of the patch
-     * @param list<PastWork> $history what was done to this stand, in any order
-     * @param array<string, string> $listed species => 'protected' or 'regulated', as the crew has noted its law
-     */
+    /* Of the moment, the plant, the survey and the crew: every rule asks for them. */
+    public \DateTimeImmutable $now;
+    public \DateTimeImmutable $day;
+    public ?Species $target;
+    public ?Unnamed $unnamed;
+    /** @var list<StemGroup> */
+    public array $stems;
+    /** @var list<Keeper> */
+    public array $keepers;
+    public ?Quantity $area;
+    /** @var list<PastWork> */
+    public array $history;
+    public string $stance;
+    /** @var array<string, string> */
+    public array $listed;
+
+    /** @param list<Fact> $facts several of one name are allowed; stale ones count as unknown (rulings B24) */
     public function __construct(
-        public \DateTimeImmutable $now,
-        public \DateTimeImmutable $day,
-        public ?Species $target,
+        private Moment $at,
+        private Plant $plant,
         SeasonShift $shift,
         array $facts = [],
-        public array $stems = [],
-        public array $keepers = [],
-        public string $stance = 'any',
-        public ?Unnamed $unnamed = null,
-        public array $listed = [],
-        public ?Quantity $area = null,
-        public array $history = [],
+        private Surveyed $surveyed = new Surveyed(),
+        private CrewTerms $terms = new CrewTerms(),
     ) {
+        [$now, $target] = [$at->now, $plant->target];
+        $this->now = $now;
+        $this->day = $at->day;
+        $this->target = $target;
+        $this->unnamed = $plant->unnamed;
+        $this->stems = $surveyed->stems;
+        $this->keepers = $surveyed->keepers;
+        $this->area = $surveyed->area;
+        $this->history = $surveyed->history;
+        $this->stance = $terms->stance;
+        $this->listed = $terms->listed;
         $best = [];
         foreach ($facts as $fact) {
             if (
@@ -94,21 +104,13 @@ final readonly class Situation
 
     private function movedTo(\DateTimeImmutable $day): self
     {
-        $shift = $day->getTimestamp() - $this->day->getTimestamp();
-
         return new self(
-            $this->now->setTimestamp($this->now->getTimestamp() + $shift),
-            $day,
-            $this->target,
+            $this->at->onDay($day),
+            $this->plant,
             $this->place,
             array_values($this->facts),
-            $this->stems,
-            $this->keepers,
-            $this->stance,
-            $this->unnamed,
-            $this->listed,
-            $this->area,
-            $this->history,
+            $this->surveyed,
+            $this->terms,
         );
     }
 
@@ -116,18 +118,12 @@ final readonly class Situation
     public function named(Species $target): self
     {
         return new self(
-            $this->now,
-            $this->day,
-            $target,
+            $this->at,
+            new Plant($target),
             $this->place,
             array_values($this->facts),
-            $this->stems,
-            $this->keepers,
-            $this->stance,
-            null,
-            $this->listed,
-            $this->area,
-            $this->history,
+            $this->surveyed,
+            $this->terms,
         );
     }
 
@@ -204,18 +200,12 @@ final readonly class Situation
     private function knowing(array $facts, array $stems): self
     {
         return new self(
-            $this->now,
-            $this->day,
-            $this->target,
+            $this->at,
+            $this->plant,
             $this->place,
             $facts,
-            $stems,
-            $this->keepers,
-            $this->stance,
-            $this->unnamed,
-            $this->listed,
-            $this->area,
-            $this->history,
+            $this->surveyed->withStems($stems),
+            $this->terms,
         );
     }
 

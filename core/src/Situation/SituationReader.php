@@ -61,25 +61,26 @@ final readonly class SituationReader
         $listed = $this->listed($in);
         $sight = Sight::read($in, $this->catalogue);
 
+        $stance = $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']) ?? 'any';
+        $plant =
+            $targetId === null
+                ? new Plant(
+                    null,
+                    Unnamed::of(
+                        (new Key($this->catalogue))->rank($sight, new Showing($shift, $day, zone: $zone)),
+                        $this->catalogue,
+                        $listed,
+                    ),
+                )
+                : new Plant($this->catalogue->species($targetId));
+
         return new Situation(
-            $now,
-            $day,
-            $targetId === null ? null : $this->catalogue->species($targetId),
+            new Moment($now, $day),
+            $plant,
             $shift,
             $facts,
-            $stems,
-            $keepers,
-            $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']) ?? 'any',
-            $targetId === null
-                ? Unnamed::of(
-                    (new Key($this->catalogue))->rank($sight, new Showing($shift, $day, zone: $zone)),
-                    $this->catalogue,
-                    $listed,
-                )
-                : null,
-            $listed,
-            $in->quantityOrNull('area', Dimension::Area),
-            $this->history($in),
+            new Surveyed($stems, $keepers, $in->quantityOrNull('area', Dimension::Area), $this->history($in)),
+            new CrewTerms($stance, $listed),
         );
     }
 

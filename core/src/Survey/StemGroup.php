@@ -12,6 +12,7 @@ use Thicket\Measure\Quantity;
  */
 final readonly class StemGroup
 {
+    /** More than six: a row of a tally as it was noted. */
     private function __construct(
         public Quantity $least,
         /** Null for exact stems. */

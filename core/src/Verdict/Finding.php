@@ -13,6 +13,8 @@ use Thicket\Measure\Quantity;
 final readonly class Finding
 {
     /**
+     * More than six: what a rule says, with all that its sentence may need; made only by the named ways below.
+     *
      * @param string $code stable, "area.reason", with a sentence in every language file
      * @param array<string, Quantity|\DateTimeImmutable|int|string> $values named values for the sentence; strings are
      *     codes or names

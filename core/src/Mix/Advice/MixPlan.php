@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
+use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Mix\Component;
 use Thicket\Situation\Candidate;
@@ -15,33 +16,38 @@ final readonly class MixPlan
     public const WATERS = ['clear', 'hard', 'muddy'];
     public const MATERIALS = ['plastic', 'stainless', 'lined', 'galvanised', 'steel'];
 
-    /**
-     * @param list<Component> $extras besides product and carrier
-     * @param string|null $water clear, hard or muddy; null where nobody looked
-     * @param string|null $material of the tank, one of MATERIALS; null where it is not known
-     * @param bool|null $solventProof whether its seals stand oil; null where it is not known
-     * @param bool $firstTime whether this crew has no signed work with this product yet
-     * @param Quantity|null $air temperature measured within the hour
-     * @param list<Candidate> $partners further products of the same tank
-     * @param bool $fuelOilLawful whether the crew has noted that fuel oil may be a carrier here (rulings J18)
-     * @param bool|null $additivesForWater whether what else goes in is permitted for water; null where nobody read it
-     * @param bool $firstTogether whether this crew has not mixed these products together yet
-     */
+    /** @var list<Component> besides product and carrier */
+    public array $extras;
+    public ?string $water;
+    public ?string $material;
+    public ?bool $solventProof;
+    public bool $firstTime;
+    public bool $firstTogether;
+    public bool $fuelOilLawful;
+    public ?bool $additivesForWater;
+    /** Temperature measured within the hour. */
+    public ?Quantity $air;
+    /** @var list<Candidate> further products of the same tank */
+    public array $partners;
+
+    /** @param Candidate $candidate with its partners */
     public function __construct(
         public Situation $situation,
         public Candidate $candidate,
         public string $carrier,
-        public array $extras = [],
-        public ?string $water = null,
-        public ?string $material = null,
-        public ?bool $solventProof = null,
-        public bool $firstTime = false,
-        public ?Quantity $air = null,
-        public array $partners = [],
-        public bool $firstTogether = false,
-        public bool $fuelOilLawful = false,
-        public ?bool $additivesForWater = null,
-    ) {}
+        Additions $additions = new Additions(),
+        TankAsked $tank = new TankAsked(),
+        CrewPractice $crew = new CrewPractice(),
+    ) {
+        $this->extras = $additions->extras;
+        $this->additivesForWater = $additions->forWater;
+        [$this->water, $this->material, $this->solventProof] = [$tank->water, $tank->material, $tank->solventProof];
+        $this->firstTime = $crew->firstTime;
+        $this->firstTogether = $crew->firstTogether;
+        $this->fuelOilLawful = $crew->fuelOilLawful;
+        $this->air = $situation->quantity(FactName::AirTemperature);
+        $this->partners = $candidate->partners;
+    }
 
     public function has(string $role): bool
     {

@@ -18,6 +18,8 @@ final readonly class Entry
     public const OURS = 'thicket_';
 
     /**
+     * More than six: one shape of a file with what the file says of it.
+     *
      * @param array<string, mixed> $properties of the file, kept for the way back
      * @param array<string, string> $ours without their prefix: what (patch or keeper), kind, setting ...
      */
