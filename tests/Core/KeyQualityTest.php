@@ -88,10 +88,11 @@ function answerOf(
 it('names the plant for a careful observer, and keeps it in sight for a careless one', function () {
     $careful = observed(0.03, 0.05, true, 8);
     $careless = observed(0.15, 0.3, true, 10);
+    $alike = 'Some species have the same characters: give the newest those by which it is told from its kin.';
     expect($careful['three'])
-        ->toBeGreaterThanOrEqual(0.9)
+        ->toBeGreaterThanOrEqual(0.9, $alike)
         ->and($careful['first'])
-        ->toBeGreaterThanOrEqual(0.9)
+        ->toBeGreaterThanOrEqual(0.9, $alike)
         ->and($careless['three'])
         ->toBeGreaterThanOrEqual(0.75);
 });

@@ -41,7 +41,7 @@ it('keeps every decision that the tree names', function () {
 
 it('keeps every chapter and section of the handbook that the tree names', function () {
     $root = dirname(__DIR__, 2);
-    preg_match_all('/\bhandbook-(\d)((?:-[a-z]+)*)/', written(), $said, PREG_SET_ORDER);
+    preg_match_all('/\bhandbook-(\d+)((?:-[a-z]+)*)/', written(), $said, PREG_SET_ORDER);
     $missing = [];
     foreach ($said as [, $chapter, $section]) {
         $page = glob("{$root}/docs/handbook/{$chapter}-*.md")[0] ?? null;

@@ -328,10 +328,12 @@ function unknowns(): array
 it('reports how many of each fact nobody knows, as docs/catalogue.md says', function () {
     // columns are filled up, and lines are filled out
     $page = (string) preg_replace('/\s+/', ' ', (string) file_get_contents(dirname(__DIR__, 2) . '/docs/catalogue.md'));
+    $wrong = [];
     foreach (unknowns() as $field => $count) {
-        expect($page)->toContain("| {$field} | {$count} |");
+        str_contains($page, "| {$field} | {$count} |") || ($wrong[] = "{$field}: {$count} species without it");
     }
-    expect($page)->toContain(count(speciesFiles()) . ' species');
+    str_contains($page, count(speciesFiles()) . ' species') || ($wrong[] = count(speciesFiles()) . ' species in all');
+    expect($wrong)->toBe([], 'Mend docs/catalogue.md.');
 });
 
 /** @return array<string, string> */
@@ -390,6 +392,8 @@ it('shares no more than three fifths of its words between two species', function
         ),
         speciesFiles(),
     );
+    // one without sentences is found above
+    $words = array_filter($words);
     $ids = array_keys($words);
     $worst = ['', 0.0];
     foreach ($ids as $i => $a) {
