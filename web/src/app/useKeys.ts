@@ -1,4 +1,5 @@
-import { onScopeDispose, ref, type Ref } from 'vue';
+import { useEventListener } from '@vueuse/core';
+import { ref, type Ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { OF_STAND, STATIONS, type Station } from './router';
 
@@ -43,7 +44,6 @@ export function useKeys(options: UseKeysOptions) {
     else return;
     e.preventDefault();
   };
-  window.addEventListener('keydown', onKey);
-  onScopeDispose(() => window.removeEventListener('keydown', onKey));
+  useEventListener(window, 'keydown', onKey);
   return { searching, helping };
 }

@@ -1,4 +1,5 @@
 import Dexie, { type Table } from 'dexie';
+import { useEventListener } from '@vueuse/core';
 import { onScopeDispose, ref, watch, type Ref } from 'vue';
 
 interface Draft {
@@ -124,10 +125,7 @@ export function useDraft<T>(key: () => string, value: Ref<T>) {
     if (pending && pending.value !== untouched)
       localStorage.setItem(LAST + pending.key, JSON.stringify({ value: pending.value, savedAt: pending.savedAt }));
   };
-  addEventListener('pagehide', onHide);
-  onScopeDispose(() => {
-    removeEventListener('pagehide', onHide);
-    flush();
-  });
+  useEventListener(window, 'pagehide', onHide);
+  onScopeDispose(flush);
   return { restoredAt, drop };
 }

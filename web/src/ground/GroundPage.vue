@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { useEventListener } from '@vueuse/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { groundsQuery, keepersQuery, patchQuery } from '@/api/queries';
+import { useWritten } from '@/api/written';
 import { useAct } from '@/composables/useAct';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import SaidAmount from '@/components/SaidAmount.vue';
@@ -21,7 +22,7 @@ import { useShapeEditor } from './useShapeEditor';
 
 const { t } = useI18n();
 const { say, user, mayWrite } = useSession();
-const client = useQueryClient();
+const written = useWritten();
 const { data, isPending } = useQuery(groundsQuery());
 const groundId = ref<string | null>(null);
 const ground = computed(() => data.value?.data.find((g) => g.id === groundId.value) ?? data.value?.data[0] ?? null);
@@ -170,7 +171,7 @@ const setZone = async (zone: string): Promise<void> => {
       }),
     ),
   );
-  if (done) await client.invalidateQueries();
+  if (done) await written('ground');
 };
 const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
 </script>
@@ -196,7 +197,7 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
       <NewGround
         v-if="mayWrite"
         :open="data.data.length === 0"
-        @made="(id) => ((groundId = id), (patchId = null), client.invalidateQueries())"
+        @made="(id) => ((groundId = id), (patchId = null), written('ground'))"
       />
       <template v-if="ground">
         <p class="small soft">

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
+import { useWritten } from '@/api/written';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 import { KINDS } from './marks';
@@ -12,7 +13,7 @@ const props = defineProps<{ groundId: string }>();
 const emit = defineEmits<{ done: [] }>();
 const { t } = useI18n();
 const { say } = useSession();
-const client = useQueryClient();
+const written = useWritten();
 const { data: book } = useQuery(handbookQuery());
 const { busy, refusal, run } = useAct();
 
@@ -87,7 +88,7 @@ const take = async (): Promise<void> => {
   if (!answer) return;
   done.value = answer;
   preview.value = null;
-  await client.invalidateQueries();
+  await written('ground');
   emit('done');
 };
 </script>

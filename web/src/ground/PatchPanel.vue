@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { outlinesQuery, patchesQuery, patchQuery } from '@/api/queries';
+import { useWritten } from '@/api/written';
 import { dayText } from '@/components/dates';
 import SaidAmount from '@/components/SaidAmount.vue';
 import { useAct } from '@/composables/useAct';
@@ -20,7 +21,7 @@ const emit = defineEmits<{
 }>();
 const { t } = useI18n();
 const { mayWrite } = useSession();
-const client = useQueryClient();
+const written = useWritten();
 const onward = useOnward();
 const { busy, refusal, run, at } = useAct();
 const { data: patch } = useQuery(computed(() => patchQuery(props.patchId)));
@@ -50,7 +51,7 @@ const putting = ref(false);
 
 const after = async <T,>(made: T | null): Promise<T | null> => {
   if (made) {
-    await client.invalidateQueries();
+    await written('ground');
     emit('changed');
   }
   return made;
@@ -61,7 +62,7 @@ const newStand = async (): Promise<void> => {
     unwrap(api.POST('/patches/{patch}/stands', { params: { path: { patch: props.patchId } }, body: {} })),
   );
   if (made) {
-    await client.invalidateQueries();
+    await written('ground');
     await go({ name: 'scout', params: { stand: made.id } });
   }
 };

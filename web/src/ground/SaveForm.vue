@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
+import { useWritten } from '@/api/written';
 import { useAct } from '@/composables/useAct';
 import type { Shape } from './shapes';
 import { KINDS } from './marks';
@@ -30,7 +31,7 @@ const props = defineProps<{
 const form = defineModel<Form>({ required: true });
 const emit = defineEmits<{ saved: [patch: string | null]; back: [] }>();
 const { t } = useI18n();
-const client = useQueryClient();
+const written = useWritten();
 const { data: book } = useQuery(handbookQuery());
 const { busy, refusal, run, at } = useAct();
 const clash = ref(false);
@@ -40,15 +41,17 @@ const save = async (): Promise<void> => {
   const made = await run(() => send());
   clash.value = refusal.value?.status === 412;
   if (!made) return;
-  await client.invalidateQueries();
+  await written('ground');
   emit('saved', 'stands' in made ? made.id : null);
 };
-const shapeGiven = () => (props.shape ? { shape: props.shape as never } : {});
+const shapeGiven = () => (props.shape ? { shape: props.shape } : {});
 const send = (): Promise<Schemas['Patch'] | Schemas['DrawnKeeper']> => {
   const f = form.value;
   const path = { patch: props.patch?.id ?? '' };
   const params = { path, header: { 'If-Match': `"${props.patch?.revision ?? 0}"` } };
-  const outline = props.shape as never;
+  // without a shape the server says what is missing
+  const drawn = props.shape ?? {};
+  const outline = props.shape ? { outline: props.shape } : {};
   const given = Object.fromEntries(
     (['crownRadius', 'height', 'species'] as const).filter((k) => f[k].trim() !== '').map((k) => [k, f[k]]),
   );
@@ -57,7 +60,7 @@ const send = (): Promise<Schemas['Patch'] | Schemas['DrawnKeeper']> => {
       return unwrap(
         api.POST('/grounds/{ground}/patches', {
           params: { path: { ground: props.groundId } },
-          body: { name: f.name, setting: f.setting, how: props.how, ...(props.shape ? { outline } : {}) },
+          body: { name: f.name, setting: f.setting, how: props.how, ...outline },
         }),
       );
     case 'keeper':
@@ -86,16 +89,16 @@ const send = (): Promise<Schemas['Patch'] | Schemas['DrawnKeeper']> => {
             setting: f.setting,
             how: props.how,
             ...(f.validFrom ? { validFrom: f.validFrom } : {}),
-            ...(props.shape ? { outline } : {}),
+            ...outline,
           },
         }),
       );
     case 'split':
-      return unwrap(api.POST('/patches/{patch}/split', { params, body: { line: outline, name: f.name } }));
+      return unwrap(api.POST('/patches/{patch}/split', { params, body: { line: drawn, name: f.name } }));
     case 'hole':
-      return unwrap(api.POST('/patches/{patch}/hole', { params, body: { hole: outline } }));
+      return unwrap(api.POST('/patches/{patch}/hole', { params, body: { hole: drawn } }));
     case 'zone':
-      return unwrap(api.POST('/patches/{patch}/zones', { params: { path }, body: { name: f.name, outline } }));
+      return unwrap(api.POST('/patches/{patch}/zones', { params: { path }, body: { name: f.name, ...outline } }));
   }
 };
 const putAway = async (): Promise<void> => {
@@ -109,7 +112,7 @@ const putAway = async (): Promise<void> => {
     ),
   );
   if (!gone) return;
-  await client.invalidateQueries();
+  await written('ground');
   emit('saved', null);
 };
 const isKeeper = (): boolean => props.task === 'keeper' || props.task === 'editKeeper';

@@ -32,7 +32,7 @@ const paste = async (): Promise<void> => {
   } catch {
     /* refused below */
   }
-  await props.editor.trace({ polygon: json as never });
+  await props.editor.trace({ polygon: json as Record<string, unknown> });
 };
 const upload = async (e: Event): Promise<void> => {
   const file = (e.target as HTMLInputElement).files?.[0];

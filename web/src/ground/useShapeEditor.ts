@@ -64,7 +64,7 @@ export function useShapeEditor(ground: () => string | null) {
       try {
         const answer = await ask({
           ground: to,
-          ...(now.type === 'Polygon' ? { polygon: now as never } : { line: now as never }),
+          ...(now.type === 'Polygon' ? { polygon: now } : { line: now }),
         });
         if (mine === asked) traced.value = answer;
       } catch (e) {

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { shedQuery, speciesQuery } from '@/api/queries';
+import { useWritten } from '@/api/written';
 import { monthDayText } from '@/components/dates';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
@@ -11,7 +12,7 @@ import StateList from './StateList.vue';
 
 const props = defineProps<{ id: string }>();
 const { t, te } = useI18n();
-const client = useQueryClient();
+const written = useWritten();
 const { user, units } = useSession();
 const { busy, refusal, run } = useAct();
 const { data: s, error } = useQuery(computed(() => speciesQuery(props.id)));
@@ -26,7 +27,7 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
         body: { listing },
       }),
     );
-    await client.invalidateQueries();
+    await written('listing');
   });
 };
 </script>

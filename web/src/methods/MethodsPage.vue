@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { useEventListener } from '@vueuse/core';
+import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { boardQuery, boardRowQuery, handbookQuery, shedQuery } from '@/api/queries';
@@ -170,8 +171,7 @@ const onKey = (e: KeyboardEvent): void => {
   if (!o || /^(INPUT|SELECT|TEXTAREA)$/.test((e.target as HTMLElement).tagName)) return;
   filter.value = filter.value === o ? null : o;
 };
-onMounted(() => window.addEventListener('keydown', onKey));
-onBeforeUnmount(() => window.removeEventListener('keydown', onKey));
+useEventListener(window, 'keydown', onKey);
 </script>
 
 <template>

@@ -143,7 +143,7 @@ const save = async (): Promise<void> => {
           facts: [
             {
               fact: fact.value,
-              value: given as never,
+              value: given,
               at: jobNow().toISOString(),
               ...(fact.value === 'leaf-out' && props.stand.species ? { species: props.stand.species } : {}),
             },

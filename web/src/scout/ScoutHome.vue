@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { groundsQuery, patchesQuery, sightingsQuery } from '@/api/queries';
+import { useWritten } from '@/api/written';
 import { useAct } from '@/composables/useAct';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useOnward } from '@/composables/useOnward';
@@ -16,6 +17,7 @@ import WhereForm from './WhereForm.vue';
 const { t } = useI18n();
 const onward = useOnward();
 const client = useQueryClient();
+const written = useWritten();
 const { user, mayWrite } = useSession();
 const { busy, refusal, run, at } = useAct();
 
@@ -82,7 +84,7 @@ const keep = async (species: string | null): Promise<void> => {
   await drop();
   form.value = blank();
   naming.value = false;
-  await client.invalidateQueries();
+  await written('sighting');
   if (done.standId) await go({ name: 'scout', params: { stand: done.standId } });
 };
 const took = (sighting: Schemas['Sighting']): void => {

@@ -50,7 +50,7 @@ const put = async (body: Record<string, unknown>): Promise<boolean> => {
     unwrap(
       api.PUT('/stands/{stand}/tally', {
         params: { path: { stand: props.stand.id } },
-        body: { ...zone.value, ...(visitedOn.value ? { visitedOn: visitedOn.value } : {}), ...body } as never,
+        body: { ...zone.value, ...(visitedOn.value ? { visitedOn: visitedOn.value } : {}), ...body },
       }),
     ),
   );

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query';
-import { computed, onBeforeUnmount, ref } from 'vue';
+import { useIntervalFn } from '@vueuse/core';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
+import { useWritten } from '@/api/written';
 import { useAct } from '@/composables/useAct';
 import { useSession } from '@/composables/useSession';
 
@@ -15,7 +16,7 @@ const emit = defineEmits<{ close: [] }>();
 const { t, tm } = useI18n();
 const { say, units } = useSession();
 const { busy, refusal, run, at } = useAct();
-const client = useQueryClient();
+const written = useWritten();
 const WAYS = ['course', 'moving', 'known-area', 'bottle'] as const;
 type Way = (typeof WAYS)[number];
 const way = ref<Way>(
@@ -46,26 +47,25 @@ const elapsed = ref(0);
 const walked = ref<number | null>(null);
 const mode = ref<'idle' | 'walk' | 'catch'>('idle');
 let began = 0;
-let ticking: ReturnType<typeof setInterval> | undefined;
 const tick = (): void => {
   elapsed.value = (performance.now() - began) / 1000;
   if (mode.value === 'catch' && walked.value !== null && elapsed.value >= walked.value) stop();
 };
+const ticking = useIntervalFn(tick, 100, { immediate: false });
 const start = (what: 'walk' | 'catch'): void => {
   began = performance.now();
   elapsed.value = 0;
   mode.value = what;
-  ticking = setInterval(tick, 100);
+  ticking.resume();
 };
 function stop(): void {
-  clearInterval(ticking);
+  ticking.pause();
   if (mode.value === 'walk') {
     walked.value = elapsed.value;
     form.value.time = `${elapsed.value.toFixed(1)} s`;
   }
   mode.value = 'idle';
 }
-onBeforeUnmount(() => clearInterval(ticking));
 const clock = computed(() => {
   const s =
     mode.value === 'catch' && walked.value !== null
@@ -99,7 +99,7 @@ const ask = async (trying: boolean): Promise<void> => {
   if (!done) return;
   found.value = done;
   kept.value = !trying;
-  if (!trying) await client.invalidateQueries();
+  if (!trying) await written('shed');
 };
 </script>
 
