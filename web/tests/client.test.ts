@@ -58,10 +58,14 @@ describe('an answer that still holds', () => {
       asked.push(request.headers.get('If-None-Match'));
       return Promise.resolve(answers.shift() ?? new Response(null, { status: 500 }));
     };
-    const { api } = await import('@/api/client');
+    const { api, forgetAnswers } = await import('@/api/client');
     const read = async () => (await api.GET('/today', { baseUrl: 'http://thicket.test/api/v1', fetch: fetched })).data;
     expect([await read(), await read(), await read()]).toEqual([{ lines: 1 }, { lines: 1 }, { lines: 2 }]);
     expect(asked).toEqual([null, 'W/"a1"', 'W/"a1"']);
+    // whoever signs out takes them along
+    forgetAnswers();
+    await read().catch(() => null);
+    expect(asked[3]).toBeNull();
   });
 });
 

@@ -1,4 +1,4 @@
-import { api, Refusal, unwrap, type Schemas } from '@/api/client';
+import { api, forgetAnswers, Refusal, unwrap, type Schemas } from '@/api/client';
 
 /** Set while the server has not been told yet that somebody left here; it is told before it is asked anything else. */
 const MARK = 'thicket.leaving';
@@ -11,6 +11,7 @@ const NOBODY: Schemas['Session'] = { user: null, crew: null, demo: false, setupN
  */
 export async function leave(): Promise<Schemas['Session']> {
   localStorage.setItem(MARK, '1');
+  forgetAnswers();
   try {
     const out = await unwrap(api.DELETE('/session'));
     localStorage.removeItem(MARK);
