@@ -19,6 +19,11 @@ describe('what is asked again after a write', () => {
     expect(blanket.map(([file]) => file)).toEqual([]);
   });
 
+  it('has the revision asked again that the next write of the same page is held against', () => {
+    // of the crew, which the Shed shows and the law of a species is kept with
+    for (const of of [HANGS_ON.shed, HANGS_ON.listing]) expect(of).toContain('shed');
+  });
+
   it('has a job judged again by whatever it hangs on', () => {
     for (const of of Object.values(HANGS_ON)) expect(of).toEqual(expect.arrayContaining(['stand', 'recipe', 'today']));
   });

@@ -12,10 +12,10 @@ export const HANGS_ON = {
   /** A card, a jug, a sprayer, a tool, a person, a choice: all that is judged and mixed by it. */
   shed: ['shed', ...OF_A_STAND],
   /** An outline, a name, a setting, something kept: all that is judged there; the first one tells the Shed's zone. */
-  ground: ['session', ...OF_GROUND, ...OF_A_STAND, 'sightings', 'sighting'],
+  ground: ['session', 'shed', ...OF_GROUND, ...OF_A_STAND, 'sightings', 'sighting'],
   sighting: ['sightings', 'sighting', ...OF_GROUND, ...OF_A_STAND],
-  /** What the crew's law says of a species. */
-  listing: ['species', 'species-list', ...OF_A_STAND],
+  /** What the crew's law says of a species; it is kept with the crew, whose revision the Shed shows. */
+  listing: ['shed', 'species', 'species-list', ...OF_A_STAND],
 } as const satisfies Record<string, readonly string[]>;
 /** Hangs on no write. */
 export const STANDS_STILL = ['handbook', 'sums', 'comparison', 'key', 'search'] as const;
