@@ -10,6 +10,7 @@ use App\Support\JobClock;
 use App\Support\QuietSessions;
 use App\Text\Sentences;
 use App\Trail\Assembler;
+use App\Trail\KeptWork;
 use App\Trail\Surroundings;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Contracts\Foundation\Application;
@@ -28,6 +29,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Catalogue::class, fn(Application $app): Catalogue => self::catalogue());
         $this->app->scoped(Assembler::class);
         $this->app->scoped(Surroundings::class);
+        $this->app->scoped(KeptWork::class);
         $this->app->singleton(SealKey::class, static fn(): SealKey => SealKey::fromConfig());
         $this->app->singleton(JobClock::class, fn(): JobClock => JobClock::fromConfig());
         $this->app->singleton(Sentences::class, fn(): Sentences => self::sentences());
@@ -63,8 +65,8 @@ final class AppServiceProvider extends ServiceProvider
             base_path('lang'),
             'en',
             app()->environment('production', 'demo') && is_file($compiled) ? $compiled : null,
-            // in tests and at the console a sentence that is missing stops everything
-            app()->runningInConsole() ? null : static fn(string $fault) => Log::error($fault),
+            // in tests a sentence that is missing stops everything
+            app()->environment('testing') ? null : static fn(string $fault) => Log::error($fault),
         );
     }
 

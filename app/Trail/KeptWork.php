@@ -14,11 +14,19 @@ use Thicket\Catalogue\Catalogue;
  * What was worked out for a crew, kept in the memory of this machine while nobody of the crew writes (each write counts
  * its turn), and for a minute at most, since what was seen ages with the clock.
  */
-final readonly class KeptWork
+final class KeptWork
 {
     private const SECONDS = 60;
 
-    public function __construct(private Catalogue $catalogue, private JobClock $clock) {}
+    private bool $isPaused = false;
+
+    public function __construct(private readonly Catalogue $catalogue, private readonly JobClock $clock) {}
+
+    /** Within a write nothing is kept nor taken: what it sees may not be committed yet, and may never be. */
+    public function pause(): void
+    {
+        $this->isPaused = true;
+    }
 
     /** All that a work of this name hangs on besides its name: a hash. */
     public function state(string $name, Crew $crew): string
@@ -56,12 +64,12 @@ final readonly class KeptWork
 
     public function read(string $state): mixed
     {
-        return $this->store()->get($state);
+        return $this->isPaused ? null : $this->store()->get($state);
     }
 
     public function keep(string $state, mixed $work): void
     {
-        $this->store()->put($state, $work, self::SECONDS);
+        $this->isPaused || $this->store()->put($state, $work, self::SECONDS);
     }
 
     private function store(): Repository

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Models\User;
+use App\Trail\KeptWork;
 use Illuminate\Support\Facades\DB;
 use Tests\AppTestCase;
 
@@ -66,4 +68,36 @@ it('keeps answers for who asked alone', function () {
         ->headers->get('ETag');
     $this->as();
     $this->api('GET', "/stands/{$stand}/board", [], ['If-None-Match' => $tag])->assertOk();
+});
+
+it('neither keeps nor takes anything while it writes', function () {
+    $this->as();
+    $crew = User::query()->where('email', 'ada@alderbrook.example')->firstOrFail()->crew;
+    $kept = app(KeptWork::class);
+    $made = 0;
+    $work = function () use (&$made): stdClass {
+        ++$made;
+
+        return new stdClass();
+    };
+    $kept->of('a', $crew, $work);
+    $kept->of('a', $crew, $work);
+    expect($made)->toBe(1);
+    // as a write does: what it sees may never be committed
+    $kept->pause();
+    $kept->of('a', $crew, $work);
+    $kept->of('b', $crew, $work);
+    expect($made)->toBe(3);
+    app()->forgetScopedInstances();
+    $after = app(KeptWork::class);
+    $after->of('a', $crew, $work);
+    $after->of('b', $crew, $work);
+    expect($made)->toBe(4);
+    // and every write does so
+    $this->api('PUT', '/stands/' . $this->standId('norway-maple') . '/tally', [
+        'rows' => [['diameter' => '2 in', 'count' => 4]],
+    ])->assertOk();
+    app(KeptWork::class)->of('c', $crew, $work);
+    app(KeptWork::class)->of('c', $crew, $work);
+    expect($made)->toBe(6);
 });

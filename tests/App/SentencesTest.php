@@ -15,7 +15,7 @@ it('shows the rest where one sentence was never written, and says which', functi
         ->toBe('Hand pull')
         ->and($missed)
         ->toBe(["lang/en has no sentence for 'method.twist-pull'."])
-        // in tests and at the console nobody overlooks it
+        // in tests nobody overlooks it
         ->and(fn() => app(Sentences::class)->name('method.twist-pull'))
         ->toThrow(LogicException::class, "'method.twist-pull'");
 });

@@ -7,6 +7,7 @@ namespace App\Http\Middleware;
 use App\Http\Problem;
 use App\Models\Crew;
 use App\Models\User;
+use App\Trail\KeptWork;
 use Illuminate\Database\ConcurrencyErrorDetector;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -30,6 +31,7 @@ final readonly class InTurn
             return $next($request);
         }
         for ($try = 1; ; ++$try) {
+            app(KeptWork::class)->pause();
             $outermost = DB::transactionLevel() === 0;
             DB::beginTransaction();
             try {
