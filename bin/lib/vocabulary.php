@@ -73,6 +73,11 @@ function vocabularyFile(Catalogue $catalogue): string
             $text .= "  '{$fact}': '{$kind}',\n";
             continue;
         }
+        $named = array_search($kind, vocabulary($catalogue), true);
+        if (is_string($named)) {
+            $text .= "  '{$fact}': {$named},\n";
+            continue;
+        }
         $text .= "  '{$fact}': [\n";
         foreach ($kind as $word) {
             $text .= "    '{$word}',\n";

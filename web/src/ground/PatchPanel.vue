@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { outlinesQuery, patchesQuery, patchQuery } from '@/api/queries';
 import { useWritten } from '@/api/written';
+import { KEEPER_KINDS } from '@/api/vocabulary';
 import { dayText } from '@/components/dates';
 import SaidAmount from '@/components/SaidAmount.vue';
 import { useAct } from '@/composables/useAct';
@@ -126,23 +127,6 @@ const tell = async (): Promise<void> => {
   );
   if (await after(made)) words.value = { kind: words.value.kind, name: '', distance: '' };
 };
-const KINDS = [
-  'tree',
-  'shrub',
-  'planting',
-  'grass',
-  'forbs',
-  'crop',
-  'hive',
-  'well',
-  'stream',
-  'pond',
-  'drain',
-  'path',
-  'fence',
-  'building',
-  'stock',
-] as const;
 </script>
 
 <template>
@@ -199,7 +183,7 @@ const KINDS = [
         <label class="label"
           >{{ t('ground.kind')
           }}<select v-model="words.kind" class="field">
-            <option v-for="k in KINDS" :key="k" :value="k">{{ t(`keeper.${k}`) }}</option>
+            <option v-for="k in KEEPER_KINDS" :key="k" :value="k">{{ t(`keeper.${k}`) }}</option>
           </select></label
         >
         <label v-for="f in ['name', 'distance'] as const" :key="f" class="label"
