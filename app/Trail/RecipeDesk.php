@@ -50,14 +50,12 @@ final readonly class RecipeDesk
         $situation = $this->assembler->situation($stand);
         $gives = $step->sprayer?->gives();
         $calibrated = $gives?->dimension() === Dimension::VolumePerArea ? $gives : null;
-        $partners = $this->assembler->partners($step, $stand->patch->ground->crew);
         $solver = new RecipeSolver(
             $situation,
             $candidate,
             $this->assembler->area($stand->patch),
-            $this->ceilings->before($stand, $step, self::actives([$candidate, ...$partners])),
+            $this->ceilings->before($stand, $step, self::actives([$candidate, ...$candidate->partners])),
             $calibrated,
-            $partners,
             $this->counts->zones($stand),
         );
         $asked = $step->recipe ?? [];

@@ -323,15 +323,9 @@ it('lets the densest zone of a tenth of a hectare decide for work on stems', fun
         'cards' => [esterCard(['yearlyMaximum' => '400 g ae/ha'])],
     ]);
     [$situation, $candidate] = situated($document, 'basal-bark/triclopyr-ester/ester');
-    $recipe = (new RecipeSolver(
-        $situation,
-        $candidate,
-        quantity('1 ha'),
-        [],
-        null,
-        [],
-        [['area' => quantity($zone), 'stems' => $situation->stems]],
-    ))->solve(null);
+    $recipe = (new RecipeSolver($situation, $candidate, quantity('1 ha'), [], null, [
+        ['area' => quantity($zone), 'stems' => $situation->stems],
+    ]))->solve(null);
     expect($recipe->blocks)->toBe($blocks);
 })->with([
     // 0.3746 L of mix x 25 % x 480 = 44.95 g; on 0.1 ha 449.5 g/ha, on 0.12 ha 374.6

@@ -62,7 +62,7 @@ function tankMix(
     array $before = [],
 ): Recipe {
     [$situation, $candidate, $other] = tankPair($first, $second, $partner, $area);
-    $solver = new RecipeSolver($situation, $candidate, quantity($area), $before, null, [$other]);
+    $solver = new RecipeSolver($situation, $candidate->alongside([$other]), quantity($area), $before);
 
     return $solver->advised(
         mixPlan($situation, $candidate->alongside([$other]), 'water', $plan, $extras),
@@ -164,11 +164,8 @@ it('names a mix by its cards and the strengths of what was added, in whatever or
     [$situation, $one, $two] = tankPair();
     $id = static fn(array $partners): ?string => (new RecipeSolver(
         $situation,
-        $one,
+        $one->alongside($partners),
         quantity('1000 m2'),
-        [],
-        null,
-        $partners,
     ))
         ->solve(null)
         ->mixId();
@@ -508,7 +505,7 @@ it('mixes two rates over an area, one of them dry, by the larger spray volume', 
         product($document, 'pasture-broadcast', '2-4-d', 1),
         product($document, 'pasture-broadcast', 'metsulfuron', 0),
     ];
-    $recipe = (new RecipeSolver($situation, $candidate, $situation->area, [], null, [$partner]))->solve(
+    $recipe = (new RecipeSolver($situation, $candidate->alongside([$partner]), $situation->area))->solve(
         quantity('50 gal'),
     );
     expect((string) $recipe->need?->in(Unit::UsGallon))
@@ -517,7 +514,7 @@ it('mixes two rates over an area, one of them dry, by the larger spray volume', 
         ->toBe('30')
         // the other way about it is the first card that asks for more
         ->and(
-            (string) (new RecipeSolver($situation, $partner, $situation->area, [], null, [$candidate]))
+            (string) (new RecipeSolver($situation, $partner->alongside([$candidate]), $situation->area))
                 ->solve(null)
                 ->need?->in(Unit::UsGallon),
         )

@@ -29,12 +29,9 @@ final readonly class RecipeSolver
     private const LEAST_ZONE_HECTARES = '0.1';
 
     /**
-     * More than six: a job, what went before it and what it is done with; plain() makes one of a stand alone.
-     *
      * @param Quantity|null $area of the patch
      * @param array<string, PutThere> $before what was put there already, by active id
      * @param Quantity|null $calibrated mix per area that the sprayer really gives
-     * @param list<Candidate> $partners further products of the same tank, for the same use (rulings J16)
      * @param list<array{area: Quantity, stems: list<StemGroup>}> $zones counted by themselves: the densest counts for
      *     the ceiling of work on stems
      */
@@ -44,14 +41,13 @@ final readonly class RecipeSolver
         private ?Quantity $area,
         private array $before = [],
         private ?Quantity $calibrated = null,
-        private array $partners = [],
         private array $zones = [],
     ) {}
 
     /** Of a stand alone: nothing put there before, no sprayer calibrated, one count. */
     public static function plain(Situation $situation, Candidate $candidate): self
     {
-        return new self($situation, $candidate, $situation->area, partners: $candidate->partners);
+        return new self($situation, $candidate, $situation->area);
     }
 
     /**
@@ -106,7 +102,7 @@ final readonly class RecipeSolver
         $carrier ??= $this->carrier();
         $doses = array_map(
             fn(Candidate $one): Dose => (new Dosing($this->situation, $one, $amounts->treated()))->byStrength(),
-            [$this->candidate, ...$this->partners],
+            [$this->candidate, ...$this->candidate->partners],
         );
         if ($need !== null && $doses[0]->strength !== null) {
             $allowance = $this->candidate->coefficients()->string('allowancePercent');
@@ -151,7 +147,7 @@ final readonly class RecipeSolver
         ?Quantity $spray,
         array $stems,
     ): Recipe {
-        $candidates = [$this->candidate, ...$this->partners];
+        $candidates = [$this->candidate, ...$this->candidate->partners];
         $blocks = [];
         $parts = [];
         foreach ($doses as $n => $dose) {
@@ -250,7 +246,7 @@ final readonly class RecipeSolver
         $area = TreatedArea::of($this->situation, $this->candidate, $this->area);
         $doses = array_map(fn(Candidate $one): Dose => (new Dosing($this->situation, $one, []))->byArea($spray), [
             $this->candidate,
-            ...$this->partners,
+            ...$this->candidate->partners,
         ]);
         // what is ready to use is its own mix: as much of it goes on an area as the card says
         $spray = $this->candidate->card?->isReadyToUse() === true ? $doses[0]->rate : $spray;
@@ -278,7 +274,7 @@ final readonly class RecipeSolver
     private function spray(): ?Quantity
     {
         $asked = null;
-        foreach ([$this->candidate, ...$this->partners] as $candidate) {
+        foreach ([$this->candidate, ...$this->candidate->partners] as $candidate) {
             $one = $candidate->lineOfCard($this->situation)?->spray;
             $asked = $one !== null && ($asked === null || $one->isGreaterThan($asked)) ? $one : $asked;
         }
