@@ -22,8 +22,6 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property \Illuminate\Support\Carbon|null $archived_at
  * @property string|null $archived_reason
  * @property Ground $ground
- * @property \Illuminate\Database\Eloquent\Collection<int, Keeper> $keepers
- * @property \Illuminate\Database\Eloquent\Collection<int, Observation> $observations
  * @property PatchOutline|null $outline the newest
  * @property \Illuminate\Database\Eloquent\Collection<int, PatchOutline> $outlines newest first
  * @property \Illuminate\Database\Eloquent\Collection<int, Zone> $zones in use
@@ -82,12 +80,6 @@ final class Patch extends Model
     public function stands(): HasMany
     {
         return $this->hasMany(Stand::class)->orderBy('created_at')->orderBy('id');
-    }
-
-    /** @return HasMany<Observation, $this> */
-    public function observations(): HasMany
-    {
-        return $this->hasMany(Observation::class)->orderByDesc('at')->orderByDesc('id');
     }
 
     /** @param Builder<self> $query */

@@ -136,3 +136,22 @@ it('mows through a season what lives on from its root, once what does not', func
             ->passes->count,
     )->toBe($passes);
 })->with(['a knapweed' => ['spotted-knapweed', 4], 'a ragweed' => ['common-ragweed', 1]]);
+
+it('shares the hours of a method among its rows only where each row alone has the same', function (string $document) {
+    $read = static fn(): Thicket\Input\Fields => Thicket\Input\Fields::of(
+        json_decode((string) file_get_contents(dirname(__DIR__, 2) . "/docs/examples/{$document}.json"), true),
+        new Thicket\Input\Faults(),
+    );
+    $reader = new Thicket\Situation\SituationReader(catalogue());
+    $in = $read();
+    [$situation, $schools, $shed] = [$reader->situation($in), $reader->schools($in), $reader->shed($in)];
+    $hours = static fn(Thicket\Situation\Situation $on, Thicket\Situation\Candidate $row): array => array_map(
+        static fn(Thicket\Measure\Quantity $q): string => (string) $q->amount,
+        Thicket\Economics\Labour::of($on, $row)->range() ?? [],
+    );
+    $rows = Thicket\Assess\Board::candidates($situation, catalogue(), $schools, $shed);
+    expect(count($rows))->toBeGreaterThan(30);
+    foreach ($rows as $row) {
+        expect($hours($situation, $row))->toBe($hours($reader->situation($read()), $row), $row->id());
+    }
+})->with(['hedge-ailanthus', 'pasture-bramble', 'orchard-quackgrass', 'bed-bindweed-no-herbicide']);

@@ -389,7 +389,7 @@ final class PatchController extends Controller
     {
         return Patch::query()
             ->ofCrew($this->user($request))
-            ->with(['ground.crew', 'outline', 'keepers', 'zones'])
+            ->with(['ground.crew', 'outline', 'zones'])
             ->findOrFail($id);
     }
 

@@ -23,62 +23,68 @@ final readonly class Gaps
     {
         $out = [];
         foreach ($this->catalogue->allMethods() as $method) {
-            $out = [...$out, ...$this->ofMethod($method)];
+            array_push($out, ...$this->ofMethod($method));
         }
-        foreach ($this->catalogue->toolKinds() as $kind) {
-            $out = [...$out, ...$this->words("Tool {$kind->id()}", ["tool.{$kind->id()}"])];
-        }
-        foreach ($this->catalogue->clearances() as $clearance) {
-            $out = [...$out, ...$this->words("Clearance {$clearance}", ["clearance.{$clearance}"])];
-        }
-        foreach ($this->catalogue->allActives() as $active) {
-            $out = [
-                ...$out,
-                ...$this->words("Active {$active->id()}", [
-                    "selectivity.{$active->selectivity()}",
-                    ...array_map(static fn(string $c): string => "caution.active-{$c}", $active->cautions()),
-                ]),
-            ];
-        }
-        foreach ($this->catalogue->allSchools() as $school) {
-            $out = [
-                ...$out,
-                ...$this->words("School {$school->id()}", [
-                    "school.{$school->id()}",
-                    "reason.{$school->reason()}",
-                    ...array_map(
-                        static fn(string $choice): string => "choice.{$school->id()}.{$choice}",
-                        $school->choices(),
-                    ),
-                ]),
-            ];
-        }
-        foreach ($this->catalogue->windowRows() as $row) {
-            $reasons = array_map(
-                static fn(Node $window): string => "why.{$window->string('reason')}",
-                array_values($row->nodes('windows')),
-            );
-            $out = [...$out, ...$this->words("Windows of season {$row->string('season')}", $reasons)];
-        }
-        foreach ($this->catalogue->characters() as $character) {
-            $id = $character->string('id');
-            $states = array_map(static fn(string $s): string => "state.{$s}", $character->strings('states'));
-            $out = [...$out, ...$this->words("Character {$id}", ["character.{$id}", ...$states])];
-        }
-        foreach ($this->catalogue->allProgrammes() as $programme) {
-            $out = [...$out, ...$this->words("Programme {$programme->id()}", ["programme.{$programme->id()}"])];
-        }
-        foreach ($this->catalogue->allSpecies() as $species) {
-            $out = [
-                ...$out,
-                ...$this->words("Species {$species->id()}", [
-                    "habit.{$species->habit()}",
-                    ...array_map(static fn(string $h): string => "caution.plant-{$h}", $species->hazards()),
-                ]),
-            ];
+        foreach ($this->worded() as $who => $codes) {
+            array_push($out, ...$this->words($who, $codes));
         }
 
         return $out;
+    }
+
+    /** @return iterable<string, list<string>> who is told by words, methods apart, and by which */
+    private function worded(): iterable
+    {
+        foreach ($this->catalogue->toolKinds() as $kind) {
+            yield "Tool {$kind->id()}" => ["tool.{$kind->id()}"];
+        }
+        foreach ($this->catalogue->clearances() as $clearance) {
+            yield "Clearance {$clearance}" => ["clearance.{$clearance}"];
+        }
+        foreach ($this->catalogue->allActives() as $active) {
+            yield "Active {$active->id()}" => [
+                "selectivity.{$active->selectivity()}",
+                ...self::each('caution.active-', $active->cautions()),
+            ];
+        }
+        foreach ($this->catalogue->allSchools() as $school) {
+            yield "School {$school->id()}" => [
+                "school.{$school->id()}",
+                "reason.{$school->reason()}",
+                ...self::each("choice.{$school->id()}.", $school->choices()),
+            ];
+        }
+        foreach ($this->catalogue->windowRows() as $row) {
+            yield "Windows of season {$row->string('season')}" => array_map(
+                static fn(Node $window): string => "why.{$window->string('reason')}",
+                array_values($row->nodes('windows')),
+            );
+        }
+        foreach ($this->catalogue->characters() as $character) {
+            yield "Character {$character->string('id')}" => [
+                "character.{$character->string('id')}",
+                ...self::each('state.', $character->strings('states')),
+            ];
+        }
+        foreach ($this->catalogue->allProgrammes() as $programme) {
+            yield "Programme {$programme->id()}" => ["programme.{$programme->id()}"];
+        }
+        foreach ($this->catalogue->allSpecies() as $species) {
+            yield "Species {$species->id()}" => [
+                "habit.{$species->habit()}",
+                ...self::each('caution.plant-', $species->hazards()),
+            ];
+        }
+    }
+
+    /**
+     * @param list<string> $of
+     *
+     * @return list<string>
+     */
+    private static function each(string $kind, array $of): array
+    {
+        return array_map(static fn(string $one): string => "{$kind}{$one}", $of);
     }
 
     /** @return list<string> */
@@ -88,8 +94,8 @@ final readonly class Gaps
         $out = $this->words($who, [
             "method.{$method->id()}",
             "family.{$method->family()}",
-            ...array_map(static fn(string $step): string => "step.{$step}", $method->steps()),
-            ...array_map(static fn(string $mistake): string => "mistake.{$mistake}", $method->mistakes()),
+            ...self::each('step.', $method->steps()),
+            ...self::each('mistake.', $method->mistakes()),
         ]);
         foreach ($method->tools() as $need) {
             $this->catalogue->toolsThatMeet($need) === [] &&
