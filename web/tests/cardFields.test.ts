@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { blankLine, bodyOf, draftOf, placeOf, SECTIONS, textOf } from '@/shed/cardFields';
+import { blankLine, bodyOf, draftOf, placeOf, SECTIONS, textOf } from '@/features/shed/cardFields';
 
 const body = {
   product: 'Glyphosate 360 g/L',

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '@/api/client';
-import { counterparts, findCards, hasConcentrate } from '@/shed/findCards';
+import { counterparts, findCards, hasConcentrate } from '@/features/shed/findCards';
 
 type Card = Schemas['Shed']['cards'][number];
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { FACTS, KEEPER_KINDS, OUTCOMES } from '@/api/vocabulary';
-import { KINDS } from '@/ground/marks';
+import { KINDS } from '@/features/ground/marks';
 import messages from '@/messages/en.json';
 
 const sources = import.meta.glob<string>('../src/**/*.{vue,ts}', { query: '?raw', import: 'default', eager: true });

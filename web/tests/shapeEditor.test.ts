@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { effectScope, type EffectScope } from 'vue';
-import { through, type Position } from '@/ground/shapes';
-import { useShapeEditor, type ShapeEditor } from '@/ground/useShapeEditor';
+import { through, type Position } from '@/features/ground/shapes';
+import { useShapeEditor, type ShapeEditor } from '@/features/ground/useShapeEditor';
 
 let asked: { body: Record<string, unknown>; answer: (status: number, body: unknown) => void }[] = [];
 vi.mock('@/api/client', async (original) => ({

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { dayText, daysBetween, partOfYear } from '@/components/dates';
 import { draftKey } from '@/composables/useDraft';
-import { className, emptyRow, fromWire, stepped, toWire, type TallyRow } from '@/scout/tally';
-import { corners, through } from '@/ground/shapes';
+import { className, emptyRow, fromWire, stepped, toWire, type TallyRow } from '@/features/scout/tally';
+import { corners, through } from '@/features/ground/shapes';
 
 const row = (of: Partial<TallyRow>): TallyRow => ({ ...emptyRow(), ...of });
 

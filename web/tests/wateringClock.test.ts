@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { minutesOf, wateringAt } from '@/field-day/wateringClock';
+import { minutesOf, wateringAt } from '@/features/field-day/wateringClock';
 
 const MINUTE = 60_000;
 const noon = 1_000_000 * MINUTE;

@@ -1,4 +1,4 @@
-import { whoIsHere } from '@/session/leaving';
+import { whoIsHere } from '@/features/session/leaving';
 import { queryOptions } from '@tanstack/vue-query';
 import { api, unwrap } from './client';
 

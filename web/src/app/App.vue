@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { standQuery } from '@/api/queries';
 import { useSession } from '@/composables/useSession';
-import { passwordAsked } from '@/session/password';
+import { passwordAsked } from '@/features/session/password';
 import { useHand } from './hand';
 import HelpDialog from './HelpDialog.vue';
 import PasswordDialog from './PasswordDialog.vue';

@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router';
 import type { Schemas } from '@/api/client';
 import { clearDrafts, countDrafts } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
-import { leave } from '@/session/leaving';
+import { leave } from '@/features/session/leaving';
 import { dayText } from '@/components/dates';
 
 defineProps<{ stand: Schemas['Stand'] | null }>();

@@ -11,10 +11,10 @@ export function useStand(id: () => string) {
   const query = useQuery(computed(() => standQuery(id())));
   const stand = computed<Schemas['Stand'] | null>(() => query.data.value ?? null);
   /** Takes the answer of a write as the new truth, and lets everything derived be asked again. */
-  const took = async (answer?: Schemas['Stand']): Promise<void> => {
+  const applyUpdate = async (answer?: Schemas['Stand']): Promise<void> => {
     if (answer) client.setQueryData(standQuery(id()).queryKey, answer);
     await written('stand');
   };
   const ifMatch = computed(() => `"${stand.value?.revision ?? 0}"`);
-  return { stand, took, ifMatch, error: query.error };
+  return { stand, applyUpdate, ifMatch, error: query.error };
 }

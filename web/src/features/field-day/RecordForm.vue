@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, jobDay, unwrap, type Schemas } from '@/api/client';
+import { useSubmit } from '@/composables/useSubmit';
+import { draftKey, useDraft } from '@/composables/useDraft';
+import { useSession } from '@/composables/useSession';
+
+const props = defineProps<{ sheet: Schemas['Sheet']; timeZone: string }>();
+const emit = defineEmits<{ signed: [] }>();
+const { t } = useI18n();
+const { user, say } = useSession();
+const { busy, refusal, run, at } = useSubmit();
+
+const form = ref({
+  workedOn: jobDay(props.timeZone),
+  start: '',
+  stop: '',
+  people: user.value?.name ?? '',
+  treated: '',
+  skipped: '0',
+  mixUsed: '',
+  weather: '',
+  wind: '',
+  temperature: '',
+  equipment: '',
+  remarks: '',
+  incident: false,
+});
+const { restoredAt, drop } = useDraft(
+  () => (user.value ? draftKey(user.value.id, 'record', props.sheet.id) : ''),
+  form,
+);
+const FIELDS = [
+  'workedOn',
+  'start',
+  'stop',
+  'people',
+  'treated',
+  'skipped',
+  'mixUsed',
+  'weather',
+  'wind',
+  'temperature',
+  'equipment',
+  'remarks',
+] as const;
+const shown = FIELDS.filter((f) => f !== 'mixUsed' || props.sheet.snapshot.product !== null);
+const number = (text: string): number => (/^\d+$/.test(text.trim()) ? Number(text) : -1);
+
+const sign = async (): Promise<void> => {
+  const { people, treated, skipped, mixUsed, equipment, remarks, ...rest } = form.value;
+  const body = {
+    ...rest,
+    people: people
+      .split(',')
+      .map((p) => p.trim())
+      .filter(Boolean),
+    treated: number(treated),
+    skipped: number(skipped),
+    ...(props.sheet.snapshot.product ? { mixUsed } : {}),
+    ...(equipment ? { equipment } : {}),
+    ...(remarks ? { remarks } : {}),
+  };
+  const done = await run(() =>
+    unwrap(api.POST('/sheets/{sheet}/records', { params: { path: { sheet: props.sheet.id } }, body })),
+  );
+  if (done) {
+    await drop();
+    emit('signed');
+  }
+};
+</script>
+
+<template>
+  <form class="stack" novalidate aria-labelledby="record-h" @submit.prevent="sign">
+    <h2 id="record-h">{{ t('record.title') }}</h2>
+    <p v-if="restoredAt" class="note small">{{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}</p>
+    <p v-if="sheet.snapshot.recipe" class="small">
+      {{ t('record.planned') }} <b>{{ say(sheet.snapshot.recipe.need) }}</b>
+    </p>
+    <div class="fields">
+      <label
+        v-for="f in shown"
+        :key="f"
+        class="label"
+        :class="{ wide: ['people', 'weather', 'equipment', 'remarks'].includes(f) }"
+        >{{ t(`record.${f}`) }}
+        <input
+          v-model="form[f]"
+          class="field"
+          :type="f === 'workedOn' ? 'date' : f === 'start' || f === 'stop' ? 'time' : 'text'"
+          :inputmode="f === 'treated' || f === 'skipped' ? 'numeric' : 'text'"
+          :placeholder="['mixUsed', 'wind', 'temperature'].includes(f) ? t(`record.example.${f}`) : ''"
+          :aria-invalid="at(`/${f}`) !== null"
+        />
+        <span class="fault">{{ at(`/${f}`) }}</span>
+      </label>
+    </div>
+    <label class="row"><input v-model="form.incident" type="checkbox" class="tick" /> {{ t('record.incident') }}</label>
+    <p class="small soft">{{ t('record.once') }}</p>
+    <button class="btn main" type="submit" :disabled="busy">{{ t('record.sign') }}</button>
+    <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
+  </form>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
+  gap: 8px 16px;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.tick {
+  width: 24px;
+  height: 24px;
+}
+.field {
+  width: 100%;
+  min-height: var(--touch);
+}
+</style>

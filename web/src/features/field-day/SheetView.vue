@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import type { Schemas } from '@/api/client';
+import { dayText } from '@/components/dates';
+import PourLine from '@/components/figures/PourLine.vue';
+import { useSession } from '@/composables/useSession';
+import WateringIn from './WateringIn.vue';
+
+const props = defineProps<{ sheet: Schemas['Sheet'] }>();
+const { t } = useI18n();
+const { say, units } = useSession();
+/** What to measure for each load; sheets of before tell the first alone. */
+const cupsOf = (load: Schemas['Load'], i: number): Schemas['Measure'][] =>
+  (load.measure ?? (i === 0 ? (props.sheet.snapshot.recipe?.measure ?? []) : [])).filter(
+    (m) => m.system === units.value,
+  );
+/** Every product of the tank; sheets of before name one. */
+const products = computed(() => {
+  const s = props.sheet.snapshot;
+  return s.product ? [s.product, ...(s.partners ?? [])] : [];
+});
+/** Sheets of before say nothing of why. */
+const reason = computed(() => {
+  const r = props.sheet.snapshot.reason;
+  return r && (r.for || r.why || r.snags || r.evidence.length) ? r : null;
+});
+const several = computed(() => (props.sheet.snapshot.recipe?.products?.length ?? 1) > 1);
+const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.snapshot.product);
+</script>
+
+<template>
+  <article class="stack sheetlike">
+    <header>
+      <p class="soft">
+        {{ t('field.sheet', { n: sheet.number }) }} · {{ dayText(sheet.snapshot.day, true) }} ·
+        {{ t('field.by', { name: sheet.snapshot.issuedBy }) }}
+      </p>
+      <h2>{{ sheet.snapshot.method.name }}: {{ sheet.snapshot.target.name }}</h2>
+      <p>
+        <span class="latin">{{ sheet.snapshot.target.scientific }}</span> · {{ sheet.snapshot.place.patch }},
+        {{ sheet.snapshot.place.ground }}
+      </p>
+    </header>
+    <p v-for="l in sheet.snapshot.lookAlikes" :key="l.name" class="warn">
+      <b>{{ t('field.notTaken', { name: l.name }) }}</b> {{ l.tests.join(' ') }}
+    </p>
+    <p v-for="p in sheet.snapshot.passes" :key="p.gate" class="note">
+      <b>{{ t('field.passed') }}</b> {{ p.text }} {{ p.reason }}
+    </p>
+    <div v-if="sheet.snapshot.recipe">
+      <PourLine :recipe="sheet.snapshot.recipe" />
+      <p>
+        {{
+          t(several ? 'mix.thenOf' : 'mix.then', {
+            carrier: sheet.snapshot.recipe.carrier.name,
+            mark: say(sheet.snapshot.recipe.need),
+          })
+        }}
+        ·
+        {{ products.map((p) => `${p.name} (${p.registration})`).join(', ') }}
+      </p>
+    </div>
+    <template v-if="sheet.snapshot.recipe">
+      <div v-for="(load, i) in sheet.snapshot.recipe.loads" :key="i">
+        <p>
+          <b>{{ load.part ? t('mix.partLoad') : t('mix.fullLoads', { n: load.times }) }}</b> {{ say(load.finished) }}
+        </p>
+        <p v-for="cup in cupsOf(load, i)" :key="cup.what ?? cup.tool">
+          <template v-if="several">{{ cup.product }}: </template>{{ t('field.measure', { tool: cup.tool }) }}
+          <template v-if="cup.fullCups">{{ t('mix.fullCups', { n: cup.fullCups, holds: cup.holds }) }}</template>
+          <b>{{ cup.lastFill }}</b>
+        </p>
+        <ol>
+          <li v-for="step in load.steps" :key="step.what">
+            {{ step.name }} <b>{{ say(step.amount) }}</b>
+          </li>
+        </ol>
+      </div>
+    </template>
+    <ul v-if="strictest" class="plain">
+      <li>
+        {{
+          strictest.reentryHours === null
+            ? t('field.reentryUnknown')
+            : t('field.reentry', { n: strictest.reentryHours })
+        }}
+      </li>
+      <li>
+        {{
+          strictest.rainfastHours === null
+            ? t('field.rainfastUnknown')
+            : t('field.rainfast', { n: strictest.rainfastHours })
+        }}
+      </li>
+      <li v-if="strictest.waterBuffer">{{ t('field.buffer', { buffer: say(strictest.waterBuffer) }) }}</li>
+    </ul>
+    <WateringIn v-if="sheet.snapshot.recipe?.watering" :id="sheet.id" :watering="sheet.snapshot.recipe.watering" />
+    <template v-if="sheet.snapshot.startOnlyIf.length">
+      <h3>{{ t('field.startOnlyIf') }}</h3>
+      <ul>
+        <li v-for="l in sheet.snapshot.startOnlyIf" :key="l.fact + l.comparator">{{ say(l.text) }}</li>
+      </ul>
+    </template>
+    <p v-if="sheet.snapshot.clock" class="note">
+      <b>{{ say(sheet.snapshot.clock) }}</b>
+    </p>
+    <template v-if="sheet.snapshot.reason?.roles?.length">
+      <h3>{{ t('field.roles') }}</h3>
+      <ul>
+        <li v-for="(role, i) in sheet.snapshot.reason.roles" :key="i">{{ say(role) }}</li>
+      </ul>
+    </template>
+    <h3>{{ t('field.do') }}</h3>
+    <ol>
+      <li v-for="s in sheet.snapshot.method.steps" :key="s">{{ s }}</li>
+    </ol>
+    <template v-if="reason">
+      <h3>{{ t('field.whySo') }}</h3>
+      <p v-if="reason.for">
+        <b>{{ t('field.doneFor') }}</b> {{ reason.for }}
+      </p>
+      <p v-if="reason.why">
+        <b>{{ t('field.chosenBecause') }}</b> {{ reason.why }}
+      </p>
+      <p v-if="reason.snags" class="warn">{{ reason.snags }}</p>
+      <ul>
+        <li v-for="(one, i) in reason.evidence" :key="i">
+          {{ say(one.text) }} <span class="soft small">{{ one.source }}</span>
+        </li>
+      </ul>
+    </template>
+    <h3>{{ t('field.wear') }}</h3>
+    <ul>
+      <li v-for="w in sheet.snapshot.wearing" :key="w">{{ w }}</li>
+      <li v-for="p in products.filter((x) => x.wearing)" :key="p.name">{{ t('field.card') }} {{ p.wearing }}</li>
+    </ul>
+    <h3>{{ t('field.mind') }}</h3>
+    <ul>
+      <li v-for="c in sheet.snapshot.cautions" :key="c">{{ c }}</li>
+    </ul>
+    <h3>{{ t('field.kit') }}</h3>
+    <ul>
+      <li v-for="k in sheet.snapshot.kit" :key="k">{{ k }}</li>
+    </ul>
+    <div class="warn">
+      <h3>{{ t('field.emergency') }}</h3>
+      <p>
+        {{ t('field.poison') }} <b>{{ sheet.snapshot.emergency.poisonCentre ?? t('field.poisonUnset') }}</b>
+      </p>
+      <p>{{ sheet.snapshot.emergency.place }} ({{ sheet.snapshot.emergency.position }})</p>
+      <p v-for="p in products.filter((x) => x.firstAid)" :key="p.name">
+        <b v-if="several">{{ p.name }}: </b>{{ p.firstAid }}
+      </p>
+    </div>
+  </article>
+</template>

@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, unwrap, type Schemas } from '@/api/client';
+import { handbookQuery } from '@/api/queries';
+import { useWritten } from '@/api/written';
+import { useSubmit } from '@/composables/useSubmit';
+import type { Shape } from './shapes';
+import { KINDS } from './marks';
+
+/** What is being done with the shape in work. */
+export type Task = 'patch' | 'keeper' | 'outline' | 'split' | 'hole' | 'zone' | 'editKeeper';
+export interface Form {
+  name: string;
+  setting: string;
+  kind: string;
+  species: string;
+  crownRadius: string;
+  height: string;
+  validFrom: string;
+}
+const props = defineProps<{
+  task: Task;
+  groundId: string;
+  patch: Schemas['Patch'] | null;
+  keeper: Schemas['DrawnKeeper'] | null;
+  shape: Shape | null;
+  how: string;
+}>();
+const form = defineModel<Form>({ required: true });
+const emit = defineEmits<{ saved: [patch: string | null]; back: [] }>();
+const { t } = useI18n();
+const written = useWritten();
+const { data: book } = useQuery(handbookQuery());
+const { busy, refusal, run, at } = useSubmit();
+const clash = ref(false);
+
+const save = async (): Promise<void> => {
+  clash.value = false;
+  const made = await run(() => send());
+  clash.value = refusal.value?.status === 412;
+  if (!made) return;
+  await written('ground');
+  emit('saved', 'stands' in made ? made.id : null);
+};
+const shapeGiven = () => (props.shape ? { shape: props.shape } : {});
+const send = (): Promise<Schemas['Patch'] | Schemas['DrawnKeeper']> => {
+  const f = form.value;
+  const path = { patch: props.patch?.id ?? '' };
+  const params = { path, header: { 'If-Match': `"${props.patch?.revision ?? 0}"` } };
+  // without a shape the server says what is missing
+  const drawn = props.shape ?? {};
+  const outline = props.shape ? { outline: props.shape } : {};
+  const given = Object.fromEntries(
+    (['crownRadius', 'height', 'species'] as const).filter((k) => f[k].trim() !== '').map((k) => [k, f[k]]),
+  );
+  switch (props.task) {
+    case 'patch':
+      return unwrap(
+        api.POST('/grounds/{ground}/patches', {
+          params: { path: { ground: props.groundId } },
+          body: { name: f.name, setting: f.setting, how: props.how, ...outline },
+        }),
+      );
+    case 'keeper':
+      return unwrap(
+        api.POST('/grounds/{ground}/keepers', {
+          params: { path: { ground: props.groundId } },
+          body: { kind: f.kind as 'tree', name: f.name, ...given, ...shapeGiven() },
+        }),
+      );
+    case 'editKeeper':
+      return unwrap(
+        api.PUT('/keepers/{keeper}', {
+          params: {
+            path: { keeper: props.keeper?.id ?? '' },
+            header: { 'If-Match': `"${props.keeper?.revision ?? 0}"` },
+          },
+          body: { kind: f.kind as 'tree', name: f.name, ...given, ...shapeGiven() },
+        }),
+      );
+    case 'outline':
+      return unwrap(
+        api.PATCH('/patches/{patch}', {
+          params,
+          body: {
+            name: f.name,
+            setting: f.setting,
+            how: props.how,
+            ...(f.validFrom ? { validFrom: f.validFrom } : {}),
+            ...outline,
+          },
+        }),
+      );
+    case 'split':
+      return unwrap(api.POST('/patches/{patch}/split', { params, body: { line: drawn, name: f.name } }));
+    case 'hole':
+      return unwrap(api.POST('/patches/{patch}/hole', { params, body: { hole: drawn } }));
+    case 'zone':
+      return unwrap(api.POST('/patches/{patch}/zones', { params: { path }, body: { name: f.name, ...outline } }));
+  }
+};
+const putAway = async (): Promise<void> => {
+  const k = props.keeper;
+  if (!k) return;
+  const gone = await run(() =>
+    unwrap(
+      api.DELETE('/keepers/{keeper}', {
+        params: { path: { keeper: k.id }, header: { 'If-Match': `"${k.revision}"` } },
+      }),
+    ),
+  );
+  if (!gone) return;
+  await written('ground');
+  emit('saved', null);
+};
+const isKeeper = (): boolean => props.task === 'keeper' || props.task === 'editKeeper';
+const needsShape = (): boolean => !['patch', 'outline', 'editKeeper'].includes(props.task);
+</script>
+
+<template>
+  <form class="stack" novalidate @submit.prevent="save">
+    <label v-if="task !== 'hole'" class="label"
+      >{{ t(`ground.save.name.${task}`)
+      }}<input v-model="form.name" class="field" :aria-invalid="at('/name') !== null" /><span class="fault">{{
+        at('/name')
+      }}</span></label
+    >
+    <label v-if="task === 'patch' || task === 'outline'" class="label"
+      >{{ t('ground.setting') }}
+      <select v-model="form.setting" class="field">
+        <option v-for="s in book?.settings ?? []" :key="s.id" :value="s.id">{{ s.name }}</option>
+      </select>
+    </label>
+    <label v-if="task === 'outline'" class="label"
+      >{{ t('ground.save.validFrom')
+      }}<input v-model="form.validFrom" class="field" type="date" :aria-invalid="at('/validFrom') !== null" /><span
+        class="fault"
+        >{{ at('/validFrom') }}</span
+      ></label
+    >
+    <template v-if="isKeeper()">
+      <label class="label"
+        >{{ t('ground.kind')
+        }}<select v-model="form.kind" class="field">
+          <option v-for="k in KINDS" :key="k" :value="k">{{ t(`keeper.${k}`) }}</option>
+        </select></label
+      >
+      <template v-if="['tree', 'shrub', 'planting'].includes(form.kind)">
+        <label v-for="f in ['crownRadius', 'height'] as const" :key="f" class="label"
+          >{{ t(`ground.field.${f}`)
+          }}<input v-model="form[f]" class="field" :aria-invalid="at(`/${f}`) !== null" /><span class="fault">{{
+            at(`/${f}`)
+          }}</span></label
+        >
+      </template>
+    </template>
+    <p class="fault" role="alert">
+      {{
+        at('/outline') ??
+        at('/shape') ??
+        at('/line') ??
+        at('/hole') ??
+        (clash ? t('ground.clash') : refusal && !refusal.problem?.errors ? refusal.message : '')
+      }}
+    </p>
+    <div class="row">
+      <button class="btn main" type="submit" :disabled="busy || (needsShape() && shape === null)">
+        {{ t(`ground.save.do.${task}`) }}
+      </button>
+      <button class="btn quiet" type="button" @click="emit('back')">{{ t('frame.back') }}</button>
+      <button v-if="task === 'editKeeper'" class="btn quiet" type="button" :disabled="busy" @click="putAway">
+        {{ t('ground.save.putAway') }}
+      </button>
+    </div>
+  </form>
+</template>

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n';
+import type { Schemas } from '@/api/client';
+import VerdictMark from '@/components/figures/VerdictMark.vue';
+import { useSession } from '@/composables/useSession';
+
+defineProps<{ row: Schemas['BoardRow']; picked: boolean; compared: boolean; full: boolean }>();
+defineEmits<{ pick: []; compare: [] }>();
+const { t } = useI18n();
+const { say } = useSession();
+</script>
+
+<template>
+  <div class="line" :class="{ picked }">
+    <button type="button" class="brow" :class="{ picked }" :aria-pressed="picked" @click="$emit('pick')">
+      <span class="what"
+        ><b>{{ row.method.name }}</b> {{ ' '
+        }}<span v-if="row.active" class="soft small act-name"
+          >{{ row.active.name }}{{ row.typical ? ` · ${t('methods.typical')}` : '' }}</span
+        ></span
+      >
+      <span class="verd"
+        ><VerdictMark :outcome="row.outcome" :name="row.outcomeName" /><span v-if="row.opens" class="small soft">
+          {{ t('methods.opens', { day: row.opens.text }) }}</span
+        ></span
+      >
+      <span class="lead small">{{ say(row.lead) }}</span>
+      <span class="figs small soft">
+        <span v-if="row.measures.control">{{ t('methods.control', row.measures.control) }} · </span
+        ><span v-if="row.measures.hours">{{ t('methods.work', { time: say(row.measures.hours) }) }} · </span
+        ><span>{{ t('methods.harm', { n: row.measures.harm }) }}</span
+        ><span v-if="row.measures.keepInjury > 1"> · {{ t('methods.keepInjury', { n: row.measures.keepInjury }) }}</span
+        ><span v-if="row.active"> · {{ row.active.kind }}, {{ t('methods.group', { group: row.active.group }) }}</span>
+      </span>
+    </button>
+    <label class="tick small" :title="t('besides.tick')"
+      ><input type="checkbox" :checked="compared" :disabled="full && !compared" @change="$emit('compare')" /><span
+        class="visually-hidden"
+        >{{
+          t('besides.tickOf', { name: row.active ? `${row.method.name}, ${row.active.name}` : row.method.name })
+        }}</span
+      ></label
+    >
+  </div>
+</template>
+
+<style scoped>
+.brow {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0 16px;
+  width: 100%;
+  text-align: left;
+  background: none;
+  border: 0;
+  padding: 9px 10px;
+  cursor: pointer;
+}
+.brow:hover {
+  background: var(--lichen-deep);
+}
+.line {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  border-top: 1px solid var(--rule);
+}
+.tick {
+  display: flex;
+  align-items: center;
+  padding: 0 10px;
+  min-width: 44px;
+  justify-content: center;
+}
+.tick input {
+  width: 20px;
+  height: 20px;
+}
+.line.picked {
+  background: var(--sloe-pale);
+  box-shadow: inset 4px 0 0 var(--sloe);
+}
+.verd {
+  text-align: right;
+}
+.act-name {
+  margin-left: 8px;
+}
+.lead,
+.figs {
+  grid-column: 1 / 3;
+}
+</style>

@@ -1,0 +1,354 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useEventListener } from '@vueuse/core';
+import { computed, ref, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, unwrap, type Schemas } from '@/api/client';
+import { boardQuery, boardRowQuery, handbookQuery, shedQuery } from '@/api/queries';
+import { FAMILIES, OUTCOMES } from '@/api/vocabulary';
+import VerdictMark, { type Outcome } from '@/components/figures/VerdictMark.vue';
+import ViewTabs from '@/components/ViewTabs.vue';
+import { useSubmit } from '@/composables/useSubmit';
+import { useOnward } from '@/composables/useOnward';
+import { useSession } from '@/composables/useSession';
+import { useStand } from '@/composables/useStand';
+import BoardRow from './BoardRow.vue';
+import ComparePanel from './ComparePanel.vue';
+import CostPanel from './CostPanel.vue';
+import ProgrammesPanel from './ProgrammesPanel.vue';
+import RowReasons from './RowReasons.vue';
+import WeighPanel from './WeighPanel.vue';
+
+const props = defineProps<{ stand: string }>();
+const { t } = useI18n();
+const { user, mayWrite } = useSession();
+const { stand, applyUpdate, ifMatch } = useStand(() => props.stand);
+const { busy, refusal, run } = useSubmit();
+const onward = useOnward();
+const client = useQueryClient();
+
+const schools = ref<Record<string, string>>({});
+/** Weights tried on here; all nought orders nothing, so the last one stays. */
+const tried = ref<Record<string, number> | null>(null);
+const tryOn = (wishes: Record<string, number>): void => {
+  if (Object.values(wishes).some((w) => w > 0)) tried.value = wishes;
+};
+const { data: board, error } = useQuery(
+  computed(() => ({
+    ...boardQuery(props.stand, schools.value, tried.value),
+    placeholderData: (old: Schemas['Board'] | undefined) => old,
+  })),
+);
+const { data: book } = useQuery(handbookQuery());
+const { data: shed } = useQuery(shedQuery());
+const BEST_FIRST: readonly Outcome[] = [...OUTCOMES].reverse();
+const filter = ref<Outcome | null>(null);
+const family = ref('');
+const CLOSED: readonly Outcome[] = ['doesNotSuit', 'notAllowed'];
+const rows = computed(
+  () =>
+    board.value?.rows.filter(
+      (r) =>
+        (filter.value === null || r.outcome === filter.value) &&
+        (family.value === '' || r.method.family === family.value),
+    ) ?? [],
+);
+/** The sensible few stand open; what is shut is one tap away, unless it is asked for or is all there is. */
+const FEW = 9;
+const open = computed(() => {
+  if (filter.value !== null) return rows.value;
+  const sensible = rows.value.filter((r) => !CLOSED.includes(r.outcome));
+  return sensible.length === 0 ? rows.value : sensible.slice(0, FEW);
+});
+const folded = computed(() => rows.value.filter((r) => !open.value.includes(r)));
+const VIEWS = ['board', 'programmes', 'compare', 'cost'] as const;
+const view = ref<(typeof VIEWS)[number]>('board');
+const MOST_COMPARED = 4;
+const compared = ref<string[]>([]);
+const toggle = (id: string): void => {
+  compared.value = compared.value.includes(id)
+    ? compared.value.filter((c) => c !== id)
+    : [...compared.value, id].slice(0, MOST_COMPARED);
+};
+const pickedId = ref<string | null>(null);
+const look = (id: string): void => {
+  pickedId.value = id;
+  view.value = 'board';
+};
+/** A typical row whose card was entered meanwhile stays picked: its id only grew by the card. */
+const picked = computed(
+  () =>
+    rows.value.find((r) => r.id === pickedId.value) ??
+    rows.value.find((r) => pickedId.value !== null && r.id.startsWith(`${pickedId.value}/`)) ??
+    rows.value.find((r) => r.id === stand.value?.step?.rowId) ??
+    rows.value[0] ??
+    null,
+);
+/** The reasons of the row that is open. */
+const { data: opened, error: openError } = useQuery(
+  computed(() => ({
+    ...boardRowQuery(props.stand, picked.value?.id ?? '', schools.value, tried.value),
+    enabled: picked.value !== null,
+    // while weights or schools are tried on, the reasons of the same row stay in sight
+    placeholderData: (old: Schemas['Row'] | undefined) => (old?.id === picked.value?.id ? old : undefined),
+  })),
+);
+const shown = (row: Schemas['BoardRow']) => ({
+  row,
+  picked: row.id === picked.value?.id,
+  compared: compared.value.includes(row.id),
+  full: compared.value.length >= MOST_COMPARED,
+});
+const keepWeights = async (): Promise<void> => {
+  const weights = tried.value;
+  if (!weights || !shed.value) return;
+  const done = await run(() =>
+    unwrap(
+      api.PATCH('/shed/choices', {
+        params: { header: { 'If-Match': `"${shed.value?.revision ?? 0}"` } },
+        body: { weights },
+      }),
+    ),
+  );
+  if (!done) return;
+  // the new revision at once: whoever moves a slider next must not be told that somebody else did
+  client.setQueryData(shedQuery().queryKey, done);
+  tried.value = null;
+  await applyUpdate();
+};
+const weighPlan = async (weights: Record<string, number> | null): Promise<void> => {
+  const done = await run(() =>
+    unwrap(
+      api.PUT('/stands/{stand}/weights', {
+        params: { path: { stand: props.stand }, header: { 'If-Match': ifMatch.value } },
+        body: { weights },
+      }),
+    ),
+  );
+  if (!done) return;
+  tried.value = null;
+  await applyUpdate(done);
+};
+const count = (o: Outcome): number => board.value?.rows.filter((r) => r.outcome === o).length ?? 0;
+
+/** The owner's stance is the owner's, set in the Shed; it is no school to try on. */
+/** Only the schools that a row of this very board rests on. */
+const resting = computed(() => new Set(board.value?.schools ?? []));
+const switchable = computed(() =>
+  (book.value?.schools ?? []).filter(
+    (s) => s.id !== 'herbicide-stance' && (resting.value.has(s.id) || schools.value[s.id] !== undefined),
+  ),
+);
+/** Why this way, in the crew's own words: kept with the step and printed on its sheet. */
+const why = ref('');
+watch(
+  () => [stand.value?.step?.rowId, pickedId.value] as const,
+  () => (why.value = picked.value?.id === stand.value?.step?.rowId ? (stand.value?.step?.why ?? '') : ''),
+  { immediate: true },
+);
+const choose = async (row: Schemas['BoardRow']): Promise<void> => {
+  const go = onward();
+  const done = await run(() =>
+    unwrap(
+      api.PUT('/stands/{stand}/step', {
+        params: { path: { stand: props.stand }, header: { 'If-Match': ifMatch.value } },
+        body: {
+          method: row.method.id,
+          schools: schools.value,
+          ...(why.value.trim() ? { why: why.value.trim() } : {}),
+          ...(row.active ? { active: row.active.id } : {}),
+          ...(row.card ? { cardVersionId: row.card.versionId } : {}),
+        },
+      }),
+    ),
+  );
+  if (!done) return;
+  await applyUpdate(done);
+  await go({ name: row.active ? 'mix' : 'when', params: { stand: props.stand } });
+};
+const onKey = (e: KeyboardEvent): void => {
+  const o = BEST_FIRST[Number(e.key) - 1];
+  if (!o || /^(INPUT|SELECT|TEXTAREA)$/.test((e.target as HTMLElement).tagName)) return;
+  filter.value = filter.value === o ? null : o;
+};
+useEventListener(window, 'keydown', onKey);
+</script>
+
+<template>
+  <div class="stack">
+    <h1>
+      {{ t('station.methods') }}<template v-if="stand">: {{ stand.name }}</template>
+    </h1>
+    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <template v-if="board">
+      <p v-if="board.stage" class="soft">
+        {{ t('methods.stage') }} <b>{{ board.stage.name }}</b> ({{ t(`certainty.${board.stage.certainty}`) }}) ·
+        {{ board.flow?.name }}
+      </p>
+      <ViewTabs
+        v-model="view"
+        :views="VIEWS.map((id) => ({ id, name: t(`methods.view.${id}`, { n: compared.length }) }))"
+        :label="t('methods.views')"
+      />
+      <ProgrammesPanel v-if="view === 'programmes'" :stand="props.stand" />
+      <ComparePanel v-else-if="view === 'compare'" :stand="props.stand" :rows="compared" @drop="toggle" @pick="look" />
+      <CostPanel v-else-if="view === 'cost' && picked" :stand="props.stand" :row="picked" />
+      <template v-else>
+        <div class="row" role="group" :aria-label="t('methods.filter')">
+          <button
+            v-for="(o, i) in BEST_FIRST"
+            :key="o"
+            type="button"
+            class="btn small quiet"
+            :aria-pressed="filter === o"
+            :class="{ pressed: filter === o }"
+            :title="t('methods.key', { key: i + 1 })"
+            @click="filter = filter === o ? null : o"
+          >
+            <VerdictMark :outcome="o" :name="`${t(`outcome.${o}`)} ${count(o)}`" />
+          </button>
+        </div>
+        <div class="row" role="group" :aria-label="t('methods.families')">
+          <button
+            type="button"
+            class="btn small quiet"
+            :aria-pressed="family === ''"
+            :class="{ pressed: family === '' }"
+            @click="family = ''"
+          >
+            {{ t('methods.allFamilies') }}
+          </button>
+          <button
+            v-for="f in FAMILIES"
+            :key="f"
+            type="button"
+            class="btn small quiet"
+            :aria-pressed="family === f"
+            :class="{ pressed: family === f }"
+            @click="family = f"
+          >
+            {{ t(`methods.family.${f}`) }}
+            {{ board.rows.filter((r) => r.method.family === f && !CLOSED.includes(r.outcome)).length }}
+          </button>
+        </div>
+        <div class="bench">
+          <section class="stack" :aria-label="t('methods.board')">
+            <p class="small soft tickhint">{{ t('besides.tickHint') }}</p>
+            <div class="rows">
+              <BoardRow
+                v-for="row in open"
+                :key="row.id"
+                v-bind="shown(row)"
+                @pick="pickedId = row.id"
+                @compare="toggle(row.id)"
+              />
+              <p v-if="rows.length === 0" class="soft">{{ t('methods.noneSo') }}</p>
+            </div>
+            <details v-if="folded.length">
+              <summary>{{ t('methods.folded', { n: folded.length }, folded.length) }}</summary>
+              <div class="rows">
+                <BoardRow
+                  v-for="row in folded"
+                  :key="row.id"
+                  v-bind="shown(row)"
+                  @pick="pickedId = row.id"
+                  @compare="toggle(row.id)"
+                />
+              </div>
+            </details>
+            <WeighPanel
+              :weights="board.weights"
+              :row="opened ?? null"
+              :tried="tried"
+              :may-keep="user?.role === 'lead'"
+              :may-plan="mayWrite"
+              :of-plan="stand?.weights != null"
+              :busy="busy"
+              @try="tryOn"
+              @drop="tried = null"
+              @keep="keepWeights"
+              @plan="weighPlan(tried)"
+              @as-crew="weighPlan(null)"
+            />
+            <p v-for="n in board.notes" :key="n.code" class="small soft">{{ n.text }}</p>
+            <details>
+              <summary>{{ t('methods.schools') }}</summary>
+              <div class="stack" style="padding-top: 8px">
+                <p class="small soft">{{ t('methods.schoolsHelp') }}</p>
+                <label v-for="s in switchable" :key="s.id" class="label"
+                  >{{ s.name }}
+                  <select
+                    class="field"
+                    :value="schools[s.id] ?? ''"
+                    @change="schools = { ...schools, [s.id]: ($event.target as HTMLSelectElement).value }"
+                  >
+                    <option value="" disabled>{{ t('methods.asSet') }}</option>
+                    <option v-for="c in s.choices" :key="c.id" :value="c.id">
+                      {{ c.name }}{{ c.default ? ` (${t('methods.ours')})` : '' }}
+                    </option>
+                  </select>
+                </label>
+              </div>
+            </details>
+          </section>
+          <section
+            v-if="picked"
+            class="stack why stays"
+            tabindex="0"
+            aria-live="polite"
+            :aria-label="t('methods.reasons')"
+          >
+            <h2>
+              {{ picked.method.name }}<span v-if="picked.active" class="soft">, {{ picked.active.name }}</span>
+            </h2>
+            <VerdictMark :outcome="picked.outcome" :name="picked.outcomeName" large />
+            <p v-if="picked.card" class="small">{{ picked.card.product }}</p>
+            <p v-if="openError" class="fault" role="alert">{{ openError.message }}</p>
+            <RowReasons v-if="opened" :row="opened" :stand-id="props.stand" :species="stand?.species ?? null" />
+            <el-skeleton
+              v-else-if="!openError"
+              role="status"
+              animated
+              :rows="6"
+              :aria-label="t('methods.reasonsCome')"
+            />
+            <p class="small soft">{{ t('methods.care') }}</p>
+            <button class="btn small quiet" type="button" @click="view = 'cost'">{{ t('cost.see') }}</button>
+            <label v-if="mayWrite && picked.outcome !== 'notAllowed'" class="label"
+              >{{ t('methods.why')
+              }}<textarea v-model="why" class="field" rows="2" maxlength="500" :placeholder="t('methods.whyHint')" />
+            </label>
+            <button
+              v-if="mayWrite"
+              class="btn main"
+              type="button"
+              :disabled="busy || picked.outcome === 'notAllowed'"
+              @click="choose(picked)"
+            >
+              {{ t('methods.choose', { name: picked.method.name }) }}
+            </button>
+            <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+          </section>
+        </div>
+      </template>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.pressed {
+  border-color: var(--sloe);
+  border-width: 2px;
+}
+.tickhint {
+  text-align: right;
+  margin: 0 4px -8px;
+}
+.rows {
+  border-bottom: 1px solid var(--rule);
+}
+details > summary {
+  min-height: 36px;
+  cursor: pointer;
+}
+</style>

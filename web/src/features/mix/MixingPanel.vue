@@ -1,0 +1,215 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { computed, ref, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, unwrap, type Schemas } from '@/api/client';
+import { batchesQuery, shedQuery } from '@/api/queries';
+import { useSubmit } from '@/composables/useSubmit';
+import { useSession } from '@/composables/useSession';
+import BatchLabel from './BatchLabel.vue';
+import MeasureDrawing from './MeasureDrawing.vue';
+import { loadName } from './loadName';
+import TankDrawing from './TankDrawing.vue';
+import PaperButton from '@/components/feedback/PaperButton.vue';
+
+/**
+ * One load, an addition at a time, each ticked off in order with a wet glove: nothing goes in twice, and the product
+ * leaves the shelf with the last tick.
+ */
+const props = defineProps<{
+  recipe: Schemas['Recipe'];
+  stock: Schemas['ShedContainer'][];
+  units: 'us' | 'metric';
+  mayWrite: boolean;
+}>();
+const emit = defineEmits<{ recipe: [] }>();
+const { t } = useI18n();
+const { say } = useSession();
+const { busy, refusal, run } = useSubmit();
+const client = useQueryClient();
+const { data: before } = useQuery(computed(() => batchesQuery(props.recipe.stepId)));
+const at = ref(0);
+const load = computed(() => props.recipe.loads[at.value] ?? null);
+const done = ref(0);
+const batch = ref<Schemas['Batch'] | null>(null);
+const restart = (): void => {
+  done.value = 0;
+  batch.value = null;
+};
+watch([at, () => props.recipe.stepId], restart);
+const steps = computed(() => load.value?.steps ?? []);
+const current = computed(() => steps.value[done.value] ?? null);
+/** How an addition is measured, in words that stand beside it. */
+const cupOf = (what: string): string => {
+  const c = (load.value?.measure ?? []).find((m) => m.system === props.units && m.what === what);
+  return c
+    ? t(c.fullCups ? 'mixing.cups' : 'mixing.cup', { n: c.fullCups, holds: c.holds, last: c.lastFill, tool: c.tool })
+    : '';
+};
+/** The product at hand on the crew's own tool, for this very load. */
+const cups = computed(() =>
+  (load.value?.measure ?? []).filter(
+    (m) => m.system === props.units && (!current.value || current.value.what === m.what),
+  ),
+);
+const all = computed(() => steps.value.length > 0 && done.value >= steps.value.length);
+/** For each product of the load the jugs that something is left in, the one that is open first. */
+const products = computed(() =>
+  (load.value?.products ?? []).map((p) => ({
+    ...p,
+    jugs: props.stock.filter((c) => c.product === p.product && c.left.value !== '0'),
+  })),
+);
+const from = ref<Record<string, string>>({});
+watch(
+  products,
+  (list) => {
+    for (const p of list)
+      if (!p.jugs.some((c) => c.id === from.value[p.what])) from.value[p.what] = p.jugs[0]?.id ?? '';
+  },
+  { immediate: true },
+);
+const draws = computed(() => products.value.map((p) => from.value[p.what] ?? '').filter((id) => id !== ''));
+const write = async (): Promise<void> => {
+  const made = await run(() =>
+    unwrap(
+      api.POST('/steps/{step}/batches', {
+        params: { path: { step: props.recipe.stepId } },
+        body: {
+          load: at.value,
+          confirmed: steps.value.map((s) => s.what),
+          ...(draws.value.length ? { draws: draws.value.map((containerId) => ({ containerId })) } : {}),
+        },
+      }),
+    ),
+  );
+  if (!made) return;
+  batch.value = made;
+  await client.invalidateQueries({ queryKey: shedQuery().queryKey });
+  await client.invalidateQueries({ queryKey: ['recipe', props.recipe.stepId] });
+  await client.invalidateQueries({ queryKey: batchesQuery(props.recipe.stepId).queryKey });
+};
+</script>
+
+<template>
+  <div v-if="!recipe.saved" class="stack">
+    <p class="note">{{ t('mixing.saveFirst') }}</p>
+    <p>
+      <button class="btn main" type="button" @click="emit('recipe')">{{ t('mixing.toRecipe') }}</button>
+    </p>
+  </div>
+  <div v-else class="bench">
+    <section class="stack" aria-live="polite" :aria-label="t('mixing.title')">
+      <h2 class="visually-hidden">{{ t('mixing.title') }}</h2>
+      <div v-if="recipe.loads.length > 1" class="row" role="group" :aria-label="t('mixing.which')">
+        <button
+          v-for="(l, i) in recipe.loads"
+          :key="i"
+          class="btn small"
+          :class="{ main: i === at }"
+          type="button"
+          :aria-pressed="i === at"
+          @click="at = i"
+        >
+          {{ loadName(t, l) }}: {{ say(l.finished) }}
+        </button>
+      </div>
+      <p class="small">{{ t('mix.care') }}</p>
+      <ol class="steps">
+        <li
+          v-for="(s, i) in steps"
+          :key="s.what"
+          :class="{ done: i < done, now: i === done && !batch, later: i > done }"
+          :aria-current="i === done ? 'step' : undefined"
+        >
+          <span class="n">{{ i < done ? '✓' : i + 1 }}</span>
+          <span
+            ><b class="amount">{{ say(s.amount) }}</b> {{ s.name }}<br /><template v-if="cupOf(s.what)"
+              ><b>{{ cupOf(s.what) }}</b> · </template
+            ><span class="small soft">{{ t('mix.mark', { mark: say(s.mark) }) }}</span></span
+          >
+        </li>
+      </ol>
+      <template v-if="!batch">
+        <button v-if="current && mayWrite" class="btn main tick" type="button" @click="done++">
+          {{ t('mixing.isIn', { what: current.name, amount: say(current.amount) }) }}
+        </button>
+        <button v-if="done > 0" class="btn quiet small" type="button" @click="done--">{{ t('mixing.undo') }}</button>
+        <template v-if="all">
+          <template v-for="p in products" :key="p.what">
+            <label v-if="p.jugs.length" class="label"
+              >{{ products.length > 1 ? t('mixing.fromOf', { product: p.product }) : t('mixing.from') }}
+              <select v-model="from[p.what]" class="field">
+                <option v-for="c in p.jugs" :key="c.id" :value="c.id">
+                  {{ t('mixing.jug', { size: c.sold, lot: c.lot ?? '–', left: say(c.left) }) }}
+                </option>
+                <option value="">{{ t('mixing.noJug') }}</option>
+              </select></label
+            >
+            <p v-else class="small soft">
+              <template v-if="products.length > 1">{{ p.product }}: </template>{{ t('mixing.noStock') }}
+            </p>
+          </template>
+          <button class="btn main tick" type="button" :disabled="busy" @click="write">{{ t('mixing.write') }}</button>
+        </template>
+        <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+      </template>
+      <template v-else>
+        <BatchLabel :batch="batch" />
+        <button class="btn" type="button" @click="restart">{{ t('mixing.another') }}</button>
+      </template>
+    </section>
+    <section class="stack why">
+      <MeasureDrawing v-for="c in cups" :key="c.what" :cup="c" />
+      <TankDrawing v-if="load" :load="load" :say="say" large />
+      <PaperButton kind="mixing-card" :of="recipe.stepId" :label="t('mix.card')" />
+      <template v-if="before?.data.length">
+        <h3>{{ t('mixing.made') }}</h3>
+        <ul class="plain ruled">
+          <li v-for="b in before.data" :key="b.id">
+            <b>{{ b.label.title }}</b> {{ say(b.finished) }}
+            <span class="small soft">{{ b.label.mixed }}{{ b.recordId ? ` · ${t('stock.recorded')}` : '' }}</span>
+          </li>
+        </ul>
+      </template>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.steps {
+  list-style: none;
+  padding: 0;
+  border-bottom: 1px solid var(--rule);
+}
+.steps li {
+  display: grid;
+  grid-template-columns: 48px minmax(0, 1fr);
+  align-items: center;
+  min-height: 72px;
+  border-top: 1px solid var(--rule);
+  padding: 6px 8px;
+}
+.n {
+  font-size: var(--size-xl);
+  font-weight: 700;
+}
+.amount {
+  font-size: var(--size-xl);
+}
+.now {
+  background: var(--sloe-pale);
+  box-shadow: inset 6px 0 0 var(--sloe);
+}
+.done {
+  color: var(--ink-soft);
+}
+.later .amount {
+  font-weight: 500;
+}
+.tick {
+  min-height: 72px;
+  width: 100%;
+  font-size: var(--size-l);
+}
+</style>

@@ -1,0 +1,216 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { FACTS } from '@/api/vocabulary';
+import { api, jobNow, unwrap, type Schemas } from '@/api/client';
+import { dayText } from '@/components/dates';
+import { useSubmit } from '@/composables/useSubmit';
+import { useSession } from '@/composables/useSession';
+
+const props = defineProps<{ stand: Schemas['Stand'] }>();
+const emit = defineEmits<{ updated: [] }>();
+const { t, te } = useI18n();
+const { mayWrite } = useSession();
+const { busy, refusal, run, at } = useSubmit();
+
+/** What to note, by where one looks. */
+const GROUPS: readonly { key: string; facts: readonly string[] }[] = [
+  {
+    key: 'plant',
+    facts: [
+      'stage',
+      'also-stage',
+      'leaf-count',
+      'height',
+      'bark-texture',
+      'bark-thickness',
+      'root-form',
+      'bark-diseased',
+      'first-found',
+      'fruiting',
+      'fresh-flush',
+      'leaf-damage',
+      'weeds-up',
+      'above-keepers',
+      'leaf-out',
+      'green-leaf',
+      'leaves-limp',
+      'shade',
+      'target-cover',
+      'cover',
+      'purpose',
+      'treat-from',
+      'treat-below',
+    ],
+  },
+  {
+    key: 'day',
+    facts: [
+      'bark-wetness',
+      'leaf-wetness',
+      'snow-at-base',
+      'wind-speed',
+      'wind-from',
+      'air-temperature',
+      'drought',
+      'bees-flying',
+      'flowers-around',
+      'freeze-on',
+      'litter',
+    ],
+  },
+  {
+    key: 'ground',
+    facts: [
+      'soil-moisture',
+      'soil-temperature-30cm',
+      'soil-texture',
+      'slope',
+      'grass-at-base',
+      'silt-on-bark',
+      'water-distance',
+      'shallow-groundwater',
+      'last-mown',
+      'soil-workable',
+      'cover-kind',
+      'sown-next',
+      'sown-crop',
+      'crop-up',
+      'self-sown-kept',
+      'floods',
+      'sprayed-lately',
+      'working-depth',
+      'grass-form',
+      'thorns-kept',
+    ],
+  },
+  {
+    key: 'orchard',
+    facts: [
+      'planted-on',
+      'planted-trees',
+      'floor',
+      'irrigated',
+      'trunk-guards',
+      'green-bark',
+      'row-spacing',
+      'strip-side',
+      'treated-area',
+      'trunk-diameter',
+    ],
+  },
+  {
+    key: 'people',
+    facts: [
+      'public-way',
+      'children-pets',
+      'school-ground',
+      'local-rule',
+      'volunteers',
+      'hours-at-hand',
+      'food-taken',
+      'stock-kind',
+      'grazed-from',
+      'hay-on',
+      'debris-gone',
+      'hives-near',
+      'felling-planned',
+      'removal-for',
+      'kept-as-snags',
+    ],
+  },
+];
+
+const fact = ref('stage');
+const value = ref('');
+const choices = computed(() => {
+  const said = FACTS[fact.value];
+  return typeof said === 'string' ? [] : (said ?? []);
+});
+const kind = computed(() => (choices.value.length ? 'choice' : FACTS[fact.value]));
+const worded = (v: unknown): string => {
+  if (v === true) return t('scout.yes');
+  if (v === false) return t('scout.no');
+  return typeof v === 'string' ? (te(`value.${v}`) ? t(`value.${v}`) : v) : ((v as { typed?: string })?.typed ?? '');
+};
+const save = async (): Promise<void> => {
+  const given = kind.value === 'yes-no' ? value.value === 'yes' : value.value;
+  const done = await run(() =>
+    unwrap(
+      api.POST('/patches/{patch}/observations', {
+        params: { path: { patch: props.stand.patchId } },
+        body: {
+          facts: [
+            {
+              fact: fact.value,
+              value: given,
+              at: jobNow().toISOString(),
+              ...(fact.value === 'leaf-out' && props.stand.species ? { species: props.stand.species } : {}),
+            },
+          ],
+        },
+      }),
+    ),
+  );
+  if (done) {
+    value.value = '';
+    emit('updated');
+  }
+};
+</script>
+
+<template>
+  <section class="stack" aria-labelledby="observe-h">
+    <h2 id="observe-h">{{ t('scout.observed') }}</h2>
+    <p v-if="stand.stage" class="small">
+      {{ t('scout.stage') }} <b>{{ stand.stage.name }}</b> ({{ t(`certainty.${stand.stage.certainty}`)
+      }}<template v-if="stand.stage.certainty === 'estimated' && stand.stage.why">: {{ stand.stage.why }}</template
+      >)
+      <template v-if="stand.stage.couldBe.length">{{
+        t('scout.couldBe', { stages: stand.stage.couldBe.join(', ') })
+      }}</template>
+    </p>
+    <ul class="ruled plain">
+      <li v-for="f in stand.facts" :key="f.fact">
+        <b>{{ worded(f.value) }}</b> <span class="soft">{{ f.name }} · {{ dayText(f.at.slice(0, 10), true) }}</span>
+        <span v-if="f.stale" class="fault">{{ t('scout.stale') }}</span>
+      </li>
+      <li v-if="stand.facts.length === 0" class="soft">{{ t('scout.nothingSeen') }}</li>
+    </ul>
+    <form v-if="mayWrite" class="row" novalidate @submit.prevent="save">
+      <label class="label"
+        >{{ t('scout.fact') }}
+        <select v-model="fact" class="field" @change="value = ''">
+          <optgroup v-for="g in GROUPS" :key="g.key" :label="t(`scout.look.${g.key}`)">
+            <option v-for="f in g.facts" :key="f" :value="f">{{ t(`fact.${f}`) }}</option>
+          </optgroup>
+        </select>
+      </label>
+      <label class="label"
+        >{{ t('scout.is') }}
+        <select v-if="kind === 'choice'" v-model="value" class="field">
+          <option value="" disabled>…</option>
+          <option v-for="v in choices" :key="v" :value="v">{{ worded(v) }}</option>
+        </select>
+        <select v-else-if="kind === 'yes-no'" v-model="value" class="field">
+          <option value="" disabled>…</option>
+          <option value="yes">{{ t('scout.yes') }}</option>
+          <option value="no">{{ t('scout.no') }}</option>
+        </select>
+        <input
+          v-else
+          v-model="value"
+          class="field"
+          style="width: 9em"
+          :type="kind === 'day' ? 'date' : 'text'"
+          :placeholder="kind === 'amount' ? t(`example.${fact}`) : ''"
+          :aria-invalid="at('/facts/0') !== null"
+        />
+      </label>
+      <button class="btn" style="align-self: end" type="submit" :disabled="busy || value === ''">
+        {{ t('scout.note') }}
+      </button>
+    </form>
+    <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+  </section>
+</template>

@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, unwrap, type Schemas } from '@/api/client';
+import { useSubmit } from '@/composables/useSubmit';
+import { useSession } from '@/composables/useSession';
+
+const props = defineProps<{
+  sighting: Schemas['Sighting'];
+  /** Whether photos may be added here and now. */ adding: boolean;
+}>();
+const emit = defineEmits<{
+  changed: [sighting: Schemas['Sighting']];
+  /** A picture knew where it was taken, and the person wants that. */ place: [latitude: string, longitude: string];
+}>();
+const { t } = useI18n();
+const { mayWrite } = useSession();
+const { busy, refusal, run } = useSubmit();
+const offered = ref<{ latitude: string; longitude: string } | null>(null);
+const sent = ref<{ at: number; of: number } | null>(null);
+const shown = ref<Schemas['Sighting']['photos'][number] | null>(null);
+const url = (id: string, size: 'full' | 'thumb'): string => `/api/v1/photos/${id}/${size}`;
+
+const add = async (e: Event): Promise<void> => {
+  const input = e.target as HTMLInputElement;
+  const files = [...(input.files ?? [])];
+  for (const [i, file] of files.entries()) {
+    sent.value = { at: i + 1, of: files.length };
+    const body = new FormData();
+    body.append('photo', file);
+    const answer = await run(() =>
+      // the browser writes the multipart header with its boundary; openapi-fetch sends the form as it is
+      unwrap(
+        api.POST('/sightings/{sighting}/photos', {
+          params: { path: { sighting: props.sighting.id } },
+          body: body as unknown as { photo: string },
+          bodySerializer: (b) => b as unknown as FormData,
+        }),
+      ),
+    );
+    if (!answer) break;
+    offered.value ??= answer.offeredPlace;
+    emit('changed', answer.sighting);
+  }
+  sent.value = null;
+  input.value = '';
+};
+const drop = async (photo: string): Promise<void> => {
+  const answer = await run(() => unwrap(api.DELETE('/photos/{photo}', { params: { path: { photo } } })));
+  if (answer) {
+    shown.value = null;
+    emit('changed', answer);
+  }
+};
+const takePlace = (): void => {
+  if (offered.value) emit('place', offered.value.latitude, offered.value.longitude);
+  offered.value = null;
+};
+</script>
+
+<template>
+  <div class="stack photos">
+    <ul v-if="sighting.photos.length" class="plain strip" :aria-label="t('sighting.photos')">
+      <li v-for="(p, i) in sighting.photos" :key="p.id">
+        <button type="button" :aria-label="t('sighting.openPhoto', { n: i + 1 })" @click="shown = p">
+          <img
+            :src="url(p.id, 'thumb')"
+            :alt="t('sighting.photoOf', { name: sighting.name, n: i + 1 })"
+            width="120"
+            height="90"
+            loading="lazy"
+          />
+        </button>
+      </li>
+    </ul>
+    <label v-if="mayWrite && adding" class="label">
+      {{ t('sighting.addPhotos') }}
+      <input type="file" accept="image/jpeg,image/png,image/webp" multiple :disabled="busy" @change="add" />
+    </label>
+    <p v-if="sent" role="status" class="small">{{ t('sighting.sending', sent) }}</p>
+    <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+    <p v-if="offered" class="note">
+      {{ t('sighting.offered', offered) }}
+      <span class="row">
+        <button class="btn small" type="button" @click="takePlace">{{ t('sighting.takePlace') }}</button>
+        <button class="btn small quiet" type="button" @click="offered = null">{{ t('sighting.leavePlace') }}</button>
+      </span>
+    </p>
+    <el-dialog v-if="shown" :model-value="true" :title="sighting.name" width="880" @close="shown = null">
+      <img
+        class="whole"
+        :src="url(shown.id, 'full')"
+        :alt="t('sighting.photoOf', { name: sighting.name, n: sighting.photos.indexOf(shown) + 1 })"
+        :width="shown.width"
+        :height="shown.height"
+      />
+      <div class="row">
+        <span v-if="shown.takenAt" class="small soft">{{ t('sighting.taken', { at: shown.takenAt }) }}</span>
+        <button v-if="mayWrite" class="btn small quiet" type="button" :disabled="busy" @click="drop(shown.id)">
+          {{ t('sighting.dropPhoto') }}
+        </button>
+      </div>
+    </el-dialog>
+  </div>
+</template>
+
+<style scoped>
+.strip {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.strip button {
+  padding: 0;
+  border: 1px solid var(--ink-soft);
+  border-radius: var(--corner);
+  background: none;
+  cursor: pointer;
+  line-height: 0;
+}
+.strip img {
+  width: 120px;
+  height: 90px;
+  object-fit: cover;
+}
+.whole {
+  width: 100%;
+  height: auto;
+  max-height: 70vh;
+  object-fit: contain;
+}
+</style>

@@ -1,0 +1,216 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, unwrap, type Schemas } from '@/api/client';
+import { groundsQuery, patchesQuery, sightingsQuery } from '@/api/queries';
+import { useWritten } from '@/api/written';
+import { useSubmit } from '@/composables/useSubmit';
+import { draftKey, useDraft } from '@/composables/useDraft';
+import { useOnward } from '@/composables/useOnward';
+import { useSession } from '@/composables/useSession';
+import KeyForm from './KeyForm.vue';
+import { toGiven, type Seen } from './seen';
+import SightingCard from './SightingCard.vue';
+import WhereForm from './WhereForm.vue';
+
+const { t } = useI18n();
+const onward = useOnward();
+const client = useQueryClient();
+const written = useWritten();
+const { user, mayWrite } = useSession();
+const { busy, refusal, run, at } = useSubmit();
+
+const blank = () => ({
+  seen: {} as Seen,
+  ground: '',
+  patch: '',
+  point: null as [number, number] | null,
+  accuracy: null as string | null,
+  stand: false,
+  confidence: 'likely' as 'certain' | 'likely' | 'guess',
+  remarks: '',
+});
+const form = ref(blank());
+const naming = ref(false);
+const { restoredAt, drop } = useDraft(() => (user.value ? draftKey(user.value.id, 'sighting', 'new') : ''), form);
+const { data: grounds } = useQuery(groundsQuery());
+const ground = computed(() => grounds.value?.data.find((g) => g.id === form.value.ground) ?? null);
+const { data: patches } = useQuery(
+  computed(() => ({
+    ...patchesQuery(form.value.ground, {
+      page: 1,
+      perPage: 200,
+      sort: 'name',
+      order: 'asc',
+      q: '',
+      setting: '',
+      archived: false,
+    }),
+    enabled: form.value.ground !== '',
+  })),
+);
+const near = computed((): [number, number] =>
+  ground.value ? [Number(ground.value.longitude), Number(ground.value.latitude)] : [0, 0],
+);
+const filter = ref('');
+const { data: list, error } = useQuery(computed(() => sightingsQuery(filter.value)));
+
+const keep = async (species: string | null): Promise<void> => {
+  const f = form.value;
+  const go = onward();
+  const done = await run(() =>
+    unwrap(
+      api.POST('/sightings', {
+        body: {
+          seen: toGiven(f.seen),
+          ...(species ? { species } : { unknown: true }),
+          ...(f.ground ? { ground: f.ground } : {}),
+          ...(f.patch ? { patch: f.patch } : {}),
+          ...(f.point
+            ? {
+                point: { type: 'Point' as const, coordinates: f.point },
+                ...(f.accuracy ? { accuracyMetres: f.accuracy } : {}),
+              }
+            : {}),
+          confidence: f.confidence,
+          ...(f.remarks ? { remarks: f.remarks } : {}),
+          ...(f.stand && f.patch ? { foundStand: true } : {}),
+        },
+      }),
+    ),
+  );
+  if (!done) return;
+  await drop();
+  form.value = blank();
+  naming.value = false;
+  await written('sighting');
+  if (done.standId) await go({ name: 'scout', params: { stand: done.standId } });
+};
+const applyUpdate = (sighting: Schemas['Sighting']): void => {
+  client.setQueryData(
+    sightingsQuery(filter.value).queryKey,
+    (old) => old && { ...old, data: old.data.map((s) => (s.id === sighting.id ? sighting : s)) },
+  );
+};
+const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') ?? at('/foundStand'));
+</script>
+
+<template>
+  <div class="stack">
+    <h1>{{ t('station.scout') }}</h1>
+    <section class="stack" aria-labelledby="new-h">
+      <div class="row">
+        <h2 id="new-h">{{ t('sighting.new') }}</h2>
+        <button v-if="!naming" class="btn main" type="button" @click="naming = true">{{ t('sighting.begin') }}</button>
+      </div>
+      <template v-if="naming">
+        <p v-if="restoredAt" class="note small">
+          {{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}
+        </p>
+        <div class="row">
+          <label class="label"
+            >{{ t('sighting.ground') }}
+            <select v-model="form.ground" class="field" @change="form.patch = ''">
+              <option value="">{{ t('sighting.choose') }}</option>
+              <option v-for="g in grounds?.data ?? []" :key="g.id" :value="g.id">{{ g.name }}</option>
+            </select>
+          </label>
+          <label class="label"
+            >{{ t('sighting.patch') }}
+            <select v-model="form.patch" class="field" :disabled="!form.ground">
+              <option value="">{{ t('sighting.noPatch') }}</option>
+              <option v-for="p in patches?.data ?? []" :key="p.id" :value="p.id">{{ p.name }}</option>
+            </select>
+          </label>
+          <label v-if="form.patch" class="tick"
+            ><input v-model="form.stand" type="checkbox" /> {{ t('sighting.foundStand') }}</label
+          >
+        </div>
+        <WhereForm v-if="form.ground" v-model:point="form.point" v-model:accuracy="form.accuracy" :near="near" />
+        <p v-if="placeFault" class="fault" role="alert">{{ placeFault }}</p>
+        <div class="row">
+          <fieldset class="row plainset">
+            <legend class="small">{{ t('sighting.howSure') }}</legend>
+            <label v-for="c in ['certain', 'likely', 'guess']" :key="c" class="tick"
+              ><input v-model="form.confidence" type="radio" :value="c" /> {{ t(`sighting.confidence.${c}`) }}</label
+            >
+          </fieldset>
+          <label class="label grow"
+            >{{ t('sighting.remarks') }}<input v-model="form.remarks" class="field" maxlength="2000"
+          /></label>
+        </div>
+        <KeyForm v-model="form.seen" :ground="form.ground || undefined">
+          <template #candidate="{ candidate }">
+            <button v-if="mayWrite" class="btn small" type="button" :disabled="busy" @click="keep(candidate.id)">
+              {{ t('scout.itIs', { name: candidate.name }) }}
+            </button>
+          </template>
+          <template #after>
+            <button v-if="mayWrite" class="btn quiet" type="button" :disabled="busy" @click="keep(null)">
+              {{ t('sighting.keepUnnamed') }}
+            </button>
+            <p v-if="refusal && !placeFault" class="fault" role="alert">{{ refusal.message }}</p>
+          </template>
+        </KeyForm>
+      </template>
+    </section>
+    <section class="stack" aria-labelledby="all-h">
+      <div class="row">
+        <h2 id="all-h">{{ t('sighting.all') }}</h2>
+        <label class="label"
+          ><span class="visually-hidden">{{ t('sighting.ground') }}</span>
+          <select v-model="filter" class="field">
+            <option value="">{{ t('sighting.everywhere') }}</option>
+            <option v-for="g in grounds?.data ?? []" :key="g.id" :value="g.id">{{ g.name }}</option>
+          </select>
+        </label>
+        <a class="btn small" :href="`/api/v1/sightings.csv${filter ? `?ground=${filter}` : ''}`" download>{{
+          t('sighting.csv')
+        }}</a>
+      </div>
+      <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+      <p v-else-if="list && list.data.length === 0" class="soft">{{ t('sighting.none') }}</p>
+      <ul v-if="list" class="plain ruled">
+        <li v-for="s in list.data" :key="s.id">
+          <SightingCard
+            :sighting="s"
+            :near="s.point ? (s.point.coordinates as [number, number]) : near"
+            @changed="applyUpdate"
+          >
+            <template #name>
+              <RouterLink v-if="s.species" :to="{ name: 'species', params: { id: s.species } }"
+                ><b>{{ s.name }}</b></RouterLink
+              ><b v-else>{{ s.name }}</b>
+              <span class="latin soft small"> {{ s.scientific }}</span>
+              <template v-if="s.standId">
+                ·
+                <RouterLink :to="{ name: 'scout', params: { stand: s.standId } }">{{
+                  t('sighting.toStand')
+                }}</RouterLink></template
+              >
+              <br />
+            </template>
+          </SightingCard>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.plainset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+}
+.tick {
+  min-height: var(--touch);
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+}
+.grow {
+  flex: 1 1 220px;
+}
+</style>

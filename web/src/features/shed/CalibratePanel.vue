@@ -1,0 +1,223 @@
+<script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, unwrap, type Schemas } from '@/api/client';
+import { useWritten } from '@/api/written';
+import { useSubmit } from '@/composables/useSubmit';
+import { useSession } from '@/composables/useSession';
+
+/**
+ * Measuring what a sprayer gives, a step at a time: the course walked against a stopwatch, the nozzle caught for just
+ * as long.
+ */
+const props = defineProps<{ sprayer: Schemas['ShedSprayer'] }>();
+const emit = defineEmits<{ close: [] }>();
+const { t, tm } = useI18n();
+const { say, units } = useSession();
+const { busy, refusal, run, at } = useSubmit();
+const written = useWritten();
+const WAYS = ['course', 'moving', 'known-area', 'bottle'] as const;
+type Way = (typeof WAYS)[number];
+const way = ref<Way>(
+  props.sprayer.kind === 'squirt-bottle' ? 'bottle' : props.sprayer.kind === 'boom' ? 'moving' : 'course',
+);
+const course = ref(units.value === 'us' ? '' : '100 m2');
+const form = ref<Record<string, string>>({});
+const FIELDS: Record<Way, readonly string[]> = {
+  course: ['caught'],
+  moving: ['caught', 'time', 'speed', 'spacing'],
+  'known-area': ['used', 'area'],
+  bottle: ['caught', 'strokes'],
+};
+const SAMPLES: Record<string, string> = {
+  caught: '24 fl oz',
+  time: '60 s',
+  speed: '3 mph',
+  spacing: '20 in',
+  used: '3 gal',
+  area: '5000 sq ft',
+  strokes: '40',
+};
+const flows = ref('');
+const steps = computed(() => tm(`calibrate.steps.${way.value}`) as string[]);
+
+/** The stopwatch of the walk; the catch is timed against it, counting down. */
+const elapsed = ref(0);
+const walked = ref<number | null>(null);
+const mode = ref<'idle' | 'walk' | 'catch'>('idle');
+let began = 0;
+const tick = (): void => {
+  elapsed.value = (performance.now() - began) / 1000;
+  if (mode.value === 'catch' && walked.value !== null && elapsed.value >= walked.value) stop();
+};
+const ticking = useIntervalFn(tick, 100, { immediate: false });
+const start = (what: 'walk' | 'catch'): void => {
+  began = performance.now();
+  elapsed.value = 0;
+  mode.value = what;
+  ticking.resume();
+};
+function stop(): void {
+  ticking.pause();
+  if (mode.value === 'walk') {
+    walked.value = elapsed.value;
+    form.value.time = `${elapsed.value.toFixed(1)} s`;
+  }
+  mode.value = 'idle';
+}
+const clock = computed(() => {
+  const s =
+    mode.value === 'catch' && walked.value !== null
+      ? Math.max(0, walked.value - elapsed.value)
+      : mode.value === 'walk'
+        ? elapsed.value
+        : (walked.value ?? 0);
+  return `${s.toFixed(1)} s`;
+});
+
+const found = ref<Schemas['Calibrated'] | null>(null);
+const kept = ref(false);
+const ask = async (trying: boolean): Promise<void> => {
+  const f = form.value;
+  const body: Record<string, unknown> = { way: way.value, try: trying };
+  for (const name of FIELDS[way.value]) if (f[name]) body[name] = name === 'strokes' ? Number(f[name]) : f[name];
+  if (way.value === 'course' && course.value) body.area = course.value;
+  const list = flows.value
+    .split(/[,\n;]+/)
+    .map((n) => n.trim())
+    .filter(Boolean);
+  if (list.length) body.nozzles = list;
+  const done = await run(() =>
+    unwrap(
+      api.POST('/shed/sprayers/{sprayer}/calibrations', {
+        params: { path: { sprayer: props.sprayer.id } },
+        body: body as { way: string },
+      }),
+    ),
+  );
+  if (!done) return;
+  found.value = done;
+  kept.value = !trying;
+  if (!trying) await written('shed');
+};
+</script>
+
+<template>
+  <form class="stack" novalidate @submit.prevent="ask(true)">
+    <h2>{{ t('calibrate.title', { name: sprayer.name }) }}</h2>
+    <label class="label"
+      >{{ t('calibrate.way') }}
+      <select v-model="way" class="field">
+        <option v-for="w in WAYS" :key="w" :value="w">{{ t(`calibrate.ways.${w}`) }}</option>
+      </select></label
+    >
+    <ol class="steps">
+      <li v-for="s in steps" :key="s">{{ s }}</li>
+    </ol>
+    <div v-if="way === 'course' || way === 'moving'" class="watch">
+      <span class="clock" role="timer">{{ clock }}</span>
+      <button v-if="mode === 'idle'" class="btn" type="button" @click="start('walk')">
+        {{ t('calibrate.startWalk') }}
+      </button>
+      <button
+        v-if="mode === 'idle' && walked !== null && way === 'course'"
+        class="btn"
+        type="button"
+        @click="start('catch')"
+      >
+        {{ t('calibrate.startCatch') }}
+      </button>
+      <button v-if="mode !== 'idle'" class="btn main" type="button" @click="stop">{{ t('calibrate.stop') }}</button>
+    </div>
+    <div class="row">
+      <label v-if="way === 'course'" class="label"
+        >{{ t('calibrate.course') }}
+        <select v-model="course" class="field">
+          <option value="">{{ t('calibrate.courseAcre') }}</option>
+          <option value="100 m2">{{ t('calibrate.courseAre') }}</option>
+        </select></label
+      >
+      <label v-for="name in FIELDS[way]" :key="`${way}-${name}`" class="label"
+        >{{ t(`calibrate.field.${name}`)
+        }}<input
+          v-model="form[name]"
+          class="field"
+          style="width: 8em"
+          :placeholder="SAMPLES[name]"
+          :aria-invalid="at(`/${name}`) !== null"
+        /><span class="fault">{{ at(`/${name}`) }}</span></label
+      >
+    </div>
+    <details>
+      <summary>{{ t('calibrate.nozzles') }}</summary>
+      <label class="label"
+        >{{ t('calibrate.nozzlesHelp')
+        }}<input
+          v-model="flows"
+          class="field"
+          placeholder="0.80 L, 0.79 L, 0.86 L"
+          :aria-invalid="at('/nozzles') !== null"
+      /></label>
+      <p class="fault">{{ at('/nozzles') }}</p>
+    </details>
+    <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
+    <div class="row">
+      <button class="btn" type="submit" :disabled="busy">{{ t('calibrate.work') }}</button>
+      <button class="btn quiet" type="button" @click="emit('close')">{{ t('frame.back') }}</button>
+    </div>
+    <template v-if="found">
+      <p class="pour">{{ say(found.gives) }}</p>
+      <p v-if="sprayer.gives && !kept && sprayer.gives.unit === found.gives.unit" class="small">
+        {{ t('calibrate.before', { gives: say(sprayer.gives) }) }}
+      </p>
+      <template v-if="found.nozzles">
+        <ul class="plain ruled">
+          <li v-for="(n, i) in found.nozzles.each" :key="i">
+            <b>{{ t('calibrate.nozzle', { n: i + 1 }) }}</b> {{ say(n.flow) }}
+            <span class="small soft"
+              >{{ t('calibrate.off', { n: n.offMean })
+              }}<template v-if="n.ofRated">, {{ t('calibrate.ofRated', { n: n.ofRated }) }}</template></span
+            >
+            <b v-if="n.worn" class="fault"> {{ t('calibrate.worn') }}</b>
+          </li>
+        </ul>
+        <p v-if="found.nozzles.replaceSet" class="warn">{{ t('calibrate.replaceSet') }}</p>
+      </template>
+      <p v-if="kept" role="status">
+        <b>{{ t('calibrate.kept') }}</b>
+      </p>
+      <button v-else class="btn main" type="button" :disabled="busy" @click="ask(false)">
+        {{ t('calibrate.keep') }}
+      </button>
+      <div v-if="found.changed.length" class="note">
+        <p>{{ t('calibrate.changes') }}</p>
+        <p v-for="c in found.changed" :key="c.standId">
+          <RouterLink :to="{ name: 'mix', params: { stand: c.standId } }">{{ c.name }}</RouterLink>
+        </p>
+      </div>
+    </template>
+  </form>
+</template>
+
+<style scoped>
+.watch {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 20px;
+  align-items: center;
+}
+.clock {
+  font-size: var(--size-xl);
+  font-weight: 700;
+  font-variant-numeric: tabular-nums;
+  min-width: 5em;
+}
+.steps {
+  padding-left: 20px;
+}
+summary {
+  min-height: 32px;
+  cursor: pointer;
+}
+</style>
