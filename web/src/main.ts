@@ -6,7 +6,8 @@ import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { createI18n } from 'vue-i18n';
-import { Refusal } from './api/client';
+import { api, Refusal } from './api/client';
+import { afterWrite } from './api/mutations';
 import App from './app/App.vue';
 import { router } from './app/router';
 import en from './messages/en.json';
@@ -20,6 +21,7 @@ const client = new QueryClient({
     },
   },
 });
+api.use(afterWrite(client));
 createApp(App)
   .use(createPinia())
   .use(router)

@@ -1,6 +1,6 @@
 import { whoIsHere } from '@/features/session/leaving';
 import { queryOptions } from '@tanstack/vue-query';
-import { api, unwrap } from './client';
+import { api, unwrap, type Schemas } from './client';
 
 /* One factory an endpoint: it owns key and fetcher. */
 export const sessionQuery = () => queryOptions({ queryKey: ['session'], queryFn: whoIsHere, staleTime: 60_000 });
@@ -112,6 +112,15 @@ export const recordQuery = (record: string) =>
     queryKey: ['record', record],
     queryFn: () => unwrap(api.GET('/records/{record}', { params: { path: { record } } })),
   });
+/** A paper is looked at again until it is made. */
+export const paperQuery = (paper: string) =>
+  queryOptions({
+    queryKey: ['paper', paper],
+    queryFn: () => unwrap(api.GET('/papers/{paper}', { params: { path: { paper } } })),
+    refetchInterval: ({ state }) => (isInWork(state.data) ? 700 : false),
+  });
+export const isInWork = (paper: Schemas['Paper'] | null | undefined): boolean =>
+  paper?.state === 'waiting' || paper?.state === 'making';
 export const shedQuery = () => queryOptions({ queryKey: ['shed'], queryFn: () => unwrap(api.GET('/shed')) });
 export const handbookQuery = () =>
   queryOptions({ queryKey: ['handbook'], queryFn: () => unwrap(api.GET('/handbook')), staleTime: Infinity });

@@ -26,7 +26,12 @@ export const router = createRouter({
     { path: '/today', name: 'today', component: () => import('@/features/today/TodayPage.vue') },
     { path: '/ground', name: 'ground', component: () => import('@/features/ground/GroundPage.vue') },
     { path: '/scout', name: 'sightings', component: () => import('@/features/scout/ScoutHome.vue') },
-    { path: '/stands/:stand/scout', name: 'scout', component: () => import('@/features/scout/ScoutPage.vue'), props: true },
+    {
+      path: '/stands/:stand/scout',
+      name: 'scout',
+      component: () => import('@/features/scout/ScoutPage.vue'),
+      props: true,
+    },
     {
       path: '/stands/:stand/methods',
       name: 'methods',

@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { onScopeDispose, ref, watch } from 'vue';
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
+import { isInWork, paperQuery } from '@/api/queries';
 import { useSubmit } from '@/composables/useSubmit';
 
 /**
@@ -9,30 +11,18 @@ import { useSubmit } from '@/composables/useSubmit';
  * for.
  */
 const props = defineProps<{ kind: Schemas['Paper']['kind']; of: string; label: string; main?: boolean }>();
-const POLL_MS = 700;
 const { t } = useI18n();
 const { busy, refusal, run } = useSubmit();
-const paper = ref<Schemas['Paper'] | null>(null);
-let timer: ReturnType<typeof setTimeout> | undefined;
-
-const isOpen = (p: Schemas['Paper'] | null): boolean => p?.state === 'waiting' || p?.state === 'making';
-const look = async (id: string): Promise<void> => {
-  const now = await run(() => unwrap(api.GET('/papers/{paper}', { params: { path: { paper: id } } })));
-  if (paper.value?.id !== id) return;
-  paper.value = now;
-  if (isOpen(now)) timer = setTimeout(() => void look(id), POLL_MS);
-};
+const asked = ref<Schemas['Paper'] | null>(null);
+const { data, error } = useQuery(
+  computed(() => ({ ...paperQuery(asked.value?.id ?? ''), enabled: isInWork(asked.value) })),
+);
+const paper = computed(() => (asked.value && data.value?.id === asked.value.id ? data.value : asked.value));
 const ask = async (): Promise<void> => {
-  const asked = await run(() => unwrap(api.POST('/papers', { body: { kind: props.kind, of: props.of } })));
-  paper.value = asked;
-  if (asked && isOpen(asked)) timer = setTimeout(() => void look(asked.id), POLL_MS);
+  asked.value = await run(() => unwrap(api.POST('/papers', { body: { kind: props.kind, of: props.of } })));
 };
-const forget = (): void => {
-  clearTimeout(timer);
-  paper.value = null;
-};
+const forget = (): void => void (asked.value = null);
 watch(() => props.of, forget);
-onScopeDispose(() => clearTimeout(timer));
 </script>
 
 <template>
@@ -53,17 +43,17 @@ onScopeDispose(() => clearTimeout(timer));
       class="btn"
       :class="main ? 'main' : 'quiet'"
       type="button"
-      :disabled="busy || isOpen(paper)"
+      :disabled="busy || isInWork(paper)"
       @click="ask"
     >
       {{ label }}
     </button>
-    <span v-if="busy || isOpen(paper)" class="small" role="status">
+    <span v-if="busy || isInWork(paper)" class="small" role="status">
       <progress :aria-label="t('paper.making')" />
       {{ paper?.ahead ? t('paper.ahead', { n: paper.ahead }) : t('paper.making') }}
     </span>
     <span v-if="paper?.state === 'failed'" class="fault small" role="alert">{{ t('paper.failed') }}</span>
-    <span v-else-if="refusal" class="fault small" role="alert">{{ refusal.message }}</span>
+    <span v-else-if="refusal ?? error" class="fault small" role="alert">{{ (refusal ?? error)?.message }}</span>
   </span>
 </template>
 

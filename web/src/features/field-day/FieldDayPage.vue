@@ -16,7 +16,7 @@ import PaperButton from '@/components/feedback/PaperButton.vue';
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
 const { say, isLead, mayWrite } = useSession();
-const { stand, applyUpdate } = useStand(() => props.stand);
+const { stand } = useStand(() => props.stand);
 const { busy, refusal, run } = useSubmit();
 const { data: sheet } = useQuery(
   computed(() => ({ ...sheetQuery(stand.value?.sheetId ?? ''), enabled: stand.value?.sheetId != null })),
@@ -31,10 +31,9 @@ const issue = async (): Promise<void> => {
   const passes = Object.entries(reasons.value)
     .filter(([, r]) => r.trim() !== '')
     .map(([gate, reason]) => ({ gate, reason }));
-  const done = await run(() =>
+  await run(() =>
     unwrap(api.POST('/stands/{stand}/sheets', { params: { path: { stand: props.stand } }, body: { passes } })),
   );
-  if (done) await applyUpdate();
 };
 const why = ref('');
 const withdraw = async (): Promise<void> => {
@@ -46,7 +45,6 @@ const withdraw = async (): Promise<void> => {
     )
   ) {
     why.value = '';
-    await applyUpdate();
   }
 };
 </script>
@@ -113,13 +111,7 @@ const withdraw = async (): Promise<void> => {
       </form>
       <div class="bench">
         <SheetView :sheet="sheet" />
-        <RecordForm
-          v-if="!stand.recordId && mayWrite"
-          class="why"
-          :sheet="sheet"
-          :time-zone="stand.season.timeZone"
-          @signed="applyUpdate()"
-        />
+        <RecordForm v-if="!stand.recordId && mayWrite" class="why" :sheet="sheet" :time-zone="stand.season.timeZone" />
         <p v-else-if="stand.recordId" class="why soft">{{ t('field.signedHelp') }}</p>
       </div>
     </template>

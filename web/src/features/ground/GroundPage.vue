@@ -5,7 +5,6 @@ import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { groundsQuery, keepersQuery, patchQuery } from '@/api/queries';
-import { useWritten } from '@/api/written';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import SaidAmount from '@/components/figures/SaidAmount.vue';
@@ -22,7 +21,6 @@ import { useShapeEditor } from './useShapeEditor';
 
 const { t } = useI18n();
 const { say, user, mayWrite } = useSession();
-const written = useWritten();
 const { data, isPending } = useQuery(groundsQuery());
 const groundId = ref<string | null>(null);
 const ground = computed(() => data.value?.data.find((g) => g.id === groundId.value) ?? data.value?.data[0] ?? null);
@@ -163,7 +161,7 @@ const { busy: zoning, run, refusal: zoneRefusal } = useSubmit();
 const setZone = async (zone: string): Promise<void> => {
   const g = ground.value;
   if (!g) return;
-  const done = await run(() =>
+  await run(() =>
     unwrap(
       api.PATCH('/grounds/{ground}', {
         params: { path: { ground: g.id }, header: { 'If-Match': `"${g.revision}"` } },
@@ -171,7 +169,6 @@ const setZone = async (zone: string): Promise<void> => {
       }),
     ),
   );
-  if (done) await written('ground');
 };
 const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
 </script>
@@ -194,11 +191,7 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
           {{ g.name }}
         </button>
       </div>
-      <NewGround
-        v-if="mayWrite"
-        :open="data.data.length === 0"
-        @made="(id) => ((groundId = id), (patchId = null), written('ground'))"
-      />
+      <NewGround v-if="mayWrite" :open="data.data.length === 0" @made="(id) => ((groundId = id), (patchId = null))" />
       <template v-if="ground">
         <p class="small soft">
           {{

@@ -4,7 +4,6 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
-import { useWritten } from '@/api/written';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 import { KINDS } from './marks';
@@ -13,7 +12,6 @@ const props = defineProps<{ groundId: string }>();
 const emit = defineEmits<{ done: [] }>();
 const { t } = useI18n();
 const { say } = useSession();
-const written = useWritten();
 const { data: book } = useQuery(handbookQuery());
 const { busy, refusal, run } = useSubmit();
 
@@ -88,7 +86,6 @@ const take = async (): Promise<void> => {
   if (!answer) return;
   done.value = answer;
   preview.value = null;
-  await written('ground');
   emit('done');
 };
 </script>

@@ -4,7 +4,6 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { outlinesQuery, patchesQuery, patchQuery } from '@/api/queries';
-import { useWritten } from '@/api/written';
 import { KEEPER_KINDS } from '@/api/vocabulary';
 import { dayText } from '@/components/dates';
 import SaidAmount from '@/components/figures/SaidAmount.vue';
@@ -22,7 +21,6 @@ const emit = defineEmits<{
 }>();
 const { t } = useI18n();
 const { mayWrite } = useSession();
-const written = useWritten();
 const onward = useOnward();
 const { busy, refusal, run, at } = useSubmit();
 const { data: patch } = useQuery(computed(() => patchQuery(props.patchId)));
@@ -50,11 +48,8 @@ const edgeWidth = ref('');
 const reason = ref('');
 const putting = ref(false);
 
-const after = async <T,>(made: T | null): Promise<T | null> => {
-  if (made) {
-    await written('ground');
-    emit('changed');
-  }
+const after = <T,>(made: T | null): T | null => {
+  if (made) emit('changed');
   return made;
 };
 const newStand = async (): Promise<void> => {
@@ -63,13 +58,12 @@ const newStand = async (): Promise<void> => {
     unwrap(api.POST('/patches/{patch}/stands', { params: { path: { patch: props.patchId } }, body: {} })),
   );
   if (made) {
-    await written('ground');
     await go({ name: 'scout', params: { stand: made.id } });
   }
 };
 const join = async (): Promise<void> => {
   if (
-    await after(
+    after(
       await run(() =>
         unwrap(api.POST('/patches/{patch}/merge', { params: match.value, body: { patches: joining.value ?? [] } })),
       ),
@@ -79,7 +73,7 @@ const join = async (): Promise<void> => {
 };
 const archive = async (archived: boolean): Promise<void> => {
   if (
-    await after(
+    after(
       await run(() =>
         unwrap(
           api.POST('/patches/{patch}/archive', {
@@ -96,7 +90,7 @@ const archive = async (archived: boolean): Promise<void> => {
 };
 const edge = async (): Promise<void> => {
   if (
-    await after(
+    after(
       await run(() =>
         unwrap(
           api.POST('/patches/{patch}/zones', {
@@ -110,7 +104,7 @@ const edge = async (): Promise<void> => {
     edgeWidth.value = '';
 };
 const dropZone = async (zone: string): Promise<void> =>
-  void (await after(await run(() => unwrap(api.DELETE('/zones/{zone}', { params: { path: { zone } } })))));
+  void after(await run(() => unwrap(api.DELETE('/zones/{zone}', { params: { path: { zone } } }))));
 const words = ref({ kind: 'tree', name: '', distance: '' });
 const tell = async (): Promise<void> => {
   const made = await run(() =>
@@ -125,7 +119,7 @@ const tell = async (): Promise<void> => {
       }),
     ),
   );
-  if (await after(made)) words.value = { kind: words.value.kind, name: '', distance: '' };
+  if (after(made)) words.value = { kind: words.value.kind, name: '', distance: '' };
 };
 </script>
 

@@ -4,7 +4,6 @@ import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
-import { useWritten } from '@/api/written';
 import { useSubmit } from '@/composables/useSubmit';
 import type { Shape } from './shapes';
 import { KINDS } from './marks';
@@ -31,7 +30,6 @@ const props = defineProps<{
 const form = defineModel<Form>({ required: true });
 const emit = defineEmits<{ saved: [patch: string | null]; back: [] }>();
 const { t } = useI18n();
-const written = useWritten();
 const { data: book } = useQuery(handbookQuery());
 const { busy, refusal, run, at } = useSubmit();
 const clash = ref(false);
@@ -41,7 +39,6 @@ const save = async (): Promise<void> => {
   const made = await run(() => send());
   clash.value = refusal.value?.status === 412;
   if (!made) return;
-  await written('ground');
   emit('saved', 'stands' in made ? made.id : null);
 };
 const shapeGiven = () => (props.shape ? { shape: props.shape } : {});
@@ -112,7 +109,6 @@ const putAway = async (): Promise<void> => {
     ),
   );
   if (!gone) return;
-  await written('ground');
   emit('saved', null);
 };
 const isKeeper = (): boolean => props.task === 'keeper' || props.task === 'editKeeper';

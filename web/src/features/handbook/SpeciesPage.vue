@@ -4,7 +4,6 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { shedQuery, speciesQuery } from '@/api/queries';
-import { useWritten } from '@/api/written';
 import { monthDayText } from '@/components/dates';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
@@ -12,7 +11,6 @@ import StateList from './StateList.vue';
 
 const props = defineProps<{ id: string }>();
 const { t, te } = useI18n();
-const written = useWritten();
 const { user, units } = useSession();
 const { busy, refusal, run } = useSubmit();
 const { data: s, error } = useQuery(computed(() => speciesQuery(props.id)));
@@ -27,7 +25,6 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
         body: { listing },
       }),
     );
-    await written('listing');
   });
 };
 </script>

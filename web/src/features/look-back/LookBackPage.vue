@@ -14,7 +14,7 @@ import { useStand } from '@/composables/useStand';
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
 const { say, user, mayWrite } = useSession();
-const { stand, applyUpdate } = useStand(() => props.stand);
+const { stand } = useStand(() => props.stand);
 const { busy, refusal, run, at } = useSubmit();
 const { data: record } = useQuery(
   computed(() => ({ ...recordQuery(stand.value?.recordId ?? ''), enabled: stand.value?.recordId != null })),
@@ -73,7 +73,6 @@ const keep = async (scored: boolean): Promise<void> => {
   );
   if (done) {
     await drop();
-    await applyUpdate();
   }
 };
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { useEventListener } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -22,10 +22,9 @@ import WeighPanel from './WeighPanel.vue';
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
 const { user, mayWrite } = useSession();
-const { stand, applyUpdate, ifMatch } = useStand(() => props.stand);
+const { stand, ifMatch } = useStand(() => props.stand);
 const { busy, refusal, run } = useSubmit();
 const onward = useOnward();
-const client = useQueryClient();
 
 const schools = ref<Record<string, string>>({});
 /** Weights tried on here; all nought orders nothing, so the last one stays. */
@@ -111,10 +110,7 @@ const keepWeights = async (): Promise<void> => {
     ),
   );
   if (!done) return;
-  // the new revision at once: whoever moves a slider next must not be told that somebody else did
-  client.setQueryData(shedQuery().queryKey, done);
   tried.value = null;
-  await applyUpdate();
 };
 const weighPlan = async (weights: Record<string, number> | null): Promise<void> => {
   const done = await run(() =>
@@ -127,7 +123,6 @@ const weighPlan = async (weights: Record<string, number> | null): Promise<void> 
   );
   if (!done) return;
   tried.value = null;
-  await applyUpdate(done);
 };
 const count = (o: Outcome): number => board.value?.rows.filter((r) => r.outcome === o).length ?? 0;
 
@@ -163,7 +158,6 @@ const choose = async (row: Schemas['BoardRow']): Promise<void> => {
     ),
   );
   if (!done) return;
-  await applyUpdate(done);
   await go({ name: row.active ? 'mix' : 'when', params: { stand: props.stand } });
 };
 const onKey = (e: KeyboardEvent): void => {

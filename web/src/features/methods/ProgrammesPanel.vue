@@ -17,7 +17,7 @@ import PlanList from './PlanList.vue';
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
 const { say, mayWrite } = useSession();
-const { stand, applyUpdate, ifMatch } = useStand(() => props.stand);
+const { stand, ifMatch } = useStand(() => props.stand);
 const { busy, refusal, run } = useSubmit();
 const { data, error } = useQuery(computed(() => programmesQuery(props.stand)));
 const pickedId = ref<string | null>(null);
@@ -31,7 +31,7 @@ const hours = (o: Schemas['Offers']['offers'][number]): string =>
     : t('plan.hours', { low: say(o.hours.low), high: say(o.hours.high) }) +
       (o.hours.unreckoned ? ` ${t('plan.unreckoned', { n: o.hours.unreckoned }, o.hours.unreckoned)}` : '');
 const follow = async (id: string): Promise<void> => {
-  const done = await run(() =>
+  await run(() =>
     unwrap(
       api.POST('/stands/{stand}/programme', {
         params: { path: { stand: props.stand }, header: { 'If-Match': ifMatch.value } },
@@ -39,17 +39,15 @@ const follow = async (id: string): Promise<void> => {
       }),
     ),
   );
-  if (done) await applyUpdate(done);
 };
 const leave = async (): Promise<void> => {
-  const done = await run(() =>
+  await run(() =>
     unwrap(
       api.DELETE('/stands/{stand}/programme', {
         params: { path: { stand: props.stand }, header: { 'If-Match': ifMatch.value } },
       }),
     ),
   );
-  if (done) await applyUpdate(done);
 };
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
@@ -23,9 +23,8 @@ import PaperButton from '@/components/feedback/PaperButton.vue';
 const props = defineProps<{ stand: string }>();
 const { t, te } = useI18n();
 const { say, units, mayWrite } = useSession();
-const { stand, applyUpdate } = useStand(() => props.stand);
+const { stand } = useStand(() => props.stand);
 const { busy, refusal, run } = useSubmit();
-const client = useQueryClient();
 const { data: shed } = useQuery(shedQuery());
 const VIEWS = ['recipe', 'mixing', 'sums'] as const;
 type View = (typeof VIEWS)[number];
@@ -103,8 +102,6 @@ const save = async (): Promise<void> => {
   );
   if (done) {
     ask.value = {};
-    client.setQueryData(recipeQuery(id, {}).queryKey, done);
-    await applyUpdate();
   }
 };
 const takeCard = async (): Promise<void> => {
@@ -119,8 +116,6 @@ const takeCard = async (): Promise<void> => {
   );
   if (!done) return;
   ask.value = {};
-  client.setQueryData(recipeQuery(id, {}).queryKey, done);
-  await applyUpdate();
 };
 /** More loads than these stand folded, so that saving and the cautions stay in sight. */
 const FEW_LOADS = 6;

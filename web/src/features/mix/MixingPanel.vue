@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
-import { batchesQuery, shedQuery } from '@/api/queries';
+import { batchesQuery } from '@/api/queries';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 import BatchLabel from './BatchLabel.vue';
@@ -26,7 +26,6 @@ const emit = defineEmits<{ recipe: [] }>();
 const { t } = useI18n();
 const { say } = useSession();
 const { busy, refusal, run } = useSubmit();
-const client = useQueryClient();
 const { data: before } = useQuery(computed(() => batchesQuery(props.recipe.stepId)));
 const at = ref(0);
 const load = computed(() => props.recipe.loads[at.value] ?? null);
@@ -85,9 +84,6 @@ const write = async (): Promise<void> => {
   );
   if (!made) return;
   batch.value = made;
-  await client.invalidateQueries({ queryKey: shedQuery().queryKey });
-  await client.invalidateQueries({ queryKey: ['recipe', props.recipe.stepId] });
-  await client.invalidateQueries({ queryKey: batchesQuery(props.recipe.stepId).queryKey });
 };
 </script>
 

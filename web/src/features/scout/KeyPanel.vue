@@ -9,7 +9,6 @@ import KeyForm from './KeyForm.vue';
 import { toGiven, toLists } from './seen';
 
 const props = defineProps<{ stand: Schemas['Stand'] }>();
-const emit = defineEmits<{ updated: [stand: Schemas['Stand']] }>();
 const { t } = useI18n();
 const { user, mayWrite } = useSession();
 const { busy, refusal, run } = useSubmit();
@@ -30,7 +29,6 @@ const confirm = async (species: string | null): Promise<void> => {
   if (done) {
     await drop();
     open.value = false;
-    emit('updated', done);
   }
 };
 </script>

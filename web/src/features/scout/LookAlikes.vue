@@ -6,7 +6,6 @@ import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 
 const props = defineProps<{ stand: Schemas['Stand'] }>();
-const emit = defineEmits<{ updated: [stand: Schemas['Stand']] }>();
 const { t } = useI18n();
 const { mayWrite } = useSession();
 const { busy, refusal, run } = useSubmit();
@@ -21,7 +20,7 @@ const answer = async (look: Look, test: string, yes: boolean, points: string): P
       : props.stand.species;
   if (!species) return;
   const keep = species === props.stand.species;
-  const done = await run(() =>
+  await run(() =>
     unwrap(
       api.POST('/stands/{stand}/sightings', {
         params: { path: { stand: props.stand.id } },
@@ -33,7 +32,6 @@ const answer = async (look: Look, test: string, yes: boolean, points: string): P
       }),
     ),
   );
-  if (done) emit('updated', done);
 };
 /** Somebody who knows looked at it: in whose words the name holds. */
 const knower = ref<Record<string, string>>({});
@@ -41,7 +39,7 @@ const confirmed = async (look: Look): Promise<void> => {
   const by = knower.value[look.pair]?.trim();
   if (!by || !props.stand.species) return;
   const species = props.stand.species;
-  const done = await run(() =>
+  await run(() =>
     unwrap(
       api.POST('/stands/{stand}/sightings', {
         params: { path: { stand: props.stand.id } },
@@ -49,7 +47,6 @@ const confirmed = async (look: Look): Promise<void> => {
       }),
     ),
   );
-  if (done) emit('updated', done);
 };
 </script>
 

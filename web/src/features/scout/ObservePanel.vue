@@ -8,7 +8,6 @@ import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 
 const props = defineProps<{ stand: Schemas['Stand'] }>();
-const emit = defineEmits<{ updated: [] }>();
 const { t, te } = useI18n();
 const { mayWrite } = useSession();
 const { busy, refusal, run, at } = useSubmit();
@@ -154,7 +153,6 @@ const save = async (): Promise<void> => {
   );
   if (done) {
     value.value = '';
-    emit('updated');
   }
 };
 </script>

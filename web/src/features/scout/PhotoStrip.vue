@@ -40,17 +40,13 @@ const add = async (e: Event): Promise<void> => {
     );
     if (!answer) break;
     offered.value ??= answer.offeredPlace;
-    emit('changed', answer.sighting);
   }
   sent.value = null;
   input.value = '';
 };
 const drop = async (photo: string): Promise<void> => {
   const answer = await run(() => unwrap(api.DELETE('/photos/{photo}', { params: { path: { photo } } })));
-  if (answer) {
-    shown.value = null;
-    emit('changed', answer);
-  }
+  if (answer) shown.value = null;
 };
 const takePlace = (): void => {
   if (offered.value) emit('place', offered.value.latitude, offered.value.longitude);

@@ -13,7 +13,7 @@ const props = defineProps<{
   plans: Schemas['PlotPlan'][];
   seedlings: boolean;
 }>();
-const emit = defineEmits<{ updated: [stand: Schemas['Stand']]; planned: [] }>();
+const emit = defineEmits<{ planned: [] }>();
 const { t } = useI18n();
 const { user, say, units } = useSession();
 const unit = computed(() => SIZE_UNITS[units.value].size);
@@ -110,7 +110,6 @@ const save = async (): Promise<void> => {
   );
   if (done) {
     await drop();
-    emit('updated', done);
   }
 };
 </script>

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { api, unwrap, type Schemas } from '@/api/client';
+import { api, unwrap } from '@/api/client';
 import { groundsQuery, patchesQuery, sightingsQuery } from '@/api/queries';
-import { useWritten } from '@/api/written';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useOnward } from '@/composables/useOnward';
@@ -16,8 +15,6 @@ import WhereForm from './WhereForm.vue';
 
 const { t } = useI18n();
 const onward = useOnward();
-const client = useQueryClient();
-const written = useWritten();
 const { user, mayWrite } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 
@@ -84,14 +81,7 @@ const keep = async (species: string | null): Promise<void> => {
   await drop();
   form.value = blank();
   naming.value = false;
-  await written('sighting');
   if (done.standId) await go({ name: 'scout', params: { stand: done.standId } });
-};
-const applyUpdate = (sighting: Schemas['Sighting']): void => {
-  client.setQueryData(
-    sightingsQuery(filter.value).queryKey,
-    (old) => old && { ...old, data: old.data.map((s) => (s.id === sighting.id ? sighting : s)) },
-  );
 };
 const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') ?? at('/foundStand'));
 </script>
@@ -173,11 +163,7 @@ const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') 
       <p v-else-if="list && list.data.length === 0" class="soft">{{ t('sighting.none') }}</p>
       <ul v-if="list" class="plain ruled">
         <li v-for="s in list.data" :key="s.id">
-          <SightingCard
-            :sighting="s"
-            :near="s.point ? (s.point.coordinates as [number, number]) : near"
-            @changed="applyUpdate"
-          >
+          <SightingCard :sighting="s" :near="s.point ? (s.point.coordinates as [number, number]) : near">
             <template #name>
               <RouterLink v-if="s.species" :to="{ name: 'species', params: { id: s.species } }"
                 ><b>{{ s.name }}</b></RouterLink

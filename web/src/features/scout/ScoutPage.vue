@@ -10,7 +10,7 @@ import UnknownPanel from './UnknownPanel.vue';
 
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
-const { stand, applyUpdate, error } = useStand(() => props.stand);
+const { stand, error } = useStand(() => props.stand);
 </script>
 
 <template>
@@ -20,12 +20,12 @@ const { stand, applyUpdate, error } = useStand(() => props.stand);
     </h1>
     <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
     <template v-if="stand">
-      <LookAlikes v-if="stand.lookAlikes.some((l) => l.gated)" :stand="stand" @updated="applyUpdate" />
-      <KeyPanel :stand="stand" @updated="applyUpdate" />
+      <LookAlikes v-if="stand.lookAlikes.some((l) => l.gated)" :stand="stand" />
+      <KeyPanel :stand="stand" />
       <UnknownPanel v-if="stand.markedUnknown" :stand="stand" />
       <StandSighting v-if="stand.sightingId" :id="stand.sightingId" :ground="stand.groundId" />
-      <TallyPanel :key="stand.id" :stand="stand" @updated="applyUpdate" />
-      <ObservePanel :stand="stand" @updated="applyUpdate()" />
+      <TallyPanel :key="stand.id" :stand="stand" />
+      <ObservePanel :stand="stand" />
     </template>
   </div>
 </template>

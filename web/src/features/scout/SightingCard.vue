@@ -13,7 +13,6 @@ const props = defineProps<{
   /** Position to look near when the simulated receiver tells where one stands. */ near: [number, number];
   /** The sighting of the stand in hand: photos may be added at once. */ own?: boolean;
 }>();
-const emit = defineEmits<{ changed: [sighting: Sighting] }>();
 const { t } = useI18n();
 const { mayWrite } = useSession();
 const { busy, refusal, run, at } = useSubmit();
@@ -66,10 +65,7 @@ const save = async (): Promise<void> => {
       }),
     ),
   );
-  if (done) {
-    editing.value = false;
-    emit('changed', done);
-  }
+  if (done) editing.value = false;
 };
 const takePlace = async (latitude: string, longitude: string): Promise<void> => {
   edit();
@@ -115,7 +111,6 @@ const where = computed(() => [props.sighting.patch?.name, props.sighting.ground.
       v-if="sighting.photos.length || editing || own"
       :sighting="sighting"
       :adding="editing || own"
-      @changed="(s) => emit('changed', s)"
       @place="takePlace"
     />
     <button v-if="mayWrite && !editing" class="btn small" type="button" @click="edit">{{ t('sighting.edit') }}</button>

@@ -1,24 +1,18 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import type { Schemas } from '@/api/client';
 import { groundsQuery, sightingQuery } from '@/api/queries';
 import SightingCard from './SightingCard.vue';
 
 const props = defineProps<{ /** Newest sighting of the stand. */ id: string; ground: string }>();
 const { t } = useI18n();
-const client = useQueryClient();
 const { data } = useQuery(computed(() => sightingQuery(props.id)));
 const { data: grounds } = useQuery(groundsQuery());
 const near = computed((): [number, number] => {
   const ground = grounds.value?.data.find((g) => g.id === props.ground);
   return ground ? [Number(ground.longitude), Number(ground.latitude)] : [0, 0];
 });
-const applyUpdate = (sighting: Schemas['Sighting']): void => {
-  client.setQueryData(sightingQuery(props.id).queryKey, sighting);
-  void client.invalidateQueries({ queryKey: ['sightings'] });
-};
 </script>
 
 <template>
@@ -27,6 +21,6 @@ const applyUpdate = (sighting: Schemas['Sighting']): void => {
       <h2 id="sighting-h">{{ t('sighting.heading') }}</h2>
       <RouterLink :to="{ name: 'sightings' }">{{ t('sighting.all') }}</RouterLink>
     </div>
-    <SightingCard :sighting="data" :near="near" own @changed="applyUpdate" />
+    <SightingCard :sighting="data" :near="near" own />
   </section>
 </template>

@@ -18,7 +18,6 @@ import { emptyRow, fromWire, toWire, type TallyRow } from './tally';
 const GroundMap = defineAsyncComponent(() => import('@/features/ground/GroundMap.vue'));
 
 const props = defineProps<{ stand: Schemas['Stand'] }>();
-const emit = defineEmits<{ updated: [stand?: Schemas['Stand']] }>();
 const { t } = useI18n();
 const { user, mayWrite, units } = useSession();
 const { busy, refusal, run, at } = useSubmit();
@@ -54,7 +53,6 @@ const put = async (body: Record<string, unknown>): Promise<boolean> => {
       }),
     ),
   );
-  if (done) emit('updated', done);
   return done !== null;
 };
 const save = async (): Promise<void> => {
@@ -168,7 +166,6 @@ const plan = computed(() =>
             :zone-id="zoneId"
             :plans="count?.plans ?? []"
             :seedlings="way === 'seedlings'"
-            @updated="(s) => emit('updated', s)"
             @planned="refetch()"
           />
           <GroundMap

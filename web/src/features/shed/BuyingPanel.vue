@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { shoppingQuery } from '@/api/queries';
 import { useSession } from '@/composables/useSession';
-import { useShed } from '@/composables/useShed';
+import { useSubmit } from '@/composables/useSubmit';
 
 /**
  * What the saved recipes need beyond the shelf, bought the cheapest way; the sizes a product is sold in; and the kit.
@@ -13,7 +13,7 @@ import { useShed } from '@/composables/useShed';
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t } = useI18n();
 const { say, isLead, today } = useSession();
-const { busy, refusal, keep, at } = useShed();
+const { busy, refusal, run, at } = useSubmit();
 const { data: list, error } = useQuery(shoppingQuery());
 interface Pack {
   size: string;
@@ -34,8 +34,8 @@ watchEffect(() => {
     { item: '', amount: '', on: '' },
   ];
 });
-const savePacks = (card: string): Promise<boolean> =>
-  keep(() =>
+const savePacks = (card: string): Promise<unknown> =>
+  run(() =>
     unwrap(
       api.PUT('/shed/cards/{card}/packs', {
         params: { path: { card }, header: { 'If-Match': `"${props.shed.revision}"` } },
@@ -47,8 +47,8 @@ const savePacks = (card: string): Promise<boolean> =>
       }),
     ),
   );
-const saveKit = (): Promise<boolean> =>
-  keep(() =>
+const saveKit = (): Promise<unknown> =>
+  run(() =>
     unwrap(
       api.PATCH('/shed/choices', {
         params: { header: { 'If-Match': `"${props.shed.revision}"` } },

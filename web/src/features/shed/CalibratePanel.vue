@@ -3,7 +3,6 @@ import { useIntervalFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
-import { useWritten } from '@/api/written';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 
@@ -16,7 +15,6 @@ const emit = defineEmits<{ close: [] }>();
 const { t, tm } = useI18n();
 const { say, units } = useSession();
 const { busy, refusal, run, at } = useSubmit();
-const written = useWritten();
 const WAYS = ['course', 'moving', 'known-area', 'bottle'] as const;
 type Way = (typeof WAYS)[number];
 const way = ref<Way>(
@@ -99,7 +97,6 @@ const ask = async (trying: boolean): Promise<void> => {
   if (!done) return;
   found.value = done;
   kept.value = !trying;
-  if (!trying) await written('shed');
 };
 </script>
 

@@ -7,7 +7,7 @@ import { CARRIERS } from '@/api/vocabulary';
 import { handbookQuery } from '@/api/queries';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
-import { useShed } from '@/composables/useShed';
+import { useSubmit } from '@/composables/useSubmit';
 import SiteLimitsField from './SiteLimitsField.vue';
 import UsesField from './UsesField.vue';
 import { blankUse, bodyOf, draftOf, placeOf, SECTIONS } from './cardFields';
@@ -18,7 +18,7 @@ const emit = defineEmits<{ close: [] }>();
 const { t } = useI18n();
 const { user } = useSession();
 const { data: book } = useQuery(handbookQuery());
-const { busy, refusal, keep, at } = useShed();
+const { busy, refusal, run, at } = useSubmit();
 /** Uses that a label may list: of one plant by strength, of an area by a rate. */
 const uses = computed(() => (book.value?.methods ?? []).filter((m) => m.product !== 'none'));
 const form = ref(draftOf(props.body));
@@ -55,7 +55,7 @@ const faults = (key: string): boolean =>
 const save = async (): Promise<void> => {
   const card = bodyOf(form.value) as Record<string, never>;
   if (
-    await keep(() =>
+    await run(() =>
       unwrap(api.POST('/shed/cards', { body: { card, ...(props.cardId ? { cardId: props.cardId } : {}) } })),
     )
   ) {

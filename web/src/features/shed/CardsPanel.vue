@@ -8,7 +8,7 @@ import { handbookQuery } from '@/api/queries';
 import CardChanges from '@/components/CardChanges.vue';
 import { dayText, monthDayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
-import { useShed } from '@/composables/useShed';
+import { useSubmit } from '@/composables/useSubmit';
 import CardForm from './CardForm.vue';
 import { isWord, SECTIONS, textOf } from './cardFields';
 import { counterparts, findCards, formerNames, hasConcentrate } from './findCards';
@@ -17,15 +17,15 @@ import { counterparts, findCards, formerNames, hasConcentrate } from './findCard
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t, te } = useI18n();
 const { say, isLead, mayWrite } = useSession();
-const { busy, refusal, keep, run } = useShed();
+const { busy, refusal, run } = useSubmit();
 const { data: book } = useQuery(handbookQuery());
 type Card = Schemas['Shed']['cards'][number];
 type Version = Card['versions'][number];
 /** The card that is written on: a new one, a new version of one, or one taken in from a file. */
 const writing = ref<{ cardId: string | null; body: Record<string, unknown> } | null>(null);
 const fileFault = ref('');
-const confirm = (version: string): Promise<boolean> =>
-  keep(() => unwrap(api.POST('/shed/card-versions/{version}/confirm', { params: { path: { version } }, body: {} })));
+const confirm = (version: string): Promise<unknown> =>
+  run(() => unwrap(api.POST('/shed/card-versions/{version}/confirm', { params: { path: { version } }, body: {} })));
 const handOn = async (card: Card): Promise<void> => {
   const document_ = await run(() =>
     unwrap(api.GET('/shed/cards/{card}/export', { params: { path: { card: card.id } } })),

@@ -3,13 +3,13 @@ import { computed, ref, watchEffect } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useSession } from '@/composables/useSession';
-import { useShed } from '@/composables/useShed';
+import { useSubmit } from '@/composables/useSubmit';
 
 /** Coefficients: as they ship, and as this crew has found them; only what differs is kept. */
 const props = defineProps<{ shed: Schemas['Shed']; mayChange: boolean }>();
 const { t } = useI18n();
 const { say } = useSession();
-const { busy, refusal, keep, at } = useShed();
+const { busy, refusal, run, at } = useSubmit();
 type Figure = Schemas['Figure'];
 const GROUPS: readonly { key: string; of: readonly string[] }[] = [
   {
@@ -44,7 +44,7 @@ const changed = computed(
 );
 const faultAt = (path: string): boolean => at(`/figures/${path}`) !== null;
 const save = async (): Promise<void> => {
-  await keep(() =>
+  await run(() =>
     unwrap(
       api.PATCH('/shed/choices', {
         params: { header: { 'If-Match': `"${props.shed.revision}"` } },

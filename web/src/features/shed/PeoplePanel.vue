@@ -6,13 +6,13 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
-import { useShed } from '@/composables/useShed';
+import { useSubmit } from '@/composables/useSubmit';
 
 /** Who is of the crew, until when their licence holds, and which tools they may use. */
 defineProps<{ shed: Schemas['Shed'] }>();
 const { t } = useI18n();
 const { isLead } = useSession();
-const { busy, refusal, keep, at } = useShed();
+const { busy, refusal, run, at } = useSubmit();
 type Person = Schemas['ShedPerson'];
 const { data: book } = useQuery(handbookQuery());
 const clearanceName = (id: string): string => book.value?.clearances.find((c) => c.id === id)?.name ?? id;
@@ -39,7 +39,7 @@ const save = async (): Promise<void> => {
     ),
   };
   const old = writing.value;
-  const done = await keep(() =>
+  const done = await run(() =>
     old && old !== 'new'
       ? unwrap(
           api.PUT('/shed/people/{person}', {

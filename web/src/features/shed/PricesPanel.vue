@@ -5,14 +5,14 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
 import { useSession } from '@/composables/useSession';
-import { useShed } from '@/composables/useShed';
+import { useSubmit } from '@/composables/useSubmit';
 import { dayText } from '@/components/dates';
 
 /** What an hour and a product cost this crew, each with its day; a price older than 18 months says so. */
 const props = defineProps<{ shed: Schemas['Shed']; mayChange: boolean }>();
 const { t } = useI18n();
 const { today } = useSession();
-const { busy, refusal, keep, at } = useShed();
+const { busy, refusal, run, at } = useSubmit();
 const { data: book } = useQuery(handbookQuery());
 const MATERIALS = ['oil', 'fuel-oil', 'dye', 'surfactant', 'cover-seed'];
 const activeName = (id: string): string =>
@@ -72,7 +72,7 @@ const save = async (): Promise<void> => {
     ...(wage.value.amount ? { wage: { amount: wage.value.amount, on: wage.value.on || today() } } : {}),
     products,
   };
-  await keep(() =>
+  await run(() =>
     unwrap(
       api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body: { prices } }),
     ),

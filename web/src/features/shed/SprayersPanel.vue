@@ -5,14 +5,14 @@ import { TANK_MATERIALS } from '@/api/vocabulary';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
-import { useShed } from '@/composables/useShed';
+import { useSubmit } from '@/composables/useSubmit';
 import CalibratePanel from './CalibratePanel.vue';
 
 /** Sprayers, bottles and wicks: what they hold, what they really give, and when that was last measured. */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t } = useI18n();
 const { say, units, mayWrite } = useSession();
-const { busy, refusal, keep, at } = useShed();
+const { busy, refusal, run, at } = useSubmit();
 type Sprayer = Schemas['ShedSprayer'];
 const KINDS = ['backpack', 'boom', 'hand-can', 'squirt-bottle', 'wick'] as const;
 const blank = () => ({
@@ -53,7 +53,7 @@ const save = async (): Promise<void> => {
     ...(f.ratedFlow ? { ratedFlow: f.ratedFlow } : {}),
   };
   const old = writing.value;
-  const done = await keep(() =>
+  const done = await run(() =>
     old && old !== 'new'
       ? unwrap(
           api.PUT('/shed/sprayers/{sprayer}', {

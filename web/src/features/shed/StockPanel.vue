@@ -4,13 +4,13 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
-import { useShed } from '@/composables/useShed';
+import { useSubmit } from '@/composables/useSubmit';
 
 /** What stands on the shelf: each container with its level, what was drawn from it, and what to do with it. */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t } = useI18n();
 const { say, mayWrite } = useSession();
-const { busy, refusal, keep, at } = useShed();
+const { busy, refusal, run, at } = useSubmit();
 type Container = Schemas['ShedContainer'];
 const blank = () => ({
   cardId: props.shed.cards[0]?.id ?? '',
@@ -28,7 +28,7 @@ const put = async (): Promise<void> => {
   const given = Object.fromEntries(
     (['left', 'lot', 'place', 'expiresOn', 'tare'] as const).filter((k) => f[k] !== '').map((k) => [k, f[k]]),
   );
-  if (await keep(() => unwrap(api.POST('/shed/containers', { body: { cardId: f.cardId, size: f.size, ...given } })))) {
+  if (await run(() => unwrap(api.POST('/shed/containers', { body: { cardId: f.cardId, size: f.size, ...given } })))) {
     adding.value = false;
     form.value = blank();
   }
@@ -49,17 +49,17 @@ const write = async (c: Container): Promise<void> => {
     ...(d.reason ? { reason: d.reason } : {}),
   };
   if (
-    await keep(() =>
+    await run(() =>
       unwrap(api.POST('/shed/containers/{container}/draws', { params: { path: { container: c.id } }, body })),
     )
   )
     inHand.value = null;
 };
-const drop = (c: Container): Promise<boolean> =>
-  keep(() => unwrap(api.DELETE('/shed/containers/{container}', { params: { path: { container: c.id } } })));
+const drop = (c: Container): Promise<unknown> =>
+  run(() => unwrap(api.DELETE('/shed/containers/{container}', { params: { path: { container: c.id } } })));
 const place = ref<Record<string, string>>({});
-const move = (c: Container): Promise<boolean> =>
-  keep(() =>
+const move = (c: Container): Promise<unknown> =>
+  run(() =>
     unwrap(
       api.PATCH('/shed/containers/{container}', {
         params: { path: { container: c.id }, header: { 'If-Match': `"${c.revision}"` } },

@@ -6,13 +6,13 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
-import { useShed } from '@/composables/useShed';
+import { useSubmit } from '@/composables/useSubmit';
 
 /** Hand tools with jaw or blade, measuring tools with their marks, and who has them now. */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t } = useI18n();
 const { mayWrite } = useSession();
-const { busy, refusal, keep, at } = useShed();
+const { busy, refusal, run, at } = useSubmit();
 type Tool = Schemas['ShedTool'];
 const { data: book } = useQuery(handbookQuery());
 const clearanceName = (id: string): string => book.value?.clearances.find((c) => c.id === id)?.name ?? id;
@@ -31,7 +31,7 @@ const save = async (): Promise<void> => {
     (k) => f[k] !== '',
   );
   if (
-    await keep(() =>
+    await run(() =>
       unwrap(
         api.POST('/shed/tools', {
           body: { name: f.name, kind: f.kind, ...Object.fromEntries(sizes.map((k) => [k, f[k]])) },
@@ -47,7 +47,7 @@ const lending = ref<string | null>(null);
 const loan = ref({ to: '', dueOn: '' });
 const lend = async (x: Tool): Promise<void> => {
   if (
-    await keep(() =>
+    await run(() =>
       unwrap(
         api.POST('/shed/tools/{tool}/loans', {
           params: { path: { tool: x.id } },
@@ -60,10 +60,10 @@ const lend = async (x: Tool): Promise<void> => {
     loan.value = { to: '', dueOn: '' };
   }
 };
-const back = (id: string): Promise<boolean> =>
-  keep(() => unwrap(api.POST('/shed/loans/{loan}/return', { params: { path: { loan: id } } })));
-const drop = (x: Tool): Promise<boolean> =>
-  keep(() => unwrap(api.DELETE('/shed/tools/{tool}', { params: { path: { tool: x.id } } })));
+const back = (id: string): Promise<unknown> =>
+  run(() => unwrap(api.POST('/shed/loans/{loan}/return', { params: { path: { loan: id } } })));
+const drop = (x: Tool): Promise<unknown> =>
+  run(() => unwrap(api.DELETE('/shed/tools/{tool}', { params: { path: { tool: x.id } } })));
 </script>
 
 <template>

@@ -5,21 +5,21 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
 import { useSession } from '@/composables/useSession';
-import { useShed } from '@/composables/useShed';
+import { useSubmit } from '@/composables/useSubmit';
 
 /** How this crew works where practitioners differ, and how the owner stands to herbicide. */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t } = useI18n();
 const { isLead } = useSession();
-const { refusal, keep } = useShed();
+const { refusal, run } = useSubmit();
 const { data: book } = useQuery(handbookQuery());
 const choose = (body: {
   schools?: Record<string, string>;
   stance?: 'any' | 'least-hazard' | 'none';
   fuelOil?: boolean;
   stemLimits?: { least?: string; most?: string };
-}): Promise<boolean> =>
-  keep(() =>
+}): Promise<unknown> =>
+  run(() =>
     unwrap(api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body })),
   );
 /** Thinnest and thickest stem that this crew injects; empty is the usual 1 and 10 in. */
@@ -27,7 +27,7 @@ const limits = ref({ least: '', most: '' });
 watchEffect(
   () => (limits.value = { least: props.shed.stemLimits.least ?? '', most: props.shed.stemLimits.most ?? '' }),
 );
-const keepLimits = (): Promise<boolean> =>
+const keepLimits = (): Promise<unknown> =>
   choose({
     stemLimits: {
       ...(limits.value.least ? { least: limits.value.least } : {}),
