@@ -9,11 +9,11 @@ use App\Http\Controllers\EquipmentController;
 use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\FieldDayController;
 use App\Http\Controllers\GroundController;
-use App\Http\Controllers\KeeperController;
 use App\Http\Controllers\MixController;
 use App\Http\Controllers\OutlineController;
 use App\Http\Controllers\PaperController;
 use App\Http\Controllers\PatchController;
+use App\Http\Controllers\ProtectedFeatureController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShedController;
 use App\Http\Controllers\SightingController;
@@ -84,7 +84,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('handbook/comparison', [CatalogueController::class, 'compare']);
     Route::get('handbook/species/{id}', [CatalogueController::class, 'species']);
     Route::get('grounds/{ground}/map', [GroundController::class, 'map']);
-    Route::get('grounds/{ground}/keepers', [KeeperController::class, 'index']);
+    Route::get('grounds/{ground}/keepers', [ProtectedFeatureController::class, 'index']);
     // looks into files for those who may keep what is in them
     Route::post('grounds/{ground}/imports/preview', [ExchangeController::class, 'preview'])->middleware('can:write');
     Route::post('outlines', [OutlineController::class, 'trace']);
@@ -115,7 +115,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('grounds', [GroundController::class, 'store']);
         Route::patch('grounds/{ground}', [GroundController::class, 'update']);
         Route::post('grounds/{ground}/patches', [PatchController::class, 'store']);
-        Route::post('grounds/{ground}/keepers', [KeeperController::class, 'store']);
+        Route::post('grounds/{ground}/keepers', [ProtectedFeatureController::class, 'store']);
         Route::post('grounds/{ground}/imports', [ExchangeController::class, 'store']);
         Route::patch('patches/{patch}', [PatchController::class, 'update']);
         Route::post('patches/{patch}/split', [PatchController::class, 'split']);
@@ -124,9 +124,9 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('patches/{patch}/archive', [PatchController::class, 'archive']);
         Route::post('patches/{patch}/zones', [PatchController::class, 'storeZones']);
         Route::delete('zones/{zone}', [PatchController::class, 'dropZone']);
-        Route::post('patches/{patch}/keepers', [KeeperController::class, 'storeBesidePatch']);
-        Route::put('keepers/{keeper}', [KeeperController::class, 'update']);
-        Route::delete('keepers/{keeper}', [KeeperController::class, 'destroy']);
+        Route::post('patches/{patch}/keepers', [ProtectedFeatureController::class, 'storeBesidePatch']);
+        Route::put('keepers/{keeper}', [ProtectedFeatureController::class, 'update']);
+        Route::delete('keepers/{keeper}', [ProtectedFeatureController::class, 'destroy']);
         Route::post('patches/{patch}/observations', [PatchController::class, 'storeObservations']);
         Route::post('patches/{patch}/stands', [PatchController::class, 'storeStand']);
         Route::post('stands/{stand}/sightings', [StandController::class, 'storeSighting']);

@@ -9,9 +9,9 @@ use App\Models\Sprayer;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Models\User;
+use App\Support\Format;
 use App\Support\JobClock;
-use App\Support\Wire;
-use App\Trail\RecipeDesk;
+use App\Workflow\RecipeDesk;
 use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
 use Thicket\Input\Fields;
@@ -128,17 +128,17 @@ final readonly class Calibrate
 
         return [
             'way' => $measured['way'],
-            'gives' => Wire::quantity($measured['gives']),
+            'gives' => Format::quantity($measured['gives']),
             'changed' => $changed,
             'nozzles' =>
                 $check === null
                     ? null
                     : [
-                        'mean' => Wire::quantity($check->mean),
+                        'mean' => Format::quantity($check->mean),
                         'replaceSet' => $check->replaceSet,
                         'each' => array_map(
                             static fn(array $n): array => [
-                                'flow' => Wire::quantity($n['flow']),
+                                'flow' => Format::quantity($n['flow']),
                                 'offMean' => $percent($n['offMean']),
                                 'ofRated' => $n['ofRated'] === null ? null : $percent($n['ofRated']),
                                 'worn' => $n['worn'],

@@ -26,16 +26,15 @@ final readonly class FollowProgramme
             $position = (int) $stand->steps()->max('position');
             $run = (string) Str::uuid7();
             foreach ($offer->steps as $planned) {
-                $candidate = $planned->row->candidate;
+                $option = $planned->row->option;
                 $step = Step::create([
                     'patch_id' => $stand->patch_id,
                     'position' => ++$position,
-                    'method' => $candidate->method->id(),
-                    'active' => $candidate->active?->id(),
-                    'label_card_version_id' => $candidate->card?->id,
+                    'method' => $option->method->id(),
+                    'active' => $option->active?->id(),
+                    'label_card_version_id' => $option->card?->id,
                     'schools' => $schools,
-                    'sprayer_id' =>
-                        $candidate->active === null ? null : Sprayer::usualFor($crew, $candidate->method)?->id,
+                    'sprayer_id' => $option->active === null ? null : Sprayer::usualFor($crew, $option->method)?->id,
                     'programme' => $offer->programme->id(),
                     'run' => $run,
                     'note' => $planned->note,

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Ground;
-use App\Models\Keeper;
 use App\Models\Patch;
 use App\Models\PatchOutline;
+use App\Models\ProtectedFeature;
 use App\Models\User;
 use App\Support\JobClock;
 use Illuminate\Database\Eloquent\Model;
@@ -83,7 +83,7 @@ final readonly class ImportShapes
         DB::transaction(static function () use ($kept): void {
             self::insert(Patch::class, $kept['patches']);
             self::insert(PatchOutline::class, $kept['outlines']);
-            self::insert(Keeper::class, $kept['keepers']);
+            self::insert(ProtectedFeature::class, $kept['keepers']);
         });
 
         return $done;

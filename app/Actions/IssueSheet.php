@@ -12,17 +12,17 @@ use App\Models\Stand;
 use App\Models\Step;
 use App\Models\User;
 use App\Print\Paper;
+use App\Repositories\LookAlikes;
+use App\Repositories\SituationRepository;
+use App\Repositories\Surroundings;
+use App\Resources\StandResource;
 use App\Seal\Chain;
+use App\Support\Format;
 use App\Support\JobClock;
-use App\Support\Wire;
 use App\Text\Sentences;
-use App\Trail\Assembler;
-use App\Trail\Gates;
-use App\Trail\LookAlikes;
-use App\Trail\RecipeDesk;
-use App\Trail\Surroundings;
-use App\Trail\Trail;
-use App\Wire\StandWire;
+use App\Workflow\Gates;
+use App\Workflow\RecipeDesk;
+use App\Workflow\Workflow;
 use Illuminate\Support\Facades\DB;
 use Thicket\Assess\Board;
 use Thicket\Catalogue\Catalogue;
@@ -33,9 +33,9 @@ use Thicket\Mix\Recipe;
 use Thicket\Mix\TankTerms;
 use Thicket\Safety\Cautions;
 use Thicket\Safety\Steps;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
-use Thicket\Timing\JudgeAfter;
+use Thicket\Timing\EvaluationDate;
 use Thicket\Timing\StartLimit;
 use Thicket\Timing\StartLimits;
 use Thicket\Timing\StumpClock;
@@ -55,12 +55,12 @@ final readonly class IssueSheet
     /** More than six: services that are handed in: a sheet gathers from all of them. */
     public function __construct(
         private Catalogue $catalogue,
-        private Assembler $assembler,
+        private SituationRepository $situations,
         private Surroundings $surroundings,
         private Gates $gates,
         private LookAlikes $lookAlikes,
         private RecipeDesk $desk,
-        private StandWire $wire,
+        private StandResource $wire,
         private Sentences $sentences,
         private JobClock $clock,
         private Puts $puts,
@@ -75,12 +75,12 @@ final readonly class IssueSheet
     public function __invoke(Stand $stand, User $lead, array $passes, ?string $id): Sheet
     {
         return DB::transaction(function () use ($stand, $lead, $passes, $id): Sheet {
-            $step = Trail::current($stand);
+            $step = Workflow::current($stand);
             // the step is held before anything of it is looked at: of two who issue at once the second finds the sheet
             // of the first
             $step !== null && Step::held($step->id);
             $stand = Stand::query()->withTrail()->findOrFail($stand->id);
-            $step = Trail::current($stand);
+            $step = Workflow::current($stand);
             $gates = $this->gates->of($stand, $step);
             $shut = array_values(
                 array_filter($gates, static fn(array $g): bool => !$g['passable'] || !isset($passes[$g['code']])),
@@ -116,13 +116,13 @@ final readonly class IssueSheet
      *
      * @return array{us: string, metric: string}|null
      */
-    private function clockText(Candidate $candidate): ?array
+    private function clockText(Option $option): ?array
     {
-        if (!$candidate->goesOn('stump') || $candidate->carrier() !== 'water') {
+        if (!$option->goesOn('stump') || $option->carrier() !== 'water') {
             return null;
         }
         $limit =
-            $candidate->schools->values('stump-delay')->quantity('limit') ??
+            $option->schools->values('stump-delay')->quantity('limit') ??
             throw new \LogicException('stump-delay has no limit.');
 
         return $this->sentences->both('clock.stump', ['limit' => $limit, 'again' => StumpClock::cutAgainFrom()]);
@@ -132,7 +132,7 @@ final readonly class IssueSheet
      * @return list<string> what the label says besides its figures, word by word, and the days and hours that follow
      * the work
      */
-    private function labelWords(Candidate $one): array
+    private function labelWords(Option $one): array
     {
         if ($one->card === null) {
             return [];
@@ -149,7 +149,7 @@ final readonly class IssueSheet
         $soil->waterInDepth === null ||
             ($said[] = $this->sentences->in(
                 'label.waterInDepth',
-                ['depth' => Paper::both(Wire::quantity($soil->waterInDepth), 'us')],
+                ['depth' => Paper::both(Format::quantity($soil->waterInDepth), 'us')],
                 \Thicket\Measure\System::Metric,
             ));
         foreach (
@@ -176,7 +176,7 @@ final readonly class IssueSheet
     }
 
     /** @return array<string, mixed> what a sheet says of one product of the tank, with the card as it stood */
-    private function product(Candidate $one, ?LabelCardVersion $version): array
+    private function product(Option $one, ?LabelCardVersion $version): array
     {
         $card = $one->card ?? throw new \LogicException('A product without its card.');
 
@@ -189,7 +189,7 @@ final readonly class IssueSheet
             'group' => $one->active?->group(),
             'reentryHours' => $card->protection->reentryHours,
             'rainfastHours' => $card->start->rainfastHours,
-            'waterBuffer' => Wire::quantity($card->start->waterBuffer),
+            'waterBuffer' => Format::quantity($card->start->waterBuffer),
             'wearing' => $card->protection->wearing,
             'firstAid' => $card->protection->firstAid,
             'licensedOnly' => $card->protection->licensedOnly,
@@ -200,7 +200,7 @@ final readonly class IssueSheet
     /**
      * What the cards of the tank ask together.
      *
-     * @param non-empty-list<Candidate> $products
+     * @param non-empty-list<Option> $products
      *
      * @return array{reentryHours: int|null, rainfastHours: int|null, waterBuffer: array<string, mixed>|null,
      *     licensedOnly: bool}
@@ -208,13 +208,13 @@ final readonly class IssueSheet
     private function strictest(array $products): array
     {
         $terms = new TankTerms(
-            array_values(array_filter(array_map(static fn(Candidate $one): ?LabelCard => $one->card, $products))),
+            array_values(array_filter(array_map(static fn(Option $one): ?LabelCard => $one->card, $products))),
         );
 
         return [
             'reentryHours' => $terms->reentryHours(),
             'rainfastHours' => $terms->rainfastHours(),
-            'waterBuffer' => Wire::quantity($terms->waterBuffer()),
+            'waterBuffer' => Format::quantity($terms->waterBuffer()),
             'licensedOnly' => $terms->licensedOnly(),
         ];
     }
@@ -225,14 +225,14 @@ final readonly class IssueSheet
      */
     private function puts(Stand $stand, Recipe $recipe): array
     {
-        $area = $recipe->working['area'] ?? $this->assembler->area($stand->patch);
+        $area = $recipe->working['area'] ?? $this->situations->area($stand->patch);
         if (!($area instanceof Quantity)) {
             return [];
         }
         $out = [];
         foreach ($recipe->products as $one) {
-            if ($one->candidate->card !== null && $one->amount !== null) {
-                $out = [...$out, ...$this->puts->of($one->candidate->card, $one->amount, $area)];
+            if ($one->option->card !== null && $one->amount !== null) {
+                $out = [...$out, ...$this->puts->of($one->option->card, $one->amount, $area)];
             }
         }
 
@@ -247,9 +247,9 @@ final readonly class IssueSheet
      *     evidence: list<array{text: array{us: string, metric: string}, source: string}>, roles: list<array{us: string,
      *     metric: string}>}
      */
-    private function reason(Situation $situation, Step $step, Candidate $candidate): array
+    private function reason(Situation $situation, Step $step, Option $option): array
     {
-        $row = Board::judge($situation, $candidate);
+        $row = Board::judge($situation, $option);
         $for = $situation->word(FactName::RemovalFor);
         $evidence = [];
         if ($row->measures->controlLow !== null && $row->measures->controlHigh !== null) {
@@ -325,14 +325,14 @@ final readonly class IssueSheet
      */
     private function snapshot(Stand $stand, Step $step, User $lead, array $passes): array
     {
-        $situation = $this->assembler->situation($stand);
-        $candidate = $this->assembler->candidate($step, $stand->patch->ground->crew);
+        $situation = $this->situations->situation($stand);
+        $option = $this->situations->option($step, $stand->patch->ground->crew);
         $species = $situation->target ?? throw new \LogicException('A sheet without a named target.');
-        $products = [$candidate, ...$this->assembler->partners($step, $stand->patch->ground->crew)];
+        $products = [$option, ...$this->situations->partners($step, $stand->patch->ground->crew)];
         $cautions = Cautions::ofTank($situation, $products);
         $label = array_merge(...array_map($this->labelWords(...), $products));
         $recipe = $step->active === null ? null : $this->desk->solve($stand, $step);
-        $card = $candidate->card;
+        $card = $option->card;
         $names = fn(string $kind, array $codes): array => array_map(
             fn(string $code): string => $this->sentences->name("{$kind}.{$code}"),
             $codes,
@@ -342,7 +342,7 @@ final readonly class IssueSheet
         return [
             'issuedBy' => $lead->name,
             'catalogue' => $this->catalogue->hash,
-            'day' => Wire::day($situation->day),
+            'day' => Format::day($situation->day),
             'standId' => $stand->id,
             'stepId' => $step->id,
             'place' => [
@@ -350,7 +350,7 @@ final readonly class IssueSheet
                 'patch' => $stand->patch->name,
                 'latitude' => $ground->latitude,
                 'longitude' => $ground->longitude,
-                'area' => Wire::quantity($this->assembler->area($stand->patch)),
+                'area' => Format::quantity($this->situations->area($stand->patch)),
             ],
             'map' => $this->map($stand),
             'target' => [
@@ -375,17 +375,17 @@ final readonly class IssueSheet
                 ],
                 $this->lookAlikes->of($stand),
             ),
-            'reason' => $this->reason($situation, $step, $candidate),
+            'reason' => $this->reason($situation, $step, $option),
             'method' => [
                 'id' => $step->method,
                 'name' => $this->sentences->name("method.{$step->method}"),
-                'steps' => $names('step', Steps::of($situation, $candidate)),
-                'mistakes' => $names('mistake', $candidate->method->mistakes()),
+                'steps' => $names('step', Steps::of($situation, $option)),
+                'mistakes' => $names('mistake', $option->method->mistakes()),
             ],
             'keepers' => array_map(
                 fn($k): array => [
                     'name' => $k->name,
-                    'distance' => Wire::quantity($k->distance),
+                    'distance' => Format::quantity($k->distance),
                     'side' =>
                         $k->bearing === null
                             ? null
@@ -395,19 +395,19 @@ final readonly class IssueSheet
             ),
             'recipe' => $recipe === null ? null : $this->wire->recipe($stand, $step, $recipe),
             'puts' => $recipe === null ? [] : $this->puts($stand, $recipe),
-            'product' => $card === null ? null : $this->product($candidate, $step->cardVersion),
+            'product' => $card === null ? null : $this->product($option, $step->cardVersion),
             'partners' => array_map(
-                fn(LabelCardVersion $version, Candidate $one): array => $this->product($one, $version),
+                fn(LabelCardVersion $version, Option $one): array => $this->product($one, $version),
                 $step->partners(),
                 array_slice($products, 1),
             ),
             'strictest' => $card === null ? null : $this->strictest($products),
-            'clock' => $this->clockText($candidate),
+            'clock' => $this->clockText($option),
             'startOnlyIf' => array_map(
                 fn(StartLimit $l): array => [
                     'fact' => $l->fact->value,
                     'comparator' => $l->least ? 'least' : 'most',
-                    'limit' => Wire::quantity($l->value),
+                    'limit' => Format::quantity($l->value),
                     'text' => $this->sentences->both($l->code(), ['limit' => $l->value]),
                     'source' => $l->source,
                 ],
@@ -421,8 +421,8 @@ final readonly class IssueSheet
                 'place' => "{$stand->patch->name}, {$ground->name}",
                 'position' => "{$ground->latitude}, {$ground->longitude}",
             ],
-            'judgeAfter' => Wire::day(
-                JudgeAfter::day(
+            'judgeAfter' => Format::day(
+                EvaluationDate::day(
                     $species,
                     $situation->day,
                     $situation->shift,

@@ -9,12 +9,12 @@ use App\Models\Patch;
 use App\Models\Sighting;
 use App\Models\Stand;
 use App\Models\User;
+use App\Resources\KeyResource;
 use App\Support\JobClock;
-use App\Wire\KeyWire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Identify\Key;
-use Thicket\Identify\Sight;
+use Thicket\Identify\ObservedCharacters;
 use Thicket\Input\Fields;
 
 /**
@@ -31,7 +31,7 @@ final class KeepSighting
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly JobClock $clock,
-        private readonly KeyWire $keyWire,
+        private readonly KeyResource $keyWire,
     ) {}
 
     /** @return Sighting the new row */
@@ -44,7 +44,7 @@ final class KeepSighting
         if ($stand === null && $patch === null && $ground !== null && $place === []) {
             $in->fault('point', 'Say where it was: mark the point, or choose a patch.');
         }
-        $sight = Sight::read($in, $this->catalogue);
+        $sight = ObservedCharacters::read($in, $this->catalogue);
         $species = $in->textOrNull('species', 60);
         $unknown = $in->bool('unknown', false);
         if ($species !== null && !$this->catalogue->hasSpecies($species)) {

@@ -10,19 +10,19 @@ use App\Models\Container;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Models\User;
+use App\Repositories\SituationRepository;
+use App\Resources\StandResource;
+use App\Support\Format;
 use App\Support\JobClock;
-use App\Support\Wire;
 use App\Text\Sentences;
-use App\Trail\Assembler;
-use App\Trail\RecipeDesk;
-use App\Wire\StandWire;
+use App\Workflow\RecipeDesk;
 use Illuminate\Support\Facades\DB;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Mix\Leftover;
 use Thicket\Safety\Cautions;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 
 /**
  * Writes down one load as it was mixed: each addition confirmed once, in loading order, so that nothing goes in twice;
@@ -35,9 +35,9 @@ final readonly class MixBatch
 
     public function __construct(
         private RecipeDesk $desk,
-        private StandWire $wire,
-        private Assembler $assembler,
-        private DrawStock $draw,
+        private StandResource $wire,
+        private SituationRepository $situations,
+        private WithdrawStock $draw,
         private JobClock $clock,
         private Sentences $sentences,
     ) {}
@@ -112,7 +112,7 @@ final readonly class MixBatch
         return [
             'id' => $batch->id,
             'number' => $batch->number,
-            'mixedAt' => Wire::moment($batch->mixed_at),
+            'mixedAt' => Format::moment($batch->mixed_at),
             'recordId' => $batch->record_id,
             'label' => $batch->body['label'] ?? null,
             'finished' => $batch->body['finished'] ?? null,
@@ -209,10 +209,7 @@ final readonly class MixBatch
     private function body(Stand $stand, Step $step, array $recipe, array $load, User $user, int $number): array
     {
         $version = $step->cardVersion;
-        $products = [
-            $this->assembler->candidate($step, $user->crew),
-            ...$this->assembler->partners($step, $user->crew),
-        ];
+        $products = [$this->situations->option($step, $user->crew), ...$this->situations->partners($step, $user->crew)];
         $solved = $this->desk->solve($stand, $step);
         $now = $this->clock->now()->setTimezone(new \DateTimeZone($stand->patch->ground->time_zone));
         $until = Leftover::usableUntil($now, $this->desk->holdingHours($step));
@@ -228,7 +225,7 @@ final readonly class MixBatch
                 static fn(string $id, array $one): array => [
                     'cardId' => $id,
                     'product' => $one['product'],
-                    'amount' => Wire::quantity($one['amount']),
+                    'amount' => Format::quantity($one['amount']),
                 ],
                 array_keys($of = $this->products($step, $load)),
                 array_values($of),
@@ -241,12 +238,12 @@ final readonly class MixBatch
                     implode(
                         ', ',
                         array_map(
-                            fn(Candidate $one): string => ($one->card->product ?? '') .
+                            fn(Option $one): string => ($one->card->product ?? '') .
                                 ' (' .
                                 implode(
                                     ', ',
                                     array_map(
-                                        fn(array $a): string => $this->assembler->activeName($a['active']),
+                                        fn(array $a): string => $this->situations->activeName($a['active']),
                                         $one->card->contents->actives ?? [],
                                     ),
                                 ) .
@@ -258,7 +255,7 @@ final readonly class MixBatch
                     (is_array($recipe['carrier'] ?? null) ? $recipe['carrier']['name'] : ''),
                 'registration' => implode(
                     ', ',
-                    array_map(static fn(Candidate $one): string => $one->card->of->registration ?? '', $products),
+                    array_map(static fn(Option $one): string => $one->card->of->registration ?? '', $products),
                 ),
                 'strength' => is_array($recipe['strength'] ?? null) ? $recipe['strength']['percent']['shown'] : null,
                 'amount' => is_array($load['finished']) ? $load['finished']['shown'] : null,
@@ -284,7 +281,7 @@ final readonly class MixBatch
     }
 
     /**
-     * @param list<Candidate> $products
+     * @param list<Option> $products
      * @param \Closure(LabelCard): string $said
      */
     private static function each(array $products, \Closure $said): string
@@ -294,7 +291,7 @@ final readonly class MixBatch
             array_unique(
                 array_filter(
                     array_map(
-                        static fn(Candidate $one): string => $one->card === null ? '' : $said($one->card),
+                        static fn(Option $one): string => $one->card === null ? '' : $said($one->card),
                         $products,
                     ),
                 ),

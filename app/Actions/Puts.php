@@ -6,7 +6,7 @@ namespace App\Actions;
 
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
-use Thicket\Mix\Ceiling;
+use Thicket\Mix\LimitCheck;
 
 /**
  * What an amount of product puts on ground, active by active, as sheets and records keep it for the ceilings of later
@@ -22,7 +22,9 @@ final readonly class Puts
     {
         $out = [];
         foreach ($area->amount->isPositive() ? array_column($card->contents->actives, 'active') : [] as $active) {
-            $load = Ceiling::activePerArea($card, $active, $product, $area) ?? Ceiling::productPerArea($product, $area);
+            $load =
+                LimitCheck::activePerArea($card, $active, $product, $area) ??
+                LimitCheck::productPerArea($product, $area);
             ['value' => $value, 'unit' => $unit] = $load->toWire();
             $out[] = ['active' => $active, 'value' => $value, 'unit' => $unit];
         }

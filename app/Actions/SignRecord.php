@@ -6,18 +6,18 @@ namespace App\Actions;
 
 use App\Exceptions\Stopped;
 use App\Models\Batch;
-use App\Models\Draw;
 use App\Models\Ground;
 use App\Models\Record;
 use App\Models\Sealed;
 use App\Models\Sheet;
 use App\Models\Stand;
 use App\Models\Step;
+use App\Models\StockWithdrawal;
 use App\Models\User;
 use App\Seal\Chain;
 use App\Support\CanonicalJson;
+use App\Support\Format;
 use App\Support\JobClock;
-use App\Support\Wire;
 use Illuminate\Support\Facades\DB;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Catalogue;
@@ -27,7 +27,7 @@ use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Mix\MixedProduct;
-use Thicket\Timing\JudgeAfter;
+use Thicket\Timing\EvaluationDate;
 use Thicket\Timing\StartLimit;
 
 /**
@@ -39,7 +39,7 @@ final readonly class SignRecord
     public function __construct(
         private Catalogue $catalogue,
         private JobClock $clock,
-        private \App\Trail\Assembler $assembler,
+        private \App\Repositories\SituationRepository $situations,
         private Puts $puts,
         private Chain $chain,
     ) {}
@@ -60,18 +60,18 @@ final readonly class SignRecord
         }
 
         return [
-            'workedOn' => Wire::day($worked),
+            'workedOn' => Format::day($worked),
             'start' => $start,
             'stop' => $stop,
             'people' => $in->strings('people', null, 60, 120) ?: $in->fault('people', 'Name everybody who worked.'),
             'treated' => $in->int('treated', 0, 1000000),
             'skipped' => $in->int('skipped', 0, 1000000, 0),
             'mixUsed' => $usesProduct
-                ? Wire::quantity($in->quantity('mixUsed', Dimension::Volume))
+                ? Format::quantity($in->quantity('mixUsed', Dimension::Volume))
                 : $this->none($in, 'mixUsed'),
             'weather' => $in->text('weather', 300),
-            'wind' => Wire::quantity($in->quantity('wind', Dimension::Speed)),
-            'temperature' => Wire::quantity($in->quantity('temperature', Dimension::Temperature)),
+            'wind' => Format::quantity($in->quantity('wind', Dimension::Speed)),
+            'temperature' => Format::quantity($in->quantity('temperature', Dimension::Temperature)),
             'equipment' => $in->textOrNull('equipment', 300),
             'incident' => $in->bool('incident', false),
             'remarks' => $in->textOrNull('remarks', 4000),
@@ -107,7 +107,7 @@ final readonly class SignRecord
                 ->withTrail()
                 ->findOrFail($sheet->snapshot['standId'] ?? '');
             $species = $this->catalogue->species((string) $stand->species);
-            $judge = JudgeAfter::day(
+            $judge = EvaluationDate::day(
                 $species,
                 $worked,
                 $stand->patch->ground->seasonShift(),
@@ -173,14 +173,14 @@ final readonly class SignRecord
                 ->map(
                     static fn(Batch $batch): array => [
                         'number' => $batch->number,
-                        'mixedAt' => Wire::moment($batch->mixed_at, $zone),
+                        'mixedAt' => Format::moment($batch->mixed_at, $zone),
                         'finished' => $batch->body['finished'] ?? null,
                         'product' => $batch->body['product'] ?? null,
                         'cardVersion' => $batch->body['cardVersion'] ?? null,
                         'drawn' => array_values(
                             $batch->draws
                                 ->map(
-                                    static fn(Draw $draw): array => [
+                                    static fn(StockWithdrawal $draw): array => [
                                         'amount' => $draw->typed,
                                         'lot' => $draw->container->lot,
                                     ],
@@ -215,7 +215,7 @@ final readonly class SignRecord
         $used = $amount($mix)?->to(Unit::Litre) ?? Quantity::zero(Unit::Litre);
         $need = $amount($recipe['need'] ?? null);
         $cards = ($stand->steps->firstWhere('id', $sheet->snapshot['stepId'] ?? '') ?? new Step())->cardVersions();
-        $area = $amount($recipe['working']['area'] ?? null) ?? $this->assembler->area($stand->patch);
+        $area = $amount($recipe['working']['area'] ?? null) ?? $this->situations->area($stand->patch);
         $out = [
             'planned' => ['mix' => $recipe['need'], 'product' => $recipe['product']],
             'productUsed' => null,
@@ -237,13 +237,13 @@ final readonly class SignRecord
                 $amount($one['amount'] ?? null),
                 $need,
             );
-            $out['productsUsed'][] = ['product' => $one['product'], 'used' => Wire::quantity($product)];
-            $n === 0 && ($out['productUsed'] = Wire::quantity($product));
+            $out['productsUsed'][] = ['product' => $one['product'], 'used' => Format::quantity($product)];
+            $n === 0 && ($out['productUsed'] = Format::quantity($product));
             $version = $cards[$n] ?? null;
             if ($product !== null && $version !== null && $area !== null) {
                 $out['activesPerArea'] = [
                     ...$out['activesPerArea'],
-                    ...$this->puts->of($this->assembler->card($version), $product, $area),
+                    ...$this->puts->of($this->situations->card($version), $product, $area),
                 ];
             }
         }

@@ -19,7 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property array<string, mixed> $body
  * @property string $mixed_by
  * @property \Illuminate\Support\Carbon $mixed_at
- * @property \Illuminate\Database\Eloquent\Collection<int, Draw> $draws
+ * @property \Illuminate\Database\Eloquent\Collection<int, StockWithdrawal> $draws
  */
 final class Batch extends Model
 {
@@ -30,9 +30,9 @@ final class Batch extends Model
     /** @var array<string, string> */
     protected $casts = ['body' => 'array', 'mixed_at' => 'datetime', 'number' => 'integer'];
 
-    /** @return HasMany<Draw, $this> */
+    /** @return HasMany<StockWithdrawal, $this> */
     public function draws(): HasMany
     {
-        return $this->hasMany(Draw::class);
+        return $this->hasMany(StockWithdrawal::class);
     }
 }

@@ -31,7 +31,7 @@ use Thicket\Measure\Unit;
  * @property \Illuminate\Support\Carbon|null $gone_at
  * @property int $revision
  * @property LabelCard $card
- * @property \Illuminate\Database\Eloquent\Collection<int, Draw> $draws newest first
+ * @property \Illuminate\Database\Eloquent\Collection<int, StockWithdrawal> $draws newest first
  */
 final class Container extends Model
 {
@@ -90,9 +90,9 @@ final class Container extends Model
         return $this->belongsTo(LabelCard::class, 'label_card_id');
     }
 
-    /** @return HasMany<Draw, $this> */
+    /** @return HasMany<StockWithdrawal, $this> */
     public function draws(): HasMany
     {
-        return $this->hasMany(Draw::class)->orderByDesc('drawn_at')->orderByDesc('id');
+        return $this->hasMany(StockWithdrawal::class)->orderByDesc('drawn_at')->orderByDesc('id');
     }
 }

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Thicket\Calendar\SeasonShift;
-use Thicket\Identify\Showing;
+use Thicket\Identify\SeasonalVisibility;
 
 /**
  * @property string $id
@@ -24,7 +24,7 @@ use Thicket\Identify\Showing;
  * @property int $revision
  * @property Crew $crew
  * @property \Illuminate\Database\Eloquent\Collection<int, Patch> $patches
- * @property \Illuminate\Database\Eloquent\Collection<int, Keeper> $keepers drawn and in use
+ * @property \Illuminate\Database\Eloquent\Collection<int, ProtectedFeature> $keepers drawn and in use
  */
 final class Ground extends Model
 {
@@ -50,10 +50,13 @@ final class Ground extends Model
         return $this->hasMany(Patch::class)->orderBy('name');
     }
 
-    /** @return HasMany<Keeper, $this> those drawn on the map and in use */
+    /** @return HasMany<ProtectedFeature, $this> those drawn on the map and in use */
     public function keepers(): HasMany
     {
-        return $this->hasMany(Keeper::class)->whereNotNull('shape')->whereNull('archived_at')->orderBy('name');
+        return $this->hasMany(ProtectedFeature::class)
+            ->whereNotNull('shape')
+            ->whereNull('archived_at')
+            ->orderBy('name');
     }
 
     /** @return BelongsTo<Crew, $this> */
@@ -69,9 +72,9 @@ final class Ground extends Model
     }
 
     /** Which season it is here on a day, and how hard the winters are. */
-    public function showing(\DateTimeImmutable $day): Showing
+    public function showing(\DateTimeImmutable $day): SeasonalVisibility
     {
-        return new Showing($this->seasonShift(), $day, zone: $this->hardiness_zone);
+        return new SeasonalVisibility($this->seasonShift(), $day, zone: $this->hardiness_zone);
     }
 
     public function seasonShift(): SeasonShift

@@ -70,10 +70,10 @@ final class Patch extends Model
         return $this->hasMany(Zone::class)->whereNull('archived_at')->orderBy('name');
     }
 
-    /** @return HasMany<Keeper, $this> those known by words and distance; drawn ones belong to the ground */
+    /** @return HasMany<ProtectedFeature, $this> those known by words and distance; drawn ones belong to the ground */
     public function keepers(): HasMany
     {
-        return $this->hasMany(Keeper::class)->orderBy('name');
+        return $this->hasMany(ProtectedFeature::class)->orderBy('name');
     }
 
     /** @return HasMany<Stand, $this> */

@@ -6,12 +6,12 @@ namespace App\Print;
 
 use App\Models\Stand;
 use App\Models\Step;
+use App\Repositories\SituationRepository;
 use App\Text\Sentences;
-use App\Trail\Assembler;
 use Illuminate\Support\Facades\View;
 use Thicket\Label\LabelCard;
 use Thicket\Safety\Cautions;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 
 /**
  * The mixing card for the tailgate: a page a load, large enough to read at arm's length, with the fill lines drawn to
@@ -19,19 +19,19 @@ use Thicket\Situation\Candidate;
  */
 final readonly class MixingCardPdf
 {
-    public function __construct(private Assembler $assembler, private Sentences $sentences) {}
+    public function __construct(private SituationRepository $situations, private Sentences $sentences) {}
 
     /** @param array<string, mixed> $recipe as it crosses the wire, @param string $units us or metric */
     public function html(array $recipe, Stand $stand, Step $step, string $units): string
     {
         $crew = $stand->patch->ground->crew;
-        $products = [$this->assembler->candidate($step, $crew), ...$this->assembler->partners($step, $crew)];
+        $products = [$this->situations->option($step, $crew), ...$this->situations->partners($step, $crew)];
 
         return View::file(resource_path('mixing-card.blade.php'), [
             'r' => $recipe,
             'units' => $units,
             'cards' => array_values(
-                array_filter(array_map(static fn(Candidate $one): ?LabelCard => $one->card, $products)),
+                array_filter(array_map(static fn(Option $one): ?LabelCard => $one->card, $products)),
             ),
             'patch' => $stand->patch->name,
             'ground' => $stand->patch->ground->name,

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\User;
+use App\Repositories\KeptWork;
+use App\Repositories\SituationRepository;
+use App\Repositories\Surroundings;
 use App\Seal\SealKey;
 use App\Support\JobClock;
 use App\Support\QuietSessions;
 use App\Text\Sentences;
-use App\Trail\Assembler;
-use App\Trail\KeptWork;
-use App\Trail\Surroundings;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
@@ -27,7 +27,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(Catalogue::class, fn(Application $app): Catalogue => self::catalogue());
-        $this->app->scoped(Assembler::class);
+        $this->app->scoped(SituationRepository::class);
         $this->app->scoped(Surroundings::class);
         $this->app->scoped(KeptWork::class);
         $this->app->singleton(SealKey::class, static fn(): SealKey => SealKey::fromConfig());

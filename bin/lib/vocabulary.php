@@ -14,7 +14,7 @@ use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Method;
 use Thicket\Catalogue\Node;
 use Thicket\Mix\Advice\MixPlan;
-use Thicket\Situation\Keeper;
+use Thicket\Situation\ProtectedFeature;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Outcome;
 
@@ -26,7 +26,7 @@ function vocabulary(Catalogue $catalogue): array
     return [
         'OUTCOMES' => array_column(Outcome::cases(), 'value'),
         'CERTAINTIES' => array_column(Certainty::cases(), 'value'),
-        'KEEPER_KINDS' => Keeper::KINDS,
+        'KEEPER_KINDS' => ProtectedFeature::KINDS,
         'CARRIERS' => Carrier::ALL,
         'WATERS' => MixPlan::WATERS,
         'TANK_MATERIALS' => MixPlan::MATERIALS,

@@ -11,7 +11,6 @@ use App\Models\Calibration;
 use App\Models\Container;
 use App\Models\Crew;
 use App\Models\Ground;
-use App\Models\Keeper;
 use App\Models\LabelCard;
 use App\Models\LabelCardVersion;
 use App\Models\Loan;
@@ -20,6 +19,7 @@ use App\Models\Observation;
 use App\Models\Patch;
 use App\Models\Person;
 use App\Models\Photo;
+use App\Models\ProtectedFeature;
 use App\Models\Record;
 use App\Models\Sealed;
 use App\Models\Sighting;
@@ -31,15 +31,15 @@ use App\Models\Tool;
 use App\Models\User;
 use App\Models\Zone;
 use App\Photos\PhotoStore;
+use App\Resources\KeyResource;
 use App\Seal\Chain;
 use App\Support\JobClock;
-use App\Trail\RecipeDesk;
-use App\Wire\KeyWire;
+use App\Workflow\RecipeDesk;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Identify\Key;
-use Thicket\Identify\Sight;
+use Thicket\Identify\ObservedCharacters;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Measure\Quantity;
@@ -65,7 +65,7 @@ final class DemoSeeder
     public function __construct(
         private readonly KeepOutline $keepOutline,
         private readonly PhotoStore $photos,
-        private readonly KeyWire $key,
+        private readonly KeyResource $key,
         private readonly Catalogue $catalogue,
         private readonly Chain $chain,
     ) {}
@@ -723,7 +723,7 @@ final class DemoSeeder
         $outline = Outline::fromGeoJson(['type' => 'Polygon', 'coordinates' => [$this->degrees($ground, $corners)]]);
         ($this->keepOutline)($patch, $outline, new \DateTimeImmutable('2024-04-01'), $this->lead, 'demo');
         foreach ($keepers as $keeper) {
-            Keeper::create([
+            ProtectedFeature::create([
                 'patch_id' => $patch->id,
                 'ground_id' => $ground->id,
                 'kind' => $keeper['kind'],
@@ -756,7 +756,7 @@ final class DemoSeeder
                 default => [$positions],
             },
         ]);
-        Keeper::create(
+        ProtectedFeature::create(
             [
                 'ground_id' => $ground->id,
                 'kind' => $kind,
@@ -786,7 +786,7 @@ final class DemoSeeder
             $row + [
                 'ranked' => $this->key->candidates(
                     (new Key($this->catalogue))->rank(
-                        Sight::of(is_array($row['seen']) ? $row['seen'] : [], $this->catalogue),
+                        ObservedCharacters::of(is_array($row['seen']) ? $row['seen'] : [], $this->catalogue),
                     ),
                 ),
                 'tests' => [],

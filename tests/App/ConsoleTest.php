@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Resources\BoardResource;
 use App\Text\Sentences;
-use App\Wire\BoardWire;
 use Opis\JsonSchema\Validator;
 use Symfony\Component\Process\Process;
 use Thicket\Input\Faults;
@@ -165,7 +165,10 @@ it('renders every row of many boards in both unit systems without a gap', functi
                 ],
             ]);
             $in = Fields::of($document, new Faults());
-            $wire = app(BoardWire::class)->whole(board($document), (new SituationReader(catalogue()))->situation($in));
+            $wire = app(BoardResource::class)->whole(
+                board($document),
+                (new SituationReader(catalogue()))->situation($in),
+            );
             foreach ($wire['rows'] as $row) {
                 foreach ($row['findings'] as $finding) {
                     foreach (['us', 'metric'] as $system) {

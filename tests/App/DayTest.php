@@ -187,7 +187,7 @@ it('takes no day from the clock without saying where', function () {
         'now\(\)(->modify\([^)]*\))?->format\(\'Y-m-d',
         'isLicensedOn\(\$\w+(->\w+)*->now\(\)',
         '_at->format\(\'Y-m-d\'\)',
-        'Wire::day\(\$\w+->\w+_at\)',
+        'Format::day\(\$\w+->\w+_at\)',
         '\$today=\$this->clock->now\(\)',
     ];
     $found = [];

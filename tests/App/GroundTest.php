@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use App\Models\Ground;
-use App\Models\Keeper;
 use App\Models\Patch;
+use App\Models\ProtectedFeature;
 use App\Models\Stand;
 use Thicket\Survey\LocalPlane;
 
@@ -379,11 +379,11 @@ it('shows what a file would bring, takes all of it or nothing, and gives it back
         ['entry' => 2, 'as' => 'keeper', 'name' => 'Far one', 'kind' => 'well'],
         ['entry' => 3, 'as' => 'patch', 'name' => 'North acre', 'setting' => 'woods'],
     ];
-    $before = [Patch::query()->count(), Keeper::query()->count()];
+    $before = [Patch::query()->count(), ProtectedFeature::query()->count()];
     $refused = $this->api('POST', "/grounds/{$ground}/imports", ['text' => $kml, 'rows' => $rows])->assertStatus(422);
     expect(array_column($refused->json('errors'), 'pointer'))
         ->toBe(['/rows/1/entry', '/rows/2/entry'])
-        ->and([Patch::query()->count(), Keeper::query()->count()])
+        ->and([Patch::query()->count(), ProtectedFeature::query()->count()])
         ->toBe($before);
     $rows[1] = ['entry' => 1, 'as' => 'leave'];
     $rows[2] = ['entry' => 2, 'as' => 'leave'];

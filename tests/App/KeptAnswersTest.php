@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Models\User;
-use App\Trail\KeptWork;
+use App\Repositories\KeptWork;
 use Illuminate\Support\Facades\DB;
 use Tests\AppTestCase;
 

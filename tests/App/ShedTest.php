@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 use App\Models\Batch;
 use App\Models\Container;
-use App\Models\Draw;
 use App\Models\LabelCard;
 use App\Models\LabelCardVersion;
 use App\Models\Record;
 use App\Models\Sprayer;
 use App\Models\Stand;
 use App\Models\Step;
+use App\Models\StockWithdrawal;
 use App\Models\Tool;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -80,7 +80,7 @@ it('keeps containers: put on the shelf, moved, measured, weighed, spilled, and h
     $this->api('DELETE', "/shed/containers/{$one['id']}")->assertOk();
     expect(shelf($this, 'NEW-1'))
         ->toBe([])
-        ->and(Draw::query()->where('container_id', $one['id'])->count())
+        ->and(StockWithdrawal::query()->where('container_id', $one['id'])->count())
         ->toBe(4);
 });
 

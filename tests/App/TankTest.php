@@ -208,7 +208,7 @@ it('draws each product from its own jug, labels both, and keeps what was put on 
     // and the next work with 2,4-D there reckons with it, whichever product it is in
     expect(
         collect(
-            app(App\Trail\Ceilings::class)
+            app(App\Repositories\PriorApplicationsRepository::class)
                 ->before(Stand::query()->withTrail()->findOrFail($this->standId('wild-parsnip')), new Step(), ['2-4-d'])
                 ['2-4-d']->loads('season'),
         )->count(),

@@ -8,7 +8,7 @@ use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Label\CardDetails;
 use Thicket\Mix\RecipeSolver;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Schools;
 use Thicket\Situation\Shed;
 use Thicket\Situation\Situation;
@@ -61,7 +61,7 @@ it('opens some day of the year for every plant that an active controls, in four 
             }
             $windows = SeasonWindows::for(
                 $situation,
-                new Candidate(reset($methods), null, null, Schools::of(catalogue()), new Shed(), catalogue()),
+                new Option(reset($methods), null, null, Schools::of(catalogue()), new Shed(), catalogue()),
             );
             if (array_filter($windows->windows ?? [], static fn($w): bool => $w->grade !== WindowGrade::Avoid) === []) {
                 $shut[] = "{$species->id()} {$season}";
@@ -89,7 +89,8 @@ it('reads every field of a label card in a rule, a gate, a recipe or the sheet',
             'core/src/Safety',
             'core/src/Programmes',
             'app/Actions',
-            'app/Trail',
+            'app/Repositories',
+            'app/Workflow',
             'app/Text',
         ]
         as $folder
@@ -158,7 +159,7 @@ it('counts hours and mix by the stems that a method takes, and by no others', fu
     string $beyond,
 ) {
     $of = static function (array $stems) use ($row): array {
-        [$situation, $candidate] = situated(
+        [$situation, $option] = situated(
             stand([
                 'species' => 'norway-maple',
                 'date' => '2026-09-10',
@@ -170,9 +171,9 @@ it('counts hours and mix by the stems that a method takes, and by no others', fu
         );
 
         return [
-            (string) Labour::of($situation, $candidate)->hands[1]?->amount,
-            $candidate->method->usesProduct()
-                ? (string) (new RecipeSolver($situation, $candidate, $situation->area))->solve(null)->need?->amount
+            (string) Labour::of($situation, $option)->hands[1]?->amount,
+            $option->method->usesProduct()
+                ? (string) (new RecipeSolver($situation, $option, $situation->area))->solve(null)->need?->amount
                 : '',
         ];
     };
@@ -209,7 +210,7 @@ it(
                 }
                 foreach ($settings as $setting) {
                     $rows = board(herbs($setting, $species->id(), '2026-07-01'))->rows;
-                    $own = array_filter($rows, static fn($r): bool => $r->candidate->method->id() === $method->id());
+                    $own = array_filter($rows, static fn($r): bool => $r->option->method->id() === $method->id());
                     foreach ($own === [] ? [null] : $own as $one) {
                         $against =
                             $one === null ? ['no row'] : array_intersect(codes($one), ['fit.setting', 'form.not-for']);

@@ -7,11 +7,11 @@ use Thicket\Calendar\Day;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Input\Refused;
-use Thicket\Label\CardCeiling;
 use Thicket\Label\LabelCard;
+use Thicket\Label\LabelLimit;
 use Thicket\Measure\Unit;
-use Thicket\Mix\Ceiling;
-use Thicket\Mix\PutThere;
+use Thicket\Mix\LimitCheck;
+use Thicket\Mix\PriorApplications;
 use Thicket\Mix\RecipeSolver;
 
 /*
@@ -32,12 +32,12 @@ function held(
     array $changes,
     string $product,
     string $area,
-    ?PutThere $before = null,
+    ?PriorApplications $before = null,
     ?string $site = 'woods',
     array $together = [],
     string $active = 'triclopyr-ester',
-): Ceiling {
-    return Ceiling::check(
+): LimitCheck {
+    return LimitCheck::check(
         cardOf($changes),
         $active,
         $site,
@@ -51,7 +51,7 @@ function held(
 it('holds a job against the limits of its site', function (
     array $changes,
     string $product,
-    ?PutThere $before,
+    ?PriorApplications $before,
     ?string $site,
     ?bool $kept,
     string $by,
@@ -263,15 +263,15 @@ it('says which application it would be', function () {
 });
 
 it('begins the year as the card counts it', function (string $year, string $day, bool $south, string $begins) {
-    expect(CardCeiling::yearBegins($year, Day::parse($day), $south)->format('Y-m-d'))->toBe($begins);
+    expect(LabelLimit::yearBegins($year, Day::parse($day), $south)->format('Y-m-d'))->toBe($begins);
 })->with([
-    'calendar' => [CardCeiling::CALENDAR_YEAR, '2026-09-03', false, '2026-01-01'],
-    'calendar in the south' => [CardCeiling::CALENDAR_YEAR, '2026-09-03', true, '2026-01-01'],
-    'season in the north' => [CardCeiling::SEASON, '2026-03-03', false, '2026-01-01'],
-    'season in the south, before July' => [CardCeiling::SEASON, '2026-06-30', true, '2025-07-01'],
-    'season in the south, from July' => [CardCeiling::SEASON, '2026-07-01', true, '2026-07-01'],
+    'calendar' => [LabelLimit::CALENDAR_YEAR, '2026-09-03', false, '2026-01-01'],
+    'calendar in the south' => [LabelLimit::CALENDAR_YEAR, '2026-09-03', true, '2026-01-01'],
+    'season in the north' => [LabelLimit::SEASON, '2026-03-03', false, '2026-01-01'],
+    'season in the south, before July' => [LabelLimit::SEASON, '2026-06-30', true, '2025-07-01'],
+    'season in the south, from July' => [LabelLimit::SEASON, '2026-07-01', true, '2026-07-01'],
     // 365 days with the day itself
-    'any 365 days' => [CardCeiling::ANY_365_DAYS, '2026-09-03', false, '2025-09-04'],
+    'any 365 days' => [LabelLimit::ANY_365_DAYS, '2026-09-03', false, '2025-09-04'],
 ]);
 
 it('fills what a site does not say from the limits for all', function () {
@@ -285,7 +285,7 @@ it('fills what a site does not say from the limits for all', function () {
         ],
     ]);
     [$pasture, $orchard, $woods] = array_map(
-        static fn(string $site): CardCeiling => $card->limits($site, 'triclopyr-ester')[0],
+        static fn(string $site): LabelLimit => $card->limits($site, 'triclopyr-ester')[0],
         ['pasture', 'orchard', 'woods'],
     );
     expect([$pasture->intervalDays, $pasture->year, $pasture->applications])
@@ -305,14 +305,14 @@ it('holds a card to the limits of each of its actives', function (string $second
         ],
         'siteLimits' => [['sites' => ['woods'], 'active' => 'fluroxypyr', 'perYear' => $second]],
     ]);
-    [$situation, $candidate] = situated(
+    [$situation, $option] = situated(
         stand([
             'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'smooth']],
             'cards' => [$card],
         ]),
         'basal-bark/triclopyr-ester/ester',
     );
-    expect((new RecipeSolver($situation, $candidate, quantity('500 m2')))->solve(null)->blocks)->toBe($blocks);
+    expect((new RecipeSolver($situation, $option, quantity('500 m2')))->solve(null)->blocks)->toBe($blocks);
 })->with([['188 g ae/ha', []], ['187 g ae/ha', ['ceiling']]]);
 
 it('lets the densest zone of a tenth of a hectare decide for work on stems', function (string $zone, array $blocks) {
@@ -322,8 +322,8 @@ it('lets the densest zone of a tenth of a hectare decide for work on stems', fun
         'facts' => [['fact' => 'setting', 'value' => 'woods'], ['fact' => 'bark-texture', 'value' => 'smooth']],
         'cards' => [esterCard(['yearlyMaximum' => '400 g ae/ha'])],
     ]);
-    [$situation, $candidate] = situated($document, 'basal-bark/triclopyr-ester/ester');
-    $recipe = (new RecipeSolver($situation, $candidate, quantity('1 ha'), [], null, [
+    [$situation, $option] = situated($document, 'basal-bark/triclopyr-ester/ester');
+    $recipe = (new RecipeSolver($situation, $option, quantity('1 ha'), [], null, [
         ['area' => quantity($zone), 'stems' => $situation->stems],
     ]))->solve(null);
     expect($recipe->blocks)->toBe($blocks);
@@ -344,7 +344,7 @@ it('takes the least and the most that may be typed, and nothing for what is not 
     ]);
     expect(
         array_map(
-            static fn(CardCeiling $c): array => [$c->applications, $c->intervalDays],
+            static fn(LabelLimit $c): array => [$c->applications, $c->intervalDays],
             array_slice($line->directions->ceilings, 1),
         ),
     )->toBe([[99, 1000], [1, 0], [null, null]]);

@@ -447,7 +447,7 @@ it('keeps the order of the board under another order of stems, facts and keepers
             'keepers' => array_reverse($document['keepers']),
         ] + $document;
     $shape = static fn(array $d): array => array_map(
-        static fn($r): array => [$r->candidate->id(), $r->outcome],
+        static fn($r): array => [$r->option->id(), $r->outcome],
         board($d)->rows,
     );
     expect($shape($turned))->toEqual($shape($document));

@@ -8,7 +8,7 @@ use Thicket\Catalogue\Method;
 use Thicket\Catalogue\Node;
 use Thicket\Economics\GrazingLost;
 use Thicket\Safety\Cautions;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\SituationReader;
 use Thicket\Verdict\Outcome;
 
@@ -56,7 +56,7 @@ it('holds a made-up way of working to the rules and cautions of its work', funct
             'made-up',
         ),
     );
-    $candidate = new Candidate(
+    $option = new Option(
         $method,
         isset($made['active']) ? catalogue()->active($made['active']) : null,
         null,
@@ -64,9 +64,9 @@ it('holds a made-up way of working to the rules and cautions of its work', funct
         $shed,
         catalogue(),
     );
-    expect(array_values(array_diff($codes, codes(Board::judge($situation, $candidate)))))
+    expect(array_values(array_diff($codes, codes(Board::judge($situation, $option)))))
         ->toBe([])
-        ->and(array_values(array_diff($cautions, Cautions::for($situation, $candidate)->cautions)))
+        ->and(array_values(array_diff($cautions, Cautions::for($situation, $option)->cautions)))
         ->toBe([]);
 })->with([
     'fire' => [
@@ -197,7 +197,7 @@ it('asks properties, never the id of a method, an active or a species', function
 
 it('never lets a row fit while its own sheet forbids it', function () use ($bare) {
     foreach (board(seedbed([...$bare, seen('drought', true)]))->rows as $row) {
-        if ($row->candidate->method->work() === 'fire') {
+        if ($row->option->method->work() === 'fire') {
             expect($row->outcome)->not->toBe(Outcome::Fits);
         }
     }

@@ -6,7 +6,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Thicket\Catalogue\Species;
 use Thicket\Identify\Key;
-use Thicket\Identify\Sight;
+use Thicket\Identify\ObservedCharacters;
 
 /*
  * How well the key names a plant (docs/key.md): thirty species drawn by a seed, each met by a careful and a careless
@@ -31,7 +31,7 @@ function observed(float $error, float $unsure, bool $nextBest, int $most): array
         $seen = [];
         $fixed = array_map(static fn($c): string => $c->string('id'), catalogue()->characters());
         for ($asked = 0; $asked < $most; ++$asked) {
-            $result = $key->rank(Sight::of($seen, catalogue()));
+            $result = $key->rank(ObservedCharacters::of($seen, catalogue()));
             if ($result->candidates[0]->share > 0.8) {
                 break;
             }
@@ -42,7 +42,7 @@ function observed(float $error, float $unsure, bool $nextBest, int $most): array
             $seen[$character] = answerOf($species, $character, $error, $unsure, $chance, $random);
             ++$answers;
         }
-        $ids = array_column($key->rank(Sight::of($seen, catalogue()))->candidates, 'speciesId');
+        $ids = array_column($key->rank(ObservedCharacters::of($seen, catalogue()))->candidates, 'speciesId');
         $place = array_search($species->id(), $ids, true);
         $first += $place === 0 ? 1 : 0;
         $three += $place !== false && $place < 3 ? 1 : 0;

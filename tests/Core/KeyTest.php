@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 use Thicket\Calendar\Day;
 use Thicket\Calendar\SeasonShift;
-use Thicket\Identify\Candidate;
 use Thicket\Identify\Comparison;
 use Thicket\Identify\Key;
+use Thicket\Identify\ObservedCharacters;
+use Thicket\Identify\RankedSpecies;
 use Thicket\Identify\Ranking;
-use Thicket\Identify\Showing;
-use Thicket\Identify\Sight;
+use Thicket\Identify\SeasonalVisibility;
 use Thicket\Identify\SpeciesFilter;
 use Thicket\Identify\Unnamed;
 use Thicket\Input\Faults;
@@ -20,21 +20,24 @@ use Thicket\Input\Refused;
 function ranked(array $seen, ?string $day = null, ?SeasonShift $shift = null): Ranking
 {
     return (new Key(catalogue()))->rank(
-        Sight::of($seen, catalogue()),
-        $day === null ? null : new Showing($shift ?? SeasonShift::none(), Day::parse($day)),
+        ObservedCharacters::of($seen, catalogue()),
+        $day === null ? null : new SeasonalVisibility($shift ?? SeasonShift::none(), Day::parse($day)),
     );
 }
 
 /** @return list<string> */
 function best(Ranking $ranking, int $count): array
 {
-    return array_map(static fn(Candidate $c): string => $c->speciesId, array_slice($ranking->candidates, 0, $count));
+    return array_map(
+        static fn(RankedSpecies $c): string => $c->speciesId,
+        array_slice($ranking->candidates, 0, $count),
+    );
 }
 
 function shareOf(Ranking $ranking, string $id): float
 {
     return array_values(
-        array_filter($ranking->candidates, static fn(Candidate $c): bool => $c->speciesId === $id),
+        array_filter($ranking->candidates, static fn(RankedSpecies $c): bool => $c->speciesId === $id),
     )[0]->share;
 }
 
@@ -58,7 +61,7 @@ it('ranks what agrees first and shows what speaks for and against', function () 
         ->and(array_sum(array_map(static fn($c): float => $c->share, $result->candidates)))
         ->toEqualWithDelta(1.0, 1e-9);
     $locust = array_values(
-        array_filter($result->candidates, static fn(Candidate $c): bool => $c->speciesId === 'black-locust'),
+        array_filter($result->candidates, static fn(RankedSpecies $c): bool => $c->speciesId === 'black-locust'),
     )[0];
     expect($locust->conflicts)->toBe(['bark']);
     expect(
@@ -104,8 +107,8 @@ it('takes open answers as neither for nor against, and asks no more of what was 
         (string) ($plain->next['character'] ?? '') => 'not-visible',
         'bark' => 'not-sure',
     ]);
-    expect(array_map(static fn(Candidate $c): float => $c->share, $open->candidates))
-        ->toBe(array_map(static fn(Candidate $c): float => $c->share, $plain->candidates))
+    expect(array_map(static fn(RankedSpecies $c): float => $c->share, $open->candidates))
+        ->toBe(array_map(static fn(RankedSpecies $c): float => $c->share, $plain->candidates))
         ->and($open->next['character'] ?? '')
         ->not->toBe($plain->next['character'] ?? '');
 });
@@ -196,7 +199,7 @@ it('knows what shows in which season, and moves it with the ground', function (
     bool $shows,
 ) {
     expect(
-        (new Showing(SeasonShift::none(), Day::parse($day), 0))->shows(
+        (new SeasonalVisibility(SeasonShift::none(), Day::parse($day), 0))->shows(
             catalogue()->keyTable()[$species]['shows'][$season],
         ),
     )->toBe($shows);
@@ -212,13 +215,13 @@ it('knows what shows in which season, and moves it with the ground', function (
 
 it('gives a fortnight of grace, and turns the year round in the south', function () {
     $rose = catalogue()->keyTable()['multiflora-rose']['shows']['flower'];
-    expect((new Showing(SeasonShift::none(), Day::parse('2026-04-21')))->shows($rose))
+    expect((new SeasonalVisibility(SeasonShift::none(), Day::parse('2026-04-21')))->shows($rose))
         ->toBeTrue()
-        ->and((new Showing(SeasonShift::none(), Day::parse('2026-04-20')))->shows($rose))
+        ->and((new SeasonalVisibility(SeasonShift::none(), Day::parse('2026-04-20')))->shows($rose))
         ->toBeFalse()
-        ->and((new Showing(SeasonShift::forPlace('-40', '200'), Day::parse('2026-11-06'), 0))->shows($rose))
+        ->and((new SeasonalVisibility(SeasonShift::forPlace('-40', '200'), Day::parse('2026-11-06'), 0))->shows($rose))
         ->toBeTrue()
-        ->and((new Showing(SeasonShift::forPlace('-40', '200'), Day::parse('2026-05-20'), 0))->shows($rose))
+        ->and((new SeasonalVisibility(SeasonShift::forPlace('-40', '200'), Day::parse('2026-05-20'), 0))->shows($rose))
         ->toBeFalse();
 });
 
@@ -242,7 +245,7 @@ it('doubts a flower out of season, and asks in winter for nothing that leaves or
 });
 
 it('refuses what is no description', function (array $seen, string $pointer) {
-    expect(fn() => Sight::of($seen, catalogue()))->toThrow(Refused::class, $pointer);
+    expect(fn() => ObservedCharacters::of($seen, catalogue()))->toThrow(Refused::class, $pointer);
 })->with([
     'no such character' => [['taste' => 'sweet'], '/seen/taste'],
     'no such state' => [['habit' => 'dragon'], '/seen/habit'],
@@ -354,7 +357,7 @@ it('reads a hardiness zone as a whole number of its scale, and none as none', fu
     bool $refused,
 ) {
     $in = Fields::of($typed === null ? [] : ['hardinessZone' => $typed], $faults = new Faults());
-    $read = Showing::readZone($in);
+    $read = SeasonalVisibility::readZone($in);
     expect($faults->any())
         ->toBe($refused)
         ->and($refused ? null : $read)
@@ -373,14 +376,14 @@ it('weighs a name by the hardiness zone of the ground and shuts none out (handbo
         array_map(
             static fn($c): array => [$c->speciesId, $c->share],
             (new Key(catalogue()))->rank(
-                Sight::of($seen, catalogue()),
-                new Showing(SeasonShift::none(), Day::parse('2026-06-15'), zone: $zone),
+                ObservedCharacters::of($seen, catalogue()),
+                new SeasonalVisibility(SeasonShift::none(), Day::parse('2026-06-15'), zone: $zone),
             )->candidates,
         ),
         1,
         0,
     );
-    $hardy = static fn(string $id, int $zone): bool => (new Showing(
+    $hardy = static fn(string $id, int $zone): bool => (new SeasonalVisibility(
         SeasonShift::none(),
         Day::parse('2026-06-15'),
         zone: $zone,

@@ -145,11 +145,11 @@ it('shares the hours of a method among its rows only where each row alone has th
     $reader = new Thicket\Situation\SituationReader(catalogue());
     $in = $read();
     [$situation, $schools, $shed] = [$reader->situation($in), $reader->schools($in), $reader->shed($in)];
-    $hours = static fn(Thicket\Situation\Situation $on, Thicket\Situation\Candidate $row): array => array_map(
+    $hours = static fn(Thicket\Situation\Situation $on, Thicket\Situation\Option $row): array => array_map(
         static fn(Thicket\Measure\Quantity $q): string => (string) $q->amount,
         Thicket\Economics\Labour::of($on, $row)->range() ?? [],
     );
-    $rows = Thicket\Assess\Board::candidates($situation, catalogue(), $schools, $shed);
+    $rows = Thicket\Assess\Board::options($situation, catalogue(), $schools, $shed);
     expect(count($rows))->toBeGreaterThan(30);
     foreach ($rows as $row) {
         expect($hours($situation, $row))->toBe($hours($reader->situation($read()), $row), $row->id());

@@ -1373,7 +1373,7 @@ it('leaves out what lies just too far, or upwind', function (array $keeper, arra
 ]);
 
 it('knows the side of the wind across north', function () {
-    $north = new Thicket\Situation\Keeper('path', 'lane', quantity('9 m'), bearing: 350.0);
+    $north = new Thicket\Situation\ProtectedFeature('path', 'lane', quantity('9 m'), bearing: 350.0);
     expect($north->isDownwind(180.0))
         ->toBeTrue()
         ->and($north->isDownwind(0.0))
@@ -1423,7 +1423,7 @@ it('never widens when a limit is moved inward, and never loses a row with a tool
     ]);
     $ranks = static fn(array $d): array => array_map(
         static fn($row): int => $row->outcome->rank(),
-        array_column(array_map(static fn($r): array => [$r->candidate->id(), $r], board($d)->rows), 1, 0),
+        array_column(array_map(static fn($r): array => [$r->option->id(), $r], board($d)->rows), 1, 0),
     );
     $before = $ranks($document);
     $stricter = [
@@ -1447,7 +1447,7 @@ it('never widens when a limit is moved inward, and never loses a row with a tool
 it('always keeps a way without herbicide on the board', function () {
     foreach (catalogue()->allSpecies() as $species) {
         $rows = board(stand(['species' => $species->id(), 'stems' => [['diameter' => '0.5 in', 'count' => 3]]]))->rows;
-        $open = array_filter($rows, static fn($row): bool => !$row->candidate->method->usesProduct());
+        $open = array_filter($rows, static fn($row): bool => !$row->option->method->usesProduct());
         expect($open)->not->toBeEmpty($species->id());
     }
 });
@@ -1507,7 +1507,7 @@ it(
                 );
                 $hand = array_filter(
                     $board->rows,
-                    static fn($row): bool => !$row->candidate->method->usesProduct() &&
+                    static fn($row): bool => !$row->option->method->usesProduct() &&
                         !in_array($row->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true),
                 );
                 $hand === [] && ($without[$species->id()] = true);

@@ -10,13 +10,13 @@ use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
+use Thicket\Mix\Advice\Advisory;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Advice\MixRules;
-use Thicket\Mix\Advice\MixWord;
 use Thicket\Mix\Calibration;
-use Thicket\Mix\Ceiling;
 use Thicket\Mix\Component;
 use Thicket\Mix\Leftover;
+use Thicket\Mix\LimitCheck;
 use Thicket\Mix\NozzleCheck;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
@@ -34,7 +34,7 @@ use Thicket\Survey\Overlap;
  * @param array<string, mixed> $document changes of the stand
  * @param array<string, mixed> $plan changes of the plan
  *
- * @return list<MixWord>
+ * @return list<Advisory>
  */
 function advice(string $row, array $document = [], array $plan = []): array
 {
@@ -49,19 +49,19 @@ function advice(string $row, array $document = [], array $plan = []): array
         ],
     );
     $situation = (new SituationReader(catalogue()))->situation(Fields::of($document, new Faults()));
-    $candidate = row($document, $row)->candidate;
+    $option = row($document, $row)->option;
     $extras = array_map(
         static fn(string $role): Component => new Component($role, $role, Strength::parse('0.5 %')),
         $plan['extras'] ?? [],
     );
 
-    return MixRules::judge(mixPlan($situation, $candidate, $candidate->carrier() ?? 'water', $plan, $extras));
+    return MixRules::judge(mixPlan($situation, $option, $option->carrier() ?? 'water', $plan, $extras));
 }
 
 /** @return list<string> "level code" */
 function words(string $row, array $document = [], array $plan = []): array
 {
-    return array_map(static fn(MixWord $w): string => "{$w->level} {$w->code}", advice($row, $document, $plan));
+    return array_map(static fn(Advisory $w): string => "{$w->level} {$w->code}", advice($row, $document, $plan));
 }
 
 /** @return array<string, mixed> */
@@ -132,9 +132,9 @@ it('holds the strength under the line of the stage, and under the strictest wher
 ) {
     $document = stand(parted($stage, $forAll) + ['area' => '1000 m2']);
     $situation = (new SituationReader(catalogue()))->situation(Fields::of($document, new Faults()));
-    $candidate = row($document, 'foliar-spot/glyphosate/water')->candidate;
-    $solver = new RecipeSolver($situation, $candidate, quantity('1000 m2'));
-    $recipe = $solver->advised(new MixPlan($situation, $candidate, 'water'), quantity('15 L'));
+    $option = row($document, 'foliar-spot/glyphosate/water')->option;
+    $solver = new RecipeSolver($situation, $option, quantity('1000 m2'));
+    $recipe = $solver->advised(new MixPlan($situation, $option, 'water'), quantity('15 L'));
     // typical is 1.5 %: the line for full leaf allows 1 %
     expect($recipe->strength === null ? null : Thicket\Measure\Shown::number($recipe->strength->percent()->amount))
         ->toBe($most)
@@ -679,7 +679,7 @@ it('names in a word what it is about', function (
     array $values,
 ) {
     $found = array_values(
-        array_filter(advice($row, $document, $plan), static fn(MixWord $w): bool => $w->code === $code),
+        array_filter(advice($row, $document, $plan), static fn(Advisory $w): bool => $w->code === $code),
     );
     $shown = static fn(mixed $value): string => $value instanceof Quantity
         ? "{$value->amount} {$value->unit->value}"
@@ -718,7 +718,7 @@ it('names in a word what it is about', function (
 
 it('tells what blocks before what asks before what is to be minded', function () {
     $levels = array_map(
-        static fn(MixWord $w): string => $w->level,
+        static fn(Advisory $w): string => $w->level,
         advice(
             'foliar-spot/glyphosate/water',
             ['date' => '2026-05-10', 'cards' => [waterCard(['surfactantInside' => null])]],
@@ -754,7 +754,7 @@ it('has a sentence for every word, and every word is reached above', function ()
     );
     foreach (glob(dirname(__DIR__, 2) . '/core/src/Mix/Advice/*.php') ?: [] as $file) {
         preg_match_all(
-            '/MixWord::(?:blocks|asks|care)\(["\'](mix\.[a-z-]+)(\{\$open\})?["\']/',
+            '/Advisory::(?:blocks|asks|care)\(["\'](mix\.[a-z-]+)(\{\$open\})?["\']/',
             (string) file_get_contents($file),
             $found,
             PREG_SET_ORDER,
@@ -783,13 +783,13 @@ it('does not finish a recipe that something blocks or asks, and reckons what mus
         'facts' => [['fact' => 'setting', 'value' => 'woods']],
     ]);
     $situation = (new SituationReader(catalogue()))->situation(Fields::of($document, new Faults()));
-    $candidate = row($document, 'foliar-spot/glyphosate/water')->candidate;
-    $solver = new RecipeSolver($situation, $candidate, quantity('1000 m2'));
+    $option = row($document, 'foliar-spot/glyphosate/water')->option;
+    $solver = new RecipeSolver($situation, $option, quantity('1000 m2'));
     $parts = array_map(
         static fn(string $role): Component => new Component($role, $role, Strength::parse('0.5 %')),
         $extras,
     );
-    $recipe = $solver->advised(mixPlan($situation, $candidate, $solver->carrier(), [], $parts), quantity('15 L'));
+    $recipe = $solver->advised(mixPlan($situation, $option, $solver->carrier(), [], $parts), quantity('15 L'));
     expect($recipe->isFinished())->toBe($finished)->and($recipe->plan)->not->toBeNull();
 })->with([
     'plain' => [[], true],
@@ -1048,12 +1048,12 @@ function pasture(array $card): Recipe
             ] + $card,
         ],
     ]);
-    [$situation, $candidate] = [
+    [$situation, $option] = [
         (new SituationReader(catalogue()))->situation(Fields::of($document, new Faults())),
-        row($document, 'pasture-broadcast/metsulfuron/dry-1')->candidate,
+        row($document, 'pasture-broadcast/metsulfuron/dry-1')->option,
     ];
 
-    return (new RecipeSolver($situation, $candidate, $situation->area))->solve(quantity('50 gal'), [
+    return (new RecipeSolver($situation, $option, $situation->area))->solve(quantity('50 gal'), [
         new Component('dye', 'dye', Strength::parse('0.25 fl oz/gal')),
     ]);
 }
@@ -1096,7 +1096,7 @@ it('tells what a ceiling still leaves', function (string $most, ?string $already
         catalogue(),
     );
     $faults->throwIfAny();
-    $ceiling = Ceiling::check(
+    $ceiling = LimitCheck::check(
         $card ?? throw new LogicException('no card'),
         'triclopyr-ester',
         'woods',

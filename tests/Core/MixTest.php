@@ -6,9 +6,9 @@ use Brick\Math\BigRational;
 use Thicket\Input\Refused;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Mix\Ceiling;
 use Thicket\Mix\Component;
 use Thicket\Mix\FinishedMix;
+use Thicket\Mix\LimitCheck;
 use Thicket\Mix\MeasuringTool;
 use Thicket\Mix\MixNeed;
 use Thicket\Mix\Recipe;
@@ -29,9 +29,9 @@ function recipe(array $changes, string $id, ?string $tank = null, ?string $area 
         ),
         $id,
     );
-    [$situation, $candidate] = [situationOf($changes), $row->candidate];
+    [$situation, $option] = [situationOf($changes), $row->option];
 
-    return (new RecipeSolver($situation, $candidate, $area === null ? null : quantity($area)))->solve(
+    return (new RecipeSolver($situation, $option, $area === null ? null : quantity($area)))->solve(
         $tank === null ? null : quantity($tank),
     );
 }
@@ -226,8 +226,8 @@ it('counts what was already put there this year', function () {
         ]),
         'basal-bark/triclopyr-ester/ester',
     );
-    $card = $row->candidate->card ?? throw new LogicException();
-    $check = static fn(?string $before): ?bool => Ceiling::check(
+    $card = $row->option->card ?? throw new LogicException();
+    $check = static fn(?string $before): ?bool => LimitCheck::check(
         $card,
         'triclopyr-ester',
         'woods',
@@ -415,8 +415,8 @@ it('asks for what the recipe lacks instead of guessing', function () {
 });
 
 it('spaces cuts by the active at hand', function () {
-    [$imazapyr] = MixNeed::spacing(row(stand(), 'hack-and-squirt/imazapyr')->candidate);
-    [$glyphosate, $per] = MixNeed::spacing(row(stand(), 'hack-and-squirt/glyphosate')->candidate);
+    [$imazapyr] = MixNeed::spacing(row(stand(), 'hack-and-squirt/imazapyr')->option);
+    [$glyphosate, $per] = MixNeed::spacing(row(stand(), 'hack-and-squirt/glyphosate')->option);
     expect($imazapyr->equals(quantity('3.5 in')))
         ->toBeTrue()
         ->and($glyphosate->equals(quantity('1 in')))
@@ -581,7 +581,7 @@ it('takes the ground that somebody measured, the share of the rows, or the patch
     array $facts,
     ?string $squareMetres,
 ) {
-    [$situation, $candidate] = situated(
+    [$situation, $option] = situated(
         stand([
             'species' => 'large-crabgrass',
             'date' => '2026-03-01',
@@ -591,7 +591,7 @@ it('takes the ground that somebody measured, the share of the rows, or the patch
         ]),
         $row,
     );
-    $area = Thicket\Mix\TreatedArea::of($situation, $candidate, quantity('1 ha'));
+    $area = Thicket\Mix\TreatedArea::of($situation, $option, quantity('1 ha'));
     expect($area === null ? null : (string) $area->in(Unit::SquareMetre))->toBe($squareMetres);
 })->with(function () {
     $at = static fn(string $site, array $more = []): array => [

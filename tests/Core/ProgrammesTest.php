@@ -43,8 +43,8 @@ function jobs(Offer $offer): array
     return array_map(
         static fn(PlannedStep $s): string => $s->from->format('Y-m-d') .
             ' ' .
-            $s->row->candidate->method->id() .
-            ($s->row->candidate->active === null ? '' : '/' . $s->row->candidate->active->id()),
+            $s->row->option->method->id() .
+            ($s->row->option->active === null ? '' : '/' . $s->row->option->active->id()),
         $offer->steps,
     );
 }
@@ -61,7 +61,7 @@ it('treats a suckering tree standing, fells it a month later, and watches', func
         ->toBe(['2026-08-15', '2026-09-14', '2027-07-11', '2028-05-01'])
         ->and($offer->steps[0]->to?->format('Y-m-d'))
         ->toBe('2026-10-31')
-        ->and($offer->steps[1]->row->candidate->method->id())
+        ->and($offer->steps[1]->row->option->method->id())
         ->toBe('cut-only')
         // the board says never knock it down first; here it is not the first
         ->and(codes($offer->steps[1]->row))
@@ -85,7 +85,7 @@ it('plans brambles in two passes, autumn and the next summer, and does not hold 
         ),
     )
         ->toBe(['2026-09-20 autumn-pass', '2027-07-01 next-summer-pass', '2027-09-01 close-the-sward'])
-        ->and($offer->steps[0]->row->candidate->active?->group())
+        ->and($offer->steps[0]->row->option->active?->group())
         ->toBe('4');
 });
 
@@ -164,8 +164,8 @@ it('takes another group in June than in April where there is one', function () {
     );
     expect($of('strip-april')[0]->from->format('m-d'))
         ->toBe('04-10')
-        ->and($of('strip-june')[0]->row->candidate->active?->group())
-        ->not->toBe($of('strip-april')[0]->row->candidate->active?->group())
+        ->and($of('strip-june')[0]->row->option->active?->group())
+        ->not->toBe($of('strip-april')[0]->row->option->active?->group())
         ->and(count($of('strip-june')))
         ->toBe(3);
 });
@@ -510,11 +510,11 @@ it('takes the price of a product from its packs where nobody gave one', function
 ]);
 
 it('shows what thickening and waiting cost', function () {
-    [$situation, $candidate] = situated(
+    [$situation, $option] = situated(
         stand(['area' => '1 ha', 'stems' => [['diameter' => '3 in', 'count' => 12, 'stemsPerClump' => 2]]]),
         'cut-stump/glyphosate',
     );
-    $curve = CostCurve::of($situation, $candidate);
+    $curve = CostCurve::of($situation, $option);
     expect(array_column($curve->density ?? [], 'stems'))
         ->toBe([3, 6, 12, 24, 48, 96])
         // 6 plants: 1, 2, 4, 8, 16 stems each
@@ -648,5 +648,5 @@ it('takes a card that is held before a typical active', function () {
             'cards' => [$card],
         ]),
     )['cut-then-treat']->steps;
-    expect($steps[0]->row->candidate->card?->id)->toBe('weak');
+    expect($steps[0]->row->option->card?->id)->toBe('weak');
 });

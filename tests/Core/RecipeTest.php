@@ -12,7 +12,7 @@ use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
-use Thicket\Situation\OwnFigures;
+use Thicket\Situation\CrewCoefficients;
 
 /*
  * Recipes of each method, worked by hand: surface x film, or cuts x mL, plus ten parts in a hundred.
@@ -28,7 +28,7 @@ function solved(array $changes, string $id, ?string $tank = null, string $area =
     );
     $in = Thicket\Input\Fields::of($document, new Thicket\Input\Faults());
     $situation = (new Thicket\Situation\SituationReader(catalogue()))->situation($in);
-    $solver = new RecipeSolver($situation, row($document, $id)->candidate, quantity($area));
+    $solver = new RecipeSolver($situation, row($document, $id)->option, quantity($area));
 
     return $solver->solve(
         $tank === null ? null : quantity($tank),
@@ -238,9 +238,9 @@ it('reckons a ceiling in product per area too', function (string $most, bool $ke
 /** @param array<string, mixed> $document */
 function recipeOf(array $document, string $row): Recipe
 {
-    [$situation, $candidate] = situated($document, $row);
+    [$situation, $option] = situated($document, $row);
 
-    return (new RecipeSolver($situation, $candidate, $situation->area))->solve(null);
+    return (new RecipeSolver($situation, $option, $situation->area))->solve(null);
 }
 
 /**
@@ -381,12 +381,12 @@ it('fills a kerf by girth and a wick by plants', function () {
 
 it('mixes by the crew\'s own volumes, and takes no figure that the table lacks or that is out of order', function () {
     $litres = static function (array $figures): string {
-        [$situation, $candidate] = situated(
+        [$situation, $option] = situated(
             stand(['stems' => [['diameter' => '3 in', 'count' => 12]], 'figures' => $figures]),
             'cut-stump/glyphosate',
         );
 
-        return (string) (new RecipeSolver($situation, $candidate, null))
+        return (string) (new RecipeSolver($situation, $option, null))
             ->solve(null)
             ->need?->in(Unit::Millilitre)
             ->toScale(1, RoundingMode::HALF_UP);
@@ -406,13 +406,13 @@ it('mixes by the crew\'s own volumes, and takes no figure that the table lacks o
         as $wrong
     ) {
         $in = Fields::of(['figures' => $wrong], $faults = new Faults());
-        expect(OwnFigures::read($in, 'figures', catalogue()->coefficients())->own)
+        expect(CrewCoefficients::read($in, 'figures', catalogue()->coefficients())->own)
             ->toBe([])
             ->and(static fn() => $faults->throwIfAny())
             ->toThrow(Refused::class);
     }
     expect(
-        OwnFigures::read(
+        CrewCoefficients::read(
             Fields::of(['figures' => ['wick' => ['2', '2', '2']]], new Faults()),
             'figures',
             catalogue()->coefficients(),
@@ -445,8 +445,8 @@ it('tells every figure that it reckoned with', function (string $row, array $ste
             ],
         ],
     );
-    [$situation, $candidate] = situated($document, $row);
-    expect(workedOut((new RecipeSolver($situation, $candidate, quantity('1000 m2')))->solve(null)))->toBe([
+    [$situation, $option] = situated($document, $row);
+    expect(workedOut((new RecipeSolver($situation, $option, quantity('1000 m2')))->solve(null)))->toBe([
         ...$figures,
         'allowance 10 % v/v',
     ]);
@@ -591,14 +591,14 @@ it('takes the working strength from bark, school and card', function (
 });
 
 it('leaves a stem at the very limit to the school', function (string $school, int $stems) {
-    [$situation, $candidate] = situated(
+    [$situation, $option] = situated(
         stand([
             'stems' => [['diameter' => '6 in', 'count' => 2], ['diameter' => '5 in', 'count' => 3]],
             'schools' => ['basal-size' => $school],
         ]),
         'basal-bark/triclopyr-ester',
     );
-    $recipe = (new RecipeSolver($situation, $candidate, null))->solve(null);
+    $recipe = (new RecipeSolver($situation, $option, null))->solve(null);
     expect($recipe->working['treated'])
         ->toBe($stems)
         ->and(array_sum(array_map(static fn($g): int => $g->count, $recipe->stems)))
@@ -626,10 +626,10 @@ it('rates an area between the least and the most of the card, and by what the sp
             ]),
         ],
     ]);
-    [$situation, $candidate] = situated($document, 'pasture-broadcast/triclopyr-ester/ester');
+    [$situation, $option] = situated($document, 'pasture-broadcast/triclopyr-ester/ester');
     $recipe = (new RecipeSolver(
         $situation,
-        $candidate,
+        $option,
         $situation->area,
         [],
         $calibrated === null ? null : quantity($calibrated),
@@ -805,7 +805,7 @@ it('measures up to the nearest mark only as far as strength and ceilings leave r
 it(
     'carries a leftover in only where it joins, mixes in the carrier asked for, and counts what lies there',
     function () {
-        [$situation, $candidate] = situated(
+        [$situation, $option] = situated(
             stand([
                 'area' => '1 ha',
                 'cards' => [esterCard(['yearlyMaximum' => '1 kg ae/ha'])],
@@ -813,7 +813,7 @@ it(
             ]),
             'basal-bark/triclopyr-ester/ester',
         );
-        $solver = new RecipeSolver($situation, $candidate, quantity('1 ha'));
+        $solver = new RecipeSolver($situation, $option, quantity('1 ha'));
         expect($solver->carrier())
             ->toBe('oil')
             ->and($solver->solve(null, [], 'water')->carrier)
@@ -830,7 +830,7 @@ it(
             $at,
             null,
         );
-        $plan = new Thicket\Mix\Advice\MixPlan($situation, $candidate, 'oil');
+        $plan = new Thicket\Mix\Advice\MixPlan($situation, $option, 'oil');
         // 14.98 L wanted: a litre of it is there
         expect(
             $solver
@@ -850,7 +850,7 @@ it(
         // 100 g before 999 g, with 102 g too much
         $on = static fn(?string $before): array => (new RecipeSolver(
             $situation,
-            $candidate,
+            $option,
             quantity('2 ha'),
             $before === null ? [] : ['triclopyr-ester' => putThere($before)],
         ))->solve(null)->blocks;
@@ -893,8 +893,8 @@ it('weighs granules that are strewn dry over an area, held to the ceiling, and m
         'yearlyMaximum' => $most,
     ]);
     $document = herbs('bed-lawn-paving', 'large-crabgrass', '2026-03-20', [], ['cards' => [$card]]);
-    [$situation, $candidate] = situated($document, 'pre-emergent/trifluralin/preventer');
-    $recipe = (new RecipeSolver($situation, $candidate, quantity('1000 m2')))->solve(null);
+    [$situation, $option] = situated($document, 'pre-emergent/trifluralin/preventer');
+    $recipe = (new RecipeSolver($situation, $option, quantity('1000 m2')))->solve(null);
     expect([
         $recipe->spread,
         $recipe->mix,

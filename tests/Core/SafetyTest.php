@@ -16,7 +16,7 @@ function cautionsFor(array $changes, string $id): Cautions
     $document = stand($changes);
     $situation = (new SituationReader(catalogue()))->situation(Fields::of($document, new Faults()));
 
-    return Cautions::for($situation, row($document, $id)->candidate);
+    return Cautions::for($situation, row($document, $id)->option);
 }
 
 it('dresses people for the plant, the tool and the product', function (
@@ -82,7 +82,7 @@ it('does not ask for a spill kit where nothing can spill', function () {
 it('says each thing once', function () {
     foreach (catalogue()->allSpecies() as $species) {
         foreach (board(stand(['species' => $species->id()]))->rows as $row) {
-            $all = cautionsFor(['species' => $species->id()], $row->candidate->id());
+            $all = cautionsFor(['species' => $species->id()], $row->option->id());
             foreach ([$all->wearing, $all->cautions, $all->kit] as $list) {
                 expect($list)->toBe(array_values(array_unique($list)));
             }
@@ -92,7 +92,7 @@ it('says each thing once', function () {
 
 it('carries the stricter of card and typical limits', function (array $card, array $expected) {
     $document = stand(['cards' => [esterCard($card)], 'facts' => [['fact' => 'setting', 'value' => 'woods']]]);
-    $limits = StartLimits::for(row($document, 'basal-bark/triclopyr-ester/ester')->candidate)->limits;
+    $limits = StartLimits::for(row($document, 'basal-bark/triclopyr-ester/ester')->option)->limits;
     expect(
         array_map(static fn(StartLimit $l): array => [$l->code(), (string) $l->value->amount, $l->source], $limits),
     )->toBe($expected);
@@ -124,12 +124,12 @@ it('never shows less than the protective floor', function () {
             Fields::of(stand(['species' => $species->id()]), new Faults()),
         );
         foreach (board(stand(['species' => $species->id()]))->rows as $row) {
-            $cautions = Cautions::for($situation, $row->candidate);
+            $cautions = Cautions::for($situation, $row->option);
             expect($cautions->wearing)
                 ->toContain('long-clothes', 'closed-shoes')
                 ->and($cautions->cautions)
                 ->toContain('label-and-law', 'licensed-work');
-            if ($row->candidate->method->usesProduct()) {
+            if ($row->option->method->usesProduct()) {
                 expect($cautions->wearing)
                     ->toContain('chemical-gloves', 'eye-protection')
                     ->and($cautions->kit)

@@ -70,7 +70,7 @@ it('never widens under a stricter label', function (array $stricter) use ($three
     $rank = static function (array $document): array {
         $out = [];
         foreach (board($document)->rows as $row) {
-            $out[$row->candidate->id()] = $row->outcome->rank();
+            $out[$row->option->id()] = $row->outcome->rank();
         }
 
         return $out;
@@ -118,7 +118,7 @@ it(
             $more,
         );
         $open = static fn(array $document): array => array_map(
-            static fn($r): string => $r->candidate->id(),
+            static fn($r): string => $r->option->id(),
             array_filter(
                 board($document)->rows,
                 static fn($r): bool => !in_array($r->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true),
@@ -139,7 +139,7 @@ it(
             )->toBe([]);
         }
         $named = static fn(string $a, string $b): array => array_map(
-            static fn($r): string => $r->candidate->id(),
+            static fn($r): string => $r->option->id(),
             board(
                 $of([
                     'keepers' => [

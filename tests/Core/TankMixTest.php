@@ -11,8 +11,8 @@ use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
+use Thicket\Mix\Advice\Advisory;
 use Thicket\Mix\Advice\MixPlan;
-use Thicket\Mix\Advice\MixWord;
 use Thicket\Mix\Component;
 use Thicket\Mix\MixedProduct;
 use Thicket\Mix\Poured;
@@ -20,7 +20,7 @@ use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
 use Thicket\Mix\TankTerms;
 use Thicket\Safety\Cautions;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\SituationReader;
 use Thicket\Timing\StartLimit;
 use Thicket\Timing\StartLimits;
@@ -61,17 +61,17 @@ function tankMix(
     string $partner = 'clopyralid',
     array $before = [],
 ): Recipe {
-    [$situation, $candidate, $other] = tankPair($first, $second, $partner, $area);
-    $solver = new RecipeSolver($situation, $candidate->alongside([$other]), quantity($area), $before);
+    [$situation, $option, $other] = tankPair($first, $second, $partner, $area);
+    $solver = new RecipeSolver($situation, $option->alongside([$other]), quantity($area), $before);
 
     return $solver->advised(
-        mixPlan($situation, $candidate->alongside([$other]), 'water', $plan, $extras),
+        mixPlan($situation, $option->alongside([$other]), 'water', $plan, $extras),
         quantity('15 L'),
     );
 }
 
 /**
- * @return array{Thicket\Situation\Situation, Thicket\Situation\Candidate, Thicket\Situation\Candidate} mesquite in June
+ * @return array{Thicket\Situation\Situation, Thicket\Situation\Option, Thicket\Situation\Option} mesquite in June
  * pasture
  */
 function tankPair(
@@ -100,12 +100,12 @@ function tankPair(
 }
 
 /** A use of one of the document's cards, whether the board offers it or not. */
-function product(array $document, string $method, string $active, int $card): Candidate
+function product(array $document, string $method, string $active, int $card): Option
 {
     $in = Fields::of($document, $faults = new Faults());
     $reader = new SituationReader(catalogue());
     $shed = $reader->shed($in);
-    $candidate = new Candidate(
+    $option = new Option(
         catalogue()->method($method),
         catalogue()->active($active),
         $shed->cards[$card],
@@ -115,13 +115,13 @@ function product(array $document, string $method, string $active, int $card): Ca
     );
     $faults->throwIfAny();
 
-    return $candidate;
+    return $option;
 }
 
 /** @return list<string> */
 function said(Recipe $recipe): array
 {
-    return array_map(static fn(MixWord $w): string => "{$w->level} {$w->code}", $recipe->words);
+    return array_map(static fn(Advisory $w): string => "{$w->level} {$w->code}", $recipe->words);
 }
 
 it('mixes the leaf mix of the handbook', function () {
@@ -398,7 +398,7 @@ it(
     'counts no active twice that one card alone lists twice, and names the product and the active it means',
     function () {
         $value = static fn(Recipe $recipe, string $code): array => array_merge(
-            ...array_map(static fn(MixWord $w): array => $w->code === $code ? $w->values : [], $recipe->words),
+            ...array_map(static fn(Advisory $w): array => $w->code === $code ? $w->values : [], $recipe->words),
         );
         $twice = [
             ['active' => 'triclopyr-choline', 'amount' => '100 g ae/L'],
@@ -454,9 +454,9 @@ it(
 );
 
 it('asks nothing of mixing where there is one product', function () {
-    [$situation, $candidate] = tankPair(['tankMixAllowed' => null]);
-    $solver = new RecipeSolver($situation, $candidate, quantity('1000 m2'));
-    expect(said($solver->advised(new MixPlan($situation, $candidate, 'water'), quantity('15 L'))))->not->toContain(
+    [$situation, $option] = tankPair(['tankMixAllowed' => null]);
+    $solver = new RecipeSolver($situation, $option, quantity('1000 m2'));
+    expect(said($solver->advised(new MixPlan($situation, $option, 'water'), quantity('15 L'))))->not->toContain(
         'asks mix.mixing-not-on-card',
     );
 });
@@ -501,11 +501,11 @@ it('mixes two rates over an area, one of them dry, by the larger spray volume', 
         'cards' => [$dry, $wet],
     ]);
     $situation = (new SituationReader(catalogue()))->situation(Fields::of($document, new Faults()));
-    [$candidate, $partner] = [
+    [$option, $partner] = [
         product($document, 'pasture-broadcast', '2-4-d', 1),
         product($document, 'pasture-broadcast', 'metsulfuron', 0),
     ];
-    $recipe = (new RecipeSolver($situation, $candidate->alongside([$partner]), $situation->area))->solve(
+    $recipe = (new RecipeSolver($situation, $option->alongside([$partner]), $situation->area))->solve(
         quantity('50 gal'),
     );
     expect((string) $recipe->need?->in(Unit::UsGallon))
@@ -514,7 +514,7 @@ it('mixes two rates over an area, one of them dry, by the larger spray volume', 
         ->toBe('30')
         // the other way about it is the first card that asks for more
         ->and(
-            (string) (new RecipeSolver($situation, $partner->alongside([$candidate]), $situation->area))
+            (string) (new RecipeSolver($situation, $partner->alongside([$option]), $situation->area))
                 ->solve(null)
                 ->need?->in(Unit::UsGallon),
         )

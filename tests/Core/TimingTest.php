@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use Thicket\Assess\Board;
-use Thicket\Assess\RowOfTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Assess\RuleSet;
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\YearOutlook;
 use Thicket\Calendar\Day;
 use Thicket\Calendar\Exception\UnreadableDate;
 use Thicket\Calendar\MonthDay;
@@ -13,14 +13,14 @@ use Thicket\Calendar\SeasonShift;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Season\LocalSpans;
-use Thicket\Situation\Candidate;
 use Thicket\Situation\Moment;
+use Thicket\Situation\Option;
 use Thicket\Situation\Plant;
 use Thicket\Situation\Schools;
 use Thicket\Situation\Shed;
 use Thicket\Situation\Situation;
 use Thicket\Situation\SituationReader;
-use Thicket\Timing\JudgeAfter;
+use Thicket\Timing\EvaluationDate;
 use Thicket\Timing\YearStrip;
 use Thicket\Verdict\Outcome;
 
@@ -85,7 +85,7 @@ it('judges a sprayed cactus and a girdle alone after two years, the same dug aft
 ) {
     $plant = catalogue()->species($species);
     expect(
-        JudgeAfter::day(
+        EvaluationDate::day(
             $plant,
             Day::parse('2025-06-01'),
             SeasonShift::none(),
@@ -104,7 +104,9 @@ it('judges annuals and rosettes after fourteen days, others after twelve months'
     string $day,
 ) {
     expect(
-        JudgeAfter::day(catalogue()->species($species), Day::parse('2026-02-28'), SeasonShift::none())->format('Y-m-d'),
+        EvaluationDate::day(catalogue()->species($species), Day::parse('2026-02-28'), SeasonShift::none())->format(
+            'Y-m-d',
+        ),
     )->toBe($day);
 })->with([
     'annual' => ['common-lambsquarters', '2026-03-14'],
@@ -117,7 +119,7 @@ it('lays out 52 columns, the last longer, with windows to the day', function () 
     $species = catalogue()->species('tree-of-heaven');
     $day = Day::parse('2026-09-03');
     $situation = new Situation(new Moment($day, $day), new Plant($species), SeasonShift::forPlace('44', '210'));
-    $candidate = new Candidate(
+    $option = new Option(
         catalogue()->method('basal-bark'),
         catalogue()->active('triclopyr-ester'),
         null,
@@ -125,7 +127,7 @@ it('lays out 52 columns, the last longer, with windows to the day', function () 
         new Shed(),
         catalogue(),
     );
-    $strip = YearStrip::of($situation, 2026, [$candidate]);
+    $strip = YearStrip::of($situation, 2026, [$option]);
     expect($strip->weeks)
         ->toHaveCount(52)
         ->and($strip->weeks[51]['last']->format('m-d'))
@@ -253,21 +255,21 @@ it('judges a year at the days on which a rule turns, and finds every day as it w
     $in = Fields::of($document, new Faults());
     $reader = new SituationReader(catalogue());
     $situation = $reader->situation($in);
-    $candidates = Board::candidates($situation, catalogue(), $reader->schools($in), $reader->shed($in));
+    $options = Board::options($situation, catalogue(), $reader->schools($in), $reader->shed($in));
     $judged = 0;
-    foreach ($candidates as $candidate) {
-        $year = RowOfTheYear::of($situation, $candidate, 2026);
+    foreach ($options as $option) {
+        $year = YearOutlook::of($situation, $option, 2026);
         $judged += $year->judged;
         for ($day = Day::of(2026, 1, 1); $day <= Day::of(2026, 12, 31); $day = $day->modify('+13 days')) {
-            expect([$candidate->id(), $day->format('m-d'), $year->between($day, $day)['worst']])->toBe([
-                $candidate->id(),
+            expect([$option->id(), $day->format('m-d'), $year->between($day, $day)['worst']])->toBe([
+                $option->id(),
                 $day->format('m-d'),
-                Board::judge($situation->seasonOnly()->onDay($day), $candidate)->outcome,
+                Board::judge($situation->seasonOnly()->onDay($day), $option)->outcome,
             ]);
         }
     }
     // a year costs at most fifteen boards (rulings B34)
-    expect($judged)->toBeLessThan(15 * count($candidates));
+    expect($judged)->toBeLessThan(15 * count($options));
 })->with([
     ['norway-maple', 'woods'],
     ['large-crabgrass', 'bed-lawn-paving'],
@@ -280,7 +282,7 @@ it('has every rule tell the days on which its own finding changes', function (ar
     $in = Fields::of($document, $faults = new Faults());
     $reader = new SituationReader(catalogue());
     $situation = $reader->situation($in);
-    $candidates = Board::candidates($situation, catalogue(), $reader->schools($in), $reader->shed($in));
+    $options = Board::options($situation, catalogue(), $reader->schools($in), $reader->shed($in));
     $faults->throwIfAny();
     $season = $situation->seasonOnly();
     $days = [];
@@ -289,10 +291,10 @@ it('has every rule tell the days on which its own finding changes', function (ar
     }
     $silent = [];
     foreach (RuleSet::standard()->rules as $rule) {
-        foreach ($candidates as $candidate) {
-            $turns = $rule instanceof TurnsWithTheYear ? $rule->turns($season, $candidate, 2026) : [];
+        foreach ($options as $option) {
+            $turns = $rule instanceof ChangesWithSeason ? $rule->turns($season, $option, 2026) : [];
             $worst = static fn(Situation $on): string => array_reduce(
-                $rule->evaluate($on, $candidate),
+                $rule->evaluate($on, $option),
                 static fn(Outcome $o, $f): Outcome => $f->outcome->isWorseThan($o) ? $f->outcome : $o,
                 Outcome::Fits,
             )->value;
@@ -305,7 +307,7 @@ it('has every rule tell the days on which its own finding changes', function (ar
                     array_filter($turns, static fn(DateTimeImmutable $d): bool => $d > $before[0] && $d <= $on->day) ===
                         []
                 ) {
-                    $silent[basename(str_replace('\\', '/', $rule::class))] = "{$candidate->id()} {$on->day->format(
+                    $silent[basename(str_replace('\\', '/', $rule::class))] = "{$option->id()} {$on->day->format(
                         'Y-m-d',
                     )}: {$before[1]}, then {$now}";
                 }
@@ -422,7 +424,7 @@ it('shows the worst and the best of a week in which a window opens', function ()
         ]),
         new Faults(),
     );
-    $year = RowOfTheYear::of((new SituationReader(catalogue()))->situation($in), $row->candidate, 2026);
+    $year = YearOutlook::of((new SituationReader(catalogue()))->situation($in), $row->option, 2026);
     // the season opens on 1 July, inside the week from 25 June
     expect($year->between(Day::of(2026, 6, 25), Day::of(2026, 7, 1)))
         ->toBe(['worst' => Outcome::NotNow, 'best' => Outcome::WithCare])

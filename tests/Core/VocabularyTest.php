@@ -6,10 +6,10 @@ use Symfony\Component\Yaml\Yaml;
 use Thicket\Catalogue\Carrier;
 use Thicket\Catalogue\WindowGrade;
 use Thicket\Measure\Unit;
+use Thicket\Mix\Advice\Advisory;
 use Thicket\Mix\Advice\MixPlan;
-use Thicket\Mix\Advice\MixWord;
-use Thicket\Situation\Candidate;
-use Thicket\Situation\Keeper;
+use Thicket\Situation\Option;
+use Thicket\Situation\ProtectedFeature;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Outcome;
 
@@ -32,14 +32,14 @@ it('has them in the contract as they are', function (string $where, array $words
     'outcomes' => ['components schemas Finding properties outcome', array_column(Outcome::cases(), 'value')],
     'outcomes of a row' => ['components schemas BoardRow properties outcome', array_column(Outcome::cases(), 'value')],
     'units' => ['components schemas Unit', Unit::codes()],
-    'keepers' => ['components schemas GivenKeeper properties kind', Keeper::KINDS],
+    'keepers' => ['components schemas GivenKeeper properties kind', ProtectedFeature::KINDS],
     'certainties that a person may give' => [
         'components schemas GivenFact properties certainty',
         array_values(array_diff(array_column(Certainty::cases(), 'value'), ['unknown'])),
     ],
     'effects' => [
         'components schemas SideBySide properties columns items properties others items properties effect',
-        [...Candidate::EFFECTS, 'unknown'],
+        [...Option::EFFECTS, 'unknown'],
     ],
     'grades of windows that are shown' => [
         'components schemas Year properties lanes items properties windows items properties grade',
@@ -47,7 +47,7 @@ it('has them in the contract as they are', function (string $where, array $words
     ],
     'levels of a word on a mix' => [
         'components schemas Recipe properties words items properties level',
-        [MixWord::BLOCKS, MixWord::ASKS, MixWord::CARE],
+        [Advisory::BLOCKS, Advisory::ASKS, Advisory::CARE],
     ],
     'waters' => [
         'paths /steps/{step}/recipe put requestBody content application/json schema properties water',

@@ -10,7 +10,7 @@ use Thicket\Verdict\Outcome;
 /** @return list<string> */
 function order(array $document, ?Weights $weights = null): array
 {
-    return array_map(static fn(Row $r): string => $r->candidate->id(), board($document, $weights)->rows);
+    return array_map(static fn(Row $r): string => $r->option->id(), board($document, $weights)->rows);
 }
 
 $wood = stand([
@@ -59,7 +59,7 @@ it('shows the six figures and what each adds, at the worse end and nothing for w
                     'keep-injury' => 5,
                 ]),
             )->rows,
-            static fn(Row $r): bool => $r->candidate->id() === 'lever-pull',
+            static fn(Row $r): bool => $r->option->id() === 'lever-pull',
         ),
     )[0];
     $points = array_map(
@@ -82,9 +82,7 @@ it('orders by verdict, then by the weighed figures, then by name, and moves when
         expect($rows[$i - 1]->outcome->isWorseThan($rows[$i]->outcome))->toBeFalse();
         if ($rows[$i - 1]->outcome === $rows[$i]->outcome) {
             $more = $rows[$i - 1]->weighing->total()->compareTo($rows[$i]->weighing->total());
-            expect(
-                $more > 0 || ($more === 0 && $rows[$i - 1]->candidate->id() < $rows[$i]->candidate->id()),
-            )->toBeTrue();
+            expect($more > 0 || ($more === 0 && $rows[$i - 1]->option->id() < $rows[$i]->option->id()))->toBeTrue();
         }
     }
     expect(order($wood, Weights::of(['hours' => 1])))->not->toBe(order($wood, Weights::of(['control' => 1])));
@@ -104,7 +102,7 @@ it('counts what is kept near against a row', function (string $row, array $keepe
     $found = array_values(
         array_filter(
             board(['keepers' => [$keeper]] + $wood)->rows,
-            static fn(Row $r): bool => $r->candidate->id() === $row,
+            static fn(Row $r): bool => $r->option->id() === $row,
         ),
     )[0];
     expect($found->measures->keepInjury)->toBe($step);
@@ -135,7 +133,7 @@ it('lists what removes nothing of itself behind all that may, and before what is
     $rows = board($wood)->rows;
     $at = static fn(string $method): int => (int) array_search(
         $method,
-        array_map(static fn(Row $r): string => $r->candidate->method->id(), $rows),
+        array_map(static fn(Row $r): string => $r->option->method->id(), $rows),
         true,
     );
     $worst = array_map(

@@ -8,7 +8,7 @@ use Thicket\Calendar\Day;
 use Thicket\Calendar\SeasonShift;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Timing\JudgeAfter;
+use Thicket\Timing\EvaluationDate;
 use Thicket\Timing\StumpClock;
 
 /*
@@ -233,6 +233,10 @@ it('works stump-clock', function () {
 });
 
 it('works judge-after', function () {
-    $day = JudgeAfter::day(catalogue()->species('armenian-blackberry'), Day::parse('2025-09-20'), SeasonShift::none());
+    $day = EvaluationDate::day(
+        catalogue()->species('armenian-blackberry'),
+        Day::parse('2025-09-20'),
+        SeasonShift::none(),
+    );
     expect($day->format('Y-m-d'))->toBe(workedCases()['judge-after']['expect']['not_before']);
 });

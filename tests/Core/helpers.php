@@ -8,10 +8,10 @@ use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\CatalogueFiles;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
-use Thicket\Label\CardCeiling;
+use Thicket\Label\LabelLimit;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Reading;
-use Thicket\Mix\PutThere;
+use Thicket\Mix\PriorApplications;
 use Thicket\Mix\Sums;
 use Thicket\Situation\SituationReader;
 
@@ -70,9 +70,9 @@ function row(array $document, string $id): Row
     [$situation, $shed] = [$reader->situation($in), $reader->shed($in)];
     $faults->throwIfAny();
     // judged alone: the other rows of the board are not asked for
-    foreach (Board::candidates($situation, catalogue(), $schools, $shed) as $candidate) {
-        if ($candidate->id() === $id) {
-            return Board::judge($situation, $candidate);
+    foreach (Board::options($situation, catalogue(), $schools, $shed) as $option) {
+        if ($option->id() === $id) {
+            return Board::judge($situation, $option);
         }
     }
     throw new RuntimeException("The board has no row {$id}.");
@@ -216,17 +216,17 @@ function waterCard(array $changes = []): array
 }
 
 /** One earlier application, or several of the same kind added up, in whatever year the card counts. */
-function putThere(string $load, int $times = 1): PutThere
+function putThere(string $load, int $times = 1): PriorApplications
 {
-    return new PutThere(array_fill_keys(CardCeiling::YEARS, ['loads' => [quantity($load)], 'times' => $times]));
+    return new PriorApplications(array_fill_keys(LabelLimit::YEARS, ['loads' => [quantity($load)], 'times' => $times]));
 }
 
-/** @return array{Thicket\Situation\Situation, Thicket\Situation\Candidate} */
+/** @return array{Thicket\Situation\Situation, Thicket\Situation\Option} */
 function situated(array $document, string $row): array
 {
     $in = Fields::of($document, new Faults());
 
-    return [(new SituationReader(catalogue()))->situation($in), row($document, $row)->candidate];
+    return [(new SituationReader(catalogue()))->situation($in), row($document, $row)->option];
 }
 
 /** @return array<string, mixed> a fact as somebody saw it */
@@ -284,7 +284,7 @@ function expectRows(array $document, array $must, array $never = []): void
 {
     $rows = [];
     foreach (board($document)->rows as $row) {
-        $rows[$row->candidate->id()] = $row;
+        $rows[$row->option->id()] = $row;
     }
     foreach ($must as $id => [$outcome, $code]) {
         expect(isset($rows[$id]))
@@ -377,14 +377,14 @@ function thistlePasture(array $facts, array $card = [], array $more = []): array
  */
 function mixPlan(
     Thicket\Situation\Situation $situation,
-    Thicket\Situation\Candidate $candidate,
+    Thicket\Situation\Option $option,
     string $carrier,
     array $asked = [],
     array $extras = [],
 ): Thicket\Mix\Advice\MixPlan {
     return new Thicket\Mix\Advice\MixPlan(
         $situation,
-        $candidate,
+        $option,
         $asked['carrier'] ?? $carrier,
         new Thicket\Mix\Advice\Additions($extras, $asked['additivesForWater'] ?? null),
         new Thicket\Mix\Advice\TankAsked(

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 use Brick\Math\BigRational;
 use Thicket\Assess\Board;
-use Thicket\Assess\RowOfTheYear;
+use Thicket\Assess\YearOutlook;
 use Thicket\Calendar\Day;
 use Thicket\Calendar\SeasonShift;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\CatalogueFiles;
 use Thicket\Catalogue\NameSearch;
 use Thicket\Identify\Key;
-use Thicket\Identify\Showing;
-use Thicket\Identify\Sight;
+use Thicket\Identify\ObservedCharacters;
+use Thicket\Identify\SeasonalVisibility;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Programmes\Planner;
@@ -38,7 +38,7 @@ $situation = $reader->situation($in);
 $schools = Schools::of($catalogue);
 $shed = $reader->shed($in);
 
-$tree = Sight::of(['habit' => 'tree', 'leaf-type' => 'pinnate', 'armature' => 'none'], $catalogue);
+$tree = ObservedCharacters::of(['habit' => 'tree', 'leaf-type' => 'pinnate', 'armature' => 'none'], $catalogue);
 $season = SeasonShift::forPlace('44.05', '205');
 $day = Day::parse('2026-09-03');
 
@@ -71,7 +71,7 @@ $lines = [
     'board, one stand, one day' => $board,
     'year strip, all methods, 52 weeks' => median(
         15,
-        static fn() => YearStrip::of($situation, 2026, Board::candidates($situation, $catalogue, $schools, $shed)),
+        static fn() => YearStrip::of($situation, 2026, Board::options($situation, $catalogue, $schools, $shed)),
     ),
     'year, every row at its turning days' => median(5, static function () use (
         $situation,
@@ -79,8 +79,8 @@ $lines = [
         $schools,
         $shed,
     ): void {
-        foreach (Board::candidates($situation, $catalogue, $schools, $shed) as $candidate) {
-            RowOfTheYear::of($situation, $candidate, 2026);
+        foreach (Board::options($situation, $catalogue, $schools, $shed) as $option) {
+            YearOutlook::of($situation, $option, 2026);
         }
     }),
     'programmes, all offered and laid out' => median(
@@ -89,11 +89,14 @@ $lines = [
     ),
     'key, whole catalogue, nothing answered' => median(
         25,
-        static fn() => (new Key($catalogue))->rank(Sight::nothing(), new Showing($season, $day)),
+        static fn() => (new Key($catalogue))->rank(
+            ObservedCharacters::nothing(),
+            new SeasonalVisibility($season, $day),
+        ),
     ),
     'key, whole catalogue, three answers' => median(
         25,
-        static fn() => (new Key($catalogue))->rank($tree, new Showing($season, $day)),
+        static fn() => (new Key($catalogue))->rank($tree, new SeasonalVisibility($season, $day)),
     ),
     'search of a name with a slip' => median(
         25,

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Wire\BoardWire;
-use App\Wire\ChoiceWire;
-use App\Wire\ProgrammeWire;
-use App\Wire\RecipeWire;
+use App\Resources\BoardResource;
+use App\Resources\ChoiceResource;
+use App\Resources\ProgrammeResource;
+use App\Resources\RecipeResource;
 use Thicket\Assess\Board;
 use Thicket\Assess\CostCurve;
 use Thicket\Assess\Row;
@@ -54,10 +54,10 @@ final class Advise extends Twin
         $in->noOthers();
         $in->faults->throwIfAny();
 
-        return app(BoardWire::class)->whole($board, $situation) +
+        return app(BoardResource::class)->whole($board, $situation) +
             ($programmes
                 ? [
-                    'programmes' => app(ProgrammeWire::class)->offers(
+                    'programmes' => app(ProgrammeResource::class)->offers(
                         (new Planner($catalogue, $schools, $shed))->offers($situation),
                     )['offers'],
                 ]
@@ -65,7 +65,7 @@ final class Advise extends Twin
             ($compared === []
                 ? []
                 : [
-                    'comparison' => app(ChoiceWire::class)->comparison(
+                    'comparison' => app(ChoiceResource::class)->comparison(
                         array_map(
                             static fn(Row $r): SideBySide => SideBySide::of($situation, $r, []),
                             array_values(array_filter($compared)),
@@ -76,15 +76,17 @@ final class Advise extends Twin
                 ? []
                 : [
                     'recipe' =>
-                        ['row' => $mixed->candidate->id()] +
-                        app(RecipeWire::class)->recipe(RecipeSolver::plain($situation, $mixed->candidate)->solve(null)),
+                        ['row' => $mixed->option->id()] +
+                        app(RecipeResource::class)->recipe(
+                            RecipeSolver::plain($situation, $mixed->option)->solve(null),
+                        ),
                 ]) +
             ($costs === null
                 ? []
                 : [
-                    'costs' => app(ChoiceWire::class)->costs(
-                        $costs->candidate,
-                        CostCurve::of($situation, $costs->candidate),
+                    'costs' => app(ChoiceResource::class)->costs(
+                        $costs->option,
+                        CostCurve::of($situation, $costs->option),
                     ),
                 ]);
     }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Wire\KeyWire;
+use App\Resources\KeyResource;
 use Thicket\Calendar\SeasonShift;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Identify\Key;
-use Thicket\Identify\Showing;
-use Thicket\Identify\Sight;
+use Thicket\Identify\ObservedCharacters;
+use Thicket\Identify\SeasonalVisibility;
 use Thicket\Input\Fields;
 
 /**
@@ -25,7 +25,7 @@ final class Identify extends Twin
     protected function answer(Fields $in): array
     {
         $catalogue = app(Catalogue::class);
-        $sight = Sight::read($in, $catalogue);
+        $sight = ObservedCharacters::read($in, $catalogue);
         $day = $in->dayOrNull('date');
         $place = $in->has('place') ? $in->object('place') : null;
         $shift =
@@ -35,12 +35,15 @@ final class Identify extends Twin
                     $place->decimal('latitude', '-85', '85') ?? '40',
                     $place->decimal('elevationMetres', '-430', '6000') ?? '200',
                 );
-        $zone = $place === null ? null : Showing::readZone($place);
+        $zone = $place === null ? null : SeasonalVisibility::readZone($place);
         $place?->noOthers();
         $in->noOthers();
         $in->faults->throwIfAny();
-        $result = app(KeyWire::class)->result(
-            (new Key($catalogue))->rank($sight, $day === null ? null : new Showing($shift, $day, zone: $zone)),
+        $result = app(KeyResource::class)->result(
+            (new Key($catalogue))->rank(
+                $sight,
+                $day === null ? null : new SeasonalVisibility($shift, $day, zone: $zone),
+            ),
         );
         unset($result['characters']);
 

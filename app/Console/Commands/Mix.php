@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Support\Wire;
-use App\Wire\MixWire;
-use App\Wire\RecipeWire;
+use App\Resources\MixResource;
+use App\Resources\RecipeResource;
+use App\Support\Format;
 use Thicket\Assess\Board;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
@@ -43,7 +43,7 @@ final class Mix extends Twin
             $in->faults->throwIfAny();
             $solved = SumSolver::solve($table ?? throw new \LogicException('refused above'), $given);
 
-            return ['outcome' => $solved->state()] + app(MixWire::class)->solved($solved);
+            return ['outcome' => $solved->state()] + app(MixResource::class)->solved($solved);
         }
         if ($in->has('need')) {
             [$need, $onShelf, $packs] = (new SumReader($catalogue))->purchase($in);
@@ -52,7 +52,7 @@ final class Mix extends Twin
             $need ??= throw new \LogicException('refused above');
 
             return ['outcome' => 'solved'] +
-                app(MixWire::class)->purchase(Purchase::of($need, $onShelf ?? Quantity::zero($need->unit), $packs));
+                app(MixResource::class)->purchase(Purchase::of($need, $onShelf ?? Quantity::zero($need->unit), $packs));
         }
         if ($in->has('row')) {
             return $this->ofStand($in, $catalogue);
@@ -61,7 +61,7 @@ final class Mix extends Twin
 
         return [
             'outcome' => $solved['missing'] === [] ? 'solved' : 'cannotTell',
-            'values' => Wire::values($solved['values']),
+            'values' => Format::values($solved['values']),
             'missing' => $solved['missing'],
         ];
     }
@@ -82,8 +82,8 @@ final class Mix extends Twin
         $in->noOthers();
         $in->faults->throwIfAny();
         $row ??= throw new \LogicException('refused above');
-        $solver = RecipeSolver::plain($situation, $row->candidate);
-        $plan = new MixPlan($situation, $row->candidate, $solver->carrier());
+        $solver = RecipeSolver::plain($situation, $row->option);
+        $plan = new MixPlan($situation, $row->option, $solver->carrier());
         $recipe = $solver->advised($plan, $tank, null, $people);
         $outcome = match (true) {
             $recipe->blocks !== [] => 'contradiction',
@@ -93,9 +93,9 @@ final class Mix extends Twin
 
         return [
             'outcome' => $outcome,
-            'row' => $row->candidate->id(),
+            'row' => $row->option->id(),
             'verdict' => $row->outcome->value,
-            'recipe' => app(RecipeWire::class)->recipe($recipe),
+            'recipe' => app(RecipeResource::class)->recipe($recipe),
         ];
     }
 }

@@ -8,12 +8,12 @@ use App\Models\LabelCardVersion;
 use App\Models\Sprayer;
 use App\Models\Stand;
 use App\Models\Step;
-use App\Trail\Assembler;
-use App\Trail\RecipeDesk;
-use App\Trail\Trail;
-use App\Wire\BoardWire;
-use App\Wire\StandWire;
-use App\Wire\YearWire;
+use App\Repositories\SituationRepository;
+use App\Resources\BoardResource;
+use App\Resources\StandResource;
+use App\Resources\YearResource;
+use App\Workflow\RecipeDesk;
+use App\Workflow\Workflow;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -35,11 +35,11 @@ final class BoardController extends Controller
 {
     public function __construct(
         private readonly Catalogue $catalogue,
-        private readonly Assembler $assembler,
-        private readonly StandWire $wire,
+        private readonly SituationRepository $situations,
+        private readonly StandResource $wire,
     ) {}
 
-    public function board(Request $request, string $standId, BoardWire $wire): JsonResponse
+    public function board(Request $request, string $standId, BoardResource $wire): JsonResponse
     {
         $stand = $this->toJudge($request, $standId);
         $in = $this->query($request);
@@ -49,7 +49,7 @@ final class BoardController extends Controller
             $situation,
             $this->catalogue,
             $schools,
-            $this->assembler->shed($stand->patch->ground->crew),
+            $this->situations->shed($stand->patch->ground->crew),
             null,
             $weights,
         );
@@ -58,7 +58,7 @@ final class BoardController extends Controller
     }
 
     /** One row of the board with all its reasons. */
-    public function row(Request $request, string $standId, BoardWire $wire): JsonResponse
+    public function row(Request $request, string $standId, BoardResource $wire): JsonResponse
     {
         $stand = $this->toJudge($request, $standId);
         $in = $this->query($request);
@@ -72,7 +72,7 @@ final class BoardController extends Controller
                     $situation,
                     $this->catalogue,
                     $schools,
-                    $this->assembler->shed($stand->patch->ground->crew),
+                    $this->situations->shed($stand->patch->ground->crew),
                     $weights,
                 );
         $id !== null && $row === null && $in->fault('row', "The board of this stand has no row {$id}.");
@@ -90,17 +90,17 @@ final class BoardController extends Controller
         $crew = $stand->patch->ground->crew;
 
         return [
-            $this->assembler->situation($stand, $day),
-            $this->assembler->schools($crew, $schools),
-            $weights ?? $this->assembler->weights($crew, $stand),
+            $this->situations->situation($stand, $day),
+            $this->situations->schools($crew, $schools),
+            $weights ?? $this->situations->weights($crew, $stand),
         ];
     }
 
-    public function year(Request $request, string $standId, YearWire $wire): JsonResponse
+    public function year(Request $request, string $standId, YearResource $wire): JsonResponse
     {
         $stand = $this->toJudge($request, $standId)->loadMissing('steps.cardVersion');
         $in = $this->query($request);
-        $situation = $this->assembler->situation($stand);
+        $situation = $this->situations->situation($stand);
         $year = $in->int('year', 2000, 2100, (int) $situation->day->format('Y'));
         $this->done($in);
         $crew = $stand->patch->ground->crew;
@@ -108,19 +108,19 @@ final class BoardController extends Controller
         $board = Board::for(
             $situation,
             $this->catalogue,
-            $this->assembler->schools($crew),
-            $this->assembler->shed($crew),
+            $this->situations->schools($crew),
+            $this->situations->shed($crew),
             null,
-            $this->assembler->weights($crew, $stand),
+            $this->situations->weights($crew, $stand),
         );
-        $chosen = Trail::current($stand);
+        $chosen = Workflow::current($stand);
 
         return $this->json(
             $wire->year(
                 $situation,
                 (int) $year,
                 $board,
-                $chosen === null ? null : Board::judge($situation, $this->assembler->candidate($chosen, $crew)),
+                $chosen === null ? null : Board::judge($situation, $this->situations->option($chosen, $crew)),
             ),
         );
     }
@@ -153,7 +153,7 @@ final class BoardController extends Controller
                     ->find($versionId);
         if (
             $versionId !== null &&
-            ($version === null || $active === null || !$this->assembler->card($version)->holds($active))
+            ($version === null || $active === null || !$this->situations->card($version)->holds($active))
         ) {
             $in->fault('cardVersionId', 'There is no such card with that active in your Shed.');
         }
@@ -172,7 +172,7 @@ final class BoardController extends Controller
                 'method' => $method,
                 'active' => $active,
                 'label_card_version_id' => $version?->id,
-                'schools' => $this->assembler->schools($crew, $schools)->chosen,
+                'schools' => $this->situations->schools($crew, $schools)->chosen,
                 'sprayer_id' => $sprayer?->id,
                 'why' => $why,
                 'recipe' => null,

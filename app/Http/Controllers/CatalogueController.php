@@ -7,9 +7,9 @@ namespace App\Http\Controllers;
 use App\Http\SecurityLog;
 use App\Models\Ground;
 use App\Models\Stand;
-use App\Trail\CardNames;
-use App\Wire\HandbookWire;
-use App\Wire\StandWire;
+use App\Repositories\CardNames;
+use App\Resources\HandbookResource;
+use App\Resources\StandResource;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -26,12 +26,12 @@ final class CatalogueController extends Controller
 {
     private const MOST_HITS = 20;
 
-    public function handbook(HandbookWire $wire): JsonResponse
+    public function handbook(HandbookResource $wire): JsonResponse
     {
         return $this->json($wire->index());
     }
 
-    public function species(Request $request, string $id, HandbookWire $wire, Catalogue $catalogue): JsonResponse
+    public function species(Request $request, string $id, HandbookResource $wire, Catalogue $catalogue): JsonResponse
     {
         $this->mustExist($id, $catalogue);
 
@@ -45,7 +45,7 @@ final class CatalogueController extends Controller
     }
 
     /** Species by name, habit, setting and month; months are those of the ground where one is given. */
-    public function find(Request $request, HandbookWire $wire, Catalogue $catalogue): JsonResponse
+    public function find(Request $request, HandbookResource $wire, Catalogue $catalogue): JsonResponse
     {
         $in = $this->query($request);
         $name = $in->textOrNull('name', 80);
@@ -71,7 +71,7 @@ final class CatalogueController extends Controller
         return $this->json(['data' => $wire->briefs(...$found)]);
     }
 
-    public function compare(Request $request, HandbookWire $wire, Catalogue $catalogue): JsonResponse
+    public function compare(Request $request, HandbookResource $wire, Catalogue $catalogue): JsonResponse
     {
         $in = $this->query($request);
         $ids = $in->text('species', 200);
@@ -84,7 +84,7 @@ final class CatalogueController extends Controller
      * What the law where this crew works says of a plant (rulings J20): it is looked up by people, and noted here by a
      * lead.
      */
-    public function putListing(Request $request, string $id, HandbookWire $wire, Catalogue $catalogue): JsonResponse
+    public function putListing(Request $request, string $id, HandbookResource $wire, Catalogue $catalogue): JsonResponse
     {
         Gate::authorize('lead');
         $this->mustExist($id, $catalogue);
@@ -112,8 +112,12 @@ final class CatalogueController extends Controller
         $catalogue->hasSpecies($id) || throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
     }
 
-    public function search(Request $request, HandbookWire $wire, StandWire $names, CardNames $cards): JsonResponse
-    {
+    public function search(
+        Request $request,
+        HandbookResource $wire,
+        StandResource $names,
+        CardNames $cards,
+    ): JsonResponse {
         $in = $this->query($request);
         $words = mb_strtolower($in->text('q', 80) ?? '');
         $this->done($in);
@@ -179,6 +183,6 @@ final class CatalogueController extends Controller
             throw new \Thicket\Input\Refused([['pointer' => '/typed', 'message' => $e->getMessage()]]);
         }
 
-        return $this->json(\App\Support\Wire::quantity($quantity) ?? []);
+        return $this->json(\App\Support\Format::quantity($quantity) ?? []);
     }
 }

@@ -7,10 +7,10 @@ namespace App\Http\Controllers;
 use App\Actions\FollowProgramme;
 use App\Models\Crew;
 use App\Models\Stand;
-use App\Trail\Assembler;
-use App\Wire\ChoiceWire;
-use App\Wire\ProgrammeWire;
-use App\Wire\StandWire;
+use App\Repositories\SituationRepository;
+use App\Resources\ChoiceResource;
+use App\Resources\ProgrammeResource;
+use App\Resources\StandResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -29,25 +29,32 @@ final class ChoiceController extends Controller
 {
     private const MOST_COLUMNS = 4;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly Assembler $assembler) {}
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly SituationRepository $situations,
+    ) {}
 
-    public function programmes(Request $request, string $standId, ProgrammeWire $wire): JsonResponse
+    public function programmes(Request $request, string $standId, ProgrammeResource $wire): JsonResponse
     {
         $stand = $this->find($request, $standId);
         $this->done($this->query($request));
 
         return $this->json(
-            $wire->offers($this->planner($stand->patch->ground->crew)->offers($this->assembler->situation($stand))),
+            $wire->offers($this->planner($stand->patch->ground->crew)->offers($this->situations->situation($stand))),
         );
     }
 
     /** Each job becomes a later step of the trail; steps that were never issued give way to it. */
-    public function follow(Request $request, string $standId, FollowProgramme $follow, StandWire $wire): JsonResponse
-    {
+    public function follow(
+        Request $request,
+        string $standId,
+        FollowProgramme $follow,
+        StandResource $wire,
+    ): JsonResponse {
         $stand = $this->find($request, $standId);
         $in = $this->fields($request);
         $id = $in->text('programme', 60);
-        $situation = $this->assembler->situation($stand);
+        $situation = $this->situations->situation($stand);
         if ($id !== null && !$this->catalogue->hasProgramme($id)) {
             $in->fault('programme', 'There is no such programme.');
         } elseif (
@@ -74,14 +81,14 @@ final class ChoiceController extends Controller
                 'A step of this programme cannot be done as things are; see what would change it.',
             );
         }
-        $follow($stand, $offer, $crew, $this->assembler->schools($crew)->chosen);
+        $follow($stand, $offer, $crew, $this->situations->schools($crew)->chosen);
         $stand = $this->find($request, $standId);
 
         return $this->json($wire->stand($stand), 200, $stand->revision);
     }
 
     /** Gives the programme up: jobs never issued go, what was issued or signed stays. */
-    public function leave(Request $request, string $standId, StandWire $wire): JsonResponse
+    public function leave(Request $request, string $standId, StandResource $wire): JsonResponse
     {
         $stand = $this->find($request, $standId);
         $this->done($this->fields($request));
@@ -97,7 +104,7 @@ final class ChoiceController extends Controller
     }
 
     /** How this plan is weighed; without weights it is weighed as the crew weighs. */
-    public function weigh(Request $request, string $standId, StandWire $wire): JsonResponse
+    public function weigh(Request $request, string $standId, StandResource $wire): JsonResponse
     {
         $stand = $this->find($request, $standId);
         $in = $this->fields($request);
@@ -112,7 +119,7 @@ final class ChoiceController extends Controller
         return $this->json($wire->stand($stand), 200, $stand->revision);
     }
 
-    public function compare(Request $request, string $standId, ChoiceWire $wire): JsonResponse
+    public function compare(Request $request, string $standId, ChoiceResource $wire): JsonResponse
     {
         $stand = $this->find($request, $standId);
         $in = $this->query($request);
@@ -122,7 +129,7 @@ final class ChoiceController extends Controller
         }
         $rows = $this->rows($stand, $ids, $in);
         $this->done($in);
-        $situation = $this->assembler->situation($stand);
+        $situation = $this->situations->situation($stand);
         $others = Stand::query()
             ->where('patch_id', $stand->patch_id)
             ->whereKeyNot($stand->id)
@@ -142,7 +149,7 @@ final class ChoiceController extends Controller
         return $this->json($wire->comparison($sides));
     }
 
-    public function costs(Request $request, string $standId, ChoiceWire $wire): JsonResponse
+    public function costs(Request $request, string $standId, ChoiceResource $wire): JsonResponse
     {
         $stand = $this->find($request, $standId);
         $in = $this->query($request);
@@ -150,7 +157,7 @@ final class ChoiceController extends Controller
         $this->done($in);
 
         return $this->json(
-            $wire->costs($rows[0]->candidate, CostCurve::of($this->assembler->situation($stand), $rows[0]->candidate)),
+            $wire->costs($rows[0]->option, CostCurve::of($this->situations->situation($stand), $rows[0]->option)),
         );
     }
 
@@ -162,9 +169,9 @@ final class ChoiceController extends Controller
     private function rows(Stand $stand, array $ids, Fields $in, string $field = 'rows'): array
     {
         $crew = $stand->patch->ground->crew;
-        $situation = $this->assembler->situation($stand);
-        [$schools, $shed] = [$this->assembler->schools($crew), $this->assembler->shed($crew)];
-        $weights = $this->assembler->weights($crew, $stand);
+        $situation = $this->situations->situation($stand);
+        [$schools, $shed] = [$this->situations->schools($crew), $this->situations->shed($crew)];
+        $weights = $this->situations->weights($crew, $stand);
         $out = [];
         foreach ($ids as $id) {
             $row = Board::rowOf($id, $situation, $this->catalogue, $schools, $shed, $weights);
@@ -176,7 +183,7 @@ final class ChoiceController extends Controller
 
     private function planner(Crew $crew): Planner
     {
-        return new Planner($this->catalogue, $this->assembler->schools($crew), $this->assembler->shed($crew));
+        return new Planner($this->catalogue, $this->situations->schools($crew), $this->situations->shed($crew));
     }
 
     private function find(Request $request, string $id): Stand

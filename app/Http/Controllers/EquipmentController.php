@@ -11,8 +11,8 @@ use App\Models\Loan;
 use App\Models\Person;
 use App\Models\Sprayer;
 use App\Models\Tool;
+use App\Resources\ShedResource;
 use App\Support\JobClock;
-use App\Wire\ShedWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -28,7 +28,7 @@ final class EquipmentController extends Controller
     public const MEASURING = ['spoons', 'cup', 'jug', 'syringe', 'cylinder', 'scale'];
 
     public function __construct(
-        private readonly ShedWire $wire,
+        private readonly ShedResource $wire,
         private readonly Catalogue $catalogue,
         private readonly JobClock $clock,
     ) {}

@@ -7,9 +7,9 @@ namespace App\Http\Controllers;
 use App\Actions\ImportShapes;
 use App\Http\SecurityLog;
 use App\Models\Ground;
-use App\Models\Keeper;
 use App\Models\Patch;
-use App\Wire\ImportWire;
+use App\Models\ProtectedFeature;
+use App\Resources\ImportResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -17,7 +17,7 @@ use Illuminate\Support\Str;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
 use Thicket\Input\Refused;
-use Thicket\Situation\Keeper as KeeperKind;
+use Thicket\Situation\ProtectedFeature as KeeperKind;
 use Thicket\Survey\Exchange\CsvFile;
 use Thicket\Survey\Exchange\Entry;
 use Thicket\Survey\Exchange\FileFormat;
@@ -32,7 +32,7 @@ final class ExchangeController extends Controller
      * Every row of the file with what it would become, what is wrong with it, and what is here already. Nothing is
      * kept.
      */
-    public function preview(Request $request, string $groundId, ImportWire $wire): JsonResponse
+    public function preview(Request $request, string $groundId, ImportResource $wire): JsonResponse
     {
         $ground = $this->ground($request, $groundId);
         $in = $this->fields($request);
@@ -120,7 +120,7 @@ final class ExchangeController extends Controller
         );
     }
 
-    private function keeperEntry(int $row, Keeper $keeper): Entry
+    private function keeperEntry(int $row, ProtectedFeature $keeper): Entry
     {
         $ours = ['thicket_what' => 'keeper', 'thicket_kind' => $keeper->kind];
         foreach (['species' => 'species', 'crownRadius' => 'crown_radius', 'height' => 'height'] as $field => $called) {

@@ -15,13 +15,13 @@ use App\Models\Sealed;
 use App\Models\Sheet;
 use App\Models\Stand;
 use App\Models\Step;
+use App\Resources\RecordResource;
 use App\Seal\Chain;
+use App\Support\Format;
 use App\Support\JobClock;
-use App\Support\Wire;
 use App\Text\CardChanges;
-use App\Trail\Gates;
-use App\Trail\Trail;
-use App\Wire\RecordWire;
+use App\Workflow\Gates;
+use App\Workflow\Workflow;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -36,7 +36,7 @@ final class FieldDayController extends Controller
     {
         $stand = $this->stand($request, $standId);
 
-        return $this->json(['gates' => $gates->of($stand, Trail::current($stand))]);
+        return $this->json(['gates' => $gates->of($stand, Workflow::current($stand))]);
     }
 
     public function issue(Request $request, string $standId, IssueSheet $issue): JsonResponse
@@ -78,7 +78,7 @@ final class FieldDayController extends Controller
         return $this->json($this->sheetBody($sheet));
     }
 
-    public function sign(Request $request, string $sheetId, SignRecord $sign, RecordWire $wire): JsonResponse
+    public function sign(Request $request, string $sheetId, SignRecord $sign, RecordResource $wire): JsonResponse
     {
         $sheet = $this->findSheet($request, $sheetId);
         Gate::authorize('write');
@@ -100,7 +100,7 @@ final class FieldDayController extends Controller
         return $this->json($chain->head($this->user($request)->crew));
     }
 
-    public function record(Request $request, string $recordId, RecordWire $wire): JsonResponse
+    public function record(Request $request, string $recordId, RecordResource $wire): JsonResponse
     {
         return $this->json($wire->record($this->findRecord($request, $recordId)));
     }
@@ -108,7 +108,7 @@ final class FieldDayController extends Controller
     public function lookBack(
         Request $request,
         string $recordId,
-        RecordWire $wire,
+        RecordResource $wire,
         JobClock $clock,
         Chain $chain,
     ): JsonResponse {
@@ -177,7 +177,7 @@ final class FieldDayController extends Controller
         return [
             'id' => $sheet->id,
             'number' => $sheet->number,
-            'issuedAt' => Wire::moment($sheet->issued_at, $sheet->steps->first()?->patch->ground->time_zone),
+            'issuedAt' => Format::moment($sheet->issued_at, $sheet->steps->first()?->patch->ground->time_zone),
             'withdrawn' => $sheet->withdrawn_at !== null,
             'withdrawal' =>
                 $sheet->withdrawn_why === null

@@ -7,15 +7,15 @@ namespace App\Http\Controllers;
 use App\Models\Ground;
 use App\Models\Patch;
 use App\Models\Stand;
-use App\Trail\Trail;
-use App\Wire\GroundWire;
-use App\Wire\MapWire;
-use App\Wire\StandWire;
+use App\Resources\GroundResource;
+use App\Resources\MapResource;
+use App\Resources\StandResource;
+use App\Workflow\Workflow;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Thicket\Catalogue\Catalogue;
-use Thicket\Identify\Showing;
+use Thicket\Identify\SeasonalVisibility;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Unit;
 
@@ -31,7 +31,7 @@ final class GroundController extends Controller
     ];
     private const MOST_PER_PAGE = 200;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly GroundWire $wire) {}
+    public function __construct(private readonly Catalogue $catalogue, private readonly GroundResource $wire) {}
 
     public function index(Request $request): JsonResponse
     {
@@ -54,7 +54,7 @@ final class GroundController extends Controller
         $longitude = $in->decimal('longitude', '-180', '180');
         $elevation = $in->quantity('elevation', Dimension::Length);
         $zone = $in->text('timeZone', 60);
-        $hardiness = Showing::readZone($in);
+        $hardiness = SeasonalVisibility::readZone($in);
         if (
             $zone !== null &&
             !in_array($zone, \DateTimeZone::listIdentifiers(), true) &&
@@ -84,7 +84,7 @@ final class GroundController extends Controller
     {
         $ground = Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
         $in = $this->fields($request);
-        $hardiness = Showing::readZone($in);
+        $hardiness = SeasonalVisibility::readZone($in);
         $this->done($in);
         $this->mustMatch($request, $ground->revision, fn(): array => $this->wire->ground($ground));
         $ground->forceFill(['hardiness_zone' => $hardiness, 'revision' => $ground->revision + 1])->save();
@@ -93,7 +93,7 @@ final class GroundController extends Controller
     }
 
     /** One page of the patches, sorted and filtered here; the stands of the page come with it. */
-    public function patches(Request $request, string $groundId, StandWire $stands): JsonResponse
+    public function patches(Request $request, string $groundId, StandResource $stands): JsonResponse
     {
         $ground = Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
         $in = $this->query($request);
@@ -131,7 +131,7 @@ final class GroundController extends Controller
                 ->get()
             as $stand
         ) {
-            $lines[$stand->patch_id][] = $stands->line($stand, Trail::of($stand, $this->catalogue));
+            $lines[$stand->patch_id][] = $stands->line($stand, Workflow::of($stand, $this->catalogue));
         }
 
         return $this->json([
@@ -146,7 +146,7 @@ final class GroundController extends Controller
     }
 
     /** Shapes in the picture: all corners where few patches are seen, few corners where many are. */
-    public function map(Request $request, string $groundId, MapWire $map): JsonResponse
+    public function map(Request $request, string $groundId, MapResource $map): JsonResponse
     {
         $ground = Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
         $in = $this->query($request);

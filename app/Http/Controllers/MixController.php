@@ -12,13 +12,13 @@ use App\Models\LabelCard;
 use App\Models\LabelCardVersion;
 use App\Models\Stand;
 use App\Models\Step;
+use App\Repositories\SituationRepository;
+use App\Resources\MixResource;
+use App\Resources\ShedResource;
+use App\Resources\Shopping;
+use App\Resources\StandResource;
 use App\Support\JobClock;
-use App\Trail\Assembler;
-use App\Trail\RecipeDesk;
-use App\Wire\MixWire;
-use App\Wire\ShedWire;
-use App\Wire\Shopping;
-use App\Wire\StandWire;
+use App\Workflow\RecipeDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -36,8 +36,8 @@ final class MixController extends Controller
 {
     public function __construct(
         private readonly Catalogue $catalogue,
-        private readonly Assembler $assembler,
-        private readonly MixWire $wire,
+        private readonly SituationRepository $situations,
+        private readonly MixResource $wire,
     ) {}
 
     public function sums(Request $request): JsonResponse
@@ -60,7 +60,7 @@ final class MixController extends Controller
         return $this->json(
             $this->wire->solved(
                 SumSolver::solve($table, $given),
-                $this->assembler->measuringTools($this->user($request)->crew),
+                $this->situations->measuringTools($this->user($request)->crew),
             ),
         );
     }
@@ -95,7 +95,7 @@ final class MixController extends Controller
     }
 
     /** Sizes that a product is sold in, each with its price and the day of the price. */
-    public function putPacks(Request $request, string $cardId, ShedWire $shed, JobClock $clock): JsonResponse
+    public function putPacks(Request $request, string $cardId, ShedResource $shed, JobClock $clock): JsonResponse
     {
         Gate::authorize('lead');
         $user = $this->user($request);
@@ -139,7 +139,7 @@ final class MixController extends Controller
      * The step goes over to the newest confirmed version of its card; its recipe is reckoned again and has to be saved
      * again.
      */
-    public function takeCard(Request $request, string $stepId, RecipeDesk $desk, StandWire $wire): JsonResponse
+    public function takeCard(Request $request, string $stepId, RecipeDesk $desk, StandResource $wire): JsonResponse
     {
         [$stand, $step] = $this->findStep($request, $stepId);
         $this->done($this->fields($request));
@@ -175,7 +175,7 @@ final class MixController extends Controller
     /**
      * One load mixed: every addition confirmed once and in order, its product drawn from the shelf, its label written.
      */
-    public function storeBatch(Request $request, string $stepId, MixBatch $mix, StandWire $wire): JsonResponse
+    public function storeBatch(Request $request, string $stepId, MixBatch $mix, StandResource $wire): JsonResponse
     {
         [$stand, $step] = $this->findStep($request, $stepId);
         $in = $this->fields($request);

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\ReadsOutlines;
 use App\Models\Ground;
-use App\Support\Wire;
+use App\Support\Format;
 use App\Text\Sentences;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -61,8 +61,8 @@ final class OutlineController extends Controller
 
         return $this->json([
             'shape' => $shape->toGeoJson(),
-            'area' => $shape->type === 'Polygon' ? Wire::ground(Outline::trusted($shape->parts)->area()) : null,
-            'length' => Wire::quantity($shape->length()),
+            'area' => $shape->type === 'Polygon' ? Format::ground(Outline::trusted($shape->parts)->area()) : null,
+            'length' => Format::quantity($shape->length()),
             'notes' => array_map(
                 fn(array $n): array => ['code' => $n[0], 'text' => $this->sentences->both("trace.{$n[0]}", $n[1])],
                 $notes,

@@ -12,8 +12,8 @@ use App\Models\Sheet;
 use App\Models\Stand;
 use App\Print\MixingCardPdf;
 use App\Print\SheetPdf;
-use App\Trail\RecipeDesk;
-use App\Wire\StandWire;
+use App\Resources\StandResource;
+use App\Workflow\RecipeDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -27,7 +27,7 @@ final class PaperController extends Controller
         SheetPdf $sheets,
         MixingCardPdf $cards,
         RecipeDesk $desk,
-        StandWire $wire,
+        StandResource $wire,
     ): JsonResponse {
         $user = $this->user($request);
         $in = $this->fields($request);

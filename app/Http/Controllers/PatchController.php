@@ -12,10 +12,10 @@ use App\Models\Observation;
 use App\Models\Patch;
 use App\Models\Stand;
 use App\Models\Zone;
+use App\Resources\GroundResource;
+use App\Resources\StandResource;
 use App\Support\JobClock;
-use App\Trail\Trail;
-use App\Wire\GroundWire;
-use App\Wire\StandWire;
+use App\Workflow\Workflow;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -38,7 +38,7 @@ final class PatchController extends Controller
 
     public function __construct(
         private readonly Catalogue $catalogue,
-        private readonly GroundWire $wire,
+        private readonly GroundResource $wire,
         private readonly JobClock $clock,
         private readonly KeepOutline $keepOutline,
     ) {}
@@ -345,7 +345,7 @@ final class PatchController extends Controller
         return $this->answer($this->find($request, $patchId), 201);
     }
 
-    public function storeStand(Request $request, string $patchId, StandWire $stands): JsonResponse
+    public function storeStand(Request $request, string $patchId, StandResource $stands): JsonResponse
     {
         $patch = $this->find($request, $patchId);
         $in = $this->fields($request);
@@ -355,7 +355,7 @@ final class PatchController extends Controller
         $stand = Stand::create(array_filter(['id' => $id]) + ['patch_id' => $patch->id]);
         $stand = Stand::query()->withLine()->findOrFail($stand->id);
 
-        return $this->json($stands->line($stand, Trail::of($stand, $this->catalogue)), 201, 1);
+        return $this->json($stands->line($stand, Workflow::of($stand, $this->catalogue)), 201, 1);
     }
 
     /** @param \Closure(): void $work */
@@ -409,12 +409,15 @@ final class PatchController extends Controller
             ->orderBy('created_at')
             ->orderBy('id')
             ->get();
-        $wire = app(StandWire::class);
+        $wire = app(StandResource::class);
 
         return $this->json(
             $this->wire->patch(
                 $patch,
-                $stands->map(fn(Stand $s): array => $wire->line($s, Trail::of($s, $this->catalogue)))->values()->all(),
+                $stands
+                    ->map(fn(Stand $s): array => $wire->line($s, Workflow::of($s, $this->catalogue)))
+                    ->values()
+                    ->all(),
             ) + $more,
             $status,
             $patch->revision,

@@ -8,8 +8,8 @@ use App\Exceptions\Stopped;
 use App\Http\SecurityLog;
 use App\Models\LabelCard;
 use App\Models\LabelCardVersion;
+use App\Resources\ShedResource;
 use App\Support\JobClock;
-use App\Wire\ShedWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -19,14 +19,14 @@ use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
 use Thicket\Label\LabelCard as Card;
 use Thicket\Measure\Quantity;
-use Thicket\Situation\OwnFigures;
+use Thicket\Situation\CrewCoefficients;
 use Thicket\Situation\Prices;
 use Thicket\Situation\SituationReader;
 
 /** Label cards with their versions, sprayers, people and the crew's choices. */
 final class ShedController extends Controller
 {
-    public function __construct(private readonly Catalogue $catalogue, private readonly ShedWire $wire) {}
+    public function __construct(private readonly Catalogue $catalogue, private readonly ShedResource $wire) {}
 
     public function show(Request $request): JsonResponse
     {
@@ -137,7 +137,9 @@ final class ShedController extends Controller
         }
         $limits = $in->has('stemLimits') ? SituationReader::stemLimits($in) : null;
         $in->has('stemLimits') || $in->raw('stemLimits');
-        $figures = $in->has('figures') ? OwnFigures::read($in, 'figures', $this->catalogue->coefficients()) : null;
+        $figures = $in->has('figures')
+            ? CrewCoefficients::read($in, 'figures', $this->catalogue->coefficients())
+            : null;
         $this->done($in);
         $this->mustMatch($request, $crew->revision, fn(): array => $this->wire->shed($crew));
         $settings = $crew->settings;

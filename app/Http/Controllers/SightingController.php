@@ -11,9 +11,9 @@ use App\Models\Photo;
 use App\Models\Sealed;
 use App\Models\Sighting;
 use App\Photos\PhotoStore;
+use App\Resources\SightingResource;
 use App\Seal\Chain;
 use App\Text\DarwinCore;
-use App\Wire\SightingWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -31,7 +31,7 @@ final class SightingController extends Controller
     private const PER_PAGE = 50;
     private const MOST_PHOTOS = 12;
 
-    public function __construct(private readonly SightingWire $wire) {}
+    public function __construct(private readonly SightingResource $wire) {}
 
     public function index(Request $request, Catalogue $catalogue): JsonResponse
     {

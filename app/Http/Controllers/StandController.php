@@ -8,22 +8,22 @@ use App\Actions\KeepSighting;
 use App\Exceptions\Stopped;
 use App\Models\Ground;
 use App\Models\Stand;
+use App\Resources\KeyResource;
+use App\Resources\ProspectResource;
+use App\Resources\StandResource;
 use App\Support\JobClock;
-use App\Wire\KeyWire;
-use App\Wire\ProspectWire;
-use App\Wire\StandWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Thicket\Calendar\SeasonShift;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Identify\Key;
-use Thicket\Identify\Showing;
-use Thicket\Identify\Sight;
+use Thicket\Identify\ObservedCharacters;
+use Thicket\Identify\SeasonalVisibility;
 
 /** Scouting one stand: what it is, what it could be taken for, and how much of it there is. */
 final class StandController extends Controller
 {
-    public function __construct(private readonly Catalogue $catalogue, private readonly StandWire $wire) {}
+    public function __construct(private readonly Catalogue $catalogue, private readonly StandResource $wire) {}
 
     public function show(Request $request, string $standId): JsonResponse
     {
@@ -31,16 +31,16 @@ final class StandController extends Controller
     }
 
     /** What it could be, in the season of the ground where one is given. */
-    public function identify(Request $request, KeyWire $wire, JobClock $clock): JsonResponse
+    public function identify(Request $request, KeyResource $wire, JobClock $clock): JsonResponse
     {
         $in = $this->fields($request);
-        $sight = Sight::read($in, $this->catalogue);
+        $sight = ObservedCharacters::read($in, $this->catalogue);
         $groundId = $in->uuidOrNull('ground');
         $day = $in->dayOrNull('date');
         $this->done($in);
         $ground = $groundId === null ? null : Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
         $day ??= $ground === null ? null : $clock->today($ground->time_zone);
-        $today = $day === null ? null : $ground?->showing($day) ?? new Showing(SeasonShift::none(), $day);
+        $today = $day === null ? null : $ground?->showing($day) ?? new SeasonalVisibility(SeasonShift::none(), $day);
 
         return $this->json($wire->result((new Key($this->catalogue))->rank($sight, $today)));
     }
@@ -53,7 +53,7 @@ final class StandController extends Controller
     }
 
     /** What it still could be, how it is handled till then, and what a name would open. */
-    public function prospects(Request $request, string $standId, ProspectWire $wire): JsonResponse
+    public function prospects(Request $request, string $standId, ProspectResource $wire): JsonResponse
     {
         return $this->json($wire->of($this->find($request, $standId)));
     }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\DrawStock;
+use App\Actions\WithdrawStock;
 use App\Exceptions\Stopped;
 use App\Models\Container;
 use App\Models\LabelCard;
+use App\Resources\ShedResource;
 use App\Support\JobClock;
-use App\Wire\ShedWire;
 use Brick\Math\RoundingMode;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -24,8 +24,8 @@ use Thicket\Measure\Unit;
 final class StockController extends Controller
 {
     public function __construct(
-        private readonly ShedWire $wire,
-        private readonly DrawStock $draw,
+        private readonly ShedResource $wire,
+        private readonly WithdrawStock $draw,
         private readonly Catalogue $catalogue,
         private readonly JobClock $clock,
     ) {}

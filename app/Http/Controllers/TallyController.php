@@ -10,10 +10,10 @@ use App\Models\PlotPlan;
 use App\Models\Stand;
 use App\Models\Tally;
 use App\Models\Zone;
+use App\Repositories\Counts;
+use App\Resources\CountResource;
+use App\Resources\StandResource;
 use App\Support\JobClock;
-use App\Trail\Counts;
-use App\Wire\CountWire;
-use App\Wire\StandWire;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -51,10 +51,10 @@ final class TallyController extends Controller
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly JobClock $clock,
-        private readonly CountWire $wire,
+        private readonly CountResource $wire,
     ) {}
 
-    public function put(Request $request, string $standId, StandWire $stands): JsonResponse
+    public function put(Request $request, string $standId, StandResource $stands): JsonResponse
     {
         $stand = $this->find($request, $standId);
         $in = $this->fields($request);

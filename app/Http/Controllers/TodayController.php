@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Stand;
+use App\Repositories\LookAlikes;
+use App\Resources\StandResource;
 use App\Support\JobClock;
-use App\Trail\LookAlikes;
-use App\Trail\Reminders;
-use App\Trail\Trail;
-use App\Wire\StandWire;
+use App\Workflow\Reminders;
+use App\Workflow\Workflow;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -25,7 +25,7 @@ final class TodayController extends Controller
 
     public function __invoke(
         Request $request,
-        StandWire $wire,
+        StandResource $wire,
         Catalogue $catalogue,
         JobClock $clock,
         LookAlikes $lookAlikes,
@@ -47,7 +47,7 @@ final class TodayController extends Controller
         ];
         /** @var Stand $stand */
         foreach (Stand::query()->withLine()->whereKey($listed)->get() as $stand) {
-            $trail = Trail::of($stand, $catalogue);
+            $trail = Workflow::of($stand, $catalogue);
             $line = $wire->line($stand, $trail) + ['lookAlikesOpen' => count($lookAlikes->open($stand))];
             $lines[] = $line;
             if ($trail->next === 'judged' && $trail->record !== null) {

@@ -7,7 +7,7 @@ namespace App\Http\Middleware;
 use App\Http\Problem;
 use App\Models\Crew;
 use App\Models\User;
-use App\Trail\KeptWork;
+use App\Repositories\KeptWork;
 use Illuminate\Database\ConcurrencyErrorDetector;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;

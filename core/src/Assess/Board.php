@@ -9,7 +9,7 @@ use Thicket\Catalogue\Method;
 use Thicket\Catalogue\Node;
 use Thicket\Catalogue\Species;
 use Thicket\Label\LabelCard;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Schools;
 use Thicket\Situation\Shed;
 use Thicket\Situation\Situation;
@@ -37,8 +37,8 @@ final readonly class Board
         $rules ??= RuleSet::standard();
         $weights ??= Weights::equal();
         $rows = [];
-        foreach (self::candidates($situation, $catalogue, $schools, $shed) as $candidate) {
-            $rows[] = self::judge($situation, $candidate, $rules, $weights);
+        foreach (self::options($situation, $catalogue, $schools, $shed) as $option) {
+            $rows[] = self::judge($situation, $option, $rules, $weights);
         }
         usort($rows, static fn(Row $a, Row $b): int => $a->compareTo($b));
 
@@ -54,9 +54,9 @@ final readonly class Board
         Shed $shed,
         ?Weights $weights = null,
     ): ?Row {
-        foreach (self::candidates($situation, $catalogue, $schools, $shed) as $candidate) {
-            if ($candidate->id() === $id) {
-                return self::judge($situation, $candidate, null, $weights);
+        foreach (self::options($situation, $catalogue, $schools, $shed) as $option) {
+            if ($option->id() === $id) {
+                return self::judge($situation, $option, null, $weights);
             }
         }
 
@@ -66,7 +66,7 @@ final readonly class Board
     public function row(string $id): ?Row
     {
         foreach ($this->rows as $row) {
-            if ($row->candidate->id() === $id) {
+            if ($row->option->id() === $id) {
                 return $row;
             }
         }
@@ -81,14 +81,14 @@ final readonly class Board
      */
     public function few(int $most, ?Row $first): array
     {
-        $few = $first === null ? [] : [$first->candidate->method->id() => $first];
+        $few = $first === null ? [] : [$first->option->method->id() => $first];
         foreach ($this->rows as $row) {
             if (
                 count($few) < $most &&
-                !$row->candidate->method->removesNothing() &&
+                !$row->option->method->removesNothing() &&
                 !in_array($row->outcome, [Outcome::DoesNotSuit, Outcome::NotAllowed], true)
             ) {
-                $few[$row->candidate->method->id()] ??= $row;
+                $few[$row->option->method->id()] ??= $row;
             }
         }
 
@@ -98,37 +98,37 @@ final readonly class Board
     /** Judges one row alone, as the gates of a job sheet do. */
     public static function judge(
         Situation $situation,
-        Candidate $candidate,
+        Option $option,
         ?RuleSet $rules = null,
         ?Weights $weights = null,
     ): Row {
         $findings = [];
         foreach (($rules ?? RuleSet::standard())->rules as $rule) {
-            $found = $rule->evaluate($situation, $candidate);
+            $found = $rule->evaluate($situation, $option);
             if ($found === []) {
                 continue;
             }
-            $school = $rule instanceof RestsOnSchool ? $rule->school($situation, $candidate) : null;
+            $school = $rule instanceof RestsOnSchool ? $rule->school($situation, $option) : null;
             if ($school !== null) {
-                $found = self::withAlternatives($rule, $situation, $candidate, $school, $found);
+                $found = self::withAlternatives($rule, $situation, $option, $school, $found);
             }
             array_push($findings, ...$found);
         }
         // worst first; within one outcome in the order of the rules
         usort($findings, static fn(Finding $a, Finding $b): int => $a->outcome->rank() <=> $b->outcome->rank());
 
-        $measures = Measures::of($situation, $candidate);
+        $measures = Criteria::of($situation, $option);
 
         return new Row(
-            $candidate,
+            $option,
             $findings,
             $measures,
-            Weighing::of($measures, $weights ?? Weights::equal(), $candidate->catalogue),
+            Weighing::of($measures, $weights ?? Weights::equal(), $option->catalogue),
         );
     }
 
-    /** @return list<Candidate> */
-    public static function candidates(Situation $situation, Catalogue $catalogue, Schools $schools, Shed $shed): array
+    /** @return list<Option> */
+    public static function options(Situation $situation, Catalogue $catalogue, Schools $schools, Shed $shed): array
     {
         $out = [];
         foreach ($catalogue->allMethods() as $method) {
@@ -136,25 +136,25 @@ final readonly class Board
                 continue;
             }
             if (!$method->usesProduct()) {
-                $out[] = new Candidate($method, null, null, $schools, $shed, $catalogue);
+                $out[] = new Option($method, null, null, $schools, $shed, $catalogue);
                 continue;
             }
             foreach ($shed->cards as $card) {
                 $lead = self::lead($card, $method, $situation->target);
                 $lead === null ||
-                    ($out[] = new Candidate($method, $catalogue->active($lead), $card, $schools, $shed, $catalogue));
+                    ($out[] = new Option($method, $catalogue->active($lead), $card, $schools, $shed, $catalogue));
             }
             foreach ($method->actives() as $activeId) {
                 $held = array_filter($shed->cards, static fn(LabelCard $card): bool => $card->holds($activeId)) !== [];
                 $effect = $situation->target?->responseTo($activeId);
                 if (!$held && in_array($effect, ['controls', 'suppresses', 'disputed'], true)) {
-                    $out[] = new Candidate($method, $catalogue->active($activeId), null, $schools, $shed, $catalogue);
+                    $out[] = new Option($method, $catalogue->active($activeId), null, $schools, $shed, $catalogue);
                 }
             }
             $out = [...$out, ...self::mixtures($situation, $method, $catalogue, $schools, $shed)];
             // a chemical method always has a row, so that its refusal is seen
-            if (!array_filter($out, static fn(Candidate $c): bool => $c->method->id() === $method->id())) {
-                $out[] = new Candidate($method, null, null, $schools, $shed, $catalogue);
+            if (!array_filter($out, static fn(Option $c): bool => $c->method->id() === $method->id())) {
+                $out[] = new Option($method, null, null, $schools, $shed, $catalogue);
             }
         }
 
@@ -162,7 +162,7 @@ final readonly class Board
     }
 
     /**
-     * @return list<Candidate> typical rows of actives that practice gives together, where no card of the Shed holds all
+     * @return list<Option> typical rows of actives that practice gives together, where no card of the Shed holds all
      * of them
      */
     private static function mixtures(
@@ -192,7 +192,7 @@ final readonly class Board
                 continue;
             }
             $partners = array_map(
-                static fn(Node $part): Candidate => new Candidate(
+                static fn(Node $part): Option => new Option(
                     $method,
                     $catalogue->active($part->string('active')),
                     null,
@@ -204,7 +204,7 @@ final readonly class Board
                 ),
                 array_slice($parts, 1),
             );
-            $out[] = new Candidate(
+            $out[] = new Option(
                 $method,
                 $catalogue->active($ids[0]),
                 null,
@@ -226,10 +226,10 @@ final readonly class Board
     private static function lead(LabelCard $card, Method $method, ?Species $target): ?string
     {
         $lead = null;
-        $best = count(Candidate::EFFECTS) + 1;
+        $best = count(Option::EFFECTS) + 1;
         foreach (array_column($card->contents->actives, 'active') as $id) {
-            $at = array_search($target?->responseTo($id), Candidate::EFFECTS, true);
-            $rank = $at === false ? count(Candidate::EFFECTS) : $at;
+            $at = array_search($target?->responseTo($id), Option::EFFECTS, true);
+            $rank = $at === false ? count(Option::EFFECTS) : $at;
             if (in_array($id, $method->actives(), true) && $rank < $best) {
                 [$lead, $best] = [$id, $rank];
             }
@@ -246,14 +246,14 @@ final readonly class Board
     private static function withAlternatives(
         Rule $rule,
         Situation $situation,
-        Candidate $candidate,
+        Option $option,
         string $school,
         array $found,
     ): array {
         $otherwise = [];
-        foreach ($candidate->schools->alternatives($school) as $choice) {
+        foreach ($option->schools->alternatives($school) as $choice) {
             $otherwise[$choice] = self::worst(
-                $rule->evaluate($situation, $candidate->with($candidate->schools->with($school, $choice))),
+                $rule->evaluate($situation, $option->with($option->schools->with($school, $choice))),
             );
         }
         $mine = self::worst($found);

@@ -10,7 +10,7 @@ use Thicket\Economics\Labour;
 use Thicket\Economics\Money;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Survey\StemGroup;
 
@@ -35,7 +35,7 @@ final readonly class CostCurve
     private function __construct(public array $density, public array $clumps, public array $waiting) {}
 
     /** Null without a tally of stems: there is nothing to scale. */
-    public static function of(Situation $situation, Candidate $candidate): ?self
+    public static function of(Situation $situation, Option $option): ?self
     {
         if ($situation->stems === []) {
             return null;
@@ -52,7 +52,7 @@ final readonly class CostCurve
                     $situation->stems,
                 ),
             );
-            [$hours, $money] = self::costs($then, $candidate);
+            [$hours, $money] = self::costs($then, $option);
             $density[] = [
                 'factor' => $times,
                 'stems' => $then->stemCount(),
@@ -69,7 +69,7 @@ final readonly class CostCurve
             $then = $situation->withStems(
                 array_map(static fn(StemGroup $g): StemGroup => $g->inClumpsOf($stems), $situation->stems),
             );
-            [$hours, $money] = self::costs($then, $candidate);
+            [$hours, $money] = self::costs($then, $option);
             $clumps[] = [
                 'stemsPerClump' => $stems,
                 'stems' => $then->stemCount(),
@@ -81,7 +81,7 @@ final readonly class CostCurve
         return new self(
             $density,
             $clumps,
-            array_map(static fn(int $years): array => self::waited($situation, $candidate, $years), self::YEARS),
+            array_map(static fn(int $years): array => self::waited($situation, $option, $years), self::YEARS),
         );
     }
 
@@ -89,9 +89,9 @@ final readonly class CostCurve
      * @return array{years: int, stems: array{int, int, int}, row: Row, hours: array{Quantity, Quantity, Quantity}|null,
      * money: BigRational|null}
      */
-    private static function waited(Situation $situation, Candidate $candidate, int $years): array
+    private static function waited(Situation $situation, Option $option, int $years): array
     {
-        $growth = $candidate->coefficients()->node('waiting');
+        $growth = $option->coefficients()->node('waiting');
         $thens = [];
         foreach ([0, 1, 2] as $i) {
             $more = BigRational::of($growth->strings('stemsTimesPerYear')[$i])->power($years);
@@ -105,24 +105,24 @@ final readonly class CostCurve
                 ),
             );
         }
-        $hours = array_map(static fn(Situation $s): ?Quantity => Labour::of($s, $candidate)->total(), $thens);
-        $middle = self::costs($thens[1], $candidate);
+        $hours = array_map(static fn(Situation $s): ?Quantity => Labour::of($s, $option)->total(), $thens);
+        $middle = self::costs($thens[1], $option);
         $known = $hours[0] !== null && $hours[1] !== null && $hours[2] !== null;
 
         return [
             'years' => $years,
             'stems' => [$thens[0]->stemCount(), $thens[1]->stemCount(), $thens[2]->stemCount()],
-            'row' => Board::judge($thens[1], $candidate),
+            'row' => Board::judge($thens[1], $option),
             'hours' => $known ? [$hours[0], $hours[1], $hours[2]] : null,
             'money' => $middle[1],
         ];
     }
 
     /** @return array{array{Quantity, Quantity, Quantity}|null, BigRational|null} */
-    private static function costs(Situation $situation, Candidate $candidate): array
+    private static function costs(Situation $situation, Option $option): array
     {
-        $labour = Labour::of($situation, $candidate);
+        $labour = Labour::of($situation, $option);
 
-        return [$labour->range(), Money::of($situation, $candidate, $labour)?->total()];
+        return [$labour->range(), Money::of($situation, $option, $labour)?->total()];
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Thicket\Assess;
 
-use Thicket\Situation\Candidate;
-use Thicket\Situation\Keeper;
 use Thicket\Situation\KeptPlant;
+use Thicket\Situation\Option;
+use Thicket\Situation\ProtectedFeature;
 use Thicket\Situation\Situation;
 
 /**
@@ -24,31 +24,31 @@ final readonly class KeepInjury
     private const MAY_BE_HIT = 4;
     private const LOSS = 5;
 
-    public static function of(Situation $situation, Candidate $candidate): int
+    public static function of(Situation $situation, Option $option): int
     {
         $worst = 1;
         foreach ($situation->keepers as $keeper) {
-            $worst = max($worst, self::ofKeeper($keeper, $situation, $candidate));
+            $worst = max($worst, self::ofKeeper($keeper, $situation, $option));
         }
 
         return $worst;
     }
 
-    private static function ofKeeper(Keeper $keeper, Situation $situation, Candidate $candidate): int
+    private static function ofKeeper(ProtectedFeature $keeper, Situation $situation, Option $option): int
     {
-        $kept = KeptPlant::of($keeper, $candidate->catalogue);
+        $kept = KeptPlant::of($keeper, $option->catalogue);
         if ($kept === null) {
             return 1;
         }
-        $actives = $candidate->actives();
+        $actives = $option->actives();
         if ($actives === []) {
-            return self::BY_WORK[$candidate->method->work()] ?? 1;
+            return self::BY_WORK[$option->method->work()] ?? 1;
         }
         $step = 1;
-        if ($candidate->isSoilActive() && $keeper->isRooted()) {
+        if ($option->isSoilActive() && $keeper->isRooted()) {
             $step = $keeper->isInRootReach() === false ? self::SPARED : self::LOSS;
         }
-        if ($candidate->goesOn('leaf')) {
+        if ($option->goesOn('leaf')) {
             $hit = match ($kept->isTakenBy($actives)) {
                 false => self::SPARED,
                 null => self::MAY_BE_HIT,
@@ -57,12 +57,12 @@ final readonly class KeepInjury
             // behind a shield, or below the wick, it is hit by a slip only
             $step = max(
                 $step,
-                in_array($candidate->method->guard(), ['shield', 'wick'], true) ? min($hit, self::SPARED) : $hit,
+                in_array($option->method->guard(), ['shield', 'wick'], true) ? min($hit, self::SPARED) : $hit,
             );
         }
         $sameKind = $keeper->speciesId !== null && $keeper->speciesId === $situation->target?->id();
 
-        return $sameKind && in_array($candidate->method->work(), ['injection', 'cutting'], true)
+        return $sameKind && in_array($option->method->work(), ['injection', 'cutting'], true)
             ? max($step, self::GRAFTED)
             : $step;
     }

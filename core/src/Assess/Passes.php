@@ -8,9 +8,9 @@ use Brick\Math\BigRational;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Species;
 use Thicket\Measure\Quantity;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
-use Thicket\Timing\JudgeAfter;
+use Thicket\Timing\EvaluationDate;
 
 /**
  * How many passes a way of working takes to be done, and when it may be judged (rulings J60). Vines, roses and brambles
@@ -23,14 +23,14 @@ final readonly class Passes
     /** @param int|null $weeksToEnd until the judge date of the last planned pass; null for an unnamed plant */
     private function __construct(public int $count, public ?int $weeksToEnd) {}
 
-    public static function of(Situation $situation, Candidate $candidate): self
+    public static function of(Situation $situation, Option $option): self
     {
-        $method = $candidate->method;
+        $method = $option->method;
         $everyDays = $method->passEveryDays() ?? self::NEXT_SEASON_DAYS;
         $count = null;
         foreach (
             [
-                ...array_map(static fn($a): string => $a->id(), $candidate->actives()),
+                ...array_map(static fn($a): string => $a->id(), $option->actives()),
                 self::kind($situation->target),
                 $situation->target?->isPerennial() === true ? 'perennial' : 'usual',
                 'usual',
@@ -40,25 +40,25 @@ final readonly class Passes
             $count ??= $method->passesOf($key);
         }
         $count ??= 1;
-        foreach ($candidate->cards() as $card) {
+        foreach ($option->cards() as $card) {
             $most = $card->directions->ceilings[0]->applications;
             // a card allows so many a year; the passes of later years come on top
             $count = $most !== null && $everyDays < self::NEXT_SEASON_DAYS ? min($count, $most) : $count;
         }
 
-        return new self($count, self::weeks($situation, $candidate, ($count - 1) * $everyDays));
+        return new self($count, self::weeks($situation, $option, ($count - 1) * $everyDays));
     }
 
-    private static function weeks(Situation $situation, Candidate $candidate, int $daysToLast): ?int
+    private static function weeks(Situation $situation, Option $option, int $daysToLast): ?int
     {
         if ($situation->target === null) {
             return null;
         }
         $last = $situation->day->modify("+{$daysToLast} days");
-        $late = $candidate->method->showsLateOn($situation->target);
+        $late = $option->method->showsLateOn($situation->target);
         $judged = $situation->once(
             "judged {$last->format('Y-m-d')} {$late}",
-            static fn(): \DateTimeImmutable => JudgeAfter::day($situation->target, $last, $situation->shift, $late),
+            static fn(): \DateTimeImmutable => EvaluationDate::day($situation->target, $last, $situation->shift, $late),
         );
 
         return intdiv(Day::between($situation->day, $judged) + 6, 7);

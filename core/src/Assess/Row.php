@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Assess;
 
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Verdict\Finding;
 use Thicket\Verdict\Outcome;
 
@@ -29,9 +29,9 @@ final readonly class Row
 
     /** @param list<Finding> $findings worst first; all are kept, also those that do not decide */
     public function __construct(
-        public Candidate $candidate,
+        public Option $option,
         public array $findings,
-        public Measures $measures,
+        public Criteria $measures,
         public Weighing $weighing,
     ) {
         $worst = Outcome::Fits;
@@ -49,7 +49,7 @@ final readonly class Row
         // a row closed by weather too still shows the season's date: it cannot open earlier
         $this->opens = $opens;
         $rank = 2 * $worst->rank();
-        $this->place = $candidate->method->removesNothing() ? min($rank, 2 * Outcome::CannotTell->rank() - 1) : $rank;
+        $this->place = $option->method->removesNothing() ? min($rank, 2 * Outcome::CannotTell->rank() - 1) : $rank;
         $this->injuresWhatIsKept = array_intersect(array_column($findings, 'code'), self::INJURIES) !== [];
     }
 
@@ -74,6 +74,6 @@ final readonly class Row
         return $other->place <=> $this->place ?:
             $this->injuresWhatIsKept <=> $other->injuresWhatIsKept ?:
             $other->weighing->compareTo($this->weighing) ?:
-            $this->candidate->id() <=> $other->candidate->id();
+            $this->option->id() <=> $other->option->id();
     }
 }

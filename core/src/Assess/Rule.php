@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Assess;
 
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -12,5 +12,5 @@ use Thicket\Verdict\Finding;
 interface Rule
 {
     /** @return list<Finding> */
-    public function evaluate(Situation $situation, Candidate $candidate): array;
+    public function evaluate(Situation $situation, Option $option): array;
 }

@@ -9,7 +9,7 @@ use Thicket\Economics\GrazingLost;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
 use Thicket\Situation\Situation;
-use Thicket\Timing\JudgeAfter;
+use Thicket\Timing\EvaluationDate;
 use Thicket\Verdict\Finding;
 use Thicket\Verdict\Outcome;
 
@@ -64,20 +64,20 @@ final readonly class SideBySide
     /** @param list<Species> $others that stand here too */
     public static function of(Situation $situation, Row $row, array $others): self
     {
-        $candidate = $row->candidate;
-        $active = $candidate->active;
+        $option = $row->option;
+        $active = $option->active;
 
         return new self(
             $row,
-            $active === null ? null : RecipeSolver::plain($situation, $candidate)->solve(null),
+            $active === null ? null : RecipeSolver::plain($situation, $option)->solve(null),
             $row->measures->passes->count,
             $situation->target === null
                 ? null
-                : JudgeAfter::day(
+                : EvaluationDate::day(
                     $situation->target,
                     $situation->day,
                     $situation->shift,
-                    $candidate->method->showsLateOn($situation->target),
+                    $option->method->showsLateOn($situation->target),
                 ),
             array_values(
                 array_filter(
@@ -92,8 +92,8 @@ final readonly class SideBySide
                     array_map(static fn(Species $s): string => $s->id(), $others),
                     array_map(static fn(Species $s): ?string => $s->responseTo($active->id()), $others),
                 ),
-            $candidate->card?->intervals->grazingDays,
-            GrazingLost::of($situation, $candidate),
+            $option->card?->intervals->grazingDays,
+            GrazingLost::of($situation, $option),
         );
     }
 }

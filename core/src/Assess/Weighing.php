@@ -25,7 +25,7 @@ final class Weighing
     private ?BigRational $total = null;
 
     private function __construct(
-        private readonly Measures $measures,
+        private readonly Criteria $measures,
         private readonly Weights $weights,
         private readonly Catalogue $catalogue,
     ) {
@@ -37,7 +37,7 @@ final class Weighing
         $this->about = $about;
     }
 
-    public static function of(Measures $measures, Weights $weights, Catalogue $catalogue): self
+    public static function of(Criteria $measures, Weights $weights, Catalogue $catalogue): self
     {
         return new self($measures, $weights, $catalogue);
     }
@@ -87,7 +87,7 @@ final class Weighing
     private function hasFiguresOf(self $other): bool
     {
         [$mine, $its] = [$this->measures, $other->measures];
-        $wholes = static fn(Measures $m): array => [
+        $wholes = static fn(Criteria $m): array => [
             $m->controlLow,
             $m->harm,
             $m->weeksToEnd,
@@ -103,7 +103,7 @@ final class Weighing
     }
 
     /** The figure of a measure, in the unit of its scale; null where nobody knows it. */
-    private static function figure(string $measure, Measures $measures): ?BigRational
+    private static function figure(string $measure, Criteria $measures): ?BigRational
     {
         $whole = self::whole($measure, $measures);
 
@@ -114,7 +114,7 @@ final class Weighing
         };
     }
 
-    private static function roughly(string $measure, Measures $measures): ?float
+    private static function roughly(string $measure, Criteria $measures): ?float
     {
         $passes = $measures->passes->count;
 
@@ -130,7 +130,7 @@ final class Weighing
         return $one === null ? null : $one * $passes;
     }
 
-    private static function whole(string $measure, Measures $measures): ?int
+    private static function whole(string $measure, Criteria $measures): ?int
     {
         return match ($measure) {
             'control' => $measures->controlLow,

@@ -8,7 +8,7 @@ use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Node;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 
 /**
@@ -20,17 +20,17 @@ final readonly class CoverSeed
     private function __construct(public Node $kind, public Quantity $rate, public ?Quantity $amount) {}
 
     /** Null where nobody told the kind, or nothing is sown. */
-    public static function of(Situation $situation, Candidate $candidate): ?self
+    public static function of(Situation $situation, Option $option): ?self
     {
         $told = $situation->word(FactName::CoverKind);
         $kind =
             array_values(
                 array_filter(
-                    $candidate->catalogue->covers(),
+                    $option->catalogue->covers(),
                     static fn(Node $kind): bool => $kind->string('id') === $told,
                 ),
             )[0] ?? null;
-        if ($kind === null || !$candidate->method->followsRemoval()) {
+        if ($kind === null || !$option->method->followsRemoval()) {
             return null;
         }
         $rate = $kind->quantity('rate') ?? throw new \LogicException('a kind of cover has a rate');

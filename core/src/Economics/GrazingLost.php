@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Thicket\Economics;
 
-use Thicket\Situation\Candidate;
 use Thicket\Situation\KeptPlant;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 
 /**
@@ -28,20 +28,20 @@ final readonly class GrazingLost
      */
     private function __construct(public string $kind, public ?int $from, public ?int $to) {}
 
-    public static function of(Situation $situation, Candidate $candidate): self
+    public static function of(Situation $situation, Option $option): self
     {
         $worst = self::NONE;
-        $overAll = $candidate->isLeafSpray() && $candidate->method->coversGround();
+        $overAll = $option->isLeafSpray() && $option->method->coversGround();
         foreach ($overAll ? $situation->keepers : [] as $keeper) {
-            $kept = $keeper->isAmongTargets() ? KeptPlant::of($keeper, $candidate->catalogue) : null;
+            $kept = $keeper->isAmongTargets() ? KeptPlant::of($keeper, $option->catalogue) : null;
             if ($kept === null || $kept->kind !== 'grass') {
                 continue;
             }
-            $injury = $kept->injuryHere($candidate->actives(), $situation);
+            $injury = $kept->injuryHere($option->actives(), $situation);
             $kind = in_array($injury, ['taken', 'loss'], true) ? self::LOST : $injury;
             $worst = array_search($kind, self::KINDS, true) > array_search($worst, self::KINDS, true) ? $kind : $worst;
         }
-        $weeks = $candidate->catalogue->coefficients()->node('grazingWeeksLost');
+        $weeks = $option->catalogue->coefficients()->node('grazingWeeksLost');
 
         return $weeks->has($worst)
             ? new self($worst, $weeks->node($worst)->int('from'), $weeks->node($worst)->int('to'))

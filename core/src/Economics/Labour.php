@@ -15,7 +15,7 @@ use Thicket\Measure\Unit;
 use Thicket\Mix\Injection;
 use Thicket\Mix\MixNeed;
 use Thicket\Mix\TreatedArea;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\ServedStems;
 use Thicket\Situation\Situation;
 use Thicket\Situation\ToolsAtHand;
@@ -55,21 +55,21 @@ final readonly class Labour
         $this->total = $hands === null ? null : $this->hours(1);
     }
 
-    public static function of(Situation $situation, Candidate $candidate): self
+    public static function of(Situation $situation, Option $option): self
     {
         // rows of one method differ in their hours only where the active says how many cuts are made
         $key = implode(' ', [
             'labour',
-            $candidate->method->id(),
-            $candidate->method->work() === 'injection' ? (string) $candidate->active?->id() : '',
-            spl_object_id($candidate->schools),
-            spl_object_id($candidate->shed),
+            $option->method->id(),
+            $option->method->work() === 'injection' ? (string) $option->active?->id() : '',
+            spl_object_id($option->schools),
+            spl_object_id($option->shed),
         ]);
 
         // the objects are kept with it, so that no other ever has their numbers
         return $situation->once(
             $key,
-            static fn(): array => [self::workOut($situation, $candidate), $candidate->schools, $candidate->shed],
+            static fn(): array => [self::workOut($situation, $option), $option->schools, $option->shed],
         )[0];
     }
 
@@ -87,17 +87,17 @@ final readonly class Labour
         return $method->work() === 'injection';
     }
 
-    private static function workOut(Situation $situation, Candidate $candidate): self
+    private static function workOut(Situation $situation, Option $option): self
     {
-        $table = $candidate->coefficients();
-        $trees = self::trees($situation, $candidate, $table);
+        $table = $option->coefficients();
+        $trees = self::trees($situation, $option, $table);
         $hands =
             $trees === null
-                ? self::byStems($situation, $candidate, $table)
-                : self::sum([[$table->node('minutesPerTree')->strings($candidate->method->id()), $trees]]);
+                ? self::byStems($situation, $option, $table)
+                : self::sum([[$table->node('minutesPerTree')->strings($option->method->id()), $trees]]);
         $walking = $hands === null ? null : self::walking($situation, $table, $trees ?? $situation->stemCount());
         if ($hands === null) {
-            $hands = self::byArea($situation, $candidate, $table);
+            $hands = self::byArea($situation, $option, $table);
             $walking = $hands === null ? null : Quantity::zero(Unit::Minute);
         }
         if ($hands === null) {
@@ -150,27 +150,24 @@ final readonly class Labour
     }
 
     /** @return array{Quantity, Quantity, Quantity}|null */
-    private static function byStems(Situation $situation, Candidate $candidate, Node $table): ?array
+    private static function byStems(Situation $situation, Option $option, Node $table): ?array
     {
-        if (
-            $situation->stems === [] ||
-            ($situation->target !== null && !$candidate->method->isFor($situation->target))
-        ) {
+        if ($situation->stems === [] || ($situation->target !== null && !$option->method->isFor($situation->target))) {
             return null;
         }
-        if ($candidate->method->work() === 'injection') {
-            return self::byCuts($situation, $candidate, $table);
+        if ($option->method->work() === 'injection') {
+            return self::byCuts($situation, $option, $table);
         }
         $perStem = $table->node('minutesPerStem');
-        $method = $perStem->has($candidate->method->id()) ? $candidate->method->id() : $candidate->method->like();
-        if ($candidate->how('dig')) {
+        $method = $perStem->has($option->method->id()) ? $option->method->id() : $option->method->like();
+        if ($option->how('dig')) {
             $method = match (true) {
                 $situation->target?->isWoody() === true => '',
                 $situation->target?->habit() === 'cactus' => "{$method}-cactus",
                 default => $method,
             };
         }
-        if ($candidate->isLeafSpray() && !$candidate->method->isOfArea()) {
+        if ($option->isLeafSpray() && !$option->method->isOfArea()) {
             return self::byPlants($situation, $perStem->has($method) ? $perStem->nodes($method) : []);
         }
         if (!$perStem->has($method)) {
@@ -181,7 +178,7 @@ final readonly class Labour
             : [];
         $further = $table->nodeOrEmpty('furtherStemMinutes')->stringsOrEmpty($method);
         $parts = [];
-        foreach (ServedStems::of($situation, $candidate)->served as $group) {
+        foreach (ServedStems::of($situation, $option)->served as $group) {
             $minutes = $seedlings !== [] ? $seedlings : self::row($perStem->nodes($method), $group->forSums());
             if ($minutes === null) {
                 return null;
@@ -192,16 +189,16 @@ final readonly class Labour
             $parts[] = [$further === [] ? $minutes : $further, $group->count - $clumps];
         }
 
-        return self::sum($parts, self::longer($situation, $candidate, $table->node('longer')));
+        return self::sum($parts, self::longer($situation, $option, $table->node('longer')));
     }
 
     /** What makes the hands slower (handbook 9). */
-    private static function longer(Situation $situation, Candidate $candidate, Node $by): string
+    private static function longer(Situation $situation, Option $option, Node $by): string
     {
         return match (true) {
-            $candidate->how('pull') && $situation->word(FactName::SoilMoisture) === 'dry' => $by->string('dryPull'),
-            $candidate->how('lever') && $situation->target?->isDeepRooted() === true => $by->string('deepLever'),
-            $candidate->how('girdle') && ToolsAtHand::onlyWithoutClearance($candidate) => $by->string('handRing'),
+            $option->how('pull') && $situation->word(FactName::SoilMoisture) === 'dry' => $by->string('dryPull'),
+            $option->how('lever') && $situation->target?->isDeepRooted() === true => $by->string('deepLever'),
+            $option->how('girdle') && ToolsAtHand::onlyWithoutClearance($option) => $by->string('handRing'),
             default => '1',
         };
     }
@@ -210,11 +207,11 @@ final readonly class Labour
      * Work that goes from one planted tree to the next is counted by those trees, where somebody told how many there
      * are; null by other ways.
      */
-    private static function trees(Situation $situation, Candidate $candidate, Node $table): ?int
+    private static function trees(Situation $situation, Option $option, Node $table): ?int
     {
         $trees = $situation->quantity(FactName::PlantedTrees);
 
-        return $trees === null || !$table->node('minutesPerTree')->has($candidate->method->id())
+        return $trees === null || !$table->node('minutesPerTree')->has($option->method->id())
             ? null
             : $trees->in(Unit::One)->toScale(0, RoundingMode::CEILING)->toInt();
     }
@@ -270,16 +267,16 @@ final readonly class Labour
      *
      * @return array{Quantity, Quantity, Quantity}
      */
-    private static function byCuts(Situation $situation, Candidate $candidate, Node $table): array
+    private static function byCuts(Situation $situation, Option $option, Node $table): array
     {
         $rows = $table->node('minutesPerCut');
         // a way of injecting without a figure of its own goes as the first of the table
         $row = $rows->node(
-            $rows->has($candidate->method->id()) ? $candidate->method->id() : (string) array_key_first($rows->data),
+            $rows->has($option->method->id()) ? $option->method->id() : (string) array_key_first($rows->data),
         );
-        [$spacing, $per] = MixNeed::spacing($candidate);
+        [$spacing, $per] = MixNeed::spacing($option);
         $cuts = 0;
-        $served = ServedStems::of($situation, $candidate);
+        $served = ServedStems::of($situation, $option);
         foreach ($served->served as $group) {
             $cuts += $group->count * Injection::cutsPerTree($group->forCeilings(), $spacing, $per);
         }
@@ -295,23 +292,23 @@ final readonly class Labour
     }
 
     /** @return array{Quantity, Quantity, Quantity}|null the fast rate makes the low figure */
-    private static function byArea(Situation $situation, Candidate $candidate, Node $table): ?array
+    private static function byArea(Situation $situation, Option $option, Node $table): ?array
     {
         $byCover = $table->node('minutesPerSquareMetre');
         $covered =
-            $byCover->has($candidate->method->id()) && $situation->target?->isWoody() !== true
-                ? TreatedArea::covered($situation, $candidate, $situation->area)
+            $byCover->has($option->method->id()) && $situation->target?->isWoody() !== true
+                ? TreatedArea::covered($situation, $option, $situation->area)
                 : null;
         if ($covered !== null) {
             $of = static fn(string $minutes): Quantity => Quantity::of(
                 $covered->in(Unit::SquareMetre)->multipliedBy(BigRational::of($minutes)),
                 Unit::Minute,
             );
-            [$low, $use, $high] = $byCover->strings($candidate->method->id());
+            [$low, $use, $high] = $byCover->strings($option->method->id());
 
             return [$of($low), $of($use), $of($high)];
         }
-        $perHectare = $table->node('minutesPerHectare')->stringsOrEmpty($candidate->method->id());
+        $perHectare = $table->node('minutesPerHectare')->stringsOrEmpty($option->method->id());
         if ($perHectare !== [] && $situation->area !== null) {
             $hectares = $situation->area->in(Unit::Hectare);
             [$low, $use, $high] = array_map(
@@ -325,8 +322,8 @@ final readonly class Labour
             return [$low, $use, $high];
         }
         $rates = $table->node('hectaresPerHour');
-        $area = TreatedArea::of($situation, $candidate, $situation->area);
-        if (!$rates->has($candidate->method->id()) || $area === null) {
+        $area = TreatedArea::of($situation, $option, $situation->area);
+        if (!$rates->has($option->method->id()) || $area === null) {
             return null;
         }
         $hectares = $area->in(Unit::Hectare);
@@ -334,7 +331,7 @@ final readonly class Labour
             $hectares->dividedBy(BigRational::of($rate))->multipliedBy(60),
             Unit::Minute,
         );
-        [$slow, $use, $fast] = $rates->strings($candidate->method->id());
+        [$slow, $use, $fast] = $rates->strings($option->method->id());
 
         return [$of($fast), $of($use), $of($slow)];
     }

@@ -11,7 +11,7 @@ use Thicket\Measure\Unit;
 use Thicket\Mix\MixedProduct;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\RecipeSolver;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Prices;
 use Thicket\Situation\Situation;
 
@@ -34,9 +34,9 @@ final readonly class Money
         public array $without,
     ) {}
 
-    public static function of(Situation $situation, Candidate $candidate, Labour $labour): ?self
+    public static function of(Situation $situation, Option $option, Labour $labour): ?self
     {
-        $prices = $candidate->shed->prices;
+        $prices = $option->shed->prices;
         $hours = $labour->total();
         $wages = $hours === null ? null : $prices?->ofHours($hours);
         if ($prices === null || $wages === null) {
@@ -45,12 +45,12 @@ final readonly class Money
         $stale = Prices::isStale($prices->wage['on'] ?? null, $situation->day) ? ['wage'] : [];
         $product = BigRational::zero();
         $without = [];
-        if ($candidate->method->usesProduct()) {
-            if (!isset($prices->products[$candidate->active?->id() ?? ''])) {
+        if ($option->method->usesProduct()) {
+            if (!isset($prices->products[$option->active?->id() ?? ''])) {
                 return null;
             }
-            $recipe = RecipeSolver::plain($situation, $candidate)->solve(null);
-            foreach (self::poured($candidate, $recipe) as $n => [$what, $amount]) {
+            $recipe = RecipeSolver::plain($situation, $option)->solve(null);
+            foreach (self::poured($option, $recipe) as $n => [$what, $amount]) {
                 $price = $amount === null ? null : $prices->ofProduct($what, $amount);
                 if ($price === null && $n === 0) {
                     return null;
@@ -63,7 +63,7 @@ final readonly class Money
                 Prices::isStale($prices->products[$what]['on'], $situation->day) && ($stale[] = $what);
             }
         }
-        $seed = CoverSeed::of($situation, $candidate)?->amount;
+        $seed = CoverSeed::of($situation, $option)?->amount;
         if ($seed !== null) {
             $price = $prices->ofProduct('cover-seed', $seed);
             $price === null ? ($without[] = 'cover-seed') : ($product = $product->plus($price));
@@ -89,10 +89,10 @@ final readonly class Money
      *
      * @return list<array{string, Quantity|null}> price's name and amount, the first product first
      */
-    private static function poured(Candidate $candidate, Recipe $recipe): array
+    private static function poured(Option $option, Recipe $recipe): array
     {
         $out = array_map(
-            static fn(MixedProduct $one): array => [$one->candidate->active?->id() ?? '', $one->amount],
+            static fn(MixedProduct $one): array => [$one->option->active?->id() ?? '', $one->amount],
             $recipe->products,
         );
         $mix = $recipe->mix;
@@ -101,15 +101,15 @@ final readonly class Money
         }
         Carrier::isOil($recipe->carrier) && ($out[] = [$recipe->carrier, $mix->carrierAmount]);
         $watered =
-            $candidate->isLeafSpray() &&
+            $option->isLeafSpray() &&
             !Carrier::isOil($recipe->carrier) &&
-            $candidate->card?->contents->surfactantInside !== true;
+            $option->card?->contents->surfactantInside !== true;
         foreach (
-            ['dye' => $candidate->goesOn('bark', 'stump', 'leaf'), 'surfactant' => $watered]
+            ['dye' => $option->goesOn('bark', 'stump', 'leaf'), 'surfactant' => $watered]
             as $material => $goesIn
         ) {
-            $perLitre = $candidate->coefficients()->node('additives')->quantity($material);
-            if ($goesIn && $perLitre !== null && isset($candidate->shed->prices?->products[$material])) {
+            $perLitre = $option->coefficients()->node('additives')->quantity($material);
+            if ($goesIn && $perLitre !== null && isset($option->shed->prices?->products[$material])) {
                 $out[] = [
                     $material,
                     Quantity::of(

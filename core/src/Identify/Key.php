@@ -26,8 +26,8 @@ final readonly class Key
 
     public function __construct(private Catalogue $catalogue) {}
 
-    /** @param Showing|null $today which season it is at the ground; null judges without one */
-    public function rank(Sight $sight, ?Showing $today = null): Ranking
+    /** @param SeasonalVisibility|null $today which season it is at the ground; null judges without one */
+    public function rank(ObservedCharacters $sight, ?SeasonalVisibility $today = null): Ranking
     {
         $traps = $this->traps($sight);
         $softened = array_filter(array_map(static fn(Node $trap): string => $trap->stringOr('softens', ''), $traps));
@@ -88,7 +88,7 @@ final readonly class Key
     public function parts(string $character, array $speciesIds): float
     {
         $equal = array_map(
-            static fn(string $id): Candidate => new Candidate($id, 1 / count($speciesIds), [], [], []),
+            static fn(string $id): RankedSpecies => new RankedSpecies($id, 1 / count($speciesIds), [], [], []),
             $speciesIds,
         );
 
@@ -133,8 +133,13 @@ final readonly class Key
      * @param array<string, array{states: array<string, int>, ...}> $characters
      * @param array<string, array{chance: list<float>}|null> $described
      */
-    private function candidate(string $id, float $share, Sight $sight, array $characters, array $described): Candidate
-    {
+    private function candidate(
+        string $id,
+        float $share,
+        ObservedCharacters $sight,
+        array $characters,
+        array $described,
+    ): RankedSpecies {
         $agrees = $conflicts = [];
         foreach ($sight->states as $character => $states) {
             if (!array_key_exists($character, $described)) {
@@ -158,11 +163,11 @@ final readonly class Key
             ),
         );
 
-        return new Candidate($id, $share, $agrees, $conflicts, $unseen);
+        return new RankedSpecies($id, $share, $agrees, $conflicts, $unseen);
     }
 
     /**
-     * @param list<Candidate> $candidates
+     * @param list<RankedSpecies> $candidates
      *
      * @return list<string> burning and poisoning hazards among them
      */
@@ -180,14 +185,19 @@ final readonly class Key
     /**
      * The next best question, and on what part of the candidates each character shows.
      *
-     * @param list<Candidate> $inPlay
+     * @param list<RankedSpecies> $inPlay
      * @param array<string, array{states: array<string, int>, season: string|null, handling: string, ...}> $characters
      * @param list<string> $unsafe
      *
      * @return array{array{character: string, gain: float}|null, array<string, float>}
      */
-    private function look(array $inPlay, Sight $sight, array $characters, array $unsafe, ?Showing $today): array
-    {
+    private function look(
+        array $inPlay,
+        ObservedCharacters $sight,
+        array $characters,
+        array $unsafe,
+        ?SeasonalVisibility $today,
+    ): array {
         $best = null;
         $showing = [];
         foreach ($characters as $id => $character) {
@@ -219,13 +229,18 @@ final readonly class Key
      * Mutual information in bits between species and the state that would be seen, over those on which the character
      * shows; the others would answer 'not visible', which tells nothing.
      *
-     * @param list<Candidate> $inPlay
+     * @param list<RankedSpecies> $inPlay
      *
      * @return array{gain: float, showing: float} showing is the share on which it can be seen today, of the candidates
      *     that have such a thing
      */
-    private function gain(array $inPlay, string $character, int $states, ?string $season, ?Showing $today): array
-    {
+    private function gain(
+        array $inPlay,
+        string $character,
+        int $states,
+        ?string $season,
+        ?SeasonalVisibility $today,
+    ): array {
         $table = $this->catalogue->keyTable();
         $expected = array_fill(0, $states, 0.0);
         $conditional = $shown = $having = $total = 0.0;
@@ -265,7 +280,7 @@ final readonly class Key
     }
 
     /** @return list<Node> traps that what was seen could be */
-    private function traps(Sight $sight): array
+    private function traps(ObservedCharacters $sight): array
     {
         return array_values(
             array_filter($this->catalogue->traps(), static function (Node $trap) use ($sight): bool {

@@ -11,7 +11,7 @@ final readonly class Ranking
     private const IN_PLAY = 0.05;
 
     /**
-     * @param list<Candidate> $candidates best first, the whole catalogue
+     * @param list<RankedSpecies> $candidates best first, the whole catalogue
      * @param array{character: string, gain: float}|null $next the character that tells most, gain in bits; null when
      *     nothing parts them any more
      * @param list<string> $unsafe handling classes stopped while a burning or poisonous candidate is in play (rulings
@@ -31,21 +31,21 @@ final readonly class Ranking
         public array $showing,
     ) {}
 
-    /** @return list<Candidate> */
+    /** @return list<RankedSpecies> */
     public function inPlay(): array
     {
         return self::near($this->candidates);
     }
 
     /**
-     * @param list<Candidate> $candidates best first
+     * @param list<RankedSpecies> $candidates best first
      *
-     * @return list<Candidate>
+     * @return list<RankedSpecies>
      */
     public static function near(array $candidates): array
     {
         $least = self::IN_PLAY * ($candidates[0]->share ?? 0);
 
-        return array_values(array_filter($candidates, static fn(Candidate $c): bool => $c->share >= $least));
+        return array_values(array_filter($candidates, static fn(RankedSpecies $c): bool => $c->share >= $least));
     }
 }

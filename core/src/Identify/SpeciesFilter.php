@@ -44,7 +44,7 @@ final readonly class SpeciesFilter
             $month === null
                 ? []
                 : array_map(
-                    static fn(int $day): Showing => new Showing(
+                    static fn(int $day): SeasonalVisibility => new SeasonalVisibility(
                         $shift ?? SeasonShift::none(),
                         Day::of(2001, $month, $day),
                         0,
@@ -69,7 +69,7 @@ final readonly class SpeciesFilter
                 }
 
                 return $days === [] ||
-                    array_filter($days, static fn(Showing $day): bool => $day->shows($window)) !== [];
+                    array_filter($days, static fn(SeasonalVisibility $day): bool => $day->shows($window)) !== [];
             }),
         );
     }

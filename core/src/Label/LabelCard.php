@@ -57,9 +57,9 @@ final readonly class LabelCard
         $actives = self::actives($in, $catalogue);
         $uses = self::uses($in, $catalogue);
         $ceilings = [
-            CardCeiling::limits($in, [], null, 'applicationMaximum', 'yearlyMaximum'),
+            LabelLimit::limits($in, [], null, 'applicationMaximum', 'yearlyMaximum'),
             ...array_map(
-                static fn(Fields $line): CardCeiling => CardCeiling::read($line, $catalogue),
+                static fn(Fields $line): LabelLimit => LabelLimit::read($line, $catalogue),
                 $in->objects('siteLimits', 20),
             ),
         ];
@@ -214,19 +214,19 @@ final readonly class LabelCard
      *
      * @param string|null $site null where nobody said what the ground is
      *
-     * @return non-empty-list<CardCeiling>
+     * @return non-empty-list<LabelLimit>
      */
     public function limits(?string $site, string $activeId): array
     {
         $all = $this->directions->ceilings[0];
         $own = array_filter(
             array_slice($this->directions->ceilings, 1),
-            static fn(CardCeiling $c): bool => $c->holdsFor($site, $activeId),
+            static fn(LabelLimit $c): bool => $c->holdsFor($site, $activeId),
         );
 
         return $own === []
             ? [$all]
-            : array_values(array_map(static fn(CardCeiling $c): CardCeiling => $c->over($all), $own));
+            : array_values(array_map(static fn(LabelLimit $c): LabelLimit => $c->over($all), $own));
     }
 
     /**
@@ -238,12 +238,12 @@ final readonly class LabelCard
     {
         $named = array_filter(
             array_slice($this->directions->ceilings, 1),
-            static fn(CardCeiling $c): bool => $c->active !== null &&
+            static fn(LabelLimit $c): bool => $c->active !== null &&
                 $c->active !== $activeId &&
                 $c->holdsFor($site, $c->active),
         );
 
-        return array_values(array_unique(array_map(static fn(CardCeiling $c): string => (string) $c->active, $named)));
+        return array_values(array_unique(array_map(static fn(LabelLimit $c): string => (string) $c->active, $named)));
     }
 
     /**

@@ -8,7 +8,7 @@ use Thicket\Label\CardUse;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 
 /**
@@ -18,7 +18,7 @@ use Thicket\Situation\Situation;
 final readonly class Dosing
 {
     /** @param list<\Thicket\Survey\StemGroup> $treated stems that are treated: the strongest need of any decides */
-    public function __construct(private Situation $situation, private Candidate $candidate, private array $treated) {}
+    public function __construct(private Situation $situation, private Option $option, private array $treated) {}
 
     /** Share of the finished mix. */
     public function byStrength(): Dose
@@ -37,7 +37,7 @@ final readonly class Dosing
     public function byArea(?Quantity $spray): Dose
     {
         $missing = $blocks = [];
-        $card = $this->candidate->card;
+        $card = $this->option->card;
         $line = $this->line();
         if ($card !== null && $card->isReadyToUse()) {
             // sprayed as it is, by the card's amount over the area
@@ -49,7 +49,7 @@ final readonly class Dosing
                 $line === null ? ['card-no-line'] : [],
             );
         }
-        $rate = $this->candidate->active?->typicalRate($this->candidate->cardUse());
+        $rate = $this->option->active?->typicalRate($this->option->cardUse());
         $why = 'strength.typical';
         $most = $line?->rateMost;
         // a card that names the use but no amount gives no leave to take a typical one
@@ -101,7 +101,7 @@ final readonly class Dosing
      */
     private function strength(array &$missing, array &$blocks): array
     {
-        $card = $this->candidate->card;
+        $card = $this->option->card;
         $line = $this->line();
         if ($card !== null && $line !== null && $card->isReadyToUse()) {
             // no mixing sum: it is put on as it is, and held to card and ceiling like any other (rulings J63)
@@ -138,19 +138,19 @@ final readonly class Dosing
     /** @return array{Strength|null, string} */
     private function workingStrength(): array
     {
-        $schools = $this->candidate->schools;
-        $carrier = $this->candidate->carrier();
+        $schools = $this->option->schools;
+        $carrier = $this->option->carrier();
         $value = null;
         $why = 'strength.typical';
-        if ($this->candidate->goesOn('bark') && $schools->choice('basal-strength') === 'by-bark-and-diameter') {
+        if ($this->option->goesOn('bark') && $schools->choice('basal-strength') === 'by-bark-and-diameter') {
             [$value, $why] = $this->basalStrength();
-        } elseif ($this->candidate->goesOn('bark')) {
+        } elseif ($this->option->goesOn('bark')) {
             return [$this->line()->max ?? $this->line()?->min, 'strength.card'];
-        } elseif ($this->candidate->goesOn('stump') && $this->candidate->active?->hasOwnStumpStrength() !== true) {
+        } elseif ($this->option->goesOn('stump') && $this->option->active?->hasOwnStumpStrength() !== true) {
             $value = $schools->values('stump-strength')->quantity($carrier === 'oil' ? 'oilBorne' : 'waterBorne');
             $why = 'strength.stump-school';
         } else {
-            $value = $this->candidate->typicalStrength();
+            $value = $this->option->typicalStrength();
         }
 
         return [$value === null ? null : Strength::ofQuantity($value), $why];
@@ -162,7 +162,7 @@ final readonly class Dosing
         $texture = $this->situation->barkTexture() ?? $this->situation->target?->barkTexture();
         $strongest = null;
         foreach ($this->treated as $group) {
-            $one = BasalStrength::for($group->forCeilings(), $texture, $this->candidate->schools);
+            $one = BasalStrength::for($group->forCeilings(), $texture, $this->option->schools);
             if ($one === null) {
                 return [null, 'strength.texture'];
             }
@@ -174,6 +174,6 @@ final readonly class Dosing
 
     private function line(): ?CardUse
     {
-        return $this->candidate->lineOfCard($this->situation);
+        return $this->option->lineOfCard($this->situation);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix;
 
-use Thicket\Mix\Advice\MixWord;
+use Thicket\Mix\Advice\Advisory;
 
 /** What keeps a recipe from being finished. */
 final readonly class Hindrances
@@ -12,7 +12,7 @@ final readonly class Hindrances
     /**
      * @param list<string> $missing facts without which it cannot be reckoned
      * @param list<string> $blocks codes of what forbids it
-     * @param list<MixWord> $words what blocks, what is asked; what is only to be minded hinders nothing
+     * @param list<Advisory> $words what blocks, what is asked; what is only to be minded hinders nothing
      */
     public function __construct(public array $missing = [], public array $blocks = [], public array $words = []) {}
 
@@ -20,10 +20,10 @@ final readonly class Hindrances
     {
         return $this->missing === [] &&
             $this->blocks === [] &&
-            array_filter($this->words, static fn(MixWord $word): bool => $word->level !== MixWord::CARE) === [];
+            array_filter($this->words, static fn(Advisory $word): bool => $word->level !== Advisory::CARE) === [];
     }
 
-    /** @param list<MixWord> $words */
+    /** @param list<Advisory> $words */
     public function saying(array $words): self
     {
         return new self($this->missing, $this->blocks, $words);

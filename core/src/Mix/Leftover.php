@@ -7,7 +7,7 @@ namespace Thicket\Mix;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
-use Thicket\Mix\Advice\MixWord;
+use Thicket\Mix\Advice\Advisory;
 
 /**
  * Mix left in the tank from before. It may only join the very same mix: card version, carrier and strength the same,
@@ -42,21 +42,21 @@ final readonly class Leftover
     }
 
     /** What stands against pouring the next load on it; null where it may join. */
-    public function against(?string $mixId, string $carrier, ?Strength $strength): ?MixWord
+    public function against(?string $mixId, string $carrier, ?Strength $strength): ?Advisory
     {
         if ($this->volume->isZero()) {
             return null;
         }
 
         return match (true) {
-            $this->mixId === null => MixWord::asks('mix.leftover-of-what', 'rulings-J10'),
-            $this->mixId !== $mixId || $this->carrier !== $carrier => MixWord::blocks(
+            $this->mixId === null => Advisory::asks('mix.leftover-of-what', 'rulings-J10'),
+            $this->mixId !== $mixId || $this->carrier !== $carrier => Advisory::blocks(
                 'mix.leftover-other',
                 'rulings-J10',
             ),
             $this->strength === null || $strength === null || !$this->strength->share->isEqualTo($strength->share)
-                => MixWord::blocks('mix.leftover-strength', 'rulings-J10'),
-            $this->now > self::usableUntil($this->mixedAt, $this->holdingHours) => MixWord::blocks(
+                => Advisory::blocks('mix.leftover-strength', 'rulings-J10'),
+            $this->now > self::usableUntil($this->mixedAt, $this->holdingHours) => Advisory::blocks(
                 'mix.leftover-old',
                 'rulings-J10',
                 ['age' => $this->age()],

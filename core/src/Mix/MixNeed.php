@@ -8,7 +8,7 @@ use Brick\Math\BigRational;
 use Thicket\Label\CardUse;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\ServedStems;
 use Thicket\Situation\Situation;
 use Thicket\Survey\StemGroup;
@@ -20,12 +20,12 @@ use Thicket\Survey\StemGroup;
 final readonly class MixNeed
 {
     /** @param Quantity|null $area of the patch; a spray on leaves needs it */
-    public function __construct(private Situation $situation, private Candidate $candidate, private ?Quantity $area) {}
+    public function __construct(private Situation $situation, private Option $option, private ?Quantity $area) {}
 
     /** Every plan gets this much more (handbook 9), as a factor. */
-    public static function withAllowance(Candidate $candidate): BigRational
+    public static function withAllowance(Option $option): BigRational
     {
-        return BigRational::of($candidate->coefficients()->string('allowancePercent'))
+        return BigRational::of($option->coefficients()->string('allowancePercent'))
             ->dividedBy(100)
             ->plus(1);
     }
@@ -37,7 +37,7 @@ final readonly class MixNeed
     public function mix(array &$working, array &$missing): ?Quantity
     {
         $stems = $this->treated();
-        $perStem = $this->candidate->goesOn('bark', 'wood', 'stump') || $this->candidate->method->work() === 'wipe';
+        $perStem = $this->option->goesOn('bark', 'wood', 'stump') || $this->option->method->work() === 'wipe';
         if ($perStem && $this->situation->stems === []) {
             $missing[] = 'stem-diameter';
 
@@ -45,12 +45,12 @@ final readonly class MixNeed
         }
 
         return match (true) {
-            $this->candidate->goesOn('bark') => $this->basalNeed($stems, $working),
-            $this->candidate->goesOn('stump') => $this->stumpNeed($stems, $working),
-            $this->candidate->how('girdle') => $this->kerfNeed($working),
-            $this->candidate->goesOn('wood') => $this->injectionNeed($stems, $working),
-            $this->candidate->method->work() === 'wipe' => $this->wickNeed($working),
-            $this->candidate->goesOn('leaf') => $this->foliarNeed($working, $missing),
+            $this->option->goesOn('bark') => $this->basalNeed($stems, $working),
+            $this->option->goesOn('stump') => $this->stumpNeed($stems, $working),
+            $this->option->how('girdle') => $this->kerfNeed($working),
+            $this->option->goesOn('wood') => $this->injectionNeed($stems, $working),
+            $this->option->method->work() === 'wipe' => $this->wickNeed($working),
+            $this->option->goesOn('leaf') => $this->foliarNeed($working, $missing),
             default => null,
         };
     }
@@ -63,7 +63,7 @@ final readonly class MixNeed
     private function kerfNeed(array &$working): Quantity
     {
         $perTenCentimetres =
-            $this->candidate->coefficients()->node('kerfPerTenCentimetres')->quantity('use') ??
+            $this->option->coefficients()->node('kerfPerTenCentimetres')->quantity('use') ??
             throw new \LogicException('no mL per kerf.');
         $perStem = $this->line()?->perStem;
         $girth = Quantity::zero(Unit::Centimetre);
@@ -93,7 +93,7 @@ final readonly class MixNeed
     private function wickNeed(array &$working): Quantity
     {
         $perPlant =
-            $this->candidate->coefficients()->node('wick')->quantity('use') ??
+            $this->option->coefficients()->node('wick')->quantity('use') ??
             throw new \LogicException('no mL per plant.');
         $working += ['perPlant' => $perPlant, 'treated' => $this->served()->count(), 'skipped' => $this->skipped()];
 
@@ -107,15 +107,10 @@ final readonly class MixNeed
     private function basalNeed(array $stems, array &$working): Quantity
     {
         $band =
-            $this->candidate->schools->values('basal-band')->quantity('band') ??
+            $this->option->schools->values('basal-band')->quantity('band') ??
             throw new \LogicException('basal-band has no band.');
-        $limit = $this->candidate->limit('stemMost');
-        $result = StemBand::of(
-            $stems,
-            $band,
-            $limit,
-            $this->candidate->schools->choice('basal-size') === 'six-or-less',
-        );
+        $limit = $this->option->limit('stemMost');
+        $result = StemBand::of($stems, $band, $limit, $this->option->schools->choice('basal-size') === 'six-or-less');
         $film = $this->film('basal');
         $working += [
             'band' => $band,
@@ -134,10 +129,10 @@ final readonly class MixNeed
      */
     private function stumpNeed(array $stems, array &$working): Quantity
     {
-        $ring = $this->candidate->catalogue->coefficients()->node('stumpRing');
+        $ring = $this->option->catalogue->coefficients()->node('stumpRing');
         $from = $ring->quantity('from') ?? throw new \LogicException('ring has no from.');
         $width = $ring->quantity('width') ?? throw new \LogicException('ring has no width.');
-        $sides = $this->candidate->carrier() === 'oil' ? StumpFace::usualSides() : null;
+        $sides = $this->option->carrier() === 'oil' ? StumpFace::usualSides() : null;
         $area = StumpFace::total($stems, $from, $width, $sides);
         $film = $this->film('stump');
         $working +=
@@ -158,17 +153,16 @@ final readonly class MixNeed
      */
     private function injectionNeed(array $stems, array &$working): Quantity
     {
-        [$spacing, $per] = self::spacing($this->candidate);
+        [$spacing, $per] = self::spacing($this->option);
         $perCut =
-            $this->candidate->coefficients()->node('cut')->quantity('use') ??
-            throw new \LogicException('no mL per cut.');
+            $this->option->coefficients()->node('cut')->quantity('use') ?? throw new \LogicException('no mL per cut.');
         $result = Injection::of(
             $stems,
             $spacing,
             $per,
             $perCut,
-            $this->candidate->limit('stemMost'),
-            $this->candidate->limit('stemLeast'),
+            $this->option->limit('stemMost'),
+            $this->option->limit('stemLeast'),
             $this->line()?->perStem,
         );
         $working += [
@@ -190,7 +184,7 @@ final readonly class MixNeed
      */
     private function foliarNeed(array &$working, array &$missing): ?Quantity
     {
-        $area = TreatedArea::of($this->situation, $this->candidate, $this->area);
+        $area = TreatedArea::of($this->situation, $this->option, $this->area);
         if ($area === null) {
             $missing[] = 'treated-area';
 
@@ -198,7 +192,7 @@ final readonly class MixNeed
         }
         $class = TreatedArea::crownClass($this->situation);
         $perArea =
-            $this->candidate->coefficients()->node('foliar')->node($class)->quantity('use') ??
+            $this->option->coefficients()->node('foliar')->node($class)->quantity('use') ??
             throw new \LogicException('no foliar volume.');
         $working += ['area' => $area, 'perArea' => $perArea];
 
@@ -214,7 +208,7 @@ final readonly class MixNeed
         }
         foreach ($this->treated() as $group) {
             $working = $missing = [];
-            $mix = (new self($this->situation->withStems([$group]), $this->candidate, null))->mix($working, $missing);
+            $mix = (new self($this->situation->withStems([$group]), $this->option, null))->mix($working, $missing);
             if ($mix?->dividedBy($group->count)->isGreaterThan($most) === true) {
                 return true;
             }
@@ -234,7 +228,7 @@ final readonly class MixNeed
 
     private function served(): ServedStems
     {
-        return ServedStems::of($this->situation, $this->candidate);
+        return ServedStems::of($this->situation, $this->option);
     }
 
     private function skipped(): int
@@ -247,12 +241,12 @@ final readonly class MixNeed
      *
      * @return array{Quantity, string}
      */
-    public static function spacing(Candidate $candidate): array
+    public static function spacing(Option $option): array
     {
-        $school = $candidate->catalogue->school('injection-spacing');
-        $choice = $candidate->schools->choice('injection-spacing');
+        $school = $option->catalogue->school('injection-spacing');
+        $choice = $option->schools->choice('injection-spacing');
         if ($choice === 'by-active') {
-            $choice = $school->choiceFor($candidate->active?->id() ?? '') ?? 'per-inch-of-diameter';
+            $choice = $school->choiceFor($option->active?->id() ?? '') ?? 'per-inch-of-diameter';
         }
         $values = $school->choice($choice);
 
@@ -261,12 +255,12 @@ final readonly class MixNeed
 
     private function film(string $use): Quantity
     {
-        return $this->candidate->coefficients()->node('film')->node($use)->quantity('use') ??
+        return $this->option->coefficients()->node('film')->node($use)->quantity('use') ??
             throw new \LogicException("no film for {$use}.");
     }
 
     private function line(): ?CardUse
     {
-        return $this->candidate->lineOfCard($this->situation);
+        return $this->option->lineOfCard($this->situation);
     }
 }

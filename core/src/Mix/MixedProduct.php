@@ -8,7 +8,7 @@ use Brick\Math\BigRational;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 
 /** One product of a recipe: what of it goes in, and whether its label allows that here. */
 final readonly class MixedProduct
@@ -20,16 +20,16 @@ final readonly class MixedProduct
      * @param Strength|null $strength null for a dry product
      * @param Quantity|null $amount in the whole mix, poured or weighed; null until the mix can be reckoned
      * @param Strength|null $most strongest that the card allows; measuring never rounds above it
-     * @param Ceiling|null $ceiling null without a card
+     * @param LimitCheck|null $ceiling null without a card
      */
     public function __construct(
         public string $name,
-        public Candidate $candidate,
+        public Option $option,
         public ?Strength $strength,
         public string $why,
         public ?Quantity $amount,
         public ?Strength $most,
-        public ?Ceiling $ceiling,
+        public ?LimitCheck $ceiling,
     ) {}
 
     /**
@@ -79,8 +79,8 @@ final readonly class MixedProduct
      */
     public function activeOn(string $active, Quantity $area, BigRational $share): ?Quantity
     {
-        return $this->candidate->card === null || $this->amount === null
+        return $this->option->card === null || $this->amount === null
             ? null
-            : Ceiling::activePerArea($this->candidate->card, $active, $this->amount->times($share), $area);
+            : LimitCheck::activePerArea($this->option->card, $active, $this->amount->times($share), $area);
     }
 }

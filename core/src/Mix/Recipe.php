@@ -6,7 +6,7 @@ namespace Thicket\Mix;
 
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
-use Thicket\Mix\Advice\MixWord;
+use Thicket\Mix\Advice\Advisory;
 use Thicket\Survey\StemGroup;
 
 /** What to mix for one step: how much in all, how strong and why, the loads, and whether the label allows it. */
@@ -16,7 +16,7 @@ final readonly class Recipe
     public ?Strength $strength;
     /** Code of the reason for the strength. */
     public string $strengthWhy;
-    public ?Ceiling $ceiling;
+    public ?LimitCheck $ceiling;
     /** Strongest the card allows for this use; measuring never rounds above it. */
     public ?Strength $labelMost;
 
@@ -30,7 +30,7 @@ final readonly class Recipe
     public array $missing;
     /** @var list<string> codes of what forbids it (label ceiling, card and school apart) */
     public array $blocks;
-    /** @var list<MixWord> what blocks, what is asked, what to mind */
+    /** @var list<Advisory> what blocks, what is asked, what to mind */
     public array $words;
     /** A product weighed dry, for the whole need; it takes no room in the tank that anybody reckons. */
     public ?Quantity $dry;
@@ -80,9 +80,9 @@ final readonly class Recipe
      */
     public function mixId(): ?string
     {
-        $first = $this->products[0]->candidate->card->id ?? null;
+        $first = $this->products[0]->option->card->id ?? null;
         $others = array_map(
-            static fn(MixedProduct $one): string => ($one->candidate->card->id ?? '') .
+            static fn(MixedProduct $one): string => ($one->option->card->id ?? '') .
                 '@' .
                 ($one->strength?->share->__toString() ?? 'dry'),
             $this->others(),
@@ -103,7 +103,7 @@ final readonly class Recipe
         return $this->dry ?? ($this->mix?->amountOf('product') ?? ($this->products[0]->amount ?? null));
     }
 
-    /** @param list<MixWord> $words */
+    /** @param list<Advisory> $words */
     public function with(array $words, ?TankPlan $plan): self
     {
         return new self(

@@ -11,10 +11,10 @@ use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Strength;
 use Thicket\Measure\Unit;
+use Thicket\Mix\Advice\Advisory;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Advice\MixRules;
-use Thicket\Mix\Advice\MixWord;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Survey\StemGroup;
 
@@ -30,14 +30,14 @@ final readonly class RecipeSolver
 
     /**
      * @param Quantity|null $area of the patch
-     * @param array<string, PutThere> $before what was put there already, by active id
+     * @param array<string, PriorApplications> $before what was put there already, by active id
      * @param Quantity|null $calibrated mix per area that the sprayer really gives
      * @param list<array{area: Quantity, stems: list<StemGroup>}> $zones counted by themselves: the densest counts for
      *     the ceiling of work on stems
      */
     public function __construct(
         private Situation $situation,
-        private Candidate $candidate,
+        private Option $option,
         private ?Quantity $area,
         private array $before = [],
         private ?Quantity $calibrated = null,
@@ -45,9 +45,9 @@ final readonly class RecipeSolver
     ) {}
 
     /** Of a stand alone: nothing put there before, no sprayer calibrated, one count. */
-    public static function plain(Situation $situation, Candidate $candidate): self
+    public static function plain(Situation $situation, Option $option): self
     {
-        return new self($situation, $candidate, $situation->area);
+        return new self($situation, $option, $situation->area);
     }
 
     /**
@@ -61,7 +61,7 @@ final readonly class RecipeSolver
         $words = MixRules::judge($plan);
         $apart = in_array(
             'mix.emulsifier-with-surfactant',
-            array_map(static fn(MixWord $w): string => $w->code, $words),
+            array_map(static fn(Advisory $w): string => $w->code, $words),
             true,
         );
         // two that must not meet are not reckoned together either
@@ -83,7 +83,7 @@ final readonly class RecipeSolver
     /** Carrier that the step is usually mixed in. */
     public function carrier(): string
     {
-        return $this->candidate->method->goesByRate() ? 'water' : $this->candidate->carrier() ?? 'water';
+        return $this->option->method->goesByRate() ? 'water' : $this->option->carrier() ?? 'water';
     }
 
     /**
@@ -93,21 +93,21 @@ final readonly class RecipeSolver
      */
     public function solve(?Quantity $tank, array $extras = [], ?string $carrier = null): Recipe
     {
-        if ($this->candidate->method->goesByRate()) {
+        if ($this->option->method->goesByRate()) {
             return $this->ofArea($tank, $extras);
         }
         $missing = $working = [];
-        $amounts = new MixNeed($this->situation, $this->candidate, $this->area);
+        $amounts = new MixNeed($this->situation, $this->option, $this->area);
         $need = $amounts->mix($working, $missing);
         $carrier ??= $this->carrier();
         $doses = array_map(
-            fn(Candidate $one): Dose => (new Dosing($this->situation, $one, $amounts->treated()))->byStrength(),
-            [$this->candidate, ...$this->candidate->partners],
+            fn(Option $one): Dose => (new Dosing($this->situation, $one, $amounts->treated()))->byStrength(),
+            [$this->option, ...$this->option->partners],
         );
         if ($need !== null && $doses[0]->strength !== null) {
-            $allowance = $this->candidate->coefficients()->string('allowancePercent');
+            $allowance = $this->option->coefficients()->string('allowancePercent');
             $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
-            $need = $need->times(MixNeed::withAllowance($this->candidate))->to(Unit::Litre);
+            $need = $need->times(MixNeed::withAllowance($this->option))->to(Unit::Litre);
         }
 
         return $this->recipe(
@@ -147,18 +147,18 @@ final readonly class RecipeSolver
         ?Quantity $spray,
         array $stems,
     ): Recipe {
-        $candidates = [$this->candidate, ...$this->candidate->partners];
+        $options = [$this->option, ...$this->option->partners];
         $blocks = [];
         $parts = [];
         foreach ($doses as $n => $dose) {
             $missing = [...$missing, ...$dose->missing];
             $blocks = [...$blocks, ...$dose->blocks];
-            $parts[] = $dose->component(self::component($n), self::role($candidates[$n], $carrier), $spray);
+            $parts[] = $dose->component(self::component($n), self::role($options[$n], $carrier), $spray);
         }
         // nothing is mixed with what is ready to use
         $asItIs =
-            count($candidates) > 1 &&
-            array_filter($candidates, static fn(Candidate $one): bool => $one->card?->isReadyToUse() === true) !== [];
+            count($options) > 1 &&
+            array_filter($options, static fn(Option $one): bool => $one->card?->isReadyToUse() === true) !== [];
         $asItIs && ($blocks[] = 'ready-to-use');
         $known = array_filter($parts);
         $mix =
@@ -167,10 +167,10 @@ final readonly class RecipeSolver
                 : FinishedMix::of($need, $carrier, [...array_values($known), ...$extras]);
         $overGround = fn(Dose $dose): ?Quantity => $dose->rate === null || $ground === null || $asItIs
             ? null
-            : AreaRate::over($dose->rate, $ground)->times(MixNeed::withAllowance($this->candidate));
+            : AreaRate::over($dose->rate, $ground)->times(MixNeed::withAllowance($this->option));
         $dry = $doses[0]->rate?->dimension() === Dimension::MassPerArea ? $overGround($doses[0]) : null;
-        $byRate = $this->candidate->method->goesByRate();
-        $spread = $candidates[0]->card?->isSpreadDry() === true && $byRate;
+        $byRate = $this->option->method->goesByRate();
+        $spread = $options[0]->card?->isSpreadDry() === true && $byRate;
         $products = [];
         foreach ($doses as $n => $dose) {
             // what goes on by the area is known before anybody knows how much it is mixed into
@@ -180,7 +180,7 @@ final readonly class RecipeSolver
                     : $mix?->amountOf(self::component($n)) ?? ($byRate ? $overGround($dose) : null);
             $products[] = new MixedProduct(
                 self::component($n),
-                $candidates[$n],
+                $options[$n],
                 $spray === null ? $dose->strength : $dose->share($spray),
                 $dose->why,
                 $amount,
@@ -196,7 +196,7 @@ final readonly class RecipeSolver
                 $products,
             );
         }
-        foreach ($candidates as $one) {
+        foreach ($options as $one) {
             (new MixNeed($this->situation, $one, $this->area))->passesMostPerStem() && ($blocks[] = 'card-per-stem');
         }
         foreach ($products as $one) {
@@ -224,10 +224,10 @@ final readonly class RecipeSolver
     }
 
     /** Place in the loading order (rulings J16): what makes an emulsion goes in before what dissolves. */
-    private static function role(Candidate $candidate, string $carrier): string
+    private static function role(Option $option, string $carrier): string
     {
         return Carrier::isOil($carrier) ||
-            in_array($candidate->card?->contents->formulation, ['emulsifiable', 'oil-soluble-ester'], true)
+            in_array($option->card?->contents->formulation, ['emulsifiable', 'oil-soluble-ester'], true)
             ? 'emulsifiable'
             : 'solution';
     }
@@ -243,25 +243,25 @@ final readonly class RecipeSolver
     {
         $missing = $working = [];
         $spray = $this->spray();
-        $area = TreatedArea::of($this->situation, $this->candidate, $this->area);
-        $doses = array_map(fn(Candidate $one): Dose => (new Dosing($this->situation, $one, []))->byArea($spray), [
-            $this->candidate,
-            ...$this->candidate->partners,
+        $area = TreatedArea::of($this->situation, $this->option, $this->area);
+        $doses = array_map(fn(Option $one): Dose => (new Dosing($this->situation, $one, []))->byArea($spray), [
+            $this->option,
+            ...$this->option->partners,
         ]);
         // what is ready to use is its own mix: as much of it goes on an area as the card says
-        $spray = $this->candidate->card?->isReadyToUse() === true ? $doses[0]->rate : $spray;
+        $spray = $this->option->card?->isReadyToUse() === true ? $doses[0]->rate : $spray;
         $area === null && ($missing[] = 'treated-area');
-        $spread = $this->candidate->card?->isSpreadDry() === true;
+        $spread = $this->option->card?->isSpreadDry() === true;
         $spray === null && !$spread && ($missing[] = 'spray-per-area');
         $need = null;
         if ($area !== null && $doses[0]->rate !== null) {
             $working += ['area' => $area, 'rate' => $doses[0]->rate] + ($spray === null ? [] : ['perArea' => $spray]);
-            $allowance = $this->candidate->coefficients()->string('allowancePercent');
+            $allowance = $this->option->coefficients()->string('allowancePercent');
             $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
             $need =
                 $spray === null || $spread
                     ? null
-                    : AreaRate::over($spray, $area)->times(MixNeed::withAllowance($this->candidate))->to(Unit::Litre);
+                    : AreaRate::over($spray, $area)->times(MixNeed::withAllowance($this->option))->to(Unit::Litre);
         }
 
         return $this->recipe($need, $doses, 'water', $extras, $tank, $working, $missing, $area, $spray, []);
@@ -274,12 +274,12 @@ final readonly class RecipeSolver
     private function spray(): ?Quantity
     {
         $asked = null;
-        foreach ([$this->candidate, ...$this->candidate->partners] as $candidate) {
-            $one = $candidate->lineOfCard($this->situation)?->spray;
+        foreach ([$this->option, ...$this->option->partners] as $option) {
+            $one = $option->lineOfCard($this->situation)?->spray;
             $asked = $one !== null && ($asked === null || $one->isGreaterThan($asked)) ? $one : $asked;
         }
 
-        return $this->calibrated ?? ($asked ?? $this->candidate->active?->typicalSpray($this->candidate->cardUse()));
+        return $this->calibrated ?? ($asked ?? $this->option->active?->typicalSpray($this->option->cardUse()));
     }
 
     /**
@@ -290,17 +290,22 @@ final readonly class RecipeSolver
      */
     private function underCeiling(MixedProduct $one, array $all, ?Quantity $ground, Quantity $finished): MixedProduct
     {
-        $card = $one->candidate->card;
-        $active = $one->candidate->active?->id();
+        $card = $one->option->card;
+        $active = $one->option->active?->id();
         if ($card === null || $active === null || $one->amount === null) {
             return $one;
         }
         $site = $this->situation->word(FactName::Setting);
-        $of = function (string $active, ?Quantity $ground, BigRational $share) use ($card, $site, $one, $all): Ceiling {
+        $of = function (string $active, ?Quantity $ground, BigRational $share) use (
+            $card,
+            $site,
+            $one,
+            $all,
+        ): LimitCheck {
             $others = array_filter(
                 $all,
                 static fn(MixedProduct $other): bool => $other->name !== $one->name &&
-                    $other->candidate->card?->holds($active) === true,
+                    $other->option->card?->holds($active) === true,
             );
             $together = [];
             foreach ($others as $other) {
@@ -311,11 +316,9 @@ final readonly class RecipeSolver
 
             // what is dosed by the area keeps the line's rate already; what is dosed by strength must be held against
             // it
-            $ofUse = $this->candidate->method->isOfArea()
-                ? null
-                : $one->candidate->lineOfCard($this->situation)?->rateMost;
+            $ofUse = $this->option->method->isOfArea() ? null : $one->option->lineOfCard($this->situation)?->rateMost;
 
-            return Ceiling::check(
+            return LimitCheck::check(
                 $card,
                 $active,
                 $site,
@@ -327,29 +330,29 @@ final readonly class RecipeSolver
             );
         };
         // a card with limits for each of its actives is held to all of them
-        $on = static fn(?Quantity $ground, BigRational $share): Ceiling => array_reduce(
+        $on = static fn(?Quantity $ground, BigRational $share): LimitCheck => array_reduce(
             $card->limitedBesides($site, $active),
-            static fn(Ceiling $worst, string $other): Ceiling => $worst->orWorse($of($other, $ground, $share)),
+            static fn(LimitCheck $worst, string $other): LimitCheck => $worst->orWorse($of($other, $ground, $share)),
             $of($active, $ground, $share),
         );
         $ceiling = $on($ground, BigRational::one());
-        foreach ($this->candidate->goesOn('bark', 'wood', 'stump') ? $this->zones : [] as $zone) {
+        foreach ($this->option->goesOn('bark', 'wood', 'stump') ? $this->zones : [] as $zone) {
             $working = $missing = [];
             $need = $zone['area']->in(Unit::Hectare)->isLessThan(self::LEAST_ZONE_HECTARES)
                 ? null
-                : (new MixNeed($this->situation->withStems($zone['stems']), $this->candidate, $zone['area']))->mix(
+                : (new MixNeed($this->situation->withStems($zone['stems']), $this->option, $zone['area']))->mix(
                     $working,
                     $missing,
                 );
             if ($need !== null) {
-                $share = $need->times(MixNeed::withAllowance($this->candidate))->per($finished);
+                $share = $need->times(MixNeed::withAllowance($this->option))->per($finished);
                 $ceiling = $ceiling->orWorse($on($zone['area'], $share));
             }
         }
 
         return new MixedProduct(
             $one->name,
-            $one->candidate,
+            $one->option,
             $one->strength,
             $one->why,
             $one->amount,

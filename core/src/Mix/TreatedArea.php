@@ -9,7 +9,7 @@ use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Node;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 
 /**
@@ -23,9 +23,9 @@ final readonly class TreatedArea
      * What a spot spray wets: the share of the patch that the weed covers, else its plants times the ground one crown
      * covers. Neither known: null, never the whole patch.
      */
-    private static function ofSpots(Situation $situation, Candidate $candidate, ?Quantity $patch): ?Quantity
+    private static function ofSpots(Situation $situation, Option $option, ?Quantity $patch): ?Quantity
     {
-        $covered = self::covered($situation, $candidate, $patch);
+        $covered = self::covered($situation, $option, $patch);
         if ($covered !== null) {
             return $covered;
         }
@@ -37,7 +37,7 @@ final readonly class TreatedArea
             return null;
         }
 
-        return self::underCrowns($candidate->coefficients(), self::crownClass($situation), (int) max(1, ceil($plants)));
+        return self::underCrowns($option->coefficients(), self::crownClass($situation), (int) max(1, ceil($plants)));
     }
 
     /** Ground under the crowns of so many plants of one height class. */
@@ -52,14 +52,14 @@ final readonly class TreatedArea
      * Ground that the weed covers, by a typed area or its cover class of coefficients.yaml; null where neither was
      * told.
      */
-    public static function covered(Situation $situation, Candidate $candidate, ?Quantity $patch): ?Quantity
+    public static function covered(Situation $situation, Option $option, ?Quantity $patch): ?Quantity
     {
         $typed = $situation->quantity(FactName::TreatedArea);
         $cover = $situation->word(FactName::TargetCover);
         if ($typed !== null || $cover === null || $patch === null) {
             return $typed;
         }
-        foreach ($candidate->coefficients()->node('cover')->nodes('classes') as $class) {
+        foreach ($option->coefficients()->node('cover')->nodes('classes') as $class) {
             if ($class->string('id') === $cover) {
                 return self::underCover($class, $patch);
             }
@@ -97,18 +97,18 @@ final readonly class TreatedArea
      * @return Quantity|null null where a strip's share or the patch's area is not known: the whole orchard never stands
      * in for it
      */
-    public static function of(Situation $situation, Candidate $candidate, ?Quantity $patch): ?Quantity
+    public static function of(Situation $situation, Option $option, ?Quantity $patch): ?Quantity
     {
         $measured = $situation->quantity(FactName::TreatedArea);
         if ($measured !== null) {
             return $measured;
         }
-        if ($candidate->isLeafSpray() && !$candidate->method->isOfArea()) {
-            return self::ofSpots($situation, $candidate, $patch);
+        if ($option->isLeafSpray() && !$option->method->isOfArea()) {
+            return self::ofSpots($situation, $option, $patch);
         }
         $inRows =
-            $candidate->method->isInRows() ||
-            ($candidate->goesOn('soil') && $situation->word(FactName::Setting) === 'orchard');
+            $option->method->isInRows() ||
+            ($option->goesOn('soil') && $situation->word(FactName::Setting) === 'orchard');
         if (!$inRows || $patch === null) {
             return $patch;
         }

@@ -7,7 +7,7 @@ namespace Thicket\Mix;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 
 /**
  * Watering in as the cards of one tank ask it: how deep, on which ground, from when and until when after spraying
@@ -32,7 +32,7 @@ final readonly class Watering
     ) {}
 
     /**
-     * @param list<Candidate> $products of one tank
+     * @param list<Option> $products of one tank
      *
      * @return self|null null where no card asks for water
      */
@@ -40,7 +40,7 @@ final readonly class Watering
     {
         $watered = array_filter(
             $products,
-            static fn(Candidate $one): bool => $one->card?->directions->soil->isWateredIn() === true,
+            static fn(Option $one): bool => $one->card?->directions->soil->isWateredIn() === true,
         );
         if ($watered === []) {
             return null;
@@ -50,7 +50,7 @@ final readonly class Watering
             $its = $one->card?->directions->soil->waterInDepth;
             $depth = $its !== null && ($depth === null || $its->isGreaterThan($depth)) ? $its : $depth;
         }
-        $cards = array_filter(array_map(static fn(Candidate $one): ?LabelCard => $one->card, $products));
+        $cards = array_filter(array_map(static fn(Option $one): ?LabelCard => $one->card, $products));
         $within = array_filter(
             array_map(static fn(LabelCard $card): ?int => $card->directions->soil->waterInHours, $cards),
             is_int(...),
@@ -62,9 +62,9 @@ final readonly class Watering
         // what works through the soil alone has no leaf to dry on
         $leaf = array_filter(
             $products,
-            static fn(Candidate $one): bool => $one->goesOn('leaf') && !in_array($one, $watered, true),
+            static fn(Option $one): bool => $one->goesOn('leaf') && !in_array($one, $watered, true),
         );
-        $dry = array_map(static fn(Candidate $one): ?int => $one->card?->start->rainfastHours, $leaf);
+        $dry = array_map(static fn(Option $one): ?int => $one->card?->start->rainfastHours, $leaf);
 
         return new self(
             $depth,

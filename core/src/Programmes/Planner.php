@@ -13,7 +13,7 @@ use Thicket\Catalogue\Programme;
 use Thicket\Catalogue\Species;
 use Thicket\Catalogue\WindowGrade;
 use Thicket\Economics\Labour;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Schools;
 use Thicket\Situation\Shed;
 use Thicket\Situation\Situation;
@@ -287,7 +287,7 @@ final readonly class Planner
     {
         $careful = null;
         foreach ($node->strings('methods') as $method) {
-            $candidate = new Candidate(
+            $option = new Option(
                 $this->catalogue->method($method),
                 null,
                 null,
@@ -296,7 +296,7 @@ final readonly class Planner
                 $this->catalogue,
             );
             foreach ([$earliest, $earliest->modify('+1 year')] as $around) {
-                $windows = SeasonWindows::for($situation->onDay($around), $candidate);
+                $windows = SeasonWindows::for($situation->onDay($around), $option);
                 foreach ($windows->windows ?? [] as $window) {
                     $days = [max($window->first, $earliest), $window->last];
                     if (
@@ -347,8 +347,8 @@ final readonly class Planner
         $answers = $node->strings('answers');
         $last = $node->bool('rotate') ? $this->lastGroup($before) : null;
         $best = null;
-        foreach ($this->candidates($node, $then) as $candidate) {
-            $row = Board::judge($then, $candidate);
+        foreach ($this->options($node, $then) as $option) {
+            $row = Board::judge($then, $option);
             [$outcome, $against] = $this->counting($row, $answers);
             // a card that is held and open goes before a typical active, a method named earlier before a better weighed
             // one
@@ -357,11 +357,11 @@ final readonly class Planner
                 $node->bool('inOrder') &&
                 $open === 1 &&
                 array_filter($row->findings, static fn(Finding $f): bool => $f->code === 'tool.missing') === []
-                    ? 100 - (int) array_search($candidate->method->id(), $node->strings('methods'), true)
+                    ? 100 - (int) array_search($option->method->id(), $node->strings('methods'), true)
                     : 0;
             $rank = [
-                1000 * $open + 10 * $order + ($open === 1 && $candidate->card !== null ? 7 : 0) + $outcome->rank(),
-                $last !== null && $candidate->active?->group() === $last ? 1 : 0,
+                1000 * $open + 10 * $order + ($open === 1 && $option->card !== null ? 7 : 0) + $outcome->rank(),
+                $last !== null && $option->active?->group() === $last ? 1 : 0,
             ];
             // the worst outcome has the lowest rank; of equals, another group first, then the better weighed
             if (
@@ -386,14 +386,14 @@ final readonly class Planner
             $best['row'],
             $best['outcome'],
             $best['against'],
-            Labour::of($situation, $best['row']->candidate)->range(),
+            Labour::of($situation, $best['row']->option)->range(),
             $optional,
             $node->bool('afterwards'),
         );
     }
 
-    /** @return list<Candidate> */
-    private function candidates(Node $node, Situation $situation): array
+    /** @return list<Option> */
+    private function options(Node $node, Situation $situation): array
     {
         $methods = $node->strings('methods');
         $actives = $node->strings('actives');
@@ -401,15 +401,15 @@ final readonly class Planner
         foreach ($methods as $id) {
             $method = $this->catalogue->method($id);
             if (!$method->isOnBoard()) {
-                $out[] = new Candidate($method, null, null, $this->schools, $this->shed, $this->catalogue);
+                $out[] = new Option($method, null, null, $this->schools, $this->shed, $this->catalogue);
             }
         }
-        foreach (Board::candidates($situation, $this->catalogue, $this->schools, $this->shed) as $candidate) {
+        foreach (Board::options($situation, $this->catalogue, $this->schools, $this->shed) as $option) {
             if (
-                in_array($candidate->method->id(), $methods, true) &&
-                ($actives === [] || in_array($candidate->active?->id(), $actives, true))
+                in_array($option->method->id(), $methods, true) &&
+                ($actives === [] || in_array($option->active?->id(), $actives, true))
             ) {
-                $out[] = $candidate;
+                $out[] = $option;
             }
         }
 
@@ -439,7 +439,7 @@ final readonly class Planner
             $worst = $outcome->isWorseThan($worst) ? $outcome : $worst;
         }
         // a chemical step without an active has nothing to go with
-        if ($row->candidate->method->usesProduct() && $row->candidate->active === null) {
+        if ($row->option->method->usesProduct() && $row->option->active === null) {
             $worst = Outcome::DoesNotSuit;
         }
 
@@ -450,8 +450,8 @@ final readonly class Planner
     private function lastGroup(array $before): ?string
     {
         foreach (array_reverse($before) as $step) {
-            if ($step->row->candidate->active !== null) {
-                return $step->row->candidate->active->group();
+            if ($step->row->option->active !== null) {
+                return $step->row->option->active->group();
             }
         }
 

@@ -7,7 +7,7 @@ namespace Thicket\Safety;
 use Thicket\Catalogue\Active;
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Species;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 
 /**
@@ -42,7 +42,7 @@ final readonly class Cautions
     /**
      * All that any product of a tank asks for (rulings J16).
      *
-     * @param non-empty-list<Candidate> $products
+     * @param non-empty-list<Option> $products
      */
     public static function ofTank(Situation $situation, array $products): self
     {
@@ -63,14 +63,14 @@ final readonly class Cautions
         );
     }
 
-    public static function for(Situation $situation, Candidate $candidate): self
+    public static function for(Situation $situation, Option $option): self
     {
         $wearing = ['long-clothes', 'closed-shoes'];
         $cautions = ['label-and-law', 'licensed-work'];
         $kit = ['first-aid', 'phone-coverage'];
-        if ($candidate->method->usesProduct()) {
+        if ($option->method->usesProduct()) {
             $wearing = [...$wearing, 'chemical-gloves', 'eye-protection'];
-            $cautions = [...$cautions, ...self::ofProducts($candidate)];
+            $cautions = [...$cautions, ...self::ofProducts($option)];
             $kit = [
                 ...$kit,
                 'clean-water-10L',
@@ -85,8 +85,8 @@ final readonly class Cautions
         }
         foreach (
             [
-                self::BY_WORK[$candidate->method->work()] ?? [[], []],
-                self::BY_CLEARANCE[$candidate->method->clearance()] ?? [[], []],
+                self::BY_WORK[$option->method->work()] ?? [[], []],
+                self::BY_CLEARANCE[$option->method->clearance()] ?? [[], []],
             ]
             as [$wear, $mind]
         ) {
@@ -94,7 +94,7 @@ final readonly class Cautions
         }
         $cautions = [
             ...$cautions,
-            ...self::ofWay($candidate),
+            ...self::ofWay($option),
             ...$situation->word(FactName::Setting) === 'bed-lawn-paving' ? ['check-bought-plants'] : [],
         ];
         [$wear, $mind] = self::ofPlant($situation->target);
@@ -107,7 +107,7 @@ final readonly class Cautions
     }
 
     /** @return list<string> of every active in the tank */
-    private static function ofProducts(Candidate $candidate): array
+    private static function ofProducts(Option $option): array
     {
         $cautions = [
             'neat-product-worst',
@@ -120,25 +120,24 @@ final readonly class Cautions
             'torn-glove',
             'gloves-and-mask',
         ];
-        foreach ($candidate->actives() as $active) {
+        foreach ($option->actives() as $active) {
             $cautions = [...$cautions, ...self::ofActive($active)];
         }
-        $candidate->carrier() === 'oil' && ($cautions[] = 'oil-no-flame');
+        $option->carrier() === 'oil' && ($cautions[] = 'oil-no-flame');
 
         return $cautions;
     }
 
     /** @return list<string> */
-    private static function ofWay(Candidate $candidate): array
+    private static function ofWay(Option $option): array
     {
         return array_keys(
             array_filter([
-                'standing-dead' => $candidate->how('girdle') || $candidate->method->work() === 'injection',
-                'locate-utilities' => $candidate->how('dig', 'drag'),
-                'pair-work' =>
-                    $candidate->goesOn('stump') || ($candidate->how('girdle') && $candidate->method->usesProduct()),
-                'no-sideways-drops' => $candidate->method->isInRows(),
-                'low-pressure' => $candidate->goesOn('bark'),
+                'standing-dead' => $option->how('girdle') || $option->method->work() === 'injection',
+                'locate-utilities' => $option->how('dig', 'drag'),
+                'pair-work' => $option->goesOn('stump') || ($option->how('girdle') && $option->method->usesProduct()),
+                'no-sideways-drops' => $option->method->isInRows(),
+                'low-pressure' => $option->goesOn('bark'),
             ]),
         );
     }
@@ -162,13 +161,13 @@ final readonly class Cautions
     /**
      * What the actives of a tank ask to be minded, for a mixing card and a bottle.
      *
-     * @param non-empty-list<Candidate> $products
+     * @param non-empty-list<Option> $products
      *
      * @return list<string>
      */
     public static function ofJug(array $products): array
     {
-        $actives = array_merge(...array_map(static fn(Candidate $one): array => $one->actives(), $products));
+        $actives = array_merge(...array_map(static fn(Option $one): array => $one->actives(), $products));
 
         return array_values(array_unique(array_merge([], ...array_map(self::ofActive(...), $actives))));
     }

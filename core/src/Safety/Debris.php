@@ -6,7 +6,7 @@ namespace Thicket\Safety;
 
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Species;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 
 /**
@@ -30,7 +30,7 @@ final readonly class Debris
     private const NEVER_LIES = ['poisonous', 'skin-burning-sap', 'irritant-oil'];
 
     /** @return list<string> codes, the one for the pieces first */
-    public static function of(Situation $situation, Candidate $candidate): array
+    public static function of(Situation $situation, Option $option): array
     {
         $target = $situation->target;
         if ($target === null) {
@@ -52,11 +52,11 @@ final readonly class Debris
 
         return [
             match (true) {
-                $target->isWoody() => $candidate->schools->choice('leave-or-bag') === 'haul-away'
+                $target->isWoody() => $option->schools->choice('leave-or-bag') === 'haul-away'
                     ? 'haul-away'
                     : 'hang-roots-up',
                 $target->hasHazard(...self::POISONS) => 'herbs-out-of-stock',
-                default => $candidate->schools->choice('pulled-herbs') === 'lay-as-mulch'
+                default => $option->schools->choice('pulled-herbs') === 'lay-as-mulch'
                     ? 'lay-herbs-as-mulch'
                     : 'bag-or-dry-herbs',
             },

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Safety;
 
 use Thicket\Mix\MixNeed;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 
 /**
@@ -15,17 +15,16 @@ use Thicket\Situation\Situation;
 final readonly class Steps
 {
     /** @return list<string> codes */
-    public static function of(Situation $situation, Candidate $candidate): array
+    public static function of(Situation $situation, Option $option): array
     {
         $out = [];
-        foreach ($candidate->method->steps() as $step) {
+        foreach ($option->method->steps() as $step) {
             $out = [
                 ...$out,
                 ...match ($step) {
-                    'hang-or-bag', 'lay-as-mulch' => Debris::of($situation, $candidate),
+                    'hang-or-bag', 'lay-as-mulch' => Debris::of($situation, $option),
                     // a ring of cuts as close as in the near-girdle leaves none
-                    'leave-bark-bridges' => MixNeed::spacing($candidate)[1] === 'girth' &&
-                    self::isNearGirdle($candidate)
+                    'leave-bark-bridges' => MixNeed::spacing($option)[1] === 'girth' && self::isNearGirdle($option)
                         ? ['cuts-close-round']
                         : [$step],
                     // what forms no clone has no further stems of one
@@ -43,10 +42,8 @@ final readonly class Steps
     }
 
     /** Cuts nearer than two to three inches of girth leave no bark to speak of (handbook 2 "Details that decide"). */
-    private static function isNearGirdle(Candidate $candidate): bool
+    private static function isNearGirdle(Option $option): bool
     {
-        return MixNeed::spacing($candidate)[0]->isLessThan(
-            \Thicket\Measure\Quantity::of(2, \Thicket\Measure\Unit::Inch),
-        );
+        return MixNeed::spacing($option)[0]->isLessThan(\Thicket\Measure\Quantity::of(2, \Thicket\Measure\Unit::Inch));
     }
 }

@@ -21,32 +21,32 @@ final readonly class CardCheck
      * @return list<Finding> an active that many places leave to licensed people says so before any card is entered
      * (rulings J26)
      */
-    private function licence(Candidate $candidate): array
+    private function licence(Option $option): array
     {
-        $licensed = array_filter($candidate->actives(), static fn(Active $a): bool => $a->isLicensedOnly());
+        $licensed = array_filter($option->actives(), static fn(Active $a): bool => $a->isLicensedOnly());
         if ($licensed === []) {
             return [];
         }
         $values = ['active' => reset($licensed)->name()];
 
         return [
-            $candidate->shed->someoneLicensed
+            $option->shed->someoneLicensed
                 ? Finding::withCare('card.licensed-active', 'rulings-J26', $values)
                 : Finding::notAllowed('card.licensed-active-nobody', 'rulings-J26', $values, 'change.licensed-person'),
         ];
     }
 
     /** @return list<Finding> */
-    public function findings(Situation $situation, Candidate $candidate): array
+    public function findings(Situation $situation, Option $option): array
     {
-        if (!$candidate->method->usesProduct()) {
+        if (!$option->method->usesProduct()) {
             return [];
         }
-        $card = $candidate->card;
+        $card = $option->card;
         if ($card === null) {
             return [
                 Finding::withCare('card.typical-only', 'handbook-3', [], 'change.confirm-card', Certainty::Typical),
-                ...$this->licence($candidate),
+                ...$this->licence($option),
             ];
         }
         $values = ['product' => $card->product];
@@ -54,12 +54,12 @@ final readonly class CardCheck
         if (!$card->confirmed) {
             $findings[] = Finding::unknown('card-confirmation', 'handbook-3', true, $values);
         }
-        if (!$card->allowsMethod($candidate->cardUse())) {
+        if (!$card->allowsMethod($option->cardUse())) {
             $findings[] = Finding::notAllowed('card.method-not-listed', 'label-card', $values, 'change.other-card');
         } else {
-            $findings = [...$findings, ...$this->lineThatHolds($situation, $candidate, $card)];
+            $findings = [...$findings, ...$this->lineThatHolds($situation, $option, $card)];
         }
-        $carrier = $candidate->carrier();
+        $carrier = $option->carrier();
         if (
             $carrier !== null &&
             $card->directions->carriers !== [] &&
@@ -72,7 +72,7 @@ final readonly class CardCheck
                 'change.other-card',
             );
         }
-        if ($this->isTooWeak($situation, $candidate)) {
+        if ($this->isTooWeak($situation, $option)) {
             $findings[] = Finding::doesNotSuit('card.too-weak', 'rulings-J63', $values, 'change.concentrate');
         }
         $setting = $situation->word(FactName::Setting);
@@ -87,7 +87,7 @@ final readonly class CardCheck
             );
         }
         if ($card->protection->licensedOnly) {
-            $findings[] = $candidate->shed->someoneLicensed
+            $findings[] = $option->shed->someoneLicensed
                 ? Finding::withCare('card.licensed-only', 'label-card', $values)
                 : Finding::notAllowed('card.nobody-licensed', 'label-card', $values, 'change.licensed-person');
         }
@@ -100,24 +100,24 @@ final readonly class CardCheck
      * injection or wiper, below half of the lowest strength of any school for that active and way, in g ae/L, it is too
      * weak. The neat product is the strongest it can be put on.
      */
-    private function isTooWeak(Situation $situation, Candidate $candidate): bool
+    private function isTooWeak(Situation $situation, Option $option): bool
     {
-        $card = $candidate->card;
-        $line = $candidate->lineOfCard($situation);
-        $typical = $candidate->active?->leastGrams($candidate->method->like());
+        $card = $option->card;
+        $line = $option->lineOfCard($situation);
+        $typical = $option->active?->leastGrams($option->method->like());
         if (
             $card === null ||
             $line?->min !== null ||
             $typical === null ||
-            !$candidate->goesOn('wood', 'stump', 'leaf') ||
-            ($candidate->goesOn('leaf') && $candidate->method->work() !== 'wipe')
+            !$option->goesOn('wood', 'stump', 'leaf') ||
+            ($option->goesOn('leaf') && $option->method->work() !== 'wipe')
         ) {
             return false;
         }
         $strength =
-            $candidate->active === null
+            $option->active === null
                 ? null
-                : array_column($card->contents->actives, 'amount', 'active')[$candidate->active->id()] ?? null;
+                : array_column($card->contents->actives, 'amount', 'active')[$option->active->id()] ?? null;
 
         return $strength?->dimension() === \Thicket\Measure\Dimension::EquivalentPerVolume &&
             $strength->isLessThan($typical->dividedBy(2));
@@ -127,12 +127,12 @@ final readonly class CardCheck
      * @return list<Finding> where the label parts a use by growth stage or dates: whether any line holds, and whether
      * the stage still decides
      */
-    private function lineThatHolds(Situation $situation, Candidate $candidate, LabelCard $card): array
+    private function lineThatHolds(Situation $situation, Option $option, LabelCard $card): array
     {
         $values = ['product' => $card->product];
-        $lines = $card->lines($candidate->cardUse());
+        $lines = $card->lines($option->cardUse());
         $stage = $situation->stageSeen();
-        if ($candidate->lineOfCard($situation) === null) {
+        if ($option->lineOfCard($situation) === null) {
             $opens = array_filter(
                 array_map(static fn(CardUse $line): ?\DateTimeImmutable => $line->opensOn($situation->day), $lines),
             );

@@ -27,10 +27,10 @@ final readonly class KeptPlant
     private const INJURIES = ['none', 'passing', 'by-form', 'thinning', 'taken', 'loss'];
 
     /** @param string $kind grass, sedge, rush, broadleaf, fern, conifer or crop; empty where nobody knows */
-    private function __construct(public Keeper $keeper, public string $kind, public ?Species $species) {}
+    private function __construct(public ProtectedFeature $keeper, public string $kind, public ?Species $species) {}
 
     /** Null for what is no plant. */
-    public static function of(Keeper $keeper, Catalogue $catalogue): ?self
+    public static function of(ProtectedFeature $keeper, Catalogue $catalogue): ?self
     {
         if (!isset(self::BY_NOTE[$keeper->kind])) {
             return null;

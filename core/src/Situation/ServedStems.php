@@ -21,11 +21,11 @@ final readonly class ServedStems
      */
     private function __construct(public array $served, public int $leftOut, public int $beyond) {}
 
-    public static function of(Situation $situation, Candidate $candidate): self
+    public static function of(Situation $situation, Option $option): self
     {
         return $situation->once(
-            'served ' . self::key($candidate),
-            static fn(): self => self::workOut($situation, $candidate),
+            'served ' . self::key($option),
+            static fn(): self => self::workOut($situation, $option),
         );
     }
 
@@ -37,54 +37,54 @@ final readonly class ServedStems
     /**
      * Thickest stem that the method takes, and whether one exactly so thick still fits; null where nothing limits it.
      */
-    public static function most(Situation $situation, Candidate $candidate): ?Quantity
+    public static function most(Situation $situation, Option $option): ?Quantity
     {
-        $most = $candidate->limit('stemMost');
-        if ($most === null || !$candidate->how('lever')) {
+        $most = $option->limit('stemMost');
+        if ($most === null || !$option->how('lever')) {
             return $most;
         }
-        $jaw = $candidate->shed->leverJaw;
+        $jaw = $option->shed->leverJaw;
         $reach = $jaw !== null && $jaw->isLessThan($most) ? $jaw : $most;
         $thumb =
             $situation->target?->isDeepRooted() === true
-                ? $candidate->schools->values('deep-roots')->quantity('limit')
+                ? $option->schools->values('deep-roots')->quantity('limit')
                 : null;
 
         return $thumb !== null && $thumb->isLessThan($reach) ? $thumb : $reach;
     }
 
-    public static function mostIsInclusive(Candidate $candidate): bool
+    public static function mostIsInclusive(Option $option): bool
     {
-        return $candidate->goesOn('bark')
-            ? $candidate->schools->choice('basal-size') === 'six-or-less'
-            : $candidate->method->limitIsInclusive('stemMost');
+        return $option->goesOn('bark')
+            ? $option->schools->choice('basal-size') === 'six-or-less'
+            : $option->method->limitIsInclusive('stemMost');
     }
 
     /** Whether a stem is left out on purpose, to be reached by the roots it shares (handbook 8 clonal-share). */
-    public static function isLeftOut(StemGroup $group, Situation $situation, Candidate $candidate): bool
+    public static function isLeftOut(StemGroup $group, Situation $situation, Option $option): bool
     {
-        if ($candidate->method->work() !== 'injection' || $situation->target?->isRootSuckering() !== true) {
+        if ($option->method->work() !== 'injection' || $situation->target?->isRootSuckering() !== true) {
             return false;
         }
         $from = $situation->quantity(FactName::TreatFrom);
         $below = $situation->quantity(FactName::TreatBelow);
 
-        return match ($candidate->schools->choice('clonal-share')) {
+        return match ($option->schools->choice('clonal-share')) {
             'only-larger' => $from !== null && $group->forSums()->isLessThan($from),
             'only-smaller' => $below !== null && !$group->forSums()->isLessThan($below),
             default => false,
         };
     }
 
-    private static function workOut(Situation $situation, Candidate $candidate): self
+    private static function workOut(Situation $situation, Option $option): self
     {
-        $most = self::most($situation, $candidate);
-        $least = $candidate->limit('stemLeast');
-        $inclusive = self::mostIsInclusive($candidate);
+        $most = self::most($situation, $option);
+        $least = $option->limit('stemLeast');
+        $inclusive = self::mostIsInclusive($option);
         $served = [];
         $leftOut = $beyond = 0;
         foreach ($situation->stems as $group) {
-            if (self::isLeftOut($group, $situation, $candidate)) {
+            if (self::isLeftOut($group, $situation, $option)) {
                 $leftOut += $group->count;
             } elseif (
                 ($most !== null && $group->against($most, $inclusive) === 'beyond') ||
@@ -100,12 +100,12 @@ final readonly class ServedStems
     }
 
     /** All that the answer hangs on besides the situation. */
-    private static function key(Candidate $candidate): string
+    private static function key(Option $option): string
     {
         return implode(' ', [
-            $candidate->method->id(),
-            ...array_map($candidate->schools->choice(...), ['deep-roots', 'basal-size', 'clonal-share']),
-            (string) $candidate->shed->leverJaw?->float(\Thicket\Measure\Unit::Metre),
+            $option->method->id(),
+            ...array_map($option->schools->choice(...), ['deep-roots', 'basal-size', 'clonal-share']),
+            (string) $option->shed->leverJaw?->float(\Thicket\Measure\Unit::Metre),
         ]);
     }
 }

@@ -25,7 +25,7 @@ final readonly class Shed
         public bool $someoneLicensed = false,
         public ?Quantity $leverJaw = null,
         public ?Prices $prices = null,
-        public ?OwnFigures $figures = null,
+        public ?CrewCoefficients $figures = null,
         /**
          * @var array<string, Quantity> thinnest and thickest stem that the crew injects, stemLeast and stemMost, where
          * it set its own

@@ -49,7 +49,7 @@ final readonly class Situation
     public ?Unnamed $unnamed;
     /** @var list<StemGroup> */
     public array $stems;
-    /** @var list<Keeper> */
+    /** @var list<ProtectedFeature> */
     public array $keepers;
     public ?Quantity $area;
     /** @var list<PastWork> */
@@ -400,7 +400,7 @@ final readonly class Situation
         if ($kind === 'none') {
             return false;
         }
-        $kept = array_filter($this->keepers, static fn(Keeper $k): bool => $k->kind === 'stock') !== [];
+        $kept = array_filter($this->keepers, static fn(ProtectedFeature $k): bool => $k->kind === 'stock') !== [];
 
         return $kind !== null ||
             $kept ||

@@ -9,8 +9,8 @@ use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Node;
 use Thicket\Identify\Key;
-use Thicket\Identify\Showing;
-use Thicket\Identify\Sight;
+use Thicket\Identify\ObservedCharacters;
+use Thicket\Identify\SeasonalVisibility;
 use Thicket\Identify\Unnamed;
 use Thicket\Input\Fields;
 use Thicket\Label\LabelCard;
@@ -40,7 +40,7 @@ final readonly class SituationReader
         $place = $in->object('place');
         $latitude = $place->decimal('latitude', '-85', '85') ?? '40';
         $elevation = $place->decimal('elevationMetres', '-430', '6000') ?? '200';
-        $zone = Showing::readZone($place);
+        $zone = SeasonalVisibility::readZone($place);
         $place->noOthers();
         $facts = [];
         foreach ($in->objects('facts', 100) as $item) {
@@ -59,7 +59,7 @@ final readonly class SituationReader
 
         $shift = SeasonShift::forPlace($latitude, $elevation);
         $listed = $this->listed($in);
-        $sight = Sight::read($in, $this->catalogue);
+        $sight = ObservedCharacters::read($in, $this->catalogue);
 
         $stance = $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']) ?? 'any';
         $plant =
@@ -67,7 +67,7 @@ final readonly class SituationReader
                 ? new Plant(
                     null,
                     Unnamed::of(
-                        (new Key($this->catalogue))->rank($sight, new Showing($shift, $day, zone: $zone)),
+                        (new Key($this->catalogue))->rank($sight, new SeasonalVisibility($shift, $day, zone: $zone)),
                         $this->catalogue,
                         $listed,
                     ),
@@ -163,7 +163,7 @@ final readonly class SituationReader
             $in->quantityOrNull('leverJaw', Dimension::Length),
             $in->has('prices') ? Prices::read($in->object('prices'), $this->catalogue) : $this->none($in, 'prices'),
             $in->has('figures')
-                ? OwnFigures::read($in, 'figures', $this->catalogue->coefficients())
+                ? CrewCoefficients::read($in, 'figures', $this->catalogue->coefficients())
                 : $this->none($in, 'figures'),
             self::stemLimits($in),
         );
@@ -288,14 +288,14 @@ final readonly class SituationReader
     }
 
     /** @param string $source 'typed', or 'map' where distance and bearing were measured between shapes */
-    public function keeper(Fields $item, string $source = 'typed'): Keeper
+    public function keeper(Fields $item, string $source = 'typed'): ProtectedFeature
     {
         $species = $item->textOrNull('species', 60);
         if ($species !== null && !$this->catalogue->hasSpecies($species)) {
             $item->fault('species', 'This species is not in the catalogue; leave it out.');
         }
-        $keeper = new Keeper(
-            $item->choice('kind', Keeper::KINDS) ?? 'tree',
+        $keeper = new ProtectedFeature(
+            $item->choice('kind', ProtectedFeature::KINDS) ?? 'tree',
             $item->text('name', 80) ?? '',
             $item->quantityOrNull('distance', Dimension::Length),
             $species,

@@ -12,7 +12,7 @@ final readonly class Surveyed
 {
     /**
      * @param list<StemGroup> $stems empty where nothing was tallied
-     * @param list<Keeper> $keepers
+     * @param list<ProtectedFeature> $keepers
      * @param Quantity|null $area of the patch
      * @param list<PastWork> $history what was done to this stand, in any order
      */

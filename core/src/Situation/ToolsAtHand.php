@@ -25,22 +25,22 @@ final readonly class ToolsAtHand
      */
     private function __construct(public array $missing, public ?string $clearance) {}
 
-    public static function of(Situation $situation, Candidate $candidate): self
+    public static function of(Situation $situation, Option $option): self
     {
         $missing = [];
         $wanting =
-            $candidate->method->tools() === [] && $candidate->method->clearance() !== 'none'
-                ? self::uncleared([$candidate->method->clearance()], $candidate)
+            $option->method->tools() === [] && $option->method->clearance() !== 'none'
+                ? self::uncleared([$option->method->clearance()], $option)
                 : null;
-        foreach ($candidate->method->tools() as $need) {
-            $kinds = $candidate->catalogue->toolsThatMeet($need);
+        foreach ($option->method->tools() as $need) {
+            $kinds = $option->catalogue->toolsThatMeet($need);
             if (array_filter($kinds, static fn(ToolKind $kind): bool => $kind->isCommon()) !== []) {
                 continue;
             }
             $held = array_filter(
                 $kinds,
-                static fn(ToolKind $kind): bool => $candidate->shed->tools === null ||
-                    in_array($kind->id(), $candidate->shed->tools, true),
+                static fn(ToolKind $kind): bool => $option->shed->tools === null ||
+                    in_array($kind->id(), $option->shed->tools, true),
             );
             if ($held === []) {
                 $missing[] = $need;
@@ -48,9 +48,9 @@ final readonly class ToolsAtHand
             }
             $clearances = array_map(
                 static fn(ToolKind $kind): ?string => $kind->clearance(),
-                array_filter($held, static fn(ToolKind $kind): bool => self::reaches($kind, $situation, $candidate)),
+                array_filter($held, static fn(ToolKind $kind): bool => self::reaches($kind, $situation, $option)),
             );
-            $wanting ??= self::uncleared($clearances, $candidate);
+            $wanting ??= self::uncleared($clearances, $option);
         }
 
         return new self($missing, $wanting);
@@ -60,20 +60,20 @@ final readonly class ToolsAtHand
      * The Shed holds tools for it, and none of those that need clearance may be used: the work goes by hand saw or hand
      * tool.
      */
-    public static function onlyWithoutClearance(Candidate $candidate): bool
+    public static function onlyWithoutClearance(Option $option): bool
     {
-        if ($candidate->shed->tools === null) {
+        if ($option->shed->tools === null) {
             return false;
         }
-        foreach ($candidate->method->tools() as $need) {
+        foreach ($option->method->tools() as $need) {
             $held = array_filter(
-                $candidate->catalogue->toolsThatMeet($need),
-                static fn(ToolKind $kind): bool => in_array($kind->id(), $candidate->shed->tools ?? [], true),
+                $option->catalogue->toolsThatMeet($need),
+                static fn(ToolKind $kind): bool => in_array($kind->id(), $option->shed->tools ?? [], true),
             );
             $powered = array_filter(
                 $held,
                 static fn(ToolKind $kind): bool => $kind->clearance() !== null &&
-                    in_array($kind->clearance(), $candidate->shed->clearances, true),
+                    in_array($kind->clearance(), $option->shed->clearances, true),
             );
             if (
                 $held !== [] &&
@@ -88,9 +88,9 @@ final readonly class ToolsAtHand
     }
 
     /** A tool without a blade that needs clearance cuts thin stems only; rings it cuts at any size. */
-    private static function reaches(ToolKind $kind, Situation $situation, Candidate $candidate): bool
+    private static function reaches(ToolKind $kind, Situation $situation, Option $option): bool
     {
-        if ($kind->clearance() !== null || !$candidate->how('cut')) {
+        if ($kind->clearance() !== null || !$option->how('cut')) {
             return true;
         }
         $limit = Quantity::of(self::BY_HAND_INCHES, Unit::Inch);
@@ -105,10 +105,10 @@ final readonly class ToolsAtHand
      *
      * @return string|null the first that nobody has; null where one of the tools may be used
      */
-    private static function uncleared(array $clearances, Candidate $candidate): ?string
+    private static function uncleared(array $clearances, Option $option): ?string
     {
         foreach ($clearances as $clearance) {
-            if ($clearance === null || in_array($clearance, $candidate->shed->clearances, true)) {
+            if ($clearance === null || in_array($clearance, $option->shed->clearances, true)) {
                 return null;
             }
         }

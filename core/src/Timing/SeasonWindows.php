@@ -10,7 +10,7 @@ use Thicket\Catalogue\Node;
 use Thicket\Catalogue\Species;
 use Thicket\Catalogue\Window;
 use Thicket\Catalogue\WindowGrade;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 
 /**
@@ -24,31 +24,31 @@ final readonly class SeasonWindows
     private function __construct(public array $windows, public string $source, public bool $keepDown = false) {}
 
     /** Null where the method has no season or no row fits the plant. */
-    public static function for(Situation $situation, Candidate $candidate): ?self
+    public static function for(Situation $situation, Option $option): ?self
     {
         // nothing else of the row bears on its windows
         $key = implode(' ', [
             'windows',
-            $candidate->method->season(),
-            $candidate->schools->choice('basal-spring'),
-            $candidate->schools->choice('injection-winter'),
-            $candidate->schools->choice('basal-suckerer-season'),
-            $candidate->schools->choice('evergreen-vine-season'),
+            $option->method->season(),
+            $option->schools->choice('basal-spring'),
+            $option->schools->choice('injection-winter'),
+            $option->schools->choice('basal-suckerer-season'),
+            $option->schools->choice('evergreen-vine-season'),
         ]);
 
-        return $situation->once($key, static fn(): ?self => self::workOut($situation, $candidate));
+        return $situation->once($key, static fn(): ?self => self::workOut($situation, $option));
     }
 
-    private static function workOut(Situation $situation, Candidate $candidate): ?self
+    private static function workOut(Situation $situation, Option $option): ?self
     {
         $target = $situation->target;
         if ($target === null) {
             return null;
         }
-        foreach ($candidate->catalogue->windowRows() as $row) {
+        foreach ($option->catalogue->windowRows() as $row) {
             if (
-                $row->string('season') !== $candidate->method->season() ||
-                ($row->has('suckering') && (!$target->isRootSuckering() || self::takesAnyTime($candidate, $target))) ||
+                $row->string('season') !== $option->method->season() ||
+                ($row->has('suckering') && (!$target->isRootSuckering() || self::takesAnyTime($option, $target))) ||
                 array_intersect($row->strings('classes'), ['any', $target->treatmentClass()]) === []
             ) {
                 continue;
@@ -60,7 +60,7 @@ final readonly class SeasonWindows
                     if ($node->has('ifMissing') && $target->dayOf($node->string('ifMissing')) !== null) {
                         continue;
                     }
-                    $window = self::window($situation, $candidate, $node, $of, $row->string('source'));
+                    $window = self::window($situation, $option, $node, $of, $row->string('source'));
                     if ($window !== null) {
                         $windows[] = $window;
                     }
@@ -75,16 +75,16 @@ final readonly class SeasonWindows
     }
 
     /** Which school the season of this row hangs on. */
-    public static function schoolFor(Candidate $candidate, ?Species $target): ?string
+    public static function schoolFor(Option $option, ?Species $target): ?string
     {
         if ($target === null) {
             return null;
         }
         if ($target->isRootSuckering()) {
-            return $target->mayCutFirst() && $candidate->method->season() === 'basal' ? 'basal-suckerer-season' : null;
+            return $target->mayCutFirst() && $option->method->season() === 'basal' ? 'basal-suckerer-season' : null;
         }
 
-        return match ($candidate->method->season()) {
+        return match ($option->method->season()) {
             'basal' => 'basal-spring',
             'cut-stem' => 'injection-winter',
             'foliar' => $target->treatmentClass() === 'evergreen-vine' ? 'evergreen-vine-season' : null,
@@ -93,11 +93,11 @@ final readonly class SeasonWindows
     }
 
     /** Beech at any time bar snow, says one school (handbook 8 basal-suckerer-season). */
-    private static function takesAnyTime(Candidate $candidate, Species $target): bool
+    private static function takesAnyTime(Option $option, Species $target): bool
     {
         return $target->mayCutFirst() &&
-            $candidate->method->season() === 'basal' &&
-            $candidate->schools->choice('basal-suckerer-season') === 'beech-any-time';
+            $option->method->season() === 'basal' &&
+            $option->schools->choice('basal-suckerer-season') === 'beech-any-time';
     }
 
     public function on(\DateTimeImmutable $day): ?Window
@@ -155,13 +155,8 @@ final readonly class SeasonWindows
         return null;
     }
 
-    private static function window(
-        Situation $situation,
-        Candidate $candidate,
-        Node $node,
-        int $year,
-        string $source,
-    ): ?Window {
+    private static function window(Situation $situation, Option $option, Node $node, int $year, string $source): ?Window
+    {
         $first = self::day($situation, $node, 'from', 'orFrom', $year);
         // a window over the turn of the year ends in the next one; told by the catalogue days, before any shift
         $last = self::day($situation, $node, 'to', 'orTo', $year + (self::runsOverNewYear($situation, $node) ? 1 : 0));
@@ -183,7 +178,7 @@ final readonly class SeasonWindows
         return new Window(
             $first,
             $last,
-            self::bySchool($grade, $node->string('reason'), $candidate),
+            self::bySchool($grade, $node->string('reason'), $option),
             $node->string('reason'),
             $source,
             $node->strings('stages'),
@@ -192,12 +187,12 @@ final readonly class SeasonWindows
         );
     }
 
-    private static function bySchool(WindowGrade $grade, string $reason, Candidate $candidate): WindowGrade
+    private static function bySchool(WindowGrade $grade, string $reason, Option $option): WindowGrade
     {
-        if ($reason === 'basal-spring' && $candidate->schools->choice('basal-spring') === 'avoid') {
+        if ($reason === 'basal-spring' && $option->schools->choice('basal-spring') === 'avoid') {
             return WindowGrade::Avoid;
         }
-        $vine = $candidate->schools->choice('evergreen-vine-season');
+        $vine = $option->schools->choice('evergreen-vine-season');
         if ($reason === 'vine-growing' && $vine !== 'while-growing') {
             return WindowGrade::Avoid;
         }
@@ -207,8 +202,8 @@ final readonly class SeasonWindows
         if ($reason === 'late-summer' && $vine === 'late-summer') {
             return WindowGrade::Best;
         }
-        $winter = $candidate->schools->choice('injection-winter');
-        if ($candidate->method->season() === 'cut-stem') {
+        $winter = $option->schools->choice('injection-winter');
+        if ($option->method->season() === 'cut-stem') {
             if ($reason === 'early-winter' && $winter === 'not-leafless') {
                 return WindowGrade::Avoid;
             }

@@ -9,7 +9,7 @@ use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Species;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 
 /**
  * Weather limits under which a product may be used, as data: the stricter of the label card and our typical values
@@ -24,13 +24,13 @@ final readonly class StartLimits
     private function __construct(public array $limits) {}
 
     /** @param Species|null $target winter work on rosettes and evergreen vines has its own lower limit (rulings J12) */
-    public static function for(Candidate $candidate, ?Species $target = null): self
+    public static function for(Option $option, ?Species $target = null): self
     {
-        if (!$candidate->method->usesProduct()) {
+        if (!$option->method->usesProduct()) {
             return new self([]);
         }
-        $card = $candidate->card;
-        $foliar = $candidate->isLeafSpray();
+        $card = $option->card;
+        $foliar = $option->isLeafSpray();
         $limits = [
             self::stricter(
                 FactName::WindSpeed,
@@ -38,12 +38,12 @@ final readonly class StartLimits
                 $foliar ? Quantity::of('4.5', Unit::MetrePerSecond) : null,
                 $foliar ? $card?->start->windMost : null,
             ),
-            self::coldest($candidate, $target),
+            self::coldest($option, $target),
             // vapour of volatile forms moves after basal and stump work too (rulings J3)
             self::stricter(
                 FactName::AirTemperature,
                 false,
-                $foliar || $candidate->anyActive(static fn(Active $a): bool => $a->isVolatile())
+                $foliar || $option->anyActive(static fn(Active $a): bool => $a->isVolatile())
                     ? Quantity::of(85, Unit::Fahrenheit)
                     : null,
                 $card?->start->hottest,
@@ -56,7 +56,7 @@ final readonly class StartLimits
     /**
      * The strictest of every product of a tank (rulings J16).
      *
-     * @param list<Candidate> $products
+     * @param list<Option> $products
      */
     public static function ofTank(array $products, ?Species $target = null): self
     {
@@ -77,10 +77,10 @@ final readonly class StartLimits
     }
 
     /** Leaf spray from 10 C; rosettes and evergreen vines from the card's temperature, 5 C where it is silent. */
-    private static function coldest(Candidate $candidate, ?Species $target): ?StartLimit
+    private static function coldest(Option $option, ?Species $target): ?StartLimit
     {
-        $card = $candidate->card?->start->coldest;
-        if (!$candidate->isLeafSpray()) {
+        $card = $option->card?->start->coldest;
+        if (!$option->isLeafSpray()) {
             return self::stricter(FactName::AirTemperature, true, null, $card);
         }
         if (in_array($target?->treatmentClass(), ['biennial', 'evergreen-vine'], true)) {

@@ -7,7 +7,7 @@ namespace Thicket\Timing;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Window;
 use Thicket\Catalogue\WindowGrade;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 
 /**
@@ -21,12 +21,12 @@ final readonly class YearStrip
     /**
      * @param list<array{first: \DateTimeImmutable, last: \DateTimeImmutable, stage: string|null, flow: string,
      *     sap: bool}> $weeks
-     * @param list<array{candidate: Candidate, windows: list<Window>}> $lanes
+     * @param list<array{option: Option, windows: list<Window>}> $lanes
      */
     private function __construct(public int $year, public array $weeks, public array $lanes) {}
 
-    /** @param list<Candidate> $candidates one per lane */
-    public static function of(Situation $situation, int $year, array $candidates): self
+    /** @param list<Option> $options one per lane */
+    public static function of(Situation $situation, int $year, array $options): self
     {
         $first = Day::of($year, 1, 1);
         $last = Day::of($year, 12, 31);
@@ -52,10 +52,10 @@ final readonly class YearStrip
         }
         $lanes = [];
         $mid = $situation->onDay(Day::of($year, 7, 1));
-        foreach ($candidates as $candidate) {
-            $windows = SeasonWindows::for($mid, $candidate);
+        foreach ($options as $option) {
+            $windows = SeasonWindows::for($mid, $option);
             $lanes[] = [
-                'candidate' => $candidate,
+                'option' => $option,
                 'windows' => $windows === null ? [] : self::within($windows->windows, $first, $last),
             ];
         }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Catalogue\FactName;
 use Thicket\Label\AllowedPlant;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -20,21 +20,21 @@ use Thicket\Verdict\Finding;
  * card (rulings J47): named and old enough fits, a list that does not name them is not allowed, no list is cannot tell.
  * Age is time in the ground here.
  */
-final readonly class AmongTrees implements TurnsWithTheYear
+final readonly class AmongTrees implements ChangesWithSeason
 {
     private const SOURCE = 'rulings-J47';
     /** A trunk of so much counts as three years in the ground. */
     private const TRUNK_INCHES = 3;
     private const TRUNK_YEARS = 3;
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$candidate->goesOn('soil') && !($candidate->method->isInRows() && $candidate->isSoilActive())) {
+        if (!$option->goesOn('soil') && !($option->method->isInRows() && $option->isSoilActive())) {
             return [];
         }
         $findings = [];
         foreach ($this->standing($situation) as [$kind, $species, $name]) {
-            foreach ($candidate->cards() === [] ? [null] : $candidate->cards() as $card) {
+            foreach ($option->cards() === [] ? [null] : $option->cards() as $card) {
                 $findings[] =
                     $card === null
                         ? Finding::unknown('card-plants', self::SOURCE, true, ['keeper' => $name])
@@ -45,14 +45,14 @@ final readonly class AmongTrees implements TurnsWithTheYear
         return $findings;
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
         $planted = $situation->dayOf(FactName::PlantedOn);
         if ($planted === null) {
             return [];
         }
         $turns = [];
-        foreach ($candidate->cards() as $card) {
+        foreach ($option->cards() as $card) {
             foreach ($card->directions->plants->among as $line) {
                 $turns[] = $planted->modify("+{$line->years} years");
             }

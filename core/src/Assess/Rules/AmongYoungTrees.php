@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
 /** Mowing among trees in their first three years: mowing alone does not establish them (handbook 6). */
-final readonly class AmongYoungTrees implements TurnsWithTheYear
+final readonly class AmongYoungTrees implements ChangesWithSeason
 {
     private const YOUNG_YEARS = 3;
     private const SETTINGS = ['orchard', 'new-planting'];
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $planted = $situation->dayOf(FactName::PlantedOn);
         if (
-            !$candidate->how('mow') ||
+            !$option->how('mow') ||
             $planted === null ||
             !in_array($situation->word(FactName::Setting), self::SETTINGS, true)
         ) {
@@ -32,7 +32,7 @@ final readonly class AmongYoungTrees implements TurnsWithTheYear
             : [];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
         $planted = $situation->dayOf(FactName::PlantedOn);
 

@@ -5,22 +5,22 @@ declare(strict_types=1);
 namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\RestsOnSchool;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
 /** A preventer on bare ground only, or among plants of an established bed (handbook 8 preventer-ground). */
 final readonly class BareGround implements RestsOnSchool
 {
-    public function school(Situation $situation, Candidate $candidate): string
+    public function school(Situation $situation, Option $option): string
     {
         return 'preventer-ground';
     }
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        if (!$candidate->goesOn('soil') || $target === null || !$candidate->method->isFor($target)) {
+        if (!$option->goesOn('soil') || $target === null || !$option->method->isFor($target)) {
             return [];
         }
         $findings = [];
@@ -33,7 +33,7 @@ final readonly class BareGround implements RestsOnSchool
             ) {
                 $values = ['keeper' => $keeper->name];
                 $findings[] =
-                    $candidate->schools->choice('preventer-ground') === 'among-plants'
+                    $option->schools->choice('preventer-ground') === 'among-plants'
                         ? Finding::withCare('sprout.among-plants', 'handbook-8', $values)
                         : Finding::doesNotSuit('sprout.not-bare', 'handbook-8', $values, 'change.leave-that-part');
             }

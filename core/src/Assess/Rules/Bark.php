@@ -7,7 +7,7 @@ namespace Thicket\Assess\Rules;
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Species;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\ServedStems;
 use Thicket\Situation\Situation;
 use Thicket\Survey\StemGroup;
@@ -23,21 +23,21 @@ final readonly class Bark implements Rule
 {
     private const SOURCE = 'rulings-J58';
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        if ($target === null || !$candidate->method->isFor($target)) {
+        if ($target === null || !$option->method->isFor($target)) {
             return [];
         }
-        if ($candidate->how('notch') && $target->isHardToNotch()) {
+        if ($option->how('notch') && $target->isHardToNotch()) {
             return [
                 Finding::withCare('bark.blade-bounces', self::SOURCE, [], 'change.drill-instead', Certainty::Typical),
             ];
         }
-        if (!$candidate->goesOn('bark')) {
+        if (!$option->goesOn('bark')) {
             return [];
         }
-        $findings = [$this->thickness($situation, $candidate, $target)];
+        $findings = [$this->thickness($situation, $option, $target)];
         if (
             ($situation->barkTexture() ?? $target->barkTexture()) === 'rough' &&
             !$findings[0]->outcome->isWorseThan(\Thicket\Verdict\Outcome::WithCare)
@@ -57,7 +57,7 @@ final readonly class Bark implements Rule
         return $findings;
     }
 
-    private function thickness(Situation $situation, Candidate $candidate, Species $target): Finding
+    private function thickness(Situation $situation, Option $option, Species $target): Finding
     {
         $seen = $situation->fact(FactName::BarkThickness);
         if (is_string($seen?->value)) {
@@ -73,7 +73,7 @@ final readonly class Bark implements Rule
                 ? Finding::unknown('bark-thickness', self::SOURCE, true)
                 : $this->of($target->barkThickness(), Certainty::Typical);
         }
-        $stems = ServedStems::of($situation, $candidate)->served;
+        $stems = ServedStems::of($situation, $option)->served;
         if ($stems === []) {
             return $situation->stems === []
                 ? Finding::unknown('stem-diameter', self::SOURCE, true)

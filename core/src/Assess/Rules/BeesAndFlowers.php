@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -18,15 +18,15 @@ use Thicket\Verdict\Finding;
  * J53): hives within 800 m shut it till the flowers are over or clipped off; hives unknown, cannot tell; none, with
  * care while no bees fly.
  */
-final readonly class BeesAndFlowers implements TurnsWithTheYear
+final readonly class BeesAndFlowers implements ChangesWithSeason
 {
     private const HIVE_METRES = 800;
     private const IN_FLOWER = ['flower', 'full-flower'];
     private const SOURCE = 'rulings-J53';
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$candidate->isLeafSpray()) {
+        if (!$option->isLeafSpray()) {
             return [];
         }
         if ($situation->isYes(FactName::BeesFlying) === true) {
@@ -73,9 +73,9 @@ final readonly class BeesAndFlowers implements TurnsWithTheYear
         ];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
-        $visited = $candidate->isLeafSpray() && $situation->target?->isVisitedByInsects() === true;
+        $visited = $option->isLeafSpray() && $situation->target?->isVisitedByInsects() === true;
 
         return $visited ? $situation->phenology()?->flowerTurns($year) ?? [] : [];
     }

@@ -10,7 +10,7 @@ use Thicket\Catalogue\FactName;
 use Thicket\Economics\Labour;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -21,13 +21,13 @@ use Thicket\Verdict\Finding;
  */
 final readonly class Budget implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $hours = $situation->quantity(FactName::HoursAtHand);
         if ($hours === null) {
             return [];
         }
-        $need = Labour::of($situation, $candidate)->total();
+        $need = Labour::of($situation, $option)->total();
         if ($need === null) {
             return [];
         }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Catalogue\FactName;
 use Thicket\Mix\TankTerms;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -16,12 +16,12 @@ use Thicket\Verdict\Finding;
  * Days that a card asks for since one of its actives was last put on this ground (rulings J7): closed until then,
  * whatever way it was put there.
  */
-final readonly class CardInterval implements TurnsWithTheYear
+final readonly class CardInterval implements ChangesWithSeason
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        $opens = $this->opens($situation, $candidate);
-        $last = $this->last($situation, $candidate);
+        $opens = $this->opens($situation, $option);
+        $last = $this->last($situation, $option);
 
         if ($opens === null || $last === []) {
             return [];
@@ -40,22 +40,22 @@ final readonly class CardInterval implements TurnsWithTheYear
         ];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
-        $opens = $this->opens($situation, $candidate);
+        $opens = $this->opens($situation, $option);
 
         return $opens === null ? [] : [$opens];
     }
 
-    private function opens(Situation $situation, Candidate $candidate): ?\DateTimeImmutable
+    private function opens(Situation $situation, Option $option): ?\DateTimeImmutable
     {
-        $last = $this->last($situation, $candidate);
+        $last = $this->last($situation, $option);
 
-        if ($candidate->card === null || $last === []) {
+        if ($option->card === null || $last === []) {
             return null;
         }
 
-        return (new TankTerms([$candidate->card]))->wait(
+        return (new TankTerms([$option->card]))->wait(
             $last,
             $situation->word(FactName::Setting),
             $situation->day,
@@ -63,14 +63,14 @@ final readonly class CardInterval implements TurnsWithTheYear
     }
 
     /** @return array<string, \DateTimeImmutable> day of the last application by then, by active of the card */
-    private function last(Situation $situation, Candidate $candidate): array
+    private function last(Situation $situation, Option $option): array
     {
         $last = [];
         foreach ($situation->history as $past) {
             if (
                 $past->active !== null &&
                 $past->on <= $situation->day &&
-                $candidate->card?->holds($past->active) === true
+                $option->card?->holds($past->active) === true
             ) {
                 $last[$past->active] = max($past->on, $last[$past->active] ?? $past->on);
             }

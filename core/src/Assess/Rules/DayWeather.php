@@ -6,7 +6,7 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Timing\StartLimits;
 use Thicket\Verdict\Certainty;
@@ -18,10 +18,10 @@ use Thicket\Verdict\Finding;
  */
 final readonly class DayWeather implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $findings = [];
-        foreach (StartLimits::for($candidate, $situation->target)->limits as $limit) {
+        foreach (StartLimits::for($option, $situation->target)->limits as $limit) {
             $reading = $situation->quantity($limit->fact);
             if ($reading === null) {
                 continue;
@@ -40,7 +40,7 @@ final readonly class DayWeather implements Rule
                 );
         }
         $wind = $situation->quantity(FactName::WindSpeed);
-        if ($candidate->isLeafSpray() && $wind !== null && $wind->isLessThan(StartLimits::calm())) {
+        if ($option->isLeafSpray() && $wind !== null && $wind->isLessThan(StartLimits::calm())) {
             $findings[] = Finding::withCare(
                 'weather.calm',
                 'rulings-J3',

@@ -6,7 +6,7 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -16,9 +16,9 @@ use Thicket\Verdict\Finding;
  */
 final readonly class DiameterPlace implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        $wanted = $candidate->method->diameterAt();
+        $wanted = $option->method->diameterAt();
         $measured = $situation->word(FactName::DiameterAt);
         if (
             $wanted === '' ||
@@ -26,7 +26,7 @@ final readonly class DiameterPlace implements Rule
             $measured === $wanted ||
             $situation->stems === [] ||
             $situation->target === null ||
-            !$candidate->method->isFor($situation->target)
+            !$option->method->isFor($situation->target)
         ) {
             return [];
         }

@@ -8,8 +8,8 @@ use Thicket\Assess\Rule;
 use Thicket\Catalogue\Active;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
-use Thicket\Situation\Keeper;
+use Thicket\Situation\Option;
+use Thicket\Situation\ProtectedFeature;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -24,13 +24,13 @@ final readonly class Downwind implements Rule
     private const CROP_METRES = 400;
     private const NEAR_METRES = 30;
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$candidate->isLeafSpray() || $candidate->actives() === []) {
+        if (!$option->isLeafSpray() || $option->actives() === []) {
             return [];
         }
         $wind = $situation->windFrom();
-        $hormone = $candidate->anyActive(static fn(Active $a): bool => $a->group() === '4');
+        $hormone = $option->anyActive(static fn(Active $a): bool => $a->group() === '4');
         $findings = [];
         foreach ($situation->keepers as $keeper) {
             $finding = $keeper->distance === null ? null : $this->ofKeeper($keeper, $keeper->distance, $wind, $hormone);
@@ -40,7 +40,7 @@ final readonly class Downwind implements Rule
         return $findings;
     }
 
-    private function ofKeeper(Keeper $keeper, Quantity $distance, ?float $wind, bool $hormone): ?Finding
+    private function ofKeeper(ProtectedFeature $keeper, Quantity $distance, ?float $wind, bool $hormone): ?Finding
     {
         $within = static fn(int $metres): bool => !$distance->isGreaterThan(Quantity::of($metres, Unit::Metre));
         $values = ['keeper' => $keeper->name, 'distance' => $distance];

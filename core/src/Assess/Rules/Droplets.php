@@ -9,7 +9,7 @@ use Thicket\Catalogue\Active;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -21,29 +21,25 @@ final readonly class Droplets implements RestsOnSchool
 {
     private const LIGHT_WIND_METRES_PER_SECOND = ['1', '3'];
 
-    public function school(Situation $situation, Candidate $candidate): ?string
+    public function school(Situation $situation, Option $option): ?string
     {
-        return $candidate->isLeafSpray() ? 'foliar-droplet' : null;
+        return $option->isLeafSpray() ? 'foliar-droplet' : null;
     }
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (
-            !$candidate->isLeafSpray() ||
-            $situation->target === null ||
-            !$candidate->method->isFor($situation->target)
-        ) {
+        if (!$option->isLeafSpray() || $situation->target === null || !$option->method->isFor($situation->target)) {
             return [];
         }
-        if ($candidate->schools->choice('foliar-droplet') === 'coarse') {
+        if ($option->schools->choice('foliar-droplet') === 'coarse') {
             return [
                 Finding::fits(
-                    $candidate->method->isInRows() ? 'droplet.coarse-not-sideways' : 'droplet.coarse',
+                    $option->method->isInRows() ? 'droplet.coarse-not-sideways' : 'droplet.coarse',
                     'rulings-J2',
                 ),
             ];
         }
-        if ($candidate->anyActive(static fn(Active $a): bool => $a->isVolatile() || $a->group() === '4')) {
+        if ($option->anyActive(static fn(Active $a): bool => $a->isVolatile() || $a->group() === '4')) {
             foreach ($situation->keepers as $keeper) {
                 if ($keeper->kind === 'crop') {
                     return [

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Calendar\Day;
 use Thicket\Calendar\MonthDay;
 use Thicket\Catalogue\FactName;
 use Thicket\Economics\CoverSeed;
 use Thicket\Season\LocalSpans;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -20,19 +20,19 @@ use Thicket\Verdict\Finding;
  * was sprayed (handbook 2). Each kind has its month and its seed; one kept into summer stands against bare strips, and
  * a good stand may need water.
  */
-final readonly class FillsTheHole implements TurnsWithTheYear
+final readonly class FillsTheHole implements ChangesWithSeason
 {
     private const SOURCE = 'handbook-2-cover-crop';
     /** From here strips are held bare in most schools (handbook 2). */
     private const STRIPS_BARE_FROM = '04-01';
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$candidate->method->followsRemoval()) {
+        if (!$option->method->followsRemoval()) {
             return [];
         }
         $orchard = $situation->word(FactName::Setting) === 'orchard';
-        $cover = CoverSeed::of($situation, $candidate);
+        $cover = CoverSeed::of($situation, $option);
         $kind = $cover?->kind;
         $findings = [Finding::withCare('cover.after-removal', self::SOURCE, [], 'change.remove-first')];
         if ($cover === null) {
@@ -64,9 +64,9 @@ final readonly class FillsTheHole implements TurnsWithTheYear
         return $findings;
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
-        $kind = CoverSeed::of($situation, $candidate)?->kind;
+        $kind = CoverSeed::of($situation, $option)?->kind;
         $days = [];
         foreach ($kind === null ? [] : $kind->nodes('sow') as $span) {
             foreach (LocalSpans::within($situation->shift, $span, $year) as $local) {

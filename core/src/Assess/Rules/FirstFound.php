@@ -6,7 +6,7 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -19,14 +19,14 @@ final readonly class FirstFound implements Rule
     private const SOURCE = 'handbook-7';
     private const SEEDING = ['seed', 'seed-set', 'fruit', 'after-fruit'];
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
         if (
             $target === null ||
             $situation->isYes(FactName::FirstFound) !== true ||
-            !$candidate->how('pull', 'dig', 'lever', 'look') ||
-            !$candidate->method->isFor($target)
+            !$option->how('pull', 'dig', 'lever', 'look') ||
+            !$option->method->isFor($target)
         ) {
             return [];
         }

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Species;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
-use Thicket\Situation\Keeper;
+use Thicket\Situation\Option;
+use Thicket\Situation\ProtectedFeature;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -20,7 +20,7 @@ use Thicket\Verdict\Finding;
  * Everything whose work is fire (rulings J35, J54): what may burn, what was sprayed, what is too big to die, what
  * stands beside.
  */
-final readonly class Flame implements TurnsWithTheYear
+final readonly class Flame implements ChangesWithSeason
 {
     private const MOST_WIND_METRES_A_SECOND = '4';
     private const DAYS_SINCE_SPRAY = 30;
@@ -30,30 +30,30 @@ final readonly class Flame implements TurnsWithTheYear
     private const LATE = ['seedling'];
     private const NOTHING_GREEN = ['dormant', 'dead', 'leaf-fall'];
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if ($candidate->method->work() !== 'fire') {
+        if ($option->method->work() !== 'fire') {
             return [];
         }
         $target = $situation->target;
 
         return [
-            ...$target === null || !$candidate->method->isFor($target) ? [] : $this->plant($situation, $target),
+            ...$target === null || !$option->method->isFor($target) ? [] : $this->plant($situation, $target),
             ...$this->litter($situation),
-            ...$this->sprayed($situation, $candidate),
+            ...$this->sprayed($situation, $option),
             ...$this->weather($situation),
             ...$this->beside($situation),
         ];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
         $days = $situation->phenology()?->turns($year) ?? [];
-        foreach ($candidate->method->work() === 'fire' ? $situation->history : [] as $past) {
+        foreach ($option->method->work() === 'fire' ? $situation->history : [] as $past) {
             $days = [...$days, $past->on, $past->on->modify('+' . self::DAYS_SINCE_SPRAY . ' days')];
         }
 
-        return $candidate->method->work() === 'fire' ? $days : [];
+        return $option->method->work() === 'fire' ? $days : [];
     }
 
     /** @return list<Finding> */
@@ -125,7 +125,7 @@ final readonly class Flame implements TurnsWithTheYear
         $lies = $situation->word(FactName::Litter);
         $kept = array_filter(
             $situation->keepers,
-            static fn(Keeper $k): bool => $k->kind === 'litter' &&
+            static fn(ProtectedFeature $k): bool => $k->kind === 'litter' &&
                 ($k->distance === null || !$k->distance->isGreaterThan(Quantity::of(self::BESIDE_METRES, Unit::Metre))),
         );
 
@@ -145,14 +145,14 @@ final readonly class Flame implements TurnsWithTheYear
     }
 
     /** @return list<Finding> */
-    private function sprayed(Situation $situation, Candidate $candidate): array
+    private function sprayed(Situation $situation, Option $option): array
     {
         $told = $situation->isYes(FactName::SprayedLately);
         foreach ($situation->history as $past) {
             $days = Day::between($past->on, $situation->day);
             if ($past->active !== null && $days >= 0 && $days < self::DAYS_SINCE_SPRAY) {
                 $values = [
-                    'active' => $candidate->catalogue->active($past->active)->name(),
+                    'active' => $option->catalogue->active($past->active)->name(),
                     'on' => $past->on,
                     'until' => $past->on->modify('+' . self::DAYS_SINCE_SPRAY . ' days'),
                 ];

@@ -6,17 +6,17 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
 /** No spraying up into the air: under 5 ft fits, to 6 ft with care, above does not suit (handbook 2). */
 final readonly class FoliarHeight implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        $care = $candidate->method->limit('heightCare');
-        $most = $candidate->method->limit('heightMost');
+        $care = $option->method->limit('heightCare');
+        $most = $option->method->limit('heightMost');
         if ($care === null || $most === null || $situation->target === null) {
             return [];
         }
@@ -28,7 +28,7 @@ final readonly class FoliarHeight implements Rule
                 return [Finding::fits('height.always-low', 'species', ['height' => $greatest])];
             }
 
-            return [Finding::unknown('height', $candidate->method->source(), true)];
+            return [Finding::unknown('height', $option->method->source(), true)];
         }
         $values = ['height' => $height, 'limit' => $most, 'care' => $care];
 
@@ -36,19 +36,19 @@ final readonly class FoliarHeight implements Rule
             match (true) {
                 $height->isGreaterThan($most) => Finding::doesNotSuit(
                     'height.too-tall',
-                    $candidate->method->source(),
+                    $option->method->source(),
                     $values,
                     'change.cut-stump-first',
                     $fact?->certainty,
                 ),
                 !$height->isLessThan($care) => Finding::withCare(
                     'height.near-limit',
-                    $candidate->method->source(),
+                    $option->method->source(),
                     $values,
                     null,
                     $fact?->certainty,
                 ),
-                default => Finding::fits('height.fits', $candidate->method->source(), $values, $fact?->certainty),
+                default => Finding::fits('height.fits', $option->method->source(), $values, $fact?->certainty),
             },
         ];
     }

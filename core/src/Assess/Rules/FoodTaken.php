@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
-use Thicket\Situation\Keeper;
+use Thicket\Situation\Option;
+use Thicket\Situation\ProtectedFeature;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -16,16 +16,16 @@ use Thicket\Verdict\Finding;
  * What people take from the ground to eat (rulings J8, J53), for every way with product while the edible part is there:
  * picked, or unknown near a public way, not now; unknown elsewhere, cannot tell; answered no, fits.
  */
-final readonly class FoodTaken implements TurnsWithTheYear
+final readonly class FoodTaken implements ChangesWithSeason
 {
     private const FRUIT = ['fruit', 'nut', 'seed'];
     private const GREEN = ['leaf', 'stem', 'shoot', 'flower', 'root', 'tuber'];
     private const SOURCE = 'rulings-J53';
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $parts = $situation->target?->edibleParts() ?? [];
-        if (!$candidate->method->usesProduct() || $parts === []) {
+        if (!$option->method->usesProduct() || $parts === []) {
             return [];
         }
         $hangs = array_intersect($parts, self::FRUIT) !== [] && $this->fruitHangs($situation);
@@ -40,7 +40,7 @@ final readonly class FoodTaken implements TurnsWithTheYear
         }
         $public =
             $situation->isYes(FactName::PublicWay) === true ||
-            array_filter($situation->keepers, static fn(Keeper $k): bool => $k->kind === 'path') !== [];
+            array_filter($situation->keepers, static fn(ProtectedFeature $k): bool => $k->kind === 'path') !== [];
 
         return [
             match (true) {
@@ -66,9 +66,9 @@ final readonly class FoodTaken implements TurnsWithTheYear
         ];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
-        $parts = $candidate->method->usesProduct() ? $situation->target?->edibleParts() ?? [] : [];
+        $parts = $option->method->usesProduct() ? $situation->target?->edibleParts() ?? [] : [];
         $phenology = $situation->phenology();
 
         return [

@@ -6,22 +6,22 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
 /** Plants whose pieces root: machines scatter them, and by water none may float off (handbook 2, rulings J12, J24). */
 final readonly class Fragments implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        $work = $candidate->method->work();
+        $work = $option->method->work();
         if (
             $target?->fragmentsRegrow() !== true ||
-            $candidate->method->usesProduct() ||
+            $option->method->usesProduct() ||
             !in_array($work, ['cutting', 'machine'], true) ||
-            !$candidate->method->isFor($target)
+            !$option->method->isFor($target)
         ) {
             return [];
         }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Species;
 use Thicket\Label\LabelCard;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -19,7 +19,7 @@ use Thicket\Verdict\Finding;
  * before seedlings show (handbook 4 back-scheduling, rulings J48). Lead, lasting time and whether one counts inside the
  * other are the card's; without them nobody can tell.
  */
-final readonly class Germination implements TurnsWithTheYear
+final readonly class Germination implements ChangesWithSeason
 {
     private const SOURCE = 'handbook-4-pre-emergent';
     private const UP = [
@@ -41,14 +41,14 @@ final readonly class Germination implements TurnsWithTheYear
         'growing',
     ];
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        if (!$candidate->goesOn('soil') || $target === null || !$candidate->method->isFor($target)) {
+        if (!$option->goesOn('soil') || $target === null || !$option->method->isFor($target)) {
             return [];
         }
 
-        return [...$this->onTheGround($situation), ...$this->dates($situation, $candidate, $target)];
+        return [...$this->onTheGround($situation), ...$this->dates($situation, $option, $target)];
     }
 
     /** @return list<Finding> what is up already, or kept, on the ground it would be laid on */
@@ -85,7 +85,7 @@ final readonly class Germination implements TurnsWithTheYear
     }
 
     /** @return list<Finding> */
-    private function dates(Situation $situation, Candidate $candidate, Species $target): array
+    private function dates(Situation $situation, Option $option, Species $target): array
     {
         $anyTime = $target->germinations() === null;
         if ($target->germinations() === []) {
@@ -104,8 +104,8 @@ final readonly class Germination implements TurnsWithTheYear
         $findings = $target->isPerennial()
             ? [Finding::withCare('sprout.seedlings-only', 'rulings-J48', [], null, Certainty::Typical)]
             : [];
-        $lead = $candidate->card?->intervals->leadDays;
-        $lasting = $candidate->card?->intervals->lastingDays;
+        $lead = $option->card?->intervals->leadDays;
+        $lasting = $option->card?->intervals->lastingDays;
         if ($lead === null || $lasting === null) {
             return [...$findings, Finding::unknown('card-lead', 'handbook-8', true)];
         }
@@ -115,19 +115,19 @@ final readonly class Germination implements TurnsWithTheYear
                 Finding::withCare('sprout.any-time', 'rulings-J48', ['days' => $lasting], null, Certainty::Typical),
             ];
         }
-        $inside = $candidate->card?->details->answers['leadInsideLasting'] ?? null;
+        $inside = $option->card?->details->answers['leadInsideLasting'] ?? null;
         $inside === null && ($findings[] = Finding::unknown('card-lead-inside', 'handbook-3', false));
 
         return [
             ...$findings,
-            ...$this->flush($situation, $candidate, $lead, $this->covers($candidate->card, $lead, $lasting)),
+            ...$this->flush($situation, $option, $lead, $this->covers($option->card, $lead, $lasting)),
         ];
     }
 
     /** @return list<Finding> */
-    private function flush(Situation $situation, Candidate $candidate, int $lead, int $covers): array
+    private function flush(Situation $situation, Option $option, int $lead, int $covers): array
     {
-        $autumn = $this->autumn($situation, $candidate);
+        $autumn = $this->autumn($situation, $option);
         if ($autumn !== null) {
             return [$autumn];
         }
@@ -182,11 +182,11 @@ final readonly class Germination implements TurnsWithTheYear
     }
 
     /** Laid before frost for next spring, where the crew holds with it and the card allows it (rulings J48). */
-    private function autumn(Situation $situation, Candidate $candidate): ?Finding
+    private function autumn(Situation $situation, Option $option): ?Finding
     {
         if (
-            $candidate->schools->choice('preventer-season') !== 'autumn-before-frost' ||
-            ($candidate->card?->details->answers['autumnLaying'] ?? false) !== true
+            $option->schools->choice('preventer-season') !== 'autumn-before-frost' ||
+            ($option->card?->details->answers['autumnLaying'] ?? false) !== true
         ) {
             return null;
         }
@@ -205,13 +205,13 @@ final readonly class Germination implements TurnsWithTheYear
         return $card?->details->answers['leadInsideLasting'] ?? true ? $lasting : $lead + $lasting;
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
-        if (!$candidate->goesOn('soil') || $situation->target === null) {
+        if (!$option->goesOn('soil') || $situation->target === null) {
             return [];
         }
-        $lead = $candidate->card->intervals->leadDays ?? 0;
-        $covers = $this->covers($candidate->card, $lead, $candidate->card->intervals->lastingDays ?? 0);
+        $lead = $option->card->intervals->leadDays ?? 0;
+        $covers = $this->covers($option->card, $lead, $option->card->intervals->lastingDays ?? 0);
         $days = array_filter([
             $situation->phenology()?->local('10-01', $year),
             $situation->phenology()?->local('11-16', $year),

@@ -5,26 +5,26 @@ declare(strict_types=1);
 namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\RestsOnSchool;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
 /** A girdle with herbicide or without (handbook 8 girdle-chem). */
 final readonly class GirdleAlone implements RestsOnSchool
 {
-    public function school(Situation $situation, Candidate $candidate): string
+    public function school(Situation $situation, Option $option): string
     {
         return 'girdle-chem';
     }
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
         if (
-            !$candidate->how('girdle') ||
-            $candidate->method->usesProduct() ||
+            !$option->how('girdle') ||
+            $option->method->usesProduct() ||
             $target === null ||
-            !$candidate->method->isFor($target)
+            !$option->method->isFor($target)
         ) {
             return [];
         }
@@ -36,7 +36,7 @@ final readonly class GirdleAlone implements RestsOnSchool
         }
 
         return [
-            $candidate->schools->choice('girdle-chem') === 'without' || $situation->stance === 'none'
+            $option->schools->choice('girdle-chem') === 'without' || $situation->stance === 'none'
                 ? Finding::fits('girdle.alone', 'handbook-8', [])
                 : Finding::withCare('girdle.with-product', 'handbook-8', [], 'change.girdle-spray'),
         ];

@@ -8,7 +8,7 @@ use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -16,9 +16,9 @@ use Thicket\Verdict\Finding;
 /** Running grasses are sprayed while growing at 15-25 cm (rulings J12). */
 final readonly class GrassHeight implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$candidate->goesOn('leaf') || $situation->target?->treatmentClass() !== 'running-grass') {
+        if (!$option->goesOn('leaf') || $situation->target?->treatmentClass() !== 'running-grass') {
             return [];
         }
         $height = $situation->quantity(FactName::Height);

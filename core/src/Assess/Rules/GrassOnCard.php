@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
-use Thicket\Situation\Candidate;
 use Thicket\Situation\KeptPlant;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -16,22 +16,22 @@ use Thicket\Verdict\Finding;
  */
 final readonly class GrassOnCard implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$candidate->isLeafSpray()) {
+        if (!$option->isLeafSpray()) {
             return [];
         }
         $findings = [];
-        foreach ($candidate->cards() as $card) {
+        foreach ($option->cards() as $card) {
             foreach ($situation->keepers as $keeper) {
-                $kept = KeptPlant::of($keeper, $candidate->catalogue);
+                $kept = KeptPlant::of($keeper, $option->catalogue);
                 if ($kept?->kind !== 'grass' || $kept->species === null || !$keeper->isAmongTargets()) {
                     continue;
                 }
                 $values = ['keeper' => $keeper->name, 'product' => $card->product];
                 $tolerant = $card->directions->plants->grassesTolerant;
                 $harmed = $card->directions->plants->grassesHarmed;
-                $injures = $candidate->anyActive(static fn($a): bool => $a->injuresGrasses());
+                $injures = $option->anyActive(static fn($a): bool => $a->injuresGrasses());
                 $findings[] = match (true) {
                     in_array($kept->species->id(), $harmed, true) => Finding::notAllowed(
                         'grass.card-not-tolerant',

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Calendar\Day;
 use Thicket\Label\LabelCard;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\PastWork;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
@@ -17,7 +17,7 @@ use Thicket\Verdict\Finding;
  * Stock as helpers: never on what poisons them (rulings J4), nor before the days of what was sprayed here are over (J5,
  * J40).
  */
-final readonly class Grazing implements TurnsWithTheYear
+final readonly class Grazing implements ChangesWithSeason
 {
     private const TOXIC = ['poisonous', 'toxic-to-stock', 'toxic-when-wilted', 'nitrate-former', 'cyanide-former'];
     /** Carried-over traces harm beds for so long (rulings J5). */
@@ -27,10 +27,10 @@ final readonly class Grazing implements TurnsWithTheYear
      */
     private const ASKED_DAYS = 365;
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        if ($candidate->method->work() !== 'animals' || $target === null) {
+        if ($option->method->work() !== 'animals' || $target === null) {
             return [];
         }
         $findings = [
@@ -40,17 +40,17 @@ final readonly class Grazing implements TurnsWithTheYear
             $findings[] = Finding::doesNotSuit('graze.toxic', 'rulings-J4', [], 'change.other-helpers');
         }
         foreach ($situation->history as $past) {
-            $findings = [...$findings, ...$this->after($past, $situation, $candidate)];
+            $findings = [...$findings, ...$this->after($past, $situation, $option)];
         }
 
         return $findings;
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
         $turns = [];
-        foreach ($candidate->method->work() === 'animals' ? $situation->history : [] as $past) {
-            $days = $past->active === null ? null : $this->days($candidate, $past->active);
+        foreach ($option->method->work() === 'animals' ? $situation->history : [] as $past) {
+            $days = $past->active === null ? null : $this->days($option, $past->active);
             $turns = [
                 ...$turns,
                 ...$days === null ? [] : [$past->on->modify("+{$days} days")],
@@ -62,15 +62,15 @@ final readonly class Grazing implements TurnsWithTheYear
     }
 
     /** @return list<Finding> what one earlier spray asks of the stock that would graze now */
-    private function after(PastWork $past, Situation $situation, Candidate $candidate): array
+    private function after(PastWork $past, Situation $situation, Option $option): array
     {
         if ($past->active === null || $past->on > $situation->day) {
             return [];
         }
-        $active = $candidate->catalogue->active($past->active);
+        $active = $option->catalogue->active($past->active);
         $values = ['active' => $active->name(), 'on' => $past->on];
         $findings = [];
-        $days = $this->days($candidate, $past->active);
+        $days = $this->days($option, $past->active);
         if ($days === null && $past->on->modify('+' . self::ASKED_DAYS . ' days') > $situation->day) {
             $findings[] = Finding::unknown('card-grazing-days', 'rulings-J40', true, $values);
         }
@@ -91,12 +91,12 @@ final readonly class Grazing implements TurnsWithTheYear
     }
 
     /** Grazing days of the cards that hold it, the most; null where no card of the Shed says. */
-    private function days(Candidate $candidate, string $active): ?int
+    private function days(Option $option, string $active): ?int
     {
         $days = array_filter(
             array_map(
                 static fn(LabelCard $c): ?int => $c->holds($active) ? $c->intervals->grazingDays : null,
-                $candidate->shed->cards,
+                $option->shed->cards,
             ),
             is_int(...),
         );

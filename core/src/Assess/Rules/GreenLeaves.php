@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -16,21 +16,21 @@ use Thicket\Verdict\Finding;
  * leaves, or a night of 28 F (-2.2 C) or colder shut it till leaves are seen sound again. Dead leaves that hang on are
  * no leaves.
  */
-final readonly class GreenLeaves implements TurnsWithTheYear
+final readonly class GreenLeaves implements ChangesWithSeason
 {
     private const SOURCE = 'rulings-J42';
     private const GREEN = ['more-than-half', 'about-half'];
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        $season = in_array($candidate->method->season(), ['basal', 'cut-stem', 'foliar'], true);
+        $season = in_array($option->method->season(), ['basal', 'cut-stem', 'foliar'], true);
         if (
             $target?->isRootSuckering() !== true ||
             !$season ||
-            !$candidate->method->usesProduct() ||
-            !$candidate->method->isFor($target) ||
-            $this->takesAnyTime($situation, $candidate)
+            !$option->method->usesProduct() ||
+            !$option->method->isFor($target) ||
+            $this->takesAnyTime($situation, $option)
         ) {
             return [];
         }
@@ -43,7 +43,7 @@ final readonly class GreenLeaves implements TurnsWithTheYear
                 Finding::notNow('green.too-little', self::SOURCE, [], null, 'change.next-summer', Certainty::Observed),
             ];
         }
-        if ($candidate->isLeafSpray() && $green === 'about-half') {
+        if ($option->isLeafSpray() && $green === 'about-half') {
             return [
                 Finding::notNow(
                     'green.too-little-for-leaves',
@@ -80,16 +80,16 @@ final readonly class GreenLeaves implements TurnsWithTheYear
         return [];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
         return array_filter([$situation->dayOf(FactName::FreezeOn)]);
     }
 
     /** The school that treats beech at any time asks no leaves of the bark (handbook 8). */
-    private function takesAnyTime(Situation $situation, Candidate $candidate): bool
+    private function takesAnyTime(Situation $situation, Option $option): bool
     {
-        return $candidate->goesOn('bark') &&
+        return $option->goesOn('bark') &&
             $situation->target?->mayCutFirst() === true &&
-            $candidate->schools->choice('basal-suckerer-season') === 'beech-any-time';
+            $option->schools->choice('basal-suckerer-season') === 'beech-any-time';
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -15,27 +15,27 @@ use Thicket\Verdict\Finding;
  * Where a stage closes or changes a method (handbook 4 table, 1 "Growth stages"). A stage seen closes; one that only
  * the calendar tells is a reason to look (rulings J43). What spreads seed counts as it may be at worst.
  */
-final readonly class GrowthStage implements TurnsWithTheYear
+final readonly class GrowthStage implements ChangesWithSeason
 {
     private const SEEDING = ['seed', 'seed-set'];
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
         if (
             $target === null ||
-            !$candidate->method->isFor($target) ||
-            (!$candidate->goesOn('leaf') && !$candidate->how('mow', 'pull'))
+            !$option->method->isFor($target) ||
+            (!$option->goesOn('leaf') && !$option->how('mow', 'pull'))
         ) {
             return [];
         }
         $stage = $situation->stage();
         if ($stage === null) {
-            return $candidate->goesOn('leaf') ? [Finding::unknown('stage', 'handbook-4', true)] : [];
+            return $option->goesOn('leaf') ? [Finding::unknown('stage', 'handbook-4', true)] : [];
         }
         [$name, $certainty] = $stage;
         $values = ['stage' => $name];
-        if ($candidate->goesOn('leaf')) {
+        if ($option->goesOn('leaf')) {
             $closed = match (true) {
                 $target->lifeCycle() === 'biennial' && in_array($name, ['bolting', 'flower', 'seed'], true)
                     => Finding::notNow(
@@ -88,7 +88,7 @@ final readonly class GrowthStage implements TurnsWithTheYear
             ];
         }
         if (in_array($name, self::SEEDING, true) || $situation->isYes(FactName::Fruiting) === true) {
-            return $candidate->how('mow')
+            return $option->how('mow')
                 ? [
                     Finding::withCare(
                         'stage.mowing-spreads-seed',
@@ -104,9 +104,9 @@ final readonly class GrowthStage implements TurnsWithTheYear
         return [];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
-        if (!$candidate->goesOn('leaf') && !$candidate->how('mow', 'pull')) {
+        if (!$option->goesOn('leaf') && !$option->how('mow', 'pull')) {
             return [];
         }
 

@@ -6,7 +6,7 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -16,7 +16,7 @@ final readonly class Hazards implements Rule
 {
     private const POISONOUS = ['poisonous', 'skin-burning-sap', 'irritant-oil'];
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
         if ($target === null) {
@@ -24,7 +24,7 @@ final readonly class Hazards implements Rule
         }
         $findings = [];
         if ($target->hasHazard(...self::POISONOUS)) {
-            $findings[] = in_array($candidate->method->work(), ['machine', 'fire'], true)
+            $findings[] = in_array($option->method->work(), ['machine', 'fire'], true)
                 ? Finding::notAllowed('hazard.never-trim', 'rulings-J35', [], 'change.hand-blade')
                 : Finding::withCare(
                     match (true) {
@@ -36,11 +36,11 @@ final readonly class Hazards implements Rule
                 );
         } elseif (
             $target->hasHazard('thorns', 'spines', 'skin-irritant') &&
-            in_array($candidate->method->work(), ['hand', 'cutting'], true)
+            in_array($option->method->work(), ['hand', 'cutting'], true)
         ) {
             $findings[] = Finding::withCare('hazard.gloves', 'handbook-5');
         }
-        if ($situation->isYes(FactName::ThornsKept) === true && $candidate->method->work() === 'hand') {
+        if ($situation->isYes(FactName::ThornsKept) === true && $option->method->work() === 'hand') {
             // hurt to the worker is a reason to change the way (handbook 2)
             $findings[] = Finding::withCare(
                 'hazard.thorns-of-the-kept',

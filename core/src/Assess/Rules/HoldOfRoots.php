@@ -6,7 +6,7 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -17,26 +17,26 @@ use Thicket\Verdict\Finding;
  */
 final readonly class HoldOfRoots implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         if (
-            !$candidate->how('pull', 'lever', 'dig', 'hoe') ||
+            !$option->how('pull', 'lever', 'dig', 'hoe') ||
             $situation->target === null ||
-            !$candidate->method->isFor($situation->target)
+            !$option->method->isFor($situation->target)
         ) {
             return [];
         }
         $seen = $situation->word(FactName::RootForm);
         $form = $seen ?? $situation->target->rootForm();
         $rest = $seen !== null ? Certainty::Observed : Certainty::Typical;
-        $source = $candidate->method->source();
-        $findings = $candidate->how('hoe')
+        $source = $option->method->source();
+        $findings = $option->how('hoe')
             ? []
             : match (true) {
-                $candidate->how('pull') && in_array($form, ['rhizome', 'creeping-root', 'bulblet', 'tuber'], true) => [
+                $option->how('pull') && in_array($form, ['rhizome', 'creeping-root', 'bulblet', 'tuber'], true) => [
                     Finding::doesNotSuit('roots.pieces-regrow', $source, ['root' => $form], 'change.dig-or-top', $rest),
                 ],
-                $candidate->how('pull') && $form === 'suckering-root' => [
+                $option->how('pull') && $form === 'suckering-root' => [
                     Finding::doesNotSuit(
                         'roots.suckers-return',
                         $source,
@@ -45,7 +45,7 @@ final readonly class HoldOfRoots implements Rule
                         $rest,
                     ),
                 ],
-                $candidate->how('lever') && $form === 'suckering-root' => [
+                $option->how('lever') && $form === 'suckering-root' => [
                     Finding::doesNotSuit(
                         'roots.suckers-return',
                         $source,
@@ -54,19 +54,19 @@ final readonly class HoldOfRoots implements Rule
                         $rest,
                     ),
                 ],
-                $candidate->how('pull') && $situation->target->breaksWhenPulled() => [
+                $option->how('pull') && $situation->target->breaksWhenPulled() => [
                     Finding::withCare('roots.break-easily', $source, ['root' => $form], 'change.ease-up', $rest),
                 ],
                 $form === 'taproot' => [
                     Finding::withCare('roots.taproot-whole', $source, ['root' => $form], null, $rest),
                 ],
-                $candidate->how('dig') &&
+                $option->how('dig') &&
                     in_array($form, ['rhizome', 'creeping-root', 'bulblet', 'tuber', 'suckering-root'], true)
                     => [Finding::withCare('roots.every-piece', $source, ['root' => $form], null, $rest)],
                 default => [Finding::fits('roots.come-whole', $source, ['root' => $form], $rest)],
             };
         $moisture = $situation->word(FactName::SoilMoisture);
-        if ($candidate->method->soilWanted() === 'dry') {
+        if ($option->method->soilWanted() === 'dry') {
             $findings[] = match ($moisture) {
                 null => Finding::unknown('soil-moisture', $source, false),
                 'dry' => Finding::fits('soil.dry-slices', $source, [], Certainty::Observed),
@@ -79,7 +79,7 @@ final readonly class HoldOfRoots implements Rule
                 ),
             };
         }
-        if ($candidate->method->soilWanted() === 'moist') {
+        if ($option->method->soilWanted() === 'moist') {
             $findings[] = match ($moisture) {
                 null => Finding::unknown('soil-moisture', $source, false),
                 'dry' => Finding::withCare(

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\RestsOnSchool;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -15,15 +15,15 @@ use Thicket\Verdict\Finding;
  */
 final readonly class KeptParent implements RestsOnSchool
 {
-    public function school(Situation $situation, Candidate $candidate): string
+    public function school(Situation $situation, Option $option): string
     {
         return 'beech-parent';
     }
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        if ($target === null || !$candidate->goesOn('bark') || $target->suckers() !== true) {
+        if ($target === null || !$option->goesOn('bark') || $target->suckers() !== true) {
             return [];
         }
         $findings = [];
@@ -31,7 +31,7 @@ final readonly class KeptParent implements RestsOnSchool
             if ($keeper->speciesId === $target->id()) {
                 $values = ['keeper' => $keeper->name];
                 $findings[] =
-                    $candidate->schools->choice('beech-parent') === 'unharmed'
+                    $option->schools->choice('beech-parent') === 'unharmed'
                         ? Finding::fits('parent.unharmed', 'handbook-8', $values)
                         : Finding::withCare('parent.at-risk', 'handbook-8', $values, 'change.keep-off-suckers');
             }

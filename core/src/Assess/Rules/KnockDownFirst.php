@@ -6,8 +6,8 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\Species;
-use Thicket\Situation\Candidate;
-use Thicket\Situation\Keeper;
+use Thicket\Situation\Option;
+use Thicket\Situation\ProtectedFeature;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -17,13 +17,13 @@ use Thicket\Verdict\Finding;
  */
 final readonly class KnockDownFirst implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        if ($target === null || !$this->knocksDown($candidate) || !$candidate->method->isFor($target)) {
+        if ($target === null || !$this->knocksDown($option) || !$option->method->isFor($target)) {
             return [];
         }
-        if ($target->isRootSuckering() && $candidate->how('girdle') && $this->sameKindKept($situation, $target)) {
+        if ($target->isRootSuckering() && $option->how('girdle') && $this->sameKindKept($situation, $target)) {
             // product would reach the kept tree; suckers come and are cut (rulings J57)
             return [
                 Finding::withCare(
@@ -38,7 +38,7 @@ final readonly class KnockDownFirst implements Rule
         if ($target->isRootSuckering() && !$target->mayCutFirst()) {
             return [Finding::doesNotSuit('suckering.never-knock-down', 'rulings-J11', [], 'change.treat-standing')];
         }
-        if ($candidate->how('mow') && $target->resprouts() === true && $target->isPerennial()) {
+        if ($option->how('mow') && $target->resprouts() === true && $target->isPerennial()) {
             return [
                 Finding::withCare(
                     $target->isWoody() ? 'resprout.comes-back' : 'resprout.from-the-root',
@@ -48,7 +48,7 @@ final readonly class KnockDownFirst implements Rule
                 ),
             ];
         }
-        if ($candidate->how('mow') && $target->resprouts() === null) {
+        if ($option->how('mow') && $target->resprouts() === null) {
             return [Finding::unknown('resprouts', 'species', false)];
         }
 
@@ -59,14 +59,13 @@ final readonly class KnockDownFirst implements Rule
     {
         return array_filter(
             $situation->keepers,
-            static fn(Keeper $k): bool => $k->speciesId === $target->id() && $k->isInRootReach() !== false,
+            static fn(ProtectedFeature $k): bool => $k->speciesId === $target->id() && $k->isInRootReach() !== false,
         ) !== [];
     }
 
     /** Cuts, fells, drags, digs or rings it without anything that travels to the roots first. */
-    private function knocksDown(Candidate $candidate): bool
+    private function knocksDown(Option $option): bool
     {
-        return $candidate->how('cut', 'mow', 'dig', 'drag') ||
-            ($candidate->how('girdle') && !$candidate->method->usesProduct());
+        return $option->how('cut', 'mow', 'dig', 'drag') || ($option->how('girdle') && !$option->method->usesProduct());
     }
 }

@@ -8,7 +8,7 @@ use Thicket\Assess\Rule;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\FactName;
 use Thicket\Label\LabelCard;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -25,30 +25,30 @@ final readonly class LabelWords implements Rule
     private const CAB = 'cab';
     private const SOURCE = 'label-card';
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $findings = [];
-        foreach ($candidate->cards() as $card) {
-            $findings = [...$findings, ...$this->ofCard($situation, $candidate, $card)];
+        foreach ($option->cards() as $card) {
+            $findings = [...$findings, ...$this->ofCard($situation, $option, $card)];
         }
 
-        return [...$findings, ...$this->antagonists($candidate)];
+        return [...$findings, ...$this->antagonists($option)];
     }
 
     /** @return list<Finding> */
-    private function ofCard(Situation $situation, Candidate $candidate, LabelCard $card): array
+    private function ofCard(Situation $situation, Option $option, LabelCard $card): array
     {
         $details = $card->details;
         $values = ['product' => $card->product];
         $findings = [];
-        if (($details->answers['cabRequired'] ?? false) && $candidate->method->work() === 'spray') {
+        if (($details->answers['cabRequired'] ?? false) && $option->method->work() === 'spray') {
             $findings[] =
-                in_array(self::CAB, $candidate->shed->tools ?? [], true) && $candidate->method->isOfArea()
+                in_array(self::CAB, $option->shed->tools ?? [], true) && $option->method->isOfArea()
                     ? Finding::withCare('card.in-the-cab', self::SOURCE, $values)
                     : Finding::notAllowed('card.cab-required', self::SOURCE, $values, 'change.cab-or-other');
         }
         $buyers = $details->buyers;
-        if ($buyers === 'licensed' && !$candidate->shed->someoneLicensed) {
+        if ($buyers === 'licensed' && !$option->shed->someoneLicensed) {
             $findings[] = Finding::notAllowed('card.nobody-licensed', self::SOURCE, $values, 'change.licensed-person');
         }
         if ($buyers === 'farm' && in_array($situation->word(FactName::Setting), self::AT_HOMES, true)) {
@@ -80,9 +80,9 @@ final readonly class LabelWords implements Rule
     }
 
     /** @return list<Finding> actives that lessen one another in one tank (rulings J41) */
-    private function antagonists(Candidate $candidate): array
+    private function antagonists(Option $option): array
     {
-        $all = $candidate->actives();
+        $all = $option->actives();
         $ids = array_map(static fn($a): string => $a->id(), $all);
         $findings = [];
         foreach ($all as $active) {
@@ -90,7 +90,7 @@ final readonly class LabelWords implements Rule
                 $findings[] = Finding::withCare(
                     'card.weaken-one-another',
                     'rulings-J41',
-                    ['active' => $active->name(), 'by' => $candidate->catalogue->active($by)->name()],
+                    ['active' => $active->name(), 'by' => $option->catalogue->active($by)->name()],
                     'change.apart-by-days',
                 );
             }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Assess\RestsOnSchool;
-use Thicket\Assess\TurnsWithTheYear;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -18,20 +18,20 @@ use Thicket\Verdict\Finding;
  * Foliar spray wants whole, growing, dry leaves (handbook 2), not cut in the last eight weeks (rulings J12), wax
  * broken.
  */
-final readonly class LeafCondition implements RestsOnSchool, TurnsWithTheYear
+final readonly class LeafCondition implements RestsOnSchool, ChangesWithSeason
 {
     private const SOURCE = 'handbook-2-foliar-spot';
     private const REGROWTH_DAYS = 56;
     private const BARE = ['dormant', 'leaf-fall', 'dead', 'sap-rise'];
 
-    public function school(Situation $situation, Candidate $candidate): string
+    public function school(Situation $situation, Option $option): string
     {
         return 'mow-first';
     }
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$candidate->goesOn('leaf') || $situation->target === null) {
+        if (!$option->goesOn('leaf') || $situation->target === null) {
             return [];
         }
         $findings = [];
@@ -47,14 +47,14 @@ final readonly class LeafCondition implements RestsOnSchool, TurnsWithTheYear
                 $findings[] = Finding::notNow($code, self::SOURCE, [], null, $change, Certainty::Observed);
             }
         }
-        foreach ($this->notLookedAt($situation, $candidate) as $fact) {
+        foreach ($this->notLookedAt($situation, $option) as $fact) {
             $findings[] = Finding::unknown($fact->value, self::SOURCE, false);
         }
         if ($situation->word(FactName::LeafWetness) === 'wet') {
             $findings[] = Finding::notNow('leaf.wet', self::SOURCE, [], null, 'change.leaves-dry', Certainty::Observed);
         }
         $mown = $situation->dayOf(FactName::LastMown);
-        $wait = $candidate->schools->values('mow-first')->quantity('wait');
+        $wait = $option->schools->values('mow-first')->quantity('wait');
         $days = $wait === null ? self::REGROWTH_DAYS : $wait->in(Unit::Day)->toScale(0)->toInt();
         if (
             $mown !== null &&
@@ -123,7 +123,7 @@ final readonly class LeafCondition implements RestsOnSchool, TurnsWithTheYear
     }
 
     /** @return list<FactName> what nobody looked at: it is said, not passed in silence */
-    private function notLookedAt(Situation $situation, Candidate $candidate): array
+    private function notLookedAt(Situation $situation, Option $option): array
     {
         $wanted = [
             FactName::LeafWetness,
@@ -131,18 +131,18 @@ final readonly class LeafCondition implements RestsOnSchool, TurnsWithTheYear
             ...$situation->target?->isWoody() === true ? [FactName::FreshFlush] : [],
         ];
 
-        return $candidate->isLeafSpray()
+        return $option->isLeafSpray()
             ? array_values(array_filter($wanted, static fn(FactName $f): bool => $situation->fact($f) === null))
             : [];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
-        if (!$candidate->goesOn('leaf')) {
+        if (!$option->goesOn('leaf')) {
             return [];
         }
         $mown = $situation->dayOf(FactName::LastMown);
-        $wait = $candidate->schools->values('mow-first')->quantity('wait');
+        $wait = $option->schools->values('mow-first')->quantity('wait');
         $days = $wait === null ? self::REGROWTH_DAYS : $wait->in(Unit::Day)->toScale(0)->toInt();
 
         return [

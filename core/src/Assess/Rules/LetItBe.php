@@ -7,7 +7,7 @@ namespace Thicket\Assess\Rules;
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Species;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -30,10 +30,10 @@ final readonly class LetItBe implements Rule
         'nitrate-former',
     ];
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        if (!$candidate->how('leave') || $target === null) {
+        if (!$option->how('leave') || $target === null) {
             return [];
         }
         $findings = [];

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -15,7 +15,7 @@ use Thicket\Verdict\Finding;
  */
 final readonly class ListedPlant implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $listing = $situation->target === null ? null : $situation->listed[$situation->target->id()] ?? null;
 

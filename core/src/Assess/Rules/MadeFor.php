@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -15,12 +15,12 @@ use Thicket\Verdict\Finding;
  * What a method's own page says it is made for: settings, ways of life, growth stages, plants that stay down once cut
  * (handbook 2, 6).
  */
-final readonly class MadeFor implements TurnsWithTheYear
+final readonly class MadeFor implements ChangesWithSeason
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        $method = $candidate->method;
+        $method = $option->method;
         if ($target === null || !$method->isFor($target)) {
             return [];
         }
@@ -59,23 +59,23 @@ final readonly class MadeFor implements TurnsWithTheYear
             };
         }
 
-        return [...$findings, ...$this->stage($situation, $candidate)];
+        return [...$findings, ...$this->stage($situation, $option)];
     }
 
     /** @return list<Finding> */
-    private function stage(Situation $situation, Candidate $candidate): array
+    private function stage(Situation $situation, Option $option): array
     {
-        $wanted = $candidate->method->stages();
+        $wanted = $option->method->stages();
         if ($wanted === null) {
             return [];
         }
         $stage = $situation->stage();
         if ($stage === null) {
-            return [Finding::unknown('stage', $candidate->method->source(), true)];
+            return [Finding::unknown('stage', $option->method->source(), true)];
         }
 
         if (in_array($stage[0], $wanted, true)) {
-            return [Finding::fits('fit.stage', $candidate->method->source(), ['stage' => $stage[0]], $stage[1])];
+            return [Finding::fits('fit.stage', $option->method->source(), ['stage' => $stage[0]], $stage[1])];
         }
 
         // the calendar alone closes nothing (rulings J43)
@@ -90,7 +90,7 @@ final readonly class MadeFor implements TurnsWithTheYear
                 )
                 : Finding::notNow(
                     'fit.stage-not',
-                    $candidate->method->source(),
+                    $option->method->source(),
                     ['stage' => $stage[0]],
                     null,
                     'change.at-stage',
@@ -99,9 +99,9 @@ final readonly class MadeFor implements TurnsWithTheYear
         ];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
-        if ($candidate->method->stages() === null) {
+        if ($option->method->stages() === null) {
             return [];
         }
 

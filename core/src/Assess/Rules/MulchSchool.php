@@ -5,28 +5,28 @@ declare(strict_types=1);
 namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\RestsOnSchool;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
 /** Mulch against annual bluegrass: first choice, or not very effective (handbook 8 bed-mulch). */
 final readonly class MulchSchool implements RestsOnSchool
 {
-    public function school(Situation $situation, Candidate $candidate): string
+    public function school(Situation $situation, Option $option): string
     {
         return 'bed-mulch';
     }
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         if (
-            !$candidate->how('cover') ||
-            !in_array($situation->target?->id(), $candidate->catalogue->school('bed-mulch')->species(), true)
+            !$option->how('cover') ||
+            !in_array($situation->target?->id(), $option->catalogue->school('bed-mulch')->species(), true)
         ) {
             return [];
         }
 
-        return $candidate->schools->choice('bed-mulch') === 'not-very-effective'
+        return $option->schools->choice('bed-mulch') === 'not-very-effective'
             ? [Finding::withCare('mulch.weak', 'handbook-8', [], 'change.other-helpers')]
             : [
                 Finding::fits('school.way', 'handbook-8', [

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -18,7 +18,7 @@ final readonly class NamedTarget implements Rule
     /** Names told before "and others". */
     private const NAMES = 3;
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         if ($situation->target !== null) {
             return [];
@@ -28,7 +28,7 @@ final readonly class NamedTarget implements Rule
         if ($unnamed === null || $unnamed->holds()) {
             $could = [...$unnamed->listed ?? [], ...$unnamed->kept ?? []];
             $names = array_map(
-                static fn(string $id): string => $candidate->catalogue->species($id)->commonName(),
+                static fn(string $id): string => $option->catalogue->species($id)->commonName(),
                 array_slice(array_values(array_unique($could)), 0, self::NAMES),
             );
             $findings[] = Finding::unknown('target', 'rulings-J25', true, [
@@ -40,8 +40,8 @@ final readonly class NamedTarget implements Rule
         return [
             ...$findings,
             match (true) {
-                $candidate->method->usesProduct() => Finding::unknown('target', 'rulings-J25', true),
-                $candidate->method->work() === 'hand' => Finding::withCare(
+                $option->method->usesProduct() => Finding::unknown('target', 'rulings-J25', true),
+                $option->method->work() === 'hand' => Finding::withCare(
                     'unnamed.full-wearing',
                     'rulings-J25',
                     [],

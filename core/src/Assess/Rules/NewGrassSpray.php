@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Catalogue\Active;
 use Thicket\Catalogue\FactName;
 use Thicket\Label\LabelCard;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -16,21 +16,21 @@ use Thicket\Verdict\Finding;
  * New native grass: herbicide only if weeds are severe (handbook 6), no leaf spray that takes forbs where they were
  * sown (J46), no nitrogen in the first season, in no product either (handbook 2).
  */
-final readonly class NewGrassSpray implements TurnsWithTheYear
+final readonly class NewGrassSpray implements ChangesWithSeason
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         if (
-            !$candidate->method->usesProduct() ||
+            !$option->method->usesProduct() ||
             $situation->word(FactName::Setting) !== 'new-native-grass' ||
-            !$candidate->goesOn('leaf', 'soil')
+            !$option->goesOn('leaf', 'soil')
         ) {
             return [];
         }
         $findings = [];
         $over = $situation->firstSeasonOver();
         $fed = array_filter(
-            $candidate->cards(),
+            $option->cards(),
             static fn(LabelCard $card): bool => $card->contents->hasNitrogen() === true,
         );
         if ($fed !== [] && ($over === null || $situation->day < $over)) {
@@ -42,7 +42,7 @@ final readonly class NewGrassSpray implements TurnsWithTheYear
             );
         }
         foreach ($situation->keepers as $keeper) {
-            if ($keeper->kind === 'forbs' && $this->takesForbs($candidate)) {
+            if ($keeper->kind === 'forbs' && $this->takesForbs($option)) {
                 return [
                     ...$findings,
                     Finding::notAllowed(
@@ -53,7 +53,7 @@ final readonly class NewGrassSpray implements TurnsWithTheYear
                     ),
                 ];
             }
-            if ($keeper->kind === 'forbs' && $candidate->method->isOfArea()) {
+            if ($keeper->kind === 'forbs' && $option->method->isOfArea()) {
                 return [
                     ...$findings,
                     Finding::doesNotSuit(
@@ -69,7 +69,7 @@ final readonly class NewGrassSpray implements TurnsWithTheYear
         return [...$findings, Finding::withCare('grass.herbicide-last', 'handbook-6', [], 'change.mow-or-graze')];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
         return array_filter([$situation->firstSeasonOver()]);
     }
@@ -78,10 +78,10 @@ final readonly class NewGrassSpray implements TurnsWithTheYear
      * A spray on leaves that takes broad-leaved plants, spot and shielded ones too; a wiper touches what stands above
      * them only.
      */
-    private function takesForbs(Candidate $candidate): bool
+    private function takesForbs(Option $option): bool
     {
-        return $candidate->isLeafSpray() &&
-            $candidate->anyActive(
+        return $option->isLeafSpray() &&
+            $option->anyActive(
                 static fn(Active $a): bool => in_array($a->selectivity(), ['broadleaf', 'non-selective'], true),
             );
     }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Calendar\Day;
 use Thicket\Calendar\MonthDay;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -20,7 +20,7 @@ use Thicket\Verdict\Finding;
  * August, grazing till mid-August, nothing in the first winter; both open again when growth starts. Days are moved by
  * the season shift, winters counted from sowing.
  */
-final readonly class NewNativeGrass implements TurnsWithTheYear
+final readonly class NewNativeGrass implements ChangesWithSeason
 {
     /** When growth starts (our guess; a leaf-out seen moves it). */
     private const STARTS = '04-01';
@@ -30,13 +30,13 @@ final readonly class NewNativeGrass implements TurnsWithTheYear
     private const NEVER_BELOW_INCHES = 6;
     private const SOURCE = 'handbook-2-mow';
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$this->concerns($situation, $candidate)) {
+        if (!$this->concerns($situation, $option)) {
             return [];
         }
         $season = $this->season($situation);
-        $ends = $this->after($situation, $season, $candidate->how('mow') ? self::MOWING_ENDS : self::GRAZING_ENDS);
+        $ends = $this->after($situation, $season, $option->how('mow') ? self::MOWING_ENDS : self::GRAZING_ENDS);
         $next = $this->after($situation, $season->modify('+1 day'), self::STARTS);
         if ($situation->day > $ends) {
             $over = $situation->firstSeasonOver();
@@ -44,7 +44,7 @@ final readonly class NewNativeGrass implements TurnsWithTheYear
             $values = ['last' => $ends, 'opens' => $next];
 
             return [
-                $candidate->how('mow')
+                $option->how('mow')
                     ? Finding::notNow('grass.mowing-closed', self::SOURCE, $values, $next, 'change.hand-work')
                     : Finding::notNow(
                         $first ? 'graze.first-winter' : 'graze.closed',
@@ -56,14 +56,14 @@ final readonly class NewNativeGrass implements TurnsWithTheYear
             ];
         }
 
-        return $candidate->how('mow')
+        return $option->how('mow')
             ? $this->height($situation, $ends)
             : [Finding::withCare('graze.a-day-a-week', 'handbook-2', ['last' => $ends])];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
-        if (!$this->concerns($situation, $candidate)) {
+        if (!$this->concerns($situation, $option)) {
             return [];
         }
         $days = [];
@@ -77,10 +77,10 @@ final readonly class NewNativeGrass implements TurnsWithTheYear
         return $days;
     }
 
-    private function concerns(Situation $situation, Candidate $candidate): bool
+    private function concerns(Situation $situation, Option $option): bool
     {
         return $situation->word(FactName::Setting) === 'new-native-grass' &&
-            ($candidate->how('mow') || $candidate->method->work() === 'animals');
+            ($option->how('mow') || $option->method->work() === 'animals');
     }
 
     /** The start of the growing season that the day belongs to, which may lie in the calendar year before. */

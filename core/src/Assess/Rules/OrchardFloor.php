@@ -7,7 +7,7 @@ namespace Thicket\Assess\Rules;
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\Active;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -20,14 +20,14 @@ final readonly class OrchardFloor implements Rule
     private const SOURCE = 'handbook-6';
     private const SPARES_CLOVER = ['grass', 'sedge'];
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        if ($target === null || !$candidate->method->isFor($target)) {
+        if ($target === null || !$option->method->isFor($target)) {
             return [];
         }
         $floor = $situation->word(FactName::Floor);
-        $onSoil = $candidate->goesOn('soil');
+        $onSoil = $option->goesOn('soil');
         if ($floor === null) {
             return $onSoil && $situation->word(FactName::Setting) === 'orchard'
                 ? [Finding::unknown(FactName::Floor->value, self::SOURCE, false)]
@@ -42,14 +42,15 @@ final readonly class OrchardFloor implements Rule
                 Finding::withCare('floor.mulch-holds-it', self::SOURCE, [], 'change.bare-first'),
             ],
             $floor === 'clover' &&
-                $candidate->isLeafSpray() &&
-                !in_array($candidate->method->guard(), ['shield', 'wick'], true) &&
-                $candidate->anyActive(
+                $option->isLeafSpray() &&
+                !in_array($option->method->guard(), ['shield', 'wick'], true) &&
+                $option->anyActive(
                     static fn(Active $a): bool => !in_array($a->selectivity(), self::SPARES_CLOVER, true),
                 )
                 => [Finding::withCare('floor.clover-goes', self::SOURCE)],
-            $floor === 'mulch' && $candidate->method->work() === 'fire' && $situation->word(FactName::Litter) === null
-                => [Finding::unknown(FactName::Litter->value, self::SOURCE, true)],
+            $floor === 'mulch' && $option->method->work() === 'fire' && $situation->word(FactName::Litter) === null => [
+                Finding::unknown(FactName::Litter->value, self::SOURCE, true),
+            ],
             default => [],
         };
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Assess\Rule;
-use Thicket\Assess\TurnsWithTheYear;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -18,24 +18,24 @@ use Thicket\Verdict\Outcome;
  * first, and this rule tells what the same way would do to the others, by asking the rules that read the stage once
  * more.
  */
-final readonly class OtherStage implements TurnsWithTheYear
+final readonly class OtherStage implements ChangesWithSeason
 {
     /** @param list<Rule> $byStage the rules that read the growth stage */
     public function __construct(private array $byStage) {}
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $other = $situation->word(FactName::AlsoStage);
         if (
             $other === null ||
             $situation->target === null ||
-            !$candidate->method->isFor($situation->target) ||
+            !$option->method->isFor($situation->target) ||
             $other === ($situation->stage()[0] ?? null)
         ) {
             return [];
         }
-        $here = $this->worst($situation, $candidate);
-        $there = $this->worst($situation->atStage($other), $candidate);
+        $here = $this->worst($situation, $option);
+        $there = $this->worst($situation->atStage($other), $option);
         $shut = [Outcome::DoesNotSuit, Outcome::NotAllowed, Outcome::NotNow];
         $values = ['stage' => $other];
 
@@ -56,16 +56,16 @@ final readonly class OtherStage implements TurnsWithTheYear
         };
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
         $other = $situation->word(FactName::AlsoStage);
         $days = [];
         foreach ($other === null ? [] : $this->byStage as $rule) {
-            if ($rule instanceof TurnsWithTheYear) {
+            if ($rule instanceof ChangesWithSeason) {
                 $days = [
                     ...$days,
-                    ...$rule->turns($situation, $candidate, $year),
-                    ...$rule->turns($situation->atStage((string) $other), $candidate, $year),
+                    ...$rule->turns($situation, $option, $year),
+                    ...$rule->turns($situation->atStage((string) $other), $option, $year),
                 ];
             }
         }
@@ -73,11 +73,11 @@ final readonly class OtherStage implements TurnsWithTheYear
         return $days;
     }
 
-    private function worst(Situation $situation, Candidate $candidate): Outcome
+    private function worst(Situation $situation, Option $option): Outcome
     {
         $worst = Outcome::Fits;
         foreach ($this->byStage as $rule) {
-            foreach ($rule->evaluate($situation, $candidate) as $finding) {
+            foreach ($rule->evaluate($situation, $option) as $finding) {
                 $worst = $finding->outcome->rank() < $worst->rank() ? $finding->outcome : $worst;
             }
         }

@@ -7,7 +7,7 @@ namespace Thicket\Assess\Rules;
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\Active;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -18,16 +18,16 @@ use Thicket\Verdict\Finding;
  */
 final readonly class People implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$candidate->method->usesProduct()) {
-            return $situation->isYes(FactName::PublicWay) === true && $candidate->method->work() === 'fire'
+        if (!$option->method->usesProduct()) {
+            return $situation->isYes(FactName::PublicWay) === true && $option->method->work() === 'fire'
                 ? [Finding::withCare('people.path-closed', 'rulings-J9', [])]
                 : [];
         }
         $findings = [];
         if (
-            $candidate->anyActive(static fn(Active $a): bool => $a->isNeverAtHomes()) &&
+            $option->anyActive(static fn(Active $a): bool => $a->isNeverAtHomes()) &&
             $situation->word(FactName::Setting) === 'bed-lawn-paving'
         ) {
             $findings[] = Finding::notAllowed('people.never-at-homes', 'rulings-J26', [], 'change.other-active');
@@ -38,7 +38,7 @@ final readonly class People implements Rule
                     ? Finding::withCare('people.school-rule-kept', 'rulings-J19', [])
                     : Finding::notAllowed('people.school-ground', 'rulings-J19', [], 'change.record-local-rule');
         }
-        $hours = $candidate->card?->protection->reentryHours;
+        $hours = $option->card?->protection->reentryHours;
         if ($situation->isYes(FactName::ChildrenPets) === true) {
             $findings[] = Finding::withCare(
                 $hours === null ? 'people.children-till-dry' : 'people.children-hours',

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Assess\RestsOnSchool;
-use Thicket\Assess\TurnsWithTheYear;
 use Thicket\Catalogue\FactName;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
-use Thicket\Situation\Keeper;
 use Thicket\Situation\KeptPlant;
+use Thicket\Situation\Option;
+use Thicket\Situation\ProtectedFeature;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -20,45 +20,45 @@ use Thicket\Verdict\Finding;
  * Keep or kill, read from the plant kept (rulings J45, J46): by its species first, else by its kind; all actives of the
  * tank, the worst counts. No class rule ever says 'safe' (J14).
  */
-final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
+final readonly class PlantsKept implements RestsOnSchool, ChangesWithSeason
 {
     /** How far drops are carried, typical, ours; a card's larger figure wins. */
     private const REACH_FEET = ['touch' => '1.5', 'low' => '3', 'coarse' => '10', 'fine' => '26', 'boom' => '100'];
     private const TALL_FEET = 3;
 
-    public function school(Situation $situation, Candidate $candidate): ?string
+    public function school(Situation $situation, Option $option): ?string
     {
-        return $candidate->goesOn('leaf') ? 'foliar-droplet' : null;
+        return $option->goesOn('leaf') ? 'foliar-droplet' : null;
     }
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if ($candidate->actives() === [] || !$candidate->method->usesProduct() || $candidate->goesOn('soil')) {
+        if ($option->actives() === [] || !$option->method->usesProduct() || $option->goesOn('soil')) {
             return [];
         }
         $findings = [];
         foreach ($situation->keepers as $keeper) {
-            $finding = $this->ofKeeper($keeper, $situation, $candidate);
+            $finding = $this->ofKeeper($keeper, $situation, $option);
             $finding === null || ($findings[] = $finding);
         }
 
         return $findings;
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
         return array_filter([$situation->firstSeasonOver()]);
     }
 
-    private function ofKeeper(Keeper $keeper, Situation $situation, Candidate $candidate): ?Finding
+    private function ofKeeper(ProtectedFeature $keeper, Situation $situation, Option $option): ?Finding
     {
-        $kept = KeptPlant::of($keeper, $candidate->catalogue);
+        $kept = KeptPlant::of($keeper, $option->catalogue);
         if ($kept === null) {
             return null;
         }
-        $taken = $kept->isTakenBy($candidate->actives());
-        $values = ['keeper' => $keeper->name, 'active' => $candidate->activeNames()];
-        $reach = $this->reach($situation, $candidate);
+        $taken = $kept->isTakenBy($option->actives());
+        $values = ['keeper' => $keeper->name, 'active' => $option->activeNames()];
+        $reach = $this->reach($situation, $option);
         if ($taken !== false && $keeper->distance !== null && $keeper->distance->isGreaterThan($reach)) {
             return Finding::fits(
                 'keep.beyond-reach',
@@ -66,19 +66,19 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
                 $values + ['distance' => $keeper->distance, 'reach' => $reach],
             );
         }
-        if (!$candidate->goesOn('leaf')) {
+        if (!$option->goesOn('leaf')) {
             return $taken === false
                 ? null
                 : Finding::withCare('keep.beside-the-stem', 'rulings-J46', $values, 'change.shield');
         }
-        $guard = $candidate->method->guard();
+        $guard = $option->method->guard();
         if (
             $kept->isYoungGrass($situation) &&
             $guard !== 'wick' &&
             $guard !== 'shield' &&
-            !$this->isAllowedByCard($kept, $candidate)
+            !$this->isAllowedByCard($kept, $option)
         ) {
-            return $this->coversAll($keeper, $situation, $candidate)
+            return $this->coversAll($keeper, $situation, $option)
                 ? Finding::doesNotSuit('keep.first-season', 'rulings-J45', $values, 'change.after-first-season')
                 : Finding::withCare('keep.may-be-hit', 'rulings-J45', $values, 'change.shield');
         }
@@ -95,17 +95,17 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
 
         return match (true) {
             $guard === 'wick' => Finding::withCare('keep.below-wick', 'rulings-J46', $values),
-            $guard === 'shield' && $candidate->anyActive(static fn($a): bool => $a->isVolatile()) => Finding::withCare(
+            $guard === 'shield' && $option->anyActive(static fn($a): bool => $a->isVolatile()) => Finding::withCare(
                 'keep.vapour-behind-shield',
                 'rulings-J46',
                 $values,
                 'change.not-volatile',
             ),
             $guard === 'shield' => Finding::withCare('keep.shielded', 'handbook-2-shielded-spot-spray', $values),
-            $guard === 'class', $this->coversAll($keeper, $situation, $candidate) => $this->wholePatch(
+            $guard === 'class', $this->coversAll($keeper, $situation, $option) => $this->wholePatch(
                 $kept,
                 $situation,
-                $candidate,
+                $option,
                 $values,
             ),
             default => Finding::withCare('keep.may-be-hit', 'handbook-2', $values, 'change.shield'),
@@ -113,10 +113,10 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
     }
 
     /** Every card of the tank names the grass as one that stands it. */
-    private function isAllowedByCard(KeptPlant $kept, Candidate $candidate): bool
+    private function isAllowedByCard(KeptPlant $kept, Option $option): bool
     {
         $naming = array_filter(
-            $candidate->cards(),
+            $option->cards(),
             static fn(LabelCard $card): bool => in_array(
                 $kept->species?->id(),
                 $card->directions->plants->grassesTolerant,
@@ -124,13 +124,13 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
             ),
         );
 
-        return $naming !== [] && count($naming) === count($candidate->cards());
+        return $naming !== [] && count($naming) === count($option->cards());
     }
 
     /** A spray over all of the ground that the keeper stands in cannot be aimed away from it. */
-    private function coversAll(Keeper $keeper, Situation $situation, Candidate $candidate): bool
+    private function coversAll(ProtectedFeature $keeper, Situation $situation, Option $option): bool
     {
-        return $candidate->method->coversGround() && $keeper->isAmongTargets();
+        return $option->method->coversGround() && $keeper->isAmongTargets();
     }
 
     /**
@@ -138,9 +138,9 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
      *
      * @param array<string, Quantity|string> $values
      */
-    private function wholePatch(KeptPlant $kept, Situation $situation, Candidate $candidate, array $values): Finding
+    private function wholePatch(KeptPlant $kept, Situation $situation, Option $option, array $values): Finding
     {
-        $injury = $kept->injuryHere($candidate->actives(), $situation);
+        $injury = $kept->injuryHere($option->actives(), $situation);
         if ($kept->kind === 'grass' && $situation->word(FactName::Cover) === 'solid-thicket') {
             return Finding::withCare('keep.thicket-first', 'rulings-J45', $values, 'change.sow-again');
         }
@@ -153,19 +153,19 @@ final readonly class PlantsKept implements RestsOnSchool, TurnsWithTheYear
         };
     }
 
-    private function reach(Situation $situation, Candidate $candidate): Quantity
+    private function reach(Situation $situation, Option $option): Quantity
     {
         $height = $situation->quantity(FactName::Height) ?? $situation->tallestTallied();
         $tall = $height !== null && $height->isGreaterThan(Quantity::of(self::TALL_FEET, Unit::Foot));
         $kind = match (true) {
-            $candidate->method->work() === 'wipe' || $candidate->goesOn('stump', 'wood') => 'touch',
-            $candidate->goesOn('bark') || $candidate->method->guard() === 'shield' => 'low',
-            $candidate->method->coversGround() && !$candidate->method->goesByHand() => 'boom',
-            $tall || $candidate->schools->choice('foliar-droplet') === 'fine' => 'fine',
+            $option->method->work() === 'wipe' || $option->goesOn('stump', 'wood') => 'touch',
+            $option->goesOn('bark') || $option->method->guard() === 'shield' => 'low',
+            $option->method->coversGround() && !$option->method->goesByHand() => 'boom',
+            $tall || $option->schools->choice('foliar-droplet') === 'fine' => 'fine',
             default => 'coarse',
         };
         $reach = Quantity::of(self::REACH_FEET[$kind], Unit::Foot);
-        foreach ($candidate->isLeafSpray() ? $candidate->cards() : [] as $card) {
+        foreach ($option->isLeafSpray() ? $option->cards() : [] as $card) {
             $own = $card->protection->exclusion;
             $reach = $own !== null && $own->isGreaterThan($reach) ? $own : $reach;
         }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -16,21 +16,21 @@ use Thicket\Verdict\Finding;
  * out for 21 days and till nothing stands green; plants that stay poisonous when dry till the debris is gone, and no
  * hay from there.
  */
-final readonly class PoisonAndStock implements TurnsWithTheYear
+final readonly class PoisonAndStock implements ChangesWithSeason
 {
     private const POISONS = ['toxic-to-stock', 'toxic-when-wilted', 'nitrate-former', 'cyanide-former', 'poisonous'];
     private const DAYS = 21;
     private const SOURCE = 'rulings-J51';
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
         // what is laid against seed or left to stock touches no standing plant; grazing has its own rule
         if (
             $target === null ||
             !$target->hasHazard(...self::POISONS) ||
-            $candidate->goesOn('soil') ||
-            in_array($candidate->method->how(), ['graze', 'sow', 'guard', 'look'], true)
+            $option->goesOn('soil') ||
+            in_array($option->method->how(), ['graze', 'sow', 'guard', 'look'], true)
         ) {
             return [];
         }
@@ -79,14 +79,14 @@ final readonly class PoisonAndStock implements TurnsWithTheYear
                 Certainty::Typical,
             ),
         };
-        if ($candidate->goesOn('leaf')) {
+        if ($option->goesOn('leaf')) {
             $findings[] = Finding::withCare('poison.eaten-more', self::SOURCE, [], null, Certainty::Typical);
         }
 
         return $findings;
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
         $from = $situation->dayOf(FactName::GrazedFrom);
         $hay = $situation->dayOf(FactName::HayOn);

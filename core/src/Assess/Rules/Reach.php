@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Situation\ToolsAtHand;
 use Thicket\Verdict\Finding;
@@ -13,12 +13,12 @@ use Thicket\Verdict\Finding;
 /** Tools at hand and people cleared for them. A missing tool changes a row, never takes it away (rulings B3). */
 final readonly class Reach implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if ($candidate->shed->tools === null) {
+        if ($option->shed->tools === null) {
             return [];
         }
-        $hand = ToolsAtHand::of($situation, $candidate);
+        $hand = ToolsAtHand::of($situation, $option);
         $findings = array_map(
             static fn(string $tool): Finding => Finding::doesNotSuit(
                 'tool.missing',

@@ -7,7 +7,7 @@ namespace Thicket\Assess\Rules;
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\Active;
 use Thicket\Catalogue\Species;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -18,14 +18,14 @@ use Thicket\Verdict\Finding;
  */
 final readonly class Response implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        if ($target === null || $candidate->active === null || !$candidate->method->usesProduct()) {
+        if ($target === null || $option->active === null || !$option->method->usesProduct()) {
             return [];
         }
-        [$effect, $active] = $candidate->bestResponse($target);
-        $values = ['active' => $active === null ? $candidate->activeNames() : $active->name()];
+        [$effect, $active] = $option->bestResponse($target);
+        $values = ['active' => $active === null ? $option->activeNames() : $active->name()];
 
         return [
             match ($effect) {
@@ -45,18 +45,18 @@ final readonly class Response implements Rule
                     Certainty::Typical,
                 ),
                 'disputed' => Finding::withCare('response.disputed', 'species', $values, null, Certainty::Typical),
-                default => $this->byClass($target, $candidate, $values),
+                default => $this->byClass($target, $option, $values),
             },
         ];
     }
 
     /** @param array<string, string> $values */
-    private function byClass(Species $target, Candidate $candidate, array $values): Finding
+    private function byClass(Species $target, Option $option, array $values): Finding
     {
         $kind = $target->plantKind();
         $grassy = in_array($kind, ['grass', 'sedge', 'rush'], true);
         $mismatched = array_filter(
-            $candidate->actives(),
+            $option->actives(),
             static fn(Active $a): bool => match ($a->selectivity()) {
                 'grass' => $kind !== 'grass',
                 'broadleaf' => $grassy,
@@ -64,7 +64,7 @@ final readonly class Response implements Rule
             },
         );
 
-        return count($mismatched) === count($candidate->actives())
+        return count($mismatched) === count($option->actives())
             ? Finding::doesNotSuit('response.wrong-class', 'handbook-2', $values, 'change.other-active')
             : Finding::withCare('response.not-known', 'species', $values, 'change.other-active', Certainty::Unknown);
     }

@@ -6,8 +6,8 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\Active;
-use Thicket\Situation\Candidate;
-use Thicket\Situation\Keeper;
+use Thicket\Situation\Option;
+use Thicket\Situation\ProtectedFeature;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -19,9 +19,9 @@ final readonly class RootsOfKeepers implements Rule
 {
     private const WORST = ['no', 'with-care', 'unknown', 'yes'];
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$candidate->method->usesProduct()) {
+        if (!$option->method->usesProduct()) {
             return [];
         }
         $findings = [];
@@ -29,9 +29,9 @@ final readonly class RootsOfKeepers implements Rule
             if (!$keeper->isRooted()) {
                 continue;
             }
-            $findings = [...$findings, ...$this->soilReach($keeper, $candidate)];
-            if ($candidate->goesOn('stump', 'wood') && $this->mayShareRoots($situation, $candidate, $keeper)) {
-                $findings = [...$findings, ...$this->grafts($situation, $candidate, $keeper)];
+            $findings = [...$findings, ...$this->soilReach($keeper, $option)];
+            if ($option->goesOn('stump', 'wood') && $this->mayShareRoots($situation, $option, $keeper)) {
+                $findings = [...$findings, ...$this->grafts($situation, $option, $keeper)];
             }
         }
 
@@ -39,9 +39,9 @@ final readonly class RootsOfKeepers implements Rule
     }
 
     /** @return list<Finding> */
-    private function soilReach(Keeper $keeper, Candidate $candidate): array
+    private function soilReach(ProtectedFeature $keeper, Option $option): array
     {
-        $harm = $this->harm($keeper, $candidate);
+        $harm = $this->harm($keeper, $option);
         if ($harm === 'no') {
             return [];
         }
@@ -62,7 +62,7 @@ final readonly class RootsOfKeepers implements Rule
                 'families' => Finding::notAllowed(
                     'roots.family-harmed',
                     'rulings-J47',
-                    $values + ['active' => $candidate->activeNames()],
+                    $values + ['active' => $option->activeNames()],
                     'change.no-soil-active',
                 ),
                 'yes' => Finding::doesNotSuit(
@@ -73,12 +73,12 @@ final readonly class RootsOfKeepers implements Rule
                 ),
                 'unknown' => Finding::unknown('keeper-tolerance', 'rulings-J47', true, [
                     'keeper' => $keeper->name,
-                    'active' => $candidate->activeNames(),
+                    'active' => $option->activeNames(),
                 ]),
                 default => Finding::withCare(
                     'roots.may-take-it-up',
                     'rulings-J47',
-                    $values + ['active' => $candidate->activeNames()],
+                    $values + ['active' => $option->activeNames()],
                     'change.no-soil-active',
                 ),
             },
@@ -86,19 +86,18 @@ final readonly class RootsOfKeepers implements Rule
     }
 
     /** no, with-care, unknown, yes or families (this very tree is of one), whichever active of the tank is worst. */
-    private function harm(Keeper $keeper, Candidate $candidate): string
+    private function harm(ProtectedFeature $keeper, Option $option): string
     {
-        $family = $keeper->speciesId === null ? null : $candidate->catalogue->species($keeper->speciesId)->family();
-        $worst =
-            array_filter($candidate->cards(), static fn($card): bool => $card->contents->soilActive) === [] ? 0 : 1;
-        foreach ($candidate->actives() as $active) {
+        $family = $keeper->speciesId === null ? null : $option->catalogue->species($keeper->speciesId)->family();
+        $worst = array_filter($option->cards(), static fn($card): bool => $card->contents->soilActive) === [] ? 0 : 1;
+        foreach ($option->actives() as $active) {
             $harm = $active->harmsTreesByRoots();
             if ($harm === 'families' && $family !== null && in_array($family, $active->treeFamiliesHarmed(), true)) {
                 return 'families';
             }
             $own = match ($harm) {
                 'families' => 'with-care',
-                'on-area' => $candidate->method->isOfArea() ? 'yes' : 'with-care',
+                'on-area' => $option->method->isOfArea() ? 'yes' : 'with-care',
                 default => $harm,
             };
             $worst = max($worst, (int) array_search($own, self::WORST, true));
@@ -108,7 +107,7 @@ final readonly class RootsOfKeepers implements Rule
     }
 
     /** Of its own kind; and of another where both sucker, since their roots may graft (rulings J57). */
-    private function mayShareRoots(Situation $situation, Candidate $candidate, Keeper $keeper): bool
+    private function mayShareRoots(Situation $situation, Option $option, ProtectedFeature $keeper): bool
     {
         if ($keeper->speciesId === null || $situation->target === null) {
             return false;
@@ -116,33 +115,33 @@ final readonly class RootsOfKeepers implements Rule
 
         return $keeper->speciesId === $situation->target->id() ||
             ($situation->target->isRootSuckering() &&
-                $candidate->catalogue->species($keeper->speciesId)->isRootSuckering());
+                $option->catalogue->species($keeper->speciesId)->isRootSuckering());
     }
 
     /** @return list<Finding> */
-    private function grafts(Situation $situation, Candidate $candidate, Keeper $keeper): array
+    private function grafts(Situation $situation, Option $option, ProtectedFeature $keeper): array
     {
         $near =
             $keeper->distance === null ||
             $keeper->crownRadius === null ||
             $keeper->distance->isLessThan($keeper->crownRadius->times(2));
-        if (!$near || !$candidate->anyActive(static fn(Active $a): bool => $a->isSystemic())) {
+        if (!$near || !$option->anyActive(static fn(Active $a): bool => $a->isSystemic())) {
             return [];
         }
         $values = ['keeper' => $keeper->name] + ($keeper->distance === null ? [] : ['distance' => $keeper->distance]);
         if (
             $keeper->speciesId === $situation->target?->id() &&
             $situation->target?->isRootSuckering() === true &&
-            !$candidate->isSoilActive()
+            !$option->isSoilActive()
         ) {
             return [Finding::doesNotSuit('roots.clone-kept', 'rulings-J57', $values, 'change.double-girdle')];
         }
-        if ($keeper->speciesId !== $situation->target?->id() && !$candidate->isSoilActive()) {
+        if ($keeper->speciesId !== $situation->target?->id() && !$option->isSoilActive()) {
             return [Finding::withCare('roots.kinds-may-graft', 'rulings-J57', $values, 'change.girdle-or-pull')];
         }
 
         return [
-            $candidate->isSoilActive()
+            $option->isSoilActive()
                 ? Finding::notAllowed('roots.grafted-soil-active', 'rulings-J28', $values, 'change.no-soil-active')
                 : Finding::withCare('roots.may-be-grafted', 'rulings-J28', $values, 'change.girdle-or-pull'),
         ];

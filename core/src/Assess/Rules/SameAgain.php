@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -16,16 +16,12 @@ use Thicket\Verdict\Finding;
  */
 final readonly class SameAgain implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $findings = [];
         $used = [];
         foreach ($situation->history as $past) {
-            if (
-                $past->method === $candidate->method->id() &&
-                $past->active === $candidate->active?->id() &&
-                $past->failed
-            ) {
+            if ($past->method === $option->method->id() && $past->active === $option->active?->id() && $past->failed) {
                 $findings[] = Finding::doesNotSuit(
                     'again.failed-here',
                     'handbook-7',
@@ -38,7 +34,7 @@ final readonly class SameAgain implements Rule
                 $used[$past->group] = ($used[$past->group] ?? 0) + 1;
             }
         }
-        $working = $this->workingGroups($situation, $candidate);
+        $working = $this->workingGroups($situation, $option);
         $again = array_intersect_key($used, array_flip($working));
         if ($again !== [] && count($again) === count($working)) {
             $findings[] = Finding::withCare(
@@ -57,10 +53,10 @@ final readonly class SameAgain implements Rule
      * @return list<string> groups of the tank that are known to do something to the target; all of them where nothing
      * is known
      */
-    private function workingGroups(Situation $situation, Candidate $candidate): array
+    private function workingGroups(Situation $situation, Option $option): array
     {
         $groups = $working = [];
-        foreach ($candidate->actives() as $active) {
+        foreach ($option->actives() as $active) {
             if ($active->group() === 'none') {
                 continue;
             }

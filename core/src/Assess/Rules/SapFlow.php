@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Calendar\Day;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -15,14 +15,14 @@ use Thicket\Verdict\Finding;
  * Maples, birches and kin push the mix out of a cut from late winter to full leaf (handbook 4, rulings J12), in every
  * school.
  */
-final readonly class SapFlow implements TurnsWithTheYear
+final readonly class SapFlow implements ChangesWithSeason
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         if (
             $situation->target === null ||
-            $candidate->method->season() !== 'cut-stem' ||
-            !$candidate->method->isFor($situation->target)
+            $option->method->season() !== 'cut-stem' ||
+            !$option->method->isFor($situation->target)
         ) {
             return [];
         }
@@ -49,9 +49,9 @@ final readonly class SapFlow implements TurnsWithTheYear
         return [];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
-        if ($candidate->method->season() !== 'cut-stem' || $situation->target?->sapFlow() !== 'strong') {
+        if ($option->method->season() !== 'cut-stem' || $situation->target?->sapFlow() !== 'strong') {
             return [];
         }
 

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Assess\RestsOnSchool;
-use Thicket\Assess\TurnsWithTheYear;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Active;
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Window;
 use Thicket\Catalogue\WindowGrade;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Timing\SeasonWindows;
 use Thicket\Verdict\Certainty;
@@ -22,24 +22,24 @@ use Thicket\Verdict\Finding;
  * goes before the calendar for windows of that stage (J43), green leaves for suckerers (J42), and keeping bare asks no
  * root stream (J50).
  */
-final readonly class Season implements RestsOnSchool, TurnsWithTheYear
+final readonly class Season implements RestsOnSchool, ChangesWithSeason
 {
     /** Grounds that are kept bare unless somebody says that roots are to die (rulings J50). */
     private const KEPT_BARE = ['bed-lawn-paving'];
     /** Leaves that still carry, for stems; leaf sprays want more than half green (rulings J42). */
     private const STILL_GREEN = ['more-than-half', 'about-half'];
 
-    public function school(Situation $situation, Candidate $candidate): ?string
+    public function school(Situation $situation, Option $option): ?string
     {
-        return SeasonWindows::schoolFor($candidate, $situation->target);
+        return SeasonWindows::schoolFor($option, $situation->target);
     }
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if ($situation->target === null || !$candidate->method->isFor($situation->target)) {
+        if ($situation->target === null || !$option->method->isFor($situation->target)) {
             return [];
         }
-        $windows = SeasonWindows::for($situation, $candidate);
+        $windows = SeasonWindows::for($situation, $option);
         if ($windows === null) {
             return [];
         }
@@ -76,8 +76,8 @@ final readonly class Season implements RestsOnSchool, TurnsWithTheYear
             return [$this->open($window, $windows)];
         }
 
-        return $this->openedOtherwise($situation, $candidate, $windows, $stage) ??
-            $this->closed($situation, $candidate, $windows);
+        return $this->openedOtherwise($situation, $option, $windows, $stage) ??
+            $this->closed($situation, $option, $windows);
     }
 
     private function open(Window $window, SeasonWindows $windows): Finding
@@ -97,7 +97,7 @@ final readonly class Season implements RestsOnSchool, TurnsWithTheYear
     /** @return list<Finding>|null what opens a row that the calendar shuts */
     private function openedOtherwise(
         Situation $situation,
-        Candidate $candidate,
+        Option $option,
         SeasonWindows $windows,
         ?string $stage,
     ): ?array {
@@ -106,10 +106,10 @@ final readonly class Season implements RestsOnSchool, TurnsWithTheYear
                 Finding::withCare('season.seen-stage', 'rulings-J43', ['stage' => $stage], null, Certainty::Observed),
             ];
         }
-        if ($this->isStillGreen($situation, $candidate)) {
+        if ($this->isStillGreen($situation, $option)) {
             return [Finding::withCare('season.still-green', 'rulings-J42', [], null, Certainty::Observed)];
         }
-        if ($windows->keepDown && $this->keepsDown($situation, $candidate)) {
+        if ($windows->keepDown && $this->keepsDown($situation, $option)) {
             return [
                 Finding::withCare(
                     'season.keep-down',
@@ -125,7 +125,7 @@ final readonly class Season implements RestsOnSchool, TurnsWithTheYear
     }
 
     /** A suckerer whose leaves were seen green enough after 1 July, past its calendar. */
-    private function isStillGreen(Situation $situation, Candidate $candidate): bool
+    private function isStillGreen(Situation $situation, Option $option): bool
     {
         $green = $situation->word(FactName::GreenLeaf);
         $opens = $situation->phenology()?->local('07-01', Day::year($situation->day));
@@ -136,28 +136,28 @@ final readonly class Season implements RestsOnSchool, TurnsWithTheYear
             $winter !== null &&
             $situation->day >= $opens &&
             $situation->day <= $winter &&
-            ($candidate->isLeafSpray() ? $green === 'more-than-half' : in_array($green, self::STILL_GREEN, true));
+            ($option->isLeafSpray() ? $green === 'more-than-half' : in_array($green, self::STILL_GREEN, true));
     }
 
     /** Leaf sprays only, and nothing systemic on a woody suckerer (rulings J50). */
-    private function keepsDown(Situation $situation, Candidate $candidate): bool
+    private function keepsDown(Situation $situation, Option $option): bool
     {
         $purpose =
             $situation->word(FactName::Purpose) ??
-            ($candidate->method->isInRows() || in_array($situation->word(FactName::Setting), self::KEPT_BARE, true)
+            ($option->method->isInRows() || in_array($situation->word(FactName::Setting), self::KEPT_BARE, true)
                 ? 'keep-down'
                 : 'kill-root');
 
         return $purpose === 'keep-down' &&
-            $candidate->isLeafSpray() &&
+            $option->isLeafSpray() &&
             !(
                 $situation->target?->isRootSuckering() === true &&
-                $candidate->anyActive(static fn(Active $a): bool => $a->isSystemic())
+                $option->anyActive(static fn(Active $a): bool => $a->isSystemic())
             );
     }
 
     /** @return list<Finding> */
-    private function closed(Situation $situation, Candidate $candidate, SeasonWindows $windows): array
+    private function closed(Situation $situation, Option $option, SeasonWindows $windows): array
     {
         $on = $windows->on($situation->day);
         $opens = $windows->opensAfter($situation->day);
@@ -202,10 +202,10 @@ final readonly class Season implements RestsOnSchool, TurnsWithTheYear
         return $findings;
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
         $days = [];
-        foreach (SeasonWindows::for($situation->onDay(Day::of($year, 7, 1)), $candidate)->windows ?? [] as $window) {
+        foreach (SeasonWindows::for($situation->onDay(Day::of($year, 7, 1)), $option)->windows ?? [] as $window) {
             $days = [...$days, $window->first, $window->last->modify('+1 day')];
         }
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Node;
 use Thicket\Season\LocalSpans;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\PastWork;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
@@ -19,7 +19,7 @@ use Thicket\Verdict\Finding;
  * The preventer of autumn is followed by a second once spring soil can be worked; somebody ticks that it can (handbook
  * 4).
  */
-final readonly class SecondLaying implements TurnsWithTheYear
+final readonly class SecondLaying implements ChangesWithSeason
 {
     private const SOURCE = 'handbook-4';
     /** Laid so long before, it was the one of autumn (our guess). */
@@ -28,11 +28,11 @@ final readonly class SecondLaying implements TurnsWithTheYear
     /** Between these days of the catalogue soil may still be too wet or frozen (our guess). */
     private const SPRING = ['from' => '02-01', 'to' => '05-31'];
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         if (
-            !$candidate->goesOn('soil') ||
-            $this->laidBefore($situation, $candidate) === null ||
+            !$option->goesOn('soil') ||
+            $this->laidBefore($situation, $option) === null ||
             !$this->isSpring($situation)
         ) {
             return [];
@@ -54,9 +54,9 @@ final readonly class SecondLaying implements TurnsWithTheYear
         ];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
-        if (!$candidate->goesOn('soil')) {
+        if (!$option->goesOn('soil')) {
             return [];
         }
         $days = [];
@@ -74,15 +74,15 @@ final readonly class SecondLaying implements TurnsWithTheYear
         return $days;
     }
 
-    private function laidBefore(Situation $situation, Candidate $candidate): ?PastWork
+    private function laidBefore(Situation $situation, Option $option): ?PastWork
     {
         foreach ($situation->history as $past) {
             $ago = Day::between($past->on, $situation->day);
             if (
                 $ago >= self::LEAST_DAYS &&
                 $ago <= self::MOST_DAYS &&
-                $candidate->catalogue->hasMethod($past->method) &&
-                $candidate->catalogue->method($past->method)->onto() === 'soil'
+                $option->catalogue->hasMethod($past->method) &&
+                $option->catalogue->method($past->method)->onto() === 'soil'
             ) {
                 return $past;
             }

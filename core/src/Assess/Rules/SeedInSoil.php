@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -19,10 +19,10 @@ final readonly class SeedInSoil implements Rule
     private const MOVING = ['dig', 'till', 'drag', 'lever'];
     private const LASTING_YEARS = 3;
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        if ($target === null || !$candidate->how(...self::MOVING) || !$candidate->method->isFor($target)) {
+        if ($target === null || !$option->how(...self::MOVING) || !$option->method->isFor($target)) {
             return [];
         }
         $years = $target->seedBankYears();

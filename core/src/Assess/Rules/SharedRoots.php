@@ -6,7 +6,7 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\RestsOnSchool;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\ServedStems;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
@@ -14,36 +14,36 @@ use Thicket\Verdict\Finding;
 /** Injecting stems that share roots: all of them, or some and let it carry (handbook 8 clonal-share). */
 final readonly class SharedRoots implements RestsOnSchool
 {
-    public function school(Situation $situation, Candidate $candidate): string
+    public function school(Situation $situation, Option $option): string
     {
         return 'clonal-share';
     }
 
-    private function boundTold(Situation $situation, Candidate $candidate): bool
+    private function boundTold(Situation $situation, Option $option): bool
     {
         return $situation->quantity(
-            $candidate->schools->choice('clonal-share') === 'only-larger' ? FactName::TreatFrom : FactName::TreatBelow,
+            $option->schools->choice('clonal-share') === 'only-larger' ? FactName::TreatFrom : FactName::TreatBelow,
         ) !== null;
     }
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if ($candidate->method->work() !== 'injection' || $situation->target?->isRootSuckering() !== true) {
+        if ($option->method->work() !== 'injection' || $situation->target?->isRootSuckering() !== true) {
             return [];
         }
 
         return [
-            $candidate->schools->choice('clonal-share') === 'all-stems'
+            $option->schools->choice('clonal-share') === 'all-stems'
                 ? Finding::fits('clone.treat-all', 'handbook-8', [])
-                : ($this->boundTold($situation, $candidate)
+                : ($this->boundTold($situation, $option)
                     ? Finding::withCare(
                         'clone.let-it-carry',
                         'handbook-8',
-                        ['left' => ServedStems::of($situation, $candidate)->leftOut],
+                        ['left' => ServedStems::of($situation, $option)->leftOut],
                         'change.treat-every-stem',
                     )
                     : Finding::unknown(
-                        $candidate->schools->choice('clonal-share') === 'only-larger' ? 'treat-from' : 'treat-below',
+                        $option->schools->choice('clonal-share') === 'only-larger' ? 'treat-from' : 'treat-below',
                         'handbook-8',
                         true,
                     )),

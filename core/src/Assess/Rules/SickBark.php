@@ -6,7 +6,7 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -17,20 +17,20 @@ use Thicket\Verdict\Finding;
  */
 final readonly class SickBark implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
         if (
             $target === null ||
             $situation->isYes(FactName::BarkDiseased) !== true ||
             !$target->isRootSuckering() ||
-            !$candidate->method->isFor($target)
+            !$option->method->isFor($target)
         ) {
             return [];
         }
         $onStem =
-            in_array($candidate->method->work(), ['cutting', 'injection'], true) ||
-            $candidate->goesOn('bark', 'stump', 'wood');
+            in_array($option->method->work(), ['cutting', 'injection'], true) ||
+            $option->goesOn('bark', 'stump', 'wood');
 
         return $onStem
             ? [Finding::withCare('disease.more-suckers', 'handbook-1', [], 'change.book-rounds', Certainty::Observed)]

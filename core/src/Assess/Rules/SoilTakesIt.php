@@ -7,7 +7,7 @@ namespace Thicket\Assess\Rules;
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\Active;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -18,9 +18,9 @@ use Thicket\Verdict\Finding;
  */
 final readonly class SoilTakesIt implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$candidate->method->usesProduct() || (!$candidate->isSoilActive() && !$candidate->goesOn('soil'))) {
+        if (!$option->method->usesProduct() || (!$option->isSoilActive() && !$option->goesOn('soil'))) {
             return [];
         }
         $findings = [];
@@ -34,7 +34,7 @@ final readonly class SoilTakesIt implements Rule
                 Certainty::Observed,
             );
         }
-        $leaching = array_filter($candidate->actives(), static fn(Active $a): bool => $a->leaches());
+        $leaching = array_filter($option->actives(), static fn(Active $a): bool => $a->leaches());
         if ($leaching !== []) {
             $shallow = $situation->isYes(FactName::ShallowGroundwater);
             $values = ['active' => implode(' + ', array_map(static fn(Active $a): string => $a->name(), $leaching))];

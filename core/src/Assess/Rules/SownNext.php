@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Assess\RestsOnSchool;
-use Thicket\Assess\TurnsWithTheYear;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Active;
 use Thicket\Catalogue\FactName;
 use Thicket\Label\LabelCard;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -20,22 +20,22 @@ use Thicket\Verdict\Finding;
  * days decide for the others; a crop that is up takes it only in the school and by the card that allow it (handbook 8
  * preventer-crop).
  */
-final readonly class SownNext implements RestsOnSchool, TurnsWithTheYear
+final readonly class SownNext implements RestsOnSchool, ChangesWithSeason
 {
-    public function school(Situation $situation, Candidate $candidate): ?string
+    public function school(Situation $situation, Option $option): ?string
     {
-        return $candidate->goesOn('soil') ? 'preventer-crop' : null;
+        return $option->goesOn('soil') ? 'preventer-crop' : null;
     }
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$candidate->method->usesProduct() || (!$candidate->goesOn('soil') && !$candidate->isSoilActive())) {
+        if (!$option->method->usesProduct() || (!$option->goesOn('soil') && !$option->isSoilActive())) {
             return [];
         }
         $findings = [];
-        if ($candidate->goesOn('soil') && $situation->isYes(FactName::CropUp) === true) {
+        if ($option->goesOn('soil') && $situation->isYes(FactName::CropUp) === true) {
             $findings[] =
-                $candidate->schools->choice('preventer-crop') === 'also-after'
+                $option->schools->choice('preventer-crop') === 'also-after'
                     ? Finding::withCare('sown.crop-up-by-card', 'handbook-8', [], null, Certainty::Observed)
                     : Finding::doesNotSuit(
                         'sown.crop-up',
@@ -50,11 +50,11 @@ final readonly class SownNext implements RestsOnSchool, TurnsWithTheYear
             return $findings;
         }
         $crop = $situation->word(FactName::SownCrop);
-        $values = ['sown' => $sown, 'active' => $candidate->activeNames()];
+        $values = ['sown' => $sown, 'active' => $option->activeNames()];
         if (
             $crop !== null &&
-            $candidate->goesOn('soil') &&
-            $candidate->anyActive(static fn(Active $a): bool => in_array($crop, $a->sensitiveSowings(), true))
+            $option->goesOn('soil') &&
+            $option->anyActive(static fn(Active $a): bool => in_array($crop, $a->sensitiveSowings(), true))
         ) {
             return [
                 ...$findings,
@@ -66,16 +66,16 @@ final readonly class SownNext implements RestsOnSchool, TurnsWithTheYear
                 ),
             ];
         }
-        $days = $this->days($candidate);
+        $days = $this->days($option);
         if ($days === null) {
             return [
                 ...$findings,
-                $candidate->card === null
-                    ? Finding::unknown('card-replant-days', 'rulings-J48', $candidate->goesOn('soil'), $values)
+                $option->card === null
+                    ? Finding::unknown('card-replant-days', 'rulings-J48', $option->goesOn('soil'), $values)
                     : Finding::unknown('card-replant-days', 'label-card', true, $values),
             ];
         }
-        if ($crop === null && $candidate->goesOn('soil')) {
+        if ($crop === null && $option->goesOn('soil')) {
             $findings[] = Finding::unknown('sown-crop', 'rulings-J48', true, $values);
         }
         $left = Day::between($situation->day, $sown);
@@ -89,10 +89,10 @@ final readonly class SownNext implements RestsOnSchool, TurnsWithTheYear
         ];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
         $sown = $situation->dayOf(FactName::SownNext);
-        $days = $this->days($candidate);
+        $days = $this->days($option);
 
         return $sown === null
             ? []
@@ -100,11 +100,11 @@ final readonly class SownNext implements RestsOnSchool, TurnsWithTheYear
     }
 
     /** The most days any card of the tank asks for; null where one is silent. */
-    private function days(Candidate $candidate): ?int
+    private function days(Option $option): ?int
     {
         $all = array_map(
             static fn(LabelCard $c): ?int => $c->details->numbers['replantDays'] ?? null,
-            $candidate->cards(),
+            $option->cards(),
         );
 
         return $all === [] || in_array(null, $all, true) ? null : max($all);

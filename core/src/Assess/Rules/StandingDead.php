@@ -9,7 +9,7 @@ use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Species;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Survey\StemGroup;
 use Thicket\Verdict\Certainty;
@@ -30,34 +30,34 @@ final readonly class StandingDead implements Rule
     private const IN_THE_WAY = ['access', 'fire'];
     private const SOURCE = 'rulings-J57';
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
         if (
             $target === null ||
             !in_array($target->habit(), ['tree', 'shrub'], true) ||
-            !$candidate->method->isFor($target)
+            !$option->method->isFor($target)
         ) {
             return [];
         }
-        if (!$candidate->leavesStanding()) {
-            return $this->takenDown($situation, $candidate);
+        if (!$option->leavesStanding()) {
+            return $this->takenDown($situation, $option);
         }
         $purpose = $situation->word(FactName::RemovalFor);
         $against = in_array($purpose, self::IN_THE_WAY, true)
             ? [Finding::withCare("purpose.stays-standing-{$purpose}", 'handbook-6', [], 'change.take-down')]
             : [];
 
-        return [...$this->standing($situation, $candidate, $target), ...$against];
+        return [...$this->standing($situation, $option, $target), ...$against];
     }
 
     /**
      * @return list<Finding> dead trees are wanted, and this takes them down (handbook 2: good snags are habitat away
      * from paths)
      */
-    private function takenDown(Situation $situation, Candidate $candidate): array
+    private function takenDown(Situation $situation, Option $option): array
     {
-        $fells = $candidate->method->work() === 'machine' || $candidate->how('cut');
+        $fells = $option->method->work() === 'machine' || $option->how('cut');
 
         return $fells && $situation->isYes(FactName::KeptAsSnags) === true && $this->thick($situation) !== []
             ? [
@@ -84,13 +84,13 @@ final readonly class StandingDead implements Rule
     }
 
     /** @return list<Finding> */
-    private function standing(Situation $situation, Candidate $candidate, Species $target): array
+    private function standing(Situation $situation, Option $option, Species $target): array
     {
         $height = $situation->quantity(FactName::Height) ?? $situation->tallestTallied();
         $thick = $this->thick($situation);
         $tall = $height !== null && !$height->isLessThan(Quantity::of(self::TALL_FEET, Unit::Foot));
         if ($thick === [] && !$tall) {
-            return $candidate->goesOn('leaf') || $situation->stems === []
+            return $option->goesOn('leaf') || $situation->stems === []
                 ? []
                 : [Finding::withCare('dead.stands', self::SOURCE)];
         }

@@ -6,7 +6,7 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -14,12 +14,12 @@ use Thicket\Verdict\Finding;
 /** Wiping takes what stands above the plants kept (handbook 2 wick). */
 final readonly class StandsAbove implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         if (
-            $candidate->method->guard() !== 'wick' ||
+            $option->method->guard() !== 'wick' ||
             $situation->target === null ||
-            !$candidate->method->isFor($situation->target)
+            !$option->method->isFor($situation->target)
         ) {
             return [];
         }

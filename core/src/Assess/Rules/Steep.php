@@ -6,7 +6,7 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -17,11 +17,11 @@ use Thicket\Verdict\Finding;
  */
 final readonly class Steep implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $slope = $situation->word(FactName::Slope);
         if ($slope === null) {
-            return $candidate->how('drag') ? [Finding::unknown('slope', 'rulings-J34', true)] : [];
+            return $option->how('drag') ? [Finding::unknown('slope', 'rulings-J34', true)] : [];
         }
         if ($slope === 'level') {
             return [];
@@ -29,7 +29,7 @@ final readonly class Steep implements Rule
         $values = ['slope' => $slope];
 
         return match (true) {
-            $candidate->how('drag') => [
+            $option->how('drag') => [
                 Finding::doesNotSuit(
                     'slope.no-tractor',
                     'rulings-J34',
@@ -38,10 +38,10 @@ final readonly class Steep implements Rule
                     Certainty::Observed,
                 ),
             ],
-            $slope === 'steep' && $candidate->how('mow') => [
+            $slope === 'steep' && $option->how('mow') => [
                 Finding::withCare('slope.machine', 'handbook-5', $values, null, Certainty::Observed),
             ],
-            $slope === 'steep' && $candidate->how('dig', 'till') => [
+            $slope === 'steep' && $option->how('dig', 'till') => [
                 Finding::withCare(
                     'slope.soil-washes',
                     'handbook-9',
@@ -50,7 +50,7 @@ final readonly class Steep implements Rule
                     Certainty::Observed,
                 ),
             ],
-            $candidate->isSoilActive() => [
+            $option->isSoilActive() => [
                 Finding::withCare('slope.reaches-further', 'rulings-J28', $values, null, Certainty::Observed),
             ],
             default => [],

@@ -6,7 +6,7 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\RestsOnSchool;
 use Thicket\Measure\Quantity;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\ServedStems;
 use Thicket\Situation\Situation;
 use Thicket\Survey\StemGroup;
@@ -20,40 +20,40 @@ use Thicket\Verdict\Finding;
  */
 final readonly class StemSize implements RestsOnSchool
 {
-    public function school(Situation $situation, Candidate $candidate): ?string
+    public function school(Situation $situation, Option $option): ?string
     {
         return match (true) {
-            $candidate->goesOn('bark') => 'basal-size',
-            $candidate->how('lever') && $situation->target?->isDeepRooted() === true => 'deep-roots',
+            $option->goesOn('bark') => 'basal-size',
+            $option->how('lever') && $situation->target?->isDeepRooted() === true => 'deep-roots',
             default => null,
         };
     }
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        $method = $candidate->method;
+        $method = $option->method;
         if ($situation->target === null || !$situation->target->isWoody() || !$method->isFor($situation->target)) {
             return [];
         }
-        $most = ServedStems::most($situation, $candidate);
-        $least = $candidate->limit('stemLeast');
+        $most = ServedStems::most($situation, $option);
+        $least = $option->limit('stemLeast');
         if ($most === null && $least === null) {
             return [];
         }
         if ($situation->stems === []) {
-            return $candidate->how('pull', 'lever', 'dig')
+            return $option->how('pull', 'lever', 'dig')
                 ? []
                 : [Finding::unknown('stem-diameter', $method->source(), true)];
         }
         $findings = [];
         if ($most !== null) {
-            $inclusive = ServedStems::mostIsInclusive($candidate);
-            $code = $most->equals($candidate->limit('stemMost') ?? $most) ? 'size.too-thick' : 'size.beyond-reach';
+            $inclusive = ServedStems::mostIsInclusive($option);
+            $code = $most->equals($option->limit('stemMost') ?? $most) ? 'size.too-thick' : 'size.beyond-reach';
             $findings = [
                 ...$findings,
                 ...$this->judge(
                     $situation,
-                    $candidate,
+                    $option,
                     $most,
                     fn(StemGroup $g): string => $g->against($most, $inclusive),
                     $code,
@@ -67,9 +67,9 @@ final readonly class StemSize implements RestsOnSchool
                 'beyond' => 'within',
                 default => 'split',
             };
-            $findings = [...$findings, ...$this->judge($situation, $candidate, $least, $tooThin, 'size.too-thin')];
+            $findings = [...$findings, ...$this->judge($situation, $option, $least, $tooThin, 'size.too-thin')];
         }
-        $served = ServedStems::of($situation, $candidate);
+        $served = ServedStems::of($situation, $option);
         if (
             $served->count() === 0 &&
             array_filter(
@@ -84,7 +84,7 @@ final readonly class StemSize implements RestsOnSchool
                 'change.other-method-for-rest',
             );
         }
-        if ($candidate->how('lever') && $served->count() > 0 && $situation->target->isDeepRooted() === true) {
+        if ($option->how('lever') && $served->count() > 0 && $situation->target->isDeepRooted() === true) {
             $findings[] = Finding::withCare(
                 'size.deep-roots-try',
                 'rulings-J56',
@@ -102,17 +102,12 @@ final readonly class StemSize implements RestsOnSchool
      *
      * @return list<Finding>
      */
-    private function judge(
-        Situation $situation,
-        Candidate $candidate,
-        Quantity $limit,
-        \Closure $stand,
-        string $code,
-    ): array {
+    private function judge(Situation $situation, Option $option, Quantity $limit, \Closure $stand, string $code): array
+    {
         $counts = ['within' => 0, 'beyond' => 0, 'split' => 0];
         $estimated = false;
         foreach ($situation->stems as $group) {
-            if (ServedStems::isLeftOut($group, $situation, $candidate)) {
+            if (ServedStems::isLeftOut($group, $situation, $option)) {
                 continue;
             }
             $counts[$stand($group)] += $group->count;
@@ -126,7 +121,7 @@ final readonly class StemSize implements RestsOnSchool
             'all' => array_sum($counts),
         ];
         $rest = $estimated ? Certainty::Estimated : Certainty::Measured;
-        $source = $candidate->method->source();
+        $source = $option->method->source();
         if ($counts['split'] > 0) {
             return [Finding::withCare('size.split-class', $source, $values, 'change.split-class', $rest)];
         }

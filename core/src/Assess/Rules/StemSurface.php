@@ -6,7 +6,7 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -19,13 +19,9 @@ final readonly class StemSurface implements Rule
 {
     private const SOURCE = 'handbook-2-basal-bark';
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (
-            !$candidate->goesOn('bark') ||
-            $situation->target === null ||
-            !$candidate->method->isFor($situation->target)
-        ) {
+        if (!$option->goesOn('bark') || $situation->target === null || !$option->method->isFor($situation->target)) {
             return [];
         }
         $findings = [

@@ -5,22 +5,22 @@ declare(strict_types=1);
 namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
 /** Many stems from one base put injection out by form and make other work dear (handbook 2). */
 final readonly class StemsPerClump implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $most = $situation->mostStemsPerClump();
-        if ($most <= 1 || $situation->target === null || !$candidate->method->isFor($situation->target)) {
+        if ($most <= 1 || $situation->target === null || !$option->method->isFor($situation->target)) {
             return [];
         }
-        $many = $candidate->catalogue->coefficients()->node('manyStems')->int('value');
+        $many = $option->catalogue->coefficients()->node('manyStems')->int('value');
         $values = ['stems' => $most, 'many' => $many];
-        if ($candidate->method->work() === 'injection') {
+        if ($option->method->work() === 'injection') {
             return $most >= $many
                 ? [
                     Finding::doesNotSuit(
@@ -32,15 +32,15 @@ final readonly class StemsPerClump implements Rule
                 ]
                 : [Finding::withCare('clump.cut-each', 'handbook-2-hack-and-squirt', $values)];
         }
-        if ($candidate->how('lever')) {
+        if ($option->how('lever')) {
             return [Finding::withCare('clump.grip-again', 'handbook-2-lever-puller', $values)];
         }
 
-        if ($candidate->how('girdle') && $most >= $many) {
+        if ($option->how('girdle') && $most >= $many) {
             return [Finding::withCare('clump.ring-each', 'rulings-J57', $values, 'change.stump-or-foliar')];
         }
 
-        return $candidate->goesOn('bark') && $most >= $many
+        return $option->goesOn('bark') && $most >= $many
             ? [Finding::withCare('clump.costs-climb', 'rulings-J59', $values, 'change.leaf-spray-instead')]
             : [];
     }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Active;
 use Thicket\Catalogue\FactName;
 use Thicket\Label\LabelCard;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -18,17 +18,17 @@ use Thicket\Verdict\Finding;
  * Days from spraying to grazing and hay, by the kind of stock and the line of every card in the tank; silence is no
  * leave (rulings J40), nor are stock that are there already (J51). Hay and manure may carry some actives on (J5).
  */
-final readonly class StockAndHay implements TurnsWithTheYear
+final readonly class StockAndHay implements ChangesWithSeason
 {
     private const MILK = ['milking-cows', 'dry-dairy'];
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$candidate->method->usesProduct()) {
+        if (!$option->method->usesProduct()) {
             return [];
         }
         $findings = [];
-        $carried = array_filter($candidate->actives(), static fn(Active $a): bool => $a->carriesOver());
+        $carried = array_filter($option->actives(), static fn(Active $a): bool => $a->carriesOver());
         if ($carried !== []) {
             $findings[] = Finding::withCare('carry.hay-and-manure', 'rulings-J5', [
                 'active' => implode(' + ', array_map(static fn(Active $a): string => $a->name(), $carried)),
@@ -38,7 +38,7 @@ final readonly class StockAndHay implements TurnsWithTheYear
             false,
             array_map(
                 static fn(LabelCard $c): ?bool => $c->details->answers['forageAllowed'] ?? null,
-                $candidate->cards(),
+                $option->cards(),
             ),
             true,
         );
@@ -50,32 +50,32 @@ final readonly class StockAndHay implements TurnsWithTheYear
             ...$findings,
             ...$this->until(
                 $situation,
-                $candidate,
+                $option,
                 FactName::GrazedFrom,
-                $this->grazingDays($situation, $candidate),
+                $this->grazingDays($situation, $option),
                 'graze',
                 'card-grazing-days',
             ),
             ...$this->until(
                 $situation,
-                $candidate,
+                $option,
                 FactName::HayOn,
-                $this->days($candidate, 'hayDays'),
+                $this->days($option, 'hayDays'),
                 'hay',
                 'card-hay-days',
             ),
-            ...$this->notTold($situation, $candidate),
-            ...$this->slaughter($situation, $candidate),
+            ...$this->notTold($situation, $option),
+            ...$this->slaughter($situation, $option),
         ];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
         $days = [];
         foreach (
             [
-                [FactName::GrazedFrom, $this->grazingDays($situation, $candidate)],
-                [FactName::HayOn, $this->days($candidate, 'hayDays')],
+                [FactName::GrazedFrom, $this->grazingDays($situation, $option)],
+                [FactName::HayOn, $this->days($option, 'hayDays')],
             ]
             as [$fact, $wait]
         ) {
@@ -94,10 +94,10 @@ final readonly class StockAndHay implements TurnsWithTheYear
     /**
      * @return list<Finding> a pasture of which nobody said when stock come back: the card's days cannot be kept (J51)
      */
-    private function notTold(Situation $situation, Candidate $candidate): array
+    private function notTold(Situation $situation, Option $option): array
     {
         if (
-            $candidate->card === null ||
+            $option->card === null ||
             $situation->isGrazed() !== true ||
             $situation->dayOf(FactName::GrazedFrom) !== null
         ) {
@@ -105,18 +105,18 @@ final readonly class StockAndHay implements TurnsWithTheYear
         }
 
         return [
-            $this->grazingDays($situation, $candidate) === 0
+            $this->grazingDays($situation, $option) === 0
                 ? Finding::fits('graze.out-until-dry', 'rulings-J51', [])
                 : Finding::unknown('grazed-from', 'rulings-J51', true),
         ];
     }
 
     /** @return list<Finding> what else the cards ask of animals that grazed there */
-    private function slaughter(Situation $situation, Candidate $candidate): array
+    private function slaughter(Situation $situation, Option $option): array
     {
         $findings = [];
         foreach (['slaughterDays' => 'graze.slaughter', 'strawDays' => 'hay.straw'] as $field => $code) {
-            $days = $this->days($candidate, $field);
+            $days = $this->days($option, $field);
             if (
                 $days !== null &&
                 $days > 0 &&
@@ -130,19 +130,19 @@ final readonly class StockAndHay implements TurnsWithTheYear
     }
 
     /** Of the kind of stock: dairy animals have a line of their own where the card gives one. */
-    private function grazingDays(Situation $situation, Candidate $candidate): ?int
+    private function grazingDays(Situation $situation, Option $option): ?int
     {
-        $general = $this->days($candidate, 'grazingDays');
+        $general = $this->days($option, 'grazingDays');
         if (!in_array($situation->word(FactName::StockKind), self::MILK, true)) {
             return $general;
         }
-        $dairy = $this->days($candidate, 'dairyDays');
+        $dairy = $this->days($option, 'dairyDays');
 
         return $dairy === null ? $general : max($dairy, $general ?? 0);
     }
 
     /** The most that any card of the tank asks for; null where one is silent. */
-    private function days(Candidate $candidate, string $field): ?int
+    private function days(Option $option, string $field): ?int
     {
         $all = array_map(
             static fn(LabelCard $c): ?int => match ($field) {
@@ -150,7 +150,7 @@ final readonly class StockAndHay implements TurnsWithTheYear
                 'hayDays' => $c->intervals->hayDays,
                 default => $c->details->numbers[$field] ?? null,
             },
-            $candidate->cards(),
+            $option->cards(),
         );
 
         return $all === [] || in_array(null, $all, true) ? null : max($all);
@@ -159,7 +159,7 @@ final readonly class StockAndHay implements TurnsWithTheYear
     /** @return list<Finding> */
     private function until(
         Situation $situation,
-        Candidate $candidate,
+        Option $option,
         FactName $fact,
         ?int $days,
         string $code,

@@ -8,7 +8,7 @@ use Thicket\Assess\RestsOnSchool;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -21,22 +21,22 @@ final readonly class StripWidth implements RestsOnSchool
 {
     private const SOURCE = 'handbook-6';
 
-    public function school(Situation $situation, Candidate $candidate): string
+    public function school(Situation $situation, Option $option): string
     {
         return 'strip-width';
     }
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $side = $situation->quantity(FactName::StripSide);
         if (
             $side === null ||
             $situation->word(FactName::Setting) !== 'orchard' ||
-            (!$candidate->method->isInRows() && !$candidate->goesOn('soil'))
+            (!$option->method->isInRows() && !$option->goesOn('soil'))
         ) {
             return [];
         }
-        $wanted = $candidate->schools->values('strip-width');
+        $wanted = $option->schools->values('strip-width');
         [$least, $most] = [$wanted->quantity('least'), $wanted->quantity('most')];
         if ($least === null || $most === null) {
             return [];

@@ -8,7 +8,7 @@ use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -23,14 +23,14 @@ final readonly class Tillage implements Rule
     /** Shallower than this a hoe slices weeds off above the feeder roots (our guess). */
     private const SLICING_INCHES = 1;
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        $tills = $candidate->how('till', 'hoe');
-        $worksIn = $candidate->goesOn('soil');
-        if ((!$tills && !$worksIn) || $situation->target === null || !$candidate->method->isFor($situation->target)) {
+        $tills = $option->how('till', 'hoe');
+        $worksIn = $option->goesOn('soil');
+        if ((!$tills && !$worksIn) || $situation->target === null || !$option->method->isFor($situation->target)) {
             return [];
         }
-        $findings = $this->roots($situation, $candidate, $tills);
+        $findings = $this->roots($situation, $option, $tills);
         if ($tills && $situation->target->fragmentsRegrow() === true) {
             $findings[] = Finding::doesNotSuit(
                 'till.pieces-root',
@@ -45,18 +45,18 @@ final readonly class Tillage implements Rule
     }
 
     /** @return list<Finding> */
-    private function roots(Situation $situation, Candidate $candidate, bool $tills): array
+    private function roots(Situation $situation, Option $option, bool $tills): array
     {
-        $kept = $this->feederRoots($situation, $candidate);
+        $kept = $this->feederRoots($situation, $option);
         if ($kept === []) {
             return [];
         }
         $depth =
             $situation->quantity(FactName::WorkingDepth) ??
-            ($tills ? $candidate->method->depth() : $candidate->card?->directions->soil->incorporation);
+            ($tills ? $option->method->depth() : $option->card?->directions->soil->incorporation);
         if ($depth === null) {
             // a card that asks for watering in is not worked in
-            return $candidate->card === null || $candidate->card->directions->soil->isWateredIn() === true
+            return $option->card === null || $option->card->directions->soil->isWateredIn() === true
                 ? []
                 : [Finding::unknown($tills ? 'working-depth' : 'card-incorporation', self::SOURCE, true)];
         }
@@ -79,15 +79,15 @@ final readonly class Tillage implements Rule
     }
 
     /** @return list<array{string, Quantity}> name of what is kept there, and within what depth its feeder roots lie */
-    private function feederRoots(Situation $situation, Candidate $candidate): array
+    private function feederRoots(Situation $situation, Option $option): array
     {
         $typical =
-            $candidate->catalogue->coefficients()->node('feederRoots')->quantity('value') ??
+            $option->catalogue->coefficients()->node('feederRoots')->quantity('value') ??
             throw new \LogicException('no feeder roots.');
         $out = [];
         foreach ($situation->keepers as $keeper) {
             if ($keeper->isRooted() && $keeper->kind !== 'crop' && $keeper->isAmongTargets()) {
-                $species = $keeper->speciesId === null ? null : $candidate->catalogue->species($keeper->speciesId);
+                $species = $keeper->speciesId === null ? null : $option->catalogue->species($keeper->speciesId);
                 $out[] = [$keeper->name, $species?->feederRoots() ?? $typical];
             }
         }

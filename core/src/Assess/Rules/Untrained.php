@@ -8,7 +8,7 @@ use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Survey\StemGroup;
 use Thicket\Verdict\Finding;
@@ -26,7 +26,7 @@ final readonly class Untrained implements Rule
     private const HAND_CUT_INCHES = 4;
     private const APART_FEET = 10;
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         if ($situation->isYes(FactName::Volunteers) !== true) {
             return [];
@@ -38,57 +38,53 @@ final readonly class Untrained implements Rule
             ($situation->unnamed === null ||
                 $situation->unnamed->couldBeAny ||
                 array_intersect(self::HAZARDS, $situation->unnamed->hazards) !== []);
-        $clearance = $candidate->method->clearance();
+        $clearance = $option->method->clearance();
 
         return [
             match (true) {
                 $unsafe => Finding::notAllowed('volunteer.no-such-plant', 'rulings-J19', [], 'change.trained-people'),
                 $unnamed => Finding::notAllowed('volunteer.unnamed', 'rulings-J55', [], 'change.name-it'),
-                $this->isSplit($situation, $candidate) => Finding::withCare('volunteer.split-row', 'rulings-J55', [
+                $this->isSplit($situation, $option) => Finding::withCare('volunteer.split-row', 'rulings-J55', [
                     'apart' => Quantity::of(self::APART_FEET, Unit::Foot),
                 ]),
-                $candidate->method->usesProduct() => Finding::notAllowed(
+                $option->method->usesProduct() => Finding::notAllowed(
                     'volunteer.no-product',
                     'rulings-J19',
                     [],
                     'change.trained-people',
                 ),
-                in_array($candidate->method->work(), self::NEVER_WORK, true),
-                $this->wantsABlade($situation, $candidate)
+                in_array($option->method->work(), self::NEVER_WORK, true),
+                $this->wantsABlade($situation, $option)
                     => Finding::notAllowed(
                     'volunteer.no-tool',
                     'rulings-J19',
-                    ['tool' => $clearance === 'none' ? $candidate->method->work() : $clearance],
+                    ['tool' => $clearance === 'none' ? $option->method->work() : $clearance],
                     'change.trained-people',
                 ),
-                $candidate->method->work() === 'cutting' => Finding::withCare('volunteer.adults-lop', 'rulings-J55'),
+                $option->method->work() === 'cutting' => Finding::withCare('volunteer.adults-lop', 'rulings-J55'),
                 default => Finding::fits('volunteer.hand-work', 'rulings-J19', []),
             },
         ];
     }
 
     /** What asks for a trained blade: any clearance, and woody stems too thick for loppers. */
-    private function wantsABlade(Situation $situation, Candidate $candidate): bool
+    private function wantsABlade(Situation $situation, Option $option): bool
     {
-        $cutsWood = $candidate->method->work() === 'cutting' && $situation->target?->isWoody() === true;
+        $cutsWood = $option->method->work() === 'cutting' && $situation->target?->isWoody() === true;
 
-        return ($candidate->method->clearance() !== 'none' || $cutsWood) && !$this->byHand($situation, $candidate);
+        return ($option->method->clearance() !== 'none' || $cutsWood) && !$this->byHand($situation, $option);
     }
 
     /** Stumps thin enough for loppers: the cutting is theirs, the product is not. */
-    private function isSplit(Situation $situation, Candidate $candidate): bool
+    private function isSplit(Situation $situation, Option $option): bool
     {
-        return $candidate->goesOn('stump') && $this->byHand($situation, $candidate);
+        return $option->goesOn('stump') && $this->byHand($situation, $option);
     }
 
     /** Loppers and hand pruning saws do it: tools without a power blade, stems under 4 in. */
-    private function byHand(Situation $situation, Candidate $candidate): bool
+    private function byHand(Situation $situation, Option $option): bool
     {
-        if (
-            $candidate->method->work() !== 'cutting' ||
-            !$candidate->method->worksByHand() ||
-            $situation->stems === []
-        ) {
+        if ($option->method->work() !== 'cutting' || !$option->method->worksByHand() || $situation->stems === []) {
             return false;
         }
 

@@ -8,7 +8,7 @@ use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -16,9 +16,9 @@ use Thicket\Verdict\Finding;
 /** Warm-ground brush takes leaf spray once soil at 1 ft (30 cm) has reached 75 F (handbook 4). */
 final readonly class WarmSoil implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$candidate->goesOn('leaf') || $situation->target?->treatmentClass() !== 'warm-ground-brush') {
+        if (!$option->goesOn('leaf') || $situation->target?->treatmentClass() !== 'warm-ground-brush') {
             return [];
         }
         $limit = Quantity::of(75, Unit::Fahrenheit);

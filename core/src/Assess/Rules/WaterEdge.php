@@ -9,7 +9,7 @@ use Thicket\Catalogue\FactName;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 
@@ -23,12 +23,12 @@ final readonly class WaterEdge implements Rule
     private const CLOSE_METRES = 10;
     private const SOURCE = 'rulings-J52';
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if ($candidate->how('mow') && $situation->target?->treatmentClass() === 'knotweed') {
+        if ($option->how('mow') && $situation->target?->treatmentClass() === 'knotweed') {
             return [Finding::doesNotSuit('water.knotweed-never-mown', 'rulings-J12', [], 'change.dig-or-spray')];
         }
-        if (!$candidate->method->usesProduct()) {
+        if (!$option->method->usesProduct()) {
             return [];
         }
         $distance = $situation->waterDistance();
@@ -44,29 +44,29 @@ final readonly class WaterEdge implements Rule
         if (
             !$near &&
             array_filter(
-                $candidate->cards(),
+                $option->cards(),
                 static fn(LabelCard $c): bool => $c->start->waterBuffer?->isGreaterThan($distance) === true,
             ) === []
         ) {
-            $buffer = $candidate->card?->start->waterBuffer;
+            $buffer = $option->card?->start->waterBuffer;
 
             return $buffer === null
                 ? []
                 : [Finding::fits('water.outside-buffer', 'label-card', ['distance' => $distance, 'buffer' => $buffer])];
         }
         $findings = [];
-        foreach ($candidate->cards() === [] ? [null] : $candidate->cards() as $card) {
-            $findings = [...$findings, ...$this->ofCard($candidate, $card, $distance, $near, $close)];
+        foreach ($option->cards() === [] ? [null] : $option->cards() as $card) {
+            $findings = [...$findings, ...$this->ofCard($option, $card, $distance, $near, $close)];
         }
 
         return $findings;
     }
 
     /** @return list<Finding> */
-    private function ofCard(Candidate $candidate, ?LabelCard $card, Quantity $distance, bool $near, bool $close): array
+    private function ofCard(Option $option, ?LabelCard $card, Quantity $distance, bool $near, bool $close): array
     {
         $values = ['distance' => $distance];
-        $oil = $candidate->carrier() === 'oil' || $card?->contents->formulation === 'oil-soluble-ester';
+        $oil = $option->carrier() === 'oil' || $card?->contents->formulation === 'oil-soluble-ester';
         if ($oil && $close) {
             return [
                 $card?->details?->seasonallyDry() === true

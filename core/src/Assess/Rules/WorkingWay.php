@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Finding;
 use Thicket\Verdict\Outcome;
@@ -16,18 +16,18 @@ use Thicket\Verdict\Outcome;
  */
 final readonly class WorkingWay implements Rule
 {
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
         $target = $situation->target;
-        if ($target === null || !$candidate->method->isFor($target)) {
+        if ($target === null || !$option->method->isFor($target)) {
             return [];
         }
         $findings = [];
-        foreach ($candidate->catalogue->schoolsOfMethod($candidate->method->id()) as $school) {
-            $others = array_fill_keys($candidate->schools->alternatives($school->id()), Outcome::Fits);
+        foreach ($option->catalogue->schoolsOfMethod($option->method->id()) as $school) {
+            $others = array_fill_keys($option->schools->alternatives($school->id()), Outcome::Fits);
             $findings[] = Finding::fits('school.way', 'handbook-8', [
                 'school' => $school->id(),
-                'choice' => $school->id() . '.' . $candidate->schools->choice($school->id()),
+                'choice' => $school->id() . '.' . $option->schools->choice($school->id()),
             ])->restingOn($school->id(), $others);
         }
 

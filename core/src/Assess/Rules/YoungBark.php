@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Thicket\Assess\Rules;
 
-use Thicket\Assess\TurnsWithTheYear;
+use Thicket\Assess\ChangesWithSeason;
 use Thicket\Catalogue\Active;
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
-use Thicket\Situation\Keeper;
+use Thicket\Situation\Option;
+use Thicket\Situation\ProtectedFeature;
 use Thicket\Situation\Situation;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
@@ -17,15 +17,15 @@ use Thicket\Verdict\Finding;
  * Systemic sprays along planted trees, in every setting: green or wounded bark is asked at every age, guards stand in
  * the first three years (handbook 2 strip or ring).
  */
-final readonly class YoungBark implements TurnsWithTheYear
+final readonly class YoungBark implements ChangesWithSeason
 {
     private const GUARDED_YEARS = 3;
     private const SOURCE = 'handbook-2-strip-or-ring';
     private const PLANTED = ['tree', 'shrub', 'planting'];
 
-    public function evaluate(Situation $situation, Candidate $candidate): array
+    public function evaluate(Situation $situation, Option $option): array
     {
-        if (!$this->concerns($situation, $candidate)) {
+        if (!$this->concerns($situation, $option)) {
             return [];
         }
         $green = $situation->isYes(FactName::GreenBark);
@@ -49,24 +49,24 @@ final readonly class YoungBark implements TurnsWithTheYear
         return [...$findings, ...$this->guards($situation)];
     }
 
-    public function turns(Situation $situation, Candidate $candidate, int $year): array
+    public function turns(Situation $situation, Option $option, int $year): array
     {
         $planted = $situation->dayOf(FactName::PlantedOn);
 
         return $planted === null ? [] : [$planted->modify('+' . self::GUARDED_YEARS . ' years')];
     }
 
-    private function concerns(Situation $situation, Candidate $candidate): bool
+    private function concerns(Situation $situation, Option $option): bool
     {
         if (
-            !$candidate->isLeafSpray() ||
-            !$candidate->anyActive(static fn(Active $a): bool => $a->isSystemic() && $a->selectivity() !== 'grass')
+            !$option->isLeafSpray() ||
+            !$option->anyActive(static fn(Active $a): bool => $a->isSystemic() && $a->selectivity() !== 'grass')
         ) {
             return false;
         }
         $along = array_filter(
             $situation->keepers,
-            static fn(Keeper $k): bool => in_array($k->kind, self::PLANTED, true) && $k->isAmongTargets(),
+            static fn(ProtectedFeature $k): bool => in_array($k->kind, self::PLANTED, true) && $k->isAmongTargets(),
         );
 
         return $situation->word(FactName::Setting) === 'orchard' ||

@@ -12,7 +12,7 @@ use Thicket\Situation\Situation;
 /** At the water's edge surfactant and dye have to be permitted for water too, and oil is out (rulings J15). */
 final readonly class AdditivesByWater implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
         $distance = $plan->situation->waterDistance();
         $near =
@@ -23,9 +23,9 @@ final readonly class AdditivesByWater implements MixRule
         }
 
         return match (true) {
-            $plan->has('oil') => MixWord::blocks('mix.oil-by-water', 'rulings-J15'),
-            $plan->additivesForWater === false => MixWord::blocks('mix.additives-not-for-water', 'rulings-J15'),
-            $plan->additivesForWater === null => MixWord::asks('mix.additives-for-water', 'rulings-J15'),
+            $plan->has('oil') => Advisory::blocks('mix.oil-by-water', 'rulings-J15'),
+            $plan->additivesForWater === false => Advisory::blocks('mix.additives-not-for-water', 'rulings-J15'),
+            $plan->additivesForWater === null => Advisory::asks('mix.additives-for-water', 'rulings-J15'),
             default => null,
         };
     }

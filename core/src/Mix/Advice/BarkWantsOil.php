@@ -7,10 +7,10 @@ namespace Thicket\Mix\Advice;
 /** Oil carries an ester through the bark; water is no substitute (handbook 3, Further particulars). */
 final readonly class BarkWantsOil implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
-        return $plan->candidate->goesOn('bark') && $plan->carrier === 'water'
-            ? MixWord::blocks('mix.bark-wants-oil', 'handbook-3')
+        return $plan->option->goesOn('bark') && $plan->carrier === 'water'
+            ? Advisory::blocks('mix.bark-wants-oil', 'handbook-3')
             : null;
     }
 }

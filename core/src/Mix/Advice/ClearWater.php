@@ -7,10 +7,10 @@ namespace Thicket\Mix\Advice;
 /** Muddy water ties up an active that binds to soil before it reaches the plant (handbook 3). */
 final readonly class ClearWater implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
         return $plan->carrier === 'water' && $plan->water === 'muddy' && $plan->mind('muddy-water')
-            ? MixWord::blocks('mix.muddy-water', 'handbook-3')
+            ? Advisory::blocks('mix.muddy-water', 'handbook-3')
             : null;
     }
 }

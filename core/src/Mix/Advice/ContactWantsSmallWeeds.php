@@ -12,15 +12,15 @@ final readonly class ContactWantsSmallWeeds implements MixRule
 {
     private const SMALL = ['cotyledon', 'seedling'];
 
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
         $stage = $plan->situation->stage();
-        if (!$plan->candidate->isLeafSpray() || $plan->candidate->active?->isSystemic() !== false || $stage === null) {
+        if (!$plan->option->isLeafSpray() || $plan->option->active?->isSystemic() !== false || $stage === null) {
             return null;
         }
 
         return in_array($stage[0], self::SMALL, true)
             ? null
-            : MixWord::care('mix.contact-small-weeds', 'handbook-3', ['stage' => $stage[0]]);
+            : Advisory::care('mix.contact-small-weeds', 'handbook-3', ['stage' => $stage[0]]);
     }
 }

@@ -7,10 +7,10 @@ namespace Thicket\Mix\Advice;
 /** Dye in a spray or on bark shows what is done, so that nothing is missed or done twice (handbook 3). */
 final readonly class DyeShowsWhere implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
-        return !$plan->has('dye') && ($plan->candidate->goesOn('bark', 'stump') || $plan->candidate->isLeafSpray())
-            ? MixWord::care('mix.dye', 'handbook-3')
+        return !$plan->has('dye') && ($plan->option->goesOn('bark', 'stump') || $plan->option->isLeafSpray())
+            ? Advisory::care('mix.dye', 'handbook-3')
             : null;
     }
 }

@@ -14,7 +14,7 @@ use Thicket\Verdict\Outcome;
  */
 final readonly class EveryCardAllowsTheUse implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
         foreach ($plan->partners as $partner) {
             $against = array_filter(
@@ -22,7 +22,7 @@ final readonly class EveryCardAllowsTheUse implements MixRule
                 static fn(Finding $f): bool => in_array($f->outcome, [Outcome::NotAllowed, Outcome::NotNow], true),
             );
             if ($partner->card === null || $against !== []) {
-                return MixWord::blocks('mix.partner-not-for-this', 'label-card', [
+                return Advisory::blocks('mix.partner-not-for-this', 'label-card', [
                     'product' => $partner->card->product ?? '',
                 ]);
             }

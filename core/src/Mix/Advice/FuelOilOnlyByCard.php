@@ -8,7 +8,7 @@ use Thicket\Catalogue\Carrier;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 
 /**
@@ -17,14 +17,14 @@ use Thicket\Situation\Situation;
  */
 final readonly class FuelOilOnlyByCard implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
         if ($plan->carrier !== Carrier::FUEL_OIL) {
             return null;
         }
         $distance = $plan->situation->waterDistance();
         $strips = array_filter(
-            array_map(static fn(Candidate $one): ?Quantity => $one->card?->start->waterBuffer, $plan->products()),
+            array_map(static fn(Option $one): ?Quantity => $one->card?->start->waterBuffer, $plan->products()),
         );
         // where a card names no wider strip, as far as mixing keeps from water
         $near = array_reduce(
@@ -35,17 +35,17 @@ final readonly class FuelOilOnlyByCard implements MixRule
 
         return match (true) {
             $plan->any(
-                static fn(Candidate $one): bool => $one->card === null ||
+                static fn(Option $one): bool => $one->card === null ||
                     !$one->card->confirmed ||
                     !in_array(Carrier::FUEL_OIL, $one->card->directions->carriers, true),
             )
-                => MixWord::blocks('mix.fuel-oil-not-on-card', 'rulings-J18'),
-            !$plan->fuelOilLawful => MixWord::blocks('mix.fuel-oil-law', 'rulings-J18'),
-            $plan->situation->word(FactName::SoilMoisture) === 'wet' => MixWord::blocks(
+                => Advisory::blocks('mix.fuel-oil-not-on-card', 'rulings-J18'),
+            !$plan->fuelOilLawful => Advisory::blocks('mix.fuel-oil-law', 'rulings-J18'),
+            $plan->situation->word(FactName::SoilMoisture) === 'wet' => Advisory::blocks(
                 'mix.fuel-oil-wet-ground',
                 'rulings-J18',
             ),
-            $distance !== null && $distance->isLessThan($near) => MixWord::blocks(
+            $distance !== null && $distance->isLessThan($near) => Advisory::blocks(
                 'mix.fuel-oil-near-water',
                 'rulings-J18',
                 ['distance' => $distance, 'limit' => $near],

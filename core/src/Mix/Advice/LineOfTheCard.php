@@ -12,23 +12,23 @@ use Thicket\Label\CardUse;
  */
 final readonly class LineOfTheCard implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
-        $candidate = $plan->candidate;
-        $line = $candidate->lineOfCard($plan->situation);
+        $option = $plan->option;
+        $line = $option->lineOfCard($plan->situation);
         $stage = $plan->situation->stageSeen();
         $holds = array_map(
             static fn(CardUse $use): ?bool => $use->holds($stage, $plan->situation->day),
-            $candidate->card?->lines($candidate->cardUse()) ?? [],
+            $option->card?->lines($option->cardUse()) ?? [],
         );
 
         return match (true) {
             $line === null => null,
             in_array(null, $holds, true) => in_array(true, $holds, true)
-                ? MixWord::care('mix.strictest-line', 'label-card')
-                : MixWord::asks('mix.stage-first', 'label-card'),
-            $line->stages !== [] => MixWord::care('mix.line-of-stage', 'label-card', ['stage' => (string) $stage]),
-            $line->from !== null && $line->to !== null => MixWord::care('mix.line-of-dates', 'label-card', [
+                ? Advisory::care('mix.strictest-line', 'label-card')
+                : Advisory::asks('mix.stage-first', 'label-card'),
+            $line->stages !== [] => Advisory::care('mix.line-of-stage', 'label-card', ['stage' => (string) $stage]),
+            $line->from !== null && $line->to !== null => Advisory::care('mix.line-of-dates', 'label-card', [
                 'from' => $line->from,
                 'to' => $line->to,
             ]),

@@ -7,8 +7,8 @@ namespace Thicket\Mix\Advice;
 /** A shield, cone or cup keeps spray in as well as out: only the target may be under it (handbook 2). */
 final readonly class LookInsideTheShield implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
-        return $plan->candidate->method->guard() === 'shield' ? MixWord::care('mix.look-in', 'handbook-2') : null;
+        return $plan->option->method->guard() === 'shield' ? Advisory::care('mix.look-in', 'handbook-2') : null;
     }
 }

@@ -7,7 +7,7 @@ namespace Thicket\Mix\Advice;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
 use Thicket\Mix\Component;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 
 /** What somebody means to mix: product, carrier, what else goes in, and what it is made in and with. */
@@ -27,13 +27,13 @@ final readonly class MixPlan
     public ?bool $additivesForWater;
     /** Temperature measured within the hour. */
     public ?Quantity $air;
-    /** @var list<Candidate> further products of the same tank */
+    /** @var list<Option> further products of the same tank */
     public array $partners;
 
-    /** @param Candidate $candidate with its partners */
+    /** @param Option $option with its partners */
     public function __construct(
         public Situation $situation,
-        public Candidate $candidate,
+        public Option $option,
         public string $carrier,
         Additions $additions = new Additions(),
         TankAsked $tank = new TankAsked(),
@@ -46,7 +46,7 @@ final readonly class MixPlan
         $this->firstTogether = $crew->firstTogether;
         $this->fuelOilLawful = $crew->fuelOilLawful;
         $this->air = $situation->quantity(FactName::AirTemperature);
-        $this->partners = $candidate->partners;
+        $this->partners = $option->partners;
     }
 
     public function has(string $role): bool
@@ -57,16 +57,16 @@ final readonly class MixPlan
     /** Whether any product of the tank wants this minded. */
     public function mind(string $caution): bool
     {
-        return $this->any(static fn(Candidate $one): bool => in_array($caution, $one->active?->cautions() ?? [], true));
+        return $this->any(static fn(Option $one): bool => in_array($caution, $one->active?->cautions() ?? [], true));
     }
 
-    /** @return non-empty-list<Candidate> every product of the tank: the strictest decides (rulings J16) */
+    /** @return non-empty-list<Option> every product of the tank: the strictest decides (rulings J16) */
     public function products(): array
     {
-        return [$this->candidate, ...$this->partners];
+        return [$this->option, ...$this->partners];
     }
 
-    /** @param \Closure(Candidate): bool $holds */
+    /** @param \Closure(Option): bool $holds */
     public function any(\Closure $holds): bool
     {
         return array_filter($this->products(), $holds) !== [];

@@ -6,5 +6,5 @@ namespace Thicket\Mix\Advice;
 
 interface MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord;
+    public function judge(MixPlan $plan): ?Advisory;
 }

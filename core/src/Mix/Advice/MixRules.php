@@ -42,16 +42,16 @@ final readonly class MixRules
         ];
     }
 
-    /** @return list<MixWord> what blocks, then what asks, then what to mind */
+    /** @return list<Advisory> what blocks, then what asks, then what to mind */
     public static function judge(MixPlan $plan): array
     {
         $words = array_values(
-            array_filter(array_map(static fn(MixRule $rule): ?MixWord => $rule->judge($plan), self::all())),
+            array_filter(array_map(static fn(MixRule $rule): ?Advisory => $rule->judge($plan), self::all())),
         );
-        $order = [MixWord::BLOCKS, MixWord::ASKS, MixWord::CARE];
+        $order = [Advisory::BLOCKS, Advisory::ASKS, Advisory::CARE];
         usort(
             $words,
-            static fn(MixWord $a, MixWord $b): int => array_search($a->level, $order, true) <=>
+            static fn(Advisory $a, Advisory $b): int => array_search($a->level, $order, true) <=>
                 array_search($b->level, $order, true),
         );
 

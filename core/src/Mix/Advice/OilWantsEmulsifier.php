@@ -7,10 +7,10 @@ namespace Thicket\Mix\Advice;
 /** Oil in water parts again without an emulsifier; its dose is the card's to say (handbook 3). */
 final readonly class OilWantsEmulsifier implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
         return $plan->carrier === 'water' && $plan->has('oil') && !$plan->has('emulsifier')
-            ? MixWord::asks('mix.emulsifier-missing', 'handbook-3')
+            ? Advisory::asks('mix.emulsifier-missing', 'handbook-3')
             : null;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Mix\Advice;
 
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 
 /**
  * The same active under two names is one active (handbook 3 "Traps in the sums"): a double dose, counted together under
@@ -12,11 +12,11 @@ use Thicket\Situation\Candidate;
  */
 final readonly class OneActiveTwice implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
         $actives = array_merge(
             ...array_map(
-                static fn(Candidate $one): array => array_unique(
+                static fn(Option $one): array => array_unique(
                     array_column($one->card->contents->actives ?? [], 'active'),
                 ),
                 $plan->products(),
@@ -26,8 +26,8 @@ final readonly class OneActiveTwice implements MixRule
 
         return $twice === []
             ? null
-            : MixWord::care('mix.active-twice', 'handbook-3', [
-                'active' => $plan->candidate->catalogue->active($twice[0])->name(),
+            : Advisory::care('mix.active-twice', 'handbook-3', [
+                'active' => $plan->option->catalogue->active($twice[0])->name(),
             ]);
     }
 }

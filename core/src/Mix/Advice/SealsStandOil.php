@@ -9,7 +9,7 @@ use Thicket\Catalogue\Carrier;
 /** Oil mixes need solvent-proof seals (rulings J17). */
 final readonly class SealsStandOil implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
         if (!Carrier::isOil($plan->carrier) && !$plan->has('oil')) {
             return null;
@@ -17,8 +17,8 @@ final readonly class SealsStandOil implements MixRule
 
         return match ($plan->solventProof) {
             true => null,
-            false => MixWord::blocks('mix.seals', 'rulings-J17'),
-            null => MixWord::care('mix.seals-unknown', 'rulings-J17'),
+            false => Advisory::blocks('mix.seals', 'rulings-J17'),
+            null => Advisory::care('mix.seals-unknown', 'rulings-J17'),
         };
     }
 }

@@ -9,15 +9,15 @@ namespace Thicket\Mix\Advice;
  */
 final readonly class SeasonBeforeStrength implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
         $travels =
-            $plan->candidate->isLeafSpray() &&
-            $plan->candidate->active?->isSystemic() === true &&
+            $plan->option->isLeafSpray() &&
+            $plan->option->active?->isSystemic() === true &&
             $plan->situation->target?->isPerennial() === true;
 
         return $travels && $plan->situation->flow() === 'up'
-            ? MixWord::care('mix.season-before-strength', 'handbook-4')
+            ? Advisory::care('mix.season-before-strength', 'handbook-4')
             : null;
     }
 }

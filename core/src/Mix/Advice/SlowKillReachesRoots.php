@@ -10,13 +10,13 @@ namespace Thicket\Mix\Advice;
  */
 final readonly class SlowKillReachesRoots implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
         $burns =
-            $plan->candidate->isLeafSpray() &&
+            $plan->option->isLeafSpray() &&
             $plan->mind('leaf-burn') &&
             $plan->situation->target?->isPerennial() === true;
 
-        return $burns && $plan->situation->flow() === 'down' ? MixWord::care('mix.slow-kill', 'handbook-4') : null;
+        return $burns && $plan->situation->flow() === 'down' ? Advisory::care('mix.slow-kill', 'handbook-4') : null;
     }
 }

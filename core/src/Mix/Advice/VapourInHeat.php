@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Mix\Advice;
 
 use Thicket\Catalogue\FactName;
-use Thicket\Situation\Candidate;
+use Thicket\Situation\Option;
 use Thicket\Timing\StartLimits;
 
 /**
@@ -13,18 +13,18 @@ use Thicket\Timing\StartLimits;
  */
 final readonly class VapourInHeat implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
         if ($plan->air === null) {
             return null;
         }
         $volatile = array_filter(
             $plan->products(),
-            static fn(Candidate $one): bool => $one->active?->isVolatile() === true,
+            static fn(Option $one): bool => $one->active?->isVolatile() === true,
         );
         foreach (StartLimits::ofTank(array_values($volatile), $plan->situation->target)->limits as $limit) {
             if ($limit->fact === FactName::AirTemperature && !$limit->least && !$limit->allows($plan->air)) {
-                return MixWord::blocks('mix.vapour', $limit->source, [
+                return Advisory::blocks('mix.vapour', $limit->source, [
                     'reading' => $plan->air,
                     'limit' => $limit->value,
                 ]);

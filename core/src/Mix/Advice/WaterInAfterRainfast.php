@@ -12,7 +12,7 @@ use Thicket\Mix\Watering;
  */
 final readonly class WaterInAfterRainfast implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
         $watering = Watering::of($plan->products(), null);
         if ($watering === null) {
@@ -22,19 +22,19 @@ final readonly class WaterInAfterRainfast implements MixRule
         $open = $water === [] ? '-open' : '';
         $earliest = $watering->earliest();
         if ($earliest === null) {
-            return MixWord::asks("mix.water-in-rainfast-unknown{$open}", 'rulings-J33', $water);
+            return Advisory::asks("mix.water-in-rainfast-unknown{$open}", 'rulings-J33', $water);
         }
         $when = $water + ['rain' => $earliest];
 
         return match (true) {
-            $watering->collides() => MixWord::blocks('mix.water-in-collides', 'rulings-J33', $when),
-            $watering->dryHours * 60 > $watering->afterMinutes => MixWord::care(
+            $watering->collides() => Advisory::blocks('mix.water-in-collides', 'rulings-J33', $when),
+            $watering->dryHours * 60 > $watering->afterMinutes => Advisory::care(
                 "mix.water-in-between{$open}",
                 'rulings-J33',
                 $when,
             ),
-            $watering->afterMinutes > 0 => MixWord::care("mix.water-in-from{$open}", 'label-card', $when),
-            default => MixWord::care("mix.water-in{$open}", 'label-card', $water),
+            $watering->afterMinutes > 0 => Advisory::care("mix.water-in-from{$open}", 'label-card', $when),
+            default => Advisory::care("mix.water-in{$open}", 'label-card', $water),
         };
     }
 }

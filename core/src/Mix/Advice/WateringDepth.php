@@ -13,19 +13,19 @@ use Thicket\Mix\Watering;
  */
 final readonly class WateringDepth implements MixRule
 {
-    public function judge(MixPlan $plan): ?MixWord
+    public function judge(MixPlan $plan): ?Advisory
     {
         $watering = Watering::of(
             $plan->products(),
-            TreatedArea::of($plan->situation, $plan->candidate, $plan->situation->area),
+            TreatedArea::of($plan->situation, $plan->option, $plan->situation->area),
         );
         if ($watering?->depth === null) {
             return null;
         }
 
         return $watering->volume === null
-            ? MixWord::care('mix.water-in-depth', 'label-card', ['depth' => $watering->depth])
-            : MixWord::care('mix.water-in-volume', 'label-card', [
+            ? Advisory::care('mix.water-in-depth', 'label-card', ['depth' => $watering->depth])
+            : Advisory::care('mix.water-in-volume', 'label-card', [
                 'depth' => $watering->depth,
                 'volume' => $watering->volume,
             ]);

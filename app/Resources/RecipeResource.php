@@ -1,0 +1,489 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Resources;
+
+use App\Support\Format;
+use App\Text\Sentences;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Shown;
+use Thicket\Measure\Strength;
+use Thicket\Measure\System;
+use Thicket\Measure\Unit;
+use Thicket\Mix\Advice\Advisory;
+use Thicket\Mix\FinishedMix;
+use Thicket\Mix\Injection;
+use Thicket\Mix\LimitCheck;
+use Thicket\Mix\MeasuringTool;
+use Thicket\Mix\MixedProduct;
+use Thicket\Mix\Recipe;
+use Thicket\Mix\StrengthWays;
+use Thicket\Mix\TankPlan;
+use Thicket\Mix\Watering;
+use Thicket\Situation\Option;
+
+/** A recipe as it crosses the wire: amounts, loads, what to measure with, and the working behind each figure. */
+final readonly class RecipeResource
+{
+    /** Loads told one by one. */
+    private const MOST_LOADS = 40;
+    /** Nobody writes a thinner mix in parts, and there the misreading comes to next to nothing. */
+    private const MOST_PARTS = 20;
+
+    public function __construct(private Sentences $sentences) {}
+
+    /**
+     * @param list<MeasuringTool> $tools of the crew; empty takes the usual ones
+     * @param Quantity|null $content of the product, for the active in the mix
+     *
+     * @return array<string, mixed>
+     */
+    public function recipe(Recipe $recipe, array $tools = [], ?Quantity $content = null): array
+    {
+        return [
+            'need' => Format::quantity($recipe->need),
+            'strength' =>
+                $recipe->strength === null
+                    ? null
+                    : [
+                        'percent' => Format::quantity($recipe->strength->percent()),
+                        'why' => $this->sentences->both($recipe->strengthWhy),
+                        'code' => $recipe->strengthWhy,
+                    ],
+            'carrier' => ['id' => $recipe->carrier, 'name' => $this->sentences->name("carrier.{$recipe->carrier}")],
+            'product' => Format::quantity($recipe->product()),
+            'carrierAmount' => Format::quantity($recipe->mix?->carrierAmount),
+            'loads' => ($loads = $this->loads($recipe, $tools)),
+            // of the first load; each load has its own
+            'measure' => $loads[0]['measure'] ?? [],
+            'products' => array_map(fn(MixedProduct $one): array => $this->product($one), $recipe->products),
+            'ways' => $this->ways($recipe->strength, $content),
+            'plan' => $this->plan($recipe),
+            'words' => array_map(
+                fn(Advisory $w): array => [
+                    'code' => $w->code,
+                    'level' => $w->level,
+                    'text' => $this->sentences->sentence($w->code, $w->values),
+                    'source' => ['code' => $w->source, 'name' => $this->sentences->source($w->source)],
+                ],
+                $recipe->words,
+            ),
+            'watering' => self::watering($recipe),
+            'ceiling' => self::ceiling($recipe->ceiling),
+            'working' => Format::values($recipe->working),
+            'missing' => array_map(
+                fn(string $fact): array => ['fact' => $fact, 'name' => $this->sentences->name("fact.{$fact}")],
+                $recipe->missing,
+            ),
+            'blocks' => array_map(
+                fn(string $code): array => ['code' => $code, 'text' => $this->sentences->name("block.{$code}")],
+                $recipe->blocks,
+            ),
+            'finished' => $recipe->isFinished(),
+        ];
+    }
+
+    /**
+     * @return array<string, mixed>|null what the field day waters in by; null where no card asks for it, or it cannot
+     * be met
+     */
+    private static function watering(Recipe $recipe): ?array
+    {
+        $ground = $recipe->working['area'] ?? null;
+        $watering = Watering::of(
+            array_map(static fn(MixedProduct $one): Option => $one->option, $recipe->products),
+            $ground instanceof Quantity ? $ground : null,
+        );
+
+        return $watering === null || $watering->collides()
+            ? null
+            : [
+                'depth' => Format::quantity($watering->depth),
+                'volume' => Format::quantity($watering->volume),
+                'earliest' => Format::quantity($watering->earliest()),
+                'latest' => Format::quantity($watering->latest()),
+            ];
+    }
+
+    /** @return array<string, mixed> */
+    private function product(MixedProduct $one): array
+    {
+        return [
+            'what' => $one->name,
+            'product' => self::nameOf($one),
+            'versionId' => $one->option->card?->id,
+            'active' => $one->option->active?->name(),
+            'strength' =>
+                $one->strength === null
+                    ? null
+                    : [
+                        'percent' => Format::quantity($one->strength->percent()),
+                        'why' => $this->sentences->both($one->why),
+                        'code' => $one->why,
+                    ],
+            'amount' => Format::quantity($one->amount),
+            'ceiling' => self::ceiling($one->ceiling),
+        ];
+    }
+
+    private static function nameOf(MixedProduct $one): string
+    {
+        return $one->option->card->product ?? ($one->option->active?->name() ?? '');
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function ceiling(?LimitCheck $ceiling): ?array
+    {
+        return $ceiling === null
+            ? null
+            : [
+                'planned' => Format::quantity($ceiling->planned),
+                'most' => Format::quantity($ceiling->most),
+                'kept' => $ceiling->kept,
+                'by' => $ceiling->by,
+                'left' => Format::quantity($ceiling->left),
+            ];
+    }
+
+    /**
+     * What the stem drawing needs, for the thickest stem that is treated: sizes in mm, so that the picture is to scale.
+     *
+     * @return array<string, mixed>|null
+     */
+    public function drawing(Recipe $recipe): ?array
+    {
+        // what was reckoned says what is wetted: a band of bark, the ring of a stump, or cuts
+        $kind = array_values(array_intersect(['band', 'ring', 'spacing'], array_keys($recipe->working)))[0] ?? null;
+        if ($recipe->stems === [] || $kind === null) {
+            return null;
+        }
+        $diameter = array_reduce(
+            $recipe->stems,
+            static fn(?Quantity $most, $g): Quantity => $most === null || $g->forCeilings()->isGreaterThan($most)
+                ? $g->forCeilings()
+                : $most,
+        );
+        if ($diameter === null) {
+            return null;
+        }
+        $mm = static fn(?Quantity $q): ?string => $q === null
+            ? null
+            : (string) $q->decimal(Unit::Millimetre, 1, RoundingMode::HALF_UP);
+        $working = $recipe->working;
+        $of = static fn(string $name): ?Quantity => ($working[$name] ?? null) instanceof Quantity
+            ? $working[$name]
+            : null;
+        $spacing = $of('spacing');
+        $cuts =
+            $kind === 'spacing' && $spacing !== null
+                ? Injection::cutsPerTree(
+                    $diameter,
+                    $spacing,
+                    is_string($working['per'] ?? null) ? $working['per'] : 'diameter',
+                )
+                : null;
+        $rings = $recipe->products[0]->option->coefficients()->node('stumpRing')->quantity('from');
+
+        return [
+            'kind' => match ($kind) {
+                'ring' => $rings !== null && $diameter->isLessThan($rings) ? 'disc' : 'ring',
+                'band' => 'band',
+                default => 'cuts',
+            },
+            'diameter' => Format::quantity($diameter),
+            'diameterMm' => $mm($diameter),
+            'band' => Format::quantity($of('band')),
+            'bandMm' => $mm($of('band')),
+            'ring' => Format::quantity($of('ring')),
+            'ringMm' => $mm($of('ring')),
+            'cuts' => $cuts,
+            'perCut' => Format::quantity($of('perCut')),
+            'apart' => $cuts === null ? null : Format::quantity(Injection::spacingRound($diameter, $cuts)),
+        ];
+    }
+
+    /**
+     * @param list<MeasuringTool> $tools of the crew
+     *
+     * @return list<array<string, mixed>> each kind of load once, in the order in which they are filled
+     */
+    private function loads(Recipe $recipe, array $tools): array
+    {
+        if ($recipe->mix === null) {
+            return [];
+        }
+        if ($recipe->plan === null) {
+            return [$this->load($recipe, $recipe->mix, 1, true, null, $tools)];
+        }
+        $out = [];
+        foreach ($recipe->plan->kinds() as $kind) {
+            if (!$kind['fresh']->isZero()) {
+                $out[] = $this->load(
+                    $recipe,
+                    $recipe->mix->inVolume($kind['fresh']),
+                    $kind['times'],
+                    $kind['finished']->isLessThan($recipe->plan->tank),
+                    $kind['carried']->isZero() ? null : $kind['carried'],
+                    $tools,
+                );
+            }
+        }
+
+        return $out;
+    }
+
+    /**
+     * @param list<MeasuringTool> $tools
+     *
+     * @return array<string, mixed>
+     */
+    private function load(
+        Recipe $recipe,
+        FinishedMix $mix,
+        int $times,
+        bool $part,
+        ?Quantity $carried,
+        array $tools,
+    ): array {
+        $in = $carried?->to($mix->finished->unit) ?? Quantity::zero($mix->finished->unit);
+        $full = $mix->finished->plus($in);
+        $filled = $in;
+        $steps =
+            $carried === null
+                ? []
+                : [
+                    [
+                        'what' => 'leftover',
+                        'name' => $this->sentences->name('load.leftover'),
+                        'amount' => Format::quantity($carried),
+                        'mark' => Format::quantity($filled),
+                        'markShare' => (string) $filled->per($full)->toScale(4, RoundingMode::HALF_UP),
+                    ],
+                ];
+        // of one product it is plain which; of several each goes by its own name
+        $names =
+            count($recipe->products) < 2
+                ? []
+                : array_combine(
+                    array_map(static fn(MixedProduct $one): string => $one->name, $recipe->products),
+                    array_map(self::nameOf(...), $recipe->products),
+                );
+        foreach ($mix->loadingOrder() as $step) {
+            // a dry product raises no level that anybody reckons
+            $filled =
+                $step['amount'] === null || $step['amount']->dimension() !== Dimension::Volume
+                    ? $filled
+                    : $filled->plus($step['amount']);
+            $steps[] = [
+                'what' => $step['what'],
+                'name' => $names[$step['what']] ?? $this->sentences->name('load.' . $step['what']),
+                'amount' => Format::quantity($step['amount']),
+                'mark' => Format::quantity($filled),
+                'markShare' => (string) $filled->per($full)->toScale(4, RoundingMode::HALF_UP),
+            ];
+        }
+
+        return [
+            'times' => $times,
+            'part' => $part,
+            'finished' => Format::quantity($full),
+            'fresh' => Format::quantity($mix->finished),
+            'product' => Format::quantity($mix->amountOf('product')),
+            'steps' => $steps,
+            'measure' => array_merge(
+                ...array_map(fn(MixedProduct $one): array => $this->measured($one, $mix, $tools), $recipe->products),
+            ),
+            'products' => array_map(
+                static fn(MixedProduct $one): array => [
+                    'what' => $one->name,
+                    'product' => self::nameOf($one),
+                    'versionId' => $one->option->card?->id,
+                    'amount' => Format::quantity($mix->amountOf($one->name)),
+                ],
+                $recipe->products,
+            ),
+        ];
+    }
+
+    /** @return array<string, mixed>|null round by round: who fills how much, and how far the job is when it is empty */
+    private function plan(Recipe $recipe): ?array
+    {
+        $plan = $recipe->plan;
+        if ($plan === null) {
+            return null;
+        }
+        $treated = $recipe->working['treated'] ?? null;
+        $carrier = $recipe->mix?->carrierAmount;
+        $fresh = $plan->fresh();
+        $water =
+            $recipe->carrier === 'water' && $carrier !== null && !$plan->total->isZero()
+                ? $carrier->times($fresh->per($plan->total))
+                : null;
+
+        return [
+            'people' => $plan->people,
+            'rounds' => $plan->rounds(),
+            'fresh' => Format::quantity($fresh),
+            'water' => Format::quantity($water),
+            'waterWeight' => Format::quantity($water === null ? null : TankPlan::weightOfWater($water)),
+            'loads' => array_map(
+                static fn(array $load): array => [
+                    'round' => $load['round'],
+                    'person' => $load['person'],
+                    'finished' => Format::quantity($load['finished']),
+                    'carried' => $load['carried']->isZero() ? null : Format::quantity($load['carried']),
+                    'doneAfter' => (string) $load['doneAfter']->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP),
+                    'stemsAfter' => is_int($treated)
+                        ? $load['doneAfter']->multipliedBy($treated)->toScale(0, RoundingMode::FLOOR)->toInt()
+                        : null,
+                ],
+                $plan->loads(self::MOST_LOADS),
+            ),
+            'more' => max(0, $plan->count() - self::MOST_LOADS),
+        ];
+    }
+
+    /** @return array<string, mixed>|null the strength in every way that people write it */
+    public function ways(?Strength $strength, ?Quantity $content): ?array
+    {
+        if ($strength === null) {
+            return null;
+        }
+        $ways = StrengthWays::of($strength, $content);
+        $parts = $ways->carrierParts === null ? null : Shown::number($ways->carrierParts, 3);
+        $misread = $ways->misread();
+
+        return [
+            'typed' => $strength->typed === '' ? null : $strength->typed,
+            'written' => array_map(
+                static fn(Quantity $q): string => Shown::withUnit($q->amount, $q->unit),
+                $ways->written,
+            ),
+            'parts' => $parts === null ? null : "1:{$parts}",
+            'active' => $ways->active === null ? null : Shown::withUnit($ways->active->amount, $ways->active->unit),
+            'trap' =>
+                $parts === null ||
+                $misread === null ||
+                !$ways->carrierParts?->isGreaterThan(1) ||
+                $ways->carrierParts->isGreaterThan(self::MOST_PARTS)
+                    ? null
+                    : $this->sentences->in(
+                        'mix.parts-trap',
+                        [
+                            'parts' => $parts,
+                            'right' => Shown::number($strength->percent()->amount, 3),
+                            'wrong' => Shown::number($misread->amount, 3),
+                        ],
+                        System::Us,
+                    ),
+        ];
+    }
+
+    /**
+     * @param list<MeasuringTool> $own
+     *
+     * @return list<array<string, mixed>> one product of a load, on the best tool of each unit system
+     */
+    private function measured(MixedProduct $product, FinishedMix $one, array $own): array
+    {
+        $amount = $one->amountOf($product->name);
+        if ($amount === null) {
+            return [];
+        }
+        $out = [];
+        foreach (self::tools($amount->dimension()) as $system => $usual) {
+            $fitting = array_values(
+                array_filter(
+                    $own,
+                    static fn(MeasuringTool $t): bool => $t->holds->dimension() === $amount->dimension(),
+                ),
+            );
+            // to the nearest mark, but never above what the card allows; without a card never above the recipe
+            $most = $product->mostIn($one) ?? $amount;
+            $tool = MeasuringTool::bestFor($amount, $fitting === [] ? $usual : $fitting, $most);
+            // a tool that reads it as nothing is no tool for it
+            if ($tool === null || !$tool->reads($amount, $most)) {
+                continue;
+            }
+            $read = $tool->measure($amount, $most);
+            $last =
+                $read['fillings'] === 0
+                    ? Quantity::zero($tool->holds->unit)
+                    : $read['measured']->minus($tool->holds->times($read['fillings'] - 1)->to($read['measured']->unit));
+            $out[] = [
+                'system' => $system,
+                'what' => $product->name,
+                'product' => self::nameOf($product),
+                'tool' => $tool->name,
+                'kind' => $tool->kind,
+                'own' => $fitting !== [],
+                'holds' => Shown::withUnit($tool->holds->amount, $tool->holds->unit),
+                'graduation' => Shown::withUnit($tool->graduation->amount, $tool->graduation->unit),
+                'fullCups' => max(0, $read['fillings'] - 1),
+                'lastFill' => Shown::withUnit($last->to($tool->graduation->unit)->amount, $tool->graduation->unit),
+                'lastShare' => (string) $last->per($tool->holds)->toScale(4, RoundingMode::HALF_UP),
+                'measured' => Shown::withUnit(
+                    $read['measured']->to($tool->graduation->unit)->amount,
+                    $tool->graduation->unit,
+                ),
+                'errorPercent' => Shown::number($read['errorPercent']->abs(), 2),
+                'under' => $read['errorPercent']->isLessThan(BigRational::zero()),
+                'marks' => $tool->holds->per($tool->graduation)->toScale(0, RoundingMode::DOWN)->toInt(),
+                'actual' =>
+                    $read['measured']->dimension() === Dimension::Volume
+                        ? Shown::number($read['measured']->per($one->finished)->multipliedBy(100), 4) . ' %'
+                        : null,
+            ];
+        }
+
+        return $out;
+    }
+
+    /** @return array<string, list<MeasuringTool>> the usual cups and scales, until a crew lists its own */
+    private static function tools(Dimension $dimension): array
+    {
+        $of = static fn(
+            string $name,
+            string $kind,
+            string $graduation,
+            Unit $unit,
+            int $holds,
+        ): MeasuringTool => new MeasuringTool(
+            $name,
+            Quantity::of($graduation, $unit),
+            Quantity::of($holds, $unit),
+            $kind,
+        );
+        if ($dimension === Dimension::Mass) {
+            return [
+                System::Us->value => [
+                    $of('kitchen scale', 'scale', '0.1', Unit::OunceWeight, 32),
+                    $of('pocket scale', 'scale', '0.01', Unit::OunceWeight, 4),
+                ],
+                System::Metric->value => [
+                    $of('kitchen scale', 'scale', '1', Unit::Gram, 1000),
+                    $of('pocket scale', 'scale', '0.1', Unit::Gram, 100),
+                ],
+            ];
+        }
+
+        return [
+            System::Us->value => [
+                $of('teaspoon set', 'spoons', '0.25', Unit::UsTeaspoon, 1),
+                $of('1 oz cup', 'cup', '0.25', Unit::UsFluidOunce, 1),
+                $of('8 oz cup', 'cup', '0.5', Unit::UsFluidOunce, 8),
+                $of('quart jug', 'jug', '1', Unit::UsFluidOunce, 32),
+            ],
+            System::Metric->value => [
+                $of('10 mL syringe', 'syringe', '0.5', Unit::Millilitre, 10),
+                $of('100 mL cylinder', 'cylinder', '1', Unit::Millilitre, 100),
+                $of('500 mL jug', 'jug', '10', Unit::Millilitre, 500),
+                $of('1 L jug', 'jug', '20', Unit::Millilitre, 1000),
+            ],
+        ];
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Resources;
+
+use App\Models\LookBack;
+use App\Models\Record;
+use App\Seal\Verifier;
+use App\Support\Format;
+use App\Support\JobClock;
+
+final readonly class RecordResource
+{
+    public function __construct(private JobClock $clock, private Verifier $verifier) {}
+
+    /** @return array<string, mixed> */
+    public function record(Record $record): array
+    {
+        return [
+            'id' => $record->id,
+            'seq' => $record->seq,
+            'sheetId' => $record->sheet_id,
+            'workedOn' => Format::day($record->worked_on),
+            'judgeAfter' => Format::day($record->judge_after),
+            'mayScore' =>
+                $record->judge_after->format('Y-m-d') <=
+                $this->clock->today($record->patch->ground->time_zone)->format('Y-m-d'),
+            'signedAt' => Format::moment($record->signed_at, $record->patch->ground->time_zone),
+            'seal' => [
+                'state' => $this->verifier->record($record),
+                'seq' => $record->seal?->seq,
+                'hash' => $record->seal?->hash,
+                'at' =>
+                    $record->seal === null
+                        ? null
+                        : Format::moment(new \DateTimeImmutable($record->seal->sealed_at, new \DateTimeZone('UTC'))),
+            ],
+            // a body that cannot be read is shown as broken, not guessed at
+            'body' => (object) ($record->content() ?? []),
+            'lookBacks' => $record->lookBacks
+                ->map(
+                    static fn(LookBack $l): array => [
+                        'id' => $l->id,
+                        'lookedOn' => $l->looked_on->format('Y-m-d'),
+                        'scored' => $l->scored,
+                    ] + $l->body,
+                )
+                ->values()
+                ->all(),
+        ];
+    }
+}

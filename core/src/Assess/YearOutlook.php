@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Assess;
+
+use Thicket\Calendar\Day;
+use Thicket\Situation\Option;
+use Thicket\Situation\Situation;
+use Thicket\Verdict\Outcome;
+
+/**
+ * How one row stands through a year, from the calendar alone: weather and what was seen on a day are left aside. Judged
+ * once at each day on which a rule turns (rulings B34).
+ */
+final readonly class YearOutlook
+{
+    /**
+     * @param list<array{first: \DateTimeImmutable, last: \DateTimeImmutable, outcome: Outcome}> $spans without a gap,
+     *     in order
+     * @param int $judged how many times the row was judged
+     */
+    private function __construct(public Option $option, public array $spans, public int $judged) {}
+
+    public static function of(Situation $situation, Option $option, int $year, ?RuleSet $rules = null): self
+    {
+        $rules ??= RuleSet::standard();
+        $season = $situation->seasonOnly();
+        $first = Day::of($year, 1, 1);
+        $last = Day::of($year, 12, 31);
+        $turns = [$first->format('Y-m-d') => $first];
+        foreach ($rules->rules as $rule) {
+            foreach ($rule instanceof ChangesWithSeason ? $rule->turns($season, $option, $year) : [] as $day) {
+                if ($day > $first && $day <= $last) {
+                    $turns[$day->format('Y-m-d')] = $day;
+                }
+            }
+        }
+        ksort($turns);
+        $days = array_values($turns);
+        $spans = [];
+        foreach ($days as $i => $day) {
+            $until = isset($days[$i + 1]) ? $days[$i + 1]->modify('-1 day') : $last;
+            $outcome = self::outcome($season->onDay($day), $option, $rules);
+            $before = $spans === [] ? null : $spans[count($spans) - 1];
+            $goesOn = $before !== null && $before['outcome'] === $outcome;
+            $goesOn && array_pop($spans);
+            $spans = [
+                ...$spans,
+                ['first' => $goesOn ? $before['first'] : $day, 'last' => $until, 'outcome' => $outcome],
+            ];
+        }
+
+        return new self($option, $spans, count($days));
+    }
+
+    /** @return array{worst: Outcome, best: Outcome} of the days of a column */
+    public function between(\DateTimeImmutable $first, \DateTimeImmutable $last): array
+    {
+        $worst = $best = null;
+        foreach ($this->spans as $span) {
+            if ($span['last'] >= $first && $span['first'] <= $last) {
+                $worst = $worst === null || $span['outcome']->isWorseThan($worst) ? $span['outcome'] : $worst;
+                $best = $best === null || $best->isWorseThan($span['outcome']) ? $span['outcome'] : $best;
+            }
+        }
+
+        return ['worst' => $worst ?? Outcome::CannotTell, 'best' => $best ?? Outcome::CannotTell];
+    }
+
+    private static function outcome(Situation $situation, Option $option, RuleSet $rules): Outcome
+    {
+        $worst = Outcome::Fits;
+        foreach ($rules->rules as $rule) {
+            foreach ($rule->evaluate($situation, $option) as $finding) {
+                $worst = $finding->outcome->isWorseThan($worst) ? $finding->outcome : $worst;
+            }
+        }
+
+        return $worst;
+    }
+}
