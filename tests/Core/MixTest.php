@@ -524,28 +524,24 @@ it('classes every soil that a card may, and leaves three to the card', function 
 });
 
 it('matches by active up to pure product, and not beyond', function () {
-    $match = static fn(string $strength, string $first, string $second): string => (string) Thicket\Mix\EqualActive::of(
-        Thicket\Measure\Strength::parse($strength),
-        quantity($first),
-        quantity($second),
-    )->percent->amount;
-    expect($match('50 %', '480 g ae/L', '240 g ae/L'))
+    $match = static fn(string $strength, string $first, string $second): array => sum([
+        'sum' => 'equal-active',
+        'used' => $strength,
+        'strengthOfUsed' => $first,
+        'strengthOfOther' => $second,
+    ])['values'];
+    $percent = static fn(string ...$given): string => (string) $match(...$given)['percent']->amount;
+    expect($percent('50 %', '480 g ae/L', '240 g ae/L'))
         ->toBe('100')
-        ->and($match('25 %', '480 g ae/L', '240 g ae/L'))
+        ->and($percent('25 %', '480 g ae/L', '240 g ae/L'))
         ->toBe('50')
         ->and(static fn() => $match('50.1 %', '480 g ae/L', '240 g ae/L'))
-        ->toThrow(Thicket\Mix\Exception\Unmixable::class)
+        ->toThrow(Refused::class)
         ->and(static fn() => $match('10 %', '480 g ae/L', '240 g ai/L'))
-        ->toThrow(Thicket\Mix\Exception\Unmixable::class)
+        ->toThrow(Refused::class)
         ->and(static fn() => $match('10 %', '480 g ae/L', '0 g ae/L'))
-        ->toThrow(Thicket\Mix\Exception\Unmixable::class)
-        ->and(
-            Thicket\Mix\EqualActive::of(
-                Thicket\Measure\Strength::parse('10 %'),
-                quantity('41 %w/w'),
-                quantity('53.8 %w/w'),
-            )->nominal,
-        )
+        ->toThrow(Refused::class)
+        ->and($match('10 %', '41 %w/w', '53.8 %w/w')['nominal'])
         ->toBeTrue();
 });
 

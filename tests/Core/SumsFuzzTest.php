@@ -13,11 +13,9 @@ use Thicket\Input\Refused;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Mix\FieldSums;
-use Thicket\Mix\GroundSums;
+use Thicket\Mix\Formula\FormulaSet;
 use Thicket\Mix\SolvedSum;
 use Thicket\Mix\SumReader;
-use Thicket\Mix\Sums;
 use Thicket\Mix\SumSolver;
 
 /*
@@ -301,7 +299,7 @@ it('reads hostile figures of the single sums without breaking', function () {
     ];
     $solved = 0;
     for ($i = 0; $i < 1500; ++$i) {
-        $names = [...Sums::NAMES, ...FieldSums::NAMES, ...GroundSums::NAMES];
+        $names = FormulaSet::names();
         $document = [
             'sum' => $names[$random->getInt(0, count($names) - 1)],
             'carrier' => 'water',
@@ -318,7 +316,7 @@ it('reads hostile figures of the single sums without breaking', function () {
                 ));
         }
         try {
-            (new Sums(catalogue()))->solve(Fields::of($document, new Faults()));
+            (new FormulaSet(catalogue()))->solve(Fields::of($document, new Faults()));
             ++$solved;
         } catch (Refused $e) {
             expect($e->faults)->not->toBeEmpty();
@@ -328,9 +326,9 @@ it('reads hostile figures of the single sums without breaking', function () {
     expect($solved)
         ->toBeLessThan(1500)
         ->and(
-            (string) (new Sums(catalogue()))
+            (string) (new FormulaSet(catalogue()))
                 ->solve(Fields::of(['sum' => 'girth', 'girth' => '31.4159 cm'], new Faults()))
-                ['values']['diameter']->in(Unit::Centimetre)
+                ->values['diameter']->in(Unit::Centimetre)
                 ->toScale(2, RoundingMode::HALF_UP),
         )
         ->toBe('10.00');

@@ -11,8 +11,8 @@ use Thicket\Input\Fields;
 use Thicket\Label\LabelLimit;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Reading;
+use Thicket\Mix\Formula\FormulaSet;
 use Thicket\Mix\PriorApplications;
-use Thicket\Mix\Sums;
 use Thicket\Situation\SituationReader;
 
 function catalogue(): Catalogue
@@ -91,7 +91,9 @@ function codes(Row $row): array
  */
 function sum(array $document): array
 {
-    return (new Sums(catalogue()))->solve(Fields::of($document, new Faults()));
+    $answer = (new FormulaSet(catalogue()))->solve(Fields::of($document, new Faults()));
+
+    return ['values' => $answer->values, 'missing' => $answer->missing];
 }
 
 /**

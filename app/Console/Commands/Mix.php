@@ -13,10 +13,10 @@ use Thicket\Input\Fields;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Mix\Advice\MixPlan;
+use Thicket\Mix\Formula\FormulaSet;
 use Thicket\Mix\Purchase;
 use Thicket\Mix\RecipeSolver;
 use Thicket\Mix\SumReader;
-use Thicket\Mix\Sums;
 use Thicket\Mix\SumSolver;
 use Thicket\Situation\SituationReader;
 
@@ -57,12 +57,12 @@ final class Mix extends Twin
         if ($in->has('row')) {
             return $this->ofStand($in, $catalogue);
         }
-        $solved = (new Sums($catalogue))->solve($in);
+        $solved = (new FormulaSet($catalogue))->solve($in);
 
         return [
-            'outcome' => $solved['missing'] === [] ? 'solved' : 'cannotTell',
-            'values' => Format::values($solved['values']),
-            'missing' => $solved['missing'],
+            'outcome' => $solved->missing === [] ? 'solved' : 'cannotTell',
+            'values' => Format::values($solved->values),
+            'missing' => $solved->missing,
         ];
     }
 

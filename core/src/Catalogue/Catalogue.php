@@ -216,6 +216,17 @@ final class Catalogue
         );
     }
 
+    /** @throws UnknownEntry */
+    public function sum(string $id): SumTable
+    {
+        foreach ($this->sums() as $table) {
+            if ($table->id() === $id) {
+                return $table;
+            }
+        }
+        throw UnknownEntry::of('sums', $id);
+    }
+
     /** @return list<string> */
     public function sites(): array
     {

@@ -273,6 +273,17 @@ final class Fields
         return $this->has($name) ? $this->positive($name, $dimension, $bareUnit) : $this->absent($name);
     }
 
+    /** As typed, or the working value where the field is left out. */
+    public function positiveOr(string $name, Dimension $dimension, ?Quantity $working): ?Quantity
+    {
+        if ($this->has($name)) {
+            return $this->positive($name, $dimension);
+        }
+        $this->absent($name);
+
+        return $working;
+    }
+
     public function reading(string $name, ?Dimension $dimension, ?Unit $bareUnit = null): ?Reading
     {
         $typed = $this->typed($name);
