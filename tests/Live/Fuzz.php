@@ -118,6 +118,8 @@ final class Fuzz
         [$method, $path, $operation] = $this->operations[$this->turn++ % count($this->operations)];
         $query = [];
         foreach ($operation['parameters'] ?? [] as $parameter) {
+            $shared = explode('/', (string) ($parameter['$ref'] ?? ''));
+            $parameter = $this->contract['components']['parameters'][$shared[3] ?? ''] ?? $parameter;
             if ($parameter['in'] === 'path') {
                 $path = str_replace("{{$parameter['name']}}", rawurlencode($this->id($parameter['name'])), $path);
             } elseif ($parameter['in'] === 'query' && self::chance(60)) {

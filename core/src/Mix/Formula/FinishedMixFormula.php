@@ -13,8 +13,8 @@ use Thicket\Mix\FinishedMix;
 use Thicket\Mix\TankPlan;
 
 /**
- * Several products in one carrier: how much of each, in which order, and load by load where a tank is given (handbook 3,
- * sums 1-3).
+ * Several products in one carrier: how much of each, in which order, and load by load where a tank is given (handbook
+ * 3, sums 1-3).
  */
 final readonly class FinishedMixFormula implements Formula
 {
