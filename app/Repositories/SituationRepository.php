@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Repositories;
 
 use App\Models\Crew;
-
 use App\Models\LabelCard as LabelCardRow;
 use App\Models\LabelCardVersion;
 use App\Models\Observation;

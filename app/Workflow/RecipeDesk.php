@@ -5,11 +5,8 @@ declare(strict_types=1);
 namespace App\Workflow;
 
 use App\Models\Batch;
-
 use App\Models\LabelCardVersion;
-
 use App\Models\Stand;
-
 use App\Models\Step;
 use App\Repositories\Counts;
 use App\Repositories\PriorApplicationsRepository;
