@@ -11,7 +11,7 @@ use App\Models\Stand;
 use App\Models\Step;
 use App\Models\User;
 use App\Repositories\SituationRepository;
-use App\Resources\StandResource;
+use App\Resources\RecipeResource;
 use App\Support\Format;
 use App\Support\JobClock;
 use App\Text\Sentences;
@@ -19,8 +19,13 @@ use App\Workflow\RecipeDesk;
 use Illuminate\Support\Facades\DB;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
-use Thicket\Measure\Unit;
 use Thicket\Mix\Leftover;
+use Thicket\Mix\Load;
+use Thicket\Mix\LoadDraws;
+use Thicket\Mix\LoadStep;
+use Thicket\Mix\MeasuringKit;
+use Thicket\Mix\MixedProduct;
+use Thicket\Mix\Recipe;
 use Thicket\Safety\Cautions;
 use Thicket\Situation\Option;
 
@@ -30,12 +35,9 @@ use Thicket\Situation\Option;
  */
 final readonly class MixBatch
 {
-    /** How far the product drawn may be off the product of the load: measuring is no finer. */
-    private const DRAWN_OFF = '0.02';
-
     public function __construct(
         private RecipeDesk $desk,
-        private StandResource $wire,
+        private RecipeResource $recipes,
         private SituationRepository $situations,
         private WithdrawStock $draw,
         private JobClock $clock,
@@ -65,20 +67,16 @@ final readonly class MixBatch
         if ($step->records->isNotEmpty()) {
             throw new Stopped(409, 'This work is signed already.');
         }
-        $recipe = $this->wire->recipe($stand, $step, $this->desk->solve($stand, $step));
-        $loads = is_array($recipe['loads'] ?? null) ? $recipe['loads'] : [];
-        $one = $loads[$load] ?? null;
-        if (!is_array($one)) {
-            throw self::refused('/load', 'The recipe has no such load.');
-        }
-        $wanted = array_column($one['steps'], 'what');
+        $recipe = $this->desk->solve($stand, $step);
+        $one = $recipe->loads()[$load] ?? throw self::refused('/load', 'The recipe has no such load.');
+        $wanted = array_map(static fn(LoadStep $step): string => $step->what, $one->steps());
         if ($confirmed !== $wanted) {
             throw self::refused(
                 '/confirmed',
                 'Confirm each addition once, in this order: ' . implode(', ', $wanted) . '.',
             );
         }
-        $draws = $this->checked($draws, $this->products($step, $one), $user);
+        $draws = $this->checked($draws, self::products($recipe, $one, $step), $user);
 
         return DB::transaction(function () use ($step, $user, $recipe, $one, $draws, $id, $stand): Batch {
             $number = 1 + (int) Batch::query()->where('crew_id', $user->crew_id)->lockForUpdate()->max('number');
@@ -95,7 +93,7 @@ final readonly class MixBatch
             // in one order for everybody, so that two who mix from the same two jugs never wait for each other
             usort($draws, static fn(array $a, array $b): int => $a['containerId'] <=> $b['containerId']);
             // what was poured in from before is used up, and not reckoned with again
-            if (in_array('leftover', array_column($one['steps'], 'what'), true)) {
+            if ($one->carried !== null) {
                 $step->update(['recipe' => ['leftover' => null, 'leftoverFrom' => null] + ($step->recipe ?? [])]);
             }
             foreach ($draws as $draw) {
@@ -119,27 +117,19 @@ final readonly class MixBatch
         ];
     }
 
-    /**
-     * Products of the load by their label card.
-     *
-     * @param array<string, mixed> $load
-     *
-     * @return array<string, array{product: string, amount: Quantity}>
-     */
-    private function products(Step $step, array $load): array
+    /** @return array<string, array{product: string, amount: Quantity}> products of the load by their label card */
+    private static function products(Recipe $recipe, Load $load, Step $step): array
     {
         $cards = [];
         foreach ($step->cardVersions() as $version) {
             $cards[$version->id] = $version->label_card_id;
         }
         $out = [];
-        foreach (is_array($load['products'] ?? null) ? $load['products'] : [] as $one) {
-            $card = is_array($one) ? $cards[$one['versionId'] ?? ''] ?? null : null;
-            if ($card !== null && is_array($one['amount'] ?? null)) {
-                $out[$card] = [
-                    'product' => (string) $one['product'],
-                    'amount' => Quantity::of($one['amount']['value'], Unit::from($one['amount']['unit'])),
-                ];
+        foreach ($recipe->products as $one) {
+            $card = $cards[$one->option->card->id ?? ''] ?? null;
+            $amount = $load->mix->amountOf($one->name);
+            if ($card !== null && $amount !== null) {
+                $out[$card] = ['product' => $one->option->card->product ?? '', 'amount' => $amount];
             }
         }
 
@@ -147,9 +137,6 @@ final readonly class MixBatch
     }
 
     /**
-     * Each draw is of a product of the load, and what is drawn of a product comes to what the load takes; a product
-     * that nothing is drawn of came from elsewhere.
-     *
      * @param list<array{containerId: string, amount: Quantity|null}> $draws
      * @param array<string, array{product: string, amount: Quantity}> $products by label card
      *
@@ -161,77 +148,72 @@ final readonly class MixBatch
             ->where('crew_id', $user->crew_id)
             ->findMany(array_column($draws, 'containerId'))
             ->keyBy('id');
-        $cards = array_map(
-            static fn(array $draw): ?string => $containers->get($draw['containerId'])?->label_card_id,
-            $draws,
+        $checked = LoadDraws::check(
+            array_map(static fn(array $one): Quantity => $one['amount'], $products),
+            array_map(
+                static fn(array $draw): array => [
+                    'product' => $containers->get($draw['containerId'])?->label_card_id,
+                    'amount' => $draw['amount'],
+                ],
+                $draws,
+            ),
         );
-        $out = [];
-        $sums = [];
-        foreach ($draws as $i => $draw) {
-            $product =
-                $products[$cards[$i] ?? ''] ??
-                throw self::refused("/draws/{$i}/containerId", 'This container is not of a product of this mix.');
-            $amount =
-                $draw['amount'] ?? (count(array_keys($cards, $cards[$i], true)) === 1 ? $product['amount'] : null);
-            if ($amount === null || $amount->dimension() !== $product['amount']->dimension() || $amount->isNegative()) {
-                throw self::refused("/draws/{$i}/amount", 'Say how much came from each container.');
-            }
-            $out[] = ['containerId' => $draw['containerId'], 'amount' => $amount];
-            $sums[$cards[$i]] = ($sums[$cards[$i]] ?? Quantity::zero($product['amount']->unit))->plus(
-                $amount->to($product['amount']->unit),
-            );
-        }
-        foreach ($sums as $card => $sum) {
-            $off = $sum->minus($products[$card]['amount']);
-            if (
-                ($off->isNegative() ? $off->times(-1) : $off)->isGreaterThan(
-                    $products[$card]['amount']->times(self::DRAWN_OFF),
-                )
-            ) {
-                throw self::refused(
+        if ($checked->fault !== null) {
+            ['draw' => $draw, 'code' => $code, 'product' => $card] = $checked->fault;
+            throw match ($code) {
+                'other-product' => self::refused(
+                    "/draws/{$draw}/containerId",
+                    'This container is not of a product of this mix.',
+                ),
+                'amount' => self::refused("/draws/{$draw}/amount", 'Say how much came from each container.'),
+                default => self::refused(
                     '/draws',
-                    "What is drawn of {$products[$card]['product']} does not come to what this load takes.",
-                );
-            }
+                    'What is drawn of ' .
+                        ($products[$card ?? '']['product'] ?? '') .
+                        ' does not come to what this load takes.',
+                ),
+            };
         }
 
-        return $out;
+        return array_map(
+            static fn(array $draw, Quantity $amount): array => [
+                'containerId' => $draw['containerId'],
+                'amount' => $amount,
+            ],
+            $draws,
+            $checked->amounts,
+        );
     }
 
-    /**
-     * All that the record and the label will need, as it stood when it was mixed.
-     *
-     * @param array<string, mixed> $recipe
-     * @param array<string, mixed> $load
-     *
-     * @return array<string, mixed>
-     */
-    private function body(Stand $stand, Step $step, array $recipe, array $load, User $user, int $number): array
+    /** @return array<string, mixed> all that the record and the label will need, as it stood when it was mixed */
+    private function body(Stand $stand, Step $step, Recipe $recipe, Load $load, User $user, int $number): array
     {
         $version = $step->cardVersion;
-        $products = [$this->situations->option($step, $user->crew), ...$this->situations->partners($step, $user->crew)];
-        $solved = $this->desk->solve($stand, $step);
+        $products = array_map(static fn(MixedProduct $one): Option => $one->option, $recipe->products);
+        $told = $this->recipes->load($recipe, $load, new MeasuringKit());
+        $percent = $recipe->strength?->percent();
         $now = $this->clock->now()->setTimezone(new \DateTimeZone($stand->patch->ground->time_zone));
         $until = Leftover::usableUntil($now, $this->desk->holdingHours($step));
+        $taken = self::products($recipe, $load, $step);
 
         return [
-            'finished' => $load['finished'],
-            'product' => $load['product'],
-            'steps' => $load['steps'],
+            'finished' => $told['finished'],
+            'product' => $told['product'],
+            'steps' => $told['steps'],
             'cardVersion' => $version?->version,
             'cardVersionId' => $version?->id,
-            'mix' => $solved->mixId(),
+            'mix' => $recipe->mixId(),
             'products' => array_map(
                 static fn(string $id, array $one): array => [
                     'cardId' => $id,
                     'product' => $one['product'],
                     'amount' => Format::quantity($one['amount']),
                 ],
-                array_keys($of = $this->products($step, $load)),
-                array_values($of),
+                array_keys($taken),
+                array_values($taken),
             ),
-            'carrier' => is_array($recipe['carrier'] ?? null) ? $recipe['carrier']['id'] : null,
-            'percent' => is_array($recipe['strength'] ?? null) ? $recipe['strength']['percent']['value'] : null,
+            'carrier' => $recipe->carrier,
+            'percent' => Format::quantity($percent)['value'] ?? null,
             'label' => [
                 'title' => $this->sentences->in('batch.title', ['number' => $number], $user->system()),
                 'contents' =>
@@ -252,13 +234,13 @@ final readonly class MixBatch
                         ),
                     ) .
                     ', ' .
-                    (is_array($recipe['carrier'] ?? null) ? $recipe['carrier']['name'] : ''),
+                    $this->sentences->name("carrier.{$recipe->carrier}"),
                 'registration' => implode(
                     ', ',
                     array_map(static fn(Option $one): string => $one->card->of->registration ?? '', $products),
                 ),
-                'strength' => is_array($recipe['strength'] ?? null) ? $recipe['strength']['percent']['shown'] : null,
-                'amount' => is_array($load['finished']) ? $load['finished']['shown'] : null,
+                'strength' => Format::quantity($percent)['shown'] ?? null,
+                'amount' => Format::quantity($load->finished)['shown'] ?? null,
                 'mixed' => $this->sentences->in(
                     'batch.mixed',
                     ['who' => $user->name, 'day' => $now->format('Y-m-d'), 'time' => $now->format('H:i')],

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Thicket\Catalogue\Method;
+use Thicket\Catalogue\SprayerKind;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
@@ -50,8 +51,6 @@ final class Sprayer extends Model
     /** @var array<string, string> */
     protected $casts = ['calibrated_on' => 'date', 'due_on' => 'date', 'details' => 'array', 'revision' => 'integer'];
 
-    public const KINDS = ['backpack', 'boom', 'hand-can', 'squirt-bottle', 'wick'];
-
     public function tank(): Quantity
     {
         return Quantity::of($this->tank_value, Unit::from($this->tank_unit));
@@ -77,22 +76,12 @@ final class Sprayer extends Model
         return $this->hasMany(Calibration::class)->orderByDesc('made_on')->orderByDesc('id');
     }
 
-    /**
-     * What the crew usually puts this out with: a wick for wiping, nothing to be filled for cuts, else the first that
-     * sprays.
-     */
+    /** What the crew usually puts this out with: the first that fits the method. */
     public static function usualFor(Crew $crew, Method $method): ?self
     {
-        if ($method->work() === 'injection') {
-            return null;
-        }
-        $all = $crew->sprayers()->get();
-        $fitting = $all->filter(
-            static fn(self $s): bool => $method->work() === 'wipe'
-                ? $s->kind === 'wick'
-                : !in_array($s->kind, ['wick', 'squirt-bottle'], true),
-        );
-
-        return $fitting->first();
+        return $crew
+            ->sprayers()
+            ->get()
+            ->first(static fn(self $s): bool => $method->isPutOutWith(SprayerKind::from($s->kind)));
     }
 }

@@ -12,12 +12,11 @@ use App\Models\Step;
 use App\Support\JobClock;
 use Illuminate\Support\Facades\DB;
 use Thicket\Calendar\Day;
-use Thicket\Label\LabelLimit;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
+use Thicket\Mix\PastLoad;
 use Thicket\Mix\PriorApplications;
 use Thicket\Survey\Outline;
-use Thicket\Survey\Overlap;
 
 /**
  * Active already put on the ground of a patch, from the signed records of every patch that shares ground with it and
@@ -44,7 +43,10 @@ final class PriorApplicationsRepository
         $last = null;
         foreach ($actives as $active) {
             foreach ($this->records($stand->patch->ground->crew_id, $active) as $one) {
-                if (($last === null || $one['day'] > $last) && $this->reaches($stand, $one)) {
+                if (
+                    ($last === null || $one['day'] > $last) &&
+                    $this->past($stand, $one)->reaches(self::outline($stand))
+                ) {
                     $last = $one['day'];
                 }
             }
@@ -67,80 +69,36 @@ final class PriorApplicationsRepository
         $out = [];
         foreach ($actives as $active) {
             $all = [...$this->records($ground->crew_id, $active), ...$this->planned($ground->crew_id, $active, $step)];
-            $byYear = [];
-            foreach ($all === [] ? [] : LabelLimit::YEARS as $year) {
-                $from = LabelLimit::yearBegins($year, $today, str_starts_with($ground->latitude, '-'))->format('Y-m-d');
-                $byYear[$year] = $this->there(
-                    $stand,
-                    array_values(array_filter($all, static fn(array $one): bool => $one['day'] >= $from)),
-                );
-            }
-            $out[$active] = new PriorApplications($byYear);
+            $out[$active] = PriorApplications::of(
+                self::outline($stand),
+                array_map(fn(array $one): PastLoad => $this->past($stand, $one), $all),
+                $today,
+                str_starts_with($ground->latitude, '-'),
+            );
         }
 
         return $out;
     }
 
-    /**
-     * @param list<Load> $all
-     *
-     * @return array{loads: list<Quantity>, times: int} on the heaviest spot of the patch, one load of each kind
-     */
-    private function there(Stand $stand, array $all): array
+    /** @param Load $one */
+    private function past(Stand $stand, array $one): PastLoad
     {
-        $outline = $stand->patch->outline;
-        $days = [];
-        /** @var array<string, list<array{outline: Outline|null, load: Quantity}>> $kinds */
-        $kinds = [];
-        foreach ($all as $one) {
-            $own = $one['patch'] === $stand->patch_id;
-            $at = $outline === null || $own ? null : $this->outlineOn($one['patch'], $one['day']);
-            if ($own || ($at !== null && $this->reaches($stand, $one))) {
-                $days[$one['patch'] . $one['day']] = $one['day'];
-                // work of which nobody knows how much: a kind of its own, so that nothing is told of the sum
-                $load = $one['load'] ?? Quantity::of(1, Unit::One);
-                $kinds[$load->dimension()->value][] = ['outline' => $at, 'load' => $load];
-            }
-        }
-        $loads = [];
-        foreach ($kinds as $of) {
-            $here = array_column(array_filter($of, static fn(array $one): bool => $one['outline'] === null), 'load');
-            $total =
-                $here === []
-                    ? null
-                    : array_reduce(
-                        array_slice($here, 1),
-                        static fn(Quantity $sum, Quantity $one): Quantity => $sum->plus($one),
-                        $here[0],
-                    );
-            $elsewhere = [];
-            foreach ($of as $one) {
-                $one['outline'] === null || ($elsewhere[] = ['outline' => $one['outline'], 'load' => $one['load']]);
-            }
-            $shared =
-                $outline === null || $elsewhere === []
-                    ? null
-                    : Overlap::heaviest(Outline::trusted($outline->outline['coordinates']), $elsewhere);
-            $sum = $total === null || $shared === null ? $total ?? $shared : $total->plus($shared);
-            $sum === null || ($loads[] = $sum);
-        }
+        $isHere = $one['patch'] === $stand->patch_id;
 
-        return ['loads' => $loads, 'times' => count(array_unique($days))];
+        return new PastLoad(
+            $one['patch'],
+            Day::parse($one['day']),
+            $one['load'],
+            $isHere,
+            $isHere || $stand->patch->outline === null ? null : $this->outlineOn($one['patch'], $one['day']),
+        );
     }
 
-    /** @param Load $one */
-    private function reaches(Stand $stand, array $one): bool
+    private static function outline(Stand $stand): ?Outline
     {
-        if ($one['patch'] === $stand->patch_id) {
-            return true;
-        }
-        $at = $stand->patch->outline === null ? null : $this->outlineOn($one['patch'], $one['day']);
-
-        return $at !== null &&
-            $stand->patch->outline !== null &&
-            Overlap::heaviest(Outline::trusted($stand->patch->outline->outline['coordinates']), [
-                ['outline' => $at, 'load' => Quantity::of(1, Unit::One)],
-            ]) !== null;
+        return $stand->patch->outline === null
+            ? null
+            : Outline::trusted($stand->patch->outline->outline['coordinates']);
     }
 
     /** @return list<Load> by every signed record with this active */

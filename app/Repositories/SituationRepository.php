@@ -28,7 +28,10 @@ use Thicket\Input\Fields;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
+use Thicket\Measure\Reading;
 use Thicket\Measure\Unit;
+use Thicket\Mix\MeasuringKit;
+use Thicket\Mix\MeasuringTool;
 use Thicket\Situation\CrewCoefficients;
 use Thicket\Situation\CrewTerms;
 use Thicket\Situation\Fact;
@@ -149,7 +152,7 @@ final class SituationRepository
         $widest = null;
         foreach ($hand->filter(static fn(Tool $tool): bool => !$tool->isLent()) as $tool) {
             $typed = $tool->details['jaw'] ?? null;
-            $jaw = $typed === null ? null : \Thicket\Measure\Reading::parse($typed, Dimension::Length)->quantity;
+            $jaw = $typed === null ? null : Reading::parse($typed, Dimension::Length)->quantity;
             $widest = $widest === null || $jaw?->isGreaterThan($widest) === true ? $jaw : $widest;
         }
 
@@ -166,30 +169,29 @@ final class SituationRepository
             $this->prices($crew, $labelCards),
             $this->figures($crew),
             array_map(
-                static fn(string $typed): Quantity => \Thicket\Measure\Reading::parse($typed, Dimension::Length)
-                    ->quantity,
+                static fn(string $typed): Quantity => Reading::parse($typed, Dimension::Length)->quantity,
                 $crew->settings['stemLimits'] ?? [],
             ),
         );
     }
 
-    /** @return list<\Thicket\Mix\MeasuringTool> of the crew, those out on loan left out */
-    public function measuringTools(Crew $crew): array
+    /** What the crew measures with; what is out on loan is not there. */
+    public function measuringKit(Crew $crew): MeasuringKit
     {
         $out = [];
         foreach ($crew->tools()->with('loans')->get() as $tool) {
             [$graduation, $holds] = [$tool->details['graduation'] ?? null, $tool->details['holds'] ?? null];
             if ($graduation !== null && $holds !== null && !$tool->isLent()) {
-                $out[] = new \Thicket\Mix\MeasuringTool(
+                $out[] = new MeasuringTool(
                     $tool->name,
-                    \Thicket\Measure\Reading::parse($graduation, null)->quantity,
-                    \Thicket\Measure\Reading::parse($holds, null)->quantity,
+                    Reading::parse($graduation, null)->quantity,
+                    Reading::parse($holds, null)->quantity,
                     $tool->kind,
                 );
             }
         }
 
-        return $out;
+        return new MeasuringKit($out);
     }
 
     public function activeName(string $active): string
@@ -246,7 +248,7 @@ final class SituationRepository
             foreach (count($actives) === 1 && is_string($actives[0]) ? $card->packs ?? [] : [] as $pack) {
                 $out[] = [
                     'active' => $actives[0],
-                    'size' => \Thicket\Measure\Reading::parse($pack['size'], null)->quantity,
+                    'size' => Reading::parse($pack['size'], null)->quantity,
                     'price' => \Brick\Math\BigRational::of($pack['price']),
                     'on' => $pack['on'] === null ? null : new \DateTimeImmutable($pack['on']),
                 ];

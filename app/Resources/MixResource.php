@@ -13,7 +13,7 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 use Thicket\Measure\Strength;
 use Thicket\Mix\Layer;
-use Thicket\Mix\MeasuringTool;
+use Thicket\Mix\MeasuringKit;
 use Thicket\Mix\Purchase;
 use Thicket\Mix\SolvedSum;
 use Thicket\Mix\TankCorrection;
@@ -61,12 +61,8 @@ final readonly class MixResource
         );
     }
 
-    /**
-     * @param list<MeasuringTool> $tools
-     *
-     * @return array<string, mixed>
-     */
-    public function solved(SolvedSum $solved, array $tools = []): array
+    /** @return array<string, mixed> */
+    public function solved(SolvedSum $solved, MeasuringKit $kit = new MeasuringKit()): array
     {
         $table = $solved->table;
         $values = [];
@@ -111,7 +107,7 @@ final readonly class MixResource
                 $table->id() === 'match-active' &&
                 $solved->value('strengthOfUsed')?->dimension() === Dimension::MassShare,
             'correction' => $this->correction($solved),
-            'tool' => $this->tool($solved, $tools),
+            'tool' => $this->tool($solved, $kit),
         ];
     }
 
@@ -203,21 +199,16 @@ final readonly class MixResource
     }
 
     /**
-     * @param list<MeasuringTool> $tools
-     *
      * @return array<string, mixed>|null the crew's tool that reads the amount best
      */
-    private function tool(SolvedSum $solved, array $tools): ?array
+    private function tool(SolvedSum $solved, MeasuringKit $kit): ?array
     {
         $amount = $solved->toMeasure();
         if ($amount === null || !$solved->isSound()) {
             return null;
         }
-        $fitting = array_values(
-            array_filter($tools, static fn(MeasuringTool $t): bool => $t->holds->dimension() === $amount->dimension()),
-        );
         $most = $solved->mostToMeasure();
-        $tool = MeasuringTool::bestFor($amount, $fitting, $most);
+        $tool = $kit->bestOwn($amount, $most);
         if ($tool === null) {
             return null;
         }

@@ -6,7 +6,6 @@ namespace App\Resources;
 
 use App\Support\Format;
 use App\Text\Sentences;
-use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
@@ -18,7 +17,9 @@ use Thicket\Mix\Advice\Advisory;
 use Thicket\Mix\FinishedMix;
 use Thicket\Mix\Injection;
 use Thicket\Mix\LimitCheck;
-use Thicket\Mix\MeasuringTool;
+use Thicket\Mix\Load;
+use Thicket\Mix\LoadStep;
+use Thicket\Mix\MeasuringKit;
 use Thicket\Mix\MixedProduct;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\StrengthWays;
@@ -37,12 +38,11 @@ final readonly class RecipeResource
     public function __construct(private Sentences $sentences) {}
 
     /**
-     * @param list<MeasuringTool> $tools of the crew; empty takes the usual ones
      * @param Quantity|null $content of the product, for the active in the mix
      *
      * @return array<string, mixed>
      */
-    public function recipe(Recipe $recipe, array $tools = [], ?Quantity $content = null): array
+    public function recipe(Recipe $recipe, MeasuringKit $kit = new MeasuringKit(), ?Quantity $content = null): array
     {
         return [
             'need' => Format::quantity($recipe->need),
@@ -57,7 +57,7 @@ final readonly class RecipeResource
             'carrier' => ['id' => $recipe->carrier, 'name' => $this->sentences->name("carrier.{$recipe->carrier}")],
             'product' => Format::quantity($recipe->product()),
             'carrierAmount' => Format::quantity($recipe->mix?->carrierAmount),
-            'loads' => ($loads = $this->loads($recipe, $tools)),
+            'loads' => ($loads = $this->loads($recipe, $kit)),
             // of the first load; each load has its own
             'measure' => $loads[0]['measure'] ?? [],
             'products' => array_map(fn(MixedProduct $one): array => $this->product($one), $recipe->products),
@@ -206,64 +206,15 @@ final readonly class RecipeResource
         ];
     }
 
-    /**
-     * @param list<MeasuringTool> $tools of the crew
-     *
-     * @return list<array<string, mixed>> each kind of load once, in the order in which they are filled
-     */
-    private function loads(Recipe $recipe, array $tools): array
+    /** @return list<array<string, mixed>> each kind of load once, in the order in which they are filled */
+    private function loads(Recipe $recipe, MeasuringKit $kit): array
     {
-        if ($recipe->mix === null) {
-            return [];
-        }
-        if ($recipe->plan === null) {
-            return [$this->load($recipe, $recipe->mix, 1, true, null, $tools)];
-        }
-        $out = [];
-        foreach ($recipe->plan->kinds() as $kind) {
-            if (!$kind['fresh']->isZero()) {
-                $out[] = $this->load(
-                    $recipe,
-                    $recipe->mix->inVolume($kind['fresh']),
-                    $kind['times'],
-                    $kind['finished']->isLessThan($recipe->plan->tank),
-                    $kind['carried']->isZero() ? null : $kind['carried'],
-                    $tools,
-                );
-            }
-        }
-
-        return $out;
+        return array_map(fn(Load $load): array => $this->load($recipe, $load, $kit), $recipe->loads());
     }
 
-    /**
-     * @param list<MeasuringTool> $tools
-     *
-     * @return array<string, mixed>
-     */
-    private function load(
-        Recipe $recipe,
-        FinishedMix $mix,
-        int $times,
-        bool $part,
-        ?Quantity $carried,
-        array $tools,
-    ): array {
-        $in = $carried?->to($mix->finished->unit) ?? Quantity::zero($mix->finished->unit);
-        $full = $mix->finished->plus($in);
-        $filled = $in;
-        $steps =
-            $carried === null
-                ? []
-                : [
-                    [
-                        'what' => 'leftover',
-                        'name' => $this->sentences->name('load.leftover'),
-                        'amount' => Format::quantity($carried),
-                        'mark' => Format::quantity($filled),
-                        'markShare' => (string) $filled->per($full)->toScale(4, RoundingMode::HALF_UP),
-                    ],
-                ];
+    /** @return array<string, mixed> */
+    public function load(Recipe $recipe, Load $load, MeasuringKit $kit): array
+    {
         // of one product it is plain which; of several each goes by its own name
         $names =
             count($recipe->products) < 2
@@ -272,37 +223,35 @@ final readonly class RecipeResource
                     array_map(static fn(MixedProduct $one): string => $one->name, $recipe->products),
                     array_map(self::nameOf(...), $recipe->products),
                 );
-        foreach ($mix->loadingOrder() as $step) {
-            // a dry product raises no level that anybody reckons
-            $filled =
-                $step['amount'] === null || $step['amount']->dimension() !== Dimension::Volume
-                    ? $filled
-                    : $filled->plus($step['amount']);
-            $steps[] = [
-                'what' => $step['what'],
-                'name' => $names[$step['what']] ?? $this->sentences->name('load.' . $step['what']),
-                'amount' => Format::quantity($step['amount']),
-                'mark' => Format::quantity($filled),
-                'markShare' => (string) $filled->per($full)->toScale(4, RoundingMode::HALF_UP),
-            ];
-        }
 
         return [
-            'times' => $times,
-            'part' => $part,
-            'finished' => Format::quantity($full),
-            'fresh' => Format::quantity($mix->finished),
-            'product' => Format::quantity($mix->amountOf('product')),
-            'steps' => $steps,
+            'times' => $load->times,
+            'part' => $load->isPart,
+            'finished' => Format::quantity($load->finished),
+            'fresh' => Format::quantity($load->mix->finished),
+            'product' => Format::quantity($load->mix->amountOf('product')),
+            'steps' => array_map(
+                fn(LoadStep $step): array => [
+                    'what' => $step->what,
+                    'name' => $names[$step->what] ?? $this->sentences->name("load.{$step->what}"),
+                    'amount' => Format::quantity($step->amount),
+                    'mark' => Format::quantity($step->mark),
+                    'markShare' => (string) $step->share->toScale(4, RoundingMode::HALF_UP),
+                ],
+                $load->steps(),
+            ),
             'measure' => array_merge(
-                ...array_map(fn(MixedProduct $one): array => $this->measured($one, $mix, $tools), $recipe->products),
+                ...array_map(
+                    static fn(MixedProduct $one): array => self::measured($one, $load->mix, $kit),
+                    $recipe->products,
+                ),
             ),
             'products' => array_map(
                 static fn(MixedProduct $one): array => [
                     'what' => $one->name,
                     'product' => self::nameOf($one),
                     'versionId' => $one->option->card?->id,
-                    'amount' => Format::quantity($mix->amountOf($one->name)),
+                    'amount' => Format::quantity($load->mix->amountOf($one->name)),
                 ],
                 $recipe->products,
             ),
@@ -383,107 +332,43 @@ final readonly class RecipeResource
         ];
     }
 
-    /**
-     * @param list<MeasuringTool> $own
-     *
-     * @return list<array<string, mixed>> one product of a load, on the best tool of each unit system
-     */
-    private function measured(MixedProduct $product, FinishedMix $one, array $own): array
+    /** @return list<array<string, mixed>> one product of a load, on the best tool of each unit system */
+    private static function measured(MixedProduct $product, FinishedMix $mix, MeasuringKit $kit): array
     {
-        $amount = $one->amountOf($product->name);
+        $amount = $mix->amountOf($product->name);
         if ($amount === null) {
             return [];
         }
         $out = [];
-        foreach (self::tools($amount->dimension()) as $system => $usual) {
-            $fitting = array_values(
-                array_filter(
-                    $own,
-                    static fn(MeasuringTool $t): bool => $t->holds->dimension() === $amount->dimension(),
-                ),
+        // to the nearest mark, but never above what the card allows; without a card never above the recipe
+        foreach ($kit->readings($amount, $product->mostIn($mix) ?? $amount) as $system => $read) {
+            $marks = static fn(Quantity $q): string => Shown::withUnit(
+                $q->to($read->tool->graduation->unit)->amount,
+                $read->tool->graduation->unit,
             );
-            // to the nearest mark, but never above what the card allows; without a card never above the recipe
-            $most = $product->mostIn($one) ?? $amount;
-            $tool = MeasuringTool::bestFor($amount, $fitting === [] ? $usual : $fitting, $most);
-            // a tool that reads it as nothing is no tool for it
-            if ($tool === null || !$tool->reads($amount, $most)) {
-                continue;
-            }
-            $read = $tool->measure($amount, $most);
-            $last =
-                $read['fillings'] === 0
-                    ? Quantity::zero($tool->holds->unit)
-                    : $read['measured']->minus($tool->holds->times($read['fillings'] - 1)->to($read['measured']->unit));
             $out[] = [
                 'system' => $system,
                 'what' => $product->name,
                 'product' => self::nameOf($product),
-                'tool' => $tool->name,
-                'kind' => $tool->kind,
-                'own' => $fitting !== [],
-                'holds' => Shown::withUnit($tool->holds->amount, $tool->holds->unit),
-                'graduation' => Shown::withUnit($tool->graduation->amount, $tool->graduation->unit),
-                'fullCups' => max(0, $read['fillings'] - 1),
-                'lastFill' => Shown::withUnit($last->to($tool->graduation->unit)->amount, $tool->graduation->unit),
-                'lastShare' => (string) $last->per($tool->holds)->toScale(4, RoundingMode::HALF_UP),
-                'measured' => Shown::withUnit(
-                    $read['measured']->to($tool->graduation->unit)->amount,
-                    $tool->graduation->unit,
-                ),
-                'errorPercent' => Shown::number($read['errorPercent']->abs(), 2),
-                'under' => $read['errorPercent']->isLessThan(BigRational::zero()),
-                'marks' => $tool->holds->per($tool->graduation)->toScale(0, RoundingMode::DOWN)->toInt(),
+                'tool' => $read->tool->name,
+                'kind' => $read->tool->kind,
+                'own' => $kit->isOwn($amount->dimension()),
+                'holds' => Shown::withUnit($read->tool->holds->amount, $read->tool->holds->unit),
+                'graduation' => $marks($read->tool->graduation),
+                'fullCups' => $read->fillings - 1,
+                'lastFill' => $marks($read->last),
+                'lastShare' => (string) $read->lastShare()->toScale(4, RoundingMode::HALF_UP),
+                'measured' => $marks($read->measured),
+                'errorPercent' => Shown::number($read->errorPercent->abs(), 2),
+                'under' => $read->isUnder,
+                'marks' => $read->tool->marks(),
                 'actual' =>
-                    $read['measured']->dimension() === Dimension::Volume
-                        ? Shown::number($read['measured']->per($one->finished)->multipliedBy(100), 4) . ' %'
+                    $read->measured->dimension() === Dimension::Volume
+                        ? Shown::number($read->measured->per($mix->finished)->multipliedBy(100), 4) . ' %'
                         : null,
             ];
         }
 
         return $out;
-    }
-
-    /** @return array<string, list<MeasuringTool>> the usual cups and scales, until a crew lists its own */
-    private static function tools(Dimension $dimension): array
-    {
-        $of = static fn(
-            string $name,
-            string $kind,
-            string $graduation,
-            Unit $unit,
-            int $holds,
-        ): MeasuringTool => new MeasuringTool(
-            $name,
-            Quantity::of($graduation, $unit),
-            Quantity::of($holds, $unit),
-            $kind,
-        );
-        if ($dimension === Dimension::Mass) {
-            return [
-                System::Us->value => [
-                    $of('kitchen scale', 'scale', '0.1', Unit::OunceWeight, 32),
-                    $of('pocket scale', 'scale', '0.01', Unit::OunceWeight, 4),
-                ],
-                System::Metric->value => [
-                    $of('kitchen scale', 'scale', '1', Unit::Gram, 1000),
-                    $of('pocket scale', 'scale', '0.1', Unit::Gram, 100),
-                ],
-            ];
-        }
-
-        return [
-            System::Us->value => [
-                $of('teaspoon set', 'spoons', '0.25', Unit::UsTeaspoon, 1),
-                $of('1 oz cup', 'cup', '0.25', Unit::UsFluidOunce, 1),
-                $of('8 oz cup', 'cup', '0.5', Unit::UsFluidOunce, 8),
-                $of('quart jug', 'jug', '1', Unit::UsFluidOunce, 32),
-            ],
-            System::Metric->value => [
-                $of('10 mL syringe', 'syringe', '0.5', Unit::Millilitre, 10),
-                $of('100 mL cylinder', 'cylinder', '1', Unit::Millilitre, 100),
-                $of('500 mL jug', 'jug', '10', Unit::Millilitre, 500),
-                $of('1 L jug', 'jug', '20', Unit::Millilitre, 1000),
-            ],
-        ];
     }
 }

@@ -215,7 +215,7 @@ final readonly class StandResource
         ] +
             $this->recipes->recipe(
                 $recipe,
-                $this->situations->measuringTools($stand->patch->ground->crew),
+                $this->situations->measuringKit($stand->patch->ground->crew),
                 $this->content($step),
             );
     }

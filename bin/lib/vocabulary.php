@@ -13,7 +13,9 @@ use Thicket\Catalogue\CatalogueFiles;
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Method;
 use Thicket\Catalogue\Node;
+use Thicket\Catalogue\SprayerKind;
 use Thicket\Mix\Advice\MixPlan;
+use Thicket\Mix\MeasuringKind;
 use Thicket\Situation\ProtectedFeature;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Outcome;
@@ -30,6 +32,8 @@ function vocabulary(Catalogue $catalogue): array
         'CARRIERS' => Carrier::ALL,
         'WATERS' => MixPlan::WATERS,
         'TANK_MATERIALS' => MixPlan::MATERIALS,
+        'SPRAYER_KINDS' => array_column(SprayerKind::cases(), 'value'),
+        'MEASURING_KINDS' => array_column(MeasuringKind::cases(), 'value'),
         'STAGES' => FactName::Stage->choices() ?? [],
         'SITES' => $catalogue->sites(),
         'FAMILIES' => Method::FAMILIES,

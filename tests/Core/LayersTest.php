@@ -24,6 +24,7 @@ const CORE = [
     'Assess',
     'Safety',
     'Programmes',
+    'Practice',
 ];
 
 const APPLICATION = [

@@ -17,6 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\SprayerKind;
 use Thicket\Catalogue\ToolKind;
 use Thicket\Input\Fields;
 use Thicket\Measure\Dimension;
@@ -206,7 +207,7 @@ final class EquipmentController extends Controller
 
         return [
             'name' => $in->text('name', 80),
-            'kind' => $in->choice('kind', Sprayer::KINDS),
+            'kind' => $in->choice('kind', array_column(SprayerKind::cases(), 'value')),
             'tank_value' => $tank?->toWire()['value'],
             'tank_unit' => $tank?->unit->value,
             'details' => $details,

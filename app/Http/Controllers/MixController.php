@@ -60,7 +60,7 @@ final class MixController extends Controller
         return $this->json(
             $this->wire->solved(
                 SumSolver::solve($table, $given),
-                $this->situations->measuringTools($this->user($request)->crew),
+                $this->situations->measuringKit($this->user($request)->crew),
             ),
         );
     }

@@ -53,6 +53,16 @@ final readonly class Method
         return $this->work;
     }
 
+    /** A wick for wiping, nothing that is filled for cuts, else whatever sprays. */
+    public function isPutOutWith(SprayerKind $kind): bool
+    {
+        return match ($this->work) {
+            'injection' => false,
+            'wipe' => $kind === SprayerKind::Wick,
+            default => !in_array($kind, [SprayerKind::Wick, SprayerKind::SquirtBottle], true),
+        };
+    }
+
     /** band, notch, drill, girdle, cut, top, pull, lever, dig, drag, mow, till, spray ...: finer than work. */
     public function how(): string
     {

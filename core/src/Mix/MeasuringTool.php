@@ -6,6 +6,7 @@ namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Thicket\Input\Fields;
 use Thicket\Measure\Quantity;
 
 /** A cup, cylinder or spoon with graduations, and an amount read off it (handbook 3, sum 11). */
@@ -17,6 +18,35 @@ final readonly class MeasuringTool
         public Quantity $holds,
         public string $kind = 'cup',
     ) {}
+
+    /** Marks and size of a tool as somebody gives them; faults are noted at their fields. */
+    public static function read(Fields $in, string $name, MeasuringKind $kind): ?self
+    {
+        [$graduation, $holds] = [self::size($in, 'graduation', $kind), self::size($in, 'holds', $kind)];
+        if ($graduation === null || $holds === null) {
+            return null;
+        }
+        if ($graduation->isZero()) {
+            return $in->fault('graduation', 'Marks stand further apart than nothing.');
+        }
+
+        return $graduation->isGreaterThan($holds)
+            ? $in->fault('graduation', 'The marks are finer than the whole tool.')
+            : new self($name, $graduation, $holds, $kind->value);
+    }
+
+    private static function size(Fields $in, string $field, MeasuringKind $kind): ?Quantity
+    {
+        return $in->has($field)
+            ? $in->quantity($field, $kind->measures())
+            : $in->fault($field, 'A measuring tool has marks and holds so much: give both.');
+    }
+
+    /** Whole marks on it. */
+    public function marks(): int
+    {
+        return $this->holds->per($this->graduation)->toScale(0, RoundingMode::DOWN)->toInt();
+    }
 
     /** Whether the tool can read the amount at all: less than half a mark reads as nothing. */
     public function reads(Quantity $amount, ?Quantity $most = null): bool

@@ -67,6 +67,12 @@ final readonly class Recipe
         $this->stems = $reckoning->stems;
     }
 
+    /** @return list<Load> each kind of load once, in the order in which they are filled; empty before it is reckoned */
+    public function loads(): array
+    {
+        return $this->mix === null ? [] : Load::ofPlan($this->mix, $this->plan);
+    }
+
     public function isFinished(): bool
     {
         $made = $this->spread ? $this->dry !== null : $this->mix !== null && $this->mix->missing === [];

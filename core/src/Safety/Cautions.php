@@ -161,13 +161,13 @@ final readonly class Cautions
     /**
      * What the actives of a tank ask to be minded, for a mixing card and a bottle.
      *
-     * @param non-empty-list<Option> $products
+     * @param list<Option> $products
      *
      * @return list<string>
      */
     public static function ofJug(array $products): array
     {
-        $actives = array_merge(...array_map(static fn(Option $one): array => $one->actives(), $products));
+        $actives = array_merge([], ...array_map(static fn(Option $one): array => $one->actives(), $products));
 
         return array_values(array_unique(array_merge([], ...array_map(self::ofActive(...), $actives))));
     }

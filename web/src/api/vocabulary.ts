@@ -58,6 +58,23 @@ export const TANK_MATERIALS = [
   'steel',
 ] as const;
 
+export const SPRAYER_KINDS = [
+  'backpack',
+  'boom',
+  'hand-can',
+  'squirt-bottle',
+  'wick',
+] as const;
+
+export const MEASURING_KINDS = [
+  'spoons',
+  'cup',
+  'jug',
+  'syringe',
+  'cylinder',
+  'scale',
+] as const;
+
 export const STAGES = [
   'cotyledon',
   'seedling',

@@ -5,6 +5,7 @@ import { TANK_MATERIALS } from '@/api/vocabulary';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
+import { SPRAYER_KINDS } from '@/api/vocabulary';
 import { useSubmit } from '@/composables/useSubmit';
 import CalibratePanel from './CalibratePanel.vue';
 
@@ -14,7 +15,6 @@ const { t } = useI18n();
 const { say, units, mayWrite } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 type Sprayer = Schemas['ShedSprayer'];
-const KINDS = ['backpack', 'boom', 'hand-can', 'squirt-bottle', 'wick'] as const;
 const blank = () => ({
   name: '',
   kind: 'backpack',
@@ -162,7 +162,7 @@ const chart = (s: Sprayer): { x: number; y: number; text: string }[] => {
           <label class="label"
             >{{ t('sprayer.sort') }}
             <select v-model="form.kind" class="field">
-              <option v-for="k in KINDS" :key="k" :value="k">{{ t(`sprayer.kind.${k}`) }}</option>
+              <option v-for="k in SPRAYER_KINDS" :key="k" :value="k">{{ t(`sprayer.kind.${k}`) }}</option>
             </select></label
           >
           <label class="label"

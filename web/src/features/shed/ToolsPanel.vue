@@ -6,6 +6,7 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
+import { MEASURING_KINDS } from '@/api/vocabulary';
 import { useSubmit } from '@/composables/useSubmit';
 
 /** Hand tools with jaw or blade, measuring tools with their marks, and who has them now. */
@@ -16,7 +17,6 @@ const { busy, refusal, run, at } = useSubmit();
 type Tool = Schemas['ShedTool'];
 const { data: book } = useQuery(handbookQuery());
 const clearanceName = (id: string): string => book.value?.clearances.find((c) => c.id === id)?.name ?? id;
-const MEASURING = ['spoons', 'cup', 'jug', 'syringe', 'cylinder', 'scale'] as const;
 const groups = computed(() => [
   { key: 'hand', tools: props.shed.tools.filter((x) => !x.measures) },
   { key: 'measuring', tools: props.shed.tools.filter((x) => x.measures) },
@@ -24,7 +24,7 @@ const groups = computed(() => [
 const blank = () => ({ name: '', kind: 'lever-puller', jaw: '', blade: '', graduation: '', holds: '', clearance: '' });
 const form = ref(blank());
 const adding = ref(false);
-const measures = computed(() => (MEASURING as readonly string[]).includes(form.value.kind));
+const measures = computed(() => (MEASURING_KINDS as readonly string[]).includes(form.value.kind));
 const save = async (): Promise<void> => {
   const f = form.value;
   const sizes = (measures.value ? (['graduation', 'holds'] as const) : (['jaw', 'blade', 'clearance'] as const)).filter(
@@ -137,7 +137,7 @@ const drop = (x: Tool): Promise<unknown> =>
               <option v-for="k in book?.tools ?? []" :key="k.id" :value="k.id">{{ k.name }}</option>
             </optgroup>
             <optgroup :label="t('tools.measuring')">
-              <option v-for="k in MEASURING" :key="k" :value="k">{{ t(`tools.kinds.${k}`) }}</option>
+              <option v-for="k in MEASURING_KINDS" :key="k" :value="k">{{ t(`tools.kinds.${k}`) }}</option>
             </optgroup>
           </select></label
         >

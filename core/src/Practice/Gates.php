@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Practice;
+
+use Thicket\Label\LabelCard;
+use Thicket\Mix\MixedProduct;
+use Thicket\Mix\TankTerms;
+use Thicket\Survey\StemGroup;
+use Thicket\Verdict\Finding;
+use Thicket\Verdict\Outcome;
+
+/** Which gates of a job are shut (rulings B2), each by what is known of one side of it. */
+final readonly class Gates
+{
+    private function __construct() {}
+
+    /**
+     * What the board says of the way chosen: each kind of refusal once, by its first finding. Of several products of a
+     * tank all findings are handed in, so that the strictest decides (rulings J16).
+     *
+     * @param list<Finding> $findings
+     *
+     * @return list<Gate> the fact that is missing under missing, whose it is under keeper
+     */
+    public static function ofFindings(array $findings): array
+    {
+        $shut = [];
+        foreach ($findings as $finding) {
+            $kind = match ($finding->outcome) {
+                Outcome::NotAllowed => GateKind::NotAllowed,
+                Outcome::CannotTell => GateKind::CannotTell,
+                Outcome::NotNow => GateKind::NotNow,
+                Outcome::DoesNotSuit => GateKind::DoesNotSuit,
+                default => null,
+            };
+            $keeper = $finding->values['keeper'] ?? '';
+            $kind === null ||
+                ($shut[$kind->value] ??= new Gate($kind, [
+                    'missing' => $finding->missing ?? '',
+                    'keeper' => is_string($keeper) ? $keeper : '',
+                ]));
+        }
+
+        return array_values($shut);
+    }
+
+    /**
+     * Limits of the cards for what is put there at once, in a year, or how often: the first product that passes one or
+     * of which it cannot be told, with what the card still leaves.
+     *
+     * @param list<MixedProduct> $products
+     */
+    public static function ofCeilings(array $products): ?Gate
+    {
+        foreach ($products as $one) {
+            $ceiling = $one->ceiling;
+            if ($ceiling?->kept === true) {
+                continue;
+            }
+            $values = ['product' => $one->option->card->product ?? ''];
+
+            return match (true) {
+                $ceiling === null || $ceiling->kept === null => new Gate(GateKind::Ceiling),
+                $ceiling->by === 'times' => new Gate(
+                    GateKind::CeilingTimes,
+                    $values + ['most' => $ceiling->most ?? ''],
+                ),
+                $ceiling->by === 'application' => new Gate(
+                    GateKind::CeilingApplication,
+                    $values + ['planned' => $ceiling->planned ?? '', 'most' => $ceiling->most ?? ''],
+                ),
+                $ceiling->left === null => new Gate(GateKind::Ceiling),
+                default => new Gate(GateKind::CeilingLeft, $values + ['left' => $ceiling->left]),
+            };
+        }
+
+        return null;
+    }
+
+    /**
+     * The wait that the cards of the tank ask for since their actives were last put there, or that one of them cannot
+     * tell.
+     *
+     * @param array<string, \DateTimeImmutable> $last by active id
+     * @param string|null $site word of the site where the job is
+     */
+    public static function ofWait(TankTerms $terms, array $last, ?string $site, \DateTimeImmutable $today): ?Gate
+    {
+        ['opens' => $opens, 'silent' => $silent, 'since' => $since] = $terms->wait($last, $site, $today);
+        if ($silent !== null && $since !== null) {
+            return new Gate(GateKind::IntervalUnknown, ['product' => $silent->product, 'last' => $since]);
+        }
+
+        return $opens === null ? null : new Gate(GateKind::Interval, ['opens' => $opens]);
+    }
+
+    /** Licensed products want somebody with a licence that holds on the day. */
+    public static function ofLicence(TankTerms $terms, bool $anybodyLicensed): ?Gate
+    {
+        return $terms->licensedOnly() && !$anybodyLicensed ? new Gate(GateKind::Licence) : null;
+    }
+
+    /** What a sprayer puts out is known till the day its next calibration is due, that day included. */
+    public static function ofCalibration(?\DateTimeInterface $due, \DateTimeImmutable $today): ?Gate
+    {
+        return $due === null || $due->format('Y-m-d') < $today->format('Y-m-d')
+            ? new Gate(GateKind::Calibration)
+            : null;
+    }
+
+    /** @param list<StemGroup> $stems counted or estimated */
+    public static function ofCount(array $stems): ?Gate
+    {
+        return array_filter($stems, static fn(StemGroup $g): bool => $g->estimated) === []
+            ? null
+            : new Gate(GateKind::EstimatedTally);
+    }
+
+    /**
+     * Actives whose last day counts for the wait.
+     *
+     * @param list<LabelCard> $cards
+     *
+     * @return list<string>
+     */
+    public static function actives(array $cards): array
+    {
+        $all = array_merge(
+            [],
+            ...array_map(static fn(LabelCard $card): array => array_column($card->contents->actives, 'active'), $cards),
+        );
+
+        return array_values(array_unique($all));
+    }
+}
