@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 use Symfony\Component\Yaml\Yaml;
 use Thicket\Catalogue\Carrier;
+use Thicket\Catalogue\SprayerKind;
 use Thicket\Catalogue\WindowGrade;
 use Thicket\Measure\Unit;
 use Thicket\Mix\Advice\Advisory;
 use Thicket\Mix\Advice\MixPlan;
+use Thicket\Practice\GateKind;
 use Thicket\Situation\Option;
 use Thicket\Situation\ProtectedFeature;
 use Thicket\Verdict\Certainty;
@@ -52,6 +54,11 @@ it('has them in the contract as they are', function (string $where, array $words
     'waters' => [
         'paths /steps/{step}/recipe put requestBody content application/json schema properties water',
         MixPlan::WATERS,
+    ],
+    'gates of a job sheet' => ['components schemas Gate properties code', array_column(GateKind::cases(), 'value')],
+    'sprayers' => [
+        'paths /shed/sprayers post requestBody content application/json schema properties kind',
+        array_column(SprayerKind::cases(), 'value'),
     ],
     'carriers' => [
         'paths /steps/{step}/recipe put requestBody content application/json schema properties carrier',

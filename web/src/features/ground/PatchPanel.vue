@@ -105,14 +105,14 @@ const edge = async (): Promise<void> => {
 };
 const dropZone = async (zone: string): Promise<void> =>
   void after(await run(() => unwrap(api.DELETE('/zones/{zone}', { params: { path: { zone } } }))));
-const words = ref({ kind: 'tree', name: '', distance: '' });
+const words = ref({ kind: 'tree' as (typeof KEEPER_KINDS)[number], name: '', distance: '' });
 const tell = async (): Promise<void> => {
   const made = await run(() =>
     unwrap(
       api.POST('/patches/{patch}/keepers', {
         params: { path: { patch: props.patchId } },
         body: {
-          kind: words.value.kind as 'tree',
+          kind: words.value.kind,
           name: words.value.name,
           ...(words.value.distance ? { distance: words.value.distance } : {}),
         },

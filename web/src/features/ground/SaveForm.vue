@@ -13,7 +13,7 @@ export type Task = 'patch' | 'keeper' | 'outline' | 'split' | 'hole' | 'zone' | 
 export interface Form {
   name: string;
   setting: string;
-  kind: string;
+  kind: Schemas['GivenKeeper']['kind'];
   species: string;
   crownRadius: string;
   height: string;
@@ -64,7 +64,7 @@ const send = (): Promise<Schemas['Patch'] | Schemas['DrawnKeeper']> => {
       return unwrap(
         api.POST('/grounds/{ground}/keepers', {
           params: { path: { ground: props.groundId } },
-          body: { kind: f.kind as 'tree', name: f.name, ...given, ...shapeGiven() },
+          body: { kind: f.kind, name: f.name, ...given, ...shapeGiven() },
         }),
       );
     case 'editKeeper':
@@ -74,7 +74,7 @@ const send = (): Promise<Schemas['Patch'] | Schemas['DrawnKeeper']> => {
             path: { keeper: props.keeper?.id ?? '' },
             header: { 'If-Match': `"${props.keeper?.revision ?? 0}"` },
           },
-          body: { kind: f.kind as 'tree', name: f.name, ...given, ...shapeGiven() },
+          body: { kind: f.kind, name: f.name, ...given, ...shapeGiven() },
         }),
       );
     case 'outline':

@@ -17,7 +17,7 @@ const { busy, refusal, run, at } = useSubmit();
 type Sprayer = Schemas['ShedSprayer'];
 const blank = () => ({
   name: '',
-  kind: 'backpack',
+  kind: 'backpack' as (typeof SPRAYER_KINDS)[number],
   tank: '',
   material: '',
   solventProof: '',
