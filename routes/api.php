@@ -2,26 +2,54 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BoardController;
-use App\Http\Controllers\CatalogueController;
-use App\Http\Controllers\ChoiceController;
-use App\Http\Controllers\EquipmentController;
+use App\Http\Controllers\CalibrationController;
+use App\Http\Controllers\ComparisonController;
+use App\Http\Controllers\ContainerController;
+use App\Http\Controllers\CountController;
 use App\Http\Controllers\ExchangeController;
-use App\Http\Controllers\FieldDayController;
 use App\Http\Controllers\GroundController;
-use App\Http\Controllers\MixController;
+use App\Http\Controllers\HandbookController;
+use App\Http\Controllers\IdentifyController;
+use App\Http\Controllers\LabelCardController;
+use App\Http\Controllers\ListingController;
+use App\Http\Controllers\LoanController;
+use App\Http\Controllers\LookBackController;
+use App\Http\Controllers\ObservationController;
 use App\Http\Controllers\OutlineController;
 use App\Http\Controllers\PaperController;
 use App\Http\Controllers\PatchController;
+use App\Http\Controllers\PatchOutlineController;
+use App\Http\Controllers\PatchStandController;
+use App\Http\Controllers\PersonController;
+use App\Http\Controllers\PhotoController;
+use App\Http\Controllers\PlotPlanController;
+use App\Http\Controllers\ProgrammeController;
 use App\Http\Controllers\ProtectedFeatureController;
+use App\Http\Controllers\ReadingController;
+use App\Http\Controllers\RecipeController;
+use App\Http\Controllers\RecordController;
+use App\Http\Controllers\SealController;
+use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShedController;
+use App\Http\Controllers\SheetController;
+use App\Http\Controllers\ShoppingController;
 use App\Http\Controllers\SightingController;
+use App\Http\Controllers\SprayerController;
 use App\Http\Controllers\StandController;
 use App\Http\Controllers\StandInController;
-use App\Http\Controllers\StockController;
+use App\Http\Controllers\StandSightingController;
+use App\Http\Controllers\StepCardController;
+use App\Http\Controllers\StepController;
+use App\Http\Controllers\SumController;
 use App\Http\Controllers\TallyController;
+use App\Http\Controllers\TallyTableController;
 use App\Http\Controllers\TodayController;
+use App\Http\Controllers\ToolController;
+use App\Http\Controllers\WeightController;
+use App\Http\Controllers\ZoneController;
 use App\Http\Middleware\InTurn;
 use App\Http\Middleware\KeptAnswers;
 use App\Photos\PhotoStore;
@@ -40,20 +68,20 @@ Route::get('papers/{paper}/file', [PaperController::class, 'file'])
 Route::get('grounds/{ground}/export', [ExchangeController::class, 'export'])
     ->withoutMiddleware('api')
     ->middleware(['web', 'auth:web']);
-Route::get('stands/{stand}/tally.csv', [TallyController::class, 'csv'])
+Route::get('stands/{stand}/tally.csv', [TallyTableController::class, 'show'])
     ->withoutMiddleware('api')
     ->middleware(['web', 'auth:web']);
 
-Route::get('seal', [FieldDayController::class, 'head'])
+Route::get('seal', [SealController::class, 'show'])
     ->withoutMiddleware('api')
     ->middleware(['web', 'auth:web']);
-Route::get('shed/shopping.csv', [MixController::class, 'shoppingCsv'])
+Route::get('shed/shopping.csv', [ShoppingController::class, 'csv'])
     ->withoutMiddleware('api')
     ->middleware(['web', 'auth:web']);
 Route::get('sightings.csv', [SightingController::class, 'csv'])
     ->withoutMiddleware('api')
     ->middleware(['web', 'auth:web']);
-Route::get('photos/{photo}/{size}', [SightingController::class, 'photoFile'])
+Route::get('photos/{photo}/{size}', [PhotoController::class, 'file'])
     ->whereIn('size', PhotoStore::SIZES)
     ->withoutMiddleware('api')
     ->middleware(['web', 'auth:web']);
@@ -62,15 +90,15 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     // dear to work out, and the same till somebody of the crew writes
     Route::middleware(KeptAnswers::class)->group(static function (): void {
         Route::get('today', TodayController::class);
-        Route::get('handbook', [CatalogueController::class, 'handbook']);
+        Route::get('handbook', [HandbookController::class, 'show']);
         Route::get('grounds', [GroundController::class, 'index']);
         Route::get('grounds/{ground}/patches', [GroundController::class, 'patches']);
         Route::get('stands/{stand}', [StandController::class, 'show']);
-        Route::get('stands/{stand}/board', [BoardController::class, 'board']);
+        Route::get('stands/{stand}/board', [BoardController::class, 'show']);
         Route::get('stands/{stand}/board/row', [BoardController::class, 'row']);
-        Route::get('stands/{stand}/programmes', [ChoiceController::class, 'programmes']);
-        Route::get('stands/{stand}/comparison', [ChoiceController::class, 'compare']);
-        Route::get('stands/{stand}/costs', [ChoiceController::class, 'costs']);
+        Route::get('stands/{stand}/programmes', [ProgrammeController::class, 'index']);
+        Route::get('stands/{stand}/comparison', [ComparisonController::class, 'show']);
+        Route::get('stands/{stand}/costs', [ComparisonController::class, 'costs']);
         Route::get('stands/{stand}/year', [BoardController::class, 'year']);
     });
     Route::delete('session', [SessionController::class, 'destroy']);
@@ -78,38 +106,38 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::patch('session', [SessionController::class, 'update']);
     Route::post('papers', [PaperController::class, 'store'])->middleware(InTurn::class);
     Route::get('papers/{paper}', [PaperController::class, 'show']);
-    Route::get('search', [CatalogueController::class, 'search']);
-    Route::post('readings', [CatalogueController::class, 'reading']);
-    Route::get('handbook/species', [CatalogueController::class, 'find']);
-    Route::get('handbook/comparison', [CatalogueController::class, 'compare']);
-    Route::get('handbook/species/{id}', [CatalogueController::class, 'species']);
+    Route::get('search', [SearchController::class, 'index']);
+    Route::post('readings', [ReadingController::class, 'store']);
+    Route::get('handbook/species', [HandbookController::class, 'find']);
+    Route::get('handbook/comparison', [HandbookController::class, 'compare']);
+    Route::get('handbook/species/{id}', [HandbookController::class, 'species']);
     Route::get('grounds/{ground}/map', [GroundController::class, 'map']);
     Route::get('grounds/{ground}/keepers', [ProtectedFeatureController::class, 'index']);
     // looks into files for those who may keep what is in them
     Route::post('grounds/{ground}/imports/preview', [ExchangeController::class, 'preview'])->middleware('can:write');
     Route::post('outlines', [OutlineController::class, 'trace']);
     Route::get('patches/{patch}', [PatchController::class, 'show']);
-    Route::get('patches/{patch}/outlines', [PatchController::class, 'outlines']);
-    Route::get('stands/{stand}/count', [TallyController::class, 'count']);
-    Route::post('stands/{stand}/tally/csv', [TallyController::class, 'readCsv'])->middleware('can:write');
+    Route::get('patches/{patch}/outlines', [PatchOutlineController::class, 'index']);
+    Route::get('stands/{stand}/count', [CountController::class, 'show']);
+    Route::post('stands/{stand}/tally/csv', [TallyTableController::class, 'read'])->middleware('can:write');
     if (app()->environment('demo', 'testing')) {
         Route::get('stand-ins/gps', [StandInController::class, 'gps']);
     }
-    Route::post('identify', [StandController::class, 'identify']);
+    Route::post('identify', [IdentifyController::class, 'rank']);
     Route::get('stands/{stand}/prospects', [StandController::class, 'prospects']);
     Route::get('sightings', [SightingController::class, 'index']);
     Route::get('sightings/{sighting}', [SightingController::class, 'show'])->whereUuid('sighting');
-    Route::get('stands/{stand}/gates', [FieldDayController::class, 'gates']);
-    Route::get('steps/{step}/recipe', [BoardController::class, 'recipe']);
-    Route::get('sheets/{sheet}', [FieldDayController::class, 'sheet']);
-    Route::get('records/{record}', [FieldDayController::class, 'record']);
+    Route::get('stands/{stand}/gates', [SheetController::class, 'gates']);
+    Route::get('steps/{step}/recipe', [RecipeController::class, 'show']);
+    Route::get('sheets/{sheet}', [SheetController::class, 'show']);
+    Route::get('records/{record}', [RecordController::class, 'show']);
     Route::get('shed', [ShedController::class, 'show']);
-    Route::get('shed/cards/{card}/export', [ShedController::class, 'exportCard']);
-    Route::get('shed/shopping', [MixController::class, 'shopping']);
-    Route::get('mix/sums', [MixController::class, 'sums']);
-    Route::post('mix/sums', [MixController::class, 'solve']);
-    Route::post('mix/purchase', [MixController::class, 'purchase']);
-    Route::get('steps/{step}/batches', [MixController::class, 'batches']);
+    Route::get('shed/cards/{card}/export', [LabelCardController::class, 'export']);
+    Route::get('shed/shopping', [ShoppingController::class, 'show']);
+    Route::get('mix/sums', [SumController::class, 'index']);
+    Route::post('mix/sums', [SumController::class, 'solve']);
+    Route::post('mix/purchase', [SumController::class, 'purchase']);
+    Route::get('steps/{step}/batches', [BatchController::class, 'index']);
 
     Route::middleware('writes')->group(static function (): void {
         Route::post('grounds', [GroundController::class, 'store']);
@@ -118,53 +146,53 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('grounds/{ground}/keepers', [ProtectedFeatureController::class, 'store']);
         Route::post('grounds/{ground}/imports', [ExchangeController::class, 'store']);
         Route::patch('patches/{patch}', [PatchController::class, 'update']);
-        Route::post('patches/{patch}/split', [PatchController::class, 'split']);
-        Route::post('patches/{patch}/merge', [PatchController::class, 'merge']);
-        Route::post('patches/{patch}/hole', [PatchController::class, 'hole']);
+        Route::post('patches/{patch}/split', [PatchOutlineController::class, 'split']);
+        Route::post('patches/{patch}/merge', [PatchOutlineController::class, 'merge']);
+        Route::post('patches/{patch}/hole', [PatchOutlineController::class, 'hole']);
         Route::post('patches/{patch}/archive', [PatchController::class, 'archive']);
-        Route::post('patches/{patch}/zones', [PatchController::class, 'storeZones']);
-        Route::delete('zones/{zone}', [PatchController::class, 'dropZone']);
+        Route::post('patches/{patch}/zones', [ZoneController::class, 'store']);
+        Route::delete('zones/{zone}', [ZoneController::class, 'destroy']);
         Route::post('patches/{patch}/keepers', [ProtectedFeatureController::class, 'storeBesidePatch']);
         Route::put('keepers/{keeper}', [ProtectedFeatureController::class, 'update']);
         Route::delete('keepers/{keeper}', [ProtectedFeatureController::class, 'destroy']);
-        Route::post('patches/{patch}/observations', [PatchController::class, 'storeObservations']);
-        Route::post('patches/{patch}/stands', [PatchController::class, 'storeStand']);
-        Route::post('stands/{stand}/sightings', [StandController::class, 'storeSighting']);
-        Route::put('handbook/species/{id}/listing', [CatalogueController::class, 'putListing']);
+        Route::post('patches/{patch}/observations', [ObservationController::class, 'store']);
+        Route::post('patches/{patch}/stands', [PatchStandController::class, 'store']);
+        Route::post('stands/{stand}/sightings', [StandSightingController::class, 'store']);
+        Route::put('handbook/species/{id}/listing', [ListingController::class, 'update']);
         Route::post('sightings', [SightingController::class, 'store']);
         Route::put('sightings/{sighting}', [SightingController::class, 'update']);
-        Route::post('sightings/{sighting}/photos', [SightingController::class, 'storePhoto']);
-        Route::delete('photos/{photo}', [SightingController::class, 'dropPhoto']);
-        Route::put('stands/{stand}/tally', [TallyController::class, 'put']);
-        Route::post('stands/{stand}/plot-plans', [TallyController::class, 'plan']);
+        Route::post('sightings/{sighting}/photos', [PhotoController::class, 'store']);
+        Route::delete('photos/{photo}', [PhotoController::class, 'destroy']);
+        Route::put('stands/{stand}/tally', [TallyController::class, 'update']);
+        Route::post('stands/{stand}/plot-plans', [PlotPlanController::class, 'store']);
         Route::post('stands/{stand}/close', [StandController::class, 'close']);
-        Route::post('stands/{stand}/programme', [ChoiceController::class, 'follow']);
-        Route::delete('stands/{stand}/programme', [ChoiceController::class, 'leave']);
-        Route::put('stands/{stand}/weights', [ChoiceController::class, 'weigh']);
-        Route::put('stands/{stand}/step', [BoardController::class, 'putStep']);
-        Route::put('steps/{step}/recipe', [BoardController::class, 'putRecipe']);
-        Route::post('stands/{stand}/sheets', [FieldDayController::class, 'issue']);
-        Route::post('sheets/{sheet}/records', [FieldDayController::class, 'sign']);
-        Route::post('records/{record}/look-backs', [FieldDayController::class, 'lookBack']);
-        Route::put('steps/{step}/card', [MixController::class, 'takeCard']);
-        Route::post('sheets/{sheet}/withdraw', [FieldDayController::class, 'withdraw']);
-        Route::post('steps/{step}/batches', [MixController::class, 'storeBatch']);
-        Route::post('shed/containers', [StockController::class, 'store']);
-        Route::patch('shed/containers/{container}', [StockController::class, 'update']);
-        Route::delete('shed/containers/{container}', [StockController::class, 'drop']);
-        Route::post('shed/containers/{container}/draws', [StockController::class, 'draw']);
-        Route::post('shed/sprayers', [EquipmentController::class, 'storeSprayer']);
-        Route::put('shed/sprayers/{sprayer}', [EquipmentController::class, 'updateSprayer']);
-        Route::post('shed/sprayers/{sprayer}/calibrations', [EquipmentController::class, 'calibrate']);
-        Route::post('shed/tools', [EquipmentController::class, 'storeTool']);
-        Route::delete('shed/tools/{tool}', [EquipmentController::class, 'dropTool']);
-        Route::post('shed/tools/{tool}/loans', [EquipmentController::class, 'lend']);
-        Route::post('shed/loans/{loan}/return', [EquipmentController::class, 'takeBack']);
-        Route::post('shed/people', [EquipmentController::class, 'storePerson']);
-        Route::put('shed/people/{person}', [EquipmentController::class, 'updatePerson']);
-        Route::put('shed/cards/{card}/packs', [MixController::class, 'putPacks']);
-        Route::post('shed/cards', [ShedController::class, 'storeCard']);
-        Route::post('shed/card-versions/{version}/confirm', [ShedController::class, 'confirm']);
+        Route::post('stands/{stand}/programme', [ProgrammeController::class, 'store']);
+        Route::delete('stands/{stand}/programme', [ProgrammeController::class, 'destroy']);
+        Route::put('stands/{stand}/weights', [WeightController::class, 'update']);
+        Route::put('stands/{stand}/step', [StepController::class, 'update']);
+        Route::put('steps/{step}/recipe', [RecipeController::class, 'update']);
+        Route::post('stands/{stand}/sheets', [SheetController::class, 'store']);
+        Route::post('sheets/{sheet}/records', [RecordController::class, 'store']);
+        Route::post('records/{record}/look-backs', [LookBackController::class, 'store']);
+        Route::put('steps/{step}/card', [StepCardController::class, 'update']);
+        Route::post('sheets/{sheet}/withdraw', [SheetController::class, 'withdraw']);
+        Route::post('steps/{step}/batches', [BatchController::class, 'store']);
+        Route::post('shed/containers', [ContainerController::class, 'store']);
+        Route::patch('shed/containers/{container}', [ContainerController::class, 'update']);
+        Route::delete('shed/containers/{container}', [ContainerController::class, 'destroy']);
+        Route::post('shed/containers/{container}/draws', [ContainerController::class, 'draw']);
+        Route::post('shed/sprayers', [SprayerController::class, 'store']);
+        Route::put('shed/sprayers/{sprayer}', [SprayerController::class, 'update']);
+        Route::post('shed/sprayers/{sprayer}/calibrations', [CalibrationController::class, 'store']);
+        Route::post('shed/tools', [ToolController::class, 'store']);
+        Route::delete('shed/tools/{tool}', [ToolController::class, 'destroy']);
+        Route::post('shed/tools/{tool}/loans', [LoanController::class, 'store']);
+        Route::post('shed/loans/{loan}/return', [LoanController::class, 'takeBack']);
+        Route::post('shed/people', [PersonController::class, 'store']);
+        Route::put('shed/people/{person}', [PersonController::class, 'update']);
+        Route::put('shed/cards/{card}/packs', [ShoppingController::class, 'updatePacks']);
+        Route::post('shed/cards', [LabelCardController::class, 'store']);
+        Route::post('shed/card-versions/{version}/confirm', [LabelCardController::class, 'confirm']);
         Route::patch('shed/choices', [ShedController::class, 'updateChoices']);
     });
 });

@@ -23,8 +23,6 @@ use Thicket\Input\Fields;
  */
 final class KeepSighting
 {
-    use ReadsOutlines;
-
     /** A clock set a little fast is no lie. */
     private const AHEAD_MINUTES = 10;
 
@@ -175,7 +173,7 @@ final class KeepSighting
     /** @return array<string, mixed> columns of the point; empty where none was given */
     public function point(Fields $in, Ground $ground): array
     {
-        $shape = $this->shapeOf($in, 'point', $ground);
+        $shape = $ground->shapes()->shape($in, 'point');
         $accuracy = $in->has('accuracyMetres') ? $in->decimal('accuracyMetres', '0', '10000') : null;
         if ($shape === null) {
             return [];

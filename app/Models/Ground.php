@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Thicket\Calendar\SeasonShift;
 use Thicket\Identify\SeasonalVisibility;
+use Thicket\Survey\ShapeReader;
 
 /**
  * @property string $id
@@ -48,6 +49,18 @@ final class Ground extends Model
     public function patches(): HasMany
     {
         return $this->hasMany(Patch::class)->orderBy('name');
+    }
+
+    /** Reads shapes near it. */
+    public function shapes(): ShapeReader
+    {
+        return new ShapeReader($this->position());
+    }
+
+    /** @return array{float, float} longitude, latitude */
+    public function position(): array
+    {
+        return [(float) $this->longitude, (float) $this->latitude];
     }
 
     /** @return HasMany<ProtectedFeature, $this> those drawn on the map and in use */

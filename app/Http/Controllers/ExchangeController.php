@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ImportShapes;
+use App\Http\Readers\ShapeFileReader;
 use App\Http\SecurityLog;
-use App\Models\Ground;
 use App\Models\Patch;
 use App\Models\ProtectedFeature;
+use App\Repositories\CrewRows;
 use App\Resources\ImportResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Thicket\Catalogue\Catalogue;
-use Thicket\Input\Fields;
 use Thicket\Input\Refused;
 use Thicket\Situation\ProtectedFeature as KeeperKind;
 use Thicket\Survey\Exchange\CsvFile;
@@ -26,7 +26,7 @@ use Thicket\Survey\Shape;
 /** Shapes come and go as files: looked at first, then taken all or not at all; written out the way they came. */
 final class ExchangeController extends Controller
 {
-    public function __construct(private readonly Catalogue $catalogue) {}
+    public function __construct(private readonly ShapeFileReader $reader, private readonly Catalogue $catalogue) {}
 
     /**
      * Every row of the file with what it would become, what is wrong with it, and what is here already. Nothing is
@@ -34,9 +34,9 @@ final class ExchangeController extends Controller
      */
     public function preview(Request $request, string $groundId, ImportResource $wire): JsonResponse
     {
-        $ground = $this->ground($request, $groundId);
+        $ground = CrewRows::ground($this->user($request), $groundId);
         $in = $this->fields($request);
-        [$format, $text, $columns] = $this->file($in);
+        [$format, $text, $columns] = $this->reader->read($in);
         $this->done($in);
         $headers = $format === FileFormat::Csv ? CsvFile::headers((string) $text) : [];
         $matched = $columns === [] && $headers !== [] ? CsvFile::guessed($headers) : $columns;
@@ -59,9 +59,9 @@ final class ExchangeController extends Controller
     /** Takes the rows that were chosen, all of them or, where one is bad, none. */
     public function store(Request $request, string $groundId, ImportShapes $import): JsonResponse
     {
-        $ground = $this->ground($request, $groundId);
+        $ground = CrewRows::ground($this->user($request), $groundId);
         $in = $this->fields($request);
-        [$format, $text, $columns] = $this->file($in);
+        [$format, $text, $columns] = $this->reader->read($in);
         $rows = [];
         foreach ($in->objects('rows', FileFormat::MOST_ENTRIES, true) as $item) {
             $rows[] = [
@@ -84,7 +84,7 @@ final class ExchangeController extends Controller
     /** Patches in use and everything drawn, as a file; properties that came in go out again. */
     public function export(Request $request, string $groundId): Response
     {
-        $ground = $this->ground($request, $groundId)->load(['patches.outline', 'keepers']);
+        $ground = CrewRows::ground($this->user($request), $groundId)->load(['patches.outline', 'keepers']);
         $in = $this->query($request);
         $format = FileFormat::from($in->choice('format', array_column(FileFormat::cases(), 'value')) ?? 'geojson');
         $this->done($in);
@@ -130,23 +130,5 @@ final class ExchangeController extends Controller
         }
 
         return Entry::of($row, $keeper->name, Shape::fromGeoJson($keeper->shape), ($keeper->properties ?? []) + $ours);
-    }
-
-    /** @return array{FileFormat|null, string|null, array<string, string>} */
-    private function file(Fields $in): array
-    {
-        $text = $in->document('text', FileFormat::MOST_BYTES);
-        $named = $in->choiceOrNull('format', array_column(FileFormat::cases(), 'value'));
-        $format = $named !== null ? FileFormat::from($named) : ($text === null ? null : FileFormat::detect($text));
-        if ($text !== null && $format === null) {
-            $in->fault('text', 'This is neither GeoJSON, GPX, KML nor a CSV table with a header.');
-        }
-
-        return [$format, $text, array_filter($in->map('columns'))];
-    }
-
-    private function ground(Request $request, string $id): Ground
-    {
-        return Ground::query()->ofCrew($this->user($request))->findOrFail($id);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Ground;
 use App\Models\Patch;
 use App\Models\Stand;
+use App\Repositories\CrewRows;
 use App\Resources\GroundResource;
 use App\Resources\MapResource;
 use App\Resources\StandResource;
@@ -82,7 +83,7 @@ final class GroundController extends Controller
     /** How hard the winters are here: it weighs what a plant is named, and shuts nothing. */
     public function update(Request $request, string $groundId): JsonResponse
     {
-        $ground = Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
+        $ground = CrewRows::ground($this->user($request), $groundId);
         $in = $this->fields($request);
         $hardiness = SeasonalVisibility::readZone($in);
         $this->done($in);
@@ -95,7 +96,7 @@ final class GroundController extends Controller
     /** One page of the patches, sorted and filtered here; the stands of the page come with it. */
     public function patches(Request $request, string $groundId, StandResource $stands): JsonResponse
     {
-        $ground = Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
+        $ground = CrewRows::ground($this->user($request), $groundId);
         $in = $this->query($request);
         $page = (int) ($in->has('page') ? $in->decimal('page', '1', '100000') : 1);
         $perPage = (int) ($in->has('perPage') ? $in->decimal('perPage', '1', (string) self::MOST_PER_PAGE) : 50);
@@ -105,9 +106,8 @@ final class GroundController extends Controller
         $setting = $in->choiceOrNull('setting', $this->catalogue->sites());
         $archived = ($in->choiceOrNull('archived', ['yes', 'no']) ?? 'no') === 'yes';
         $this->done($in);
-        $query = $ground
-            ->patches()
-            ->reorder()
+        $query = Patch::query()
+            ->where('ground_id', $ground->id)
             ->withCount('stands')
             ->when(
                 $archived,
@@ -148,7 +148,7 @@ final class GroundController extends Controller
     /** Shapes in the picture: all corners where few patches are seen, few corners where many are. */
     public function map(Request $request, string $groundId, MapResource $map): JsonResponse
     {
-        $ground = Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
+        $ground = CrewRows::ground($this->user($request), $groundId);
         $in = $this->query($request);
         $box = $in->textOrNull('box', 80);
         $sides = $box === null ? null : array_map(floatval(...), explode(',', $box));

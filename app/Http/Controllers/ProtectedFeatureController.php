@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\ReadsOutlines;
 use App\Models\Ground;
 use App\Models\Patch;
 use App\Models\ProtectedFeature;
+use App\Repositories\CrewRows;
 use App\Resources\GroundResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -19,8 +19,6 @@ use Thicket\Survey\Shape;
 /** Things to protect or to know of: drawn on a ground, or told of beside a patch with a typed distance. */
 final class ProtectedFeatureController extends Controller
 {
-    use ReadsOutlines;
-
     public function __construct(private readonly Catalogue $catalogue, private readonly GroundResource $wire) {}
 
     public function index(Request $request, string $groundId): JsonResponse
@@ -32,9 +30,9 @@ final class ProtectedFeatureController extends Controller
 
     public function store(Request $request, string $groundId): JsonResponse
     {
-        $ground = Ground::query()->ofCrew($this->user($request))->findOrFail($groundId);
+        $ground = CrewRows::ground($this->user($request), $groundId);
         $in = $this->fields($request);
-        $shape = $this->shapeOf($in, 'shape', $ground);
+        $shape = $ground->shapes()->shape($in, 'shape');
         $in->has('shape') || $in->fault('shape', 'Draw where it is: a point, a line or an outline.');
         $in->has('distance') && $in->fault('distance', 'The map measures the distance.');
         $keeper = $this->create($in, $request, ['ground_id' => $ground->id] + $this->placed($shape));
@@ -58,7 +56,7 @@ final class ProtectedFeatureController extends Controller
     {
         $keeper = $this->find($request, $keeperId);
         $in = $this->fields($request);
-        $shape = $this->shapeOf($in, 'shape', Ground::query()->findOrFail($keeper->ground_id));
+        $shape = Ground::query()->findOrFail($keeper->ground_id)->shapes()->shape($in, 'shape');
         $read = (new SituationReader($this->catalogue))->keeper($in);
         $in->faults->throwIfAny();
         $this->mustMatch($request, $keeper->revision, fn(): array => $this->wire->keeper($keeper));

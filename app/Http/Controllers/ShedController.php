@@ -4,29 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Exceptions\Stopped;
+use App\Http\Readers\ChoicesReader;
 use App\Http\SecurityLog;
-use App\Models\LabelCard;
-use App\Models\LabelCardVersion;
 use App\Resources\ShedResource;
 use App\Support\JobClock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
-use Thicket\Assess\Weights;
-use Thicket\Catalogue\Catalogue;
-use Thicket\Input\Fields;
-use Thicket\Label\LabelCard as Card;
-use Thicket\Measure\Quantity;
-use Thicket\Situation\CrewCoefficients;
-use Thicket\Situation\Prices;
-use Thicket\Situation\SituationReader;
 
-/** Label cards with their versions, sprayers, people and the crew's choices. */
+/** The Shed as a whole, and how the crew works. */
 final class ShedController extends Controller
 {
-    public function __construct(private readonly Catalogue $catalogue, private readonly ShedResource $wire) {}
+    public function __construct(private readonly ChoicesReader $reader, private readonly ShedResource $wire) {}
 
     public function show(Request $request): JsonResponse
     {
@@ -35,141 +24,14 @@ final class ShedController extends Controller
         return $this->json($this->wire->shed($crew), 200, $crew->revision);
     }
 
-    /** A new card, or a new version of one (rulings B8): nothing that was entered is ever changed. */
-    public function storeCard(Request $request): JsonResponse
-    {
-        Gate::authorize('write');
-        $in = $this->fields($request);
-        $id = $in->uuidOrNull('cardId');
-        $body = $in->raw('card');
-        if (!is_array($body)) {
-            $in->fault('card', 'Give the card as an object.');
-        }
-        $body = is_array($body) ? array_diff_key($body, ['id' => 1, 'version' => 1, 'confirmed' => 1]) : [];
-        $card = Card::read(Fields::of($body, $in->faults, pointer: '/card'), $this->catalogue);
-        $this->done($in);
-        $card ??= throw new \LogicException('refused above');
-        $user = $this->user($request);
-        SecurityLog::note('card entered', $request, ['product' => $card->product]);
-        DB::transaction(function () use ($id, $body, $card, $user): void {
-            $row = LabelCard::query()
-                ->where('crew_id', $user->crew_id)
-                ->lockForUpdate()
-                ->find($id ?? '');
-            $row === null && $this->mustBeNew($id, new LabelCard(), 'cardId');
-            $row ??= LabelCard::create(
-                array_filter(['id' => $id]) + ['crew_id' => $user->crew_id, 'product' => $card->product],
-            );
-            LabelCardVersion::create([
-                'label_card_id' => $row->id,
-                'version' => 1 + (int) LabelCardVersion::query()->where('label_card_id', $row->id)->max('version'),
-                'body' => $body,
-                'entered_by' => $user->id,
-            ]);
-        });
-
-        return $this->json($this->wire->shed($user->crew), 201);
-    }
-
-    /**
-     * The newest version of a card as a document that another crew can enter; nobody's confirmation travels with it.
-     */
-    public function exportCard(Request $request, string $cardId): JsonResponse
-    {
-        $card = LabelCard::query()
-            ->where('crew_id', $this->user($request)->crew_id)
-            ->with('versions')
-            ->findOrFail($cardId);
-        $this->done($this->query($request));
-        $version = $card->versions->first() ?? throw new Stopped(409, 'This card has no version yet.');
-
-        SecurityLog::note('exported', $request, ['what' => 'label card']);
-
-        return $this->json(['format' => 'gallant-thicket-label-card', 'formatVersion' => 1, 'card' => $version->body]);
-    }
-
-    public function confirm(Request $request, string $versionId, JobClock $clock): JsonResponse
-    {
-        Gate::authorize('lead');
-        $user = $this->user($request);
-        $version = LabelCardVersion::query()
-            ->whereHas('card', fn($card) => $card->where('crew_id', $user->crew_id))
-            ->findOrFail($versionId);
-        $in = $this->fields($request);
-        $this->done($in);
-        $this->passwordAgain($request);
-        if ($version->confirmed_at !== null) {
-            throw new Stopped(409, 'This version is confirmed already.');
-        }
-        SecurityLog::note('card confirmed', $request, ['version' => $version->id]);
-        $version->update(['confirmed_by' => $user->id, 'confirmed_at' => $clock->now()]);
-
-        return $this->json($this->wire->shed($user->crew));
-    }
-
     public function updateChoices(Request $request, JobClock $clock): JsonResponse
     {
         Gate::authorize('lead');
         $crew = $this->user($request)->crew;
         $in = $this->fields($request);
-        $today = $clock->today($crew->timeZone());
-        $schools = (new SituationReader($this->catalogue))->schools($in)->chosen;
-        $stance = $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']);
-        $fuelOil = $in->has('fuelOil') ? $in->bool('fuelOil', false) : null;
-        $in->has('fuelOil') || $in->raw('fuelOil');
-        $weights = $in->has('weights') ? Weights::read($in) : null;
-        $prices = $in->has('prices') ? $in->raw('prices') : null;
-        if ($in->has('prices')) {
-            Prices::read(
-                is_array($prices) ? Fields::of($prices, $in->faults, pointer: '/prices') : $in->object('prices'),
-                $this->catalogue,
-                $today,
-            );
-        }
-        $kit = [];
-        foreach ($in->objects('kit', 40) as $item) {
-            $kit[] = [
-                'item' => $item->text('item', 80) ?? '',
-                'amount' => $item->decimal('amount', '0', '1000000') ?? '0',
-                'on' => $item->pastDayOrNull('on', $today)?->format('Y-m-d'),
-            ];
-            $item->noOthers();
-        }
-        $limits = $in->has('stemLimits') ? SituationReader::stemLimits($in) : null;
-        $in->has('stemLimits') || $in->raw('stemLimits');
-        $figures = $in->has('figures')
-            ? CrewCoefficients::read($in, 'figures', $this->catalogue->coefficients())
-            : null;
+        $settings = $this->reader->read($in, $clock->today($crew->timeZone()), $crew->settings);
         $this->done($in);
         $this->mustMatch($request, $crew->revision, fn(): array => $this->wire->shed($crew));
-        $settings = $crew->settings;
-        $settings['schools'] = $schools + ($settings['schools'] ?? []);
-        $settings['stance'] = $stance ?? ($settings['stance'] ?? 'any');
-        if ($fuelOil !== null) {
-            $settings['fuelOil'] = $fuelOil;
-        }
-        if ($weights !== null) {
-            $settings['weights'] = $weights->parts;
-        }
-        if (is_array($prices)) {
-            /** @var array<string, mixed> $prices read without a fault above */
-            $settings['prices'] = $prices;
-        }
-        if ($in->has('kit')) {
-            $settings['kit'] = $kit;
-        }
-        if ($limits !== null) {
-            $settings['stemLimits'] = array_map(
-                static fn(Quantity $q): string => "{$q->amount->toScale(
-                    4,
-                    \Brick\Math\RoundingMode::HALF_UP,
-                )->stripTrailingZeros()} {$q->unit->value}",
-                $limits,
-            );
-        }
-        if ($figures !== null) {
-            $settings['figures'] = $figures->own;
-        }
         SecurityLog::note('settings changed', $request);
         $crew->settings = $settings;
         $crew->revision++;

@@ -17,6 +17,14 @@ final class Faults
             ($this->faults[] = $fault);
     }
 
+    /** Those of a reader that stops at the first. */
+    public function addAll(Refused $refused): void
+    {
+        foreach ($refused->faults as $fault) {
+            $this->add($fault['pointer'], $fault['message']);
+        }
+    }
+
     public function any(): bool
     {
         return $this->faults !== [];

@@ -6,11 +6,10 @@ namespace Thicket\Mix\Formula;
 
 use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
-use Thicket\Input\Refused;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
-use Thicket\Survey\Outline;
 use Thicket\Survey\Overlap;
+use Thicket\Survey\ShapeReader;
 
 /**
  * The heaviest total on any spot of a patch, since a yearly ceiling holds for every spot (rulings J7); with the
@@ -22,11 +21,11 @@ final readonly class OverlapFormula implements Formula
 
     public function solve(Fields $in, Catalogue $catalogue): FormulaAnswer
     {
-        $patch = self::outline($in, 'patch');
+        $patch = ShapeReader::anywhere($in, 'patch');
         $most = self::load($in, 'labelMost');
         $loads = [];
         foreach ($in->objects('loads', self::MOST_LOADS, true) as $item) {
-            [$outline, $load] = [self::outline($item, 'outline'), self::load($item, 'load')];
+            [$outline, $load] = [ShapeReader::anywhere($item, 'outline'), self::load($item, 'load')];
             $item->has('load') || $item->fault('load', 'Give what was put there, such as 2 qt/ac or 5 L/ha.');
             $item->noOthers();
             if ($load !== null && $loads !== [] && $load->dimension() !== $loads[0]['load']->dimension()) {
@@ -52,19 +51,6 @@ final readonly class OverlapFormula implements Formula
                         'left' => $left->isNegative() ? Quantity::zero($left->unit) : $left,
                     ]),
         );
-    }
-
-    private static function outline(Fields $in, string $field): ?Outline
-    {
-        try {
-            return Outline::fromGeoJson($in->raw($field), "{$in->pointer}/{$field}");
-        } catch (Refused $e) {
-            foreach ($e->faults as $fault) {
-                $in->faults->add($fault['pointer'], $fault['message']);
-            }
-
-            return null;
-        }
     }
 
     /** Product or active an area. */

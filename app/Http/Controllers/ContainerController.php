@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\WithdrawStock;
 use App\Exceptions\Stopped;
+use App\Http\Readers\ContainerReader;
 use App\Models\Container;
 use App\Models\LabelCard;
 use App\Resources\ShedResource;
@@ -13,20 +14,16 @@ use App\Support\JobClock;
 use Brick\Math\RoundingMode;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Thicket\Catalogue\Catalogue;
-use Thicket\Input\Fields;
-use Thicket\Label\LabelCard as Card;
 use Thicket\Measure\Dimension;
-use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
-/** Containers on the shelf and what is taken out of them. */
-final class StockController extends Controller
+/** Containers on the shelf, and what is drawn from them. */
+final class ContainerController extends Controller
 {
     public function __construct(
+        private readonly ContainerReader $reader,
         private readonly ShedResource $wire,
         private readonly WithdrawStock $draw,
-        private readonly Catalogue $catalogue,
         private readonly JobClock $clock,
     ) {}
 
@@ -38,8 +35,8 @@ final class StockController extends Controller
         $cardId = $in->uuid('cardId');
         $card = $cardId === null ? null : LabelCard::query()->where('crew_id', $user->crew_id)->find($cardId);
         $cardId !== null && $card === null && $in->fault('cardId', 'There is no such label card in your Shed.');
-        $size = $this->amount($in, 'size');
-        $left = $in->has('left') ? $this->amount($in, 'left') : null;
+        $size = $this->reader->amount($in, 'size');
+        $left = $in->has('left') ? $this->reader->amount($in, 'left') : null;
         $in->has('left') || $in->raw('left');
         $tare = $in->quantityOrNull('tare', Dimension::Mass);
         if ($size !== null && $size->isZero()) {
@@ -117,7 +114,9 @@ final class StockController extends Controller
         $container = $this->find($request, $containerId);
         $in = $this->fields($request);
         $kind = $in->choice('kind', ['measured', 'weighed', 'spilled', 'disposed']);
-        $amount = in_array($kind, ['measured', 'spilled', 'disposed'], true) ? $this->amount($in, 'amount') : null;
+        $amount = in_array($kind, ['measured', 'spilled', 'disposed'], true)
+            ? $this->reader->amount($in, 'amount')
+            : null;
         $weight = $kind === 'weighed' ? $in->quantity('weight', Dimension::Mass) : null;
         $in->raw('amount');
         $in->raw('weight');
@@ -129,7 +128,7 @@ final class StockController extends Controller
                     ($container->size()->dimension() === Dimension::Mass ? 'weight.' : 'volume.'),
             );
         }
-        $left = $weight === null ? $amount : $this->leftByWeight($in, $container, $weight);
+        $left = $weight === null ? $amount : $this->reader->leftByWeight($in, $container, $weight);
         $this->done($in);
         if ($left === null || $kind === null) {
             throw new \LogicException('refused above');
@@ -142,7 +141,7 @@ final class StockController extends Controller
     }
 
     /** Empty, rinsed three times and handed in, or taken to a collection; its draws stay on record. */
-    public function drop(Request $request, string $containerId): JsonResponse
+    public function destroy(Request $request, string $containerId): JsonResponse
     {
         $user = $this->user($request);
         $container = $this->find($request, $containerId);
@@ -154,50 +153,6 @@ final class StockController extends Controller
         $container->save();
 
         return $this->json($this->wire->shed($user->crew));
-    }
-
-    /** Off a scale: weight less the empty container, by the litre weight of the card where the product is poured. */
-    private function leftByWeight(Fields $in, Container $container, Quantity $weight): ?Quantity
-    {
-        $tare = $container->tare();
-        if ($tare === null) {
-            return $in->fault('weight', 'Give the weight of the empty container first.');
-        }
-        if ($weight->isLessThan($tare)) {
-            return $in->fault('weight', 'This is less than the empty container weighs.');
-        }
-        $net = $weight->minus($tare->to($weight->unit));
-        if ($container->unit() === Unit::Gram) {
-            return $net;
-        }
-        $version = $container->card->versions->first();
-        $card =
-            $version === null
-                ? null
-                : Card::read(Fields::of($version->body, new \Thicket\Input\Faults()), $this->catalogue);
-
-        return $card?->contents->volumeOf($net) ??
-            $in->fault(
-                'weight',
-                'The label card does not say what a litre weighs; measure the level, or add the density to the card.',
-            );
-    }
-
-    /** A volume, or a weight of a dry product. */
-    private function amount(Fields $in, string $name): ?Quantity
-    {
-        $quantity = $in->reading($name, null)?->quantity;
-        if (
-            $quantity !== null &&
-            (!in_array($quantity->dimension(), [Dimension::Volume, Dimension::Mass], true) || $quantity->isNegative())
-        ) {
-            return $in->fault(
-                $name,
-                'Give a volume such as 2.5 gal or 5 L, or a weight of a dry product such as 8 oz wt or 500 g.',
-            );
-        }
-
-        return $quantity;
     }
 
     private function find(Request $request, string $id): Container

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\IssueSheet;
+use App\Actions\WithdrawSheet;
+use App\Models\Record;
+use App\Models\Sheet;
+use App\Models\Step;
+use App\Repositories\CrewRows;
+use App\Support\Format;
+use App\Text\CardChanges;
+use App\Workflow\Gates;
+use App\Workflow\Workflow;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+/** Gates and job sheets. */
+final class SheetController extends Controller
+{
+    public function __construct(private readonly CardChanges $changes) {}
+
+    public function gates(Request $request, string $standId, Gates $gates): JsonResponse
+    {
+        $stand = CrewRows::stand($this->user($request), $standId);
+
+        return $this->json(['gates' => $gates->of($stand, Workflow::current($stand))]);
+    }
+
+    public function store(Request $request, string $standId, IssueSheet $issue): JsonResponse
+    {
+        $stand = CrewRows::stand($this->user($request), $standId);
+        Gate::authorize('lead');
+        $in = $this->fields($request);
+        $id = $in->uuidOrNull('id');
+        $passes = [];
+        foreach ($in->objects('passes', 20) as $item) {
+            $gate = $item->text('gate', 40);
+            $reason = $item->text('reason', 300);
+            $item->noOthers();
+            $gate !== null && $reason !== null && ($passes[$gate] = $reason);
+        }
+        $this->done($in);
+        $this->passwordAgain($request);
+        $this->mustBeNew($id, new Sheet());
+        $sheet = $issue($stand, $this->user($request), $passes, $id);
+
+        return $this->json($this->sheetBody($sheet), 201);
+    }
+
+    public function show(Request $request, string $sheetId): JsonResponse
+    {
+        return $this->json($this->sheetBody(CrewRows::sheet($this->user($request), $sheetId)));
+    }
+
+    /** A sheet that must not be worked by any longer, with the reason; the step waits for another. */
+    public function withdraw(Request $request, string $sheetId, WithdrawSheet $withdraw): JsonResponse
+    {
+        Gate::authorize('lead');
+        $sheet = CrewRows::sheet($this->user($request), $sheetId);
+        $in = $this->fields($request);
+        $reason = $in->text('reason', 300);
+        $this->done($in);
+        $sheet = $withdraw($sheet, $this->user($request), (string) $reason);
+
+        return $this->json($this->sheetBody($sheet));
+    }
+
+    /** @return array<string, mixed> */
+    private function sheetBody(Sheet $sheet): array
+    {
+        return [
+            'id' => $sheet->id,
+            'number' => $sheet->number,
+            'issuedAt' => Format::moment($sheet->issued_at, $sheet->steps->first()?->patch->ground->time_zone),
+            'withdrawn' => $sheet->withdrawn_at !== null,
+            'withdrawal' =>
+                $sheet->withdrawn_why === null
+                    ? null
+                    : ['by' => $sheet->withdrawn_by, 'reason' => $sheet->withdrawn_why],
+            'cardChanges' => $this->cardChanges($sheet),
+            'snapshot' => $sheet->snapshot,
+        ];
+    }
+
+    /**
+     * @return list<array{field: string, was: string, now: string}> what a newer card says otherwise than the sheet that
+     * is out; until a signed record closes it (rulings B8)
+     */
+    private function cardChanges(Sheet $sheet): array
+    {
+        $step = $sheet->steps->first();
+        $out = [];
+        foreach (
+            $sheet->withdrawn_at !== null || $step === null || $step->records->isNotEmpty() ? [] : $step->cardVersions()
+            as $version
+        ) {
+            $newer = $version->newer();
+            $out = [...$out, ...$newer === null ? [] : $this->changes->between($version->body, $newer->body)];
+        }
+
+        return $out;
+    }
+}
