@@ -34,10 +34,12 @@ final readonly class ShapeReader
         });
     }
 
-    /** @return Outline|null an outline that may lie anywhere */
+    /** @return Outline|null an outline that has to be given and may lie anywhere; null where it is refused */
     public static function anywhere(Fields $in, string $field): ?Outline
     {
-        return self::tried($in, $field, Outline::fromGeoJson(...));
+        return $in->raw($field) === null
+            ? $in->fault($field, 'Give an outline as GeoJSON, a Polygon.')
+            : self::tried($in, $field, Outline::fromGeoJson(...));
     }
 
     /**
