@@ -9,7 +9,7 @@ export type Shown = { us: string; metric: string };
 let changes = 0;
 let lastChange: Promise<unknown> = Promise.resolve();
 
-/** Who is signed in, their units and light; all screens read figures through `say`. */
+/** Who is signed in, their units and light; all screens read figures through `format`. */
 export function useSession() {
   const client = useQueryClient();
   const { data } = useQuery(sessionQuery());
@@ -17,7 +17,7 @@ export function useSession() {
   const units = computed<Units>(() => user.value?.units ?? 'us');
 
   /** The string of a quantity or sentence in the user's units; an em dash where there is none. */
-  const say = (shown: Shown | { shown: Shown } | null | undefined): string => {
+  const format = (shown: Shown | { shown: Shown } | null | undefined): string => {
     if (!shown) return '—';
     return 'shown' in shown ? shown.shown[units.value] : shown[units.value];
   };
@@ -41,7 +41,7 @@ export function useSession() {
     today,
     user,
     units,
-    say,
+    format,
     set,
     change,
     mayWrite: computed(() => user.value?.mayWrite ?? false),

@@ -10,7 +10,7 @@ import { useSession } from '@/composables/useSession';
  */
 const props = defineProps<{ recipe: Schemas['Recipe'] }>();
 const { t } = useI18n();
-const { say, units } = useSession();
+const { format, units } = useSession();
 interface Line {
   key: string;
   times: string | null;
@@ -35,7 +35,7 @@ const lines = computed((): Line[] => {
         measured: cup?.measured ?? null,
         tool: cup?.tool ?? '',
         product: several ? p.product : null,
-        exact: say(p.amount ?? (several ? null : props.recipe.product)),
+        exact: format(p.amount ?? (several ? null : props.recipe.product)),
         coarse: cup === undefined && load.measure !== undefined && p.amount !== null,
       };
     });
@@ -49,7 +49,7 @@ const lines = computed((): Line[] => {
           measured: null,
           tool: '',
           product: several ? (p.product ?? null) : null,
-          exact: say(p.amount),
+          exact: format(p.amount),
           coarse: false,
         }),
       );

@@ -7,7 +7,7 @@ import { useSession } from '@/composables/useSession';
 /** A length or an area as people say it; a tap shows the exact figure, and another puts it back. */
 const props = defineProps<{ of: Schemas['Quantity'] | null | undefined }>();
 const { t } = useI18n();
-const { say, units } = useSession();
+const { format, units } = useSession();
 const exact = ref(false);
 const told = computed(() =>
   props.of?.told && props.of.told[units.value] !== props.of.shown[units.value] ? props.of.told[units.value] : null,
@@ -20,13 +20,13 @@ const told = computed(() =>
     type="button"
     class="said"
     :aria-label="
-      t(exact ? 'said.round' : 'said.exact', { amount: exact ? say(of) : t('said.about', { amount: told }) })
+      t(exact ? 'said.round' : 'said.exact', { amount: exact ? format(of) : t('said.about', { amount: told }) })
     "
     @click.stop="exact = !exact"
   >
-    {{ exact ? say(of) : t('said.about', { amount: told }) }}
+    {{ exact ? format(of) : t('said.about', { amount: told }) }}
   </button>
-  <template v-else>{{ say(of) }}</template>
+  <template v-else>{{ format(of) }}</template>
 </template>
 
 <style scoped>

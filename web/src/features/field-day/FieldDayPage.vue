@@ -15,7 +15,7 @@ import PaperButton from '@/components/feedback/PaperButton.vue';
 
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
-const { say, isLead, mayWrite } = useSession();
+const { format, isLead, mayWrite } = useSession();
 const { stand } = useStand(() => props.stand);
 const { busy, refusal, run } = useSubmit();
 const { data: sheet } = useQuery(
@@ -60,7 +60,7 @@ const withdraw = async (): Promise<void> => {
         <ul class="ruled gates">
           <li v-for="(g, i) in gates" :key="g.code + i">
             <p>
-              <b>{{ say(g.text) }}</b>
+              <b>{{ format(g.text) }}</b>
               <span class="small soft">{{ g.passable ? t('field.passable') : t('field.notPassable') }}</span>
             </p>
             <p>

@@ -9,7 +9,7 @@ import { useSession } from '@/composables/useSession';
 const props = defineProps<{ sheet: Schemas['Sheet']; timeZone: string }>();
 const emit = defineEmits<{ signed: [] }>();
 const { t } = useI18n();
-const { user, say } = useSession();
+const { user, format } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 
 const form = ref({
@@ -77,7 +77,7 @@ const sign = async (): Promise<void> => {
     <h2 id="record-h">{{ t('record.title') }}</h2>
     <p v-if="restoredAt" class="note small">{{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}</p>
     <p v-if="sheet.snapshot.recipe" class="small">
-      {{ t('record.planned') }} <b>{{ say(sheet.snapshot.recipe.need) }}</b>
+      {{ t('record.planned') }} <b>{{ format(sheet.snapshot.recipe.need) }}</b>
     </p>
     <div class="fields">
       <label

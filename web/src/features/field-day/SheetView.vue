@@ -9,7 +9,7 @@ import WateringIn from './WateringIn.vue';
 
 const props = defineProps<{ sheet: Schemas['Sheet'] }>();
 const { t } = useI18n();
-const { say, units } = useSession();
+const { format, units } = useSession();
 /** What to measure for each load; sheets of before tell the first alone. */
 const cupsOf = (load: Schemas['Load'], i: number): Schemas['Measure'][] =>
   (load.measure ?? (i === 0 ? (props.sheet.snapshot.recipe?.measure ?? []) : [])).filter(
@@ -54,7 +54,7 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
         {{
           t(several ? 'mix.thenOf' : 'mix.then', {
             carrier: sheet.snapshot.recipe.carrier.name,
-            mark: say(sheet.snapshot.recipe.need),
+            mark: format(sheet.snapshot.recipe.need),
           })
         }}
         ·
@@ -64,7 +64,7 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
     <template v-if="sheet.snapshot.recipe">
       <div v-for="(load, i) in sheet.snapshot.recipe.loads" :key="i">
         <p>
-          <b>{{ load.part ? t('mix.partLoad') : t('mix.fullLoads', { n: load.times }) }}</b> {{ say(load.finished) }}
+          <b>{{ load.part ? t('mix.partLoad') : t('mix.fullLoads', { n: load.times }) }}</b> {{ format(load.finished) }}
         </p>
         <p v-for="cup in cupsOf(load, i)" :key="cup.what ?? cup.tool">
           <template v-if="several">{{ cup.product }}: </template>{{ t('field.measure', { tool: cup.tool }) }}
@@ -73,7 +73,7 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
         </p>
         <ol>
           <li v-for="step in load.steps" :key="step.what">
-            {{ step.name }} <b>{{ say(step.amount) }}</b>
+            {{ step.name }} <b>{{ format(step.amount) }}</b>
           </li>
         </ol>
       </div>
@@ -93,22 +93,22 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
             : t('field.rainfast', { n: strictest.rainfastHours })
         }}
       </li>
-      <li v-if="strictest.waterBuffer">{{ t('field.buffer', { buffer: say(strictest.waterBuffer) }) }}</li>
+      <li v-if="strictest.waterBuffer">{{ t('field.buffer', { buffer: format(strictest.waterBuffer) }) }}</li>
     </ul>
     <WateringIn v-if="sheet.snapshot.recipe?.watering" :id="sheet.id" :watering="sheet.snapshot.recipe.watering" />
     <template v-if="sheet.snapshot.startOnlyIf.length">
       <h3>{{ t('field.startOnlyIf') }}</h3>
       <ul>
-        <li v-for="l in sheet.snapshot.startOnlyIf" :key="l.fact + l.comparator">{{ say(l.text) }}</li>
+        <li v-for="l in sheet.snapshot.startOnlyIf" :key="l.fact + l.comparator">{{ format(l.text) }}</li>
       </ul>
     </template>
     <p v-if="sheet.snapshot.clock" class="note">
-      <b>{{ say(sheet.snapshot.clock) }}</b>
+      <b>{{ format(sheet.snapshot.clock) }}</b>
     </p>
     <template v-if="sheet.snapshot.reason?.roles?.length">
       <h3>{{ t('field.roles') }}</h3>
       <ul>
-        <li v-for="(role, i) in sheet.snapshot.reason.roles" :key="i">{{ say(role) }}</li>
+        <li v-for="(role, i) in sheet.snapshot.reason.roles" :key="i">{{ format(role) }}</li>
       </ul>
     </template>
     <h3>{{ t('field.do') }}</h3>
@@ -126,7 +126,7 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
       <p v-if="reason.snags" class="warn">{{ reason.snags }}</p>
       <ul>
         <li v-for="(one, i) in reason.evidence" :key="i">
-          {{ say(one.text) }} <span class="soft small">{{ one.source }}</span>
+          {{ format(one.text) }} <span class="soft small">{{ one.source }}</span>
         </li>
       </ul>
     </template>

@@ -13,7 +13,7 @@ import { minutesOf, wateringAt, type WateringClock } from './wateringClock';
  */
 const props = defineProps<{ id: string; watering: NonNullable<Schemas['Recipe']['watering']> }>();
 const { t } = useI18n();
-const { say, user } = useSession();
+const { format, user } = useSession();
 const { busy, run, at } = useSubmit();
 // a phone that is put away or reloaded must not lose it; no two people share one clock
 const clock = useLocalStorage<WateringClock & { flow: string }>(`watering:${user.value?.id ?? ''}:${props.id}`, {
@@ -53,14 +53,14 @@ const work = async (): Promise<void> => {
     <h3>{{ t('watering.title') }}</h3>
     <p>
       <template v-if="watering.depth"
-        ><b>{{ say(watering.depth) }}</b> {{ t('watering.deep')
-        }}<template v-if="watering.volume">: {{ t('watering.volume', { volume: say(watering.volume) }) }}</template
+        ><b>{{ format(watering.depth) }}</b> {{ t('watering.deep')
+        }}<template v-if="watering.volume">: {{ t('watering.volume', { volume: format(watering.volume) }) }}</template
         >.
       </template>
       <template v-if="watering.earliest && minutesOf(watering.earliest) > 0">
-        {{ t('watering.from', { time: say(watering.earliest) }) }}
+        {{ t('watering.from', { time: format(watering.earliest) }) }}
       </template>
-      {{ watering.latest ? t('watering.until', { time: say(watering.latest) }) : t('watering.open') }}
+      {{ watering.latest ? t('watering.until', { time: format(watering.latest) }) : t('watering.open') }}
     </p>
     <p v-if="watering.earliest === null" class="warn">{{ t('watering.unknown') }}</p>
     <template v-else>

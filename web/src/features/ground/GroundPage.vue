@@ -20,7 +20,7 @@ import { through, type Position, type Shape } from './shapes';
 import { useShapeEditor } from './useShapeEditor';
 
 const { t } = useI18n();
-const { say, user, mayWrite } = useSession();
+const { format, user, mayWrite } = useSession();
 const { data, isPending } = useQuery(groundsQuery());
 const groundId = ref<string | null>(null);
 const ground = computed(() => data.value?.data.find((g) => g.id === groundId.value) ?? data.value?.data[0] ?? null);
@@ -197,7 +197,7 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
           {{
             t('ground.facts', {
               lat: Number(ground.latitude).toFixed(2),
-              elevation: say(ground.elevation),
+              elevation: format(ground.elevation),
               days: ground.shiftDays,
             })
           }}

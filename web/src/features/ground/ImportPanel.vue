@@ -11,7 +11,7 @@ import { KINDS } from './marks';
 const props = defineProps<{ groundId: string }>();
 const emit = defineEmits<{ done: [] }>();
 const { t } = useI18n();
-const { say } = useSession();
+const { format } = useSession();
 const { data: book } = useQuery(handbookQuery());
 const { busy, refusal, run } = useSubmit();
 
@@ -169,7 +169,7 @@ const take = async (): Promise<void> => {
                 <td>
                   <template v-if="r.type"
                     >{{ t(`ground.shape.${r.type}`) }}
-                    <span class="small soft">{{ say(r.size) === '—' ? '' : say(r.size) }}</span></template
+                    <span class="small soft">{{ format(r.size) === '—' ? '' : format(r.size) }}</span></template
                   >
                 </td>
                 <td>

@@ -11,7 +11,7 @@ import type { ShapeEditor } from './useShapeEditor';
 const props = defineProps<{ editor: ShapeEditor; type: Shape['type']; centre: () => Position }>();
 const emit = defineEmits<{ here: [at: Position | null, way: Position[]]; undoPoint: [] }>();
 const { t } = useI18n();
-const { say, session } = useSession();
+const { format, session } = useSession();
 const WAYS = computed(() =>
   props.type === 'Polygon'
     ? (['draw', 'table', 'circle', 'rectangle', 'legs', 'walk', 'paste'] as const)
@@ -111,12 +111,12 @@ defineExpose({ way });
     </div>
     <div role="status">
       <p v-if="editor.traced.value">
-        <span class="pour size">{{ say(editor.traced.value.area ?? editor.traced.value.length) }}</span>
+        <span class="pour size">{{ format(editor.traced.value.area ?? editor.traced.value.length) }}</span>
         <span v-if="editor.traced.value.area" class="small soft">
-          {{ t('ground.edge', { length: say(editor.traced.value.length) }) }}</span
+          {{ t('ground.edge', { length: format(editor.traced.value.length) }) }}</span
         >
       </p>
-      <p v-for="n in editor.notes.value" :key="n.code" class="note small">{{ say(n.text) }}</p>
+      <p v-for="n in editor.notes.value" :key="n.code" class="note small">{{ format(n.text) }}</p>
     </div>
     <p v-if="editor.refusal.value" class="fault" role="alert">
       {{ editor.refusal.value.problem?.errors?.[0]?.message ?? editor.refusal.value.message }}

@@ -13,7 +13,7 @@ import { useStand } from '@/composables/useStand';
 
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
-const { say, user, mayWrite } = useSession();
+const { format, user, mayWrite } = useSession();
 const { stand } = useStand(() => props.stand);
 const { busy, refusal, run, at } = useSubmit();
 const { data: record } = useQuery(
@@ -152,21 +152,23 @@ const keep = async (scored: boolean): Promise<void> => {
             </tr>
             <tr v-if="body.mixUsed">
               <td>{{ t('look.mix') }}</td>
-              <td>{{ t('look.plannedUsed', { planned: say(body.planned?.mix), used: say(body.mixUsed) }) }}</td>
+              <td>{{ t('look.plannedUsed', { planned: format(body.planned?.mix), used: format(body.mixUsed) }) }}</td>
             </tr>
             <tr v-for="p in severalUsed" :key="p.product">
               <td>{{ p.product }}</td>
-              <td>{{ say(p.used) }}</td>
+              <td>{{ format(p.used) }}</td>
             </tr>
             <tr v-if="body.productUsed && !severalUsed.length">
               <td>{{ t('look.product') }}</td>
-              <td>{{ t('look.plannedUsed', { planned: say(body.planned?.product), used: say(body.productUsed) }) }}</td>
+              <td>
+                {{ t('look.plannedUsed', { planned: format(body.planned?.product), used: format(body.productUsed) }) }}
+              </td>
             </tr>
             <tr v-if="body.batches?.length">
               <td>{{ t('look.batches') }}</td>
               <td>
                 <span v-for="b in body.batches" :key="b.number"
-                  >{{ t('look.batch', { n: b.number, amount: say(b.finished) }) }}
+                  >{{ t('look.batch', { n: b.number, amount: format(b.finished) }) }}
                   <span v-for="(d, i) in b.drawn" :key="i" class="small soft"
                     >{{ t('look.drawn', { amount: d.amount, lot: d.lot ?? '–' }) }} </span><br
                 /></span>

@@ -7,7 +7,7 @@ import { useSession } from '@/composables/useSession';
 defineProps<{ row: Schemas['BoardRow']; picked: boolean; compared: boolean; full: boolean }>();
 defineEmits<{ pick: []; compare: [] }>();
 const { t } = useI18n();
-const { say } = useSession();
+const { format } = useSession();
 </script>
 
 <template>
@@ -24,10 +24,10 @@ const { say } = useSession();
           {{ t('methods.opens', { day: row.opens.text }) }}</span
         ></span
       >
-      <span class="lead small">{{ say(row.lead) }}</span>
+      <span class="lead small">{{ format(row.lead) }}</span>
       <span class="figs small soft">
         <span v-if="row.measures.control">{{ t('methods.control', row.measures.control) }} · </span
-        ><span v-if="row.measures.hours">{{ t('methods.work', { time: say(row.measures.hours) }) }} · </span
+        ><span v-if="row.measures.hours">{{ t('methods.work', { time: format(row.measures.hours) }) }} · </span
         ><span>{{ t('methods.harm', { n: row.measures.harm }) }}</span
         ><span v-if="row.measures.keepInjury > 1"> · {{ t('methods.keepInjury', { n: row.measures.keepInjury }) }}</span
         ><span v-if="row.active"> · {{ row.active.kind }}, {{ t('methods.group', { group: row.active.group }) }}</span>

@@ -11,7 +11,7 @@ import { useSession } from '@/composables/useSession';
 const props = defineProps<{ stand: string; rows: readonly string[] }>();
 const emit = defineEmits<{ drop: [id: string]; pick: [id: string] }>();
 const { t } = useI18n();
-const { say } = useSession();
+const { format } = useSession();
 const { data, error } = useQuery(
   computed(() => ({ ...sideBySideQuery(props.stand, props.rows), enabled: props.rows.length > 1 })),
 );
@@ -26,7 +26,7 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
       const plan = c.row.measures.plan;
       const parts = [t('besides.passesOf', { n: plan.passes }, plan.passes)];
       if (plan.control) parts.push(t('besides.together', plan.control));
-      if (plan.passes > 1 && plan.hours) parts.push(t('besides.planHours', { hours: say(plan.hours) }));
+      if (plan.passes > 1 && plan.hours) parts.push(t('besides.planHours', { hours: format(plan.hours) }));
       if (plan.weeks !== null) parts.push(t('besides.planWeeks', { n: plan.weeks }, plan.weeks));
       return parts.join(' · ');
     },
@@ -45,7 +45,7 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
     key: 'hours',
     of: (c) => {
       if (!c.hours) return unknown.value;
-      const hours = `${say(c.hours.use)} (${say(c.hours.low)} – ${say(c.hours.high)})`;
+      const hours = `${format(c.hours.use)} (${format(c.hours.low)} – ${format(c.hours.high)})`;
       return c.walkingKnown ? hours : `${hours} ${t('besides.noWalking')}`;
     },
   },
@@ -55,11 +55,11 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
       c.mix === null
         ? t('besides.noProduct')
         : c.mix.need && !c.mix.product
-          ? t('besides.mixByCard', { need: say(c.mix.need) })
+          ? t('besides.mixByCard', { need: format(c.mix.need) })
           : c.mix.need
-            ? t('besides.mixOf', { need: say(c.mix.need), product: say(c.mix.product) })
+            ? t('besides.mixOf', { need: format(c.mix.need), product: format(c.mix.product) })
             : c.mix.product
-              ? t('besides.productOf', { product: say(c.mix.product) })
+              ? t('besides.productOf', { product: format(c.mix.product) })
               : t('besides.needs', { facts: c.mix.missing.join(', ') }),
   },
   {
@@ -125,7 +125,7 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
               >
                 {{ t('methods.opens', { day: c.row.opens.text }) }}</span
               >
-              <span class="small block">{{ say(c.row.findings[0]?.text) }}</span>
+              <span class="small block">{{ format(c.row.findings[0]?.text) }}</span>
             </td>
           </tr>
           <tr v-for="line in LINES" :key="line.key">
@@ -136,7 +136,7 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
             <th scope="row">{{ t('besides.mind') }}</th>
             <td v-for="c in columns" :key="c.row.id">
               <ul v-if="c.harmNotes.length" class="plain small">
-                <li v-for="(n, i) in c.harmNotes" :key="i">{{ say(n) }}</li>
+                <li v-for="(n, i) in c.harmNotes" :key="i">{{ format(n) }}</li>
               </ul>
               <template v-else>{{ t('besides.nothing') }}</template>
             </td>

@@ -10,7 +10,7 @@ import { useSession } from '@/composables/useSession';
 /** What one pass costs as the stand thickens, as plants grow more stems, and as years go by. */
 const props = defineProps<{ stand: string; row: Schemas['BoardRow'] }>();
 const { t } = useI18n();
-const { say } = useSession();
+const { format } = useSession();
 const { data: costs, error } = useQuery(computed(() => costsQuery(props.stand, props.row.id)));
 
 const WIDTH = 560;
@@ -98,7 +98,9 @@ const ticks = computed(() => [0, 0.5, 1].map((share) => share * most.value));
               <td>{{ c.stems }}</td>
               <td>
                 {{
-                  c.hours ? `${say(c.hours.use)} (${say(c.hours.low)} – ${say(c.hours.high)})` : t('besides.unknown')
+                  c.hours
+                    ? `${format(c.hours.use)} (${format(c.hours.low)} – ${format(c.hours.high)})`
+                    : t('besides.unknown')
                 }}
               </td>
               <td v-if="costs.currency">{{ c.money ?? t('besides.noPrice') }}</td>
@@ -130,15 +132,15 @@ const ticks = computed(() => [0, 0.5, 1].map((share) => share * most.value));
                 {{
                   w.hours
                     ? w.years === 0
-                      ? say(w.hours.use)
-                      : `${say(w.hours.use)} (${say(w.hours.low)} – ${say(w.hours.high)})`
+                      ? format(w.hours.use)
+                      : `${format(w.hours.use)} (${format(w.hours.low)} – ${format(w.hours.high)})`
                     : t('cost.beyond')
                 }}
               </td>
               <td v-if="costs.currency">{{ w.money ?? t('besides.noPrice') }}</td>
               <td>
                 <VerdictMark :outcome="w.outcome" :name="w.outcomeName" />
-                <span v-if="w.why" class="small">{{ say(w.why) }}</span>
+                <span v-if="w.why" class="small">{{ format(w.why) }}</span>
               </td>
             </tr>
           </tbody>

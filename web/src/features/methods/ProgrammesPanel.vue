@@ -16,7 +16,7 @@ import PlanList from './PlanList.vue';
  */
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
-const { say, mayWrite } = useSession();
+const { format, mayWrite } = useSession();
 const { stand, ifMatch } = useStand(() => props.stand);
 const { busy, refusal, run } = useSubmit();
 const { data, error } = useQuery(computed(() => programmesQuery(props.stand)));
@@ -28,7 +28,7 @@ const years = (o: Schemas['Offers']['offers'][number]): string =>
 const hours = (o: Schemas['Offers']['offers'][number]): string =>
   o.hours.unreckoned === o.steps.length
     ? t('plan.hoursUnknown')
-    : t('plan.hours', { low: say(o.hours.low), high: say(o.hours.high) }) +
+    : t('plan.hours', { low: format(o.hours.low), high: format(o.hours.high) }) +
       (o.hours.unreckoned ? ` ${t('plan.unreckoned', { n: o.hours.unreckoned }, o.hours.unreckoned)}` : '');
 const follow = async (id: string): Promise<void> => {
   await run(() =>
@@ -109,7 +109,7 @@ const leave = async (): Promise<void> => {
             class="small does plain"
           >
             <li v-for="(f, k) in s.against.slice(0, 3)" :key="k">
-              {{ say(f.text) }} <span v-if="f.change" class="change">{{ say(f.change.text) }}</span>
+              {{ format(f.text) }} <span v-if="f.change" class="change">{{ format(f.change.text) }}</span>
             </li>
           </ul>
         </li>

@@ -11,7 +11,7 @@ defineProps<{
   /** Target of the stand, whose page some reasons rest on. */ species: string | null;
 }>();
 const { t } = useI18n();
-const { say } = useSession();
+const { format } = useSession();
 /**
  * The place a reason rests on: the school, the plant, the card, or the method on the Handbook page; house rules have
  * the method's place too.
@@ -38,10 +38,10 @@ const to = (station: string, stand: string) =>
           ><template v-if="f.restsOn && f.restsOn !== 'unknown'"> · {{ t(`certainty.${f.restsOn}`) }}</template></span
         >
       </div>
-      <p>{{ say(f.text) }}</p>
+      <p>{{ format(f.text) }}</p>
       <p v-if="f.change" class="change">
-        <RouterLink v-if="f.missing" :to="to(f.missing.station, standId)">{{ say(f.change.text) }}</RouterLink>
-        <template v-else>{{ say(f.change.text) }}</template>
+        <RouterLink v-if="f.missing" :to="to(f.missing.station, standId)">{{ format(f.change.text) }}</RouterLink>
+        <template v-else>{{ format(f.change.text) }}</template>
       </p>
       <p v-if="f.school" class="small">
         {{ t('methods.hangs') }} <b>{{ f.school.name }}</b>.

@@ -7,7 +7,7 @@ import { useSession } from '@/composables/useSession';
 
 /** The sum of buying: a need, what is on the shelf, and the sizes that are to be had. */
 const { t } = useI18n();
-const { say } = useSession();
+const { format } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 const need = ref('');
 const onShelf = ref('');
@@ -78,7 +78,7 @@ const solve = async (): Promise<void> => {
       {{ found.bought.length ? found.bought.map((b) => `${b.count} × ${b.sold}`).join(' + ') : t('sums.nothing') }}
     </p>
     <p>
-      {{ t('sums.cost') }} <b>{{ found.cost }}</b>. {{ t('sums.left', { left: say(found.left) }) }}
+      {{ t('sums.cost') }} <b>{{ found.cost }}</b>. {{ t('sums.left', { left: format(found.left) }) }}
     </p>
     <p v-if="!found.proven" class="note small">{{ t('sums.notProven') }}</p>
   </div>

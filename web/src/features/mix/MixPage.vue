@@ -22,7 +22,7 @@ import PaperButton from '@/components/feedback/PaperButton.vue';
 
 const props = defineProps<{ stand: string }>();
 const { t, te } = useI18n();
-const { say, units, mayWrite } = useSession();
+const { format, units, mayWrite } = useSession();
 const { stand } = useStand(() => props.stand);
 const { busy, refusal, run } = useSubmit();
 const { data: shed } = useQuery(shedQuery());
@@ -81,7 +81,7 @@ const working = computed(() =>
     name: te(`mix.working.${name}`) ? t(`mix.working.${name}`) : name,
     value:
       v && typeof v === 'object' && 'shown' in v
-        ? say(v as { shown: { us: string; metric: string } })
+        ? format(v as { shown: { us: string; metric: string } })
         : te(`mix.word.${String(v)}`)
           ? t(`mix.word.${String(v)}`)
           : String(v),
@@ -161,16 +161,16 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
           <template v-if="recipe.product && recipe.need">
             <PourLine :recipe="recipe" />
             <p class="big">
-              {{ t(several ? 'mix.thenOf' : 'mix.then', { carrier: recipe.carrier.name, mark: say(recipe.need) }) }}
+              {{ t(several ? 'mix.thenOf' : 'mix.then', { carrier: recipe.carrier.name, mark: format(recipe.need) }) }}
             </p>
           </template>
           <p v-for="m in recipe.missing" :key="m.fact" class="warn">{{ t('mix.need', { fact: m.name }) }}</p>
           <p v-for="b in recipe.blocks" :key="b.code" class="warn">{{ b.text }}</p>
           <p v-for="w in recipe.words.filter((x) => x.level !== 'care')" :key="w.code" :class="LEVELS[w.level]">
-            {{ say(w.text) }} <span class="small soft">{{ w.source.name }}</span>
+            {{ format(w.text) }} <span class="small soft">{{ w.source.name }}</span>
           </p>
           <p v-for="s in short" :key="s.product" class="note">
-            {{ t('mix.short', { product: s.product, left: say(s.left), short: say(s.short) }) }}
+            {{ t('mix.short', { product: s.product, left: format(s.left), short: format(s.short) }) }}
             <RouterLink :to="{ name: 'shed', query: { view: 'buying' } }">{{ t('mix.toBuying') }}</RouterLink>
           </p>
           <p v-if="recipe.card">
@@ -195,11 +195,11 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
           </p>
           <template v-if="several">
             <p v-for="p in products.filter((x) => x.strength)" :key="p.what">
-              {{ p.product }}: <b>{{ say(p.strength?.percent) }}</b>. {{ say(p.strength?.why) }}
+              {{ p.product }}: <b>{{ format(p.strength?.percent) }}</b>. {{ format(p.strength?.why) }}
             </p>
           </template>
           <p v-else-if="recipe.strength">
-            {{ t('mix.strength') }} <b>{{ say(recipe.strength.percent) }}</b>. {{ say(recipe.strength.why) }}
+            {{ t('mix.strength') }} <b>{{ format(recipe.strength.percent) }}</b>. {{ format(recipe.strength.why) }}
           </p>
           <p v-if="recipe.ways && !several" class="small soft">
             {{ recipe.ways.parts }} · {{ recipe.ways.written.join(' · ')
@@ -211,21 +211,21 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
               <template v-if="several">{{ p.product }}: </template
               >{{
                 t(`mix.ceilings.${p.ceiling.by ?? 'year'}`, {
-                  planned: say(p.ceiling.planned),
-                  most: say(p.ceiling.most),
+                  planned: format(p.ceiling.planned),
+                  most: format(p.ceiling.most),
                 })
               }}
-              <template v-if="p.ceiling.left">{{ t('mix.stillAllowed', { left: say(p.ceiling.left) }) }}</template>
+              <template v-if="p.ceiling.left">{{ t('mix.stillAllowed', { left: format(p.ceiling.left) }) }}</template>
             </p>
           </template>
           <div v-for="(load, i) in recipe.loads" :key="i" class="stack sheetlike">
-            <h3>{{ loadName(t, load) }}: {{ say(load.finished) }}</h3>
+            <h3>{{ loadName(t, load) }}: {{ format(load.finished) }}</h3>
             <div class="loading">
-              <TankDrawing :load="load" :say="say" />
+              <TankDrawing :load="load" :format="format" />
               <ol>
                 <li v-for="s in load.steps" :key="s.what">
-                  <b class="amount">{{ say(s.amount) }}</b> {{ s.name }}
-                  <span class="small soft">{{ t('mix.mark', { mark: say(s.mark) }) }}</span>
+                  <b class="amount">{{ format(s.amount) }}</b> {{ s.name }}
+                  <span class="small soft">{{ t('mix.mark', { mark: format(s.mark) }) }}</span>
                 </li>
               </ol>
             </div>
@@ -250,8 +250,8 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
                   <td>
                     {{ recipe.plan.people > 1 ? t('mix.plan.who', { round: l.round, person: l.person }) : l.round }}
                   </td>
-                  <td>{{ say(l.finished) }}</td>
-                  <td>{{ say(l.carried) }}</td>
+                  <td>{{ format(l.finished) }}</td>
+                  <td>{{ format(l.carried) }}</td>
                   <td>
                     {{
                       l.stemsAfter === null
@@ -265,7 +265,7 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
             <p v-if="recipe.plan.more" class="small soft">{{ t('mix.plan.more', { n: recipe.plan.more }) }}</p>
           </details>
           <p v-if="recipe.plan?.water" class="small">
-            {{ t('mix.plan.water', { water: say(recipe.plan.water), weight: say(recipe.plan.waterWeight) }) }}
+            {{ t('mix.plan.water', { water: format(recipe.plan.water), weight: format(recipe.plan.waterWeight) }) }}
           </p>
           <div class="row">
             <button
@@ -290,7 +290,7 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
           </div>
           <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
           <p v-for="w in recipe.words.filter((x) => x.level === 'care')" :key="w.code" class="note small">
-            {{ say(w.text) }} <span class="soft">{{ w.source.name }}</span>
+            {{ format(w.text) }} <span class="soft">{{ w.source.name }}</span>
           </p>
           <p class="small soft">{{ t('mix.care') }}</p>
         </section>
@@ -306,7 +306,7 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
               >
                 <option value="" disabled>{{ t('mix.noSprayer') }}</option>
                 <option v-for="s in shed?.sprayers ?? []" :key="s.id" :value="s.id">
-                  {{ s.name }}, {{ say(s.tank) }}
+                  {{ s.name }}, {{ format(s.tank) }}
                 </option>
               </select>
             </label>
@@ -430,8 +430,8 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
             <MeasureDrawing :cup="cup" />
           </template>
           <template v-if="recipe.drawing"
-            ><h3>{{ t('mix.onStem', { diameter: say(recipe.drawing.diameter) }) }}</h3>
-            <StemDrawing :drawing="recipe.drawing" :say="say"
+            ><h3>{{ t('mix.onStem', { diameter: format(recipe.drawing.diameter) }) }}</h3>
+            <StemDrawing :drawing="recipe.drawing" :format="format"
           /></template>
           <details>
             <summary>{{ t('mix.how') }}</summary>

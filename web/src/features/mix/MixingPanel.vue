@@ -24,7 +24,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ recipe: [] }>();
 const { t } = useI18n();
-const { say } = useSession();
+const { format } = useSession();
 const { busy, refusal, run } = useSubmit();
 const { data: before } = useQuery(computed(() => batchesQuery(props.recipe.stepId)));
 const at = ref(0);
@@ -107,7 +107,7 @@ const write = async (): Promise<void> => {
           :aria-pressed="i === at"
           @click="at = i"
         >
-          {{ loadName(t, l) }}: {{ say(l.finished) }}
+          {{ loadName(t, l) }}: {{ format(l.finished) }}
         </button>
       </div>
       <p class="small">{{ t('mix.care') }}</p>
@@ -120,15 +120,15 @@ const write = async (): Promise<void> => {
         >
           <span class="n">{{ i < done ? '✓' : i + 1 }}</span>
           <span
-            ><b class="amount">{{ say(s.amount) }}</b> {{ s.name }}<br /><template v-if="cupOf(s.what)"
+            ><b class="amount">{{ format(s.amount) }}</b> {{ s.name }}<br /><template v-if="cupOf(s.what)"
               ><b>{{ cupOf(s.what) }}</b> · </template
-            ><span class="small soft">{{ t('mix.mark', { mark: say(s.mark) }) }}</span></span
+            ><span class="small soft">{{ t('mix.mark', { mark: format(s.mark) }) }}</span></span
           >
         </li>
       </ol>
       <template v-if="!batch">
         <button v-if="current && mayWrite" class="btn main tick" type="button" @click="done++">
-          {{ t('mixing.isIn', { what: current.name, amount: say(current.amount) }) }}
+          {{ t('mixing.isIn', { what: current.name, amount: format(current.amount) }) }}
         </button>
         <button v-if="done > 0" class="btn quiet small" type="button" @click="done--">{{ t('mixing.undo') }}</button>
         <template v-if="all">
@@ -137,7 +137,7 @@ const write = async (): Promise<void> => {
               >{{ products.length > 1 ? t('mixing.fromOf', { product: p.product }) : t('mixing.from') }}
               <select v-model="from[p.what]" class="field">
                 <option v-for="c in p.jugs" :key="c.id" :value="c.id">
-                  {{ t('mixing.jug', { size: c.sold, lot: c.lot ?? '–', left: say(c.left) }) }}
+                  {{ t('mixing.jug', { size: c.sold, lot: c.lot ?? '–', left: format(c.left) }) }}
                 </option>
                 <option value="">{{ t('mixing.noJug') }}</option>
               </select></label
@@ -157,13 +157,13 @@ const write = async (): Promise<void> => {
     </section>
     <section class="stack why">
       <MeasureDrawing v-for="c in cups" :key="c.what" :cup="c" />
-      <TankDrawing v-if="load" :load="load" :say="say" large />
+      <TankDrawing v-if="load" :load="load" :format="format" large />
       <PaperButton kind="mixing-card" :of="recipe.stepId" :label="t('mix.card')" />
       <template v-if="before?.data.length">
         <h3>{{ t('mixing.made') }}</h3>
         <ul class="plain ruled">
           <li v-for="b in before.data" :key="b.id">
-            <b>{{ b.label.title }}</b> {{ say(b.finished) }}
+            <b>{{ b.label.title }}</b> {{ format(b.finished) }}
             <span class="small soft">{{ b.label.mixed }}{{ b.recordId ? ` · ${t('stock.recorded')}` : '' }}</span>
           </li>
         </ul>

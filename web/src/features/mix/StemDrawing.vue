@@ -5,7 +5,7 @@ import type { Schemas } from '@/api/client';
 
 type Drawing = NonNullable<Schemas['Recipe']['drawing']>;
 /** One stem to scale: band to wet, stump face or ring, or cuts with their number and bark bridges. */
-const props = defineProps<{ drawing: Drawing; say: (q: Schemas['Quantity'] | null) => string }>();
+const props = defineProps<{ drawing: Drawing; format: (q: Schemas['Quantity'] | null) => string }>();
 const { t } = useI18n();
 
 const d = computed(() => Number(props.drawing.diameterMm));
@@ -28,15 +28,15 @@ const cuts = computed(() => {
 });
 const words = computed(() =>
   props.drawing.kind === 'band'
-    ? t('mix.band', { band: props.say(props.drawing.band) })
+    ? t('mix.band', { band: props.format(props.drawing.band) })
     : props.drawing.kind === 'disc'
       ? t('mix.disc')
       : props.drawing.kind === 'ring'
-        ? t('mix.ring', { ring: props.say(props.drawing.ring) })
+        ? t('mix.ring', { ring: props.format(props.drawing.ring) })
         : t('mix.cuts', {
             n: props.drawing.cuts ?? 0,
-            each: props.say(props.drawing.perCut),
-            apart: props.say(props.drawing.apart),
+            each: props.format(props.drawing.perCut),
+            apart: props.format(props.drawing.apart),
           }),
 );
 </script>
@@ -48,9 +48,9 @@ const words = computed(() =>
       <rect :x="150 - band.width / 2" :y="176 - band.height" :width="band.width" :height="band.height" class="wet" />
       <path d="M10 176H290" class="ground" />
       <path :d="`M${150 + band.width / 2 + 14} ${176 - band.height}V176m-5 0h10m-10 ${-band.height}h10`" class="dim" />
-      <text :x="150 + band.width / 2 + 26" :y="180 - band.height / 2">{{ say(drawing.band) }}</text>
+      <text :x="150 + band.width / 2 + 26" :y="180 - band.height / 2">{{ format(drawing.band) }}</text>
       <path :d="`M${150 - band.width / 2} 190H${150 + band.width / 2}`" class="dim" />
-      <text :x="150 - band.width / 2 - 6" y="196" text-anchor="end">{{ say(drawing.diameter) }}</text>
+      <text :x="150 - band.width / 2 - 6" y="196" text-anchor="end">{{ format(drawing.diameter) }}</text>
     </svg>
     <svg v-else viewBox="0 0 200 200" role="img" :aria-label="words" style="max-width: 220px">
       <circle cx="100" cy="100" r="85" class="stem" :class="{ wet: drawing.kind === 'disc' }" />
@@ -63,7 +63,7 @@ const words = computed(() =>
         :style="{ strokeWidth: `${ring}px` }"
       />
       <path v-for="cut in cuts" :key="cut" :d="cut" class="cut" />
-      <text x="100" y="105" text-anchor="middle">{{ say(drawing.diameter) }}</text>
+      <text x="100" y="105" text-anchor="middle">{{ format(drawing.diameter) }}</text>
     </svg>
     <figcaption>{{ words }}</figcaption>
   </figure>

@@ -13,7 +13,7 @@ import BuySum from './BuySum.vue';
  * together.
  */
 const { t } = useI18n();
-const { say } = useSession();
+const { format } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 const { data } = useQuery(sumsQuery());
 const pickedId = ref('make-up');
@@ -121,21 +121,21 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
         <button class="btn main" type="submit" :disabled="busy">{{ t('sums.solve') }}</button>
       </form>
       <div v-if="solved" class="stack" aria-live="polite">
-        <p v-for="(u, i) in solved.unchecked" :key="i" class="warn">{{ say(u) }}</p>
-        <p v-for="w in solved.warnings" :key="w.code + w.field" class="warn">{{ say(w.text) }}</p>
-        <p v-for="f in solved.faults" :key="f.code + f.field" class="warn">{{ say(f.text) }}</p>
+        <p v-for="(u, i) in solved.unchecked" :key="i" class="warn">{{ format(u) }}</p>
+        <p v-for="w in solved.warnings" :key="w.code + w.field" class="warn">{{ format(w.text) }}</p>
+        <p v-for="f in solved.faults" :key="f.code + f.field" class="warn">{{ format(f.text) }}</p>
         <p v-if="solved.correction" :class="solved.correction.fits === false ? 'warn' : 'note'">
-          {{ say(solved.correction.text) }}
+          {{ format(solved.correction.text) }}
         </p>
         <table v-if="found.length && solved.faults.length === 0">
           <tbody>
             <tr v-for="v in found" :key="v.field">
               <td>{{ v.name }}</td>
               <td>
-                <b class="amount">{{ say(v.value) }}</b>
+                <b class="amount">{{ format(v.value) }}</b>
               </td>
               <td class="small soft">
-                {{ v.value.shown.us === say(v.value) ? v.value.shown.metric : v.value.shown.us }}
+                {{ v.value.shown.us === format(v.value) ? v.value.shown.metric : v.value.shown.us }}
               </td>
             </tr>
           </tbody>
@@ -145,7 +145,7 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
           <p class="small soft">{{ solved.ways.parts }} · {{ solved.ways.written.join(' · ') }}</p>
           <p v-if="solved.ways.trap" class="small">{{ solved.ways.trap }}</p>
         </template>
-        <p v-if="solved.tool" class="small">{{ say(solved.tool.text) }}</p>
+        <p v-if="solved.tool" class="small">{{ format(solved.tool.text) }}</p>
         <p v-if="solved.tool?.short" class="warn">{{ t('sums.underLeast') }}</p>
         <template v-if="solved.next.length && solved.faults.length === 0">
           <p class="small">{{ t('sums.next') }}</p>

@@ -3,7 +3,11 @@ import { computed } from 'vue';
 import type { Schemas } from '@/api/client';
 
 /** A tank in loading order: fill lines to scale, first at the bottom. */
-const props = defineProps<{ load: Schemas['Load']; say: (q: Schemas['Quantity'] | null) => string; large?: boolean }>();
+const props = defineProps<{
+  load: Schemas['Load'];
+  format: (q: Schemas['Quantity'] | null) => string;
+  large?: boolean;
+}>();
 /** Numbers of marks that lie close are set side by side, so that each can be read. */
 const places = computed(() => {
   let last = Infinity;
@@ -23,7 +27,7 @@ const top = (share: string): number => 186 - Number(share) * 160;
     viewBox="0 0 130 200"
     :class="{ large }"
     role="img"
-    :aria-label="load.steps.map((s) => `${s.name} ${say(s.mark)}`).join(', ')"
+    :aria-label="load.steps.map((s) => `${s.name} ${format(s.mark)}`).join(', ')"
   >
     <rect x="6" :y="26" width="62" height="160" class="liquid" />
     <path d="M6 14V186H68V14" class="wall" />

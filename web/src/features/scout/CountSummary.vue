@@ -8,7 +8,7 @@ import { useSession } from '@/composables/useSession';
 const props = defineProps<{ count: Schemas['Count'] }>();
 const share = defineModel<string>('share', { required: true });
 const { t } = useI18n();
-const { say } = useSession();
+const { format } = useSession();
 const tallest = computed(() => Math.max(1, ...props.count.classes.map((c) => c.stems)));
 const samples = computed(() =>
   (['plots', 'seedlings'] as const).map((k) => ({ kind: k, sample: props.count[k] })).filter((s) => s.sample !== null),
@@ -18,11 +18,11 @@ const rows = computed(() => {
   if (!c) return [];
   return [
     ['clumps', String(c.clumps)],
-    ...(c.perArea ? [['perArea', `${say(c.perArea)}${c.density ? `, ${c.density}` : ''}`]] : []),
-    ['sum', say(c.sumOfDiameters)],
-    ['band', `${say(c.bandArea)} (${say(c.band)})`],
-    ['faces', say(c.stumpFaces)],
-    ['sides', say(c.stumpFacesAndSides)],
+    ...(c.perArea ? [['perArea', `${format(c.perArea)}${c.density ? `, ${c.density}` : ''}`]] : []),
+    ['sum', format(c.sumOfDiameters)],
+    ['band', `${format(c.bandArea)} (${format(c.band)})`],
+    ['faces', format(c.stumpFaces)],
+    ['sides', format(c.stumpFacesAndSides)],
   ] as [string, string][];
 });
 </script>
@@ -37,7 +37,7 @@ const rows = computed(() => {
       <figure class="histogram" :aria-label="t('scout.sum.histogram')">
         <div v-for="(c, i) in count.classes" :key="i" class="bar-row">
           <span class="class"
-            >{{ say(c.from) }}<template v-if="c.below"> – {{ say(c.below) }}</template></span
+            >{{ format(c.from) }}<template v-if="c.below"> – {{ format(c.below) }}</template></span
           >
           <span class="bar" :class="{ hollow: c.estimated }" :style="{ width: `${(50 * c.stems) / tallest}%` }"></span
           ><b>{{ c.stems.toLocaleString('en-GB') }}</b>
@@ -87,9 +87,9 @@ const rows = computed(() => {
               <tr v-for="(e, i) in sample.each" :key="i">
                 <td>{{ e.zone ?? t('scout.sum.wholePatch') }}</td>
                 <td>{{ e.plots }}</td>
-                <td>{{ say(e.mean) }}</td>
-                <td>{{ say(e.standardError) }}</td>
-                <td>{{ e.low ? `${say(e.low)} – ${say(e.high)}` : t('scout.sum.onePlot') }}</td>
+                <td>{{ format(e.mean) }}</td>
+                <td>{{ format(e.standardError) }}</td>
+                <td>{{ e.low ? `${format(e.low)} – ${format(e.high)}` : t('scout.sum.onePlot') }}</td>
                 <td>
                   {{
                     e.still === null
@@ -114,7 +114,7 @@ const rows = computed(() => {
     <p v-if="count.cover">
       <b>{{ count.cover.name }}</b> {{ t('scout.cover.said', { day: dayText(count.cover.visitedOn, true) })
       }}<template v-if="count.cover.covered"
-        >: {{ t('scout.cover.about', { area: say(count.cover.covered) }) }}</template
+        >: {{ t('scout.cover.about', { area: format(count.cover.covered) }) }}</template
       >
     </p>
     <details v-if="count.history.length">

@@ -15,7 +15,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ planned: [] }>();
 const { t } = useI18n();
-const { user, say, units } = useSession();
+const { user, format, units } = useSession();
 const unit = computed(() => SIZE_UNITS[units.value].size);
 const plan = computed(() =>
   props.seedlings ? null : (props.plans.find((p) => (p.zoneId ?? '') === props.zoneId) ?? null),
@@ -254,7 +254,7 @@ const save = async (): Promise<void> => {
         {{ t('scout.plots.addClass') }}
       </button>
       <button class="btn main" type="button" :disabled="busy" @click="save">{{ t('scout.saveTally') }}</button>
-      <span v-if="plan" class="small soft">{{ say(plan.plots[0]?.inside) }}</span>
+      <span v-if="plan" class="small soft">{{ format(plan.plots[0]?.inside) }}</span>
     </div>
   </div>
 </template>

@@ -12,7 +12,7 @@ import { useSubmit } from '@/composables/useSubmit';
  */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t } = useI18n();
-const { say, isLead, today } = useSession();
+const { format, isLead, today } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 const { data: list, error } = useQuery(shoppingQuery());
 interface Pack {
@@ -85,8 +85,8 @@ const saveKit = (): Promise<unknown> =>
                 <td>
                   {{ l.product }} <span class="soft small">{{ t('buying.jobs', { n: l.jobs }, l.jobs) }}</span>
                 </td>
-                <td>{{ say(l.need) }}</td>
-                <td>{{ say(l.onShelf) }}</td>
+                <td>{{ format(l.need) }}</td>
+                <td>{{ format(l.onShelf) }}</td>
                 <td>
                   <template v-if="!l.purchase"
                     ><b class="fault">{{ t('buying.noSize') }}</b></template
@@ -94,7 +94,7 @@ const saveKit = (): Promise<unknown> =>
                   ><template v-else
                     ><b>{{ l.purchase.bought.map((b) => `${b.count} × ${b.sold}`).join(' + ') }}</b
                     ><br /><span class="small soft">{{
-                      t('buying.left', { left: say(l.purchase.left) })
+                      t('buying.left', { left: format(l.purchase.left) })
                     }}</span></template
                   >
                   <span v-if="l.stale" class="fault small"> {{ t('prices.stale') }}</span>

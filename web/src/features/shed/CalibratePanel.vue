@@ -13,7 +13,7 @@ import { useSession } from '@/composables/useSession';
 const props = defineProps<{ sprayer: Schemas['ShedSprayer'] }>();
 const emit = defineEmits<{ close: [] }>();
 const { t, tm } = useI18n();
-const { say, units } = useSession();
+const { format, units } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 const WAYS = ['course', 'moving', 'known-area', 'bottle'] as const;
 type Way = (typeof WAYS)[number];
@@ -164,14 +164,14 @@ const ask = async (trying: boolean): Promise<void> => {
       <button class="btn quiet" type="button" @click="emit('close')">{{ t('frame.back') }}</button>
     </div>
     <template v-if="found">
-      <p class="pour">{{ say(found.gives) }}</p>
+      <p class="pour">{{ format(found.gives) }}</p>
       <p v-if="sprayer.gives && !kept && sprayer.gives.unit === found.gives.unit" class="small">
-        {{ t('calibrate.before', { gives: say(sprayer.gives) }) }}
+        {{ t('calibrate.before', { gives: format(sprayer.gives) }) }}
       </p>
       <template v-if="found.nozzles">
         <ul class="plain ruled">
           <li v-for="(n, i) in found.nozzles.each" :key="i">
-            <b>{{ t('calibrate.nozzle', { n: i + 1 }) }}</b> {{ say(n.flow) }}
+            <b>{{ t('calibrate.nozzle', { n: i + 1 }) }}</b> {{ format(n.flow) }}
             <span class="small soft"
               >{{ t('calibrate.off', { n: n.offMean })
               }}<template v-if="n.ofRated">, {{ t('calibrate.ofRated', { n: n.ofRated }) }}</template></span

@@ -16,7 +16,7 @@ import { counterparts, findCards, formerNames, hasConcentrate } from './findCard
 /** Label cards: what each says, in the order of a label, who confirmed it, and what a new version changed. */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t, te } = useI18n();
-const { say, isLead, mayWrite } = useSession();
+const { format, isLead, mayWrite } = useSession();
 const { busy, refusal, run } = useSubmit();
 const { data: book } = useQuery(handbookQuery());
 type Card = Schemas['Shed']['cards'][number];
@@ -112,7 +112,7 @@ const lines = (v: Version): { name: string; value: string }[] =>
         <template v-for="(v, i) in card.versions" :key="v.id">
           <p class="small">
             {{ t('mix.version', { n: v.version }) }} · {{ v.registration }} ·
-            {{ v.actives.map((a) => `${activeName(a.active)} ${say(a.amount)}`).join(', ') }}
+            {{ v.actives.map((a) => `${activeName(a.active)} ${format(a.amount)}`).join(', ') }}
           </p>
           <CardChanges v-if="v.changes.length && i === 0" :changes="v.changes" />
           <p v-if="v.confirmed" class="small">
@@ -145,8 +145,8 @@ const lines = (v: Version): { name: string; value: string }[] =>
                   <td>
                     {{ useName(m.method) }}<span v-if="lineWhen(m)" class="small soft"><br />{{ lineWhen(m) }}</span>
                   </td>
-                  <td>{{ say(m.min) }}</td>
-                  <td>{{ m.rateMost ? `${say(m.rateMost)} (${say(m.spray)})` : say(m.max) }}</td>
+                  <td>{{ format(m.min) }}</td>
+                  <td>{{ m.rateMost ? `${format(m.rateMost)} (${format(m.spray)})` : format(m.max) }}</td>
                 </tr>
               </tbody>
             </table>
@@ -154,8 +154,8 @@ const lines = (v: Version): { name: string; value: string }[] =>
           <p v-if="i === 0" class="small soft">
             {{
               t('shed.limits', {
-                buffer: say(v.waterBuffer) || '–',
-                yearly: say(v.yearlyMaximum) || '–',
+                buffer: format(v.waterBuffer) || '–',
+                yearly: format(v.yearlyMaximum) || '–',
                 sites: siteNames(v),
               })
             }}

@@ -8,7 +8,7 @@ import { useSubmit } from '@/composables/useSubmit';
 /** Coefficients: as they ship, and as this crew has found them; only what differs is kept. */
 const props = defineProps<{ shed: Schemas['Shed']; mayChange: boolean }>();
 const { t } = useI18n();
-const { say } = useSession();
+const { format } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 type Figure = Schemas['Figure'];
 const GROUPS: readonly { key: string; of: readonly string[] }[] = [
@@ -75,7 +75,7 @@ const PLACES = ['low', 'use', 'high'] as const;
             <tr v-for="f in inGroup(g.of)" :key="f.path" :class="{ own: differs(f) }">
               <td>
                 {{ f.name }}
-                <span v-if="f.below" class="soft small">{{ t('figures.below', { size: say(f.below) }) }}</span><b
+                <span v-if="f.below" class="soft small">{{ t('figures.below', { size: format(f.below) }) }}</span><b
                   v-if="differs(f)"
                   class="small"
                 >
@@ -90,7 +90,7 @@ const PLACES = ['low', 'use', 'high'] as const;
                   maxlength="10"
                   :readonly="!mayChange"
                   :aria-invalid="faultAt(f.path)"
-                  :aria-label="`${f.name} ${f.below ? say(f.below) : ''} ${t(`figures.${p}`)}`"
+                  :aria-label="`${f.name} ${f.below ? format(f.below) : ''} ${t(`figures.${p}`)}`"
                 />
               </td>
               <td class="small">{{ f.unit }}</td>

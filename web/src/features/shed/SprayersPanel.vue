@@ -12,7 +12,7 @@ import CalibratePanel from './CalibratePanel.vue';
 /** Sprayers, bottles and wicks: what they hold, what they really give, and when that was last measured. */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t } = useI18n();
-const { say, units, mayWrite } = useSession();
+const { format, units, mayWrite } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 type Sprayer = Schemas['ShedSprayer'];
 const blank = () => ({
@@ -88,10 +88,10 @@ const chart = (s: Sprayer): { x: number; y: number; text: string }[] => {
       <p class="soft small">{{ t('sprayer.help') }}</p>
       <article v-for="s in shed.sprayers" :key="s.id" class="sheetlike stack" style="gap: 6px">
         <h3>
-          {{ s.name }} <span class="soft small">{{ t(`sprayer.kind.${s.kind}`) }}, {{ say(s.tank) }}</span>
+          {{ s.name }} <span class="soft small">{{ t(`sprayer.kind.${s.kind}`) }}, {{ format(s.tank) }}</span>
         </h3>
         <p v-if="s.gives">
-          {{ t('sprayer.gives') }} <b>{{ say(s.gives) }}</b>
+          {{ t('sprayer.gives') }} <b>{{ format(s.gives) }}</b>
           <span class="soft small">{{
             s.calibratedOn ? t('shed.calibrated', { day: dayText(s.calibratedOn, true) }) : ''
           }}</span>
@@ -112,14 +112,14 @@ const chart = (s: Sprayer): { x: number; y: number; text: string }[] => {
                 : t('sprayer.sealsNot')
           }}
           <template v-if="s.nozzle"> · {{ s.nozzle }}</template
-          ><template v-if="s.ratedFlow"> · {{ t('sprayer.rated', { flow: say(s.ratedFlow) }) }}</template>
+          ><template v-if="s.ratedFlow"> · {{ t('sprayer.rated', { flow: format(s.ratedFlow) }) }}</template>
         </p>
         <svg
           v-if="chart(s).length > 1"
           viewBox="0 0 240 78"
           role="img"
           :aria-label="
-            t('sprayer.history', { list: s.history.map((h) => `${dayText(h.on, true)} ${say(h.gives)}`).join('; ') })
+            t('sprayer.history', { list: s.history.map((h) => `${dayText(h.on, true)} ${format(h.gives)}`).join('; ') })
           "
           class="chart"
         >

@@ -9,7 +9,7 @@ import { useSubmit } from '@/composables/useSubmit';
 /** What stands on the shelf: each container with its level, what was drawn from it, and what to do with it. */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t } = useI18n();
-const { say, mayWrite } = useSession();
+const { format, mayWrite } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 type Container = Schemas['ShedContainer'];
 const blank = () => ({
@@ -85,7 +85,7 @@ const drawn = (d: Schemas['Shed']['stock'][number]['draws'][number]): string => 
     <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
     <ul class="plain jugs">
       <li v-for="c in shed.stock" :key="c.id" class="jug">
-        <svg viewBox="0 0 60 100" role="img" :aria-label="t('stock.level', { left: say(c.left), size: c.sold })">
+        <svg viewBox="0 0 60 100" role="img" :aria-label="t('stock.level', { left: format(c.left), size: c.sold })">
           <path d="M22 4h16v12l14 12v66a3 3 0 0 1-3 3H11a3 3 0 0 1-3-3V28l14-12Z" class="wall" />
           <clipPath :id="`jug-${c.id}`">
             <path d="M22 4h16v12l14 12v66a3 3 0 0 1-3 3H11a3 3 0 0 1-3-3V28l14-12Z" />
@@ -102,7 +102,7 @@ const drawn = (d: Schemas['Shed']['stock'][number]['draws'][number]): string => 
         <div class="stack" style="gap: 4px">
           <h3>{{ c.product }}</h3>
           <p>
-            <b class="left">{{ say(c.left) }}</b> <span class="soft">{{ t('stock.of', { size: c.sold }) }}</span>
+            <b class="left">{{ format(c.left) }}</b> <span class="soft">{{ t('stock.of', { size: c.sold }) }}</span>
           </p>
           <p class="small">
             <template v-if="c.lot">{{ t('stock.lot', { lot: c.lot }) }} · </template
