@@ -16,7 +16,10 @@ final readonly class TallyReader
 {
     public function __construct(private Catalogue $catalogue, private JobClock $clock, private ZoneReader $zones) {}
 
-    /** @return array{zone_id: string|null, kind: string, visited_on: string, diameter_at: string|null, rows: mixed, body: mixed} */
+    /**
+     * @return array{zone_id: string|null, kind: string, visited_on: string, diameter_at: string|null, rows: mixed,
+     *     body: mixed}
+     */
     public function read(Fields $in, Stand $stand): array
     {
         $today = $this->clock->today($stand->patch->ground->time_zone);
