@@ -45,22 +45,11 @@ final readonly class MixBatch
     ) {}
 
     /**
-     * @param list<string> $confirmed what went in, by the codes of the load's steps, in order
-     * @param list<array{containerId: string, amount: Quantity|null}> $draws where the product came from; an amount may
-     *     be left out where there is one container
-     *
      * @throws Stopped 409 where the recipe does not stand, 422 where the additions or the draws are not those of the
      *     load
      */
-    public function __invoke(
-        Stand $stand,
-        Step $step,
-        int $load,
-        array $confirmed,
-        array $draws,
-        User $user,
-        ?string $id,
-    ): Batch {
+    public function __invoke(Stand $stand, Step $step, MixedLoad $mixed, User $user): Batch
+    {
         if ($step->recipe_basis === null || !$this->desk->isFresh($stand, $step)) {
             throw new Stopped(409, 'The recipe is not saved, or has changed since; check it again before you mix.');
         }
@@ -68,20 +57,20 @@ final readonly class MixBatch
             throw new Stopped(409, 'This work is signed already.');
         }
         $recipe = $this->desk->solve($stand, $step);
-        $one = $recipe->loads()[$load] ?? throw self::refused('/load', 'The recipe has no such load.');
+        $one = $recipe->loads()[$mixed->load] ?? throw self::refused('/load', 'The recipe has no such load.');
         $wanted = array_map(static fn(LoadStep $step): string => $step->what, $one->steps());
-        if ($confirmed !== $wanted) {
+        if ($mixed->confirmed !== $wanted) {
             throw self::refused(
                 '/confirmed',
                 'Confirm each addition once, in this order: ' . implode(', ', $wanted) . '.',
             );
         }
-        $draws = $this->checked($draws, self::products($recipe, $one, $step), $user);
+        $draws = $this->checked($mixed->draws, self::products($recipe, $one, $step), $user);
 
-        return DB::transaction(function () use ($step, $user, $recipe, $one, $draws, $id, $stand): Batch {
+        return DB::transaction(function () use ($step, $user, $recipe, $one, $draws, $mixed, $stand): Batch {
             $number = 1 + (int) Batch::query()->where('crew_id', $user->crew_id)->lockForUpdate()->max('number');
             $batch = Batch::create(
-                array_filter(['id' => $id]) + [
+                array_filter(['id' => $mixed->id]) + [
                     'crew_id' => $user->crew_id,
                     'step_id' => $step->id,
                     'number' => $number,

@@ -53,10 +53,8 @@ final readonly class WithdrawStock
                 $container,
                 $container->left()->minus($amount->to($container->unit())),
                 $amount,
-                $kind,
                 $user,
-                $batch,
-                $reason,
+                ['kind' => $kind, 'typed' => $amount, 'batch' => $batch, 'reason' => $reason],
             );
         });
     }
@@ -78,11 +76,8 @@ final readonly class WithdrawStock
                 $container,
                 $left->to($container->unit()),
                 $container->left()->minus($left->to($container->unit())),
-                'measured',
                 $user,
-                null,
-                $reason,
-                $left,
+                ['kind' => 'measured', 'typed' => $left, 'batch' => null, 'reason' => $reason],
             );
         });
     }
@@ -100,26 +95,18 @@ final readonly class WithdrawStock
         return $container;
     }
 
-    private function write(
-        Container $container,
-        Quantity $left,
-        Quantity $amount,
-        string $kind,
-        User $user,
-        ?Batch $batch,
-        ?string $reason,
-        ?Quantity $typed = null,
-    ): Container {
+    /** @param array{kind: string, typed: Quantity, batch: Batch|null, reason: string|null} $told what became of it */
+    private function write(Container $container, Quantity $left, Quantity $amount, User $user, array $told): Container
+    {
         $decimal = static fn(Quantity $q): string => (string) $q->decimal($container->unit(), 9, RoundingMode::HALF_UP);
-        $typed ??= $amount;
         StockWithdrawal::create([
             'container_id' => $container->id,
-            'batch_id' => $batch?->id,
-            'kind' => $kind,
+            'batch_id' => $told['batch']?->id,
+            'kind' => $told['kind'],
             'amount' => $decimal($amount),
             'left' => $decimal($left),
-            'typed' => Shown::withUnit($typed->amount, $typed->unit),
-            'reason' => $reason,
+            'typed' => Shown::withUnit($told['typed']->amount, $told['typed']->unit),
+            'reason' => $told['reason'],
             'drawn_by' => $user->id,
             'drawn_at' => $this->clock->now(),
         ]);

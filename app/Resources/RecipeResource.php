@@ -14,6 +14,7 @@ use Thicket\Measure\Strength;
 use Thicket\Measure\System;
 use Thicket\Measure\Unit;
 use Thicket\Mix\Advice\Advisory;
+use Thicket\Mix\CutSpacing;
 use Thicket\Mix\FinishedMix;
 use Thicket\Mix\Injection;
 use Thicket\Mix\LimitCheck;
@@ -180,10 +181,8 @@ final readonly class RecipeResource
         $spacing = $of('spacing');
         $cuts =
             $kind === 'spacing' && $spacing !== null
-                ? Injection::cutsPerTree(
+                ? (new CutSpacing($spacing, is_string($working['per'] ?? null) ? $working['per'] : 'diameter'))->cutsOn(
                     $diameter,
-                    $spacing,
-                    is_string($working['per'] ?? null) ? $working['per'] : 'diameter',
                 )
                 : null;
         $rings = $recipe->products[0]->option->coefficients()->node('stumpRing')->quantity('from');

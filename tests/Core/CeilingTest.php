@@ -10,6 +10,7 @@ use Thicket\Input\Refused;
 use Thicket\Label\LabelCard;
 use Thicket\Label\LabelLimit;
 use Thicket\Measure\Unit;
+use Thicket\Mix\LabelLoad;
 use Thicket\Mix\LimitCheck;
 use Thicket\Mix\PriorApplications;
 use Thicket\Mix\RecipeSolver;
@@ -38,11 +39,8 @@ function held(
     string $active = 'triclopyr-ester',
 ): LimitCheck {
     return LimitCheck::check(
-        cardOf($changes),
-        $active,
+        new LabelLoad(cardOf($changes), $active, quantity($product), quantity($area)),
         $site,
-        quantity($product),
-        quantity($area),
         $before,
         array_map(quantity(...), $together),
     );

@@ -15,6 +15,7 @@ use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\Advice\MixRules;
 use Thicket\Mix\Calibration;
 use Thicket\Mix\Component;
+use Thicket\Mix\LabelLoad;
 use Thicket\Mix\Leftover;
 use Thicket\Mix\LimitCheck;
 use Thicket\Mix\NozzleCheck;
@@ -1097,11 +1098,13 @@ it('tells what a ceiling still leaves', function (string $most, ?string $already
     );
     $faults->throwIfAny();
     $ceiling = LimitCheck::check(
-        $card ?? throw new LogicException('no card'),
-        'triclopyr-ester',
+        new LabelLoad(
+            $card ?? throw new LogicException('no card'),
+            'triclopyr-ester',
+            quantity('1 L'),
+            quantity('0.5 ha'),
+        ),
         'woods',
-        quantity('1 L'),
-        quantity('0.5 ha'),
         $already === null ? null : putThere($already),
     );
     expect((string) $ceiling->left?->decimal(Unit::Litre, 3, RoundingMode::HALF_UP))->toBe($left);

@@ -8,6 +8,7 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Mix\Component;
 use Thicket\Mix\FinishedMix;
+use Thicket\Mix\LabelLoad;
 use Thicket\Mix\LimitCheck;
 use Thicket\Mix\MeasuringTool;
 use Thicket\Mix\MixNeed;
@@ -228,11 +229,8 @@ it('counts what was already put there this year', function () {
     );
     $card = $row->option->card ?? throw new LogicException();
     $check = static fn(?string $before): ?bool => LimitCheck::check(
-        $card,
-        'triclopyr-ester',
+        new LabelLoad($card, 'triclopyr-ester', quantity('100 mL'), quantity('0.1 ha')),
         'woods',
-        quantity('100 mL'),
-        quantity('0.1 ha'),
         $before === null ? null : putThere($before),
     )->kept;
     expect([$check(null), $check('520 g ae/ha'), $check('521 g ae/ha')])->toBe([true, true, false]);
@@ -272,8 +270,7 @@ it('cuts at least once, leaves out what is beyond the limit and not what is at i
     ])->stems[0];
     $result = Thicket\Mix\Injection::of(
         [$stem('0.2 in', 2), $stem('10 in', 3), $stem('10.1 in', 4)],
-        quantity('1 in'),
-        'diameter',
+        new Thicket\Mix\CutSpacing(quantity('1 in'), 'diameter'),
         quantity('1 mL'),
         quantity('10 in'),
     );
@@ -286,7 +283,7 @@ it('cuts at least once, leaves out what is beyond the limit and not what is at i
         (string) $result->mix->in(Unit::Millilitre),
     ])
         ->toBe([32, 5, 4, false, '32'])
-        ->and(Thicket\Mix\Injection::cutsPerTree(quantity('0 in'), quantity('1 in'), 'diameter'))
+        ->and((new Thicket\Mix\CutSpacing(quantity('1 in'), 'diameter'))->cutsOn(quantity('0 in')))
         ->toBe(1);
     $band = Thicket\Mix\StemBand::of(
         [$stem('8 in', 1), $stem('6 in', 2), $stem('4 in', 3)],

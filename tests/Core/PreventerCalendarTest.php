@@ -18,13 +18,9 @@ function layings(
 ): PreventerCalendar {
     return PreventerCalendar::of(
         array_map(static fn(array $f): array => ['from' => Day::parse($f[0]), 'to' => Day::parse($f[1])], $flushes),
-        $lead,
-        $lasting,
-        $inside,
+        new Thicket\Timing\PreventerTerms($lead, $lasting, $inside, $most, $interval),
         Day::parse($from),
         Day::parse('2027-12-31'),
-        $most,
-        $interval,
     );
 }
 

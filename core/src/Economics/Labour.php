@@ -12,7 +12,7 @@ use Thicket\Catalogue\Node;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
-use Thicket\Mix\Injection;
+use Thicket\Mix\CutSpacing;
 use Thicket\Mix\MixNeed;
 use Thicket\Mix\TreatedArea;
 use Thicket\Situation\Option;
@@ -278,7 +278,7 @@ final readonly class Labour
         $cuts = 0;
         $served = ServedStems::of($situation, $option);
         foreach ($served->served as $group) {
-            $cuts += $group->count * Injection::cutsPerTree($group->forCeilings(), $spacing, $per);
+            $cuts += $group->count * (new CutSpacing($spacing, $per))->cutsOn($group->forCeilings());
         }
         $bark = $situation->word(FactName::BarkThickness) ?? $situation->target?->barkThickness();
         $more = in_array($bark, ['thick', 'corky'], true) ? '3/2' : '1';

@@ -114,7 +114,11 @@ final readonly class Census
                 $out[] = [
                     'school' => 'injection-spacing',
                     'choice' => $choice,
-                    'cuts' => Injection::of($stems, $spacing, $school->choice($choice)->string('per'), $perCut)->cuts,
+                    'cuts' => Injection::of(
+                        $stems,
+                        new CutSpacing($spacing, $school->choice($choice)->string('per')),
+                        $perCut,
+                    )->cuts,
                 ];
             }
         }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
-use Brick\Math\RoundingMode;
 use Thicket\Measure\Pi;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
@@ -35,8 +34,6 @@ final readonly class Injection
 
     /**
      * @param list<StemGroup> $stems
-     * @param Quantity $spacing length between cuts, centre to centre, or of diameter per cut
-     * @param string $per 'diameter' or 'girth'
      * @param Quantity $perCut mix per cut
      * @param Quantity|null $most stems thicker than this are left out and counted; exactly on it still fits
      * @param Quantity|null $least stems thinner than this are left out and counted
@@ -44,8 +41,7 @@ final readonly class Injection
      */
     public static function of(
         array $stems,
-        Quantity $spacing,
-        string $per,
+        CutSpacing $spacing,
         Quantity $perCut,
         ?Quantity $most = null,
         ?Quantity $least = null,
@@ -63,7 +59,7 @@ final readonly class Injection
                 $skipped += $group->count;
                 continue;
             }
-            $perTree = self::cutsPerTree($diameter, $spacing, $per);
+            $perTree = $spacing->cutsOn($diameter);
             $dose = $perCut;
             if ($labelPerStem !== null && $perCut->times($perTree)->isGreaterThan($labelPerStem)) {
                 $dose = $labelPerStem->dividedBy($perTree);
@@ -84,13 +80,6 @@ final readonly class Injection
         }
 
         return new self($cuts, $treated, $skipped, $mix, $capped, $unclear, $mixLeast);
-    }
-
-    public static function cutsPerTree(Quantity $diameter, Quantity $spacing, string $per): int
-    {
-        $round = $per === 'girth' ? self::girth($diameter) : $diameter;
-
-        return max(1, $round->per($spacing)->toScale(0, RoundingMode::UP)->toInt());
     }
 
     public static function girth(Quantity $diameter): Quantity

@@ -44,47 +44,34 @@ final readonly class LimitCheck
 
     /**
      * @param string|null $site word of the site where the job is
-     * @param Quantity $product in the whole job
-     * @param Quantity|null $area treated, or the outline of the stand
      * @param PriorApplications|null $before null where nothing was put there
      * @param list<Quantity> $together the same active per area from other products of the same tank
      * @param Quantity|null $ofUse most product per area that the card's line of this use allows, where the mix is not
      *     made by it
      */
     public static function check(
-        LabelCard $card,
-        string $activeId,
+        LabelLoad $load,
         ?string $site,
-        Quantity $product,
-        ?Quantity $area,
         ?PriorApplications $before = null,
         array $together = [],
         ?Quantity $ofUse = null,
     ): self {
-        $limits = $card->limits($site, $activeId);
+        $limits = $load->card->limits($site, $load->active);
         if (array_filter($limits, static fn(LabelLimit $l): bool => $l->perYear === null) !== []) {
             return new self(null, null, null, 'card-yearly-maximum');
         }
-        if ($area === null || !$area->amount->isPositive()) {
+        $rate = $load->rate();
+        if ($rate === null) {
             return new self(null, $limits[0]->perYear, null, 'treated-area');
         }
-        $rate = self::productPerArea($product, $area);
         $before ??= new PriorApplications();
         $all = array_merge(
             ...array_map(
-                static fn(LabelLimit $limit): array => self::held(
-                    $limit,
-                    $card,
-                    $activeId,
-                    $rate,
-                    $product,
-                    $before,
-                    $together,
-                ),
+                static fn(LabelLimit $limit): array => self::held($limit, $load, $rate, $before, $together),
                 $limits,
             ),
         );
-        $ofUse === null || ($all[] = self::against($ofUse, 'application', $card, $activeId, $rate, $product, []));
+        $ofUse === null || ($all[] = self::against($ofUse, 'application', $load, $rate, []));
 
         return array_reduce(
             array_slice($all, 1),
@@ -153,22 +140,15 @@ final readonly class LimitCheck
      */
     private static function held(
         LabelLimit $limit,
-        LabelCard $card,
-        string $activeId,
+        LabelLoad $load,
         Quantity $rate,
-        Quantity $product,
         PriorApplications $before,
         array $together,
     ): array {
         $perYear = $limit->perYear ?? throw new \LogicException('checked above');
-        $out = [
-            self::against($perYear, 'year', $card, $activeId, $rate, $product, [
-                ...$before->loads($limit->year),
-                ...$together,
-            ]),
-        ];
+        $out = [self::against($perYear, 'year', $load, $rate, [...$before->loads($limit->year), ...$together])];
         if ($limit->perApplication !== null) {
-            $out[] = self::against($limit->perApplication, 'application', $card, $activeId, $rate, $product, $together);
+            $out[] = self::against($limit->perApplication, 'application', $load, $rate, $together);
         }
         if ($limit->applications !== null && $before->times($limit->year) >= $limit->applications) {
             $out[] = new self(
@@ -184,15 +164,8 @@ final readonly class LimitCheck
     }
 
     /** @param list<Quantity> $more per area, that count into the same limit */
-    private static function against(
-        Quantity $most,
-        string $by,
-        LabelCard $card,
-        string $activeId,
-        Quantity $rate,
-        Quantity $product,
-        array $more,
-    ): self {
+    private static function against(Quantity $most, string $by, LabelLoad $load, Quantity $rate, array $more): self
+    {
         $same = static fn(Dimension $kind): bool => array_filter(
             $more,
             static fn(Quantity $q): bool => $q->dimension() !== $kind,
@@ -200,8 +173,11 @@ final readonly class LimitCheck
         $own =
             $most->dimension() === $rate->dimension() && $same($rate->dimension())
                 ? $rate
-                : $card->activeIn($activeId, $rate);
-        $limit = $own === null || $own->dimension() === $most->dimension() ? $most : $card->activeIn($activeId, $most);
+                : $load->card->activeIn($load->active, $rate);
+        $limit =
+            $own === null || $own->dimension() === $most->dimension()
+                ? $most
+                : $load->card->activeIn($load->active, $most);
         if (
             $own === null ||
             $limit === null ||
@@ -221,9 +197,9 @@ final readonly class LimitCheck
             $own,
         );
         $left = match (true) {
-            !$rest->amount->isPositive() => Quantity::zero($product->unit),
+            !$rest->amount->isPositive() => Quantity::zero($load->product->unit),
             $own->isZero() => null,
-            default => $product->times($rest->per($own)),
+            default => $load->product->times($rest->per($own)),
         };
 
         // with what is there already in the sum too, the factor is on the safe side

@@ -158,8 +158,7 @@ final readonly class MixNeed
             $this->option->coefficients()->node('cut')->quantity('use') ?? throw new \LogicException('no mL per cut.');
         $result = Injection::of(
             $stems,
-            $spacing,
-            $per,
+            new CutSpacing($spacing, $per),
             $perCut,
             $this->option->limit('stemMost'),
             $this->option->limit('stemLeast'),

@@ -111,16 +111,11 @@ final readonly class RecipeSolver
         }
 
         return $this->recipe(
-            $need,
             $doses,
-            $carrier,
-            $extras,
-            $tank,
-            $working,
+            new MixWanted($need, $carrier, $extras, $tank),
+            new OverGround($this->area),
+            new Reckoning($working, $amounts->treated()),
             $missing,
-            $this->area,
-            null,
-            $amounts->treated(),
         );
     }
 
@@ -128,25 +123,16 @@ final readonly class RecipeSolver
      * Puts the mix together from what each product is dosed at, and holds it against every card.
      *
      * @param non-empty-list<Dose> $doses
-     * @param list<Component> $extras
-     * @param array<string, Quantity|string|int> $working
      * @param list<string> $missing
-     * @param Quantity|null $ground that the ceiling counts on
-     * @param Quantity|null $spray mix per area
-     * @param list<StemGroup> $stems
      */
     private function recipe(
-        ?Quantity $need,
         array $doses,
-        string $carrier,
-        array $extras,
-        ?Quantity $tank,
-        array $working,
+        MixWanted $wanted,
+        OverGround $over,
+        Reckoning $reckoning,
         array $missing,
-        ?Quantity $ground,
-        ?Quantity $spray,
-        array $stems,
     ): Recipe {
+        [$need, $carrier, $ground, $spray] = [$wanted->need, $wanted->carrier, $over->ground, $over->spray];
         $options = [$this->option, ...$this->option->partners];
         $blocks = [];
         $parts = [];
@@ -164,7 +150,7 @@ final readonly class RecipeSolver
         $mix =
             $need === null || $asItIs || count($known) < count($parts)
                 ? null
-                : FinishedMix::of($need, $carrier, [...array_values($known), ...$extras]);
+                : FinishedMix::of($need, $carrier, [...array_values($known), ...$wanted->extras]);
         $overGround = fn(Dose $dose): ?Quantity => $dose->rate === null || $ground === null || $asItIs
             ? null
             : AreaRate::over($dose->rate, $ground)->times(MixNeed::withAllowance($this->option));
@@ -209,11 +195,11 @@ final readonly class RecipeSolver
                 $need,
                 $carrier,
                 $mix,
-                $mix === null || $tank === null ? null : TankPlan::of($mix->finished, $tank),
+                $mix === null || $wanted->tank === null ? null : TankPlan::of($mix->finished, $wanted->tank),
             ),
             $products,
             new Hindrances(array_values(array_unique($missing)), array_values(array_unique($blocks))),
-            new Reckoning($working, $stems),
+            $reckoning,
             $dry === null && !$spread ? null : new DryProduct($dry, $spread),
         );
     }
@@ -264,7 +250,13 @@ final readonly class RecipeSolver
                     : AreaRate::over($spray, $area)->times(MixNeed::withAllowance($this->option))->to(Unit::Litre);
         }
 
-        return $this->recipe($need, $doses, 'water', $extras, $tank, $working, $missing, $area, $spray, []);
+        return $this->recipe(
+            $doses,
+            new MixWanted($need, 'water', $extras, $tank),
+            new OverGround($area, $spray),
+            new Reckoning($working),
+            $missing,
+        );
     }
 
     /**
@@ -319,11 +311,8 @@ final readonly class RecipeSolver
             $ofUse = $this->option->method->isOfArea() ? null : $one->option->lineOfCard($this->situation)?->rateMost;
 
             return LimitCheck::check(
-                $card,
-                $active,
+                new LabelLoad($card, $active, $one->amount->times($share), $ground),
                 $site,
-                $one->amount->times($share),
-                $ground,
                 $this->before[$active] ?? null,
                 $together,
                 $ofUse,

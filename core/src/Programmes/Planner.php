@@ -19,6 +19,7 @@ use Thicket\Situation\Shed;
 use Thicket\Situation\Situation;
 use Thicket\Timing\Laying;
 use Thicket\Timing\PreventerCalendar;
+use Thicket\Timing\PreventerTerms;
 use Thicket\Timing\SeasonWindows;
 use Thicket\Verdict\Finding;
 use Thicket\Verdict\Outcome;
@@ -225,13 +226,15 @@ final readonly class Planner
         $until = $earliest->modify("+{$years} years");
         $calendar = PreventerCalendar::of(
             $flushes,
-            $card->intervals->leadDays ?? self::USUAL_LEAD_DAYS,
-            $card->intervals->lastingDays ?? self::USUAL_LASTING_DAYS,
-            $card?->details->answers['leadInsideLasting'] ?? true,
+            new PreventerTerms(
+                $card->intervals->leadDays ?? self::USUAL_LEAD_DAYS,
+                $card->intervals->lastingDays ?? self::USUAL_LASTING_DAYS,
+                $card?->details->answers['leadInsideLasting'] ?? true,
+                ($card->directions->ceilings[0] ?? null)?->applications,
+                $card->directions->ceilings[0]->intervalDays ?? 0,
+            ),
             $earliest,
             $until,
-            ($card->directions->ceilings[0] ?? null)?->applications,
-            $card->directions->ceilings[0]->intervalDays ?? 0,
         );
 
         return array_map(

@@ -22,26 +22,16 @@ final readonly class PreventerCalendar
 
     /**
      * @param list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}> $flushes in order; ends are included
-     * @param int $lead days before it works
-     * @param int $lasting days it works, from the day it was laid where the lead counts inside, else from the day it
-     *     works
-     * @param bool $leadInside whether the lead counts inside the lasting time
      * @param \DateTimeImmutable $from first day that anything can be laid
      * @param \DateTimeImmutable $until last day planned for
-     * @param int|null $most applications a year by the card; null where it gives none
-     * @param int $interval least days between two layings by the card
      */
     public static function of(
         array $flushes,
-        int $lead,
-        int $lasting,
-        bool $leadInside,
+        PreventerTerms $terms,
         \DateTimeImmutable $from,
         \DateTimeImmutable $until,
-        ?int $most = null,
-        int $interval = 0,
     ): self {
-        $works = $leadInside ? max(0, $lasting - $lead) : $lasting;
+        [$works, $lead] = [$terms->works(), $terms->leadDays];
         $layings = $unprotected = [];
         foreach ($flushes as $flush) {
             if ($flush['to'] < $from || $flush['from'] > $until) {
@@ -57,13 +47,13 @@ final readonly class PreventerCalendar
                 $last = $layings === [] ? null : $layings[count($layings) - 1]->latest;
                 $earliest = max(
                     $from,
-                    $last === null ? $from : $last->modify("+{$interval} days"),
+                    $last === null ? $from : $last->modify("+{$terms->intervalDays} days"),
                     $latest->modify('-' . max(0, $works - 1) . ' days'),
                 );
                 $day = max($latest, $earliest);
                 $active = $day->modify("+{$lead} days");
                 if (
-                    self::thatYear($layings, $day) >= ($most ?? PHP_INT_MAX) ||
+                    self::thatYear($layings, $day) >= ($terms->applications ?? PHP_INT_MAX) ||
                     $works === 0 ||
                     $active > $flush['to'] ||
                     $day > $until

@@ -7,6 +7,7 @@ namespace Thicket\Mix\Formula;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
 use Thicket\Measure\Dimension;
+use Thicket\Mix\CutSpacing;
 use Thicket\Mix\Injection;
 use Thicket\Situation\SituationReader;
 
@@ -35,7 +36,7 @@ final readonly class InjectionFormula implements Formula
                 return FormulaAnswer::none();
             }
         }
-        $result = Injection::of($stems, $spacing, $per, $perCut, $most, $least, $label);
+        $result = Injection::of($stems, new CutSpacing($spacing, $per), $perCut, $most, $least, $label);
         $values = [
             'cuts' => $result->cuts,
             'treated' => $result->treated,
@@ -53,7 +54,7 @@ final readonly class InjectionFormula implements Formula
         }
         if (count($stems) === 1) {
             $diameter = $stems[0]->forCeilings();
-            $cuts = Injection::cutsPerTree($diameter, $spacing, $per);
+            $cuts = (new CutSpacing($spacing, $per))->cutsOn($diameter);
             $values += [
                 'girth' => Injection::girth($diameter),
                 'cuts-per-stem' => $cuts,

@@ -8,6 +8,7 @@ use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
 use Thicket\Timing\Laying;
 use Thicket\Timing\PreventerCalendar;
+use Thicket\Timing\PreventerTerms;
 
 /** Every laying of a preventer and what nothing covers (rulings J48) */
 final readonly class PreventerFormula implements Formula
@@ -47,7 +48,12 @@ final readonly class PreventerFormula implements Formula
             return FormulaAnswer::none();
         }
         usort($flushes, static fn(array $a, array $b): int => $a['from'] <=> $b['from']);
-        $calendar = PreventerCalendar::of($flushes, $lead, $lasting, $inside, $from, $until, $most, $interval);
+        $calendar = PreventerCalendar::of(
+            $flushes,
+            new PreventerTerms($lead, $lasting, $inside, $most, $interval),
+            $from,
+            $until,
+        );
 
         return new FormulaAnswer([
             'layings' => array_map(
