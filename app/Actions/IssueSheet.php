@@ -27,6 +27,7 @@ use Illuminate\Support\Facades\DB;
 use Thicket\Assess\Board;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\FactName;
+use Thicket\Catalogue\LookTest;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
 use Thicket\Mix\Recipe;
@@ -366,11 +367,11 @@ final readonly class IssueSheet
                 fn(array $l): array => [
                     'name' => $this->catalogue->species($l['other'])->commonName(),
                     'tests' => array_map(
-                        fn($t): string => $this->sentences->both('sheet.look-test', [
-                            'test' => $this->sentences->lookTest($l['pair'], $t),
-                            'plant' => $this->catalogue->species($t->node('points')->string('yes'))->commonName(),
+                        fn(LookTest $t): string => $this->sentences->both('sheet.look-test', [
+                            'test' => $this->sentences->lookTest($t),
+                            'plant' => $this->catalogue->species($t->pointsTo('yes'))->commonName(),
                         ])['us'],
-                        array_values($l['pair']->nodes('tests')),
+                        $l['pair']->tests(),
                     ),
                 ],
                 $this->lookAlikes->of($stand),

@@ -13,6 +13,7 @@ use App\Resources\KeyResource;
 use App\Support\JobClock;
 use Illuminate\Support\Facades\DB;
 use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\LookAlike;
 use Thicket\Identify\Key;
 use Thicket\Identify\ObservedCharacters;
 use Thicket\Input\Fields;
@@ -232,12 +233,12 @@ final class KeepSighting
         $testId = $item->text('test', 60);
         $answer = $item->choice('answer', ['yes', 'no']);
         $item->noOthers();
-        foreach ($this->pair((string) $pairId)?->nodes('tests') ?? [] as $test) {
-            if ($test->string('id') === $testId && $answer !== null) {
+        foreach ($this->pair((string) $pairId)?->tests() ?? [] as $test) {
+            if ($test->id() === $testId && $answer !== null) {
                 return [
                     'pair' => (string) $pairId,
                     'test' => $testId,
-                    'points' => $test->node('points')->string($answer),
+                    'points' => $test->pointsTo($answer),
                 ];
             }
         }
@@ -252,18 +253,18 @@ final class KeepSighting
         $by = $item->text('confirmedBy', 160);
         $item->noOthers();
         $pair = $this->pair($pairId);
-        if ($pair === null || $species === null || !in_array($species, $pair->strings('pair'), true)) {
+        if ($pair === null || $species === null || !$pair->has($species)) {
             return $item->fault('pair', 'This pair does not hold the plant that is named.');
         }
 
         return $by === null ? null : ['pair' => $pairId, 'points' => $species, 'by' => $by];
     }
 
-    private function pair(string $id): ?\Thicket\Catalogue\Node
+    private function pair(string $id): ?LookAlike
     {
         $first = explode('--', $id)[0];
         foreach ($this->catalogue->hasSpecies($first) ? $this->catalogue->lookAlikesOf($first) : [] as $pair) {
-            if (implode('--', $pair->strings('pair')) === $id) {
+            if ($pair->id() === $id) {
                 return $pair;
             }
         }

@@ -6,7 +6,7 @@ namespace App\Repositories;
 
 use App\Models\Stand;
 use Thicket\Catalogue\Catalogue;
-use Thicket\Catalogue\Node;
+use Thicket\Catalogue\LookAlike;
 
 /**
  * Which look-alikes of a stand's name are still open: a native, wanted or hazardous one stops the job sheet (handbook
@@ -16,7 +16,7 @@ final readonly class LookAlikes
 {
     public function __construct(private Catalogue $catalogue) {}
 
-    /** @return list<array{pair: Node, other: string, gated: bool, resolved: bool}> */
+    /** @return list<array{pair: LookAlike, other: string, gated: bool, resolved: bool}> */
     public function of(Stand $stand): array
     {
         if ($stand->species === null) {
@@ -24,16 +24,15 @@ final readonly class LookAlikes
         }
         $out = [];
         foreach ($this->catalogue->lookAlikesOf($stand->species) as $pair) {
-            $ids = $pair->strings('pair');
-            $other = $ids[0] === $stand->species ? $ids[1] : $ids[0];
+            $other = $pair->otherThan($stand->species);
             $out[] = [
                 'pair' => $pair,
                 'other' => $other,
                 // one that the law of this crew protects stops the work even where the pair is harmless elsewhere
                 'gated' =>
-                    $pair->string('danger') !== 'none' ||
+                    $pair->danger() !== 'none' ||
                     ($stand->patch->ground->crew->settings['listed'][$other] ?? null) === 'protected',
-                'resolved' => $this->isResolved($stand, implode('--', $ids)),
+                'resolved' => $this->isResolved($stand, $pair->id()),
             ];
         }
 

@@ -12,6 +12,7 @@ use App\Repositories\SituationRepository;
 use App\Support\Format;
 use App\Text\Sentences;
 use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\CoverClass;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Mix\Census;
@@ -59,12 +60,12 @@ final readonly class CountResource
             'seedlings' => $this->sample($stand, ['seedlings'], $share),
             'cover' => $this->cover($stand),
             'coverClasses' => array_map(
-                fn($c): array => [
-                    'id' => $c->string('id'),
-                    'name' => $this->sentences->name('cover.' . $c->string('id')),
-                    'range' => $c->string('from') . '–' . $c->string('below') . ' %',
+                fn(CoverClass $c): array => [
+                    'id' => $c->id,
+                    'name' => $this->sentences->name("cover.{$c->id}"),
+                    'range' => "{$c->from}–{$c->below} %",
                 ],
-                array_values($this->catalogue->coefficients()->node('cover')->nodes('classes')),
+                $this->catalogue->coefficients()->coverClasses(),
             ),
             'plans' => $plans->map($this->plan(...))->values()->all(),
             'history' => $history
@@ -252,8 +253,8 @@ final readonly class CountResource
             return null;
         }
         $id = $tally->body['class'] ?? null;
-        foreach ($this->catalogue->coefficients()->node('cover')->nodes('classes') as $class) {
-            if ($class->string('id') === $id) {
+        foreach ($this->catalogue->coefficients()->coverClasses() as $class) {
+            if ($class->id === $id) {
                 $area = $this->counts->area($stand, $tally);
 
                 return [

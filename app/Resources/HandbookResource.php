@@ -7,9 +7,10 @@ namespace App\Resources;
 use App\Support\Format;
 use App\Text\Sentences;
 use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\LookAlike;
+use Thicket\Catalogue\LookTest;
 use Thicket\Catalogue\Method;
 use Thicket\Catalogue\NameSearch;
-use Thicket\Catalogue\Node;
 use Thicket\Catalogue\Species;
 use Thicket\Catalogue\ToolKind;
 use Thicket\Identify\Comparison;
@@ -125,7 +126,7 @@ final readonly class HandbookResource
                 $species->knownResponses(),
             ),
             'lookAlikes' => array_map(
-                fn(Node $pair): array => $this->lookAlike($pair, $species),
+                fn(LookAlike $pair): array => $this->lookAlike($pair, $species),
                 $this->catalogue->lookAlikesOf($species->id()),
             ),
             'kept' => $species->keptAs() === null ? null : $this->sentences->name("kept.{$species->keptAs()}"),
@@ -146,8 +147,7 @@ final readonly class HandbookResource
         $pairs = [];
         foreach ($ids as $id) {
             foreach ($this->catalogue->lookAlikesOf($id) as $pair) {
-                array_diff($pair->strings('pair'), $ids) === [] &&
-                    ($pairs[implode('--', $pair->strings('pair'))] = $pair);
+                array_diff($pair->species(), $ids) === [] && ($pairs[$pair->id()] = $pair);
             }
         }
 
@@ -176,10 +176,7 @@ final readonly class HandbookResource
             'tests' => array_merge(
                 [],
                 ...array_map(
-                    fn(Node $pair): array => array_map(
-                        fn(Node $test): array => $this->test($pair, $test),
-                        array_values($pair->nodes('tests')),
-                    ),
+                    fn(LookAlike $pair): array => array_map($this->test(...), $pair->tests()),
                     array_values($pairs),
                 ),
             ),
@@ -195,7 +192,7 @@ final readonly class HandbookResource
     /** @return list<string> in the order of the key */
     public function habits(): array
     {
-        return $this->catalogue->characters()[0]->strings('states');
+        return $this->catalogue->characters()[0]->states();
     }
 
     /**
@@ -219,29 +216,27 @@ final readonly class HandbookResource
     }
 
     /** @return array<string, mixed> */
-    private function lookAlike(Node $pair, Species $species): array
+    private function lookAlike(LookAlike $pair, Species $species): array
     {
-        $other = $this->catalogue->species(array_values(array_diff($pair->strings('pair'), [$species->id()]))[0]);
+        $other = $this->catalogue->species($pair->otherThan($species->id()));
 
         return [
             'id' => $other->id(),
             'name' => $other->commonName(),
             'scientific' => $other->scientificName(),
-            'danger' => $pair->string('danger'),
-            'tests' => array_map(fn(Node $t): array => $this->test($pair, $t), array_values($pair->nodes('tests'))),
+            'danger' => $pair->danger(),
+            'tests' => array_map($this->test(...), $pair->tests()),
         ];
     }
 
     /** @return array{question: string, handling: string, yes: string, no: string} names of what an answer points to */
-    private function test(Node $pair, Node $test): array
+    private function test(LookTest $test): array
     {
-        $points = $test->node('points');
-
         return [
-            'question' => $this->sentences->lookTest($pair, $test),
-            'handling' => $this->sentences->name('handling.' . $test->string('handling')),
-            'yes' => $this->catalogue->species($points->string('yes'))->commonName(),
-            'no' => $this->catalogue->species($points->string('no'))->commonName(),
+            'question' => $this->sentences->lookTest($test),
+            'handling' => $this->sentences->name('handling.' . $test->handling()),
+            'yes' => $this->catalogue->species($test->pointsTo('yes'))->commonName(),
+            'no' => $this->catalogue->species($test->pointsTo('no'))->commonName(),
         ];
     }
 

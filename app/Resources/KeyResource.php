@@ -6,8 +6,8 @@ namespace App\Resources;
 
 use App\Text\Sentences;
 use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\Character;
 use Thicket\Catalogue\KeyTable;
-use Thicket\Catalogue\Node;
 use Thicket\Identify\ObservedCharacters;
 use Thicket\Identify\RankedSpecies;
 use Thicket\Identify\Ranking;
@@ -37,7 +37,7 @@ final readonly class KeyResource
                 $ranking->hazards,
             ),
             'characters' => array_map(
-                fn(Node $c): array => $this->character($c, $ranking),
+                fn(Character $c): array => $this->character($c, $ranking),
                 $this->catalogue->characters(),
             ),
         ];
@@ -50,21 +50,21 @@ final readonly class KeyResource
     }
 
     /** @return array<string, mixed> */
-    private function character(Node $character, Ranking $ranking): array
+    private function character(Character $character, Ranking $ranking): array
     {
-        $id = $character->string('id');
+        $id = $character->id();
 
         return [
             'id' => $id,
             'question' => $this->sentences->name("character.{$id}"),
-            'handling' => $character->string('handling'),
-            'handlingName' => $this->sentences->name('handling.' . $character->string('handling')),
-            'stopped' => in_array($character->string('handling'), $ranking->unsafe, true),
+            'handling' => $character->handling(),
+            'handlingName' => $this->sentences->name('handling.' . $character->handling()),
+            'stopped' => in_array($character->handling(), $ranking->unsafe, true),
             // seldom to be seen at this time of year on what it could be
             'outOfSeason' => ($ranking->showing[$id] ?? 1.0) < self::SELDOM,
             'states' => array_map(
                 fn(string $s): array => ['id' => $s, 'name' => $this->sentences->name("state.{$s}")],
-                [...$character->strings('states'), ...ObservedCharacters::OPEN_ANSWERS],
+                [...$character->states(), ...ObservedCharacters::OPEN_ANSWERS],
             ),
         ];
     }

@@ -185,11 +185,11 @@ final readonly class RecipeResource
                     $diameter,
                 )
                 : null;
-        $rings = $recipe->products[0]->option->coefficients()->node('stumpRing')->quantity('from');
+        $rings = $recipe->products[0]->option->coefficients()->stumpRing()['from'];
 
         return [
             'kind' => match ($kind) {
-                'ring' => $rings !== null && $diameter->isLessThan($rings) ? 'disc' : 'ring',
+                'ring' => $diameter->isLessThan($rings) ? 'disc' : 'ring',
                 'band' => 'band',
                 default => 'cuts',
             },

@@ -17,7 +17,6 @@ use Thicket\Catalogue\Catalogue;
 use Thicket\Label\CardUse;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Reading;
-use Thicket\Situation\CrewCoefficients;
 use Thicket\Situation\Prices;
 
 final readonly class ShedResource
@@ -126,7 +125,7 @@ final readonly class ShedResource
     {
         $own = $this->situations->figures($crew)->own ?? [];
         $out = [];
-        foreach (CrewCoefficients::of($this->catalogue->coefficients()) as $path => $figure) {
+        foreach ($this->catalogue->coefficients()->changeable() as $path => $figure) {
             [$group, $of] = [...explode('/', $path), ''];
             $name = match (true) {
                 in_array($group, ['minutesPerStem', 'minutesPerCut'], true) => $this->sentences->name("method.{$of}"),

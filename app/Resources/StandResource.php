@@ -390,30 +390,30 @@ final readonly class StandResource
     }
 
     /**
-     * @param array{pair: \Thicket\Catalogue\Node, other: string, gated: bool, resolved: bool} $look
+     * @param array{pair: \Thicket\Catalogue\LookAlike, other: string, gated: bool, resolved: bool} $look
      *
      * @return array<string, mixed>
      */
     private function lookAlike(array $look): array
     {
         return [
-            'pair' => implode('--', $look['pair']->strings('pair')),
+            'pair' => $look['pair']->id(),
             'other' => [
                 'id' => $look['other'],
                 'name' => $this->catalogue->species($look['other'])->commonName(),
                 'scientific' => $this->catalogue->species($look['other'])->scientificName(),
             ],
-            'danger' => $look['pair']->string('danger'),
+            'danger' => $look['pair']->danger(),
             'gated' => $look['gated'],
             'resolved' => $look['resolved'],
             'tests' => array_map(
                 fn($test): array => [
-                    'id' => $test->string('id'),
-                    'question' => $this->sentences->lookTest($look['pair'], $test),
-                    'handling' => $this->sentences->name('handling.' . $test->string('handling')),
-                    'yes' => $test->node('points')->string('yes'),
+                    'id' => $test->id(),
+                    'question' => $this->sentences->lookTest($test),
+                    'handling' => $this->sentences->name('handling.' . $test->handling()),
+                    'yes' => $test->pointsTo('yes'),
                 ],
-                array_values($look['pair']->nodes('tests')),
+                $look['pair']->tests(),
             ),
         ];
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Text;
 
 use Thicket\Calendar\MonthDay;
-use Thicket\Catalogue\Node;
+use Thicket\Catalogue\LookTest;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 use Thicket\Measure\System;
@@ -72,9 +72,9 @@ final class Sentences
     }
 
     /** The question of a test that parts two look-alikes (lang/LOCALE/lookalikes.json). */
-    public function lookTest(Node $pair, Node $test): string
+    public function lookTest(LookTest $test): string
     {
-        return $this->name('look.' . implode('--', $pair->strings('pair')) . '.' . $test->string('id'));
+        return $this->name("look.{$test->key()}");
     }
 
     /**

@@ -12,7 +12,7 @@ use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\CatalogueFiles;
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Method;
-use Thicket\Catalogue\Node;
+use Thicket\Catalogue\Cover;
 use Thicket\Catalogue\SprayerKind;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\MeasuringKind;
@@ -48,7 +48,7 @@ function kindsOfFact(Catalogue $catalogue): array
         $out[$fact->value] = match (true) {
             $fact === FactName::Setting => $catalogue->sites(),
             $fact === FactName::CoverKind => array_map(
-                static fn(Node $kind): string => $kind->string('id'),
+                static fn(Cover $kind): string => $kind->id(),
                 $catalogue->covers(),
             ),
             $fact->isYesNo() => 'yes-no',

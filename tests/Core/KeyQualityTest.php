@@ -29,7 +29,7 @@ function observed(float $error, float $unsure, bool $nextBest, int $most): array
     $first = $three = $answers = 0;
     foreach (array_slice($random->shuffleArray($all), 0, 30) as $species) {
         $seen = [];
-        $fixed = array_map(static fn($c): string => $c->string('id'), catalogue()->characters());
+        $fixed = array_map(static fn($c): string => $c->id(), catalogue()->characters());
         for ($asked = 0; $asked < $most; ++$asked) {
             $result = $key->rank(ObservedCharacters::of($seen, catalogue()));
             if ($result->candidates[0]->share > 0.8) {
@@ -61,12 +61,12 @@ function answerOf(
 ): string {
     $described = $species->characters()[$character] ?? null;
     foreach (catalogue()->characters() as $one) {
-        if ($one->string('id') === $character) {
+        if ($one->id() === $character) {
             if ($described === null || $chance() < $unsure) {
                 return 'not-sure';
             }
             if ($chance() < $error) {
-                return $one->strings('states')[$random->getInt(0, count($one->strings('states')) - 1)];
+                return $one->states()[$random->getInt(0, count($one->states()) - 1)];
             }
         }
     }

@@ -232,7 +232,7 @@ it('doubts a flower out of season, and asks in winter for nothing that leaves or
     );
     $winter = ranked(['habit' => 'tree'], '2026-01-20');
     $seasons = array_column(
-        array_map(static fn($c): array => [$c->string('id'), $c->stringOr('season', '')], catalogue()->characters()),
+        array_map(static fn($c): array => [$c->id(), (string) $c->season()], catalogue()->characters()),
         1,
         0,
     );
@@ -332,9 +332,9 @@ it('has a drawing of ours and a name for every state of every character', functi
         json_decode((string) file_get_contents(dirname(__DIR__, 2) . '/lang/en/names.json'), true) +
         json_decode((string) file_get_contents(dirname(__DIR__, 2) . '/lang/en/plants.json'), true);
     foreach (catalogue()->characters() as $character) {
-        expect($names)->toHaveKey('character.' . $character->string('id'));
-        foreach ($character->strings('states') as $state) {
-            $file = dirname(__DIR__, 2) . "/resources/characters/{$character->string('id')}/{$state}.svg";
+        expect($names)->toHaveKey('character.' . $character->id());
+        foreach ($character->states() as $state) {
+            $file = dirname(__DIR__, 2) . "/resources/characters/{$character->id()}/{$state}.svg";
             expect($names)
                 ->toHaveKey("state.{$state}")
                 ->and(is_file($file))
@@ -347,7 +347,7 @@ it('has a drawing of ours and a name for every state of every character', functi
         }
     }
     foreach (catalogue()->traps() as $trap) {
-        expect($names)->toHaveKey('trap.' . $trap->string('id'));
+        expect($names)->toHaveKey('trap.' . $trap->id());
     }
 });
 

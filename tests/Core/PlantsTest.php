@@ -56,10 +56,7 @@ it('holds plausible facts', function () {
         }
         foreach ($species->characters() as $character => $states) {
             $known = array_column(
-                array_map(
-                    static fn($node): array => [$node->string('id'), $node->strings('states')],
-                    catalogue()->characters(),
-                ),
+                array_map(static fn($node): array => [$node->id(), $node->states()], catalogue()->characters()),
                 1,
                 0,
             );
@@ -69,8 +66,8 @@ it('holds plausible facts', function () {
                 ->toBe([], "{$species->id()} {$character}");
         }
         foreach (catalogue()->lookAlikesOf($species->id()) as $pair) {
-            foreach ($pair->nodes('tests') as $test) {
-                expect(array_values($test->stringMap('points')))->each->toBeIn($pair->strings('pair'));
+            foreach ($pair->tests() as $test) {
+                expect([$test->pointsTo('yes'), $test->pointsTo('no')])->each->toBeIn($pair->species());
             }
         }
     }
@@ -428,7 +425,7 @@ it('names a test for every pair that could be taken for one another, and a dange
         ]
         as [$target, $other]
     ) {
-        $pairs = array_map(static fn($p): array => $p->strings('pair'), catalogue()->lookAlikesOf($target));
+        $pairs = array_map(static fn($p): array => $p->species(), catalogue()->lookAlikesOf($target));
         expect(array_merge(...$pairs))->toContain($other);
     }
 });

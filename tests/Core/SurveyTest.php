@@ -450,10 +450,7 @@ it('turns girth into diameter', function () {
 it('takes the middle of a cover class as the ground it stands for', function () {
     // patchy: 5 to 25 percent, so 15 of 200 m2 are 30
     $patchy = array_values(
-        array_filter(
-            catalogue()->coefficients()->node('cover')->nodes('classes'),
-            static fn($c): bool => $c->string('id') === 'patchy',
-        ),
+        array_filter(catalogue()->coefficients()->coverClasses(), static fn($c): bool => $c->id === 'patchy'),
     )[0];
     expect(TreatedArea::underCover($patchy, quantity('200 m2'))->toWire())->toBe(['value' => '30', 'unit' => 'm2']);
 });

@@ -435,7 +435,7 @@ it('shows the worst and the best of a week in which a window opens', function ()
 it('lays a span over the turn of the year, and six months on in the south', function (string $latitude, array $days) {
     $spans = LocalSpans::within(
         SeasonShift::forPlace($latitude, '200'),
-        catalogue()->coefficients()->node('seasons')->node('frost'),
+        catalogue()->coefficients()->season('frost'),
         2026,
     );
     expect(

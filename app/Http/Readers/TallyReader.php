@@ -37,15 +37,7 @@ final readonly class TallyReader
             }
         } elseif ($kind === 'cover') {
             $body = [
-                'class' => $in->choice(
-                    'cover',
-                    array_values(
-                        array_map(
-                            static fn($c): string => $c->string('id'),
-                            $this->catalogue->coefficients()->node('cover')->nodes('classes'),
-                        ),
-                    ),
-                ),
+                'class' => $in->choice('cover', array_column($this->catalogue->coefficients()->coverClasses(), 'id')),
             ];
         } else {
             $sample = $in->object('sample');

@@ -6,7 +6,6 @@ namespace Thicket\Assess;
 
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\Method;
-use Thicket\Catalogue\Node;
 use Thicket\Catalogue\Species;
 use Thicket\Label\LabelCard;
 use Thicket\Situation\Option;
@@ -174,8 +173,7 @@ final readonly class Board
     ): array {
         $out = [];
         foreach ($catalogue->mixtures() as $mixture) {
-            $parts = array_values($mixture->nodes('parts'));
-            $ids = array_map(static fn(Node $part): string => $part->string('active'), $parts);
+            $ids = $mixture->actives();
             $held =
                 array_filter(
                     $shed->cards,
@@ -184,25 +182,21 @@ final readonly class Board
                         array_column($card->contents->actives, 'active'),
                     ) === [],
                 ) !== [];
-            if (
-                $held ||
-                !in_array($method->id(), $mixture->strings('methods'), true) ||
-                !in_array($situation->target?->treatmentClass(), $mixture->strings('classes'), true)
-            ) {
+            if ($held || !$mixture->isFor($method, $situation->target?->treatmentClass())) {
                 continue;
             }
             $partners = array_map(
-                static fn(Node $part): Option => new Option(
+                static fn(array $part): Option => new Option(
                     $method,
-                    $catalogue->active($part->string('active')),
+                    $catalogue->active($part['active']),
                     null,
                     $schools,
                     $shed,
                     $catalogue,
                     [],
-                    $part->quantity('strength'),
+                    $part['strength'],
                 ),
-                array_slice($parts, 1),
+                array_slice($mixture->parts(), 1),
             );
             $out[] = new Option(
                 $method,
@@ -212,7 +206,7 @@ final readonly class Board
                 $shed,
                 $catalogue,
                 $partners,
-                $parts[0]->quantity('strength'),
+                $mixture->parts()[0]['strength'],
             );
         }
 

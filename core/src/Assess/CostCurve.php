@@ -91,11 +91,11 @@ final readonly class CostCurve
      */
     private static function waited(Situation $situation, Option $option, int $years): array
     {
-        $growth = $option->coefficients()->node('waiting');
+        $growth = $option->coefficients()->waiting();
         $thens = [];
         foreach ([0, 1, 2] as $i) {
-            $more = BigRational::of($growth->strings('stemsTimesPerYear')[$i])->power($years);
-            $thicker = Quantity::of($growth->strings('centimetresPerYear')[$i], Unit::Centimetre)->times($years);
+            $more = BigRational::of($growth[$i]['stemsTimes'])->power($years);
+            $thicker = Quantity::of($growth[$i]['centimetres'], Unit::Centimetre)->times($years);
             $thens[] = $situation->withStems(
                 array_map(
                     static fn(StemGroup $g): StemGroup => ($years === 0 ? $g : $g->thickerBy($thicker))->estimatedAs(

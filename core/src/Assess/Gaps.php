@@ -6,8 +6,7 @@ namespace Thicket\Assess;
 
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\Method;
-use Thicket\Catalogue\Node;
-use Thicket\Economics\Labour;
+use Thicket\Catalogue\WindowSpec;
 
 /**
  * What the catalogue names and nobody has written: words, tools, hours. The schemas hold the shape of each file; this
@@ -55,15 +54,15 @@ final readonly class Gaps
             ];
         }
         foreach ($this->catalogue->windowRows() as $row) {
-            yield "Windows of season {$row->string('season')}" => array_map(
-                static fn(Node $window): string => "why.{$window->string('reason')}",
-                array_values($row->nodes('windows')),
+            yield "Windows of season {$row->season()}" => array_map(
+                static fn(WindowSpec $window): string => "why.{$window->reason()}",
+                $row->windows(),
             );
         }
         foreach ($this->catalogue->characters() as $character) {
-            yield "Character {$character->string('id')}" => [
-                "character.{$character->string('id')}",
-                ...self::each('state.', $character->strings('states')),
+            yield "Character {$character->id()}" => [
+                "character.{$character->id()}",
+                ...self::each('state.', $character->states()),
             ];
         }
         foreach ($this->catalogue->allProgrammes() as $programme) {
@@ -107,7 +106,7 @@ final readonly class Gaps
         foreach ($method->actives() as $active) {
             $this->catalogue->hasActive($active) || ($out[] = "{$who}: there is no core/data/actives/{$active}.yaml.");
         }
-        $known = $method->removesNothing() || Labour::isKnown($method, $this->catalogue->coefficients());
+        $known = $method->removesNothing() || $this->catalogue->coefficients()->labour()->knows($method);
         if ($known === $method->isOfUnknownHours()) {
             $out[] = $known
                 ? "{$who}: it says hoursUnknown, and core/data/coefficients.yaml has minutes for it."

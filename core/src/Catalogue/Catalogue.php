@@ -150,29 +150,36 @@ final class Catalogue
         return $this->once('all schools', fn(): array => $this->entries('schools', $this->school(...)));
     }
 
-    /**
-     * @return list<Node> look-alike pairs that name the species; a pair lives in one file and is mutual (rulings B13)
-     */
+    /** @return list<LookAlike> pairs that name the species */
     public function lookAlikesOf(string $speciesId): array
     {
-        return array_values(
-            array_filter(
-                $this->root->nodes('lookalikes'),
-                static fn(Node $pair): bool => in_array($speciesId, $pair->strings('pair'), true),
+        $all = $this->once(
+            'look-alikes',
+            fn(): array => array_map(
+                static fn(Node $pair): LookAlike => new LookAlike($pair),
+                array_values($this->root->nodes('lookalikes')),
+            ),
+        );
+
+        return array_values(array_filter($all, static fn(LookAlike $pair): bool => $pair->has($speciesId)));
+    }
+
+    /** @return list<Character> field characters of the key, in file order */
+    public function characters(): array
+    {
+        return $this->once(
+            'characters',
+            fn(): array => array_map(
+                static fn(Node $node): Character => new Character($node),
+                array_values($this->root->nodes('characters')),
             ),
         );
     }
 
-    /** @return list<Node> field characters of the key, in file order */
-    public function characters(): array
-    {
-        return array_values($this->root->nodes('characters'));
-    }
-
-    /** @return list<Node> known mistakes in naming */
+    /** @return list<Trap> known mistakes in naming */
     public function traps(): array
     {
-        return array_values($this->root->nodes('traps'));
+        return array_map(static fn(Node $trap): Trap => new Trap($trap), array_values($this->root->nodes('traps')));
     }
 
     /** @return Table what the key reads, compiled with the catalogue */
@@ -184,10 +191,16 @@ final class Catalogue
         return $table;
     }
 
-    /** @return list<Node> rows of windows.yaml in file order */
+    /** @return list<WindowRow> in file order */
     public function windowRows(): array
     {
-        return $this->once('windows', fn(): array => array_values($this->root->nodes('windows')));
+        return $this->once(
+            'windows',
+            fn(): array => array_map(
+                static fn(Node $row): WindowRow => new WindowRow($row),
+                array_values($this->root->nodes('windows')),
+            ),
+        );
     }
 
     /** @return list<WeighingScale> of the six measures */
@@ -202,9 +215,9 @@ final class Catalogue
         );
     }
 
-    public function coefficients(): Node
+    public function coefficients(): Coefficients
     {
-        return $this->once('coefficients', fn(): Node => $this->root->node('coefficients'));
+        return $this->once('coefficients', fn(): Coefficients => new Coefficients($this->root->node('coefficients')));
     }
 
     /** @return list<SumTable> the sums of handbook 3 with their directions */
@@ -233,16 +246,22 @@ final class Catalogue
         return $this->root->strings('sites');
     }
 
-    /** @return list<Node> kinds of cover crop: id, sow, rate, standsUntil?, ends, basis */
+    /** @return list<Cover> kinds of cover crop */
     public function covers(): array
     {
-        return array_values($this->root->nodes('covers'));
+        return array_map(static fn(Node $kind): Cover => new Cover($kind), array_values($this->root->nodes('covers')));
     }
 
-    /** @return list<Node> actives that practice gives together */
+    /** @return list<Mixture> actives that practice gives together */
     public function mixtures(): array
     {
-        return array_values($this->root->nodes('mixtures'));
+        return $this->once(
+            'mixtures',
+            fn(): array => array_map(
+                static fn(Node $node): Mixture => new Mixture($node),
+                array_values($this->root->nodes('mixtures')),
+            ),
+        );
     }
 
     /** @return list<string> what a person may be cleared for */

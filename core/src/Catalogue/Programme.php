@@ -40,10 +40,13 @@ final readonly class Programme
             : null;
     }
 
-    /** @return list<Node> */
+    /** @return list<ProgrammeStep> */
     public function steps(): array
     {
-        return array_values($this->data->nodes('steps'));
+        return array_map(
+            static fn(Node $step): ProgrammeStep => new ProgrammeStep($step),
+            array_values($this->data->nodes('steps')),
+        );
     }
 
     /** @return array{int, int}|null years of work before it is judged as a whole; patrols apart */

@@ -61,12 +61,12 @@ final readonly class School
         return $this->choices;
     }
 
-    public function choice(string $id): Node
+    public function choice(string $id): SchoolChoice
     {
         $choices = $this->data->node('choices');
 
         return array_key_exists($id, $choices->data)
-            ? $choices->nodeOrEmpty($id)
+            ? new SchoolChoice($choices->nodeOrEmpty($id))
             : throw UnknownEntry::of("choices of {$this->id()}", $id);
     }
 }

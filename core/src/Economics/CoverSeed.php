@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Thicket\Economics;
 
+use Thicket\Catalogue\Cover;
 use Thicket\Catalogue\FactName;
-use Thicket\Catalogue\Node;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Situation\Option;
@@ -17,7 +17,7 @@ use Thicket\Situation\Situation;
  */
 final readonly class CoverSeed
 {
-    private function __construct(public Node $kind, public Quantity $rate, public ?Quantity $amount) {}
+    private function __construct(public Cover $kind, public Quantity $rate, public ?Quantity $amount) {}
 
     /** Null where nobody told the kind, or nothing is sown. */
     public static function of(Situation $situation, Option $option): ?self
@@ -25,15 +25,12 @@ final readonly class CoverSeed
         $told = $situation->word(FactName::CoverKind);
         $kind =
             array_values(
-                array_filter(
-                    $option->catalogue->covers(),
-                    static fn(Node $kind): bool => $kind->string('id') === $told,
-                ),
+                array_filter($option->catalogue->covers(), static fn(Cover $kind): bool => $kind->id() === $told),
             )[0] ?? null;
         if ($kind === null || !$option->method->followsRemoval()) {
             return null;
         }
-        $rate = $kind->quantity('rate') ?? throw new \LogicException('a kind of cover has a rate');
+        $rate = $kind->rate();
         $area = $situation->quantity(FactName::TreatedArea) ?? $situation->area;
 
         return new self(

@@ -41,10 +41,8 @@ final readonly class GrazingLost
             $kind = in_array($injury, ['taken', 'loss'], true) ? self::LOST : $injury;
             $worst = array_search($kind, self::KINDS, true) > array_search($worst, self::KINDS, true) ? $kind : $worst;
         }
-        $weeks = $option->catalogue->coefficients()->node('grazingWeeksLost');
+        $weeks = $option->catalogue->coefficients()->grazingWeeksLost($worst);
 
-        return $weeks->has($worst)
-            ? new self($worst, $weeks->node($worst)->int('from'), $weeks->node($worst)->int('to'))
-            : new self($worst, null, null);
+        return new self($worst, $weeks['from'] ?? null, $weeks['to'] ?? null);
     }
 }

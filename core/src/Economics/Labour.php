@@ -7,9 +7,8 @@ namespace Thicket\Economics;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Thicket\Catalogue\FactName;
+use Thicket\Catalogue\LabourTable;
 use Thicket\Catalogue\Method;
-use Thicket\Catalogue\Node;
-use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Mix\CutSpacing;
@@ -28,14 +27,6 @@ use Thicket\Situation\ToolsAtHand;
 final readonly class Labour
 {
     private const DAY_MINUTES = 360;
-    private const TABLES = [
-        'minutesPerStem',
-        'minutesPerTree',
-        'minutesPerCut',
-        'minutesPerHectare',
-        'minutesPerSquareMetre',
-        'hectaresPerHour',
-    ];
     private const SEEDLINGS = ['cotyledon', 'seedling'];
 
     /** Crew-days of the middle figure; none where nothing is known. */
@@ -73,28 +64,14 @@ final readonly class Labour
         )[0];
     }
 
-    /** Whether the table has a figure for this method, or for the one that it is a form of. */
-    public static function isKnown(Method $method, Node $table): bool
-    {
-        foreach (self::TABLES as $name) {
-            $rows = $table->nodeOrEmpty($name);
-            if ($rows->has($method->id()) || $rows->has($method->like())) {
-                return true;
-            }
-        }
-
-        // a way of injecting without a figure of its own goes as the first of the table
-        return $method->work() === 'injection';
-    }
-
     private static function workOut(Situation $situation, Option $option): self
     {
-        $table = $option->coefficients();
+        $table = $option->coefficients()->labour();
         $trees = self::trees($situation, $option, $table);
         $hands =
             $trees === null
                 ? self::byStems($situation, $option, $table)
-                : self::sum([[$table->node('minutesPerTree')->strings($option->method->id()), $trees]]);
+                : self::sum([[$table->perTree($option->method) ?? throw new \LogicException('counted by it'), $trees]]);
         $walking = $hands === null ? null : self::walking($situation, $table, $trees ?? $situation->stemCount());
         if ($hands === null) {
             $hands = self::byArea($situation, $option, $table);
@@ -107,10 +84,7 @@ final readonly class Labour
         return new self(
             $hands,
             $walking,
-            array_map(
-                static fn(string $minutes): Quantity => Quantity::of($minutes, Unit::Minute),
-                $table->strings('setUpMinutes'),
-            ),
+            array_map(static fn(string $minutes): Quantity => Quantity::of($minutes, Unit::Minute), $table->setUp()),
         );
     }
 
@@ -150,7 +124,7 @@ final readonly class Labour
     }
 
     /** @return array{Quantity, Quantity, Quantity}|null */
-    private static function byStems(Situation $situation, Option $option, Node $table): ?array
+    private static function byStems(Situation $situation, Option $option, LabourTable $table): ?array
     {
         if ($situation->stems === [] || ($situation->target !== null && !$option->method->isFor($situation->target))) {
             return null;
@@ -158,8 +132,7 @@ final readonly class Labour
         if ($option->method->work() === 'injection') {
             return self::byCuts($situation, $option, $table);
         }
-        $perStem = $table->node('minutesPerStem');
-        $method = $perStem->has($option->method->id()) ? $option->method->id() : $option->method->like();
+        $method = $table->hasPerStem($option->method->id()) ? $option->method->id() : $option->method->like();
         if ($option->how('dig')) {
             $method = match (true) {
                 $situation->target?->isWoody() === true => '',
@@ -168,37 +141,35 @@ final readonly class Labour
             };
         }
         if ($option->isLeafSpray() && !$option->method->isOfArea()) {
-            return self::byPlants($situation, $perStem->has($method) ? $perStem->nodes($method) : []);
+            return self::byPlants($situation, $table, $method);
         }
-        if (!$perStem->has($method)) {
+        if (!$table->hasPerStem($method)) {
             return null;
         }
-        $seedlings = in_array($situation->stageSeen(), self::SEEDLINGS, true)
-            ? $table->nodeOrEmpty('seedlingMinutes')->stringsOrEmpty($method)
-            : [];
-        $further = $table->nodeOrEmpty('furtherStemMinutes')->stringsOrEmpty($method);
+        $seedlings = in_array($situation->stageSeen(), self::SEEDLINGS, true) ? $table->perSeedling($method) : null;
+        $further = $table->perFurtherStem($method);
         $parts = [];
         foreach (ServedStems::of($situation, $option)->served as $group) {
-            $minutes = $seedlings !== [] ? $seedlings : self::row($perStem->nodes($method), $group->forSums());
+            $minutes = $seedlings ?? $table->perStem($method, $group->forSums());
             if ($minutes === null) {
                 return null;
             }
             // a clump is gripped anew for each further stem
-            $clumps = $further === [] ? $group->count : (int) ceil($group->count / $group->stemsPerClump);
+            $clumps = $further === null ? $group->count : (int) ceil($group->count / $group->stemsPerClump);
             $parts[] = [$minutes, $clumps];
-            $parts[] = [$further === [] ? $minutes : $further, $group->count - $clumps];
+            $parts[] = [$further ?? $minutes, $group->count - $clumps];
         }
 
-        return self::sum($parts, self::longer($situation, $option, $table->node('longer')));
+        return self::sum($parts, self::longer($situation, $option, $table));
     }
 
     /** What makes the hands slower (handbook 9). */
-    private static function longer(Situation $situation, Option $option, Node $by): string
+    private static function longer(Situation $situation, Option $option, LabourTable $by): string
     {
         return match (true) {
-            $option->how('pull') && $situation->word(FactName::SoilMoisture) === 'dry' => $by->string('dryPull'),
-            $option->how('lever') && $situation->target?->isDeepRooted() === true => $by->string('deepLever'),
-            $option->how('girdle') && ToolsAtHand::onlyWithoutClearance($option) => $by->string('handRing'),
+            $option->how('pull') && $situation->word(FactName::SoilMoisture) === 'dry' => $by->longer('dryPull'),
+            $option->how('lever') && $situation->target?->isDeepRooted() === true => $by->longer('deepLever'),
+            $option->how('girdle') && ToolsAtHand::onlyWithoutClearance($option) => $by->longer('handRing'),
             default => '1',
         };
     }
@@ -207,11 +178,11 @@ final readonly class Labour
      * Work that goes from one planted tree to the next is counted by those trees, where somebody told how many there
      * are; null by other ways.
      */
-    private static function trees(Situation $situation, Option $option, Node $table): ?int
+    private static function trees(Situation $situation, Option $option, LabourTable $table): ?int
     {
         $trees = $situation->quantity(FactName::PlantedTrees);
 
-        return $trees === null || !$table->node('minutesPerTree')->has($option->method->id())
+        return $trees === null || $table->perTree($option->method) === null
             ? null
             : $trees->in(Unit::One)->toScale(0, RoundingMode::CEILING)->toInt();
     }
@@ -219,17 +190,15 @@ final readonly class Labour
     /**
      * A leaf spray goes by plants and their height, however many stems each has (rulings J59).
      *
-     * @param array<array-key, Node> $rows by height
-     *
      * @return array{Quantity, Quantity, Quantity}|null
      */
-    private static function byPlants(Situation $situation, array $rows): ?array
+    private static function byPlants(Situation $situation, LabourTable $table, string $method): ?array
     {
         $parts = [];
         foreach ($situation->stems as $group) {
             $height =
                 $group->height ?? ($situation->quantity(FactName::Height) ?? $situation->target?->greatestHeight());
-            $minutes = $height === null ? null : self::row($rows, $height);
+            $minutes = $height === null ? null : $table->perStem($method, $height);
             if ($minutes === null) {
                 return null;
             }
@@ -267,13 +236,9 @@ final readonly class Labour
      *
      * @return array{Quantity, Quantity, Quantity}
      */
-    private static function byCuts(Situation $situation, Option $option, Node $table): array
+    private static function byCuts(Situation $situation, Option $option, LabourTable $table): array
     {
-        $rows = $table->node('minutesPerCut');
-        // a way of injecting without a figure of its own goes as the first of the table
-        $row = $rows->node(
-            $rows->has($option->method->id()) ? $option->method->id() : (string) array_key_first($rows->data),
-        );
+        ['tree' => $perTree, 'cut' => [$low, $use, $high]] = $table->perCut($option->method);
         [$spacing, $per] = MixNeed::spacing($option);
         $cuts = 0;
         $served = ServedStems::of($situation, $option);
@@ -282,34 +247,33 @@ final readonly class Labour
         }
         $bark = $situation->word(FactName::BarkThickness) ?? $situation->target?->barkThickness();
         $more = in_array($bark, ['thick', 'corky'], true) ? '3/2' : '1';
-        $trees = Quantity::of($row->string('perTree'), Unit::Minute)->times($served->count());
+        $trees = Quantity::of($perTree, Unit::Minute)->times($served->count());
         $of = static fn(string $perCut): Quantity => $trees
             ->plus(Quantity::of($perCut, Unit::Minute)->times($cuts))
             ->times($more);
-        [$low, $use, $high] = $row->strings('perCut');
 
         return [$of($low), $of($use), $of($high)];
     }
 
     /** @return array{Quantity, Quantity, Quantity}|null the fast rate makes the low figure */
-    private static function byArea(Situation $situation, Option $option, Node $table): ?array
+    private static function byArea(Situation $situation, Option $option, LabourTable $table): ?array
     {
-        $byCover = $table->node('minutesPerSquareMetre');
+        $byCover = $table->perSquareMetre($option->method);
         $covered =
-            $byCover->has($option->method->id()) && $situation->target?->isWoody() !== true
+            $byCover !== null && $situation->target?->isWoody() !== true
                 ? TreatedArea::covered($situation, $option, $situation->area)
                 : null;
-        if ($covered !== null) {
+        if ($covered !== null && $byCover !== null) {
             $of = static fn(string $minutes): Quantity => Quantity::of(
                 $covered->in(Unit::SquareMetre)->multipliedBy(BigRational::of($minutes)),
                 Unit::Minute,
             );
-            [$low, $use, $high] = $byCover->strings($option->method->id());
+            [$low, $use, $high] = $byCover;
 
             return [$of($low), $of($use), $of($high)];
         }
-        $perHectare = $table->node('minutesPerHectare')->stringsOrEmpty($option->method->id());
-        if ($perHectare !== [] && $situation->area !== null) {
+        $perHectare = $table->perHectare($option->method);
+        if ($perHectare !== null && $situation->area !== null) {
             $hectares = $situation->area->in(Unit::Hectare);
             [$low, $use, $high] = array_map(
                 static fn(string $minutes): Quantity => Quantity::of(
@@ -321,9 +285,9 @@ final readonly class Labour
 
             return [$low, $use, $high];
         }
-        $rates = $table->node('hectaresPerHour');
+        $rates = $table->hectaresPerHour($option->method);
         $area = TreatedArea::of($situation, $option, $situation->area);
-        if (!$rates->has($option->method->id()) || $area === null) {
+        if ($rates === null || $area === null) {
             return null;
         }
         $hectares = $area->in(Unit::Hectare);
@@ -331,46 +295,28 @@ final readonly class Labour
             $hectares->dividedBy(BigRational::of($rate))->multipliedBy(60),
             Unit::Minute,
         );
-        [$slow, $use, $fast] = $rates->strings($option->method->id());
+        [$slow, $use, $fast] = $rates;
 
         return [$of($fast), $of($use), $of($slow)];
     }
 
-    private static function walking(Situation $situation, Node $table, int $stops): ?Quantity
+    private static function walking(Situation $situation, LabourTable $table, int $stops): ?Quantity
     {
         if ($situation->area === null) {
             return null;
         }
-        $walk = $table->node('walking');
-        $speeds = $walk->node('kilometresPerHour');
+        $walk = $table->walking();
         $perHectare = $stops / max(0.0001, $situation->area->float(Unit::Hectare));
         $pace = match (true) {
-            $perHectare >= $walk->int('thicketFromPerHectare') => $speeds->string('thicket'),
-            $situation->word(FactName::Setting) === 'woods' => $speeds->string('wood'),
-            default => $speeds->string('open'),
+            $perHectare >= $walk['thicketFromPerHectare'] => $table->kilometresPerHour('thicket'),
+            $situation->word(FactName::Setting) === 'woods' => $table->kilometresPerHour('wood'),
+            default => $table->kilometresPerHour('open'),
         };
         $metres =
-            (float) $walk->string('tour') *
+            (float) $walk['tour'] *
             sqrt($situation->area->float(Unit::SquareMetre) * $stops) *
-            (float) $walk->string('sweeping');
+            (float) $walk['sweeping'];
 
         return Quantity::of(number_format(($metres / 1000 / (float) $pace) * 60, 1, '.', ''), Unit::Minute);
-    }
-
-    /**
-     * @param array<array-key, Node> $rows classes in order of size
-     *
-     * @return list<string>|null
-     */
-    private static function row(array $rows, Quantity $diameter): ?array
-    {
-        foreach ($rows as $row) {
-            $below = $row->quantity('below')?->mustMatch(Dimension::Length);
-            if ($below !== null && $diameter->isLessThan($below)) {
-                return $row->strings('minutes');
-            }
-        }
-
-        return null;
     }
 }

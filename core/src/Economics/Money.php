@@ -108,7 +108,7 @@ final readonly class Money
             ['dye' => $option->goesOn('bark', 'stump', 'leaf'), 'surfactant' => $watered]
             as $material => $goesIn
         ) {
-            $perLitre = $option->coefficients()->node('additives')->quantity($material);
+            $perLitre = $option->coefficients()->additive($material);
             if ($goesIn && $perLitre !== null && isset($option->shed->prices?->products[$material])) {
                 $out[] = [
                     $material,

@@ -44,7 +44,7 @@ final readonly class Comparison
         $species = array_map($catalogue->species(...), $ids);
         $rows = [];
         foreach ($catalogue->characters() as $character) {
-            $name = $character->string('id');
+            $name = $character->id();
             $states = array_map(
                 static fn(Species $s): ?array => array_key_exists($name, $table[$s->id()]['characters']) &&
                 $table[$s->id()]['characters'][$name] === null

@@ -6,7 +6,7 @@ namespace Thicket\Identify;
 
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\KeyTable;
-use Thicket\Catalogue\Node;
+use Thicket\Catalogue\Trap;
 
 /**
  * Multi-access key: any characters in any order, 'not-sure' and 'not-visible' always allowed (handbook 1).
@@ -30,7 +30,7 @@ final readonly class Key
     public function rank(ObservedCharacters $sight, ?SeasonalVisibility $today = null): Ranking
     {
         $traps = $this->traps($sight);
-        $softened = array_filter(array_map(static fn(Node $trap): string => $trap->stringOr('softens', ''), $traps));
+        $softened = array_filter(array_map(static fn(Trap $trap): ?string => $trap->softens(), $traps));
         $characters = $this->characters();
         $table = $this->catalogue->keyTable();
         $weights = [];
@@ -64,7 +64,7 @@ final readonly class Key
         }
         $inPlay = Ranking::near($candidates);
         $burning = $this->hazardsOf($inPlay);
-        $feared = array_merge([], ...array_map(static fn(Node $trap): array => $trap->strings('hazards'), $traps));
+        $feared = array_merge([], ...array_map(static fn(Trap $trap): array => $trap->hazards(), $traps));
         $unsafe = $burning === [] && $feared === [] ? [] : ['cut'];
         [$next, $showing] = $this->look($inPlay, $sight, $characters, $unsafe, $today);
         $warned = [...$sight->isEmpty() ? [] : $burning, ...$feared];
@@ -73,7 +73,7 @@ final readonly class Key
             $candidates,
             $next,
             $unsafe,
-            array_values(array_unique(array_map(static fn(Node $trap): string => $trap->string('id'), $traps))),
+            array_values(array_unique(array_map(static fn(Trap $trap): string => $trap->id(), $traps))),
             array_values(array_intersect(KeyTable::BURNING, $warned)),
             $showing,
         );
@@ -103,11 +103,11 @@ final readonly class Key
     {
         $out = [];
         foreach ($this->catalogue->characters() as $character) {
-            $out[$character->string('id')] = [
-                'id' => $character->string('id'),
-                'states' => array_flip($character->strings('states')),
-                'season' => $character->has('season') ? $character->string('season') : null,
-                'handling' => $character->string('handling'),
+            $out[$character->id()] = [
+                'id' => $character->id(),
+                'states' => array_flip($character->states()),
+                'season' => $character->season(),
+                'handling' => $character->handling(),
             ];
         }
 
@@ -279,18 +279,14 @@ final readonly class Key
         ];
     }
 
-    /** @return list<Node> traps that what was seen could be */
+    /** @return list<Trap> traps that what was seen could be */
     private function traps(ObservedCharacters $sight): array
     {
         return array_values(
-            array_filter($this->catalogue->traps(), static function (Node $trap) use ($sight): bool {
-                foreach ($trap->nodes('when') as $line) {
-                    $character = $line->string('character');
+            array_filter($this->catalogue->traps(), static function (Trap $trap) use ($sight): bool {
+                foreach ($trap->lines() as ['character' => $character, 'states' => $states, 'orUnseen' => $orUnseen]) {
                     $unseen = !isset($sight->states[$character]);
-                    if (
-                        !($unseen && $line->bool('orUnseen')) &&
-                        !$sight->saw($character, ...$line->strings('states'))
-                    ) {
+                    if (!($unseen && $orUnseen) && !$sight->saw($character, ...$states)) {
                         return false;
                     }
                 }

@@ -34,7 +34,7 @@ final readonly class ObservedCharacters
     {
         $known = [];
         foreach ($catalogue->characters() as $character) {
-            $known[$character->string('id')] = $character->strings('states');
+            $known[$character->id()] = $character->states();
         }
         $states = $open = $faults = [];
         foreach ($seen as $character => $given) {

@@ -62,11 +62,7 @@ final readonly class Census
                 );
         $band =
             $schools->values('basal-band')->quantity('band') ?? throw new \LogicException('basal-band has no band.');
-        $ring = $catalogue->coefficients()->node('stumpRing');
-        [$from, $width] = [
-            $ring->quantity('from') ?? throw new \LogicException('ring has no from.'),
-            $ring->quantity('width') ?? throw new \LogicException('ring has no width.'),
-        ];
+        ['from' => $from, 'width' => $width] = $catalogue->coefficients()->stumpRing();
 
         return new self(
             $count,
@@ -86,10 +82,9 @@ final readonly class Census
     private static function densityWord(Quantity $perArea, Catalogue $catalogue): string
     {
         $word = 'scattered';
-        foreach ($catalogue->coefficients()->node('density')->nodes('classes') as $class) {
-            $from = $class->quantity('from');
-            if ($from !== null && !$perArea->isLessThan($from)) {
-                $word = $class->string('word');
+        foreach ($catalogue->coefficients()->densities() as $class) {
+            if (!$perArea->isLessThan($class['from'])) {
+                $word = $class['word'];
             }
         }
 
@@ -104,8 +99,7 @@ final readonly class Census
     private static function cuts(array $stems, Catalogue $catalogue): array
     {
         $school = $catalogue->school('injection-spacing');
-        $perCut =
-            $catalogue->coefficients()->node('cut')->quantity('use') ?? throw new \LogicException('no mL per cut.');
+        $perCut = $catalogue->coefficients()->perCut();
         $out = [];
         foreach ($school->choices() as $choice) {
             $spacing = $school->choice($choice)->quantity('spacing');

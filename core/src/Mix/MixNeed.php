@@ -25,7 +25,7 @@ final readonly class MixNeed
     /** Every plan gets this much more (handbook 9), as a factor. */
     public static function withAllowance(Option $option): BigRational
     {
-        return BigRational::of($option->coefficients()->string('allowancePercent'))
+        return BigRational::of($option->coefficients()->allowancePercent())
             ->dividedBy(100)
             ->plus(1);
     }
@@ -62,9 +62,7 @@ final readonly class MixNeed
      */
     private function kerfNeed(array &$working): Quantity
     {
-        $perTenCentimetres =
-            $this->option->coefficients()->node('kerfPerTenCentimetres')->quantity('use') ??
-            throw new \LogicException('no mL per kerf.');
+        $perTenCentimetres = $this->option->coefficients()->perTenCentimetresOfKerf();
         $perStem = $this->line()?->perStem;
         $girth = Quantity::zero(Unit::Centimetre);
         $mix = Quantity::zero(Unit::Millilitre);
@@ -92,9 +90,7 @@ final readonly class MixNeed
     /** @param array<string, Quantity|string|int> $working */
     private function wickNeed(array &$working): Quantity
     {
-        $perPlant =
-            $this->option->coefficients()->node('wick')->quantity('use') ??
-            throw new \LogicException('no mL per plant.');
+        $perPlant = $this->option->coefficients()->perWipedPlant();
         $working += ['perPlant' => $perPlant, 'treated' => $this->served()->count(), 'skipped' => $this->skipped()];
 
         return $perPlant->times($this->served()->count());
@@ -129,9 +125,7 @@ final readonly class MixNeed
      */
     private function stumpNeed(array $stems, array &$working): Quantity
     {
-        $ring = $this->option->catalogue->coefficients()->node('stumpRing');
-        $from = $ring->quantity('from') ?? throw new \LogicException('ring has no from.');
-        $width = $ring->quantity('width') ?? throw new \LogicException('ring has no width.');
+        ['from' => $from, 'width' => $width] = $this->option->catalogue->coefficients()->stumpRing();
         $sides = $this->option->carrier() === 'oil' ? StumpFace::usualSides() : null;
         $area = StumpFace::total($stems, $from, $width, $sides);
         $film = $this->film('stump');
@@ -154,8 +148,7 @@ final readonly class MixNeed
     private function injectionNeed(array $stems, array &$working): Quantity
     {
         [$spacing, $per] = self::spacing($this->option);
-        $perCut =
-            $this->option->coefficients()->node('cut')->quantity('use') ?? throw new \LogicException('no mL per cut.');
+        $perCut = $this->option->coefficients()->perCut();
         $result = Injection::of(
             $stems,
             new CutSpacing($spacing, $per),
@@ -190,9 +183,7 @@ final readonly class MixNeed
             return null;
         }
         $class = TreatedArea::crownClass($this->situation);
-        $perArea =
-            $this->option->coefficients()->node('foliar')->node($class)->quantity('use') ??
-            throw new \LogicException('no foliar volume.');
+        $perArea = $this->option->coefficients()->foliar($class);
         $working += ['area' => $area, 'perArea' => $perArea];
 
         return AreaRate::over($perArea, $area);
@@ -254,8 +245,7 @@ final readonly class MixNeed
 
     private function film(string $use): Quantity
     {
-        return $this->option->coefficients()->node('film')->node($use)->quantity('use') ??
-            throw new \LogicException("no film for {$use}.");
+        return $this->option->coefficients()->film($use);
     }
 
     private function line(): ?CardUse

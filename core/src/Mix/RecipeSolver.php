@@ -105,7 +105,7 @@ final readonly class RecipeSolver
             [$this->option, ...$this->option->partners],
         );
         if ($need !== null && $doses[0]->strength !== null) {
-            $allowance = $this->option->coefficients()->string('allowancePercent');
+            $allowance = $this->option->coefficients()->allowancePercent();
             $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
             $need = $need->times(MixNeed::withAllowance($this->option))->to(Unit::Litre);
         }
@@ -242,7 +242,7 @@ final readonly class RecipeSolver
         $need = null;
         if ($area !== null && $doses[0]->rate !== null) {
             $working += ['area' => $area, 'rate' => $doses[0]->rate] + ($spray === null ? [] : ['perArea' => $spray]);
-            $allowance = $this->option->coefficients()->string('allowancePercent');
+            $allowance = $this->option->coefficients()->allowancePercent();
             $working['allowance'] = Quantity::of($allowance, Unit::PercentProduct);
             $need =
                 $spray === null || $spread

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Thicket\Mix;
 
 use Brick\Math\BigRational;
+use Thicket\Catalogue\Coefficients;
+use Thicket\Catalogue\CoverClass;
 use Thicket\Catalogue\FactName;
-use Thicket\Catalogue\Node;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Situation\Option;
@@ -41,11 +42,9 @@ final readonly class TreatedArea
     }
 
     /** Ground under the crowns of so many plants of one height class. */
-    public static function underCrowns(Node $coefficients, string $class, int $plants): Quantity
+    public static function underCrowns(Coefficients $coefficients, string $class, int $plants): Quantity
     {
-        return (
-            $coefficients->node('crown')->node($class)->quantity('use') ?? throw new \LogicException('no crown.')
-        )->times($plants);
+        return $coefficients->crown($class)->times($plants);
     }
 
     /**
@@ -59,8 +58,8 @@ final readonly class TreatedArea
         if ($typed !== null || $cover === null || $patch === null) {
             return $typed;
         }
-        foreach ($option->coefficients()->node('cover')->nodes('classes') as $class) {
-            if ($class->string('id') === $cover) {
+        foreach ($option->coefficients()->coverClasses() as $class) {
+            if ($class->id === $cover) {
                 return self::underCover($class, $patch);
             }
         }
@@ -69,9 +68,9 @@ final readonly class TreatedArea
     }
 
     /** Ground under a cover class of coefficients.yaml: its middle percent of the area. */
-    public static function underCover(Node $class, Quantity $area): Quantity
+    public static function underCover(CoverClass $class, Quantity $area): Quantity
     {
-        return $area->times(BigRational::of($class->string('from'))->plus($class->string('below'))->dividedBy(200));
+        return $area->times($class->middle());
     }
 
     /** Height class that volumes of leaf sprays and crowns go by (handbook 9). */

@@ -8,8 +8,8 @@ use Thicket\Assess\Board;
 use Thicket\Assess\Row;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Catalogue;
-use Thicket\Catalogue\Node;
 use Thicket\Catalogue\Programme;
+use Thicket\Catalogue\ProgrammeStep;
 use Thicket\Catalogue\Species;
 use Thicket\Catalogue\WindowGrade;
 use Thicket\Economics\Labour;
@@ -82,19 +82,18 @@ final readonly class Planner
         $previous = null;
         $lastYear = 1;
         $laid = [];
-        foreach ($programme->steps() as $node) {
-            if (!$this->isOfSchool($node)) {
+        foreach ($programme->steps() as $given) {
+            if (!$this->isOfSchool($given)) {
                 continue;
             }
-            $earliest =
-                $previous === null ? $situation->day : $previous->modify('+' . $node->int('afterDays', 0) . ' days');
+            $earliest = $previous === null ? $situation->day : $previous->modify('+' . $given->afterDays() . ' days');
             $first = null;
-            $days = $node->bool('followsEach')
-                ? $this->following($laid, $node->int('afterDays', 0))
-                : $this->days($node, $target, $situation, $earliest, $patrolYears);
+            $days = $given->followsEach()
+                ? $this->following($laid, $given->afterDays())
+                : $this->days($given, $target, $situation, $earliest, $patrolYears);
             $laid = [];
             foreach ($days as [$from, $to, $year]) {
-                $step = $this->step($node, $situation, $from, $to, $steps);
+                $step = $this->step($given, $situation, $from, $to, $steps);
                 if ($step === null) {
                     continue;
                 }
@@ -123,29 +122,29 @@ final readonly class Planner
      * @return list<array{\DateTimeImmutable, \DateTimeImmutable|null, int}>
      */
     private function days(
-        Node $node,
+        ProgrammeStep $given,
         Species $target,
         Situation $situation,
         \DateTimeImmutable $earliest,
         int $patrolYears,
     ): array {
-        $years = $node->has('years') ? ($node->says('years', 'seed-bank') ? $patrolYears : $node->int('years')) : 1;
-        if ($node->bool('flush')) {
-            return $this->layings($node, $situation, $earliest, $years);
+        $years = $given->years($patrolYears);
+        if ($given->isByFlush()) {
+            return $this->layings($given, $situation, $earliest, $years);
         }
         $out = [];
         $after = $earliest;
         for ($year = 1; $year <= $years; ++$year) {
-            [$from, $to] = $this->next($node, $target, $situation, $after);
-            for ($round = 0; $round < $node->int('rounds', 1); ++$round) {
-                $day = $from->modify('+' . $round * $node->int('everyDays', 0) . ' days');
+            [$from, $to] = $this->next($given, $target, $situation, $after);
+            for ($round = 0; $round < $given->rounds(); ++$round) {
+                $day = $from->modify('+' . $round * $given->everyDays() . ' days');
                 // a round after the window's end is left out, but never the first
                 if ($round === 0 || $to === null || $day <= $to) {
                     $out[] = [$day, $to, $year];
                 }
             }
             // counted from where the season begins, not from where this year's was entered
-            $begins = $node->has('from') ? $this->begins($node, $situation, $from) : $from;
+            $begins = $given->begins() !== [] ? $this->begins($given, $situation, $from) : $from;
             $after = $begins->modify('+330 days');
             $after = $to !== null && $to >= $after ? $to->modify('+1 day') : $after;
         }
@@ -164,15 +163,11 @@ final readonly class Planner
     }
 
     /** The season's own first day of the occurrence that a day lies in. */
-    private function begins(Node $node, Situation $situation, \DateTimeImmutable $in): \DateTimeImmutable
+    private function begins(ProgrammeStep $given, Situation $situation, \DateTimeImmutable $in): \DateTimeImmutable
     {
         $best = null;
         foreach ([-1, 0] as $back) {
-            $day = $this->day(
-                $situation,
-                [$node->string('from'), $node->stringOr('orFrom', '')],
-                Day::year($in) + $back,
-            );
+            $day = $this->day($situation, $given->begins(), Day::year($in) + $back);
             $best = $day !== null && $day <= $in ? $day : $best;
         }
 
@@ -180,16 +175,10 @@ final readonly class Planner
     }
 
     /** A step that only some choices of a school take is left out under the others. */
-    private function isOfSchool(Node $node): bool
+    private function isOfSchool(ProgrammeStep $given): bool
     {
-        foreach (array_keys($node->nodeOrEmpty('schools')->data) as $school) {
-            if (
-                !in_array(
-                    $this->schools->choice((string) $school),
-                    $node->node('schools')->strings((string) $school),
-                    true,
-                )
-            ) {
+        foreach ($given->schools() as $school => $choices) {
+            if (!in_array($this->schools->choice($school), $choices, true)) {
                 return false;
             }
         }
@@ -203,8 +192,12 @@ final readonly class Planner
      *
      * @return list<array{\DateTimeImmutable, \DateTimeImmutable|null, int}>
      */
-    private function layings(Node $node, Situation $situation, \DateTimeImmutable $earliest, int $years): array
-    {
+    private function layings(
+        ProgrammeStep $given,
+        Situation $situation,
+        \DateTimeImmutable $earliest,
+        int $years,
+    ): array {
         $flushes = array_merge(
             ...array_map(
                 static fn(int $year): array => $situation
@@ -219,7 +212,7 @@ final readonly class Planner
             $card ??=
                 $held->intervals->leadDays !== null &&
                 $held->intervals->lastingDays !== null &&
-                array_filter($node->strings('methods'), $held->allowsMethod(...)) !== []
+                array_filter($given->methods(), $held->allowsMethod(...)) !== []
                     ? $held
                     : null;
         }
@@ -248,32 +241,32 @@ final readonly class Planner
     }
 
     /** @return array{\DateTimeImmutable, \DateTimeImmutable|null} */
-    private function next(Node $node, Species $target, Situation $situation, \DateTimeImmutable $earliest): array
-    {
-        if ($node->bool('window')) {
-            $window = $this->nextWindow($node, $situation, $earliest);
+    private function next(
+        ProgrammeStep $given,
+        Species $target,
+        Situation $situation,
+        \DateTimeImmutable $earliest,
+    ): array {
+        if ($given->isInWindow()) {
+            $window = $this->nextWindow($given, $situation, $earliest);
             if ($window !== null) {
                 return $window;
             }
         }
         $year = Day::year($earliest);
         foreach ([$year - 1, $year, $year + 1, $year + 2] as $of) {
-            $from = $this->day(
-                $situation,
-                $node->has('from') ? [$node->string('from'), $node->stringOr('orFrom', '')] : [],
-                $of,
-            );
-            $to = $this->day($situation, array_filter([$node->stringOr('to', ''), $node->stringOr('before', '')]), $of);
+            $from = $this->day($situation, $given->begins(), $of);
+            $to = $this->day($situation, $given->endsBefore(), $of);
             if ($from !== null && $to !== null && $to < $from) {
-                $to = $this->day($situation, array_filter([$node->stringOr('to', '')]), $of + 1);
+                $to = $this->day($situation, $given->ends(), $of + 1);
             }
-            if ($from === null && $to === null && !$node->has('from')) {
+            if ($from === null && $to === null && $given->begins() === []) {
                 return [$earliest, null];
             }
             if ($to !== null && $to < $earliest) {
                 continue;
             }
-            if ($from !== null || ($to !== null && !$node->has('from'))) {
+            if ($from !== null || ($to !== null && $given->begins() === [])) {
                 return [$from === null ? $earliest : max($from, $earliest), $to];
             }
         }
@@ -286,10 +279,10 @@ final readonly class Planner
      *
      * @return array{\DateTimeImmutable, \DateTimeImmutable|null}|null null where the species file knows no such days
      */
-    private function nextWindow(Node $node, Situation $situation, \DateTimeImmutable $earliest): ?array
+    private function nextWindow(ProgrammeStep $given, Situation $situation, \DateTimeImmutable $earliest): ?array
     {
         $careful = null;
-        foreach ($node->strings('methods') as $method) {
+        foreach ($given->methods() as $method) {
             $option = new Option(
                 $this->catalogue->method($method),
                 null,
@@ -316,7 +309,7 @@ final readonly class Planner
         return $careful;
     }
 
-    /** @param array<array-key, string> $names the first that is known: a catalogue day or an event of the plant */
+    /** @param list<string> $names the first that is known: a catalogue day or an event of the plant */
     private function day(Situation $situation, array $names, int $year): ?\DateTimeImmutable
     {
         foreach ($names as $name) {
@@ -339,28 +332,28 @@ final readonly class Planner
      * @param list<PlannedStep> $before
      */
     private function step(
-        Node $node,
+        ProgrammeStep $given,
         Situation $situation,
         \DateTimeImmutable $from,
         ?\DateTimeImmutable $to,
         array $before,
     ): ?PlannedStep {
         $then = $situation->onDay($from);
-        $then = $node->bool('afterwards') ? $then->comeBack() : $then;
-        $answers = $node->strings('answers');
-        $last = $node->bool('rotate') ? $this->lastGroup($before) : null;
+        $then = $given->isAfterwards() ? $then->comeBack() : $then;
+        $answers = $given->answers();
+        $last = $given->rotates() ? $this->lastGroup($before) : null;
         $best = null;
-        foreach ($this->options($node, $then) as $option) {
+        foreach ($this->options($given, $then) as $option) {
             $row = Board::judge($then, $option);
             [$outcome, $against] = $this->counting($row, $answers);
             // a card that is held and open goes before a typical active, a method named earlier before a better weighed
             // one
             $open = !in_array($outcome, self::SHUT, true) ? 1 : 0;
             $order =
-                $node->bool('inOrder') &&
+                $given->isInOrder() &&
                 $open === 1 &&
                 array_filter($row->findings, static fn(Finding $f): bool => $f->code === 'tool.missing') === []
-                    ? 100 - (int) array_search($option->method->id(), $node->strings('methods'), true)
+                    ? 100 - (int) array_search($option->method->id(), $given->methods(), true)
                     : 0;
             $rank = [
                 1000 * $open + 10 * $order + ($open === 1 && $option->card !== null ? 7 : 0) + $outcome->rank(),
@@ -377,7 +370,7 @@ final readonly class Planner
                 $best = ['rank' => $rank, 'row' => $row, 'outcome' => $outcome, 'against' => $against];
             }
         }
-        $optional = $node->bool('optional');
+        $optional = $given->isOptional();
         if ($best === null || ($optional && in_array($best['outcome'], self::SHUT, true))) {
             return null;
         }
@@ -385,21 +378,21 @@ final readonly class Planner
         return new PlannedStep(
             $from,
             $to,
-            $node->string('note'),
+            $given->note(),
             $best['row'],
             $best['outcome'],
             $best['against'],
             Labour::of($situation, $best['row']->option)->range(),
             $optional,
-            $node->bool('afterwards'),
+            $given->isAfterwards(),
         );
     }
 
     /** @return list<Option> */
-    private function options(Node $node, Situation $situation): array
+    private function options(ProgrammeStep $given, Situation $situation): array
     {
-        $methods = $node->strings('methods');
-        $actives = $node->strings('actives');
+        $methods = $given->methods();
+        $actives = $given->actives();
         $out = [];
         foreach ($methods as $id) {
             $method = $this->catalogue->method($id);

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Thicket\Season;
 
 use Thicket\Calendar\Day;
-use Thicket\Calendar\MonthDay;
 use Thicket\Calendar\SeasonShift;
-use Thicket\Catalogue\Node;
+use Thicket\Catalogue\DaySpan;
 
 /**
  * A span between two catalogue days as it falls at a ground, also over the turn of the year and in the south, where it
@@ -16,18 +15,15 @@ use Thicket\Catalogue\Node;
 final readonly class LocalSpans
 {
     /**
-     * @param Node $span from and to as catalogue days, MM-DD
-     *
      * @return list<array{first: \DateTimeImmutable, last: \DateTimeImmutable}> those that touch the year, cut to it
      */
-    public static function within(SeasonShift $shift, Node $span, int $year): array
+    public static function within(SeasonShift $shift, DaySpan $span, int $year): array
     {
-        [$from, $to] = [MonthDay::parse($span->string('from')), MonthDay::parse($span->string('to'))];
-        $over = $span->string('to') < $span->string('from') ? 1 : 0;
+        $over = $span->isOverNewYear() ? 1 : 0;
         $out = [];
         foreach ([$year - 1, $year, $year + 1] as $of) {
-            $first = max($shift->local($from, $of), Day::of($year, 1, 1));
-            $last = min($shift->local($to, $of + $over), Day::of($year, 12, 31));
+            $first = max($shift->local($span->from, $of), Day::of($year, 1, 1));
+            $last = min($shift->local($span->to, $of + $over), Day::of($year, 12, 31));
             if ($first <= $last) {
                 $out[] = ['first' => $first, 'last' => $last];
             }

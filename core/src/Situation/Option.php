@@ -223,9 +223,11 @@ final readonly class Option
     }
 
     /** The table of coefficients with the crew's own figures in it. */
-    public function coefficients(): \Thicket\Catalogue\Node
+    public function coefficients(): \Thicket\Catalogue\Coefficients
     {
-        return $this->shed->figures?->over($this->catalogue->coefficients()) ?? $this->catalogue->coefficients();
+        $shipped = $this->catalogue->coefficients();
+
+        return $this->shed->figures === null ? $shipped : $shipped->with($this->shed->figures->own);
     }
 
     /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Thicket\Situation;
 
 use Thicket\Catalogue\Catalogue;
-use Thicket\Catalogue\Node;
+use Thicket\Catalogue\SchoolChoice;
 
 /** The crew's choice for every school; what is not chosen is our default. */
 final readonly class Schools
@@ -33,7 +33,7 @@ final readonly class Schools
     }
 
     /** The working values that come with the choice. */
-    public function values(string $school): Node
+    public function values(string $school): SchoolChoice
     {
         return $this->catalogue->school($school)->choice($this->choice($school));
     }

@@ -6,8 +6,8 @@ namespace Thicket\Situation;
 
 use Thicket\Calendar\SeasonShift;
 use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\Cover;
 use Thicket\Catalogue\FactName;
-use Thicket\Catalogue\Node;
 use Thicket\Identify\Key;
 use Thicket\Identify\ObservedCharacters;
 use Thicket\Identify\SeasonalVisibility;
@@ -220,7 +220,7 @@ final readonly class SituationReader
             $name === FactName::Setting => $item->choice('value', $this->catalogue->sites()),
             $name === FactName::CoverKind => $item->choice(
                 'value',
-                array_map(static fn(Node $kind): string => $kind->string('id'), $this->catalogue->covers()),
+                array_map(static fn(Cover $kind): string => $kind->id(), $this->catalogue->covers()),
             ),
             default => $item->choice('value', $name->choices() ?? []),
         };

@@ -6,10 +6,10 @@ namespace Thicket\Timing;
 
 use Thicket\Calendar\Day;
 use Thicket\Calendar\MonthDay;
-use Thicket\Catalogue\Node;
 use Thicket\Catalogue\Species;
 use Thicket\Catalogue\Window;
 use Thicket\Catalogue\WindowGrade;
+use Thicket\Catalogue\WindowSpec;
 use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 
@@ -47,20 +47,20 @@ final readonly class SeasonWindows
         }
         foreach ($option->catalogue->windowRows() as $row) {
             if (
-                $row->string('season') !== $option->method->season() ||
-                ($row->has('suckering') && (!$target->isRootSuckering() || self::takesAnyTime($option, $target))) ||
-                array_intersect($row->strings('classes'), ['any', $target->treatmentClass()]) === []
+                $row->season() !== $option->method->season() ||
+                ($row->isForSuckering() && (!$target->isRootSuckering() || self::takesAnyTime($option, $target))) ||
+                !$row->isForClass($target->treatmentClass())
             ) {
                 continue;
             }
             $windows = [];
             $year = Day::year($situation->day);
             foreach ([$year - 2, $year - 1, $year, $year + 1] as $of) {
-                foreach ($row->nodes('windows') as $node) {
-                    if ($node->has('ifMissing') && $target->dayOf($node->string('ifMissing')) !== null) {
+                foreach ($row->windows() as $spec) {
+                    if ($spec->ifMissing() !== null && $target->dayOf($spec->ifMissing()) !== null) {
                         continue;
                     }
-                    $window = self::window($situation, $option, $node, $of, $row->string('source'));
+                    $window = self::window($situation, $option, $spec, $of, $row->source());
                     if ($window !== null) {
                         $windows[] = $window;
                     }
@@ -68,7 +68,7 @@ final readonly class SeasonWindows
             }
             usort($windows, static fn(Window $a, Window $b): int => $a->first <=> $b->first);
 
-            return new self(self::joined($windows), $row->string('source'), $row->bool('keepDown'));
+            return new self(self::joined($windows), $row->source(), $row->keepsDown());
         }
 
         return null;
@@ -155,35 +155,37 @@ final readonly class SeasonWindows
         return null;
     }
 
-    private static function window(Situation $situation, Option $option, Node $node, int $year, string $source): ?Window
-    {
-        $first = self::day($situation, $node, 'from', 'orFrom', $year);
+    private static function window(
+        Situation $situation,
+        Option $option,
+        WindowSpec $spec,
+        int $year,
+        string $source,
+    ): ?Window {
+        $first = self::day($situation, $spec->begins(), $year);
         // a window over the turn of the year ends in the next one; told by the catalogue days, before any shift
-        $last = self::day($situation, $node, 'to', 'orTo', $year + (self::runsOverNewYear($situation, $node) ? 1 : 0));
+        $last = self::day($situation, $spec->ends(), $year + (self::runsOverNewYear($situation, $spec) ? 1 : 0));
         if ($first === null || $last === null) {
             return null;
         }
         // a window named by two events ends the day before the second begins the next one
-        if (!self::isMonthDay($node->string('to')) && $node->string('to') !== 'firstColour') {
+        if (!self::isMonthDay($spec->ends()[0]) && $spec->ends()[0] !== 'firstColour') {
             $last = $last->modify('-1 day');
         }
-        if ($node->has('plusDays')) {
-            $last = $last->modify('+' . $node->int('plusDays') . ' days');
-        }
+        $last = $last->modify("+{$spec->plusDays()} days");
         if ($last < $first) {
             return null;
         }
-        $grade = WindowGrade::from($node->string('grade'));
 
         return new Window(
             $first,
             $last,
-            self::bySchool($grade, $node->string('reason'), $option),
-            $node->string('reason'),
+            self::bySchool($spec->grade(), $spec->reason(), $option),
+            $spec->reason(),
             $source,
-            $node->strings('stages'),
-            $node->strings('closedBy'),
-            $node->bool('topKill'),
+            $spec->opensAt(),
+            $spec->closedBy(),
+            $spec->isTopKill(),
         );
     }
 
@@ -215,18 +217,10 @@ final readonly class SeasonWindows
         return $grade;
     }
 
-    private static function day(
-        Situation $situation,
-        Node $node,
-        string $key,
-        string $fallback,
-        int $year,
-    ): ?\DateTimeImmutable {
-        foreach ([$key, $fallback] as $name) {
-            if (!$node->has($name)) {
-                continue;
-            }
-            $text = $node->string($name);
+    /** @param list<string> $names the first that is known counts */
+    private static function day(Situation $situation, array $names, int $year): ?\DateTimeImmutable
+    {
+        foreach ($names as $text) {
             $event = self::isMonthDay($text) ? MonthDay::parse($text) : self::eventDay($situation, $text);
             $day = $event === null ? null : $situation->shift->local($event, $year);
             if ($day !== null) {
@@ -241,25 +235,20 @@ final readonly class SeasonWindows
      * By the catalogue days, before any shift: a window between two events runs over the turn of the year as one
      * between two days does.
      */
-    private static function runsOverNewYear(Situation $situation, Node $node): bool
+    private static function runsOverNewYear(Situation $situation, WindowSpec $spec): bool
     {
-        $from = self::catalogueDay($situation, $node, 'from', 'orFrom');
-        $to = self::catalogueDay($situation, $node, 'to', 'orTo');
+        $from = self::catalogueDay($situation, $spec->begins());
+        $to = self::catalogueDay($situation, $spec->ends());
 
         // a window of an event with itself and some days more does not
         return $from !== null && $to !== null && $to < $from;
     }
 
-    private static function catalogueDay(Situation $situation, Node $node, string $key, string $fallback): ?string
+    /** @param list<string> $names the first that is known counts */
+    private static function catalogueDay(Situation $situation, array $names): ?string
     {
-        foreach ([$key, $fallback] as $name) {
-            $text = $node->has($name) ? $node->string($name) : '';
-            $day =
-                $text === ''
-                    ? null
-                    : (self::isMonthDay($text)
-                        ? $text
-                        : self::eventDay($situation, $text)?->__toString());
+        foreach ($names as $text) {
+            $day = self::isMonthDay($text) ? $text : self::eventDay($situation, $text)?->__toString();
             if ($day !== null) {
                 return $day;
             }

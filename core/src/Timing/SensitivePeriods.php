@@ -26,10 +26,7 @@ final readonly class SensitivePeriods
     {
         $out = [];
         foreach ($situation->target?->isWoody() === true ? ['frost', 'nesting'] : ['frost'] as $kind) {
-            foreach (
-                LocalSpans::within($situation->shift, $catalogue->coefficients()->node('seasons')->node($kind), $year)
-                as $span
-            ) {
+            foreach (LocalSpans::within($situation->shift, $catalogue->coefficients()->season($kind), $year) as $span) {
                 $out[] = ['kind' => $kind, 'name' => ''] + $span;
             }
         }

@@ -6,7 +6,6 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\ChangesWithSeason;
 use Thicket\Calendar\Day;
-use Thicket\Calendar\MonthDay;
 use Thicket\Catalogue\FactName;
 use Thicket\Economics\CoverSeed;
 use Thicket\Season\LocalSpans;
@@ -39,17 +38,17 @@ final readonly class FillsTheHole implements ChangesWithSeason
             $findings[] = Finding::unknown(FactName::CoverKind->value, self::SOURCE, false);
         } else {
             $findings[] = $this->month($situation, $cover);
-            in_array('roll', $cover->kind->strings('ends'), true) &&
+            in_array('roll', $cover->kind->ends(), true) &&
                 ($findings[] = Finding::fits('cover.roll-it', self::SOURCE));
         }
         if ($orchard) {
-            $until = $kind?->stringOr('standsUntil', '') ?? '';
+            $until = $kind?->standsUntil();
             $findings[] =
-                $until > self::STRIPS_BARE_FROM
+                $until !== null && (string) $until > self::STRIPS_BARE_FROM
                     ? Finding::withCare(
                         'cover.stands-into-strips',
                         self::SOURCE,
-                        ['until' => $situation->shift->local(MonthDay::parse($until), Day::year($situation->day))],
+                        ['until' => $situation->shift->local($until, Day::year($situation->day))],
                         null,
                     )
                     : Finding::withCare('cover.out-of-strip', self::SOURCE, [], null);
@@ -68,7 +67,7 @@ final readonly class FillsTheHole implements ChangesWithSeason
     {
         $kind = CoverSeed::of($situation, $option)?->kind;
         $days = [];
-        foreach ($kind === null ? [] : $kind->nodes('sow') as $span) {
+        foreach ($kind === null ? [] : $kind->sown() as $span) {
             foreach (LocalSpans::within($situation->shift, $span, $year) as $local) {
                 $days = [...$days, $local['first'], $local['last']->modify('+1 day')];
             }
@@ -81,12 +80,12 @@ final readonly class FillsTheHole implements ChangesWithSeason
     {
         $kind = $cover->kind;
         $values =
-            ['cover' => $kind->string('id'), 'rate' => $cover->rate] +
+            ['cover' => $kind->id(), 'rate' => $cover->rate] +
             ($cover->amount === null ? [] : ['seed' => $cover->amount]);
         $code = $cover->amount === null ? 'cover.its-month' : 'cover.its-month-seed';
         $next = null;
         foreach ([Day::year($situation->day), Day::year($situation->day) + 1] as $year) {
-            foreach ($kind->nodes('sow') as $span) {
+            foreach ($kind->sown() as $span) {
                 foreach (LocalSpans::within($situation->shift, $span, $year) as $local) {
                     if ($situation->day >= $local['first'] && $situation->day <= $local['last']) {
                         return Finding::fits(

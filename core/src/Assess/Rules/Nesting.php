@@ -66,10 +66,6 @@ final readonly class Nesting implements ChangesWithSeason
     /** @return list<array{first: \DateTimeImmutable, last: \DateTimeImmutable}> */
     private function spans(Situation $situation, Option $option, int $year): array
     {
-        return LocalSpans::within(
-            $situation->shift,
-            $option->catalogue->coefficients()->node('seasons')->node('nesting'),
-            $year,
-        );
+        return LocalSpans::within($situation->shift, $option->catalogue->coefficients()->season('nesting'), $year);
     }
 }

@@ -6,8 +6,8 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\ChangesWithSeason;
 use Thicket\Calendar\Day;
+use Thicket\Catalogue\DaySpan;
 use Thicket\Catalogue\FactName;
-use Thicket\Catalogue\Node;
 use Thicket\Season\LocalSpans;
 use Thicket\Situation\Option;
 use Thicket\Situation\PastWork;
@@ -105,6 +105,6 @@ final readonly class SecondLaying implements ChangesWithSeason
     /** @return list<array{first: \DateTimeImmutable, last: \DateTimeImmutable}> */
     private function springs(Situation $situation, int $year): array
     {
-        return LocalSpans::within($situation->shift, new Node(self::SPRING, 'spring'), $year);
+        return LocalSpans::within($situation->shift, DaySpan::parse(...self::SPRING), $year);
     }
 }

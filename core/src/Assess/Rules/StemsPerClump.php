@@ -18,7 +18,7 @@ final readonly class StemsPerClump implements Rule
         if ($most <= 1 || $situation->target === null || !$option->method->isFor($situation->target)) {
             return [];
         }
-        $many = $option->catalogue->coefficients()->node('manyStems')->int('value');
+        $many = $option->catalogue->coefficients()->manyStems();
         $values = ['stems' => $most, 'many' => $many];
         if ($option->method->work() === 'injection') {
             return $most >= $many

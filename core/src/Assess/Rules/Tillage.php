@@ -81,9 +81,7 @@ final readonly class Tillage implements Rule
     /** @return list<array{string, Quantity}> name of what is kept there, and within what depth its feeder roots lie */
     private function feederRoots(Situation $situation, Option $option): array
     {
-        $typical =
-            $option->catalogue->coefficients()->node('feederRoots')->quantity('value') ??
-            throw new \LogicException('no feeder roots.');
+        $typical = $option->catalogue->coefficients()->feederRoots();
         $out = [];
         foreach ($situation->keepers as $keeper) {
             if ($keeper->isRooted() && $keeper->kind !== 'crop' && $keeper->isAmongTargets()) {

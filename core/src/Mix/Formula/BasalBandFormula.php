@@ -19,11 +19,7 @@ final readonly class BasalBandFormula implements Formula
         $stems = array_values(array_filter(array_map($reader->stems(...), $in->objects('stems', 200, true))));
         $schools = $reader->schools($in);
         $band = $in->positiveOr('band', Dimension::Length, $schools->values('basal-band')->quantity('band'));
-        $film = $in->positiveOr(
-            'film',
-            Dimension::VolumePerArea,
-            $catalogue->coefficients()->node('film')->node('basal')->quantity('use'),
-        );
+        $film = $in->positiveOr('film', Dimension::VolumePerArea, $catalogue->coefficients()->film('basal'));
         if ($band === null || $film === null || $in->faults->any()) {
             return FormulaAnswer::none();
         }

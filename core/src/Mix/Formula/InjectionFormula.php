@@ -20,11 +20,7 @@ final readonly class InjectionFormula implements Formula
         $stems = array_values(array_filter(array_map($reader->stems(...), $in->objects('stems', 200, true))));
         $spacing = $in->positive('spacing', Dimension::Length);
         $per = $in->choice('per', ['diameter', 'girth']);
-        $perCut = $in->positiveOr(
-            'perCut',
-            Dimension::Volume,
-            $catalogue->coefficients()->node('cut')->quantity('use'),
-        );
+        $perCut = $in->positiveOr('perCut', Dimension::Volume, $catalogue->coefficients()->perCut());
         $most = $in->quantityOrNull('mostDiameter', Dimension::Length);
         $least = $in->quantityOrNull('leastDiameter', Dimension::Length);
         $label = $in->quantityOrNull('labelPerStem', Dimension::Volume);

@@ -20,23 +20,18 @@ final readonly class StumpFaceFormula implements Formula
     {
         $reader = new SituationReader($catalogue);
         $stems = array_values(array_filter(array_map($reader->stems(...), $in->objects('stems', 200, true))));
-        $ring = $catalogue->coefficients()->node('stumpRing');
-        $from = $ring->quantity('from');
-        $width = $in->positiveOr('ringWidth', Dimension::Length, $ring->quantity('width'));
+        $ring = $catalogue->coefficients()->stumpRing();
+        $width = $in->positiveOr('ringWidth', Dimension::Length, $ring['width']);
         $carrier = $in->choiceOrNull('carrier', ['water', 'oil']) ?? 'water';
         $height = $in->quantityOrNull('stumpHeight', Dimension::Length) ?? Quantity::of(4, Unit::Inch);
-        $film = $in->positiveOr(
-            'film',
-            Dimension::VolumePerArea,
-            $catalogue->coefficients()->node('film')->node('stump')->quantity('use'),
-        );
-        if ($from === null || $width === null || $film === null || $in->faults->any()) {
+        $film = $in->positiveOr('film', Dimension::VolumePerArea, $catalogue->coefficients()->film('stump'));
+        if ($width === null || $film === null || $in->faults->any()) {
             return FormulaAnswer::none();
         }
-        $area = StumpFace::total($stems, $from, $width, $carrier === 'oil' ? $height : null);
+        $area = StumpFace::total($stems, $ring['from'], $width, $carrier === 'oil' ? $height : null);
         $values = ['treated-area' => $area, 'mix' => StemBand::volume($area, $film), 'film' => $film];
         if (count($stems) === 1) {
-            $values['whole'] = StumpFace::ofOne($stems[0]->forSums(), $from, $width)->whole;
+            $values['whole'] = StumpFace::ofOne($stems[0]->forSums(), $ring['from'], $width)->whole;
         }
 
         return new FormulaAnswer($values);
