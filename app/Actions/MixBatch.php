@@ -93,19 +93,6 @@ final readonly class MixBatch
         });
     }
 
-    /** @return array<string, mixed> */
-    public function told(Batch $batch): array
-    {
-        return [
-            'id' => $batch->id,
-            'number' => $batch->number,
-            'mixedAt' => Format::moment($batch->mixed_at),
-            'recordId' => $batch->record_id,
-            'label' => $batch->body['label'] ?? null,
-            'finished' => $batch->body['finished'] ?? null,
-        ];
-    }
-
     /** @return array<string, array{product: string, amount: Quantity}> products of the load by their label card */
     private static function products(Recipe $recipe, Load $load, Step $step): array
     {

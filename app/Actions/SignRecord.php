@@ -6,7 +6,6 @@ namespace App\Actions;
 
 use App\Exceptions\Stopped;
 use App\Models\Batch;
-use App\Models\Ground;
 use App\Models\Record;
 use App\Models\Sealed;
 use App\Models\Sheet;
@@ -17,13 +16,10 @@ use App\Models\User;
 use App\Seal\Chain;
 use App\Support\CanonicalJson;
 use App\Support\Format;
-use App\Support\JobClock;
 use Illuminate\Support\Facades\DB;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\FactName;
-use Thicket\Input\Fields;
-use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Mix\MixedProduct;
@@ -31,54 +27,19 @@ use Thicket\Timing\EvaluationDate;
 use Thicket\Timing\StartLimit;
 
 /**
- * Reads, signs and seals a work record: a new link of the crew's chain (rulings B17, J29). Signed once, then only added
+ * Signs and seals a work record: a new link of the crew's chain (rulings B17, J29). Signed once, then only added
  * to.
  */
 final readonly class SignRecord
 {
     public function __construct(
         private Catalogue $catalogue,
-        private JobClock $clock,
         private \App\Repositories\SituationRepository $situations,
         private Puts $puts,
         private Chain $chain,
     ) {}
 
-    /** @return array<string, mixed> the record as typed, read and checked */
-    public function read(Fields $in, Sheet $sheet): array
-    {
-        $worked = $in->pastDay('workedOn', $this->clock->today(self::ground($sheet)->time_zone));
-        $issued = is_string($sheet->snapshot['day'] ?? null) ? $sheet->snapshot['day'] : '';
-        if ($worked !== null && $worked->format('Y-m-d') < $issued) {
-            $in->fault('workedOn', "The sheet was issued on {$issued}; work is signed for from that day on.");
-        }
-        $usesProduct = ($sheet->snapshot['product'] ?? null) !== null;
-        $start = $this->time($in, 'start');
-        $stop = $this->time($in, 'stop');
-        if ($start !== null && $stop !== null && $stop <= $start) {
-            $in->fault('stop', 'Work stops after it starts.');
-        }
-
-        return [
-            'workedOn' => Format::day($worked),
-            'start' => $start,
-            'stop' => $stop,
-            'people' => $in->strings('people', null, 60, 120) ?: $in->fault('people', 'Name everybody who worked.'),
-            'treated' => $in->int('treated', 0, 1000000),
-            'skipped' => $in->int('skipped', 0, 1000000, 0),
-            'mixUsed' => $usesProduct
-                ? Format::quantity($in->quantity('mixUsed', Dimension::Volume))
-                : $this->none($in, 'mixUsed'),
-            'weather' => $in->text('weather', 300),
-            'wind' => Format::quantity($in->quantity('wind', Dimension::Speed)),
-            'temperature' => Format::quantity($in->quantity('temperature', Dimension::Temperature)),
-            'equipment' => $in->textOrNull('equipment', 300),
-            'incident' => $in->bool('incident', false),
-            'remarks' => $in->textOrNull('remarks', 4000),
-        ];
-    }
-
-    /** @param array<string, mixed> $body as read() returned it */
+    /** @param array<string, mixed> $body as RecordReader reads it */
     public function __invoke(Sheet $sheet, User $user, array $body, ?string $id): Record
     {
         $user->loadMissing(['person', 'crew']);
@@ -152,11 +113,6 @@ final readonly class SignRecord
 
             return $record->load(['lookBacks', 'seal', 'patch.ground']);
         });
-    }
-
-    private static function ground(Sheet $sheet): Ground
-    {
-        return $sheet->steps[0]->patch->ground ?? throw new \LogicException('A sheet without a step.');
     }
 
     /**
@@ -280,21 +236,5 @@ final readonly class SignRecord
         }
 
         return $out;
-    }
-
-    private function time(Fields $in, string $name): ?string
-    {
-        $time = $in->text($name, 5);
-
-        return $time !== null && preg_match('/^([01]\d|2[0-3]):[0-5]\d$/D', $time) !== 1
-            ? $in->fault($name, 'Write the time as 09:30.')
-            : $time;
-    }
-
-    private function none(Fields $in, string $name): null
-    {
-        $in->raw($name);
-
-        return $in->has($name) ? $in->fault($name, 'This sheet uses no product.') : null;
     }
 }

@@ -8,6 +8,7 @@ use App\Actions\MixBatch;
 use App\Http\Readers\MixedLoadReader;
 use App\Models\Batch;
 use App\Repositories\CrewRows;
+use App\Resources\BatchResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -16,7 +17,7 @@ final class BatchController extends Controller
 {
     public function __construct(private readonly MixedLoadReader $reader) {}
 
-    public function index(Request $request, string $stepId, MixBatch $mix): JsonResponse
+    public function index(Request $request, string $stepId): JsonResponse
     {
         [, $step] = CrewRows::mixedStep($this->user($request), $stepId);
         $this->done($this->query($request));
@@ -26,7 +27,7 @@ final class BatchController extends Controller
             Batch::query()->where('step_id', $step->id)->orderByDesc('number')->get()->take(50)->all(),
         );
 
-        return $this->json(['data' => array_map($mix->told(...), $rows)]);
+        return $this->json(['data' => array_map(BatchResource::batch(...), $rows)]);
     }
 
     /**
@@ -41,6 +42,6 @@ final class BatchController extends Controller
         $this->mustBeNew($mixed->id, new Batch());
         $batch = $mix($stand, $step, $mixed, $this->user($request));
 
-        return $this->json($mix->told($batch), 201);
+        return $this->json(BatchResource::batch($batch), 201);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\SignRecord;
+use App\Http\Readers\RecordReader;
 use App\Models\Record;
 use App\Repositories\CrewRows;
 use App\Resources\RecordResource;
@@ -15,12 +16,17 @@ use Illuminate\Support\Facades\Gate;
 /** Signed records. */
 final class RecordController extends Controller
 {
-    public function store(Request $request, string $sheetId, SignRecord $sign, RecordResource $wire): JsonResponse
-    {
+    public function store(
+        Request $request,
+        string $sheetId,
+        SignRecord $sign,
+        RecordReader $reader,
+        RecordResource $wire,
+    ): JsonResponse {
         $sheet = CrewRows::sheet($this->user($request), $sheetId);
         Gate::authorize('write');
         $in = $this->fields($request);
-        $body = $sign->read($in, $sheet);
+        $body = $reader->read($in, $sheet);
         $id = $in->uuidOrNull('id');
         $this->done($in);
         $this->passwordAgain($request);

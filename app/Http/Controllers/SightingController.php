@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepSighting;
+use App\Http\Readers\SightingReader;
 use App\Http\SecurityLog;
 use App\Models\Sighting;
 use App\Repositories\CrewRows;
@@ -61,9 +62,12 @@ final class SightingController extends Controller
         return $this->answer($this->find($request, $id));
     }
 
-    public function store(Request $request, KeepSighting $keep): JsonResponse
+    public function store(Request $request, KeepSighting $keep, SightingReader $reader): JsonResponse
     {
-        $sighting = $keep($this->fields($request), $this->user($request), null);
+        $in = $this->fields($request);
+        $given = $reader->read($in, $this->user($request), null);
+        $this->done($in);
+        $sighting = $keep($given, $this->user($request), null);
 
         return $this->answer($this->find($request, $sighting->id), 201);
     }
@@ -72,11 +76,11 @@ final class SightingController extends Controller
      * Place, observer, confidence, confirmer and remarks may be put right; what was seen and how it ranked stay as they
      * were.
      */
-    public function update(Request $request, string $id, KeepSighting $keep): JsonResponse
+    public function update(Request $request, string $id, SightingReader $reader): JsonResponse
     {
         $sighting = $this->find($request, $id);
         $in = $this->fields($request);
-        $row = $keep->told($in, $sighting->ground) + $keep->point($in, $sighting->ground);
+        $row = $reader->details($in, $sighting->ground) + $reader->point($in, $sighting->ground);
         $this->done($in);
         $this->mustMatch($request, $sighting->revision, fn(): array => $this->wire->sighting($sighting));
         $sighting->forceFill($row + ['revision' => $sighting->revision + 1])->save();

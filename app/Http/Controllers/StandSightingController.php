@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\KeepSighting;
+use App\Http\Readers\SightingReader;
 use App\Models\Stand;
 use App\Repositories\CrewRows;
 use App\Resources\StandResource;
@@ -16,9 +17,13 @@ final class StandSightingController extends Controller
 {
     public function __construct(private readonly StandResource $wire) {}
 
-    public function store(Request $request, string $standId, KeepSighting $keep): JsonResponse
+    public function store(Request $request, string $standId, KeepSighting $keep, SightingReader $reader): JsonResponse
     {
-        $keep($this->fields($request), $this->user($request), CrewRows::stand($this->user($request), $standId));
+        $stand = CrewRows::stand($this->user($request), $standId);
+        $in = $this->fields($request);
+        $given = $reader->read($in, $this->user($request), $stand);
+        $this->done($in);
+        $keep($given, $this->user($request), $stand);
 
         return $this->answer(CrewRows::stand($this->user($request), $standId), 201);
     }

@@ -7,8 +7,8 @@ namespace Thicket\Catalogue;
 use Thicket\Measure\Quantity;
 
 /**
- * The one reviewed table of coefficients (rulings B10, handbook 9). Low, use and high where it gives a range; a crew may
- * put its own figures in.
+ * The one reviewed table of coefficients (rulings B10, handbook 9). Low, use and high where it gives a range; a crew
+ * may put its own figures in.
  *
  * @phpstan-type Figure array{unit: string, below: Quantity|null, figures: array{string, string, string}}
  */
