@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Actions\IssueSheet;
 use App\Actions\KeepOutline;
 use App\Actions\SignRecord;
+use App\Http\Readers\RecordReader;
 use App\Models\Calibration;
 use App\Models\Container;
 use App\Models\Crew;
@@ -902,7 +903,7 @@ final class DemoSeeder
             ],
             $faults = new Faults(),
         );
-        $body = $sign->read($in, $sheet);
+        $body = app(RecordReader::class)->read($in, $sheet);
         $faults->throwIfAny();
         $record = $sign($sheet, $this->lead, $body, null);
         $clock->thaw();

@@ -1,5 +1,5 @@
 /* Our own drawings of the states of characters, one file each: resources/characters/<character>/<state>.svg. */
-const files = import.meta.glob<string>('../../../resources/characters/*/*.svg', {
+const files = import.meta.glob<string>('../../../../resources/characters/*/*.svg', {
   query: '?raw',
   import: 'default',
   eager: true,
