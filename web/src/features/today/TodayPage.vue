@@ -1,14 +1,20 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { todayQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
+import { groundsOf, groupsOf } from './groups';
+
+/** What is next, the furthest along first, each group with the reason why it comes there. */
 
 const { t } = useI18n();
 const { data, isPending, error } = useQuery(todayQuery());
 const due = computed(() => data.value?.lookBacks.filter((l) => l.due) ?? []);
 const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
+const grounds = computed(() => groundsOf(data.value?.lines ?? []));
+const ground = ref('');
+const groups = computed(() => (data.value ? groupsOf(data.value.lines, data.value.day, ground.value) : []));
 </script>
 
 <template>
@@ -23,22 +29,44 @@ const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
     <div v-else-if="data" class="bench">
       <section class="stack" aria-labelledby="next-h">
         <h2 id="next-h">{{ t('today.next') }}</h2>
-        <ul class="ruled lines">
-          <li v-for="line in data.lines" :key="line.id">
-            <RouterLink :to="{ name: line.station, params: { stand: line.id } }" class="line">
-              <span
-                ><b>{{ line.name }}</b
-                ><br /><span class="soft small">{{ line.patch }}, {{ line.ground }}</span></span
-              >
-              <span class="act"
-                >{{ line.act.text
-                }}<span v-if="line.from && line.from > data.day" class="soft">
-                  · {{ t('today.from', { day: dayText(line.from, true) }) }}</span
-                ><span v-if="line.lookAlikesOpen" class="fault"> · {{ t('today.lookAlike') }}</span></span
-              >
-            </RouterLink>
-          </li>
-        </ul>
+        <div v-if="grounds.length > 1" class="row" role="group" :aria-label="t('today.ofGround')">
+          <button
+            v-for="g in [{ id: '', name: t('today.everyGround') }, ...grounds]"
+            :key="g.id"
+            class="btn small"
+            :class="{ main: ground === g.id }"
+            type="button"
+            :aria-pressed="ground === g.id"
+            @click="ground = g.id"
+          >
+            {{ g.name }}
+          </button>
+        </div>
+        <section v-for="(group, i) in groups" :key="group.code" :aria-labelledby="`group-${group.code}`">
+          <h3 :id="`group-${group.code}`">
+            {{ t(`today.group.${group.code}`, { n: group.lines.length }, group.lines.length) }}
+            <span v-if="i === 0" class="soft small">{{ t('today.first') }}</span>
+          </h3>
+          <p class="soft small why-now">{{ t(`today.why.${group.code}`) }}</p>
+          <ul class="ruled lines">
+            <li v-for="line in group.lines" :key="line.id">
+              <RouterLink :to="{ name: line.station, params: { stand: line.id } }" class="line">
+                <span
+                  ><b>{{ line.name }}</b
+                  ><br /><span class="soft small">{{ line.patch }}, {{ line.ground }}</span></span
+                >
+                <!-- the heading says what is next; here only what is of this line alone -->
+                <span class="act">
+                  <template v-if="group.code === 'later' || group.code === 'judged'">{{ line.act.text }}</template>
+                  <span v-if="group.code === 'later' && line.from" class="soft">
+                    · {{ t('today.from', { day: dayText(line.from, true) }) }}</span
+                  >
+                  <span v-if="line.lookAlikesOpen" class="fault">{{ t('today.lookAlike') }}</span>
+                </span>
+              </RouterLink>
+            </li>
+          </ul>
+        </section>
         <p v-if="data.more" class="small soft">{{ t('today.more', { n: data.more }) }}</p>
       </section>
       <section class="stack why" aria-labelledby="due-h">
@@ -96,6 +124,12 @@ const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
 }
 .line:hover {
   background: var(--lichen-deep);
+}
+section > h3 {
+  margin: 6px 0 0;
+}
+.why-now {
+  margin: 2px 0 6px;
 }
 .act {
   text-align: right;

@@ -1,0 +1,29 @@
+import type { Schemas } from '@/api/client';
+
+export type Line = Schemas['Today']['lines'][number];
+/** The furthest along comes first: work that is begun is finished before more is begun. */
+export const ORDER = ['done', 'issued', 'mixed', 'chosen', 'counted', 'named', 'judged', 'finished', 'later'] as const;
+type Code = (typeof ORDER)[number];
+
+/** Grounds of the lines, by name. */
+export const groundsOf = (lines: Line[]): { id: string; name: string }[] =>
+  [...new Map(lines.map((l) => [l.groundId, l.ground]))]
+    .map(([id, name]) => ({ id, name }))
+    .sort((a, b) => a.name.localeCompare(b.name));
+
+const codeOf = (line: Line, day: string): Code => {
+  // nothing can be done of it yet, whatever is next
+  if (line.from && line.from > day) return 'later';
+  const code = line.act.code === 'ready' ? 'issued' : line.act.code;
+  return ORDER.find((known) => known === code) ?? 'finished';
+};
+
+/** Lines by what is next, of one ground or ('') of all; an empty group is left out. */
+export const groupsOf = (lines: Line[], day: string, ground: string): { code: Code; lines: Line[] }[] =>
+  ORDER.map((code) => ({
+    code,
+    lines: lines
+      .filter((l) => (ground === '' || l.groundId === ground) && codeOf(l, day) === code)
+      // what opens soonest is planned for first
+      .sort((a, b) => (code === 'later' ? (a.from ?? '').localeCompare(b.from ?? '') : 0)),
+  })).filter((group) => group.lines.length > 0);
