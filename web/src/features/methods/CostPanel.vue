@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { costsQuery } from '@/api/queries';
+import FigureChart from '@/components/figures/FigureChart.vue';
 import VerdictMark from '@/components/figures/VerdictMark.vue';
 import { useSession } from '@/composables/useSession';
 
@@ -13,31 +14,20 @@ const { t } = useI18n();
 const { format } = useSession();
 const { data: costs, error } = useQuery(computed(() => costsQuery(props.stand, props.row.id)));
 
-const WIDTH = 560;
-const HEIGHT = 250;
-const LEFT = 52;
-const BOTTOM = 34;
-type Point = Schemas['Costs']['density'][number];
 const number = (q: { value: string } | null | undefined): number => Number(q?.value ?? 0);
 const points = computed(() => (costs.value?.density ?? []).filter((d) => d.hours !== null));
-const most = computed(() => Math.max(1, ...points.value.map((d) => number(d.hours?.high))));
-const steps = computed(() => points.value.length - 1);
 /** Each doubling is one step to the right, so that thin and thick stands both can be read. */
-const x = (i: number): number => LEFT + 14 + (i / Math.max(1, steps.value)) * (WIDTH - LEFT - 40);
-const y = (hours: number): number => HEIGHT - BOTTOM - (hours / most.value) * (HEIGHT - BOTTOM - 18);
-const line = (of: (d: Point) => number): string =>
-  points.value.map((d, i) => `${i ? 'L' : 'M'}${x(i)} ${y(of(d))}`).join('');
-const band = computed(
-  () =>
-    line((d) => number(d.hours?.high)) +
-    points.value
-      .map((d, i) => ({ d, i }))
-      .reverse()
-      .map(({ d, i }) => `L${x(i)} ${y(number(d.hours?.low))}`)
-      .join('') +
-    'Z',
+const steps = computed(() =>
+  points.value.map((d) => ({
+    label: String(d.perHectare ?? d.stems),
+    told: d.hours ? `${format(d.hours.use)} (${format(d.hours.low)} – ${format(d.hours.high)})` : '',
+    value: number(d.hours?.use),
+    ...(d.factor === '1' ? { tag: t('cost.now') } : {}),
+    low: number(d.hours?.low),
+    high: number(d.hours?.high),
+  })),
 );
-const ticks = computed(() => [0, 0.5, 1].map((share) => share * most.value));
+const now = computed(() => points.value.findIndex((d) => d.factor === '1'));
 </script>
 
 <template>
@@ -48,35 +38,38 @@ const ticks = computed(() => [0, 0.5, 1].map((share) => share * most.value));
     <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
     <p v-if="costs && points.length === 0" class="soft">{{ t('cost.none') }}</p>
     <template v-if="costs && points.length">
-      <figure>
-        <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="t('cost.chart')">
-          <path class="band" :d="band" />
-          <g v-for="v in ticks" :key="v">
-            <path class="grid" :d="`M${LEFT} ${y(v)}H${WIDTH - 8}`" />
-            <text :x="LEFT - 6" :y="y(v) + 4" text-anchor="end">{{ v < 10 ? v.toFixed(1) : Math.round(v) }} h</text>
-          </g>
-          <path class="use" :d="line((d) => number(d.hours?.use))" />
-          <g v-for="(d, i) in points" :key="d.factor">
-            <circle
-              :cx="x(i)"
-              :cy="y(number(d.hours?.use))"
-              :r="d.factor === '1' ? 7 : 4"
-              :class="{ here: d.factor === '1' }"
-            />
-            <text :x="x(i)" :y="HEIGHT - 12" text-anchor="middle">{{ d.perHectare ?? d.stems }}</text>
-            <text
-              v-if="d.factor === '1'"
-              class="here-t"
-              :x="x(i)"
-              :y="y(number(d.hours?.use)) - 12"
-              text-anchor="middle"
-            >
-              {{ t('cost.now') }}
-            </text>
-          </g>
-        </svg>
-        <figcaption class="small soft">{{ points[0]?.perHectare ? t('cost.perHa') : t('cost.perStand') }}</figcaption>
-      </figure>
+      <div class="beside">
+        <FigureChart
+          :name="t('cost.chart')"
+          :steps="steps"
+          unit="h"
+          :marked="now"
+          :caption="points[0]?.perHectare ? t('cost.perHa') : t('cost.perStand')"
+        />
+        <div class="table-wrap" tabindex="0" role="group" :aria-label="t('cost.thickness')">
+          <table>
+            <caption>
+              {{
+                t('cost.thickness')
+              }}
+            </caption>
+            <thead>
+              <tr>
+                <th>{{ points[0]?.perHectare ? t('cost.stemsPerHa') : t('cost.stems') }}</th>
+                <th>{{ t('cost.hours') }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="(s, k) in steps" :key="s.label" :class="{ here: k === now }">
+                <td>
+                  {{ s.label }}<span v-if="k === now" class="soft small"> · {{ t('cost.now') }}</span>
+                </td>
+                <td>{{ s.told }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+      </div>
       <div class="table-wrap" tabindex="0" role="group" :aria-label="t('cost.clumps')">
         <table>
           <caption>
@@ -152,39 +145,18 @@ const ticks = computed(() => [0, 0.5, 1].map((share) => share * most.value));
 </template>
 
 <style scoped>
-figure {
-  margin: 0;
-  max-width: 640px;
+.beside {
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(220px, 2fr);
+  gap: 24px;
 }
-svg {
-  width: 100%;
+@media (max-width: 760px) {
+  .beside {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
-.band {
-  fill: var(--gorse-fill);
-}
-.use {
-  fill: none;
-  stroke: var(--sloe);
-  stroke-width: 3;
-}
-circle {
-  fill: var(--lichen);
-  stroke: var(--sloe);
-  stroke-width: 2.5;
-}
-circle.here {
-  fill: var(--sloe);
-}
-.grid {
-  stroke: var(--rule);
-}
-text {
-  font: 600 12.5px var(--font);
-  fill: var(--ink);
-}
-.here-t {
-  font-weight: 750;
-  fill: var(--sloe);
+tr.here td {
+  font-weight: 700;
 }
 caption {
   text-align: left;

@@ -7,12 +7,13 @@ import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
 import { SPRAYER_KINDS } from '@/api/vocabulary';
 import { useSubmit } from '@/composables/useSubmit';
+import FigureChart from '@/components/figures/FigureChart.vue';
 import CalibratePanel from './CalibratePanel.vue';
 
 /** Sprayers, bottles and wicks: what they hold, what they really give, and when that was last measured. */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
 const { t } = useI18n();
-const { format, units, mayWrite } = useSession();
+const { format, mayWrite } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 type Sprayer = Schemas['ShedSprayer'];
 const blank = () => ({
@@ -68,17 +69,17 @@ const save = async (): Promise<void> => {
     form.value = blank();
   }
 };
-/** The history as a line of marks: low and high of all that was measured fill the height. */
-const chart = (s: Sprayer): { x: number; y: number; text: string }[] => {
-  const rows = [...s.history].reverse().filter((h) => h.gives.unit === s.gives?.unit);
-  const values = rows.map((h) => Number(h.gives.value));
-  const [low, high] = [Math.min(...values) * 0.9, Math.max(...values) * 1.1];
-  return rows.map((h, i) => ({
-    x: 16 + (rows.length < 2 ? 0 : (i / (rows.length - 1)) * 168),
-    y: 62 - ((Number(h.gives.value) - low) / Math.max(1e-9, high - low)) * 50,
-    text: h.gives.shown[units.value],
-  }));
-};
+/** What it gave, oldest first; what was measured in another unit is no step of the same line. */
+const history = (s: Sprayer) =>
+  [...s.history]
+    .reverse()
+    .filter((h) => h.gives.unit === s.gives?.unit)
+    .map((h) => ({
+      label: dayText(h.on, true),
+      told: `${dayText(h.on, true)}: ${format(h.gives)}`,
+      value: Number(h.gives.value),
+      tag: format(h.gives),
+    }));
 </script>
 
 <template>
@@ -114,35 +115,31 @@ const chart = (s: Sprayer): { x: number; y: number; text: string }[] => {
           <template v-if="s.nozzle"> · {{ s.nozzle }}</template
           ><template v-if="s.ratedFlow"> · {{ t('sprayer.rated', { flow: format(s.ratedFlow) }) }}</template>
         </p>
-        <svg
-          v-if="chart(s).length > 1"
-          viewBox="0 0 240 78"
-          role="img"
-          :aria-label="
-            t('sprayer.history', { list: s.history.map((h) => `${dayText(h.on, true)} ${format(h.gives)}`).join('; ') })
-          "
-          class="chart"
-        >
-          <polyline
-            :points="
-              chart(s)
-                .map((p) => `${p.x},${p.y}`)
-                .join(' ')
+        <template v-if="history(s).length > 1">
+          <FigureChart
+            low
+            :name="
+              t('sprayer.history', {
+                list: history(s)
+                  .map((h) => h.told)
+                  .join('; '),
+              })
             "
-            class="line"
+            :steps="history(s)"
+            :marked="history(s).length - 1"
           />
-          <g v-for="(p, i) in chart(s)" :key="i">
-            <circle :cx="p.x" :cy="p.y" r="4" class="dot" />
-            <text
-              v-if="i === 0 || i === chart(s).length - 1"
-              :x="p.x"
-              :y="p.y - 8"
-              :text-anchor="i === 0 ? 'start' : 'end'"
-            >
-              {{ p.text }}
-            </text>
-          </g>
-        </svg>
+          <details class="small">
+            <summary>{{ t('sprayer.each') }}</summary>
+            <table>
+              <tbody>
+                <tr v-for="h in history(s)" :key="h.told">
+                  <td>{{ h.label }}</td>
+                  <td>{{ h.tag }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </details>
+        </template>
         <div v-if="mayWrite" class="row">
           <button class="btn small" type="button" @click="measuring = s.id">{{ t('sprayer.calibrate') }}</button>
           <button class="btn small quiet" type="button" @click="edit(s)">{{ t('sprayer.edit') }}</button>
@@ -223,22 +220,3 @@ const chart = (s: Sprayer): { x: number; y: number; text: string }[] => {
     </section>
   </div>
 </template>
-
-<style scoped>
-.chart {
-  width: 240px;
-  max-width: 100%;
-}
-.line {
-  fill: none;
-  stroke: var(--ink-soft);
-  stroke-width: 2;
-}
-.dot {
-  fill: var(--sloe);
-}
-text {
-  font: 600 11px var(--font);
-  fill: var(--ink);
-}
-</style>

@@ -29,7 +29,7 @@ const groups = computed(() => (data.value ? groupsOf(data.value.lines, data.valu
     <div v-else-if="data" class="bench">
       <section class="stack" aria-labelledby="next-h">
         <h2 id="next-h">{{ t('today.next') }}</h2>
-        <div v-if="grounds.length > 1" class="row" role="group" :aria-label="t('today.ofGround')">
+        <div v-if="grounds.length > 1" class="row grounds" role="group" :aria-label="t('today.ofGround')">
           <button
             v-for="g in [{ id: '', name: t('today.everyGround') }, ...grounds]"
             :key="g.id"
@@ -124,6 +124,15 @@ const groups = computed(() => (data.value ? groupsOf(data.value.lines, data.valu
 }
 .line:hover {
   background: var(--lichen-deep);
+}
+@media (max-width: 600px) {
+  .grounds {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+  }
+  .grounds > .btn {
+    flex: none;
+  }
 }
 section > h3 {
   margin: 6px 0 0;
