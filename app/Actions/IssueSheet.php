@@ -61,7 +61,7 @@ final readonly class IssueSheet
         private Gates $gates,
         private LookAlikes $lookAlikes,
         private RecipeDesk $desk,
-        private StandResource $wire,
+        private StandResource $resource,
         private Sentences $sentences,
         private JobClock $clock,
         private Puts $puts,
@@ -394,7 +394,7 @@ final readonly class IssueSheet
                 ],
                 $situation->keepers,
             ),
-            'recipe' => $recipe === null ? null : $this->wire->recipe($stand, $step, $recipe),
+            'recipe' => $recipe === null ? null : $this->resource->recipe($stand, $step, $recipe),
             'puts' => $recipe === null ? [] : $this->puts($stand, $recipe),
             'product' => $card === null ? null : $this->product($option, $step->cardVersion),
             'partners' => array_map(

@@ -23,7 +23,7 @@ final class KeepSighting
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly JobClock $clock,
-        private readonly KeyResource $keyWire,
+        private readonly KeyResource $keyResource,
     ) {}
 
     /** @return Sighting the new row */
@@ -70,7 +70,7 @@ final class KeepSighting
         }
         $row['seen_at'] ??= $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
         $day = JobClock::dayOf($row['seen_at'], $ground->time_zone);
-        $ranked = $this->keyWire->candidates((new Key($this->catalogue))->rank($sight, $ground->showing($day)));
+        $ranked = $this->keyResource->candidates((new Key($this->catalogue))->rank($sight, $ground->showing($day)));
 
         return DB::transaction(function () use ($given, $user, $stand, $ground, $tests, $row, $ranked): Sighting {
             $stand ??=

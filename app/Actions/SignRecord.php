@@ -163,10 +163,10 @@ final readonly class SignRecord
         if (!is_array($recipe) || !is_array($mix)) {
             return ['planned' => null];
         }
-        $amount = static fn(mixed $wire): ?Quantity => is_array($wire) &&
-        is_string($wire['value'] ?? null) &&
-        is_string($wire['unit'] ?? null)
-            ? Quantity::of($wire['value'], Unit::from($wire['unit']))
+        $amount = static fn(mixed $resource): ?Quantity => is_array($resource) &&
+        is_string($resource['value'] ?? null) &&
+        is_string($resource['unit'] ?? null)
+            ? Quantity::of($resource['value'], Unit::from($resource['unit']))
             : null;
         $used = $amount($mix)?->to(Unit::Litre) ?? Quantity::zero(Unit::Litre);
         $need = $amount($recipe['need'] ?? null);

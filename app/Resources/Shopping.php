@@ -30,7 +30,7 @@ final readonly class Shopping
     public function __construct(
         private RecipeDesk $desk,
         private JobClock $clock,
-        private MixResource $wire,
+        private MixResource $resource,
         private Shelf $shelf,
     ) {}
 
@@ -61,7 +61,7 @@ final readonly class Shopping
                 'jobs' => $jobs,
                 'need' => Format::quantity($need),
                 'onShelf' => Format::quantity($shelf),
-                'purchase' => $purchase === null ? null : $this->wire->purchase($purchase),
+                'purchase' => $purchase === null ? null : $this->resource->purchase($purchase),
                 'stale' => $purchase !== null && self::isStale($purchase, $card, $today),
             ];
         }

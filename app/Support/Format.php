@@ -29,8 +29,8 @@ final class Format
      */
     public static function ground(?Quantity $quantity, array $limits = []): ?array
     {
-        $wire = self::quantity($quantity);
-        if ($quantity === null || $wire === null) {
+        $resource = self::quantity($quantity);
+        if ($quantity === null || $resource === null) {
             return null;
         }
         $told = [
@@ -39,7 +39,7 @@ final class Format
         ];
         $isRounded = $told['us']['about'] || $told['metric']['about'];
 
-        return $isRounded ? $wire + ['told' => array_map(static fn(array $one): string => $one['text'], $told)] : $wire;
+        return $isRounded ? $resource + ['told' => array_map(static fn(array $one): string => $one['text'], $told)] : $resource;
     }
 
     /** A size as it stands on the container, whatever units are looked in; it reads again as typed. */

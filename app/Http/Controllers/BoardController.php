@@ -27,7 +27,7 @@ final class BoardController extends Controller
         private readonly SituationRepository $situations,
     ) {}
 
-    public function show(Request $request, string $standId, BoardResource $wire): JsonResponse
+    public function show(Request $request, string $standId, BoardResource $resource): JsonResponse
     {
         $stand = CrewRows::standToJudge($this->user($request), $standId);
         $in = $this->query($request);
@@ -42,11 +42,11 @@ final class BoardController extends Controller
             $weights,
         );
 
-        return $this->json($wire->board($board, $situation));
+        return $this->json($resource->board($board, $situation));
     }
 
     /** One row of the board with all its reasons. */
-    public function row(Request $request, string $standId, BoardResource $wire): JsonResponse
+    public function row(Request $request, string $standId, BoardResource $resource): JsonResponse
     {
         $stand = CrewRows::standToJudge($this->user($request), $standId);
         $in = $this->query($request);
@@ -66,10 +66,10 @@ final class BoardController extends Controller
         $id !== null && $row === null && $in->fault('row', "The board of this stand has no row {$id}.");
         $this->done($in);
 
-        return $this->json($wire->row($row ?? throw new \LogicException('refused above')));
+        return $this->json($resource->row($row ?? throw new \LogicException('refused above')));
     }
 
-    public function year(Request $request, string $standId, YearResource $wire): JsonResponse
+    public function year(Request $request, string $standId, YearResource $resource): JsonResponse
     {
         $stand = CrewRows::standToJudge($this->user($request), $standId)->loadMissing('steps.cardVersion');
         $in = $this->query($request);
@@ -89,7 +89,7 @@ final class BoardController extends Controller
         $chosen = Workflow::current($stand);
 
         return $this->json(
-            $wire->year(
+            $resource->year(
                 $situation,
                 (int) $year,
                 $board,

@@ -27,7 +27,7 @@ final class ComparisonController extends Controller
         private readonly SituationRepository $situations,
     ) {}
 
-    public function show(Request $request, string $standId, ChoiceResource $wire): JsonResponse
+    public function show(Request $request, string $standId, ChoiceResource $resource): JsonResponse
     {
         $stand = CrewRows::stand($this->user($request), $standId);
         $in = $this->query($request);
@@ -54,10 +54,10 @@ final class ComparisonController extends Controller
             $rows,
         );
 
-        return $this->json($wire->comparison($sides));
+        return $this->json($resource->comparison($sides));
     }
 
-    public function costs(Request $request, string $standId, ChoiceResource $wire): JsonResponse
+    public function costs(Request $request, string $standId, ChoiceResource $resource): JsonResponse
     {
         $stand = CrewRows::stand($this->user($request), $standId);
         $in = $this->query($request);
@@ -65,7 +65,7 @@ final class ComparisonController extends Controller
         $this->done($in);
 
         return $this->json(
-            $wire->costs($rows[0]->option, CostCurve::of($this->situations->situation($stand), $rows[0]->option)),
+            $resource->costs($rows[0]->option, CostCurve::of($this->situations->situation($stand), $rows[0]->option)),
         );
     }
 

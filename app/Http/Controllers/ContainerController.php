@@ -22,7 +22,7 @@ final class ContainerController extends Controller
 {
     public function __construct(
         private readonly ContainerReader $reader,
-        private readonly ShedResource $wire,
+        private readonly ShedResource $resource,
         private readonly WithdrawStock $draw,
         private readonly JobClock $clock,
     ) {}
@@ -77,7 +77,7 @@ final class ContainerController extends Controller
             ],
         );
 
-        return $this->json($this->wire->shed($user->crew), 201);
+        return $this->json($this->resource->shed($user->crew), 201);
     }
 
     /** Where it stands and until when it is good; what is left changes by draws only. */
@@ -93,7 +93,7 @@ final class ContainerController extends Controller
         ];
         $tare = $in->quantityOrNull('tare', Dimension::Mass);
         $this->done($in);
-        $this->mustMatch($request, $container->revision, fn(): array => $this->wire->shed($user->crew));
+        $this->mustMatch($request, $container->revision, fn(): array => $this->resource->shed($user->crew));
         $container->fill(
             $change +
                 ($tare === null ? [] : ['tare_value' => $tare->toWire()['value'], 'tare_unit' => $tare->unit->value]),
@@ -101,7 +101,7 @@ final class ContainerController extends Controller
         $container->revision++;
         $container->save();
 
-        return $this->json($this->wire->shed($user->crew));
+        return $this->json($this->resource->shed($user->crew));
     }
 
     /**
@@ -137,7 +137,7 @@ final class ContainerController extends Controller
             ? $this->draw->measured($container->id, $left, $user, $reason)
             : $this->draw->take($container->id, $left, $kind, $user, null, $reason);
 
-        return $this->json($this->wire->shed($user->crew), 201);
+        return $this->json($this->resource->shed($user->crew), 201);
     }
 
     /** Empty, rinsed three times and handed in, or taken to a collection; its draws stay on record. */
@@ -152,7 +152,7 @@ final class ContainerController extends Controller
         $container->gone_at = \Illuminate\Support\Carbon::instance($this->clock->now());
         $container->save();
 
-        return $this->json($this->wire->shed($user->crew));
+        return $this->json($this->resource->shed($user->crew));
     }
 
     private function find(Request $request, string $id): Container

@@ -13,7 +13,7 @@ use Illuminate\Http\Request;
 /** What holds of all counts, and what follows. */
 final class CountController extends Controller
 {
-    public function __construct(private readonly CountResource $wire) {}
+    public function __construct(private readonly CountResource $resource) {}
 
     /** What holds now, what follows from it, and every count that was made. */
     public function show(Request $request, string $standId): JsonResponse
@@ -23,6 +23,6 @@ final class CountController extends Controller
         $share = $in->has('share') ? $in->decimal('share', '0.01', '1') : '0.2';
         $this->done($in);
 
-        return $this->json($this->wire->count($stand, (float) ($share ?? '0.2')));
+        return $this->json($this->resource->count($stand, (float) ($share ?? '0.2')));
     }
 }

@@ -32,7 +32,7 @@ final class ExchangeController extends Controller
      * Every row of the file with what it would become, what is wrong with it, and what is here already. Nothing is
      * kept.
      */
-    public function preview(Request $request, string $groundId, ImportResource $wire): JsonResponse
+    public function preview(Request $request, string $groundId, ImportResource $resource): JsonResponse
     {
         $ground = CrewRows::ground($this->user($request), $groundId);
         $in = $this->fields($request);
@@ -52,7 +52,7 @@ final class ExchangeController extends Controller
         }
 
         return $this->json(
-            $wire->preview($ground, $format ?? FileFormat::GeoJson, $entries, $headers, $matched, $refusal),
+            $resource->preview($ground, $format ?? FileFormat::GeoJson, $entries, $headers, $matched, $refusal),
         );
     }
 

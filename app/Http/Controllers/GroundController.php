@@ -32,7 +32,7 @@ final class GroundController extends Controller
     ];
     private const MOST_PER_PAGE = 200;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly GroundResource $wire) {}
+    public function __construct(private readonly Catalogue $catalogue, private readonly GroundResource $resource) {}
 
     public function index(Request $request): JsonResponse
     {
@@ -43,7 +43,7 @@ final class GroundController extends Controller
             ->orderBy('name')
             ->get();
 
-        return $this->json(['data' => $grounds->map($this->wire->ground(...))->values()->all()]);
+        return $this->json(['data' => $grounds->map($this->resource->ground(...))->values()->all()]);
     }
 
     public function store(Request $request): JsonResponse
@@ -77,7 +77,7 @@ final class GroundController extends Controller
             ],
         );
 
-        return $this->json($this->wire->ground($ground->refresh()), 201, $ground->revision);
+        return $this->json($this->resource->ground($ground->refresh()), 201, $ground->revision);
     }
 
     /** How hard the winters are here: it weighs what a plant is named, and shuts nothing. */
@@ -87,10 +87,10 @@ final class GroundController extends Controller
         $in = $this->fields($request);
         $hardiness = SeasonalVisibility::readZone($in);
         $this->done($in);
-        $this->mustMatch($request, $ground->revision, fn(): array => $this->wire->ground($ground));
+        $this->mustMatch($request, $ground->revision, fn(): array => $this->resource->ground($ground));
         $ground->forceFill(['hardiness_zone' => $hardiness, 'revision' => $ground->revision + 1])->save();
 
-        return $this->json($this->wire->ground($ground), 200, $ground->revision);
+        return $this->json($this->resource->ground($ground), 200, $ground->revision);
     }
 
     /** One page of the patches, sorted and filtered here; the stands of the page come with it. */
@@ -136,7 +136,7 @@ final class GroundController extends Controller
 
         return $this->json([
             'data' => array_map(
-                fn(Patch $patch): array => $this->wire->line($patch, $lines[$patch->id] ?? []),
+                fn(Patch $patch): array => $this->resource->line($patch, $lines[$patch->id] ?? []),
                 $found->items(),
             ),
             'page' => $found->currentPage(),

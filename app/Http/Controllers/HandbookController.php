@@ -16,17 +16,17 @@ use Thicket\Identify\SpeciesFilter;
 /** The handbook: all of it, one species, those that fit, two side by side. */
 final class HandbookController extends Controller
 {
-    public function show(HandbookResource $wire): JsonResponse
+    public function show(HandbookResource $resource): JsonResponse
     {
-        return $this->json($wire->index());
+        return $this->json($resource->index());
     }
 
-    public function species(Request $request, string $id, HandbookResource $wire, Catalogue $catalogue): JsonResponse
+    public function species(Request $request, string $id, HandbookResource $resource, Catalogue $catalogue): JsonResponse
     {
         $this->mustExist($id, $catalogue);
 
         return $this->json(
-            $wire->species($catalogue->species($id)) + [
+            $resource->species($catalogue->species($id)) + [
                 'listing' => $this->user($request)->crew->settings['listed'][$id] ?? null,
             ],
             200,
@@ -35,11 +35,11 @@ final class HandbookController extends Controller
     }
 
     /** Species by name, habit, setting and month; months are those of the ground where one is given. */
-    public function find(Request $request, HandbookResource $wire, Catalogue $catalogue): JsonResponse
+    public function find(Request $request, HandbookResource $resource, Catalogue $catalogue): JsonResponse
     {
         $in = $this->query($request);
         $name = $in->textOrNull('name', 80);
-        $habit = $in->choiceOrNull('habit', $wire->habits());
+        $habit = $in->choiceOrNull('habit', $resource->habits());
         $setting = $in->choiceOrNull('setting', $catalogue->sites());
         $month = $in->has('month') ? $in->decimal('month', '1', '12') : null;
         $showing = $in->choiceOrNull('showing', SpeciesFilter::SHOWING) ?? 'flower';
@@ -58,16 +58,16 @@ final class HandbookController extends Controller
             $ground?->seasonShift(),
         );
 
-        return $this->json(['data' => $wire->briefs(...$found)]);
+        return $this->json(['data' => $resource->briefs(...$found)]);
     }
 
-    public function compare(Request $request, HandbookResource $wire, Catalogue $catalogue): JsonResponse
+    public function compare(Request $request, HandbookResource $resource, Catalogue $catalogue): JsonResponse
     {
         $in = $this->query($request);
         $ids = $in->text('species', 200);
         $this->done($in);
 
-        return $this->json($wire->comparison(Comparison::of(explode(',', (string) $ids), $catalogue)));
+        return $this->json($resource->comparison(Comparison::of(explode(',', (string) $ids), $catalogue)));
     }
 
     private function mustExist(string $id, Catalogue $catalogue): void

@@ -22,7 +22,7 @@ final class IdentifyController extends Controller
     public function __construct(private readonly Catalogue $catalogue) {}
 
     /** What it could be, in the season of the ground where one is given. */
-    public function rank(Request $request, KeyResource $wire, JobClock $clock): JsonResponse
+    public function rank(Request $request, KeyResource $resource, JobClock $clock): JsonResponse
     {
         $in = $this->fields($request);
         $sight = ObservedCharacters::read($in, $this->catalogue);
@@ -33,6 +33,6 @@ final class IdentifyController extends Controller
         $day ??= $ground === null ? null : $clock->today($ground->time_zone);
         $today = $day === null ? null : $ground?->showing($day) ?? new SeasonalVisibility(SeasonShift::none(), $day);
 
-        return $this->json($wire->result((new Key($this->catalogue))->rank($sight, $today)));
+        return $this->json($resource->result((new Key($this->catalogue))->rank($sight, $today)));
     }
 }

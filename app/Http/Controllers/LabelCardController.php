@@ -21,7 +21,7 @@ use Thicket\Label\LabelCard as Card;
 /** Label cards and their versions. */
 final class LabelCardController extends Controller
 {
-    public function __construct(private readonly Catalogue $catalogue, private readonly ShedResource $wire) {}
+    public function __construct(private readonly Catalogue $catalogue, private readonly ShedResource $resource) {}
 
     /** A new card, or a new version of one (rulings B8): nothing that was entered is ever changed. */
     public function store(Request $request): JsonResponse
@@ -56,7 +56,7 @@ final class LabelCardController extends Controller
             ]);
         });
 
-        return $this->json($this->wire->shed($user->crew), 201);
+        return $this->json($this->resource->shed($user->crew), 201);
     }
 
     /**
@@ -92,6 +92,6 @@ final class LabelCardController extends Controller
         SecurityLog::note('card confirmed', $request, ['version' => $version->id]);
         $version->update(['confirmed_by' => $user->id, 'confirmed_at' => $clock->now()]);
 
-        return $this->json($this->wire->shed($user->crew));
+        return $this->json($this->resource->shed($user->crew));
     }
 }

@@ -18,7 +18,7 @@ final class ListingController extends Controller
      * What the law where this crew works says of a plant (rulings J20): it is looked up by people, and noted here by a
      * lead.
      */
-    public function update(Request $request, string $id, HandbookResource $wire, Catalogue $catalogue): JsonResponse
+    public function update(Request $request, string $id, HandbookResource $resource, Catalogue $catalogue): JsonResponse
     {
         Gate::authorize('lead');
         $this->mustExist($id, $catalogue);
@@ -38,7 +38,7 @@ final class ListingController extends Controller
         );
         $crew->forceFill(['settings' => $settings, 'revision' => $crew->revision + 1])->save();
 
-        return $this->species($request, $id, $wire, $catalogue);
+        return $this->species($request, $id, $resource, $catalogue);
     }
 
     private function mustExist(string $id, Catalogue $catalogue): void
@@ -46,12 +46,12 @@ final class ListingController extends Controller
         $catalogue->hasSpecies($id) || throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
     }
 
-    public function species(Request $request, string $id, HandbookResource $wire, Catalogue $catalogue): JsonResponse
+    public function species(Request $request, string $id, HandbookResource $resource, Catalogue $catalogue): JsonResponse
     {
         $this->mustExist($id, $catalogue);
 
         return $this->json(
-            $wire->species($catalogue->species($id)) + [
+            $resource->species($catalogue->species($id)) + [
                 'listing' => $this->user($request)->crew->settings['listed'][$id] ?? null,
             ],
             200,

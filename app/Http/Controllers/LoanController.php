@@ -15,7 +15,7 @@ use Illuminate\Http\Request;
 /** Tools that are out. */
 final class LoanController extends Controller
 {
-    public function __construct(private readonly ShedResource $wire, private readonly JobClock $clock) {}
+    public function __construct(private readonly ShedResource $resource, private readonly JobClock $clock) {}
 
     public function store(Request $request, string $toolId): JsonResponse
     {
@@ -44,7 +44,7 @@ final class LoanController extends Controller
             'lent_by' => $user->id,
         ]);
 
-        return $this->json($this->wire->shed($user->crew), 201);
+        return $this->json($this->resource->shed($user->crew), 201);
     }
 
     public function takeBack(Request $request, string $loanId): JsonResponse
@@ -59,6 +59,6 @@ final class LoanController extends Controller
         }
         $loan->update(['returned_on' => $this->clock->today($user->crew->timeZone())->format('Y-m-d')]);
 
-        return $this->json($this->wire->shed($user->crew));
+        return $this->json($this->resource->shed($user->crew));
     }
 }

@@ -21,7 +21,7 @@ final class LookBackController extends Controller
 {
     public function __construct(private readonly LookBackReader $reader) {}
 
-    public function store(Request $request, string $recordId, RecordResource $wire, Chain $chain): JsonResponse
+    public function store(Request $request, string $recordId, RecordResource $resource, Chain $chain): JsonResponse
     {
         $record = CrewRows::record($this->user($request), $recordId);
         Gate::authorize('write');
@@ -52,6 +52,6 @@ final class LookBackController extends Controller
             $chain->add($record->crew_id, Sealed::LookBack, $look->id);
         });
 
-        return $this->json($wire->record(CrewRows::record($this->user($request), $recordId)), 201);
+        return $this->json($resource->record(CrewRows::record($this->user($request), $recordId)), 201);
     }
 }

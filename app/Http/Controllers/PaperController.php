@@ -27,7 +27,7 @@ final class PaperController extends Controller
         SheetPdf $sheets,
         MixingCardPdf $cards,
         RecipeDesk $desk,
-        StandResource $wire,
+        StandResource $resource,
     ): JsonResponse {
         $user = $this->user($request);
         $in = $this->fields($request);
@@ -48,7 +48,7 @@ final class PaperController extends Controller
                 throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
             [$name, $html] = [
                 'mixing-card.pdf',
-                $cards->html($wire->recipe($stand, $step, $desk->solve($stand, $step)), $stand, $step, $user->units),
+                $cards->html($resource->recipe($stand, $step, $desk->solve($stand, $step)), $stand, $step, $user->units),
             ];
         }
         SecurityLog::note('exported', $request, ['what' => $kind]);

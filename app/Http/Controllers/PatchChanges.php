@@ -25,7 +25,7 @@ abstract class PatchChanges extends Controller
 {
     public function __construct(
         protected readonly Catalogue $catalogue,
-        protected readonly GroundResource $wire,
+        protected readonly GroundResource $resource,
         protected readonly JobClock $clock,
     ) {}
 
@@ -80,13 +80,13 @@ abstract class PatchChanges extends Controller
             ->orderBy('created_at')
             ->orderBy('id')
             ->get();
-        $wire = app(StandResource::class);
+        $resource = app(StandResource::class);
 
         return $this->json(
-            $this->wire->patch(
+            $this->resource->patch(
                 $patch,
                 $stands
-                    ->map(fn(Stand $s): array => $wire->line($s, Workflow::of($s, $this->catalogue)))
+                    ->map(fn(Stand $s): array => $resource->line($s, Workflow::of($s, $this->catalogue)))
                     ->values()
                     ->all(),
             ) + $more,

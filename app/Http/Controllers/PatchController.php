@@ -21,10 +21,10 @@ final class PatchController extends PatchChanges
     public function __construct(
         private readonly KeepOutline $keepOutline,
         Catalogue $catalogue,
-        GroundResource $wire,
+        GroundResource $resource,
         JobClock $clock,
     ) {
-        parent::__construct($catalogue, $wire, $clock);
+        parent::__construct($catalogue, $resource, $clock);
     }
 
     public function store(Request $request, string $groundId): JsonResponse
@@ -66,7 +66,7 @@ final class PatchController extends PatchChanges
         $from = $in->pastDayOrNull('validFrom', $this->today($patch->ground)) ?? $this->today($patch->ground);
         $how = $this->how($in);
         $this->done($in);
-        $this->mustMatch($request, $patch->revision, fn(): array => $this->wire->patch($patch));
+        $this->mustMatch($request, $patch->revision, fn(): array => $this->resource->patch($patch));
         $this->change($patch, function () use ($request, $patch, $name, $setting, $outline, $from, $how): void {
             $patch->fill(array_filter(['name' => $name, 'setting' => $setting]));
             $outline !== null && ($this->keepOutline)($patch, $outline->outline, $from, $this->user($request), $how);
@@ -82,7 +82,7 @@ final class PatchController extends PatchChanges
         $archived = $in->bool('archived', true);
         $reason = $archived ? $in->text('reason', 300) : $in->textOrNull('reason', 300);
         $this->done($in);
-        $this->mustMatch($request, $patch->revision, fn(): array => $this->wire->patch($patch));
+        $this->mustMatch($request, $patch->revision, fn(): array => $this->resource->patch($patch));
         $this->change($patch, static function () use ($patch, $archived, $reason): void {
             $patch->forceFill([
                 'archived_at' => $archived ? now() : null,

@@ -25,10 +25,10 @@ final class PatchOutlineController extends PatchChanges
     public function __construct(
         private readonly KeepOutline $keepOutline,
         Catalogue $catalogue,
-        GroundResource $wire,
+        GroundResource $resource,
         JobClock $clock,
     ) {
-        parent::__construct($catalogue, $wire, $clock);
+        parent::__construct($catalogue, $resource, $clock);
     }
 
     public function index(Request $request, string $patchId): JsonResponse
@@ -45,7 +45,7 @@ final class PatchOutlineController extends PatchChanges
                 ->take(1);
         }
 
-        return $this->json(['data' => $versions->map($this->wire->outline(...))->values()->all()]);
+        return $this->json(['data' => $versions->map($this->resource->outline(...))->values()->all()]);
     }
 
     /** The larger piece stays this patch, with its stands; each other piece becomes a patch of its own. */
@@ -64,7 +64,7 @@ final class PatchOutlineController extends PatchChanges
             $in->fault('line', $e->faults[0]['message']);
         }
         $this->done($in);
-        $this->mustMatch($request, $patch->revision, fn(): array => $this->wire->patch($patch));
+        $this->mustMatch($request, $patch->revision, fn(): array => $this->resource->patch($patch));
         $made = [];
         $this->change($patch, function () use ($request, $patch, $pieces, $name, &$made): void {
             ($this->keepOutline)($patch, $pieces[0], $this->today($patch->ground), $this->user($request), 'split');
@@ -107,7 +107,7 @@ final class PatchOutlineController extends PatchChanges
             $in->fault('patches', $e->faults[0]['message']);
         }
         $this->done($in);
-        $this->mustMatch($request, $patch->revision, fn(): array => $this->wire->patch($patch));
+        $this->mustMatch($request, $patch->revision, fn(): array => $this->resource->patch($patch));
         foreach ($others as $other) {
             if (
                 $other->stands->contains(
@@ -156,7 +156,7 @@ final class PatchOutlineController extends PatchChanges
             $in->fault('hole', $e->faults[0]['message']);
         }
         $this->done($in);
-        $this->mustMatch($request, $patch->revision, fn(): array => $this->wire->patch($patch));
+        $this->mustMatch($request, $patch->revision, fn(): array => $this->resource->patch($patch));
         $this->change($patch, function () use ($request, $patch, $outline): void {
             $outline === null ||
                 ($this->keepOutline)($patch, $outline, $this->today($patch->ground), $this->user($request), 'hole');

@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\Gate;
 /** People of the crew, with licence and clearances. */
 final class PersonController extends Controller
 {
-    public function __construct(private readonly PersonReader $reader, private readonly ShedResource $wire) {}
+    public function __construct(private readonly PersonReader $reader, private readonly ShedResource $resource) {}
 
     public function store(Request $request): JsonResponse
     {
@@ -29,7 +29,7 @@ final class PersonController extends Controller
         SecurityLog::note('person added', $request);
         Person::create(array_filter(['id' => $id]) + $person + ['crew_id' => $user->crew_id]);
 
-        return $this->json($this->wire->shed($user->crew), 201);
+        return $this->json($this->resource->shed($user->crew), 201);
     }
 
     public function update(Request $request, string $personId): JsonResponse
@@ -40,12 +40,12 @@ final class PersonController extends Controller
         $in = $this->fields($request);
         $person = $this->reader->read($in);
         $this->done($in);
-        $this->mustMatch($request, $row->revision, fn(): array => $this->wire->shed($user->crew));
+        $this->mustMatch($request, $row->revision, fn(): array => $this->resource->shed($user->crew));
         SecurityLog::note('licence or clearance changed', $request, ['person' => $row->id]);
         $row->fill($person);
         $row->revision++;
         $row->save();
 
-        return $this->json($this->wire->shed($user->crew));
+        return $this->json($this->resource->shed($user->crew));
     }
 }

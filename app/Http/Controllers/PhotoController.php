@@ -24,7 +24,7 @@ final class PhotoController extends Controller
 {
     private const MOST_PHOTOS = 12;
 
-    public function __construct(private readonly SightingResource $wire) {}
+    public function __construct(private readonly SightingResource $resource) {}
 
     /** The place that the camera wrote is told in the answer and kept nowhere; the person takes it over or not. */
     public function store(Request $request, string $id, PhotoStore $store, Chain $chain): JsonResponse
@@ -58,7 +58,7 @@ final class PhotoController extends Controller
 
         return $this->json(
             [
-                'sighting' => $this->wire->sighting($this->find($request, $id)),
+                'sighting' => $this->resource->sighting($this->find($request, $id)),
                 'photo' => $photoId,
                 'offeredPlace' => $offered,
             ],
@@ -110,6 +110,6 @@ final class PhotoController extends Controller
 
     private function answer(Sighting $sighting, int $status = 200): JsonResponse
     {
-        return $this->json($this->wire->sighting($sighting), $status, $sighting->revision);
+        return $this->json($this->resource->sighting($sighting), $status, $sighting->revision);
     }
 }

@@ -16,7 +16,7 @@ use Thicket\Survey\PlotPlan as Placing;
 /** Where to put plots. */
 final class PlotPlanController extends Controller
 {
-    public function __construct(private readonly PlotPlanReader $reader, private readonly CountResource $wire) {}
+    public function __construct(private readonly PlotPlanReader $reader, private readonly CountResource $resource) {}
 
     /** Where to put plots; asked again with the same seed it gives the same. */
     public function store(Request $request, string $standId): JsonResponse
@@ -52,6 +52,6 @@ final class PlotPlanController extends Controller
             ],
         );
 
-        return $this->json($this->wire->plan($plan), 201);
+        return $this->json($this->resource->plan($plan), 201);
     }
 }

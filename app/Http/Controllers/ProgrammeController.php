@@ -25,18 +25,18 @@ final class ProgrammeController extends Controller
         private readonly SituationRepository $situations,
     ) {}
 
-    public function index(Request $request, string $standId, ProgrammeResource $wire): JsonResponse
+    public function index(Request $request, string $standId, ProgrammeResource $resource): JsonResponse
     {
         $stand = CrewRows::stand($this->user($request), $standId);
         $this->done($this->query($request));
 
         return $this->json(
-            $wire->offers($this->planner($stand->patch->ground->crew)->offers($this->situations->situation($stand))),
+            $resource->offers($this->planner($stand->patch->ground->crew)->offers($this->situations->situation($stand))),
         );
     }
 
     /** Each job becomes a later step of the trail; steps that were never issued give way to it. */
-    public function store(Request $request, string $standId, FollowProgramme $follow, StandResource $wire): JsonResponse
+    public function store(Request $request, string $standId, FollowProgramme $follow, StandResource $resource): JsonResponse
     {
         $stand = CrewRows::stand($this->user($request), $standId);
         $in = $this->fields($request);
@@ -52,7 +52,7 @@ final class ProgrammeController extends Controller
             $in->fault('programme', 'This programme is not made for this plant on this ground.');
         }
         $this->done($in);
-        $this->mustMatch($request, $stand->revision, fn(): array => $wire->stand($stand));
+        $this->mustMatch($request, $stand->revision, fn(): array => $resource->stand($stand));
         if ($situation->target === null) {
             throw new \LogicException('refused above');
         }
@@ -71,15 +71,15 @@ final class ProgrammeController extends Controller
         $follow($stand, $offer, $crew, $this->situations->schools($crew)->chosen);
         $stand = CrewRows::stand($this->user($request), $standId);
 
-        return $this->json($wire->stand($stand), 200, $stand->revision);
+        return $this->json($resource->stand($stand), 200, $stand->revision);
     }
 
     /** Gives the programme up: jobs never issued go, what was issued or signed stays. */
-    public function destroy(Request $request, string $standId, StandResource $wire): JsonResponse
+    public function destroy(Request $request, string $standId, StandResource $resource): JsonResponse
     {
         $stand = CrewRows::stand($this->user($request), $standId);
         $this->done($this->fields($request));
-        $this->mustMatch($request, $stand->revision, fn(): array => $wire->stand($stand));
+        $this->mustMatch($request, $stand->revision, fn(): array => $resource->stand($stand));
         DB::transaction(static function () use ($stand): void {
             $stand->dropOpenSteps();
             $stand->revision++;
@@ -87,7 +87,7 @@ final class ProgrammeController extends Controller
         });
         $stand = CrewRows::stand($this->user($request), $standId);
 
-        return $this->json($wire->stand($stand), 200, $stand->revision);
+        return $this->json($resource->stand($stand), 200, $stand->revision);
     }
 
     private function planner(Crew $crew): Planner

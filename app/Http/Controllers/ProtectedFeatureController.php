@@ -19,13 +19,13 @@ use Thicket\Survey\Shape;
 /** Things to protect or to know of: drawn on a ground, or told of beside a patch with a typed distance. */
 final class ProtectedFeatureController extends Controller
 {
-    public function __construct(private readonly Catalogue $catalogue, private readonly GroundResource $wire) {}
+    public function __construct(private readonly Catalogue $catalogue, private readonly GroundResource $resource) {}
 
     public function index(Request $request, string $groundId): JsonResponse
     {
         $ground = Ground::query()->ofCrew($this->user($request))->with('keepers')->findOrFail($groundId);
 
-        return $this->json(['data' => $ground->keepers->map($this->wire->keeper(...))->values()->all()]);
+        return $this->json(['data' => $ground->keepers->map($this->resource->keeper(...))->values()->all()]);
     }
 
     public function store(Request $request, string $groundId): JsonResponse
@@ -37,7 +37,7 @@ final class ProtectedFeatureController extends Controller
         $in->has('distance') && $in->fault('distance', 'The map measures the distance.');
         $keeper = $this->create($in, $request, ['ground_id' => $ground->id] + $this->placed($shape));
 
-        return $this->json($this->wire->keeper($keeper->refresh()), 201, $keeper->revision);
+        return $this->json($this->resource->keeper($keeper->refresh()), 201, $keeper->revision);
     }
 
     /** Known by words: how far somebody on site says it stands from the targets. */
@@ -49,7 +49,7 @@ final class ProtectedFeatureController extends Controller
             'patch_id' => $patch->id,
         ]);
 
-        return $this->json($this->wire->keeper($keeper->refresh()), 201, $keeper->revision);
+        return $this->json($this->resource->keeper($keeper->refresh()), 201, $keeper->revision);
     }
 
     public function update(Request $request, string $keeperId): JsonResponse
@@ -59,7 +59,7 @@ final class ProtectedFeatureController extends Controller
         $shape = Ground::query()->findOrFail($keeper->ground_id)->shapes()->shape($in, 'shape');
         $read = (new SituationReader($this->catalogue))->keeper($in);
         $in->faults->throwIfAny();
-        $this->mustMatch($request, $keeper->revision, fn(): array => $this->wire->keeper($keeper));
+        $this->mustMatch($request, $keeper->revision, fn(): array => $this->resource->keeper($keeper));
         $keeper
             ->forceFill(
                 [
@@ -71,17 +71,17 @@ final class ProtectedFeatureController extends Controller
             )
             ->save();
 
-        return $this->json($this->wire->keeper($keeper), 200, $keeper->revision);
+        return $this->json($this->resource->keeper($keeper), 200, $keeper->revision);
     }
 
     /** Put away, not deleted: sheets and records that name it keep their own copy. */
     public function destroy(Request $request, string $keeperId): JsonResponse
     {
         $keeper = $this->find($request, $keeperId);
-        $this->mustMatch($request, $keeper->revision, fn(): array => $this->wire->keeper($keeper));
+        $this->mustMatch($request, $keeper->revision, fn(): array => $this->resource->keeper($keeper));
         $keeper->forceFill(['archived_at' => now(), 'revision' => $keeper->revision + 1])->save();
 
-        return $this->json($this->wire->keeper($keeper));
+        return $this->json($this->resource->keeper($keeper));
     }
 
     /** @param array<string, mixed> $place */

@@ -15,7 +15,7 @@ use Illuminate\Http\Request;
 /** The recipe of a step: as asked, and as kept. */
 final class RecipeController extends Controller
 {
-    public function __construct(private readonly RecipeAskReader $reader, private readonly StandResource $wire) {}
+    public function __construct(private readonly RecipeAskReader $reader, private readonly StandResource $resource) {}
 
     public function show(Request $request, string $stepId, RecipeDesk $desk): JsonResponse
     {
@@ -24,7 +24,7 @@ final class RecipeController extends Controller
         $this->reader->read($in, $this->user($request), $step);
         $this->done($in);
 
-        return $this->json($this->wire->recipe($stand, $step, $desk->solve($stand, $step)), 200, $step->revision);
+        return $this->json($this->resource->recipe($stand, $step, $desk->solve($stand, $step)), 200, $step->revision);
     }
 
     public function update(Request $request, string $stepId, RecipeDesk $desk): JsonResponse
@@ -37,12 +37,12 @@ final class RecipeController extends Controller
         $this->mustMatch(
             $request,
             $revision,
-            fn(): array => $this->wire->recipe($stand, $step, $desk->solve($stand, $step)),
+            fn(): array => $this->resource->recipe($stand, $step, $desk->solve($stand, $step)),
         );
         $recipe = $desk->solve($stand, $step);
         if (!$recipe->isFinished()) {
             throw new \App\Exceptions\Stopped(409, 'This recipe is not finished; answer what is missing first.', [
-                'recipe' => $this->wire->recipe($stand, $step, $recipe),
+                'recipe' => $this->resource->recipe($stand, $step, $recipe),
             ]);
         }
         $step->recipe = ['savedBy' => $this->user($request)->name] + ($step->recipe ?? []);
@@ -50,6 +50,6 @@ final class RecipeController extends Controller
         $step->revision = $revision + 1;
         $step->save();
 
-        return $this->json($this->wire->recipe($stand, $step, $recipe), 200, $step->revision);
+        return $this->json($this->resource->recipe($stand, $step, $recipe), 200, $step->revision);
     }
 }

@@ -21,7 +21,7 @@ final class RecordController extends Controller
         string $sheetId,
         SignRecord $sign,
         RecordReader $reader,
-        RecordResource $wire,
+        RecordResource $resource,
     ): JsonResponse {
         $sheet = CrewRows::sheet($this->user($request), $sheetId);
         Gate::authorize('write');
@@ -32,11 +32,11 @@ final class RecordController extends Controller
         $this->passwordAgain($request);
         $this->mustBeNew($id, new Record());
 
-        return $this->json($wire->record($sign($sheet, $this->user($request), $body, $id)), 201);
+        return $this->json($resource->record($sign($sheet, $this->user($request), $body, $id)), 201);
     }
 
-    public function show(Request $request, string $recordId, RecordResource $wire): JsonResponse
+    public function show(Request $request, string $recordId, RecordResource $resource): JsonResponse
     {
-        return $this->json($wire->record(CrewRows::record($this->user($request), $recordId)));
+        return $this->json($resource->record(CrewRows::record($this->user($request), $recordId)));
     }
 }

@@ -19,14 +19,14 @@ final class SearchController extends Controller
 
     public function index(
         Request $request,
-        HandbookResource $wire,
+        HandbookResource $resource,
         StandResource $names,
         CardNames $cards,
     ): JsonResponse {
         $in = $this->query($request);
         $words = mb_strtolower($in->text('q', 80) ?? '');
         $this->done($in);
-        $hits = $wire->search($words);
+        $hits = $resource->search($words);
         // stands of the plants that were found, or of places called so; the newest few
         $species = array_column(array_filter($hits, static fn(array $h): bool => $h['kind'] === 'species'), 'id');
         $like = '%' . addcslashes($words, '%_\\') . '%';

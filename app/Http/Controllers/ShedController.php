@@ -15,13 +15,13 @@ use Illuminate\Support\Facades\Gate;
 /** The Shed as a whole, and how the crew works. */
 final class ShedController extends Controller
 {
-    public function __construct(private readonly ChoicesReader $reader, private readonly ShedResource $wire) {}
+    public function __construct(private readonly ChoicesReader $reader, private readonly ShedResource $resource) {}
 
     public function show(Request $request): JsonResponse
     {
         $crew = $this->user($request)->crew;
 
-        return $this->json($this->wire->shed($crew), 200, $crew->revision);
+        return $this->json($this->resource->shed($crew), 200, $crew->revision);
     }
 
     public function updateChoices(Request $request, JobClock $clock): JsonResponse
@@ -31,12 +31,12 @@ final class ShedController extends Controller
         $in = $this->fields($request);
         $settings = $this->reader->read($in, $clock->today($crew->timeZone()), $crew->settings);
         $this->done($in);
-        $this->mustMatch($request, $crew->revision, fn(): array => $this->wire->shed($crew));
+        $this->mustMatch($request, $crew->revision, fn(): array => $this->resource->shed($crew));
         SecurityLog::note('settings changed', $request);
         $crew->settings = $settings;
         $crew->revision++;
         $crew->save();
 
-        return $this->json($this->wire->shed($crew), 200, $crew->revision);
+        return $this->json($this->resource->shed($crew), 200, $crew->revision);
     }
 }

@@ -22,7 +22,7 @@ final class SightingController extends Controller
 {
     private const PER_PAGE = 50;
 
-    public function __construct(private readonly SightingResource $wire) {}
+    public function __construct(private readonly SightingResource $resource) {}
 
     public function index(Request $request, Catalogue $catalogue): JsonResponse
     {
@@ -52,7 +52,7 @@ final class SightingController extends Controller
             ->get();
 
         return $this->json([
-            'data' => $page->take(self::PER_PAGE)->map($this->wire->sighting(...))->values()->all(),
+            'data' => $page->take(self::PER_PAGE)->map($this->resource->sighting(...))->values()->all(),
             'next' => $page->count() > self::PER_PAGE ? $page->get(self::PER_PAGE - 1)?->id : null,
         ]);
     }
@@ -82,7 +82,7 @@ final class SightingController extends Controller
         $in = $this->fields($request);
         $row = $reader->details($in, $sighting->ground) + $reader->point($in, $sighting->ground);
         $this->done($in);
-        $this->mustMatch($request, $sighting->revision, fn(): array => $this->wire->sighting($sighting));
+        $this->mustMatch($request, $sighting->revision, fn(): array => $this->resource->sighting($sighting));
         $sighting->forceFill($row + ['revision' => $sighting->revision + 1])->save();
 
         return $this->answer($this->find($request, $id));
@@ -108,7 +108,7 @@ final class SightingController extends Controller
 
     private function answer(Sighting $sighting, int $status = 200): JsonResponse
     {
-        return $this->json($this->wire->sighting($sighting), $status, $sighting->revision);
+        return $this->json($this->resource->sighting($sighting), $status, $sighting->revision);
     }
 
     private function find(Request $request, string $id): Sighting

@@ -13,7 +13,7 @@ use Illuminate\Http\Request;
 /** Sprayers of the crew. */
 final class SprayerController extends Controller
 {
-    public function __construct(private readonly SprayerReader $reader, private readonly ShedResource $wire) {}
+    public function __construct(private readonly SprayerReader $reader, private readonly ShedResource $resource) {}
 
     public function store(Request $request): JsonResponse
     {
@@ -25,7 +25,7 @@ final class SprayerController extends Controller
         $this->mustBeNew($id, new Sprayer());
         Sprayer::create(array_filter(['id' => $id]) + $sprayer + ['crew_id' => $user->crew_id]);
 
-        return $this->json($this->wire->shed($user->crew), 201);
+        return $this->json($this->resource->shed($user->crew), 201);
     }
 
     public function update(Request $request, string $sprayerId): JsonResponse
@@ -35,7 +35,7 @@ final class SprayerController extends Controller
         $in = $this->fields($request);
         $sprayer = $this->reader->read($in);
         $this->done($in);
-        $this->mustMatch($request, $row->revision, fn(): array => $this->wire->shed($user->crew));
+        $this->mustMatch($request, $row->revision, fn(): array => $this->resource->shed($user->crew));
         // another nozzle puts out another amount: what was measured before says nothing of it (handbook 3)
         if (($row->details['nozzle'] ?? null) !== ($sprayer['details']['nozzle'] ?? null)) {
             $sprayer += ['gives_value' => null, 'gives_unit' => null, 'calibrated_on' => null, 'due_on' => null];
@@ -44,6 +44,6 @@ final class SprayerController extends Controller
         $row->revision++;
         $row->save();
 
-        return $this->json($this->wire->shed($user->crew));
+        return $this->json($this->resource->shed($user->crew));
     }
 }

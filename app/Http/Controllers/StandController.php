@@ -15,7 +15,7 @@ use Illuminate\Http\Request;
 /** A stand: what is known of it, and its end. */
 final class StandController extends Controller
 {
-    public function __construct(private readonly StandResource $wire) {}
+    public function __construct(private readonly StandResource $resource) {}
 
     public function show(Request $request, string $standId): JsonResponse
     {
@@ -23,9 +23,9 @@ final class StandController extends Controller
     }
 
     /** What it still could be, how it is handled till then, and what a name would open. */
-    public function prospects(Request $request, string $standId, ProspectResource $wire): JsonResponse
+    public function prospects(Request $request, string $standId, ProspectResource $resource): JsonResponse
     {
-        return $this->json($wire->of(CrewRows::stand($this->user($request), $standId)));
+        return $this->json($resource->of(CrewRows::stand($this->user($request), $standId)));
     }
 
     public function close(Request $request, string $standId): JsonResponse
@@ -47,6 +47,6 @@ final class StandController extends Controller
 
     private function answer(Stand $stand, int $status = 200): JsonResponse
     {
-        return $this->json($this->wire->stand($stand), $status, $stand->revision);
+        return $this->json($this->resource->stand($stand), $status, $stand->revision);
     }
 }

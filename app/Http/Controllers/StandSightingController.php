@@ -15,7 +15,7 @@ use Illuminate\Http\Request;
 /** What a stand was found to be. */
 final class StandSightingController extends Controller
 {
-    public function __construct(private readonly StandResource $wire) {}
+    public function __construct(private readonly StandResource $resource) {}
 
     public function store(Request $request, string $standId, KeepSighting $keep, SightingReader $reader): JsonResponse
     {
@@ -30,6 +30,6 @@ final class StandSightingController extends Controller
 
     private function answer(Stand $stand, int $status = 200): JsonResponse
     {
-        return $this->json($this->wire->stand($stand), $status, $stand->revision);
+        return $this->json($this->resource->stand($stand), $status, $stand->revision);
     }
 }

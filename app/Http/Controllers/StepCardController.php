@@ -20,14 +20,14 @@ final class StepCardController extends Controller
      * The step goes over to the newest confirmed version of its card; its recipe is reckoned again and has to be saved
      * again.
      */
-    public function update(Request $request, string $stepId, RecipeDesk $desk, StandResource $wire): JsonResponse
+    public function update(Request $request, string $stepId, RecipeDesk $desk, StandResource $resource): JsonResponse
     {
         [$stand, $step] = CrewRows::mixedStep($this->user($request), $stepId);
         $this->done($this->fields($request));
         $this->mustMatch(
             $request,
             $step->revision,
-            fn(): array => $wire->recipe($stand, $step, $desk->solve($stand, $step)),
+            fn(): array => $resource->recipe($stand, $step, $desk->solve($stand, $step)),
         );
         $newer = $step->cardVersion?->newer();
         $recipe = $step->recipe;
@@ -50,6 +50,6 @@ final class StepCardController extends Controller
         ]);
         [$stand, $step] = CrewRows::mixedStep($this->user($request), $stepId);
 
-        return $this->json($wire->recipe($stand, $step, $desk->solve($stand, $step)), 200, $step->revision);
+        return $this->json($resource->recipe($stand, $step, $desk->solve($stand, $step)), 200, $step->revision);
     }
 }

@@ -23,7 +23,7 @@ final class StepController extends Controller
         private readonly StepReader $reader,
         private readonly Catalogue $catalogue,
         private readonly SituationRepository $situations,
-        private readonly StandResource $wire,
+        private readonly StandResource $resource,
     ) {}
 
     public function update(Request $request, string $standId): JsonResponse
@@ -38,7 +38,7 @@ final class StepController extends Controller
             'why' => $why,
         ] = $this->reader->read($in, $this->user($request));
         $this->done($in);
-        $this->mustMatch($request, $stand->revision, fn(): array => $this->wire->stand($stand));
+        $this->mustMatch($request, $stand->revision, fn(): array => $this->resource->stand($stand));
         DB::transaction(function () use ($request, $stand, $method, $active, $version, $schools, $why): void {
             $step =
                 $stand->steps->first(fn(Step $s): bool => $s->issuedSheet() === null && $s->records->isEmpty()) ??
@@ -66,6 +66,6 @@ final class StepController extends Controller
         });
         $stand = CrewRows::stand($this->user($request), $standId);
 
-        return $this->json($this->wire->stand($stand), 200, $stand->revision);
+        return $this->json($this->resource->stand($stand), 200, $stand->revision);
     }
 }

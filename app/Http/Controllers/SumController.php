@@ -20,14 +20,14 @@ final class SumController extends Controller
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly SituationRepository $situations,
-        private readonly MixResource $wire,
+        private readonly MixResource $resource,
     ) {}
 
     public function index(Request $request): JsonResponse
     {
         $this->done($this->query($request));
 
-        return $this->json(['sums' => $this->wire->sums()]);
+        return $this->json(['sums' => $this->resource->sums()]);
     }
 
     /** What follows from the figures that are known; contradictions are part of the answer. */
@@ -41,7 +41,7 @@ final class SumController extends Controller
         }
 
         return $this->json(
-            $this->wire->solved(
+            $this->resource->solved(
                 SumSolver::solve($table, $given),
                 $this->situations->measuringKit($this->user($request)->crew),
             ),
@@ -57,6 +57,6 @@ final class SumController extends Controller
             throw new \LogicException('refused above');
         }
 
-        return $this->json($this->wire->purchase(Purchase::of($need, $onShelf ?? Quantity::zero($need->unit), $packs)));
+        return $this->json($this->resource->purchase(Purchase::of($need, $onShelf ?? Quantity::zero($need->unit), $packs)));
     }
 }

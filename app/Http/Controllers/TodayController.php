@@ -25,7 +25,7 @@ final class TodayController extends Controller
 
     public function __invoke(
         Request $request,
-        StandResource $wire,
+        StandResource $resource,
         Catalogue $catalogue,
         JobClock $clock,
         LookAlikes $lookAlikes,
@@ -48,7 +48,7 @@ final class TodayController extends Controller
         /** @var Stand $stand */
         foreach (Stand::query()->withLine()->whereKey($listed)->get() as $stand) {
             $trail = Workflow::of($stand, $catalogue);
-            $line = $wire->line($stand, $trail) + ['lookAlikesOpen' => count($lookAlikes->open($stand))];
+            $line = $resource->line($stand, $trail) + ['lookAlikesOpen' => count($lookAlikes->open($stand))];
             $lines[] = $line;
             if ($trail->next === 'judged' && $trail->record !== null) {
                 $due[] = [

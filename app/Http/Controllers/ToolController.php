@@ -18,7 +18,7 @@ final class ToolController extends Controller
 
     public function __construct(
         private readonly ToolReader $reader,
-        private readonly ShedResource $wire,
+        private readonly ShedResource $resource,
         private readonly JobClock $clock,
     ) {}
 
@@ -32,7 +32,7 @@ final class ToolController extends Controller
         $this->mustBeNew($id, new Tool());
         Tool::create(array_filter(['id' => $id]) + $tool + ['crew_id' => $user->crew_id]);
 
-        return $this->json($this->wire->shed($user->crew), 201);
+        return $this->json($this->resource->shed($user->crew), 201);
     }
 
     /** A tool that is lost, sold or broken; its loans stay on record. */
@@ -44,6 +44,6 @@ final class ToolController extends Controller
         $tool->gone_at = \Illuminate\Support\Carbon::instance($this->clock->now());
         $tool->save();
 
-        return $this->json($this->wire->shed($user->crew));
+        return $this->json($this->resource->shed($user->crew));
     }
 }

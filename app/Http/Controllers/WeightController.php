@@ -15,18 +15,18 @@ use Thicket\Assess\Weights;
 final class WeightController extends Controller
 {
     /** How this plan is weighed; without weights it is weighed as the crew weighs. */
-    public function update(Request $request, string $standId, StandResource $wire): JsonResponse
+    public function update(Request $request, string $standId, StandResource $resource): JsonResponse
     {
         $stand = CrewRows::stand($this->user($request), $standId);
         $in = $this->fields($request);
         $weights = $in->has('weights') ? Weights::read($in) : null;
         $in->has('weights') || $in->raw('weights');
         $this->done($in);
-        $this->mustMatch($request, $stand->revision, fn(): array => $wire->stand($stand));
+        $this->mustMatch($request, $stand->revision, fn(): array => $resource->stand($stand));
         $stand->weights = $weights?->parts;
         $stand->revision++;
         $stand->save();
 
-        return $this->json($wire->stand($stand), 200, $stand->revision);
+        return $this->json($resource->stand($stand), 200, $stand->revision);
     }
 }
