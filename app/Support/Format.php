@@ -29,8 +29,8 @@ final class Format
      */
     public static function ground(?Quantity $quantity, array $limits = []): ?array
     {
-        $resource = self::quantity($quantity);
-        if ($quantity === null || $resource === null) {
+        $exact = self::quantity($quantity);
+        if ($quantity === null || $exact === null) {
             return null;
         }
         $told = [
@@ -39,7 +39,9 @@ final class Format
         ];
         $isRounded = $told['us']['about'] || $told['metric']['about'];
 
-        return $isRounded ? $resource + ['told' => array_map(static fn(array $one): string => $one['text'], $told)] : $resource;
+        return $isRounded
+            ? $exact + ['told' => array_map(static fn(array $one): string => $one['text'], $told)]
+            : $exact;
     }
 
     /** A size as it stands on the container, whatever units are looked in; it reads again as typed. */

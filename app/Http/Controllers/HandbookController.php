@@ -21,8 +21,12 @@ final class HandbookController extends Controller
         return $this->json($resource->index());
     }
 
-    public function species(Request $request, string $id, HandbookResource $resource, Catalogue $catalogue): JsonResponse
-    {
+    public function species(
+        Request $request,
+        string $id,
+        HandbookResource $resource,
+        Catalogue $catalogue,
+    ): JsonResponse {
         $this->mustExist($id, $catalogue);
 
         return $this->json(

@@ -46,8 +46,12 @@ final class ListingController extends Controller
         $catalogue->hasSpecies($id) || throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
     }
 
-    public function species(Request $request, string $id, HandbookResource $resource, Catalogue $catalogue): JsonResponse
-    {
+    public function species(
+        Request $request,
+        string $id,
+        HandbookResource $resource,
+        Catalogue $catalogue,
+    ): JsonResponse {
         $this->mustExist($id, $catalogue);
 
         return $this->json(

@@ -48,7 +48,12 @@ final class PaperController extends Controller
                 throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
             [$name, $html] = [
                 'mixing-card.pdf',
-                $cards->html($resource->recipe($stand, $step, $desk->solve($stand, $step)), $stand, $step, $user->units),
+                $cards->html(
+                    $resource->recipe($stand, $step, $desk->solve($stand, $step)),
+                    $stand,
+                    $step,
+                    $user->units,
+                ),
             ];
         }
         SecurityLog::note('exported', $request, ['what' => $kind]);

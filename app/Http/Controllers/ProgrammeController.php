@@ -31,13 +31,19 @@ final class ProgrammeController extends Controller
         $this->done($this->query($request));
 
         return $this->json(
-            $resource->offers($this->planner($stand->patch->ground->crew)->offers($this->situations->situation($stand))),
+            $resource->offers(
+                $this->planner($stand->patch->ground->crew)->offers($this->situations->situation($stand)),
+            ),
         );
     }
 
     /** Each job becomes a later step of the trail; steps that were never issued give way to it. */
-    public function store(Request $request, string $standId, FollowProgramme $follow, StandResource $resource): JsonResponse
-    {
+    public function store(
+        Request $request,
+        string $standId,
+        FollowProgramme $follow,
+        StandResource $resource,
+    ): JsonResponse {
         $stand = CrewRows::stand($this->user($request), $standId);
         $in = $this->fields($request);
         $id = $in->text('programme', 60);

@@ -57,6 +57,8 @@ final class SumController extends Controller
             throw new \LogicException('refused above');
         }
 
-        return $this->json($this->resource->purchase(Purchase::of($need, $onShelf ?? Quantity::zero($need->unit), $packs)));
+        return $this->json(
+            $this->resource->purchase(Purchase::of($need, $onShelf ?? Quantity::zero($need->unit), $packs)),
+        );
     }
 }
