@@ -19,8 +19,8 @@ const BandChart = defineAsyncComponent({
 </script>
 
 <template>
-  <figure role="img" :aria-label="name">
-    <div class="room" :class="{ low }">
+  <figure>
+    <div class="room" :class="{ low }" role="img" :aria-label="name">
       <BandChart :steps="steps" :unit="unit" :marked="marked" />
     </div>
     <figcaption v-if="caption" class="small soft">{{ caption }}</figcaption>
