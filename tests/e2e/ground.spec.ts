@@ -43,7 +43,12 @@ const exported = async (page: Page): Promise<Drawn> => {
 test('walks onto unknown ground and leaves with a map, a count and its interval', async ({ page }) => {
   await signIn(page);
   await station(page, 'Ground');
-  await page.getByRole('button', { name: 'Quince Court orchard' }).click();
+  const orchard = page.getByRole('button', { name: 'Quince Court orchard' });
+  await orchard.click();
+  await expect(page.getByRole('heading', { name: '3 patches' })).toBeVisible();
+  // the ground chosen stands in the address: it outlives the page
+  await page.reload();
+  await expect(orchard).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByRole('heading', { name: '3 patches' })).toBeVisible();
   await isAccessible(page);
 
@@ -77,6 +82,7 @@ test('walks onto unknown ground and leaves with a map, a count and its interval'
     await expect(page.getByRole('status').filter({ hasText: /\d+ ft/ })).toBeVisible();
     await isAccessible(page);
     await page.getByRole('button', { name: 'Save it' }).click();
+    await expect(orchard).toHaveAttribute('aria-pressed', 'true');
     await page.getByRole('button', { name: 'Cider rows', exact: true }).click();
     await expect(page.getByRole('listitem').filter({ hasText: 'Quince brook' })).toContainText(/ft to the south/);
   });

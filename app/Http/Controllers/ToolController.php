@@ -14,8 +14,6 @@ use Illuminate\Http\Request;
 /** Tools of the crew. */
 final class ToolController extends Controller
 {
-    public const MEASURING = ['spoons', 'cup', 'jug', 'syringe', 'cylinder', 'scale'];
-
     public function __construct(
         private readonly ToolReader $reader,
         private readonly ShedResource $resource,

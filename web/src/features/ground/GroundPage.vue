@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { useEventListener } from '@vueuse/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { useRoute, useRouter } from 'vue-router';
 import { api, unwrap } from '@/api/client';
 import { groundsQuery, keepersQuery, patchQuery } from '@/api/queries';
 import { useSubmit } from '@/composables/useSubmit';
@@ -22,7 +23,13 @@ import { useShapeEditor } from './useShapeEditor';
 const { t } = useI18n();
 const { format, user, mayWrite } = useSession();
 const { data, isPending } = useQuery(groundsQuery());
-const groundId = ref<string | null>(null);
+const route = useRoute();
+const router = useRouter();
+/** In the address, so that a reload, a bookmark and the way back stand on the same ground. */
+const groundId = computed<string | null>({
+  get: () => (typeof route.query.ground === 'string' ? route.query.ground : null),
+  set: (id) => void router.replace({ query: { ...route.query, ground: id ?? undefined } }),
+});
 const ground = computed(() => data.value?.data.find((g) => g.id === groundId.value) ?? data.value?.data[0] ?? null);
 const patchId = ref<string | null>(null);
 const { data: patch } = useQuery(
