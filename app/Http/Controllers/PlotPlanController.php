@@ -41,7 +41,7 @@ final class PlotPlanController extends Controller
             array_filter(['id' => $id]) + [
                 'stand_id' => $stand->id,
                 'zone_id' => $zone?->id,
-                'radius' => is_string($typed) ? $typed : "{$radius->toWire()['value']} {$radius->toWire()['unit']}",
+                'radius' => is_string($typed) ? $typed : $radius->asText(),
                 'placement' => $placement,
                 'seed' => $seed,
                 'plots' => array_map(

@@ -32,7 +32,7 @@ final readonly class PacksReader
             $item->noOthers();
             if ($size !== null && $price !== null) {
                 $packs[] = [
-                    'size' => $size->toWire()['value'] . ' ' . $size->unit->value,
+                    'size' => $size->asText(),
                     'price' => $price,
                     'on' => $on?->format('Y-m-d'),
                 ];

@@ -24,7 +24,7 @@ final readonly class SprayerReader
             [
                 'material' => $in->choiceOrNull('material', MixPlan::MATERIALS),
                 'nozzle' => $in->textOrNull('nozzle', 80),
-                'ratedFlow' => $this->typed($in, 'ratedFlow', Dimension::Volume),
+                'ratedFlow' => $in->quantityOrNull('ratedFlow', Dimension::Volume)?->asText(),
             ],
             static fn(mixed $v): bool => $v !== null,
         );
@@ -41,14 +41,5 @@ final readonly class SprayerReader
             'tank_unit' => $tank?->unit->value,
             'details' => $details,
         ];
-    }
-
-    /** A size kept as it was typed, once it has been read. */
-    private function typed(Fields $in, string $name, Dimension $dimension): ?string
-    {
-        $reading = $in->has($name) ? $in->reading($name, $dimension) : null;
-        $in->has($name) || $in->raw($name);
-
-        return $reading === null ? null : $reading->quantity->toWire()['value'] . ' ' . $reading->quantity->unit->value;
     }
 }

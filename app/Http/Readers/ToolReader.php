@@ -8,7 +8,6 @@ use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\ToolKind;
 use Thicket\Input\Fields;
 use Thicket\Measure\Dimension;
-use Thicket\Measure\Quantity;
 use Thicket\Mix\MeasuringKind;
 use Thicket\Mix\MeasuringTool;
 
@@ -29,11 +28,11 @@ final readonly class ToolReader
             $in->has($field) ? $in->fault($field, 'Only a measuring tool has this.') : $in->raw($field);
         }
         $details = [
-            'jaw' => self::kept($in->quantityOrNull('jaw', Dimension::Length)),
-            'blade' => self::kept($in->quantityOrNull('blade', Dimension::Length)),
+            'jaw' => $in->quantityOrNull('jaw', Dimension::Length)?->asText(),
+            'blade' => $in->quantityOrNull('blade', Dimension::Length)?->asText(),
             'clearance' => $in->choiceOrNull('clearance', $this->catalogue->clearances()),
-            'graduation' => self::kept($measures?->graduation),
-            'holds' => self::kept($measures?->holds),
+            'graduation' => $measures?->graduation->asText(),
+            'holds' => $measures?->holds->asText(),
         ];
 
         return [
@@ -41,10 +40,5 @@ final readonly class ToolReader
             'name' => $name,
             'details' => array_filter($details, static fn(?string $v): bool => $v !== null),
         ];
-    }
-
-    private static function kept(?Quantity $size): ?string
-    {
-        return $size === null ? null : $size->toWire()['value'] . ' ' . $size->unit->value;
     }
 }

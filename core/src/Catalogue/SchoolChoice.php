@@ -22,9 +22,4 @@ final readonly class SchoolChoice
     {
         return $this->data->string($name);
     }
-
-    public function has(string $name): bool
-    {
-        return $this->data->has($name);
-    }
 }

@@ -204,6 +204,12 @@ final readonly class Quantity
         ];
     }
 
+    /** The wire form in one text, as a reading takes it again: "2.5 gal". */
+    public function asText(): string
+    {
+        return implode(' ', $this->toWire());
+    }
+
     /** degrees C = (F - 32) x 5/9 (rulings J27). */
     private static function toTemperature(BigRational $amount, Unit $from, Unit $to): BigRational
     {
