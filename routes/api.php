@@ -130,6 +130,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('stands/{stand}/gates', [SheetController::class, 'gates']);
     Route::get('steps/{step}/recipe', [RecipeController::class, 'show']);
     Route::get('sheets/{sheet}', [SheetController::class, 'show']);
+    Route::get('stands/{stand}/sheet-draft', [SheetController::class, 'draft']);
     Route::get('records/{record}', [RecordController::class, 'show']);
     Route::get('shed', [ShedController::class, 'show']);
     Route::get('shed/cards/{card}/export', [LabelCardController::class, 'export']);

@@ -26,6 +26,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property Seal|null $seal its link of the crew's chain
  * @property \Illuminate\Support\Carbon $signed_at
  * @property Patch $patch
+ * @property Sheet $sheet
  * @property \Illuminate\Database\Eloquent\Collection<int, LookBack> $lookBacks
  */
 final class Record extends Model
@@ -48,6 +49,12 @@ final class Record extends Model
 
     /** @var array<string, string> */
     protected $casts = ['worked_on' => 'date', 'judge_after' => 'date', 'signed_at' => 'datetime', 'seq' => 'integer'];
+
+    /** @return BelongsTo<Sheet, $this> */
+    public function sheet(): BelongsTo
+    {
+        return $this->belongsTo(Sheet::class);
+    }
 
     /** @return HasOne<Seal, $this> */
     public function seal(): HasOne

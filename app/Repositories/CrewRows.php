@@ -79,7 +79,7 @@ final class CrewRows
     {
         return Record::query()
             ->ofCrew($user)
-            ->with(['lookBacks', 'patch.ground', 'seal'])
+            ->with(['lookBacks', 'patch.ground', 'seal', 'sheet'])
             ->findOrFail($id);
     }
 }

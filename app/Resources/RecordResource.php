@@ -21,6 +21,10 @@ final readonly class RecordResource
             'id' => $record->id,
             'seq' => $record->seq,
             'sheetId' => $record->sheet_id,
+            // sheets of before did not keep it
+            'expected' => $record->sheet->snapshot['reason']['expected'] ?? null,
+            'stemsCounted' => $record->sheet->snapshot['target']['stems'] ?? null,
+            'method' => $record->sheet->snapshot['method']['name'] ?? null,
             'workedOn' => Format::day($record->worked_on),
             'judgeAfter' => Format::day($record->judge_after),
             'mayScore' =>

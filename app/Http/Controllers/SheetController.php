@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\DraftSheet;
 use App\Actions\IssueSheet;
 use App\Actions\WithdrawSheet;
+use App\Exceptions\Stopped;
 use App\Models\Record;
 use App\Models\Sheet;
 use App\Models\Step;
@@ -28,6 +30,17 @@ final class SheetController extends Controller
         $stand = CrewRows::stand($this->user($request), $standId);
 
         return $this->json(['gates' => $gates->of($stand, Workflow::current($stand))]);
+    }
+
+    /** The sheet as it would be if it were issued now. */
+    public function draft(Request $request, string $standId, DraftSheet $draft): JsonResponse
+    {
+        $this->done($this->query($request));
+        $user = $this->user($request);
+        $stand = CrewRows::stand($user, $standId);
+        $step = Workflow::current($stand) ?? throw new Stopped(409, 'Choose a way of working first.');
+
+        return $this->json(['snapshot' => $draft($stand, $step, $user, [])]);
     }
 
     public function store(Request $request, string $standId, IssueSheet $issue): JsonResponse
