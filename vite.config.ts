@@ -12,5 +12,5 @@ export default defineConfig({
     Components({ dirs: [], dts: false, resolvers: [ElementPlusResolver({ importStyle: 'css' })] }),
   ],
   resolve: { alias: { '@': fileURLToPath(new URL('./web/src', import.meta.url)) } },
-  build: { outDir: process.env.THICKET_DIST ?? 'dist', emptyOutDir: true, target: 'es2022' },
+  build: { outDir: process.env.THICKET_DIST ?? 'dist', emptyOutDir: true, target: 'es2022', manifest: true },
 });
