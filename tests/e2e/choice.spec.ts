@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { isAccessible, openStand, signIn, station, unfold } from './helpers';
+import { choose, isAccessible, openStand, signIn, station, unfold } from './helpers';
 
 test('weighs ways side by side, sees what waiting costs, and takes a programme whose jobs follow on the trail', async ({
   page,
@@ -13,7 +13,7 @@ test('weighs ways side by side, sees what waiting costs, and takes a programme w
     await page.getByRole('button', { name: /^Cut stump\s*glyphosate/ }).click();
     await expect(page.getByText('How wet a stump: the least that wets.')).toBeVisible();
     await page.getByText('Look at it by another school').click();
-    await page.getByLabel('How wet a stump').selectOption({ label: 'liberal on small stumps, to be sure' });
+    await choose(page.getByRole('combobox', { name: 'How wet a stump' }), 'liberal on small stumps, to be sure');
     await expect(page.getByText('How wet a stump: liberal on small stumps, to be sure.')).toBeVisible();
   });
 
@@ -77,5 +77,5 @@ test('keeps prices with their days, and the money on the board follows', async (
   await isAccessible(page);
   await page.getByRole('button', { name: 'How we work' }).click();
   await page.getByText('Stumps', { exact: true }).click();
-  await page.getByLabel('Longest wait from cut to treatment').selectOption({ label: '5 minutes' });
+  await choose(page.getByRole('combobox', { name: 'Longest wait from cut to treatment' }), '5 minutes');
 });

@@ -35,14 +35,15 @@ const whoIs = async (page: Page): Promise<unknown> => {
 
 test('signs out by its button, and the next person on this browser starts from nothing', async ({ page }) => {
   await signIn(page);
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('dialog', { name: 'More' }).getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   expect((await page.request.get('/api/v1/session')).ok()).toBeTruthy();
   expect(await whoIs(page)).toBeNull();
   await page.goto('/today');
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await signIn(page, 'bram');
-  await expect(page.getByRole('button', { name: 'Sign out' })).toHaveAttribute('title', /^bram@/);
+  await expect(page.getByRole('button', { name: 'More', exact: true })).toHaveAttribute('title', /^bram@/);
 });
 
 test('leaves the screen even where the server cannot be told, and tells it before anything else', async ({ page }) => {
@@ -56,7 +57,8 @@ test('leaves the screen even where the server cannot be told, and tells it befor
         })
       : route.fallback(),
   );
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('dialog', { name: 'More' }).getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await page.unroute('**/api/v1/session');
   const told = page.waitForRequest((r) => r.method() === 'DELETE' && r.url().endsWith('/api/v1/session'));

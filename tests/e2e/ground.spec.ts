@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { answer, hasArea, isAccessible, openStand, signIn, station } from './helpers';
+import { answer, choose, hasArea, isAccessible, openStand, signIn, station } from './helpers';
 
 const mark = (name: string, inside: string): string =>
   [
@@ -61,7 +61,7 @@ test('walks onto unknown ground and leaves with a map, a count and its interval'
     await expect(page.getByText("Position 1 reads 'west,44.05'; it must read longitude,latitude.")).toBeVisible();
     await expect(page.getByText(/km from the ground/)).toBeVisible();
     await expect(page.getByRole('button', { name: 'Take 2 rows' })).toBeDisabled();
-    await page.getByLabel('Kind 1').selectOption('stream');
+    await choose(page.getByRole('combobox', { name: 'Kind 1' }), { value: 'stream' });
     await isAccessible(page);
     await page.getByRole('button', { name: 'Take 2 rows' }).click();
     await expect(page.getByText('Taken: 1 patches, 1 kept things; 2 left out.')).toBeVisible();
@@ -73,7 +73,7 @@ test('walks onto unknown ground and leaves with a map, a count and its interval'
     await page.getByRole('button', { name: 'Draw something to keep' }).click();
     await page.getByRole('button', { name: 'line', exact: true }).click();
     await page.getByLabel('Name', { exact: true }).fill('Quince brook');
-    await page.getByLabel('Kind').selectOption('stream');
+    await choose(page.getByRole('combobox', { name: 'Kind' }), { value: 'stream' });
     await clickMap(page, [
       [0.2, 0.92],
       [0.5, 0.95],
@@ -131,7 +131,7 @@ test('walks onto unknown ground and leaves with a map, a count and its interval'
     await expect(found).toContainText('90 per ha');
     await expect(found).toContainText('444.7 per ha – 828.6 per ha');
     await expect(found).toContainText('4 more plots');
-    await page.getByLabel('Precision wanted').selectOption('0.5');
+    await choose(page.getByRole('combobox', { name: 'Precision wanted' }), { value: '0.5' });
     await expect(found).toContainText('enough plots');
     await isAccessible(page);
     await page.getByRole('button', { name: /metric/i }).click();

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 export async function signIn(page: Page, name = 'ada'): Promise<void> {
   await page.goto('/sign-in');
@@ -20,12 +20,12 @@ export async function openStand(page: Page, line: RegExp): Promise<void> {
   await page.getByRole('link', { name: line }).first().click();
 }
 
-/** Goes to a station of the stem by its name. */
+/** Goes to a station of the stem by its name, and stands there: what is named the same on the page left is not meant. */
 export async function station(page: Page, name: string): Promise<void> {
-  await page
-    .getByRole('navigation', { name: 'Stations' })
-    .getByRole('link', { name: new RegExp(`^${name}`) })
-    .click();
+  const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${name}`) });
+  const to = await link.getAttribute('href');
+  await link.click();
+  await page.waitForURL((url) => url.pathname === to);
 }
 
 /** The exact area of the patch in hand: it is told as people say it until somebody taps it. */
@@ -64,3 +64,20 @@ export async function unfold(page: Page): Promise<void> {
   if ((await rest.count()) > 0 && !(await rest.first().evaluate((d) => (d as HTMLDetailsElement).open)))
     await rest.first().locator('summary').click();
 }
+
+/** Chooses in a list that opens, by what stands there or by its value. */
+export async function choose(field: Locator, option: string | { value: string }): Promise<void> {
+  await field.click();
+  const list = field.page().locator(`[id="${await field.getAttribute('aria-controls')}"]`);
+  await expect(list).toBeVisible();
+  await (
+    typeof option === 'string'
+      ? list.getByRole('option', { name: option, exact: true })
+      : list.locator(`[role="option"][data-value="${option.value}"]`)
+  ).click();
+  await expect(list).toBeHidden();
+}
+
+/** What stands chosen in such a list, as text. */
+export const chosen = (field: Locator): Locator =>
+  field.locator('xpath=ancestor::*[contains(@class, "el-select__wrapper")]');

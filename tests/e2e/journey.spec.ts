@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { answer, givePassword, hasArea, isAccessible, openStand, signIn, station, unfold } from './helpers';
+import { answer, choose, givePassword, hasArea, isAccessible, openStand, signIn, station, unfold } from './helpers';
 
 const OUTLINE = JSON.stringify({
   type: 'Polygon',
@@ -78,8 +78,8 @@ test('carries a new patch from its outline to a signed record, and sees why it c
       ['bark wet or dry', 'dry'],
       ['grass at the base', 'No'],
     ] as const) {
-      await page.getByLabel(/^Note/).selectOption({ label: fact });
-      await page.getByLabel(/^is/).selectOption({ label: value });
+      await choose(page.getByRole('combobox', { name: /^Note/ }), fact);
+      await choose(page.getByRole('combobox', { name: /^is/ }), value);
       await page.getByRole('button', { name: 'Note it' }).click();
       await expect(page.getByRole('listitem').filter({ hasText: value }).first()).toBeVisible();
     }
@@ -102,7 +102,7 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await expect(page.getByRole('button', { name: /^Cut stump/ })).toHaveCount(0);
     await page.keyboard.press('1');
     await page.getByText('Look at it by another school').click();
-    await page.getByLabel('Height of the basal band').selectOption({ label: '12 in (30 cm)' });
+    await choose(page.getByRole('combobox', { name: 'Height of the basal band' }), '12 in (30 cm)');
     await isAccessible(page);
     await basal.click();
     await page.getByRole('button', { name: 'Choose Basal bark' }).click();
@@ -158,7 +158,7 @@ test('carries a new patch from its outline to a signed record, and sees why it c
   await test.step('Look back: not before a year', async () => {
     await station(page, 'Look back');
     await expect(page.getByRole('heading', { name: 'Not to be judged before Fri 3 Sep 2027' })).toBeVisible();
-    await expect(page.getByText('planned 21.98 fl oz, used 25.6 fl oz')).toBeVisible();
+    await expect(page.getByRole('row', { name: 'Mix 21.98 fl oz 25.6 fl oz' })).toBeVisible();
     await isAccessible(page);
   });
 });
@@ -246,8 +246,15 @@ test('reads on a phone, in dusk and in bright sun', async ({ page }) => {
   await signIn(page);
   await page.getByRole('link', { name: /Quackgrass/ }).click();
   for (const light of ['dusk', 'sun', 'day']) {
-    await page.getByLabel('Light').selectOption(light);
+    await page.getByRole('button', { name: 'More', exact: true }).click();
+    const more = page.getByRole('dialog', { name: 'More' });
+    await more
+      .getByRole('radio', { name: light === 'sun' ? 'bright sun' : light === 'day' ? 'daylight' : light })
+      .check();
     await expect(page.locator(`html[data-light="${light}"]`)).toBeAttached();
+    await isAccessible(page);
+    await page.keyboard.press('Escape');
+    await expect(more).toBeHidden();
     await isAccessible(page);
   }
   for (const name of ['Ground', 'Scout', 'Methods', 'Mix', 'When', 'Field day', 'Shed', 'Handbook']) {

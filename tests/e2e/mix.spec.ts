@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { givePassword, isAccessible, openStand, signIn, station, unfold } from './helpers';
+import { choose, chosen, givePassword, isAccessible, openStand, signIn, station, unfold } from './helpers';
 
 test('from a product without a label to a confirmed card, a stepped mix with a part-load, and a printed card', async ({
   page,
@@ -13,9 +13,9 @@ test('from a product without a label to a confirmed card, a stepped mix with a p
     await page.getByLabel('Product as printed').fill('Triclopyr ester 240 g/L, for bark');
     await page.getByLabel('Former names').fill('Old bark oil');
     await page.getByLabel('Registration number').fill('DEMO-0241');
-    await page.getByRole('combobox', { name: /^Active/ }).selectOption({ label: 'triclopyr ester' });
+    await choose(page.getByRole('combobox', { name: /^Active/ }), 'triclopyr ester');
     await page.getByLabel('Strength as printed').fill('240 g ae/L');
-    await page.getByLabel('Formulation').selectOption({ label: 'oil-soluble ester' });
+    await choose(page.getByRole('combobox', { name: 'Formulation' }), 'oil-soluble ester');
     await page.getByRole('button', { name: 'Next: Guarding people and water' }).click();
     await page.getByLabel('Distance to water').fill('30 ft');
     await page.getByRole('button', { name: 'Next: Directions for use' }).click();
@@ -40,7 +40,7 @@ test('from a product without a label to a confirmed card, a stepped mix with a p
   await test.step('a jug of it on the shelf, and a small can to mix in', async () => {
     await page.getByRole('button', { name: 'On the shelf' }).click();
     await page.getByRole('button', { name: 'Put a container on the shelf' }).click();
-    await page.getByLabel('Product').selectOption({ label: 'Triclopyr ester 240 g/L, for bark' });
+    await choose(page.getByRole('combobox', { name: 'Product' }), 'Triclopyr ester 240 g/L, for bark');
     await page.getByLabel('It holds').fill('1 L');
     await page.getByLabel('Lot').fill('W-1');
     await page.getByRole('button', { name: 'Put it there' }).click();
@@ -49,9 +49,9 @@ test('from a product without a label to a confirmed card, a stepped mix with a p
     await page.getByRole('button', { name: 'Sprayers' }).click();
     await page.getByRole('button', { name: 'Add a sprayer, bottle or wick' }).click();
     await page.getByLabel('Name').fill('Small can');
-    await page.getByLabel('Kind').selectOption({ label: 'hand can' });
+    await choose(page.getByRole('combobox', { name: 'Kind' }), 'hand can');
     await page.getByLabel('Holds').fill('10 fl oz');
-    await page.getByLabel('Seals').selectOption({ label: 'seals stand oil' });
+    await choose(page.getByRole('combobox', { name: 'Seals' }), 'seals stand oil');
     await page.getByRole('button', { name: 'Keep it' }).click();
     await expect(page.getByRole('heading', { name: /Small can/ })).toBeVisible();
     await isAccessible(page);
@@ -71,11 +71,11 @@ test('from a product without a label to a confirmed card, a stepped mix with a p
     await expect(named).toBeVisible();
     await page.getByRole('button', { name: 'Choose Basal bark' }).click();
     await expect(page.getByRole('heading', { name: 'Mix: Norway maple' })).toBeVisible();
-    await page.getByLabel('Carrier').selectOption({ label: 'water' });
+    await choose(page.getByRole('combobox', { name: 'Carrier' }), 'water');
     await expect(page.getByText('water is no substitute')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Save this recipe' })).toBeDisabled();
-    await page.getByLabel('Carrier').selectOption({ label: 'oil' });
-    await page.getByLabel('Mixed in').selectOption({ label: 'Small can, 10 fl oz' });
+    await choose(page.getByRole('combobox', { name: 'Carrier' }), 'oil');
+    await choose(page.getByRole('combobox', { name: 'Mixed in' }), 'Small can, 10 fl oz');
     // 18 stems of 3 in: 17.1 fl oz in all, so 10 and 7.098
     await expect(page.getByRole('heading', { name: 'Full load, 1 times: 10 fl oz' })).toBeVisible();
     await expect(page.getByRole('heading', { name: /^Last part-load: 7\.09\d* fl oz/ })).toBeVisible();
@@ -91,7 +91,7 @@ test('from a product without a label to a confirmed card, a stepped mix with a p
     await page.getByRole('button', { name: 'Take the last tick back' }).click();
     await page.getByRole('button', { name: /^Product, .*: it is in$/ }).click();
     await page.getByRole('button', { name: /^Oil to the mark, .*: it is in$/ }).click();
-    await expect(page.getByLabel('The product came from')).toContainText('lot W-1');
+    await expect(chosen(page.getByRole('combobox', { name: 'The product came from' }))).toContainText('lot W-1');
     await isAccessible(page);
     await page.getByRole('button', { name: 'Mixed: write the label' }).click();
     const label = page.getByRole('article', { name: /^Mix \d+/ });
@@ -127,12 +127,12 @@ test('two products in one tank: every card asked, each drawn from its own jug', 
   await expect(page.getByRole('heading', { name: 'Mix: Spotted knapweed' })).toBeVisible();
 
   await test.step('a card that is silent on mixing is asked after, one that allows it is taken', async () => {
-    await page.getByLabel('Second product').selectOption({ label: 'Glyphosate 360 g/L, water-borne' });
+    await choose(page.getByRole('combobox', { name: 'Second product' }), 'Glyphosate 360 g/L, water-borne');
     await expect(page.getByText('may be mixed with others is not on its card')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Save this recipe' })).toBeDisabled();
-    await page.getByLabel('Second product').selectOption({ label: 'none' });
+    await choose(page.getByRole('combobox', { name: 'Second product' }), 'none');
     await expect(page.getByText('may be mixed with others is not on its card')).toBeHidden();
-    await page.getByLabel('Second product').selectOption({ label: '2,4-D amine 480 g/L, water-borne' });
+    await choose(page.getByRole('combobox', { name: 'Second product' }), '2,4-D amine 480 g/L, water-borne');
     await expect(page.getByText('try the same proportions in a jar first')).toBeVisible();
     await expect(
       page.getByText(/2,4-D amine.*: .* on this ground this year; the card allows .* Still allowed here/),
@@ -150,8 +150,12 @@ test('two products in one tank: every card asked, each drawn from its own jug', 
       /^Water to the mark, .*: it is in$/,
     ])
       await page.getByRole('button', { name: what }).click();
-    await expect(page.getByLabel('Clopyralid 360 g/L, water-borne came from')).toContainText('lot C-0072');
-    await expect(page.getByLabel('2,4-D amine 480 g/L, water-borne came from')).toContainText('lot B-1140');
+    await expect(
+      chosen(page.getByRole('combobox', { name: 'Clopyralid 360 g/L, water-borne came from' })),
+    ).toContainText('lot C-0072');
+    await expect(
+      chosen(page.getByRole('combobox', { name: '2,4-D amine 480 g/L, water-borne came from' })),
+    ).toContainText('lot B-1140');
     await page.getByRole('button', { name: 'Mixed: write the label' }).click();
     await expect(page.getByRole('article', { name: /^Mix \d+/ })).toContainText(
       'Clopyralid 360 g/L, water-borne (clopyralid), 2,4-D amine 480 g/L, water-borne (2,4-D)',

@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { answer, isAccessible, openStand, signIn, station, unfold } from './helpers';
+import { answer, choose, isAccessible, openStand, signIn, station, unfold } from './helpers';
 
 test('tells a look-alike pair apart both ways: the weed one way, the kept native the other', async ({ page }) => {
   await signIn(page);
   await page.goto('/scout');
   await page.getByRole('button', { name: 'Name a plant' }).click();
-  await page.getByLabel('Ground').first().selectOption({ label: 'Hollin Hedge and oak wood' });
-  await page.getByLabel('Patch').selectOption({ label: 'North hedge' });
+  await choose(page.getByRole('combobox', { name: 'Ground' }).first(), 'Hollin Hedge and oak wood');
+  await choose(page.getByRole('combobox', { name: 'Patch' }), 'North hedge');
   await page.getByLabel('make it a stand to work on').check();
   await answer(page, 'What kind of plant is it?', 'woody vine');
   await answer(page, 'How does it hold on?', 'winds round');
@@ -82,7 +82,7 @@ test('keeps a sighting with photos: its place is offered, who confirmed is noted
   await expect(page.getByRole('link', { name: 'Garlic mustard' })).toBeVisible();
   await page.goto('/scout');
   await page.getByRole('button', { name: 'Name a plant' }).click();
-  await page.getByLabel('Ground').first().selectOption({ label: 'Alderbrook creek' });
+  await choose(page.getByRole('combobox', { name: 'Ground' }).first(), 'Alderbrook creek');
   await page.getByLabel('Do you know a name of it?').fill('garlik mustard');
   await page.getByRole('button', { name: 'It is Garlic mustard' }).click();
   await expect(page.getByText('Say where it was: mark the point, or choose a patch.')).toBeVisible();
@@ -124,9 +124,9 @@ test('keeps a sighting with photos: its place is offered, who confirmed is noted
 test('finds plants by kind and month, reads a page with drawings, and notes the law of the place', async ({ page }) => {
   await signIn(page);
   await station(page, 'Handbook');
-  await page.getByLabel('Kind').selectOption('shrub');
-  await page.getByLabel('Month').selectOption({ label: 'February' });
-  await page.getByRole('combobox', { name: /^with/ }).selectOption('fruit');
+  await choose(page.getByRole('combobox', { name: 'Kind' }), { value: 'shrub' });
+  await choose(page.getByRole('combobox', { name: 'Month' }), 'February');
+  await choose(page.getByRole('combobox', { name: /^with/ }), { value: 'fruit' });
   await expect(page.getByRole('link', { name: 'Common buckthorn' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Bush honeysuckle' })).toHaveCount(0);
   await isAccessible(page);

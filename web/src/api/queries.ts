@@ -102,6 +102,11 @@ export const sumsQuery = () =>
   queryOptions({ queryKey: ['sums'], queryFn: () => unwrap(api.GET('/mix/sums')), staleTime: Infinity });
 export const shoppingQuery = () =>
   queryOptions({ queryKey: ['shed', 'shopping'], queryFn: () => unwrap(api.GET('/shed/shopping')) });
+export const sheetDraftQuery = (stand: string) =>
+  queryOptions({
+    queryKey: ['stand', stand, 'sheet-draft'],
+    queryFn: () => unwrap(api.GET('/stands/{stand}/sheet-draft', { params: { path: { stand } } })),
+  });
 export const sheetQuery = (sheet: string) =>
   queryOptions({
     queryKey: ['sheet', sheet],

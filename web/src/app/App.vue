@@ -1,18 +1,21 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { computed, watch, watchEffect } from 'vue';
+import { computed, defineAsyncComponent, ref, watch, watchEffect } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { standQuery } from '@/api/queries';
 import { useSession } from '@/composables/useSession';
 import { passwordAsked } from '@/features/session/password';
 import { useHand } from './hand';
-import HelpDialog from './HelpDialog.vue';
-import PasswordDialog from './PasswordDialog.vue';
-import SearchDialog from './SearchDialog.vue';
 import StemRail from './StemRail.vue';
 import TopStrip from './TopStrip.vue';
 import { useKeys } from './useKeys';
+
+// what floats comes when it is asked for
+const HelpDialog = defineAsyncComponent(() => import('./HelpDialog.vue'));
+const MoreDialog = defineAsyncComponent(() => import('./MoreDialog.vue'));
+const PasswordDialog = defineAsyncComponent(() => import('./PasswordDialog.vue'));
+const SearchDialog = defineAsyncComponent(() => import('./SearchDialog.vue'));
 
 const { t } = useI18n();
 const route = useRoute();
@@ -34,6 +37,7 @@ watchEffect(() => {
       ? `${t(`station.${String(route.name)}`)} · Gallant Thicket`
       : 'Gallant Thicket';
 });
+const more = ref(false);
 const { searching, helping } = useKeys({
   enabled: signedIn,
   stand: () => hand.standId,
@@ -45,9 +49,10 @@ const { searching, helping } = useKeys({
   <div v-if="session && signedIn" class="frame">
     <a class="skip" href="#bench">{{ t('frame.skip') }}</a>
     <StemRail :stand="stand ?? null" />
-    <TopStrip :stand="stand ?? null" @search="searching = true" @help="helping = true" />
+    <TopStrip :stand="stand ?? null" @search="searching = true" @more="more = true" />
     <main id="bench" tabindex="-1"><RouterView :key="route.path" /></main>
     <SearchDialog v-if="searching" @close="searching = false" />
+    <MoreDialog v-if="more" @close="more = false" @help="((more = false), (helping = true))" />
     <HelpDialog v-if="helping" @close="helping = false" />
     <PasswordDialog v-if="passwordAsked" @done="(given) => passwordAsked?.(given)" />
   </div>

@@ -2,6 +2,8 @@
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, Refusal, unwrap } from '@/api/client';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
 
 const emit = defineEmits<{ done: [given: boolean] }>();
 const { t } = useI18n();
@@ -22,19 +24,15 @@ const give = async (): Promise<void> => {
   <el-dialog :model-value="true" :title="t('password.title')" width="420" @close="emit('done', false)">
     <form class="stack" @submit.prevent="give">
       <p>{{ t('password.why') }}</p>
-      <label class="label" for="again">{{ t('password.label') }}</label>
-      <input
-        id="again"
+      <TextField
         v-model="password"
-        class="field"
+        :label="t('password.label')"
+        :fault="fault"
         type="password"
         autocomplete="current-password"
         autofocus
-        :aria-invalid="fault !== ''"
-        aria-describedby="again-fault"
       />
-      <p id="again-fault" class="fault" role="alert">{{ fault }}</p>
-      <button class="btn main" type="submit">{{ t('password.give') }}</button>
+      <ActButton main type="submit">{{ t('password.give') }}</ActButton>
     </form>
   </el-dialog>
 </template>

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { api, unwrap, type Schemas } from '@/api/client';
+import TextField from '@/components/form/TextField.vue';
 import { useHand } from './hand';
 import { OF_STAND, type Station } from './router';
 
@@ -38,12 +39,9 @@ const go = (hit: Schemas['SearchResult']['data'][number] | undefined): void => {
 
 <template>
   <el-dialog :model-value="true" :title="t('search.title')" width="560" @close="emit('close')">
-    <label class="label" for="search-words">{{ t('search.label') }}</label>
-    <input
-      id="search-words"
+    <TextField
       v-model="words"
-      class="field"
-      style="width: 100%"
+      :label="t('search.label')"
       autocomplete="off"
       autofocus
       @keydown.down.prevent="at = Math.min(at + 1, hits.length - 1)"

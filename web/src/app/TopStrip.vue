@@ -1,40 +1,22 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query';
 import { useI18n } from 'vue-i18n';
-import { useRouter } from 'vue-router';
 import type { Schemas } from '@/api/client';
-import { clearDrafts, countDrafts } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
-import { leave } from '@/features/session/leaving';
 import { dayText } from '@/components/dates';
+import ActButton from '@/components/form/ActButton.vue';
 
 defineProps<{ stand: Schemas['Stand'] | null }>();
-const emit = defineEmits<{ search: []; help: [] }>();
+const emit = defineEmits<{ search: []; more: [] }>();
 const { t } = useI18n();
-const { user, units, change, set } = useSession();
-const router = useRouter();
-const client = useQueryClient();
-
-const LIGHTS = ['day', 'sun', 'dusk'] as const;
-const signOut = async (): Promise<void> => {
-  const id = user.value?.id ?? '';
-  if ((await countDrafts(id)) > 0) {
-    if (!window.confirm(t('frame.unsent'))) return;
-    await clearDrafts(id);
-  }
-  const out = await leave();
-  client.clear();
-  set(out);
-  await router.push({ name: 'sign-in' });
-};
+const { user, units, change } = useSession();
 </script>
 
 <template>
   <div class="strip" role="region" :aria-label="t('frame.inHand')">
-    <div class="hand">
+    <p class="hand">
       <template v-if="stand">
         <b>{{ stand.name }}</b>
-        <span>{{ stand.patch }}, {{ stand.ground }}</span>
+        <span class="place">{{ stand.patch }}, {{ stand.ground }}</span>
         <span class="soft season" :title="t('frame.shiftHelp')">
           {{ dayText(stand.season.day) }} ·
           {{
@@ -48,41 +30,18 @@ const signOut = async (): Promise<void> => {
         </span>
       </template>
       <span v-else class="soft">{{ t('frame.noStand') }}</span>
-    </div>
+    </p>
     <div class="tools">
-      <button class="btn small quiet" type="button" :title="t('frame.keySearch')" @click="emit('search')">
-        {{ t('frame.search') }}
-      </button>
-      <button
-        class="btn small quiet"
-        type="button"
+      <ActButton quiet small :title="t('frame.keySearch')" @click="emit('search')">{{ t('frame.search') }}</ActButton>
+      <ActButton
+        quiet
+        small
+        class="units"
         :title="t('frame.keyUnits')"
         @click="change({ units: units === 'us' ? 'metric' : 'us' })"
+        ><span class="visually-hidden">{{ t('frame.units') }}</span> {{ t(`frame.${units}`) }}</ActButton
       >
-        <span class="visually-hidden">{{ t('frame.units') }}</span>
-        {{ units === 'us' ? t('frame.us') : t('frame.metric') }}
-      </button>
-      <label class="visually-hidden" for="light">{{ t('frame.light') }}</label>
-      <select
-        id="light"
-        class="field light"
-        :value="user?.light"
-        @change="change({ light: ($event.target as HTMLSelectElement).value as 'day' })"
-      >
-        <option v-for="l in LIGHTS" :key="l" :value="l">{{ t(`frame.lights.${l}`) }}</option>
-      </select>
-      <button
-        class="btn small quiet help"
-        type="button"
-        :aria-label="t('frame.help')"
-        :title="t('frame.keyHelp')"
-        @click="emit('help')"
-      >
-        ?
-      </button>
-      <button class="btn small quiet" type="button" :title="user?.email" @click="signOut">
-        {{ t('frame.signOut') }}
-      </button>
+      <ActButton quiet small :title="user?.email" @click="emit('more')">{{ t('frame.more') }}</ActButton>
     </div>
   </div>
 </template>
@@ -92,7 +51,6 @@ const signOut = async (): Promise<void> => {
   display: flex;
   justify-content: space-between;
   align-items: center;
-  flex-wrap: wrap;
   gap: 6px 20px;
   padding: 8px 28px;
   border-bottom: 1px solid var(--rule);
@@ -103,31 +61,33 @@ const signOut = async (): Promise<void> => {
   flex-wrap: wrap;
   gap: 0 14px;
   align-items: baseline;
+  min-width: 0;
 }
 .tools {
   display: flex;
   gap: 6px;
   align-items: center;
+  flex: none;
 }
-.light {
-  min-height: 32px;
-  padding: 2px 6px;
-  font-size: var(--size-s);
-  border-color: var(--rule);
-}
+/* one line: what is in hand, the search, the rest */
 @media (max-width: 860px) {
   .strip {
-    padding: 8px 14px;
+    padding: 4px 10px;
+    gap: 8px;
   }
-  .light {
-    min-height: var(--touch);
+  .hand {
+    display: block;
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  .place {
+    margin-left: 8px;
+    font-size: var(--size-s);
   }
   .season,
-  .help {
+  .units {
     display: none;
-  }
-  .tools {
-    flex-wrap: wrap;
   }
 }
 @media print {

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { isInWork, paperQuery } from '@/api/queries';
 import { useSubmit } from '@/composables/useSubmit';
+import ActButton from '@/components/form/ActButton.vue';
 
 /**
  * Asks for a PDF, says how far it is, and gives it to be opened; what is printed is what stands there when it is asked
@@ -38,16 +39,9 @@ watch(() => props.of, forget);
       @click="forget"
       >{{ t('paper.open') }}</a
     >
-    <button
-      v-else
-      class="btn"
-      :class="main ? 'main' : 'quiet'"
-      type="button"
-      :disabled="busy || isInWork(paper)"
-      @click="ask"
-    >
-      {{ label }}
-    </button>
+    <ActButton v-else :class="main ? 'main' : 'quiet'" :disabled="busy || isInWork(paper)" @click="ask">{{
+      label
+    }}</ActButton>
     <span v-if="busy || isInWork(paper)" class="small" role="status">
       <progress :aria-label="t('paper.making')" />
       {{ paper?.ahead ? t('paper.ahead', { n: paper.ahead }) : t('paper.making') }}

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
-import { sheetQuery } from '@/api/queries';
+import { sheetDraftQuery, sheetQuery } from '@/api/queries';
 import { OF_STAND, type Station } from '@/app/router';
 import CardChanges from '@/components/CardChanges.vue';
 import { useSubmit } from '@/composables/useSubmit';
@@ -12,6 +12,8 @@ import { useStand } from '@/composables/useStand';
 import RecordForm from './RecordForm.vue';
 import SheetView from './SheetView.vue';
 import PaperButton from '@/components/feedback/PaperButton.vue';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
 
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
@@ -20,6 +22,14 @@ const { stand } = useStand(() => props.stand);
 const { busy, refusal, run } = useSubmit();
 const { data: sheet } = useQuery(
   computed(() => ({ ...sheetQuery(stand.value?.sheetId ?? ''), enabled: stand.value?.sheetId != null })),
+);
+
+/** The sheet as it will be, beside what still stops it. */
+const { data: draft } = useQuery(
+  computed(() => ({
+    ...sheetDraftQuery(props.stand),
+    enabled: stand.value?.step != null && stand.value.species !== null && stand.value.sheetId === null,
+  })),
 );
 
 const reasons = ref<Record<string, string>>({});
@@ -54,21 +64,20 @@ const withdraw = async (): Promise<void> => {
     <h1>
       {{ t('station.field-day') }}<template v-if="stand">: {{ stand.name }}</template>
     </h1>
-    <template v-if="stand && !stand.sheetId">
-      <section class="stack" aria-labelledby="gates-h">
-        <h2 id="gates-h">{{ gates.length ? t('field.shut', { n: gates.length }) : t('field.ready') }}</h2>
-        <ul class="ruled gates">
-          <li v-for="(g, i) in gates" :key="g.code + i">
+    <div v-if="stand && !stand.sheetId" :class="{ bench: draft }" class="before">
+      <SheetView v-if="draft" :snapshot="draft.snapshot" class="draft" />
+      <section class="stack gates" :class="{ 'why stays': draft }" aria-labelledby="gates-h">
+        <h2 id="gates-h">{{ gates.length ? t('field.shut', { n: gates.length }, gates.length) : t('field.ready') }}</h2>
+        <ul class="plain ruled">
+          <li v-for="(g, i) in gates" :key="g.code + i" class="stack gate">
             <p>
               <b>{{ format(g.text) }}</b>
-              <span class="small soft">{{ g.passable ? t('field.passable') : t('field.notPassable') }}</span>
             </p>
             <p>
               <RouterLink :to="to(g.station)">{{ g.opens }}</RouterLink>
+              <span class="small soft"> {{ g.passable ? t('field.passable') : t('field.notPassable') }}</span>
             </p>
-            <label v-if="g.passable && isLead" class="label"
-              >{{ t('field.reason') }}<input v-model="reasons[g.code]" class="field"
-            /></label>
+            <TextField v-if="g.passable && isLead" v-model="reasons[g.code]" :label="t('field.reason')" />
           </li>
         </ul>
         <p v-if="!stand.step">
@@ -76,20 +85,13 @@ const withdraw = async (): Promise<void> => {
             t('station.methods')
           }}</RouterLink>
         </p>
-        <button
-          v-else-if="isLead"
-          class="btn main"
-          type="button"
-          style="justify-self: start"
-          :disabled="busy || !ready"
-          @click="issue"
-        >
-          {{ t('field.issue') }}
-        </button>
+        <ActButton v-else-if="isLead" main class="start act" :busy="busy" :disabled="!ready" @click="issue">{{
+          t('field.issue')
+        }}</ActButton>
         <p v-else class="soft">{{ t('field.leadIssues') }}</p>
         <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
       </section>
-    </template>
+    </div>
     <template v-if="stand?.sheetId && sheet">
       <div class="row no-print">
         <PaperButton kind="sheet" :of="sheet.id" :label="t('field.pdf')" main />
@@ -104,13 +106,11 @@ const withdraw = async (): Promise<void> => {
         <CardChanges :changes="sheet.cardChanges" />
       </div>
       <form v-if="isLead && !stand.recordId" class="row no-print" novalidate @submit.prevent="withdraw">
-        <label class="label">{{ t('field.withdrawWhy') }}<input v-model="why" class="field" maxlength="300" /></label>
-        <button class="btn small quiet" type="submit" :disabled="busy || why.trim() === ''">
-          {{ t('field.withdraw') }}
-        </button>
+        <TextField v-model="why" :label="t('field.withdrawWhy')" maxlength="300" />
+        <ActButton quiet small type="submit" :disabled="busy || why.trim() === ''">{{ t('field.withdraw') }}</ActButton>
       </form>
       <div class="bench">
-        <SheetView :sheet="sheet" />
+        <SheetView :snapshot="sheet.snapshot" :issued="sheet" />
         <RecordForm v-if="!stand.recordId && mayWrite" class="why" :sheet="sheet" :time-zone="stand.season.timeZone" />
         <p v-else-if="stand.recordId" class="why soft">{{ t('field.signedHelp') }}</p>
       </div>
@@ -119,8 +119,16 @@ const withdraw = async (): Promise<void> => {
 </template>
 
 <style scoped>
-.gates {
-  list-style: none;
-  padding: 0;
+.gate {
+  gap: 4px;
+}
+.draft {
+  border-top-style: dashed;
+}
+/* on a phone first what is to be done, then the sheet that comes of it */
+@media (max-width: 860px) {
+  .before > .gates {
+    order: -1;
+  }
 }
 </style>

@@ -5,6 +5,12 @@ import { api, jobDay, unwrap, type Schemas } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
+import TickField from '@/components/form/TickField.vue';
+import DayField from '@/components/form/DayField.vue';
+import TimeField from '@/components/form/TimeField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
 
 const props = defineProps<{ sheet: Schemas['Sheet']; timeZone: string }>();
 const emit = defineEmits<{ signed: [] }>();
@@ -80,26 +86,34 @@ const sign = async (): Promise<void> => {
       {{ t('record.planned') }} <b>{{ format(sheet.snapshot.recipe.need) }}</b>
     </p>
     <div class="fields">
-      <label
-        v-for="f in shown"
-        :key="f"
-        class="label"
-        :class="{ wide: ['people', 'weather', 'equipment', 'remarks'].includes(f) }"
-        >{{ t(`record.${f}`) }}
-        <input
+      <template v-for="f in shown" :key="f">
+        <DayField v-if="f === 'workedOn'" v-model="form[f]" :label="t(`record.${f}`)" :fault="at(`/${f}`)" />
+        <TimeField
+          v-else-if="f === 'start' || f === 'stop'"
           v-model="form[f]"
-          class="field"
-          :type="f === 'workedOn' ? 'date' : f === 'start' || f === 'stop' ? 'time' : 'text'"
-          :inputmode="f === 'treated' || f === 'skipped' ? 'numeric' : 'text'"
-          :placeholder="['mixUsed', 'wind', 'temperature'].includes(f) ? t(`record.example.${f}`) : ''"
-          :aria-invalid="at(`/${f}`) !== null"
+          :time-zone="timeZone"
+          :label="t(`record.${f}`)"
+          :fault="at(`/${f}`)"
         />
-        <span class="fault">{{ at(`/${f}`) }}</span>
-      </label>
+        <QuantityField
+          v-else-if="f === 'mixUsed' || f === 'wind' || f === 'temperature'"
+          v-model="form[f]"
+          :label="t(`record.${f}`)"
+          :fault="at(`/${f}`)"
+          :sample="t(`record.example.${f}`)"
+        />
+        <TextField
+          v-else
+          v-model="form[f]"
+          :label="t(`record.${f}`)"
+          :fault="at(`/${f}`)"
+          :inputmode="f === 'treated' || f === 'skipped' ? 'numeric' : 'text'"
+        />
+      </template>
     </div>
-    <label class="row"><input v-model="form.incident" type="checkbox" class="tick" /> {{ t('record.incident') }}</label>
+    <TickField v-model="form.incident">{{ t('record.incident') }}</TickField>
     <p class="small soft">{{ t('record.once') }}</p>
-    <button class="btn main" type="submit" :disabled="busy">{{ t('record.sign') }}</button>
+    <ActButton main type="submit" :busy="busy">{{ t('record.sign') }}</ActButton>
     <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
   </form>
 </template>
@@ -112,13 +126,5 @@ const sign = async (): Promise<void> => {
 }
 .wide {
   grid-column: 1 / -1;
-}
-.tick {
-  width: 24px;
-  height: 24px;
-}
-.field {
-  width: 100%;
-  min-height: var(--touch);
 }
 </style>

@@ -7,62 +7,67 @@ import PourLine from '@/components/figures/PourLine.vue';
 import { useSession } from '@/composables/useSession';
 import WateringIn from './WateringIn.vue';
 
-const props = defineProps<{ sheet: Schemas['Sheet'] }>();
+/** A job sheet: issued, with its number; or as it would be today. */
+const props = defineProps<{
+  snapshot: Schemas['SheetSnapshot'];
+  issued?: Schemas['Sheet'];
+}>();
 const { t } = useI18n();
 const { format, units } = useSession();
 /** What to measure for each load; sheets of before tell the first alone. */
 const cupsOf = (load: Schemas['Load'], i: number): Schemas['Measure'][] =>
-  (load.measure ?? (i === 0 ? (props.sheet.snapshot.recipe?.measure ?? []) : [])).filter(
-    (m) => m.system === units.value,
-  );
+  (load.measure ?? (i === 0 ? (props.snapshot.recipe?.measure ?? []) : [])).filter((m) => m.system === units.value);
 /** Every product of the tank; sheets of before name one. */
 const products = computed(() => {
-  const s = props.sheet.snapshot;
+  const s = props.snapshot;
   return s.product ? [s.product, ...(s.partners ?? [])] : [];
 });
 /** Sheets of before say nothing of why. */
 const reason = computed(() => {
-  const r = props.sheet.snapshot.reason;
+  const r = props.snapshot.reason;
   return r && (r.for || r.why || r.snags || r.evidence.length) ? r : null;
 });
-const several = computed(() => (props.sheet.snapshot.recipe?.products?.length ?? 1) > 1);
-const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.snapshot.product);
+const several = computed(() => (props.snapshot.recipe?.products?.length ?? 1) > 1);
+const strictest = computed(() => props.snapshot.strictest ?? props.snapshot.product);
 </script>
 
 <template>
   <article class="stack sheetlike">
     <header>
       <p class="soft">
-        {{ t('field.sheet', { n: sheet.number }) }} · {{ dayText(sheet.snapshot.day, true) }} ·
-        {{ t('field.by', { name: sheet.snapshot.issuedBy }) }}
+        <template v-if="issued">{{ t('field.sheet', { n: issued.number }) }}</template><template v-else>{{
+          t('field.asItWouldBe')
+        }}</template>
+        · {{ dayText(snapshot.day, true)
+        }}<template v-if="issued"> · {{ t('field.by', { name: snapshot.issuedBy }) }}</template>
       </p>
-      <h2>{{ sheet.snapshot.method.name }}: {{ sheet.snapshot.target.name }}</h2>
+      <h2>{{ snapshot.method.name }}: {{ snapshot.target.name }}</h2>
       <p>
-        <span class="latin">{{ sheet.snapshot.target.scientific }}</span> · {{ sheet.snapshot.place.patch }},
-        {{ sheet.snapshot.place.ground }}
+        <span class="latin">{{ snapshot.target.scientific }}</span> · {{ snapshot.place.patch }},
+        {{ snapshot.place.ground }}
       </p>
     </header>
-    <p v-for="l in sheet.snapshot.lookAlikes" :key="l.name" class="warn">
+    <p v-for="l in snapshot.lookAlikes" :key="l.name" class="warn">
       <b>{{ t('field.notTaken', { name: l.name }) }}</b> {{ l.tests.join(' ') }}
     </p>
-    <p v-for="p in sheet.snapshot.passes" :key="p.gate" class="note">
+    <p v-for="p in snapshot.passes" :key="p.gate" class="note">
       <b>{{ t('field.passed') }}</b> {{ p.text }} {{ p.reason }}
     </p>
-    <div v-if="sheet.snapshot.recipe">
-      <PourLine :recipe="sheet.snapshot.recipe" />
+    <div v-if="snapshot.recipe">
+      <PourLine :recipe="snapshot.recipe" />
       <p>
         {{
           t(several ? 'mix.thenOf' : 'mix.then', {
-            carrier: sheet.snapshot.recipe.carrier.name,
-            mark: format(sheet.snapshot.recipe.need),
+            carrier: snapshot.recipe.carrier.name,
+            mark: format(snapshot.recipe.need),
           })
         }}
         ·
         {{ products.map((p) => `${p.name} (${p.registration})`).join(', ') }}
       </p>
     </div>
-    <template v-if="sheet.snapshot.recipe">
-      <div v-for="(load, i) in sheet.snapshot.recipe.loads" :key="i">
+    <template v-if="snapshot.recipe">
+      <div v-for="(load, i) in snapshot.recipe.loads" :key="i">
         <p>
           <b>{{ load.part ? t('mix.partLoad') : t('mix.fullLoads', { n: load.times }) }}</b> {{ format(load.finished) }}
         </p>
@@ -95,25 +100,25 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
       </li>
       <li v-if="strictest.waterBuffer">{{ t('field.buffer', { buffer: format(strictest.waterBuffer) }) }}</li>
     </ul>
-    <WateringIn v-if="sheet.snapshot.recipe?.watering" :id="sheet.id" :watering="sheet.snapshot.recipe.watering" />
-    <template v-if="sheet.snapshot.startOnlyIf.length">
+    <WateringIn v-if="issued && snapshot.recipe?.watering" :id="issued.id" :watering="snapshot.recipe.watering" />
+    <template v-if="snapshot.startOnlyIf.length">
       <h3>{{ t('field.startOnlyIf') }}</h3>
       <ul>
-        <li v-for="l in sheet.snapshot.startOnlyIf" :key="l.fact + l.comparator">{{ format(l.text) }}</li>
+        <li v-for="l in snapshot.startOnlyIf" :key="l.fact + l.comparator">{{ format(l.text) }}</li>
       </ul>
     </template>
-    <p v-if="sheet.snapshot.clock" class="note">
-      <b>{{ format(sheet.snapshot.clock) }}</b>
+    <p v-if="snapshot.clock" class="note">
+      <b>{{ format(snapshot.clock) }}</b>
     </p>
-    <template v-if="sheet.snapshot.reason?.roles?.length">
+    <template v-if="snapshot.reason?.roles?.length">
       <h3>{{ t('field.roles') }}</h3>
       <ul>
-        <li v-for="(role, i) in sheet.snapshot.reason.roles" :key="i">{{ format(role) }}</li>
+        <li v-for="(role, i) in snapshot.reason.roles" :key="i">{{ format(role) }}</li>
       </ul>
     </template>
     <h3>{{ t('field.do') }}</h3>
     <ol>
-      <li v-for="s in sheet.snapshot.method.steps" :key="s">{{ s }}</li>
+      <li v-for="s in snapshot.method.steps" :key="s">{{ s }}</li>
     </ol>
     <template v-if="reason">
       <h3>{{ t('field.whySo') }}</h3>
@@ -132,23 +137,23 @@ const strictest = computed(() => props.sheet.snapshot.strictest ?? props.sheet.s
     </template>
     <h3>{{ t('field.wear') }}</h3>
     <ul>
-      <li v-for="w in sheet.snapshot.wearing" :key="w">{{ w }}</li>
+      <li v-for="w in snapshot.wearing" :key="w">{{ w }}</li>
       <li v-for="p in products.filter((x) => x.wearing)" :key="p.name">{{ t('field.card') }} {{ p.wearing }}</li>
     </ul>
     <h3>{{ t('field.mind') }}</h3>
     <ul>
-      <li v-for="c in sheet.snapshot.cautions" :key="c">{{ c }}</li>
+      <li v-for="c in snapshot.cautions" :key="c">{{ c }}</li>
     </ul>
     <h3>{{ t('field.kit') }}</h3>
     <ul>
-      <li v-for="k in sheet.snapshot.kit" :key="k">{{ k }}</li>
+      <li v-for="k in snapshot.kit" :key="k">{{ k }}</li>
     </ul>
     <div class="warn">
       <h3>{{ t('field.emergency') }}</h3>
       <p>
-        {{ t('field.poison') }} <b>{{ sheet.snapshot.emergency.poisonCentre ?? t('field.poisonUnset') }}</b>
+        {{ t('field.poison') }} <b>{{ snapshot.emergency.poisonCentre ?? t('field.poisonUnset') }}</b>
       </p>
-      <p>{{ sheet.snapshot.emergency.place }} ({{ sheet.snapshot.emergency.position }})</p>
+      <p>{{ snapshot.emergency.place }} ({{ snapshot.emergency.position }})</p>
       <p v-for="p in products.filter((x) => x.firstAid)" :key="p.name">
         <b v-if="several">{{ p.name }}: </b>{{ p.firstAid }}
       </p>

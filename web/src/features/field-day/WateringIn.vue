@@ -5,6 +5,8 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
 import { minutesOf, wateringAt, type WateringClock } from './wateringClock';
 
 /**
@@ -65,28 +67,23 @@ const work = async (): Promise<void> => {
     <p v-if="watering.earliest === null" class="warn">{{ t('watering.unknown') }}</p>
     <template v-else>
       <p v-if="clock.put === 0">
-        <button class="btn main" type="button" @click="clock.put = now.getTime()">{{ t('watering.put') }}</button>
+        <ActButton main @click="clock.put = now.getTime()">{{ t('watering.put') }}</ActButton>
       </p>
       <p v-else role="status" :class="state.tooLate ? 'warn' : 'note'">
         {{ t('watering.clock', { from: hour(state.from) }) }}
         <template v-if="state.until !== null">{{ t('watering.clockUntil', { until: hour(state.until) }) }}</template>
         <b v-if="state.tooEarly"> {{ t('watering.tooEarly') }}</b>
         <b v-if="state.tooLate"> {{ t('watering.tooLate') }}</b>
-        <button class="btn small quiet" type="button" @click="((clock.put = 0), (clock.on = 0))">
-          {{ t('watering.again') }}
-        </button>
+        <ActButton quiet small @click="((clock.put = 0), (clock.on = 0))">{{ t('watering.again') }}</ActButton>
       </p>
       <form v-if="watering.volume" class="row" novalidate @submit.prevent="work">
-        <label class="label"
-          >{{ t('watering.flow')
-          }}<input
-            v-model="clock.flow"
-            class="field"
-            placeholder="10 gal/min"
-            :aria-invalid="at('/known/flow') !== null"
-          /><span class="fault">{{ at('/known/flow') }}</span></label
-        >
-        <button class="btn" type="submit" :disabled="busy || clock.flow.trim() === ''">{{ t('watering.work') }}</button>
+        <QuantityField
+          v-model="clock.flow"
+          :label="t('watering.flow')"
+          :fault="at('/known/flow')"
+          sample="10 gal/min"
+        />
+        <ActButton type="submit" :disabled="busy || clock.flow.trim() === ''">{{ t('watering.work') }}</ActButton>
       </form>
       <p class="small soft">{{ t('watering.bucket') }}</p>
       <template v-if="clock.runMinutes > 0">
@@ -94,14 +91,9 @@ const work = async (): Promise<void> => {
           {{ t('watering.runs', { time: t('watering.minutes', { n: Math.ceil(clock.runMinutes) }) }) }}
         </p>
         <p v-if="clock.on === 0">
-          <button
-            class="btn main"
-            type="button"
-            :disabled="clock.put === 0 || state.tooEarly"
-            @click="clock.on = now.getTime()"
-          >
-            {{ t('watering.on') }}
-          </button>
+          <ActButton main :disabled="clock.put === 0 || state.tooEarly" @click="clock.on = now.getTime()">{{
+            t('watering.on')
+          }}</ActButton>
         </p>
         <p v-else-if="state.left" role="timer">
           <b>{{ t('watering.left', { n: state.left, at: hour(state.off) }) }}</b>

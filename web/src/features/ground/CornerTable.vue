@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { nextTick, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
 import type { ShapeEditor } from './useShapeEditor';
 import { corners, through, type Position, type Shape } from './shapes';
 
@@ -80,12 +82,13 @@ const onPaste = (e: ClipboardEvent, row: number): void => {
           <tr v-for="(row, i) in rows" :key="i">
             <td>{{ i + 1 }}</td>
             <td v-for="c in ['lon', 'lat'] as const" :key="c">
-              <input
+              <TextField
                 v-model="row[c]"
-                class="field cell"
+                :label="`${t(`ground.table.${c}`)} ${i + 1}`"
+                bare
+                width="9.5em"
                 inputmode="decimal"
                 :data-cell="`${i}-${c}`"
-                :aria-label="`${t(`ground.table.${c}`)} ${i + 1}`"
                 :aria-invalid="fault(row)"
                 @change="take"
                 @keydown="onKey($event, i, c)"
@@ -93,28 +96,23 @@ const onPaste = (e: ClipboardEvent, row: number): void => {
               />
             </td>
             <td>
-              <button
-                class="btn small quiet"
-                type="button"
+              <ActButton
+                quiet
+                small
                 :aria-label="`${t('ground.table.remove')} ${i + 1}`"
                 @click="(rows.splice(i, 1), take())"
               >
-                ×
-              </button>
+                ×</ActButton
+              >
             </td>
           </tr>
         </tbody>
       </table>
     </div>
     <p v-if="rows.some(fault)" class="fault">{{ t('ground.table.fault') }}</p>
-    <button
-      v-if="type !== 'Point'"
-      class="btn small"
-      type="button"
-      @click="(rows.push(empty()), focus(rows.length - 1, 'lon'))"
-    >
-      {{ t('ground.table.add') }}
-    </button>
+    <ActButton v-if="type !== 'Point'" small @click="(rows.push(empty()), focus(rows.length - 1, 'lon'))">{{
+      t('ground.table.add')
+    }}</ActButton>
   </div>
 </template>
 
@@ -122,13 +120,6 @@ const onPaste = (e: ClipboardEvent, row: number): void => {
 .corners {
   max-height: 300px;
   overflow-y: auto;
-}
-.cell {
-  width: 9.5em;
-  min-height: 32px;
-  padding: 2px 6px;
-  font-family: var(--font-amount);
-  font-size: var(--size-s);
 }
 td {
   border: 0;

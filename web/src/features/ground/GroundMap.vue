@@ -20,6 +20,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
 import MapLegend from './MapLegend.vue';
 import { drawnStyle, forgetInks, inkOf, labelFill, patchStyle, plotStyle, workStyle } from './mapStyles';
 import type { Position, Shape } from './shapes';
@@ -326,7 +327,7 @@ defineExpose({ centre, removeLast, look, toAll, olMap: () => map });
       <path d="M14 42V4M7 14 14 3l7 11" />
       <text x="14" y="34" text-anchor="middle">N</text>
     </svg>
-    <button class="btn small all" type="button" @click="toAll()">{{ t('ground.map.all') }}</button>
+    <ActButton small class="all" @click="toAll()">{{ t('ground.map.all') }}</ActButton>
     <MapLegend :kinds="kinds" />
   </div>
 </template>

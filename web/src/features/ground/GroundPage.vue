@@ -10,6 +10,8 @@ import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import SaidAmount from '@/components/figures/SaidAmount.vue';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
 import GroundMap from './GroundMap.vue';
 import ImportPanel from './ImportPanel.vue';
 import NewGround from './NewGround.vue';
@@ -177,6 +179,11 @@ const setZone = async (zone: string): Promise<void> => {
     ),
   );
 };
+/** Hardiness zones by number; a ground may have none noted. */
+const ZONES = computed(() => [
+  { value: '', label: t('ground.zoneUnknown') },
+  ...Array.from({ length: 13 }, (_, i) => ({ value: String(i + 1), label: String(i + 1) })),
+]);
 const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
 </script>
 
@@ -186,17 +193,15 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
     <p v-if="isPending" role="status">{{ t('frame.loading') }}</p>
     <template v-else-if="data">
       <div v-if="data.data.length" class="row" role="group" :aria-label="t('ground.grounds')">
-        <button
+        <ActButton
           v-for="g in data.data"
           :key="g.id"
-          type="button"
-          class="btn small"
+          small
           :class="{ main: g.id === ground?.id }"
           :aria-pressed="g.id === ground?.id"
           @click="(end(), (groundId = g.id), (patchId = null))"
+          >{{ g.name }}</ActButton
         >
-          {{ g.name }}
-        </button>
       </div>
       <NewGround v-if="mayWrite" :open="data.data.length === 0" @made="(id) => ((groundId = id), (patchId = null))" />
       <template v-if="ground">
@@ -214,18 +219,17 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
             <template #area><SaidAmount :of="ground.area" /></template>
           </i18n-t>
           ·
-          <label :title="t('ground.zoneHelp')"
+          <span class="zone"
             >{{ t('ground.zone') }}
-            <select
-              class="field zone"
-              :value="ground.hardinessZone ?? ''"
+            <ChoiceField
+              :label="t('ground.zone')"
+              bare
+              width="8em"
+              :model-value="String(ground.hardinessZone ?? '')"
               :disabled="!mayWrite || zoning"
-              @change="setZone(($event.target as HTMLSelectElement).value)"
-            >
-              <option value="">{{ t('ground.zoneUnknown') }}</option>
-              <option v-for="n in 13" :key="n" :value="n">{{ n }}</option>
-            </select></label
-          >
+              :options="ZONES"
+              @change="setZone"
+          /></span>
           <span v-if="zoneRefusal" class="fault" role="alert">{{ zoneRefusal.message }}</span>
         </p>
         <div class="bench">
@@ -246,11 +250,11 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
               @moved="(s) => editor.put(s)"
             />
             <div v-if="mayWrite && task === null" class="row">
-              <button class="btn" type="button" @click="begin('patch')">{{ t('ground.newPatch') }}</button>
-              <button class="btn" type="button" @click="begin('keeper')">{{ t('ground.newKeeper') }}</button>
-              <button class="btn" type="button" :aria-expanded="importing" @click="importing = !importing">
-                {{ t('ground.import.open') }}
-              </button>
+              <ActButton @click="begin('patch')">{{ t('ground.newPatch') }}</ActButton>
+              <ActButton @click="begin('keeper')">{{ t('ground.newKeeper') }}</ActButton>
+              <ActButton :aria-expanded="importing" @click="importing = !importing">{{
+                t('ground.import.open')
+              }}</ActButton>
               <span class="row exports small"
                 >{{ t('ground.export') }}
                 <a v-for="f in FORMATS" :key="f" :href="`/api/v1/grounds/${ground.id}/export?format=${f}`" download>{{
@@ -274,20 +278,18 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
                 {{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}
               </p>
               <div v-if="task === 'keeper'" class="row" role="group" :aria-label="t('ground.asA')">
-                <button
+                <ActButton
                   v-for="s in ['Point', 'LineString', 'Polygon'] as const"
                   :key="s"
-                  type="button"
-                  class="btn small"
+                  small
                   :class="{ main: keeperType === s }"
                   :aria-pressed="keeperType === s"
                   @click="keeperType = s"
+                  >{{ t(`ground.shape.${s}`) }}</ActButton
                 >
-                  {{ t(`ground.shape.${s}`) }}
-                </button>
-                <button v-if="keeperType === 'Point'" class="btn small quiet" type="button" @click="placeCentre">
-                  {{ t('ground.atCentre') }}
-                </button>
+                <ActButton v-if="keeperType === 'Point'" quiet small @click="placeCentre">{{
+                  t('ground.atCentre')
+                }}</ActButton>
               </div>
               <ShapeTools
                 ref="tools"
@@ -327,9 +329,9 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
 
 <style scoped>
 .zone {
-  width: auto;
-  min-height: 0;
-  padding: 2px 6px;
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
 }
 .exports {
   gap: 4px 10px;

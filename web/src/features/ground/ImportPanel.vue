@@ -6,6 +6,10 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import TextField from '@/components/form/TextField.vue';
+import FilesField from '@/components/form/FilesField.vue';
 import { KINDS } from './marks';
 
 const props = defineProps<{ groundId: string }>();
@@ -15,6 +19,11 @@ const { format } = useSession();
 const { data: book } = useQuery(handbookQuery());
 const { busy, refusal, run } = useSubmit();
 
+const AS = { patch: 'asPatch', keeper: 'asKeeper', leave: 'asLeave' } as const;
+const mayBe = (r: Row) =>
+  (['patch', 'keeper', 'leave'] as const)
+    .filter((as) => as !== 'patch' || r.type !== 'Point')
+    .map((as) => ({ value: as, label: t(`ground.import.${AS[as]}`) }));
 const MOST_BYTES = 12_000_000;
 const FIELDS = ['name', 'longitude', 'latitude', 'geometry', 'corner'] as const;
 const text = ref('');
@@ -43,8 +52,7 @@ const look = async (): Promise<void> => {
   columns.value = { ...answer.columns };
   rows.value = answer.rows.map((r) => ({ ...r }));
 };
-const upload = async (e: Event): Promise<void> => {
-  const file = (e.target as HTMLInputElement).files?.[0];
+const upload = async ([file]: File[]): Promise<void> => {
   done.value = null;
   preview.value = null;
   tooLarge.value = (file?.size ?? 0) > MOST_BYTES;
@@ -94,22 +102,25 @@ const take = async (): Promise<void> => {
   <section class="stack sheetlike" aria-labelledby="import-h">
     <h2 id="import-h">{{ t('ground.import.title') }}</h2>
     <p class="small soft">{{ t('ground.import.help') }}</p>
-    <label class="label"
-      >{{ t('ground.import.file') }}<input type="file" accept=".geojson,.json,.gpx,.kml,.csv,.txt" @change="upload"
-    /></label>
-    <p v-if="tooLarge" class="fault" role="alert">{{ t('ground.import.tooLarge') }}</p>
+    <FilesField
+      :label="t('ground.import.file')"
+      accept=".geojson,.json,.gpx,.kml,.csv,.txt"
+      :fault="tooLarge ? t('ground.import.tooLarge') : null"
+      @files="upload"
+    />
     <p v-if="done" class="good" role="status">{{ t('ground.import.done', done) }}</p>
     <template v-if="preview">
       <div v-if="preview.headers.length" class="stack">
         <h3>{{ t('ground.import.columns') }}</h3>
         <div class="row">
-          <label v-for="f in FIELDS" :key="f" class="label"
-            >{{ t(`ground.import.column.${f}`) }}
-            <select v-model="columns[f]" class="field" @change="look">
-              <option value="">—</option>
-              <option v-for="h in preview.headers" :key="h" :value="h">{{ h }}</option>
-            </select>
-          </label>
+          <ChoiceField
+            v-for="f in FIELDS"
+            :key="f"
+            v-model="columns[f]"
+            :label="t(`ground.import.column.${f}`)"
+            @change="look"
+            :options="[{ value: '', label: '—' }, ...preview.headers.map((h) => ({ value: h, label: h }))]"
+          />
         </div>
         <p v-if="preview.needs" class="note">{{ preview.needs }}</p>
       </div>
@@ -120,23 +131,18 @@ const take = async (): Promise<void> => {
           <b :class="{ fault: preview.bad > 0 }">{{ t('ground.import.bad', { n: preview.bad }) }}</b>
         </p>
         <div class="row">
-          <label class="label"
-            >{{ t('ground.import.settingForAll') }}
-            <select
-              v-model="setting"
-              class="field"
-              @change="rows.forEach((r) => r.as === 'patch' && (r.setting = setting))"
-            >
-              <option v-for="s in book?.settings ?? []" :key="s.id" :value="s.id">{{ s.name }}</option>
-            </select>
-          </label>
-          <label class="label"
-            >{{ t('ground.import.kindForAll') }}
-            <select v-model="kind" class="field" @change="rows.forEach((r) => r.as === 'keeper' && (r.kind = kind))">
-              <option value="">—</option>
-              <option v-for="k in KINDS" :key="k" :value="k">{{ t(`keeper.${k}`) }}</option>
-            </select>
-          </label>
+          <ChoiceField
+            v-model="setting"
+            :label="t('ground.import.settingForAll')"
+            @change="rows.forEach((r) => r.as === 'patch' && (r.setting = setting))"
+            :options="(book?.settings ?? []).map((s) => ({ value: s.id, label: s.name }))"
+          />
+          <ChoiceField
+            v-model="kind"
+            :label="t('ground.import.kindForAll')"
+            @change="rows.forEach((r) => r.as === 'keeper' && (r.kind = kind))"
+            :options="[{ value: '', label: '—' }, ...KINDS.map((k) => ({ value: k, label: t(`keeper.${k}`) }))]"
+          />
         </div>
         <div class="table-wrap rows">
           <table>
@@ -153,11 +159,12 @@ const take = async (): Promise<void> => {
               <tr v-for="r in rows" :key="r.entry" :class="{ bad: r.fault }">
                 <td>{{ r.row }}</td>
                 <td>
-                  <input
+                  <TextField
                     v-if="!r.fault"
                     v-model="r.name"
-                    class="field name"
-                    :aria-label="`${t('ground.import.name')} ${r.row}`"
+                    :label="`${t('ground.import.name')} ${r.row}`"
+                    bare
+                    width="12em"
                     :aria-invalid="r.as !== 'leave' && r.name.trim() === ''"
                   /><template v-else>{{ r.name || '—' }}</template>
                   <span v-if="r.fault || faultOf(r.entry)" class="fault block">{{ r.fault ?? faultOf(r.entry) }}</span>
@@ -173,37 +180,31 @@ const take = async (): Promise<void> => {
                   >
                 </td>
                 <td>
-                  <select
+                  <ChoiceField
                     v-model="r.as"
-                    class="field"
+                    :label="`${t('ground.import.as')} ${r.row}`"
+                    bare
                     :disabled="r.fault !== null"
-                    :aria-label="`${t('ground.import.as')} ${r.row}`"
-                  >
-                    <option v-if="r.type !== 'Point'" value="patch">{{ t('ground.import.asPatch') }}</option>
-                    <option value="keeper">{{ t('ground.import.asKeeper') }}</option>
-                    <option value="leave">{{ t('ground.import.asLeave') }}</option>
-                  </select>
+                    :options="mayBe(r)"
+                  />
                 </td>
                 <td>
-                  <select
+                  <ChoiceField
                     v-if="r.as === 'keeper'"
                     v-model="r.kind"
-                    class="field"
-                    :aria-label="`${t('ground.kind')} ${r.row}`"
+                    :label="`${t('ground.kind')} ${r.row}`"
+                    bare
                     :aria-invalid="!r.kind"
-                  >
-                    <option :value="null" disabled>{{ t('ground.import.choose') }}</option>
-                    <option v-for="k in KINDS" :key="k" :value="k">{{ t(`keeper.${k}`) }}</option>
-                  </select>
-                  <select
+                    :options="[...KINDS.map((k) => ({ value: k, label: t(`keeper.${k}`) }))]"
+                  />
+                  <ChoiceField
                     v-else-if="r.as === 'patch'"
-                    class="field"
-                    :value="r.setting ?? setting"
-                    :aria-label="`${t('ground.setting')} ${r.row}`"
-                    @change="r.setting = ($event.target as HTMLSelectElement).value"
-                  >
-                    <option v-for="s in book?.settings ?? []" :key="s.id" :value="s.id">{{ s.name }}</option>
-                  </select>
+                    :label="`${t('ground.setting')} ${r.row}`"
+                    bare
+                    :model-value="r.setting ?? setting"
+                    @change="r.setting = $event"
+                    :options="(book?.settings ?? []).map((s) => ({ value: s.id, label: s.name }))"
+                  />
                 </td>
               </tr>
             </tbody>
@@ -211,12 +212,10 @@ const take = async (): Promise<void> => {
         </div>
         <p v-if="missing" class="note small">{{ t('ground.import.missing', { n: missing }, missing) }}</p>
         <div class="row">
-          <button class="btn main" type="button" :disabled="busy || taking.length === 0 || missing > 0" @click="take">
-            {{ t('ground.import.take', { n: taking.length }, taking.length) }}
-          </button>
-          <button class="btn quiet" type="button" @click="((preview = null), (text = ''))">
-            {{ t('frame.back') }}
-          </button>
+          <ActButton main :disabled="busy || taking.length === 0 || missing > 0" @click="take">{{
+            t('ground.import.take', { n: taking.length }, taking.length)
+          }}</ActButton>
+          <ActButton quiet @click="((preview = null), (text = ''))">{{ t('frame.back') }}</ActButton>
         </div>
       </template>
     </template>
@@ -231,10 +230,6 @@ const take = async (): Promise<void> => {
 .rows {
   max-height: 380px;
   overflow: auto;
-}
-.name {
-  width: 12em;
-  min-height: 34px;
 }
 .block {
   display: block;

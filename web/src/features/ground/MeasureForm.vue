@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
 import type { Position } from './shapes';
 import type { ShapeEditor } from './useShapeEditor';
 
@@ -50,47 +52,37 @@ const work = (): void => {
 <template>
   <form class="stack" novalidate @submit.prevent="work">
     <p class="small soft">{{ t(`ground.measure.help.${way}`) }}</p>
-    <label class="label"
-      >{{ t('ground.measure.at') }}<input v-model="at" class="field" :placeholder="t('ground.measure.here')"
-    /></label>
-    <label v-if="way === 'circle'" class="label"
-      >{{ t('ground.measure.radius') }}<input v-model="radius" class="field" :aria-invalid="fault('/radius') !== null"
-    /></label>
+    <TextField v-model="at" :label="t('ground.measure.at')" :placeholder="t('ground.measure.here')" />
+    <TextField v-if="way === 'circle'" v-model="radius" :label="t('ground.measure.radius')" :fault="fault('/radius')" />
     <div v-if="way === 'rectangle'" class="row">
-      <label v-for="f in FIELDS" :key="f" class="label"
-        >{{ t(`ground.measure.${f}`)
-        }}<input v-model="size[f]" class="field short" :aria-invalid="fault(`/${f}`) !== null"
-      /></label>
+      <TextField
+        v-for="f in FIELDS"
+        :key="f"
+        v-model="size[f]"
+        :label="t(`ground.measure.${f}`)"
+        :fault="fault(`/${f}`)"
+        width="7.5em"
+      />
     </div>
     <template v-if="way === 'legs'">
-      <label class="label"
-        >{{ t('ground.measure.pace')
-        }}<input v-model="size.pace" class="field short" :aria-invalid="fault('/pace') !== null"
-      /></label>
+      <TextField v-model="size.pace" :label="t('ground.measure.pace')" :fault="fault('/pace')" width="7.5em" />
       <div v-for="(leg, i) in legs" :key="i" class="row">
-        <label class="label"
-          >{{ t('ground.measure.leg', { n: i + 1 })
-          }}<input v-model="leg.length" class="field short" :aria-invalid="fault(`/legs/${i}/length`) !== null"
-        /></label>
-        <label class="label"
-          >{{ t('ground.measure.bearing')
-          }}<input
-            v-model="leg.bearing"
-            class="field short"
-            inputmode="numeric"
-            :aria-invalid="fault(`/legs/${i}/bearing`) !== null"
-        /></label>
+        <TextField
+          v-model="leg.length"
+          :label="t('ground.measure.leg', { n: i + 1 })"
+          :fault="fault(`/legs/${i}/length`)"
+          width="7.5em"
+        />
+        <TextField
+          v-model="leg.bearing"
+          :label="t('ground.measure.bearing')"
+          :fault="fault(`/legs/${i}/bearing`)"
+          width="7.5em"
+          inputmode="numeric"
+        />
       </div>
-      <button class="btn small" type="button" @click="legs.push({ length: '', bearing: '' })">
-        {{ t('ground.measure.addLeg') }}
-      </button>
+      <ActButton small @click="legs.push({ length: '', bearing: '' })">{{ t('ground.measure.addLeg') }}</ActButton>
     </template>
-    <button class="btn" type="submit">{{ t('ground.measure.work') }}</button>
+    <ActButton type="submit">{{ t('ground.measure.work') }}</ActButton>
   </form>
 </template>
-
-<style scoped>
-.short {
-  width: 7.5em !important;
-}
-</style>

@@ -3,6 +3,8 @@ import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
 
 defineProps<{ /** Shown open when there is no ground yet. */ open: boolean }>();
 const emit = defineEmits<{ made: [id: string] }>();
@@ -29,13 +31,14 @@ const save = async (): Promise<void> => {
   <details :open="open">
     <summary>{{ t('ground.newGround') }}</summary>
     <form class="stack" novalidate style="max-width: 420px; padding-top: 8px" @submit.prevent="save">
-      <label v-for="f in FIELDS" :key="f" class="label"
-        >{{ t(`ground.groundField.${f}`)
-        }}<input v-model="form[f]" class="field" :aria-invalid="at(`/${f}`) !== null" /><span class="fault">{{
-          at(`/${f}`)
-        }}</span></label
-      >
-      <button class="btn main" type="submit" :disabled="busy">{{ t('ground.saveGround') }}</button>
+      <TextField
+        v-for="f in FIELDS"
+        :key="f"
+        v-model="form[f]"
+        :label="t(`ground.groundField.${f}`)"
+        :fault="at(`/${f}`)"
+      />
+      <ActButton main type="submit" :busy="busy">{{ t('ground.saveGround') }}</ActButton>
     </form>
   </details>
 </template>

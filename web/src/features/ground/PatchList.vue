@@ -5,6 +5,10 @@ import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { handbookQuery, patchesQuery, type PatchListAsk } from '@/api/queries';
 import SaidAmount from '@/components/figures/SaidAmount.vue';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import TextField from '@/components/form/TextField.vue';
+import TickField from '@/components/form/TickField.vue';
 
 const props = defineProps<{ groundId: string; chosen: string | null }>();
 const emit = defineEmits<{ choose: [patch: string]; first: [patch: string] }>();
@@ -44,20 +48,25 @@ const sort = (by: (typeof COLUMNS)[number]): void => {
   <section class="stack" aria-labelledby="list-h">
     <div class="row">
       <h2 id="list-h" class="grow">{{ t('ground.list.title', { n: data?.total ?? 0 }, data?.total ?? 0) }}</h2>
-      <input
+      <TextField
         v-model="typed"
-        class="field find"
+        :label="t('ground.list.find')"
+        bare
+        width="11em"
         type="search"
         :placeholder="t('ground.list.find')"
-        :aria-label="t('ground.list.find')"
       />
-      <select v-model="ask.setting" class="field" :aria-label="t('ground.setting')" @change="ask.page = 1">
-        <option value="">{{ t('ground.list.anySetting') }}</option>
-        <option v-for="s in book?.settings ?? []" :key="s.id" :value="s.id">{{ s.name }}</option>
-      </select>
-      <label class="small"
-        ><input v-model="ask.archived" type="checkbox" @change="ask.page = 1" /> {{ t('ground.list.archived') }}</label
-      >
+      <ChoiceField
+        v-model="ask.setting"
+        :label="t('ground.setting')"
+        bare
+        @change="ask.page = 1"
+        :options="[
+          { value: '', label: t('ground.list.anySetting') },
+          ...(book?.settings ?? []).map((s) => ({ value: s.id, label: s.name })),
+        ]"
+      />
+      <TickField v-model="ask.archived" @change="ask.page = 1">{{ t('ground.list.archived') }}</TickField>
     </div>
     <div class="table-wrap">
       <table>
@@ -96,13 +105,11 @@ const sort = (by: (typeof COLUMNS)[number]): void => {
       </table>
     </div>
     <div v-if="(data?.pages ?? 1) > 1" class="row">
-      <button class="btn small" type="button" :disabled="ask.page <= 1" @click="ask.page--">
-        {{ t('ground.list.before') }}
-      </button>
+      <ActButton small :disabled="ask.page <= 1" @click="ask.page--">{{ t('ground.list.before') }}</ActButton>
       <span>{{ t('ground.list.page', { page: data?.page, pages: data?.pages }) }}</span>
-      <button class="btn small" type="button" :disabled="ask.page >= (data?.pages ?? 1)" @click="ask.page++">
-        {{ t('ground.list.after') }}
-      </button>
+      <ActButton small :disabled="ask.page >= (data?.pages ?? 1)" @click="ask.page++">{{
+        t('ground.list.after')
+      }}</ActButton>
     </div>
   </section>
 </template>
@@ -110,9 +117,6 @@ const sort = (by: (typeof COLUMNS)[number]): void => {
 <style scoped>
 .grow {
   flex: 1 1 auto;
-}
-.find {
-  width: 11em;
 }
 .sorter {
   border: 0;

@@ -10,6 +10,10 @@ import SaidAmount from '@/components/figures/SaidAmount.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { useOnward } from '@/composables/useOnward';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import TextField from '@/components/form/TextField.vue';
+import TickField from '@/components/form/TickField.vue';
 import type { Shape } from './shapes';
 
 const props = defineProps<{ patchId: string }>();
@@ -148,9 +152,9 @@ const tell = async (): Promise<void> => {
       </li>
       <li v-if="patch.stands.length === 0" class="soft">{{ t('ground.noStands') }}</li>
     </ul>
-    <button v-if="mayWrite && !patch.archived" class="btn" type="button" :disabled="busy" @click="newStand">
-      {{ t('ground.newStand') }}
-    </button>
+    <ActButton v-if="mayWrite && !patch.archived" :disabled="busy" @click="newStand">{{
+      t('ground.newStand')
+    }}</ActButton>
     <h3>{{ t('ground.near') }}</h3>
     <ul class="ruled plain">
       <li v-for="k in patch.keepers" :key="k.id">
@@ -174,16 +178,19 @@ const tell = async (): Promise<void> => {
     <details v-if="mayWrite">
       <summary>{{ t('ground.addKeeper') }}</summary>
       <form class="row tell" novalidate @submit.prevent="tell">
-        <label class="label"
-          >{{ t('ground.kind')
-          }}<select v-model="words.kind" class="field">
-            <option v-for="k in KEEPER_KINDS" :key="k" :value="k">{{ t(`keeper.${k}`) }}</option>
-          </select></label
-        >
-        <label v-for="f in ['name', 'distance'] as const" :key="f" class="label"
-          >{{ t(`ground.field.${f}`) }}<input v-model="words[f]" class="field" :aria-invalid="at(`/${f}`) !== null"
-        /></label>
-        <button class="btn" type="submit" :disabled="busy">{{ t('ground.tell') }}</button>
+        <ChoiceField
+          v-model="words.kind"
+          :label="t('ground.kind')"
+          :options="KEEPER_KINDS.map((k) => ({ value: k, label: t(`keeper.${k}`) }))"
+        />
+        <TextField
+          v-for="f in ['name', 'distance'] as const"
+          :key="f"
+          v-model="words[f]"
+          :label="t(`ground.field.${f}`)"
+          :fault="at(`/${f}`)"
+        />
+        <ActButton type="submit" :busy="busy">{{ t('ground.tell') }}</ActButton>
       </form>
     </details>
     <template v-if="patch.zones.length">
@@ -191,59 +198,53 @@ const tell = async (): Promise<void> => {
       <ul class="ruled plain">
         <li v-for="z in patch.zones" :key="z.id" class="row">
           <b>{{ z.name }}</b> <SaidAmount :of="z.area" />
-          <button v-if="mayWrite" class="btn small quiet" type="button" @click="dropZone(z.id)">
-            {{ t('ground.zones.drop', { name: z.name }) }}
-          </button>
+          <ActButton v-if="mayWrite" quiet small @click="dropZone(z.id)">{{
+            t('ground.zones.drop', { name: z.name })
+          }}</ActButton>
         </li>
       </ul>
     </template>
     <details v-if="mayWrite && !patch.archived" class="edits">
       <summary>{{ t('ground.edit') }}</summary>
       <div class="row">
-        <button class="btn small" type="button" @click="emit('task', 'outline')">
-          {{ t(patch.outline ? 'ground.task.outline' : 'ground.task.firstOutline') }}
-        </button>
+        <ActButton small @click="emit('task', 'outline')">{{
+          t(patch.outline ? 'ground.task.outline' : 'ground.task.firstOutline')
+        }}</ActButton>
         <template v-if="patch.outline">
-          <button class="btn small" type="button" @click="emit('task', 'split')">{{ t('ground.task.split') }}</button>
-          <button
-            class="btn small"
-            type="button"
-            :aria-expanded="joining !== null"
-            @click="joining = joining ? null : []"
-          >
-            {{ t('ground.task.join') }}
-          </button>
-          <button class="btn small" type="button" @click="emit('task', 'hole')">{{ t('ground.task.hole') }}</button>
-          <button class="btn small" type="button" @click="emit('task', 'zone')">{{ t('ground.task.zone') }}</button>
+          <ActButton small @click="emit('task', 'split')">{{ t('ground.task.split') }}</ActButton>
+          <ActButton small :aria-expanded="joining !== null" @click="joining = joining ? null : []">{{
+            t('ground.task.join')
+          }}</ActButton>
+          <ActButton small @click="emit('task', 'hole')">{{ t('ground.task.hole') }}</ActButton>
+          <ActButton small @click="emit('task', 'zone')">{{ t('ground.task.zone') }}</ActButton>
         </template>
-        <button class="btn small quiet" type="button" :aria-expanded="putting" @click="putting = !putting">
-          {{ t('ground.archive.put') }}
-        </button>
+        <ActButton quiet small :aria-expanded="putting" @click="putting = !putting">{{
+          t('ground.archive.put')
+        }}</ActButton>
       </div>
       <form v-if="joining" class="stack" @submit.prevent="join">
-        <label v-for="o in (others?.data ?? []).filter((p) => p.id !== patch?.id && p.area)" :key="o.id"
-          ><input v-model="joining" type="checkbox" :value="o.id" /> {{ o.name }}</label
+        <TickField
+          v-for="o in (others?.data ?? []).filter((p) => p.id !== patch?.id && p.area)"
+          :key="o.id"
+          v-model="joining"
+          :value="o.id"
+          >{{ o.name }}</TickField
         >
         <p class="small soft">{{ t('ground.joinHelp') }}</p>
-        <button class="btn" type="submit" :disabled="busy || joining.length === 0">{{ t('ground.join') }}</button>
+        <ActButton type="submit" :disabled="busy || joining.length === 0">{{ t('ground.join') }}</ActButton>
       </form>
       <form v-if="patch.outline && patch.zones.length === 0" class="row" @submit.prevent="edge">
-        <label class="label"
-          >{{ t('ground.zones.edge')
-          }}<input v-model="edgeWidth" class="field short" :aria-invalid="at('/edgeWidth') !== null"
-        /></label>
-        <button class="btn" type="submit" :disabled="busy || edgeWidth === ''">{{ t('ground.zones.make') }}</button>
+        <TextField v-model="edgeWidth" :label="t('ground.zones.edge')" :fault="at('/edgeWidth')" width="7em" />
+        <ActButton type="submit" :disabled="busy || edgeWidth === ''">{{ t('ground.zones.make') }}</ActButton>
       </form>
       <form v-if="putting" class="row" @submit.prevent="archive(true)">
-        <label class="label"
-          >{{ t('ground.archive.why') }}<input v-model="reason" class="field" :aria-invalid="at('/reason') !== null"
-        /></label>
-        <button class="btn" type="submit" :disabled="busy">{{ t('ground.archive.put') }}</button>
+        <TextField v-model="reason" :label="t('ground.archive.why')" :fault="at('/reason')" />
+        <ActButton type="submit" :busy="busy">{{ t('ground.archive.put') }}</ActButton>
       </form>
     </details>
-    <button v-if="mayWrite && patch.archived" class="btn" type="button" :disabled="busy" @click="archive(false)">
-      {{ t('ground.archive.back') }}
-    </button>
+    <ActButton v-if="mayWrite && patch.archived" :disabled="busy" @click="archive(false)">{{
+      t('ground.archive.back')
+    }}</ActButton>
     <details
       @toggle="
         historyOpen = ($event.target as HTMLDetailsElement).open;
@@ -296,9 +297,6 @@ const tell = async (): Promise<void> => {
 }
 .tell .btn {
   align-self: end;
-}
-.short {
-  width: 7em !important;
 }
 summary {
   min-height: 28px;

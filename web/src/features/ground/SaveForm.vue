@@ -5,6 +5,10 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
 import { useSubmit } from '@/composables/useSubmit';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import DayField from '@/components/form/DayField.vue';
+import TextField from '@/components/form/TextField.vue';
 import type { Shape } from './shapes';
 import { KINDS } from './marks';
 
@@ -117,39 +121,33 @@ const needsShape = (): boolean => !['patch', 'outline', 'editKeeper'].includes(p
 
 <template>
   <form class="stack" novalidate @submit.prevent="save">
-    <label v-if="task !== 'hole'" class="label"
-      >{{ t(`ground.save.name.${task}`)
-      }}<input v-model="form.name" class="field" :aria-invalid="at('/name') !== null" /><span class="fault">{{
-        at('/name')
-      }}</span></label
-    >
-    <label v-if="task === 'patch' || task === 'outline'" class="label"
-      >{{ t('ground.setting') }}
-      <select v-model="form.setting" class="field">
-        <option v-for="s in book?.settings ?? []" :key="s.id" :value="s.id">{{ s.name }}</option>
-      </select>
-    </label>
-    <label v-if="task === 'outline'" class="label"
-      >{{ t('ground.save.validFrom')
-      }}<input v-model="form.validFrom" class="field" type="date" :aria-invalid="at('/validFrom') !== null" /><span
-        class="fault"
-        >{{ at('/validFrom') }}</span
-      ></label
-    >
+    <TextField v-if="task !== 'hole'" v-model="form.name" :label="t(`ground.save.name.${task}`)" :fault="at('/name')" />
+    <ChoiceField
+      v-if="task === 'patch' || task === 'outline'"
+      v-model="form.setting"
+      :label="t('ground.setting')"
+      :options="(book?.settings ?? []).map((s) => ({ value: s.id, label: s.name }))"
+    />
+    <DayField
+      v-if="task === 'outline'"
+      v-model="form.validFrom"
+      :label="t('ground.save.validFrom')"
+      :fault="at('/validFrom')"
+    />
     <template v-if="isKeeper()">
-      <label class="label"
-        >{{ t('ground.kind')
-        }}<select v-model="form.kind" class="field">
-          <option v-for="k in KINDS" :key="k" :value="k">{{ t(`keeper.${k}`) }}</option>
-        </select></label
-      >
+      <ChoiceField
+        v-model="form.kind"
+        :label="t('ground.kind')"
+        :options="KINDS.map((k) => ({ value: k, label: t(`keeper.${k}`) }))"
+      />
       <template v-if="['tree', 'shrub', 'planting'].includes(form.kind)">
-        <label v-for="f in ['crownRadius', 'height'] as const" :key="f" class="label"
-          >{{ t(`ground.field.${f}`)
-          }}<input v-model="form[f]" class="field" :aria-invalid="at(`/${f}`) !== null" /><span class="fault">{{
-            at(`/${f}`)
-          }}</span></label
-        >
+        <TextField
+          v-for="f in ['crownRadius', 'height'] as const"
+          :key="f"
+          v-model="form[f]"
+          :label="t(`ground.field.${f}`)"
+          :fault="at(`/${f}`)"
+        />
       </template>
     </template>
     <p class="fault" role="alert">
@@ -162,13 +160,13 @@ const needsShape = (): boolean => !['patch', 'outline', 'editKeeper'].includes(p
       }}
     </p>
     <div class="row">
-      <button class="btn main" type="submit" :disabled="busy || (needsShape() && shape === null)">
-        {{ t(`ground.save.do.${task}`) }}
-      </button>
-      <button class="btn quiet" type="button" @click="emit('back')">{{ t('frame.back') }}</button>
-      <button v-if="task === 'editKeeper'" class="btn quiet" type="button" :disabled="busy" @click="putAway">
-        {{ t('ground.save.putAway') }}
-      </button>
+      <ActButton main type="submit" :disabled="busy || (needsShape() && shape === null)">{{
+        t(`ground.save.do.${task}`)
+      }}</ActButton>
+      <ActButton quiet @click="emit('back')">{{ t('frame.back') }}</ActButton>
+      <ActButton v-if="task === 'editKeeper'" quiet :disabled="busy" @click="putAway">{{
+        t('ground.save.putAway')
+      }}</ActButton>
     </div>
   </form>
 </template>

@@ -2,6 +2,9 @@
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
+import FilesField from '@/components/form/FilesField.vue';
 import CornerTable from './CornerTable.vue';
 import MeasureForm from './MeasureForm.vue';
 import WalkForm from './WalkForm.vue';
@@ -34,8 +37,7 @@ const paste = async (): Promise<void> => {
   }
   await props.editor.trace({ polygon: json as Record<string, unknown> });
 };
-const upload = async (e: Event): Promise<void> => {
-  const file = (e.target as HTMLInputElement).files?.[0];
+const upload = async ([file]: File[]): Promise<void> => {
   if (!file) return;
   pasted.value = await file.text();
   await paste();
@@ -47,17 +49,15 @@ defineExpose({ way });
 <template>
   <div class="stack">
     <div class="row ways" role="group" :aria-label="t('ground.ways')">
-      <button
+      <ActButton
         v-for="w in WAYS"
         :key="w"
-        type="button"
-        class="btn small"
+        small
         :class="{ main: way === w }"
         :aria-pressed="way === w"
         @click="way = w"
+        >{{ t(`ground.way.${w}`) }}</ActButton
       >
-        {{ t(`ground.way.${w}`) }}
-      </button>
     </div>
     <p v-if="way === 'draw'" class="small soft">
       {{ t(editor.shape.value ? 'ground.draw.change' : `ground.draw.${type}`) }}
@@ -78,36 +78,26 @@ defineExpose({ way });
       @here="(at, so) => emit('here', at, so)"
     />
     <form v-if="way === 'paste'" class="stack" novalidate @submit.prevent="paste">
-      <label class="label"
-        >{{ t('ground.outline')
-        }}<textarea
-          v-model="pasted"
-          class="field code"
-          rows="4"
-          spellcheck="false"
-          :aria-invalid="editor.refusal.value !== null"
-        ></textarea>
-      </label>
-      <label class="label small"
-        >{{ t('ground.upload') }}<input type="file" accept=".json,.geojson,application/geo+json" @change="upload"
-      /></label>
-      <button class="btn" type="submit">{{ t('ground.measure.work') }}</button>
+      <TextField
+        v-model="pasted"
+        :label="t('ground.outline')"
+        :aria-invalid="editor.refusal.value !== null"
+        class="code"
+        type="textarea"
+        :rows="4"
+        spellcheck="false"
+      />
+      <FilesField :label="t('ground.upload')" accept=".json,.geojson,application/geo+json" @files="upload" />
+      <ActButton type="submit">{{ t('ground.measure.work') }}</ActButton>
     </form>
     <div class="row">
-      <button
-        class="btn small"
-        type="button"
-        :disabled="!editor.canUndo.value && editor.shape.value !== null"
-        @click="undo"
-      >
-        {{ t('ground.undo') }}
-      </button>
-      <button class="btn small" type="button" :disabled="!editor.canRedo.value" @click="editor.redo()">
-        {{ t('ground.redo') }}
-      </button>
-      <button class="btn small quiet" type="button" :disabled="editor.shape.value === null" @click="editor.put(null)">
-        {{ t('ground.clear') }}
-      </button>
+      <ActButton small :disabled="!editor.canUndo.value && editor.shape.value !== null" @click="undo">{{
+        t('ground.undo')
+      }}</ActButton>
+      <ActButton small :disabled="!editor.canRedo.value" @click="editor.redo()">{{ t('ground.redo') }}</ActButton>
+      <ActButton quiet small :disabled="editor.shape.value === null" @click="editor.put(null)">{{
+        t('ground.clear')
+      }}</ActButton>
     </div>
     <div role="status">
       <p v-if="editor.traced.value">

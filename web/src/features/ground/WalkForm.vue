@@ -2,6 +2,9 @@
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { deviceSource, standInSource, type Fix, type PositionSource } from '@/features/position/positionSource';
+import ActButton from '@/components/form/ActButton.vue';
+import PickField from '@/components/form/PickField.vue';
+import FilesField from '@/components/form/FilesField.vue';
 import type { Position } from './shapes';
 import type { ShapeEditor } from './useShapeEditor';
 
@@ -65,8 +68,7 @@ const again = (): void => {
   state.value = 'idle';
   emit('here', null, []);
 };
-const upload = async (e: Event): Promise<void> => {
-  const file = (e.target as HTMLInputElement).files?.[0];
+const upload = async ([file]: File[]): Promise<void> => {
   if (file) await props.editor.trace({ gpx: await file.text() });
 };
 const quality = computed(() => {
@@ -82,12 +84,12 @@ onBeforeUnmount(() => {
 <template>
   <div class="stack">
     <p class="small soft">{{ t('ground.walk.help') }}</p>
-    <fieldset v-if="demo && state === 'idle'" class="row plainset">
-      <legend class="small">{{ t('ground.walk.by') }}</legend>
-      <label v-for="k in ['standIn', 'device'] as const" :key="k"
-        ><input v-model="kind" type="radio" name="position-source" :value="k" /> {{ t(`ground.walk.${k}`) }}</label
-      >
-    </fieldset>
+    <PickField
+      v-if="demo && state === 'idle'"
+      v-model="kind"
+      :label="t('ground.walk.by')"
+      :options="(['standIn', 'device'] as const).map((k) => ({ value: k, label: t(`ground.walk.${k}`) }))"
+    />
     <p v-if="state !== 'idle' || fixes.length" role="status">
       <span class="pour count">{{ fixes.length }}</span> {{ t('ground.walk.positions') }} ·
       <b :class="{ fault: quality === 'none' || quality === 'poor' }">{{ t(`ground.walk.quality.${quality}`) }}</b>
@@ -96,33 +98,25 @@ onBeforeUnmount(() => {
     <p v-if="lost" class="warn">{{ t('ground.walk.lost') }}</p>
     <p v-if="failure" class="fault" role="alert">{{ t(`ground.walk.failed.${failure}`) }}</p>
     <div class="row">
-      <button v-if="state === 'idle'" class="btn main" type="button" @click="start">
-        {{ t('ground.walk.start') }}
-      </button>
-      <button v-if="state === 'waiting'" class="btn" type="button" disabled>{{ t('ground.walk.waiting') }}</button>
-      <button v-if="state === 'walking'" class="btn" type="button" @click="state = 'paused'">
-        {{ t('ground.walk.pause') }}
-      </button>
-      <button v-if="state === 'paused' && failure === null" class="btn" type="button" @click="state = 'walking'">
-        {{ t('ground.walk.goOn') }}
-      </button>
-      <button v-if="fixes.length > 2" class="btn main" type="button" @click="finish">
-        {{ t('ground.walk.finish') }}
-      </button>
-      <button v-if="fixes.length" class="btn quiet" type="button" @click="again">{{ t('ground.walk.again') }}</button>
+      <ActButton v-if="state === 'idle'" main @click="start">{{ t('ground.walk.start') }}</ActButton>
+      <ActButton v-if="state === 'waiting'" disabled>{{ t('ground.walk.waiting') }}</ActButton>
+      <ActButton v-if="state === 'walking'" @click="state = 'paused'">{{ t('ground.walk.pause') }}</ActButton>
+      <ActButton v-if="state === 'paused' && failure === null" @click="state = 'walking'">{{
+        t('ground.walk.goOn')
+      }}</ActButton>
+      <ActButton v-if="fixes.length > 2" main @click="finish">{{ t('ground.walk.finish') }}</ActButton>
+      <ActButton v-if="fixes.length" quiet @click="again">{{ t('ground.walk.again') }}</ActButton>
     </div>
-    <label v-if="state === 'idle'" class="label small"
-      >{{ t('ground.walk.gpx') }}<input type="file" accept=".gpx,application/gpx+xml" @change="upload"
-    /></label>
+    <FilesField
+      v-if="state === 'idle'"
+      :label="t('ground.walk.gpx')"
+      accept=".gpx,application/gpx+xml"
+      @files="upload"
+    />
   </div>
 </template>
 
 <style scoped>
-.plainset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
 .count {
   font-size: 2.25rem;
 }

@@ -5,6 +5,9 @@ import { computed, nextTick, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { groundsQuery, handbookQuery, speciesListQuery, type SpeciesAsk } from '@/api/queries';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import TextField from '@/components/form/TextField.vue';
+import TickField from '@/components/form/TickField.vue';
 
 const { t, locale } = useI18n();
 const { data: book } = useQuery(handbookQuery());
@@ -51,46 +54,44 @@ const choose = (id: string): void => {
       <section class="stack" aria-labelledby="sp-h">
         <h2 id="sp-h">{{ t('handbook.species') }}</h2>
         <div class="row filters">
-          <label class="label grow"
-            >{{ t('handbook.find') }}<input v-model="ask.name" class="field" maxlength="80"
-          /></label>
-          <label class="label"
-            >{{ t('handbook.kind') }}
-            <select v-model="ask.habit" class="field">
-              <option value="">{{ t('handbook.any') }}</option>
-              <option v-for="h in book.habits" :key="h.id" :value="h.id">{{ h.name }}</option>
-            </select>
-          </label>
-          <label class="label"
-            >{{ t('handbook.setting') }}
-            <select v-model="ask.setting" class="field">
-              <option value="">{{ t('handbook.any') }}</option>
-              <option v-for="s in book.settings" :key="s.id" :value="s.id">{{ s.name }}</option>
-            </select>
-          </label>
-          <label class="label"
-            >{{ t('handbook.month') }}
-            <select v-model="ask.month" class="field">
-              <option value="">{{ t('handbook.any') }}</option>
-              <option v-for="m in months" :key="m.id" :value="m.id">{{ m.name }}</option>
-            </select>
-          </label>
+          <TextField v-model="ask.name" :label="t('handbook.find')" maxlength="80" />
+          <ChoiceField
+            v-model="ask.habit"
+            :label="t('handbook.kind')"
+            :options="[
+              { value: '', label: t('handbook.any') },
+              ...book.habits.map((h) => ({ value: h.id, label: h.name })),
+            ]"
+          />
+          <ChoiceField
+            v-model="ask.setting"
+            :label="t('handbook.setting')"
+            :options="[
+              { value: '', label: t('handbook.any') },
+              ...book.settings.map((s) => ({ value: s.id, label: s.name })),
+            ]"
+          />
+          <ChoiceField
+            v-model="ask.month"
+            :label="t('handbook.month')"
+            :options="[{ value: '', label: t('handbook.any') }, ...months.map((m) => ({ value: m.id, label: m.name }))]"
+          />
           <template v-if="ask.month">
-            <label class="label"
-              >{{ t('handbook.shows') }}
-              <select v-model="ask.showing" class="field">
-                <option v-for="s in ['flower', 'fruit', 'leaf'] as const" :key="s" :value="s">
-                  {{ t(`handbook.showing.${s}`) }}
-                </option>
-              </select>
-            </label>
-            <label class="label"
-              >{{ t('handbook.atGround') }}
-              <select v-model="ask.ground" class="field">
-                <option value="">{{ t('handbook.reference') }}</option>
-                <option v-for="g in grounds?.data ?? []" :key="g.id" :value="g.id">{{ g.name }}</option>
-              </select>
-            </label>
+            <ChoiceField
+              v-model="ask.showing"
+              :label="t('handbook.shows')"
+              :options="
+                (['flower', 'fruit', 'leaf'] as const).map((s) => ({ value: s, label: t(`handbook.showing.${s}`) }))
+              "
+            />
+            <ChoiceField
+              v-model="ask.ground"
+              :label="t('handbook.atGround')"
+              :options="[
+                { value: '', label: t('handbook.reference') },
+                ...(grounds?.data ?? []).map((g) => ({ value: g.id, label: g.name })),
+              ]"
+            />
           </template>
         </div>
         <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
@@ -121,10 +122,10 @@ const choose = (id: string): void => {
                 <td class="latin">{{ s.scientific }}</td>
                 <td class="soft">{{ s.habit }}</td>
                 <td>
-                  <input
-                    type="checkbox"
-                    :aria-label="`${t('scout.compare')}: ${s.name}`"
-                    :checked="chosen.includes(s.id)"
+                  <TickField
+                    bare
+                    :label="`${t('scout.compare')}: ${s.name}`"
+                    :model-value="chosen.includes(s.id)"
                     @change="choose(s.id)"
                   />
                 </td>
@@ -182,12 +183,5 @@ summary {
 }
 .grow {
   flex: 1 1 220px;
-}
-.filters .field {
-  max-width: 220px;
-}
-.filters .grow .field {
-  width: 100%;
-  max-width: none;
 }
 </style>

@@ -7,6 +7,7 @@ import { shedQuery, speciesQuery } from '@/api/queries';
 import { monthDayText } from '@/components/dates';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
 import StateList from './StateList.vue';
 
 const props = defineProps<{ id: string }>();
@@ -122,18 +123,16 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
             <h2>{{ t('handbook.law') }}</h2>
             <p class="small">{{ t('handbook.lawHelp') }}</p>
             <div class="row" role="group" :aria-label="t('handbook.law')">
-              <button
+              <ActButton
                 v-for="l in ['none', 'regulated', 'protected'] as const"
                 :key="l"
-                type="button"
-                class="btn small"
+                small
                 :class="{ main: (s.listing ?? 'none') === l }"
                 :aria-pressed="(s.listing ?? 'none') === l"
                 :disabled="busy"
                 @click="list(l)"
+                >{{ t(`handbook.listed.${l}`) }}</ActButton
               >
-                {{ t(`handbook.listed.${l}`) }}
-              </button>
             </div>
             <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
           </template>

@@ -4,12 +4,16 @@ import { until } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, jobDay, unwrap, type Schemas } from '@/api/client';
-import { recordQuery } from '@/api/queries';
+import { recordQuery, sightingQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
+import PhotoStrip from '@/features/scout/PhotoStrip.vue';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
+import DayField from '@/components/form/DayField.vue';
 
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
@@ -18,6 +22,11 @@ const { stand } = useStand(() => props.stand);
 const { busy, refusal, run, at } = useSubmit();
 const { data: record } = useQuery(
   computed(() => ({ ...recordQuery(stand.value?.recordId ?? ''), enabled: stand.value?.recordId != null })),
+);
+
+/** What the plant looked like then, where somebody kept a picture. */
+const { data: sighting } = useQuery(
+  computed(() => ({ ...sightingQuery(stand.value?.sightingId ?? ''), enabled: stand.value?.sightingId != null })),
 );
 
 type Body = {
@@ -50,7 +59,15 @@ const { drop } = useDraft(
   () => (user.value && record.value ? draftKey(user.value.id, 'look', record.value.id) : ''),
   form,
 );
-const FIELDS = ['lookedOn', 'counted', 'dead', 'resprouted', 'remarks'] as const;
+/** What was expected of the way when the sheet was issued, and the newest of what was seen. */
+const expected = computed(() => {
+  const e = record.value?.expected;
+  return e ? t('look.expectedShare', e) : '—';
+});
+type Look = Schemas['Record']['lookBacks'][number];
+const deadShare = (l: Look): number => Math.round((l.dead / Math.max(1, l.counted)) * 100);
+const scored = computed(() => record.value?.lookBacks.filter((l) => l.scored).at(-1) ?? null);
+const COUNTS = ['counted', 'dead', 'resprouted'] as const;
 const number = (text: string): number => (/^\d+$/.test(text.trim()) ? Number(text) : -1);
 const keep = async (scored: boolean): Promise<void> => {
   const id = record.value?.id;
@@ -96,98 +113,139 @@ const keep = async (scored: boolean): Promise<void> => {
           {{ record.mayScore ? t('look.may') : t('look.notBefore', { day: dayText(record.judgeAfter, true) }) }}
         </h2>
         <p class="soft">{{ t('look.why') }}</p>
-        <form v-if="mayWrite" class="stack" novalidate style="max-width: 420px" @submit.prevent="keep(record.mayScore)">
-          <label v-for="f in FIELDS" :key="f" class="label"
-            >{{ t(`look.${f}`)
-            }}<input
+        <div class="then">
+          <form v-if="mayWrite" class="stack" novalidate @submit.prevent="keep(record.mayScore)">
+            <DayField
+              v-model="form.lookedOn"
+              :label="t('look.lookedOn')"
+              :fault="at('/lookedOn')"
+              :from="record.workedOn"
+            />
+            <TextField
+              v-for="f in COUNTS"
+              :key="f"
               v-model="form[f]"
-              class="field"
-              :type="f === 'lookedOn' ? 'date' : 'text'"
-              :inputmode="f === 'remarks' || f === 'lookedOn' ? 'text' : 'numeric'"
-              :aria-invalid="at(`/${f}`) !== null"
-            /><span class="fault">{{ at(`/${f}`) }}</span></label
-          >
-          <button class="btn main" type="submit" :disabled="busy">
-            {{ record.mayScore ? t('look.score') : t('look.sign') }}
-          </button>
-          <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
-        </form>
-        <h3 v-if="record.lookBacks.length">{{ t('look.done') }}</h3>
-        <table v-if="record.lookBacks.length">
-          <thead>
-            <tr>
-              <th>{{ t('look.lookedOn') }}</th>
-              <th>{{ t('look.kind') }}</th>
-              <th>{{ t('look.counted') }}</th>
-              <th>{{ t('look.dead') }}</th>
-              <th>{{ t('look.resprouted') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="l in record.lookBacks" :key="l.id">
-              <td>{{ dayText(l.lookedOn, true) }}</td>
-              <td>{{ l.scored ? t('look.scored') : t('look.onlySign') }}</td>
-              <td>{{ l.counted }}</td>
-              <td>{{ l.dead }}</td>
-              <td>{{ l.resprouted }}</td>
-            </tr>
-          </tbody>
-        </table>
+              :label="t(`look.${f}`)"
+              :fault="at(`/${f}`)"
+              width="10em"
+              inputmode="numeric"
+            />
+            <TextField
+              v-model="form.remarks"
+              :label="t('look.remarks')"
+              :fault="at('/remarks')"
+              type="textarea"
+              :rows="2"
+            />
+            <ActButton main type="submit" :busy="busy">{{
+              record.mayScore ? t('look.score') : t('look.sign')
+            }}</ActButton>
+            <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
+          </form>
+          <figure v-if="sighting" class="stack picture">
+            <img
+              v-if="sighting.photos[0]"
+              :src="`/api/v1/photos/${sighting.photos[0].id}/full`"
+              :alt="t('sighting.photoOf', { name: sighting.name, n: 1 })"
+              :width="sighting.photos[0].width"
+              :height="sighting.photos[0].height"
+            />
+            <figcaption class="small soft">
+              {{
+                sighting.photos[0]
+                  ? t('look.picture', { day: dayText(sighting.at.slice(0, 10), true) })
+                  : t('look.noPicture')
+              }}
+            </figcaption>
+            <PhotoStrip :sighting="sighting" adding />
+          </figure>
+        </div>
+        <template v-if="record.lookBacks.length">
+          <h3>{{ t('look.done') }}</h3>
+          <div class="table-wrap">
+            <table>
+              <thead>
+                <tr>
+                  <th>{{ t('look.lookedOn') }}</th>
+                  <th>{{ t('look.kind') }}</th>
+                  <th>{{ t('look.counted') }}</th>
+                  <th>{{ t('look.dead') }}</th>
+                  <th>{{ t('look.resprouted') }}</th>
+                  <th>{{ t('look.expected') }}</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="l in record.lookBacks" :key="l.id">
+                  <td>{{ dayText(l.lookedOn, true) }}</td>
+                  <td>{{ l.scored ? t('look.scored') : t('look.onlySign') }}</td>
+                  <td>{{ l.counted }}</td>
+                  <td>
+                    {{ l.dead }}<span v-if="l.counted > 0" class="soft small"> ({{ deadShare(l) }} %)</span>
+                  </td>
+                  <td>{{ l.resprouted }}</td>
+                  <td>{{ expected }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </div>
+        </template>
       </section>
       <section class="stack why" aria-labelledby="rec-h">
         <h2 id="rec-h">{{ t('look.record', { n: record.seq }) }}</h2>
-        <table>
-          <tbody>
-            <tr>
-              <td>{{ t('record.workedOn') }}</td>
-              <td>{{ dayText(record.workedOn, true) }}</td>
-            </tr>
-            <tr>
-              <td>{{ t('look.who') }}</td>
-              <td>{{ body.people?.join(', ') }}</td>
-            </tr>
-            <tr>
-              <td>{{ t('record.treated') }}</td>
-              <td>{{ body.treated }} ({{ t('record.skipped') }} {{ body.skipped }})</td>
-            </tr>
-            <tr v-if="body.mixUsed">
-              <td>{{ t('look.mix') }}</td>
-              <td>{{ t('look.plannedUsed', { planned: format(body.planned?.mix), used: format(body.mixUsed) }) }}</td>
-            </tr>
-            <tr v-for="p in severalUsed" :key="p.product">
-              <td>{{ p.product }}</td>
-              <td>{{ format(p.used) }}</td>
-            </tr>
-            <tr v-if="body.productUsed && !severalUsed.length">
-              <td>{{ t('look.product') }}</td>
-              <td>
-                {{ t('look.plannedUsed', { planned: format(body.planned?.product), used: format(body.productUsed) }) }}
-              </td>
-            </tr>
-            <tr v-if="body.batches?.length">
-              <td>{{ t('look.batches') }}</td>
-              <td>
-                <span v-for="b in body.batches" :key="b.number"
-                  >{{ t('look.batch', { n: b.number, amount: format(b.finished) }) }}
-                  <span v-for="(d, i) in b.drawn" :key="i" class="small soft"
-                    >{{ t('look.drawn', { amount: d.amount, lot: d.lot ?? '–' }) }} </span><br
-                /></span>
-              </td>
-            </tr>
-            <tr>
-              <td>{{ t('record.weather') }}</td>
-              <td>{{ body.weather }}</td>
-            </tr>
-            <tr v-if="body.remarks">
-              <td>{{ t('record.remarks') }}</td>
-              <td>{{ body.remarks }}</td>
-            </tr>
-            <tr>
-              <td>{{ t('look.signedBy') }}</td>
-              <td>{{ body.signedBy }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <p class="small">
+          {{ record.method }}<template v-if="record.method">, </template>{{ dayText(record.workedOn, true) }} ·
+          {{ t('look.who') }} {{ body.people?.join(', ') }}
+        </p>
+        <div class="table-wrap">
+          <table>
+            <thead>
+              <tr>
+                <th></th>
+                <th>{{ t('look.planned') }}</th>
+                <th>{{ t('look.wasDone') }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr>
+                <td>{{ t('look.stems') }}</td>
+                <td>{{ record.stemsCounted ?? '—' }}</td>
+                <td>
+                  {{ body.treated }}
+                  <span class="soft small">({{ t('record.skipped') }} {{ body.skipped }})</span>
+                </td>
+              </tr>
+              <tr v-if="body.mixUsed">
+                <td>{{ t('look.mix') }}</td>
+                <td>{{ format(body.planned?.mix) }}</td>
+                <td>{{ format(body.mixUsed) }}</td>
+              </tr>
+              <tr v-for="p in severalUsed" :key="p.product">
+                <td>{{ p.product }}</td>
+                <td></td>
+                <td>{{ format(p.used) }}</td>
+              </tr>
+              <tr v-if="body.productUsed && !severalUsed.length">
+                <td>{{ t('look.product') }}</td>
+                <td>{{ format(body.planned?.product) }}</td>
+                <td>{{ format(body.productUsed) }}</td>
+              </tr>
+              <tr>
+                <td>{{ t('look.killed') }}</td>
+                <td>{{ expected }}</td>
+                <td>{{ scored ? `${deadShare(scored)} %` : t('look.notJudged') }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <p v-for="b in body.batches ?? []" :key="b.number" class="small">
+          {{ t('look.batch', { n: b.number, amount: format(b.finished) }) }}
+          <span v-for="(d, i) in b.drawn" :key="i" class="soft"
+            >{{ t('look.drawn', { amount: d.amount, lot: d.lot ?? '–' }) }}
+          </span>
+        </p>
+        <p class="small">{{ t('record.weather') }}: {{ body.weather }}</p>
+        <p v-if="body.remarks" class="small">{{ t('record.remarks') }}: {{ body.remarks }}</p>
+        <p class="small">{{ t('look.signedBy') }} {{ body.signedBy }}</p>
         <p v-if="record.seal.state !== 'whole'" class="fault" role="alert">{{ t(`look.${record.seal.state}`) }}</p>
         <p class="small soft hash">
           {{ t('look.seal', { n: record.seal.seq ?? '—' }) }} {{ record.seal.hash?.slice(0, 16) ?? '' }}…
@@ -203,5 +261,24 @@ const keep = async (scored: boolean): Promise<void> => {
 <style scoped>
 .hash {
   font-family: var(--font-amount);
+}
+.then {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 24px;
+  align-items: start;
+}
+.picture {
+  margin: 0;
+}
+.picture img {
+  width: 100%;
+  height: auto;
+  border: 1px solid var(--rule);
+}
+@media (max-width: 600px) {
+  .then {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

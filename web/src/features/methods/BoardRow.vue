@@ -3,6 +3,7 @@ import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import VerdictMark from '@/components/figures/VerdictMark.vue';
 import { useSession } from '@/composables/useSession';
+import TickField from '@/components/form/TickField.vue';
 
 defineProps<{ row: Schemas['BoardRow']; picked: boolean; compared: boolean; full: boolean }>();
 defineEmits<{ pick: []; compare: [] }>();
@@ -33,13 +34,10 @@ const { format } = useSession();
         ><span v-if="row.active"> · {{ row.active.kind }}, {{ t('methods.group', { group: row.active.group }) }}</span>
       </span>
     </button>
-    <label class="tick small" :title="t('besides.tick')"
-      ><input type="checkbox" :checked="compared" :disabled="full && !compared" @change="$emit('compare')" /><span
-        class="visually-hidden"
-        >{{
-          t('besides.tickOf', { name: row.active ? `${row.method.name}, ${row.active.name}` : row.method.name })
-        }}</span
-      ></label
+    <TickField :model-value="compared" :disabled="full && !compared" @change="$emit('compare')"
+      ><span class="visually-hidden">{{
+        t('besides.tickOf', { name: row.active ? `${row.method.name}, ${row.active.name}` : row.method.name })
+      }}</span></TickField
     >
   </div>
 </template>
@@ -63,17 +61,6 @@ const { format } = useSession();
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
   border-top: 1px solid var(--rule);
-}
-.tick {
-  display: flex;
-  align-items: center;
-  padding: 0 10px;
-  min-width: 44px;
-  justify-content: center;
-}
-.tick input {
-  width: 20px;
-  height: 20px;
 }
 .line.picked {
   background: var(--sloe-pale);

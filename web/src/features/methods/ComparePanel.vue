@@ -6,6 +6,7 @@ import type { Schemas } from '@/api/client';
 import { sideBySideQuery } from '@/api/queries';
 import VerdictMark from '@/components/figures/VerdictMark.vue';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
 
 /** Two to four ways beside each other, one line a figure. */
 const props = defineProps<{ stand: string; rows: readonly string[] }>();
@@ -145,10 +146,8 @@ const LINES: readonly { key: string; of: (c: Column) => string }[] = [
             <th scope="row">{{ t('besides.doing') }}</th>
             <td v-for="c in columns" :key="c.row.id">
               <div class="row">
-                <button type="button" class="btn small" @click="emit('pick', c.row.id)">{{ t('besides.look') }}</button>
-                <button type="button" class="btn small quiet" @click="emit('drop', c.row.id)">
-                  {{ t('besides.drop') }}
-                </button>
+                <ActButton small @click="emit('pick', c.row.id)">{{ t('besides.look') }}</ActButton>
+                <ActButton quiet small @click="emit('drop', c.row.id)">{{ t('besides.drop') }}</ActButton>
               </div>
             </td>
           </tr>

@@ -1,22 +1,25 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { useEventListener } from '@vueuse/core';
+import { useEventListener, useMediaQuery } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { boardQuery, boardRowQuery, handbookQuery, shedQuery } from '@/api/queries';
 import { FAMILIES, OUTCOMES } from '@/api/vocabulary';
 import VerdictMark, { type Outcome } from '@/components/figures/VerdictMark.vue';
+import PhoneFold from '@/components/PhoneFold.vue';
 import ViewTabs from '@/components/ViewTabs.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { useOnward } from '@/composables/useOnward';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
 import BoardRow from './BoardRow.vue';
 import ComparePanel from './ComparePanel.vue';
 import CostPanel from './CostPanel.vue';
 import ProgrammesPanel from './ProgrammesPanel.vue';
-import RowReasons from './RowReasons.vue';
+import RowPanel from './RowPanel.vue';
 import WeighPanel from './WeighPanel.vue';
 
 const props = defineProps<{ stand: string }>();
@@ -70,6 +73,31 @@ const toggle = (id: string): void => {
     : [...compared.value, id].slice(0, MOST_COMPARED);
 };
 const pickedId = ref<string | null>(null);
+const desk = useMediaQuery('(min-width: 861px)');
+/** Whether the reasons stand over the board, on a phone. */
+const over = ref(false);
+const pick = (id: string): void => {
+  pickedId.value = id;
+  over.value = true;
+};
+const panel = (row: Schemas['BoardRow']) => ({
+  picked: row,
+  opened: opened.value,
+  openError: openError.value,
+  stand: props.stand,
+  species: stand.value?.species ?? null,
+  mayWrite: mayWrite.value,
+  busy: busy.value,
+  refusal: refusal.value,
+});
+const narrowed = computed(() =>
+  [
+    filter.value ? t(`outcome.${filter.value}`) : '',
+    FAMILIES.filter((f) => f === family.value).map((f) => t(`methods.family.${f}`))[0] ?? '',
+  ]
+    .filter(Boolean)
+    .join(', '),
+);
 const look = (id: string): void => {
   pickedId.value = id;
   view.value = 'board';
@@ -188,43 +216,42 @@ useEventListener(window, 'keydown', onKey);
       <ComparePanel v-else-if="view === 'compare'" :stand="props.stand" :rows="compared" @drop="toggle" @pick="look" />
       <CostPanel v-else-if="view === 'cost' && picked" :stand="props.stand" :row="picked" />
       <template v-else>
-        <div class="row" role="group" :aria-label="t('methods.filter')">
-          <button
-            v-for="(o, i) in BEST_FIRST"
-            :key="o"
-            type="button"
-            class="btn small quiet"
-            :aria-pressed="filter === o"
-            :class="{ pressed: filter === o }"
-            :title="t('methods.key', { key: i + 1 })"
-            @click="filter = filter === o ? null : o"
-          >
-            <VerdictMark :outcome="o" :name="`${t(`outcome.${o}`)} ${count(o)}`" />
-          </button>
-        </div>
-        <div class="row" role="group" :aria-label="t('methods.families')">
-          <button
-            type="button"
-            class="btn small quiet"
-            :aria-pressed="family === ''"
-            :class="{ pressed: family === '' }"
-            @click="family = ''"
-          >
-            {{ t('methods.allFamilies') }}
-          </button>
-          <button
-            v-for="f in FAMILIES"
-            :key="f"
-            type="button"
-            class="btn small quiet"
-            :aria-pressed="family === f"
-            :class="{ pressed: family === f }"
-            @click="family = f"
-          >
-            {{ t(`methods.family.${f}`) }}
-            {{ board.rows.filter((r) => r.method.family === f && !CLOSED.includes(r.outcome)).length }}
-          </button>
-        </div>
+        <PhoneFold :label="t('methods.narrow')" :now="narrowed">
+          <div class="row" role="group" :aria-label="t('methods.filter')">
+            <ActButton
+              v-for="(o, i) in BEST_FIRST"
+              :key="o"
+              quiet
+              small
+              :aria-pressed="filter === o"
+              :class="{ pressed: filter === o }"
+              :title="t('methods.key', { key: i + 1 })"
+              @click="filter = filter === o ? null : o"
+              ><VerdictMark :outcome="o" :name="`${t(`outcome.${o}`)} ${count(o)}`"
+            /></ActButton>
+          </div>
+          <div class="row" role="group" :aria-label="t('methods.families')">
+            <ActButton
+              quiet
+              small
+              :aria-pressed="family === ''"
+              :class="{ pressed: family === '' }"
+              @click="family = ''"
+              >{{ t('methods.allFamilies') }}</ActButton
+            >
+            <ActButton
+              v-for="f in FAMILIES"
+              :key="f"
+              quiet
+              small
+              :aria-pressed="family === f"
+              :class="{ pressed: family === f }"
+              @click="family = f"
+              >{{ t(`methods.family.${f}`) }}
+              {{ board.rows.filter((r) => r.method.family === f && !CLOSED.includes(r.outcome)).length }}</ActButton
+            >
+          </div>
+        </PhoneFold>
         <div class="bench">
           <section class="stack" :aria-label="t('methods.board')">
             <p class="small soft tickhint">{{ t('besides.tickHint') }}</p>
@@ -233,7 +260,7 @@ useEventListener(window, 'keydown', onKey);
                 v-for="row in open"
                 :key="row.id"
                 v-bind="shown(row)"
-                @pick="pickedId = row.id"
+                @pick="pick(row.id)"
                 @compare="toggle(row.id)"
               />
               <p v-if="rows.length === 0" class="soft">{{ t('methods.noneSo') }}</p>
@@ -245,7 +272,7 @@ useEventListener(window, 'keydown', onKey);
                   v-for="row in folded"
                   :key="row.id"
                   v-bind="shown(row)"
-                  @pick="pickedId = row.id"
+                  @pick="pick(row.id)"
                   @compare="toggle(row.id)"
                 />
               </div>
@@ -269,59 +296,44 @@ useEventListener(window, 'keydown', onKey);
               <summary>{{ t('methods.schools') }}</summary>
               <div class="stack" style="padding-top: 8px">
                 <p class="small soft">{{ t('methods.schoolsHelp') }}</p>
-                <label v-for="s in switchable" :key="s.id" class="label"
-                  >{{ s.name }}
-                  <select
-                    class="field"
-                    :value="schools[s.id] ?? ''"
-                    @change="schools = { ...schools, [s.id]: ($event.target as HTMLSelectElement).value }"
-                  >
-                    <option value="" disabled>{{ t('methods.asSet') }}</option>
-                    <option v-for="c in s.choices" :key="c.id" :value="c.id">
-                      {{ c.name }}{{ c.default ? ` (${t('methods.ours')})` : '' }}
-                    </option>
-                  </select>
-                </label>
+                <ChoiceField
+                  v-for="s in switchable"
+                  :key="s.id"
+                  :label="s.name"
+                  :model-value="schools[s.id] ?? ''"
+                  @change="schools = { ...schools, [s.id]: $event }"
+                  :options="[
+                    { value: '', label: t('methods.asSet') },
+                    ...s.choices.map((c) => ({
+                      value: c.id,
+                      label: `${c.name}${c.default ? ` (${t('methods.ours')})` : ''}`,
+                    })),
+                  ]"
+                />
               </div>
             </details>
           </section>
+          <!-- on a phone the reasons come up over the board, and go again to where one was -->
+          <el-drawer
+            v-if="picked && !desk"
+            v-model="over"
+            direction="btt"
+            size="88%"
+            :title="t('methods.reasons')"
+            class="sheet-drawer"
+          >
+            <div class="stack">
+              <RowPanel v-model:why="why" v-bind="panel(picked)" @choose="choose(picked)" @cost="view = 'cost'" />
+            </div>
+          </el-drawer>
           <section
-            v-if="picked"
+            v-else-if="picked"
             class="stack why stays"
             tabindex="0"
             aria-live="polite"
             :aria-label="t('methods.reasons')"
           >
-            <h2>
-              {{ picked.method.name }}<span v-if="picked.active" class="soft">, {{ picked.active.name }}</span>
-            </h2>
-            <VerdictMark :outcome="picked.outcome" :name="picked.outcomeName" large />
-            <p v-if="picked.card" class="small">{{ picked.card.product }}</p>
-            <p v-if="openError" class="fault" role="alert">{{ openError.message }}</p>
-            <RowReasons v-if="opened" :row="opened" :stand-id="props.stand" :species="stand?.species ?? null" />
-            <el-skeleton
-              v-else-if="!openError"
-              role="status"
-              animated
-              :rows="6"
-              :aria-label="t('methods.reasonsCome')"
-            />
-            <p class="small soft">{{ t('methods.care') }}</p>
-            <button class="btn small quiet" type="button" @click="view = 'cost'">{{ t('cost.see') }}</button>
-            <label v-if="mayWrite && picked.outcome !== 'notAllowed'" class="label"
-              >{{ t('methods.why')
-              }}<textarea v-model="why" class="field" rows="2" maxlength="500" :placeholder="t('methods.whyHint')" />
-            </label>
-            <button
-              v-if="mayWrite"
-              class="btn main"
-              type="button"
-              :disabled="busy || picked.outcome === 'notAllowed'"
-              @click="choose(picked)"
-            >
-              {{ t('methods.choose', { name: picked.method.name }) }}
-            </button>
-            <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+            <RowPanel v-model:why="why" v-bind="panel(picked)" @choose="choose(picked)" @cost="view = 'cost'" />
           </section>
         </div>
       </template>

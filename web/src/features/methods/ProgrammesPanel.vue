@@ -8,6 +8,7 @@ import VerdictMark from '@/components/figures/VerdictMark.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
+import ActButton from '@/components/form/ActButton.vue';
 import PlanList from './PlanList.vue';
 
 /**
@@ -57,7 +58,7 @@ const leave = async (): Promise<void> => {
     <h2 id="plan-h">{{ t('plan.following', { name: stand.plan.name }) }}</h2>
     <PlanList :steps="stand.plan.steps" />
     <div v-if="mayWrite" class="row">
-      <button class="btn small quiet" type="button" :disabled="busy" @click="leave">{{ t('plan.leave') }}</button><span
+      <ActButton quiet small :disabled="busy" @click="leave">{{ t('plan.leave') }}</ActButton><span
         class="small soft"
         >{{ t('plan.leaveHelp') }}</span
       >
@@ -115,15 +116,9 @@ const leave = async (): Promise<void> => {
         </li>
       </ol>
       <p class="small soft">{{ t('methods.care') }} {{ t('plan.source', { name: picked.source.name }) }}</p>
-      <button
-        v-if="mayWrite"
-        class="btn main"
-        type="button"
-        :disabled="busy || !picked.canBeDone"
-        @click="follow(picked.id)"
-      >
-        {{ t('plan.follow', { name: picked.name }) }}
-      </button>
+      <ActButton v-if="mayWrite" main :disabled="busy || !picked.canBeDone" @click="follow(picked.id)">{{
+        t('plan.follow', { name: picked.name })
+      }}</ActButton>
       <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
     </section>
   </div>

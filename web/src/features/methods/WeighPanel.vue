@@ -2,6 +2,8 @@
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
+import ActButton from '@/components/form/ActButton.vue';
+import SliderField from '@/components/form/SliderField.vue';
 
 const props = defineProps<{
   /** What the board was ordered by, hundredths. */ weights: Record<string, number>;
@@ -16,10 +18,10 @@ const emit = defineEmits<{ try: [wishes: Record<string, number>]; drop: []; keep
 const { t } = useI18n();
 const measures = computed(() => Object.keys(props.weights));
 const wish = (measure: string): number => props.tried?.[measure] ?? props.weights[measure] ?? 0;
-const set = (measure: string, e: Event): void => {
+const set = (measure: string, value: number): void => {
   emit('try', {
     ...Object.fromEntries(measures.value.map((m) => [m, wish(m)])),
-    [measure]: Number((e.target as HTMLInputElement).value),
+    [measure]: value,
   });
 };
 const share = (measure: string): Schemas['Row']['weighing']['shares'][number] | undefined =>
@@ -44,11 +46,14 @@ const share = (measure: string): Schemas['Row']['weighing']['shares'][number] | 
           <tr v-for="m in measures" :key="m">
             <td>{{ t(`weigh.of.${m}`) }}</td>
             <td>
-              <label class="row slide"
-                ><span class="visually-hidden">{{ t('weigh.slider', { measure: t(`weigh.of.${m}`) }) }}</span
-                ><input type="range" min="0" max="100" step="5" :value="wish(m)" @change="(e) => set(m, e)" /><b
-                  >{{ weights[m] }} %</b
-                ></label
+              <span class="row slide"
+                ><SliderField
+                  :model-value="wish(m)"
+                  :step="5"
+                  :label="t('weigh.slider', { measure: t(`weigh.of.${m}`) })"
+                  :said="(v) => `${v} %`"
+                  @change="set(m, $event)"
+                /><b>{{ weights[m] }} %</b></span
               >
             </td>
             <td v-if="row" class="small">
@@ -70,19 +75,13 @@ const share = (measure: string): Schemas['Row']['weighing']['shares'][number] | 
       </table>
     </div>
     <div v-if="tried" class="row">
-      <button v-if="mayPlan" class="btn small" type="button" :disabled="busy" @click="emit('plan')">
-        {{ t('weigh.keepPlan') }}
-      </button>
-      <button v-if="mayKeep" class="btn small" type="button" :disabled="busy" @click="emit('keep')">
-        {{ t('weigh.keep') }}
-      </button>
-      <button class="btn small quiet" type="button" @click="emit('drop')">{{ t('weigh.drop') }}</button>
+      <ActButton v-if="mayPlan" small :disabled="busy" @click="emit('plan')">{{ t('weigh.keepPlan') }}</ActButton>
+      <ActButton v-if="mayKeep" small :disabled="busy" @click="emit('keep')">{{ t('weigh.keep') }}</ActButton>
+      <ActButton quiet small @click="emit('drop')">{{ t('weigh.drop') }}</ActButton>
     </div>
     <div v-else-if="ofPlan" class="row">
       <span class="small">{{ t('weigh.ofPlan') }}</span>
-      <button v-if="mayPlan" class="btn small quiet" type="button" :disabled="busy" @click="emit('asCrew')">
-        {{ t('weigh.asCrew') }}
-      </button>
+      <ActButton v-if="mayPlan" quiet small :disabled="busy" @click="emit('asCrew')">{{ t('weigh.asCrew') }}</ActButton>
     </div>
   </section>
 </template>
@@ -95,7 +94,7 @@ const share = (measure: string): Schemas['Row']['weighing']['shares'][number] | 
   flex-wrap: nowrap;
   min-height: 32px;
 }
-.slide input {
+.slide > .el-slider {
   width: 120px;
 }
 @media (max-width: 860px) {

@@ -2,6 +2,7 @@
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
 
 /** What stands on the bottle: to be printed, or written on tape by hand. */
 defineProps<{ batch: Schemas['Batch'] }>();
@@ -31,7 +32,7 @@ const print = (): void => {
     <p v-if="batch.label.wearing" class="small">{{ batch.label.wearing }}</p>
     <p v-if="batch.label.firstAid" class="small">{{ batch.label.firstAid }}</p>
     <p class="small">{{ batch.label.keep }}</p>
-    <button class="btn small no-print" type="button" @click="print">{{ t('mixing.print') }}</button>
+    <ActButton small class="no-print" @click="print">{{ t('mixing.print') }}</ActButton>
   </article>
 </template>
 

@@ -4,6 +4,9 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
+import TextField from '@/components/form/TextField.vue';
 
 /** The sum of buying: a need, what is on the shelf, and the sizes that are to be had. */
 const { t } = useI18n();
@@ -28,50 +31,28 @@ const solve = async (): Promise<void> => {
   <h2>{{ t('sums.buy') }}</h2>
   <form class="stack" novalidate @submit.prevent="solve">
     <div class="row">
-      <label class="label"
-        >{{ t('sums.needed')
-        }}<input
-          v-model="need"
-          class="field"
-          style="width: 9em"
-          placeholder="7 L"
-          :aria-invalid="at('/need') !== null"
-        /><span class="fault">{{ at('/need') }}</span></label
-      >
-      <label class="label"
-        >{{ t('sums.onShelf')
-        }}<input
-          v-model="onShelf"
-          class="field"
-          style="width: 9em"
-          placeholder="0.5 L"
-          :aria-invalid="at('/onShelf') !== null"
-        /><span class="fault">{{ at('/onShelf') }}</span></label
-      >
+      <QuantityField v-model="need" :label="t('sums.needed')" :fault="at('/need')" width="9em" sample="7 L" />
+      <QuantityField v-model="onShelf" :label="t('sums.onShelf')" :fault="at('/onShelf')" width="9em" sample="0.5 L" />
     </div>
     <div v-for="(p, i) in packs" :key="i" class="row">
-      <label class="label"
-        >{{ t('sums.size')
-        }}<input
-          v-model="p.size"
-          class="field"
-          style="width: 8em"
-          placeholder="2.5 gal"
-          :aria-invalid="at(`/packs/${i}/size`) !== null"
-      /></label>
-      <label class="label"
-        >{{ t('sums.price')
-        }}<input
-          v-model="p.price"
-          class="field"
-          style="width: 7em"
-          inputmode="decimal"
-          :aria-invalid="at(`/packs/${i}/price`) !== null"
-      /></label>
+      <QuantityField
+        v-model="p.size"
+        :label="t('sums.size')"
+        :fault="at(`/packs/${i}/size`)"
+        width="8em"
+        sample="2.5 gal"
+      />
+      <TextField
+        v-model="p.price"
+        :label="t('sums.price')"
+        :fault="at(`/packs/${i}/price`)"
+        width="7em"
+        inputmode="decimal"
+      />
       <span class="fault">{{ at(`/packs/${i}`) }}</span>
     </div>
     <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
-    <button class="btn main" type="submit" :disabled="busy">{{ t('sums.solve') }}</button>
+    <ActButton main type="submit" :busy="busy">{{ t('sums.solve') }}</ActButton>
   </form>
   <div v-if="found" class="stack" aria-live="polite">
     <p class="pour">

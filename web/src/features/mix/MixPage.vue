@@ -19,6 +19,10 @@ import SumsPanel from './SumsPanel.vue';
 import { loadName } from './loadName';
 import TankDrawing from './TankDrawing.vue';
 import PaperButton from '@/components/feedback/PaperButton.vue';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
+import TextField from '@/components/form/TextField.vue';
 
 const props = defineProps<{ stand: string }>();
 const { t, te } = useI18n();
@@ -186,9 +190,7 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
               <p>{{ t('mix.newer', { n: n.version }) }}</p>
               <CardChanges :changes="n.changes" />
             </template>
-            <button v-if="mayWrite" class="btn small" type="button" :disabled="busy" @click="takeCard">
-              {{ t('mix.takeCard') }}
-            </button>
+            <ActButton v-if="mayWrite" small :disabled="busy" @click="takeCard">{{ t('mix.takeCard') }}</ActButton>
           </div>
           <p v-if="!recipe.card" class="note">
             {{ t('mix.noCard') }} <RouterLink :to="{ name: 'shed' }">{{ t('station.shed') }}</RouterLink>
@@ -268,18 +270,14 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
             {{ t('mix.plan.water', { water: format(recipe.plan.water), weight: format(recipe.plan.waterWeight) }) }}
           </p>
           <div class="row">
-            <button
+            <ActButton
               v-if="mayWrite"
-              class="btn main"
-              type="button"
+              main
               :disabled="busy || !recipe.finished || (recipe.saved && !asked)"
               @click="save"
+              >{{ recipe.saved && !asked ? t('mix.saved') : t('mix.save') }}</ActButton
             >
-              {{ recipe.saved && !asked ? t('mix.saved') : t('mix.save') }}
-            </button>
-            <button v-if="recipe.saved && !asked" class="btn" type="button" @click="view = 'mixing'">
-              {{ t('mix.toMixing') }}
-            </button>
+            <ActButton v-if="recipe.saved && !asked" @click="view = 'mixing'">{{ t('mix.toMixing') }}</ActButton>
             <PaperButton v-if="recipe.saved && !asked" kind="mixing-card" :of="recipe.stepId" :label="t('mix.card')" />
             <RouterLink
               v-if="recipe.saved && !asked"
@@ -297,129 +295,103 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
         <section class="stack why">
           <h3>{{ t('mix.made') }}</h3>
           <div class="row">
-            <label class="label"
-              >{{ t('mix.sprayer') }}
-              <select
-                class="field"
-                :value="ask.sprayerId ?? recipe.sprayer?.id ?? ''"
-                @change="set('sprayerId', ($event.target as HTMLSelectElement).value)"
-              >
-                <option value="" disabled>{{ t('mix.noSprayer') }}</option>
-                <option v-for="s in shed?.sprayers ?? []" :key="s.id" :value="s.id">
-                  {{ s.name }}, {{ format(s.tank) }}
-                </option>
-              </select>
-            </label>
-            <label class="label"
-              >{{ t('mix.carrier') }}
-              <select
-                class="field"
-                :value="ask.carrier ?? recipe.carrier.id"
-                @change="set('carrier', ($event.target as HTMLSelectElement).value)"
-              >
-                <option v-for="c in recipe.carriers ?? ['water', 'oil']" :key="c" :value="c">
-                  {{ t(`shed.carrier.${c}`) }}
-                </option>
-              </select>
-            </label>
-            <label v-if="recipe.mayJoin?.length" class="label"
-              >{{ t('mix.with') }}
-              <select
-                class="field"
-                :value="inTank('with')"
-                @change="set('with', ($event.target as HTMLSelectElement).value)"
-              >
-                <option value="">{{ t('mix.withNone') }}</option>
-                <option v-for="j in joins(inTank('withAlso'))" :key="j.versionId" :value="j.versionId">
-                  {{ j.product }}
-                </option>
-              </select>
-            </label>
-            <label v-if="inTank('with') && joins(inTank('with')).length" class="label"
-              >{{ t('mix.withAlso') }}
-              <select
-                class="field"
-                :value="inTank('withAlso')"
-                @change="set('withAlso', ($event.target as HTMLSelectElement).value)"
-              >
-                <option value="">{{ t('mix.withNone') }}</option>
-                <option v-for="j in joins(inTank('with'))" :key="j.versionId" :value="j.versionId">
-                  {{ j.product }}
-                </option>
-              </select>
-            </label>
-            <label v-if="recipe.carrier.id === 'water'" class="label"
-              >{{ t('mix.water') }}
-              <select
-                class="field"
-                :value="ask.water ?? recipe.water ?? ''"
-                @change="set('water', ($event.target as HTMLSelectElement).value)"
-              >
-                <option value="" disabled>{{ t('mix.waterUnknown') }}</option>
-                <option v-for="w in WATERS" :key="w" :value="w">{{ t(`mix.waters.${w}`) }}</option>
-              </select>
-            </label>
-            <label
+            <ChoiceField
+              :label="t('mix.sprayer')"
+              :model-value="ask.sprayerId ?? recipe.sprayer?.id ?? ''"
+              @change="set('sprayerId', $event)"
+              :options="[
+                { value: '', label: t('mix.noSprayer') },
+                ...(shed?.sprayers ?? []).map((s) => ({ value: s.id, label: `${s.name}, ${format(s.tank)}` })),
+              ]"
+            />
+            <ChoiceField
+              :label="t('mix.carrier')"
+              :model-value="ask.carrier ?? recipe.carrier.id"
+              @change="set('carrier', $event)"
+              :options="(recipe.carriers ?? ['water', 'oil']).map((c) => ({ value: c, label: t(`shed.carrier.${c}`) }))"
+            />
+            <ChoiceField
+              v-if="recipe.mayJoin?.length"
+              :label="t('mix.with')"
+              :model-value="inTank('with')"
+              @change="set('with', $event)"
+              :options="[
+                { value: '', label: t('mix.withNone') },
+                ...joins(inTank('withAlso')).map((j) => ({ value: j.versionId, label: j.product })),
+              ]"
+            />
+            <ChoiceField
+              v-if="inTank('with') && joins(inTank('with')).length"
+              :label="t('mix.withAlso')"
+              :model-value="inTank('withAlso')"
+              @change="set('withAlso', $event)"
+              :options="[
+                { value: '', label: t('mix.withNone') },
+                ...joins(inTank('with')).map((j) => ({ value: j.versionId, label: j.product })),
+              ]"
+            />
+            <ChoiceField
+              v-if="recipe.carrier.id === 'water'"
+              :label="t('mix.water')"
+              :model-value="ask.water ?? recipe.water ?? ''"
+              @change="set('water', $event)"
+              :options="[
+                { value: '', label: t('mix.waterUnknown') },
+                ...WATERS.map((w) => ({ value: w, label: t(`mix.waters.${w}`) })),
+              ]"
+            />
+            <ChoiceField
               v-if="recipe.additivesForWater !== null || recipe.words.some((w) => w.code.startsWith('mix.additives-'))"
-              class="label"
-              >{{ t('mix.additivesForWater') }}
-              <select
-                class="field"
-                :value="
-                  ask.additivesForWater ??
-                  (recipe.additivesForWater === null ? '' : recipe.additivesForWater ? 'yes' : 'no')
-                "
-                @change="set('additivesForWater', ($event.target as HTMLSelectElement).value)"
-              >
-                <option value="" disabled>{{ t('shed.notRead') }}</option>
-                <option value="yes">{{ t('shed.word.yes') }}</option>
-                <option value="no">{{ t('shed.word.no') }}</option>
-              </select>
-            </label>
-            <label class="label"
-              >{{ t('mix.leftover')
-              }}<input
-                class="field"
-                style="width: 7em"
-                placeholder="0.5 gal"
-                :value="ask.leftover ?? recipe.leftover ?? ''"
-                @change="set('leftover', ($event.target as HTMLInputElement).value)"
-            /></label>
-            <label v-if="(ask.leftover ?? recipe.leftover ?? '') !== ''" class="label"
-              >{{ t('mix.leftoverFrom') }}
-              <select
-                class="field"
-                :value="ask.leftoverFrom ?? recipe.leftoverFrom ?? ''"
-                @change="set('leftoverFrom', ($event.target as HTMLSelectElement).value)"
-              >
-                <option value="" disabled>{{ t('mix.leftoverUnknown') }}</option>
-                <option v-for="b in recipe.leftOver" :key="b.id" :value="b.id">{{ b.title }}, {{ b.contents }}</option>
-              </select>
-            </label>
-            <label class="label"
-              >{{ t('mix.people')
-              }}<input
-                class="field"
-                style="width: 4em"
-                type="number"
-                min="1"
-                max="20"
-                :value="ask.people ?? recipe.people"
-                @change="set('people', ($event.target as HTMLInputElement).value)"
-            /></label>
+              :label="t('mix.additivesForWater')"
+              :model-value="
+                ask.additivesForWater ??
+                (recipe.additivesForWater === null ? '' : recipe.additivesForWater ? 'yes' : 'no')
+              "
+              @change="set('additivesForWater', $event)"
+              :options="[
+                { value: '', label: t('shed.notRead') },
+                { value: 'yes', label: t('shed.word.yes') },
+                { value: 'no', label: t('shed.word.no') },
+              ]"
+            />
+            <QuantityField
+              :label="t('mix.leftover')"
+              width="7em"
+              sample="0.5 gal"
+              :model-value="ask.leftover ?? recipe.leftover ?? ''"
+              @change="set('leftover', $event)"
+            />
+            <ChoiceField
+              v-if="(ask.leftover ?? recipe.leftover ?? '') !== ''"
+              :label="t('mix.leftoverFrom')"
+              :model-value="ask.leftoverFrom ?? recipe.leftoverFrom ?? ''"
+              @change="set('leftoverFrom', $event)"
+              :options="[
+                { value: '', label: t('mix.leftoverUnknown') },
+                ...recipe.leftOver.map((b) => ({ value: b.id, label: `${b.title}, ${b.contents}` })),
+              ]"
+            />
+            <TextField
+              :label="t('mix.people')"
+              width="4em"
+              inputmode="numeric"
+              maxlength="2"
+              :model-value="String(ask.people ?? recipe.people)"
+              @change="set('people', $event)"
+            />
           </div>
           <details :open="EXTRAS.some((e) => typed(e) !== '')">
             <summary>{{ t('mix.additives') }}</summary>
             <div class="row">
-              <label v-for="e in EXTRAS" :key="e" class="label"
-                >{{ t(`mix.extra.${e}`)
-                }}<input
-                  class="field"
-                  style="width: 9em"
-                  :placeholder="SAMPLE[e]"
-                  :value="typed(e)"
-                  @change="set(e, ($event.target as HTMLInputElement).value)"
-              /></label>
+              <TextField
+                v-for="e in EXTRAS"
+                :key="e"
+                :label="t(`mix.extra.${e}`)"
+                width="9em"
+                :placeholder="SAMPLE[e]"
+                :model-value="typed(e)"
+                @change="set(e, $event)"
+              />
             </div>
             <p class="small soft">{{ t('mix.leftoverHelp') }}</p>
           </details>

@@ -11,6 +11,8 @@ import MeasureDrawing from './MeasureDrawing.vue';
 import { loadName } from './loadName';
 import TankDrawing from './TankDrawing.vue';
 import PaperButton from '@/components/feedback/PaperButton.vue';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
 
 /**
  * One load, an addition at a time, each ticked off in order with a wet glove: nothing goes in twice, and the product
@@ -91,24 +93,22 @@ const write = async (): Promise<void> => {
   <div v-if="!recipe.saved" class="stack">
     <p class="note">{{ t('mixing.saveFirst') }}</p>
     <p>
-      <button class="btn main" type="button" @click="emit('recipe')">{{ t('mixing.toRecipe') }}</button>
+      <ActButton main @click="emit('recipe')">{{ t('mixing.toRecipe') }}</ActButton>
     </p>
   </div>
   <div v-else class="bench">
     <section class="stack" aria-live="polite" :aria-label="t('mixing.title')">
       <h2 class="visually-hidden">{{ t('mixing.title') }}</h2>
       <div v-if="recipe.loads.length > 1" class="row" role="group" :aria-label="t('mixing.which')">
-        <button
+        <ActButton
           v-for="(l, i) in recipe.loads"
           :key="i"
-          class="btn small"
+          small
           :class="{ main: i === at }"
-          type="button"
           :aria-pressed="i === at"
           @click="at = i"
+          >{{ loadName(t, l) }}: {{ format(l.finished) }}</ActButton
         >
-          {{ loadName(t, l) }}: {{ format(l.finished) }}
-        </button>
       </div>
       <p class="small">{{ t('mix.care') }}</p>
       <ol class="steps">
@@ -127,32 +127,35 @@ const write = async (): Promise<void> => {
         </li>
       </ol>
       <template v-if="!batch">
-        <button v-if="current && mayWrite" class="btn main tick" type="button" @click="done++">
-          {{ t('mixing.isIn', { what: current.name, amount: format(current.amount) }) }}
-        </button>
-        <button v-if="done > 0" class="btn quiet small" type="button" @click="done--">{{ t('mixing.undo') }}</button>
+        <ActButton v-if="current && mayWrite" main class="tick" @click="done++">{{
+          t('mixing.isIn', { what: current.name, amount: format(current.amount) })
+        }}</ActButton>
+        <ActButton v-if="done > 0" quiet small @click="done--">{{ t('mixing.undo') }}</ActButton>
         <template v-if="all">
           <template v-for="p in products" :key="p.what">
-            <label v-if="p.jugs.length" class="label"
-              >{{ products.length > 1 ? t('mixing.fromOf', { product: p.product }) : t('mixing.from') }}
-              <select v-model="from[p.what]" class="field">
-                <option v-for="c in p.jugs" :key="c.id" :value="c.id">
-                  {{ t('mixing.jug', { size: c.sold, lot: c.lot ?? '–', left: format(c.left) }) }}
-                </option>
-                <option value="">{{ t('mixing.noJug') }}</option>
-              </select></label
-            >
+            <ChoiceField
+              v-if="p.jugs.length"
+              v-model="from[p.what]"
+              :label="products.length > 1 ? t('mixing.fromOf', { product: p.product }) : t('mixing.from')"
+              :options="[
+                ...p.jugs.map((c) => ({
+                  value: c.id,
+                  label: t('mixing.jug', { size: c.sold, lot: c.lot ?? '–', left: format(c.left) }),
+                })),
+                { value: '', label: t('mixing.noJug') },
+              ]"
+            />
             <p v-else class="small soft">
               <template v-if="products.length > 1">{{ p.product }}: </template>{{ t('mixing.noStock') }}
             </p>
           </template>
-          <button class="btn main tick" type="button" :disabled="busy" @click="write">{{ t('mixing.write') }}</button>
+          <ActButton main class="tick" :disabled="busy" @click="write">{{ t('mixing.write') }}</ActButton>
         </template>
         <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
       </template>
       <template v-else>
         <BatchLabel :batch="batch" />
-        <button class="btn" type="button" @click="restart">{{ t('mixing.another') }}</button>
+        <ActButton @click="restart">{{ t('mixing.another') }}</ActButton>
       </template>
     </section>
     <section class="stack why">

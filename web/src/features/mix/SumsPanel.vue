@@ -6,6 +6,10 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { sumsQuery } from '@/api/queries';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
+import TextField from '@/components/form/TextField.vue';
 import BuySum from './BuySum.vue';
 
 /**
@@ -84,41 +88,41 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
       <h2>{{ picked.name }}</h2>
       <form class="stack" novalidate @submit.prevent="solve">
         <div class="row">
-          <label v-for="f in fields" :key="`${picked.id}-${f.id}`" class="label"
-            >{{ f.name
-            }}<input
-              v-model="known[f.id]"
-              class="field"
-              style="width: 9.5em"
-              :placeholder="f.sample"
-              :aria-invalid="at(`/known/${f.id}`) !== null"
-            /><span class="fault">{{ at(`/known/${f.id}`) }}</span></label
-          >
+          <TextField
+            v-for="f in fields"
+            :key="`${picked.id}-${f.id}`"
+            v-model="known[f.id]"
+            :label="f.name"
+            :fault="at(`/known/${f.id}`)"
+            width="9.5em"
+            :placeholder="f.sample"
+          />
         </div>
         <div v-if="picked.id === 'by-soil'" class="row">
-          <label class="label"
-            >{{ t('sums.soil') }}
-            <select v-model="soil.soil" class="field">
-              <option value="">{{ t('sums.noSoil') }}</option>
-              <option v-for="c in SOILS" :key="c" :value="c">{{ t(`sums.soils.${c}`) }}</option>
-            </select></label
-          >
-          <label v-for="c in SOILS" :key="c" class="label"
-            >{{ t(`sums.soils.${c}`)
-            }}<input
-              v-model="soil[c]"
-              class="field"
-              style="width: 8em"
-              placeholder="2.25 tsp/gal"
-              :aria-invalid="at(`/known/${c}`) !== null"
-          /></label>
+          <ChoiceField
+            v-model="soil.soil"
+            :label="t('sums.soil')"
+            :options="[
+              { value: '', label: t('sums.noSoil') },
+              ...SOILS.map((c) => ({ value: c, label: t(`sums.soils.${c}`) })),
+            ]"
+          />
+          <QuantityField
+            v-for="c in SOILS"
+            :key="c"
+            v-model="soil[c]"
+            :label="t(`sums.soils.${c}`)"
+            :fault="at(`/known/${c}`)"
+            width="8em"
+            sample="2.25 tsp/gal"
+          />
           <span class="fault">{{
             at('/known/soil') ?? at('/known/coarse') ?? at('/known/medium') ?? at('/known/fine')
           }}</span>
         </div>
         <p v-if="nothingKnown" class="fault" role="alert">{{ nothingKnown }}</p>
         <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
-        <button class="btn main" type="submit" :disabled="busy">{{ t('sums.solve') }}</button>
+        <ActButton main type="submit" :busy="busy">{{ t('sums.solve') }}</ActButton>
       </form>
       <div v-if="solved" class="stack" aria-live="polite">
         <p v-for="(u, i) in solved.unchecked" :key="i" class="warn">{{ format(u) }}</p>

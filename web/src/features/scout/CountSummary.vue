@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
+import ChoiceField from '@/components/form/ChoiceField.vue';
 
 const props = defineProps<{ count: Schemas['Count'] }>();
 const share = defineModel<string>('share', { required: true });
@@ -105,12 +106,12 @@ const rows = computed(() => {
         </div>
       </template>
     </section>
-    <label v-if="samples.length" class="row small"
-      >{{ t('scout.sum.wanted') }}
-      <select v-model="share" class="field">
-        <option v-for="s in ['0.1', '0.2', '0.3', '0.5']" :key="s" :value="s">± {{ Number(s) * 100 }} %</option>
-      </select>
-    </label>
+    <ChoiceField
+      v-if="samples.length"
+      v-model="share"
+      :label="t('scout.sum.wanted')"
+      :options="['0.1', '0.2', '0.3', '0.5'].map((s) => ({ value: s, label: `± ${Number(s) * 100} %` }))"
+    />
     <p v-if="count.cover">
       <b>{{ count.cover.name }}</b> {{ t('scout.cover.said', { day: dayText(count.cover.visitedOn, true) })
       }}<template v-if="count.cover.covered"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import ActButton from '@/components/form/ActButton.vue';
 import { className, stepped, type TallyRow } from './tally';
 
 /* For wet gloves: one large button a class, each tap one more; the last taps can be taken back one by one. */
@@ -40,10 +41,8 @@ const back = (): void => {
       </button>
     </div>
     <div v-if="ready.length" class="row">
-      <button class="btn" type="button" :disabled="taps.length === 0" @click="back">
-        {{ t('scout.counter.back') }}
-      </button>
-      <button class="btn quiet" type="button" @click="nought">{{ t('scout.counter.nought') }}</button>
+      <ActButton :disabled="taps.length === 0" @click="back">{{ t('scout.counter.back') }}</ActButton>
+      <ActButton quiet @click="nought">{{ t('scout.counter.nought') }}</ActButton>
     </div>
   </div>
 </template>

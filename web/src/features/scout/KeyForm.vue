@@ -5,6 +5,8 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { speciesListQuery } from '@/api/queries';
+import TextField from '@/components/form/TextField.vue';
+import TickField from '@/components/form/TickField.vue';
 import { drawingOf } from './drawings';
 import { OPEN_ANSWERS, toggled, toGiven, type Seen } from './seen';
 import StateChips from './StateChips.vue';
@@ -131,9 +133,7 @@ const choose = (id: string): void => {
       </section>
     </div>
     <div id="could-be" class="stack why stays" tabindex="0" role="region" :aria-label="t('scout.candidates')">
-      <label class="label"
-        >{{ t('scout.knowName') }}<input v-model="typed" class="field" maxlength="80" autocomplete="off"
-      /></label>
+      <TextField v-model="typed" :label="t('scout.knowName')" maxlength="80" autocomplete="off" />
       <ul v-if="words.length > 1" class="plain ruled" :aria-label="t('scout.byName')">
         <li v-for="s in hits" :key="s.id" class="row">
           <RouterLink :to="{ name: 'species', params: { id: s.id } }"
@@ -176,14 +176,11 @@ const choose = (id: string): void => {
           </p>
           <div class="row">
             <slot name="candidate" :candidate="c"></slot>
-            <label class="small compare"
-              ><input
-                type="checkbox"
-                :aria-label="`${t('scout.compare')}: ${c.name}`"
-                :checked="chosen.includes(c.id)"
-                @change="choose(c.id)"
-              />
-              {{ t('scout.compare') }}</label
+            <TickField
+              :aria-label="`${t('scout.compare')}: ${c.name}`"
+              :model-value="chosen.includes(c.id)"
+              @change="choose(c.id)"
+              >{{ t('scout.compare') }}</TickField
             >
           </div>
         </li>

@@ -5,6 +5,7 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
 import KeyForm from './KeyForm.vue';
 import { toGiven, toLists } from './seen';
 
@@ -46,7 +47,7 @@ const confirm = async (species: string | null): Promise<void> => {
         <RouterLink v-if="stand.species" :to="{ name: 'species', params: { id: stand.species } }">{{
           t('scout.page')
         }}</RouterLink>
-        <button class="btn small" type="button" @click="open = true">{{ t('scout.again') }}</button>
+        <ActButton small @click="open = true">{{ t('scout.again') }}</ActButton>
       </template>
     </div>
     <template v-if="open">
@@ -55,14 +56,14 @@ const confirm = async (species: string | null): Promise<void> => {
       </p>
       <KeyForm v-model="seen" :ground="stand.groundId">
         <template #candidate="{ candidate }">
-          <button v-if="mayWrite" class="btn small" type="button" :disabled="busy" @click="confirm(candidate.id)">
-            {{ t('scout.itIs', { name: candidate.name }) }}
-          </button>
+          <ActButton v-if="mayWrite" small :disabled="busy" @click="confirm(candidate.id)">{{
+            t('scout.itIs', { name: candidate.name })
+          }}</ActButton>
         </template>
         <template #after>
-          <button v-if="mayWrite" class="btn quiet" type="button" :disabled="busy" @click="confirm(null)">
-            {{ t('scout.staysUnknown') }}
-          </button>
+          <ActButton v-if="mayWrite" quiet :disabled="busy" @click="confirm(null)">{{
+            t('scout.staysUnknown')
+          }}</ActButton>
           <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
         </template>
       </KeyForm>

@@ -4,6 +4,8 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
 
 const props = defineProps<{ stand: Schemas['Stand'] }>();
 const { t } = useI18n();
@@ -70,24 +72,20 @@ const confirmed = async (look: Look): Promise<void> => {
             >{{ test.question }} <span class="small soft">({{ test.handling }})</span></span
           >
           <span v-if="mayWrite" class="row">
-            <button
-              class="btn small"
-              type="button"
+            <ActButton
+              small
               :disabled="busy"
               :aria-label="`${test.question} ${t('scout.yes')}`"
               @click="answer(look, test.id, true, test.yes)"
+              >{{ t('scout.yes') }}</ActButton
             >
-              {{ t('scout.yes') }}
-            </button>
-            <button
-              class="btn small"
-              type="button"
+            <ActButton
+              small
               :disabled="busy"
               :aria-label="`${test.question} ${t('scout.no')}`"
               @click="answer(look, test.id, false, test.yes)"
+              >{{ t('scout.no') }}</ActButton
             >
-              {{ t('scout.no') }}
-            </button>
           </span>
         </li>
       </ul>
@@ -98,22 +96,15 @@ const confirmed = async (look: Look): Promise<void> => {
           >{{ t('scout.sideBySide') }}</RouterLink
         >
         <template v-if="mayWrite">
-          <label class="row"
-            >{{ t('scout.knower')
-            }}<input
-              v-model="knower[look.pair]"
-              class="field"
-              maxlength="160"
-              :aria-label="t('scout.knowerOf', { name: look.other.name })"
-          /></label>
-          <button
-            class="btn small"
-            type="button"
-            :disabled="busy || !knower[look.pair]?.trim()"
-            @click="confirmed(look)"
-          >
-            {{ t('scout.knowerKeep') }}
-          </button>
+          <TextField
+            v-model="knower[look.pair]"
+            :label="t('scout.knowerOf', { name: look.other.name })"
+            bare
+            maxlength="160"
+          />
+          <ActButton small :disabled="busy || !knower[look.pair]?.trim()" @click="confirmed(look)">{{
+            t('scout.knowerKeep')
+          }}</ActButton>
         </template>
       </p>
     </div>

@@ -6,6 +6,11 @@ import { api, jobNow, unwrap, type Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import DayField from '@/components/form/DayField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
+import TextField from '@/components/form/TextField.vue';
 
 const props = defineProps<{ stand: Schemas['Stand'] }>();
 const { t, te } = useI18n();
@@ -132,6 +137,17 @@ const worded = (v: unknown): string => {
   if (v === false) return t('scout.no');
   return typeof v === 'string' ? (te(`value.${v}`) ? t(`value.${v}`) : v) : ((v as { typed?: string })?.typed ?? '');
 };
+const facts = computed(() =>
+  GROUPS.flatMap((g) => g.facts.map((f) => ({ value: f, label: t(`fact.${f}`), group: t(`scout.look.${g.key}`) }))),
+);
+const answers = computed(() =>
+  (kind.value === 'yes-no' ? ['yes', 'no'] : choices.value).map((v) => ({
+    value: v,
+    label: kind.value === 'yes-no' ? t(`scout.${v}`) : worded(v),
+  })),
+);
+/** Nothing is chosen before somebody chose. */
+const chosen = computed({ get: () => value.value || null, set: (v) => (value.value = v ?? '') });
 const save = async (): Promise<void> => {
   const given = kind.value === 'yes-no' ? value.value === 'yes' : value.value;
   const done = await run(() =>
@@ -176,38 +192,26 @@ const save = async (): Promise<void> => {
       <li v-if="stand.facts.length === 0" class="soft">{{ t('scout.nothingSeen') }}</li>
     </ul>
     <form v-if="mayWrite" class="row" novalidate @submit.prevent="save">
-      <label class="label"
-        >{{ t('scout.fact') }}
-        <select v-model="fact" class="field" @change="value = ''">
-          <optgroup v-for="g in GROUPS" :key="g.key" :label="t(`scout.look.${g.key}`)">
-            <option v-for="f in g.facts" :key="f" :value="f">{{ t(`fact.${f}`) }}</option>
-          </optgroup>
-        </select>
-      </label>
-      <label class="label"
-        >{{ t('scout.is') }}
-        <select v-if="kind === 'choice'" v-model="value" class="field">
-          <option value="" disabled>…</option>
-          <option v-for="v in choices" :key="v" :value="v">{{ worded(v) }}</option>
-        </select>
-        <select v-else-if="kind === 'yes-no'" v-model="value" class="field">
-          <option value="" disabled>…</option>
-          <option value="yes">{{ t('scout.yes') }}</option>
-          <option value="no">{{ t('scout.no') }}</option>
-        </select>
-        <input
-          v-else
-          v-model="value"
-          class="field"
-          style="width: 9em"
-          :type="kind === 'day' ? 'date' : 'text'"
-          :placeholder="kind === 'amount' ? t(`example.${fact}`) : ''"
-          :aria-invalid="at('/facts/0') !== null"
-        />
-      </label>
-      <button class="btn" style="align-self: end" type="submit" :disabled="busy || value === ''">
-        {{ t('scout.note') }}
-      </button>
+      <ChoiceField v-model="fact" :label="t('scout.fact')" width="15em" :options="facts" @change="value = ''" />
+      <ChoiceField
+        v-if="kind === 'choice' || kind === 'yes-no'"
+        v-model="chosen"
+        :label="t('scout.is')"
+        :fault="at('/facts/0')"
+        width="12em"
+        :options="answers"
+      />
+      <DayField v-else-if="kind === 'day'" v-model="value" :label="t('scout.is')" :fault="at('/facts/0')" />
+      <QuantityField
+        v-else-if="kind === 'amount'"
+        v-model="value"
+        :label="t('scout.is')"
+        :fault="at('/facts/0')"
+        width="12em"
+        :sample="t(`example.${fact}`)"
+      />
+      <TextField v-else v-model="value" :label="t('scout.is')" :fault="at('/facts/0')" width="12em" />
+      <ActButton type="submit" :disabled="busy || value === ''">{{ t('scout.note') }}</ActButton>
     </form>
     <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
   </section>

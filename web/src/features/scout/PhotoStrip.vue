@@ -4,6 +4,9 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
+import ProgressLine from '@/components/feedback/ProgressLine.vue';
+import ActButton from '@/components/form/ActButton.vue';
+import FilesField from '@/components/form/FilesField.vue';
 
 const props = defineProps<{
   sighting: Schemas['Sighting'];
@@ -21,9 +24,7 @@ const sent = ref<{ at: number; of: number } | null>(null);
 const shown = ref<Schemas['Sighting']['photos'][number] | null>(null);
 const url = (id: string, size: 'full' | 'thumb'): string => `/api/v1/photos/${id}/${size}`;
 
-const add = async (e: Event): Promise<void> => {
-  const input = e.target as HTMLInputElement;
-  const files = [...(input.files ?? [])];
+const add = async (files: File[]): Promise<void> => {
   for (const [i, file] of files.entries()) {
     sent.value = { at: i + 1, of: files.length };
     const body = new FormData();
@@ -42,7 +43,6 @@ const add = async (e: Event): Promise<void> => {
     offered.value ??= answer.offeredPlace;
   }
   sent.value = null;
-  input.value = '';
 };
 const drop = async (photo: string): Promise<void> => {
   const answer = await run(() => unwrap(api.DELETE('/photos/{photo}', { params: { path: { photo } } })));
@@ -69,17 +69,21 @@ const takePlace = (): void => {
         </button>
       </li>
     </ul>
-    <label v-if="mayWrite && adding" class="label">
-      {{ t('sighting.addPhotos') }}
-      <input type="file" accept="image/jpeg,image/png,image/webp" multiple :disabled="busy" @change="add" />
-    </label>
-    <p v-if="sent" role="status" class="small">{{ t('sighting.sending', sent) }}</p>
+    <FilesField
+      v-if="mayWrite && adding"
+      :label="t('sighting.addPhotos')"
+      accept="image/jpeg,image/png,image/webp"
+      multiple
+      :disabled="busy"
+      @files="add"
+    />
+    <ProgressLine v-if="sent" :done="sent.at - 1" :of="sent.of" :said="t('sighting.sending', sent)" />
     <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
     <p v-if="offered" class="note">
       {{ t('sighting.offered', offered) }}
       <span class="row">
-        <button class="btn small" type="button" @click="takePlace">{{ t('sighting.takePlace') }}</button>
-        <button class="btn small quiet" type="button" @click="offered = null">{{ t('sighting.leavePlace') }}</button>
+        <ActButton small @click="takePlace">{{ t('sighting.takePlace') }}</ActButton>
+        <ActButton quiet small @click="offered = null">{{ t('sighting.leavePlace') }}</ActButton>
       </span>
     </p>
     <el-dialog v-if="shown" :model-value="true" :title="sighting.name" width="880" @close="shown = null">
@@ -92,9 +96,9 @@ const takePlace = (): void => {
       />
       <div class="row">
         <span v-if="shown.takenAt" class="small soft">{{ t('sighting.taken', { at: shown.takenAt }) }}</span>
-        <button v-if="mayWrite" class="btn small quiet" type="button" :disabled="busy" @click="drop(shown.id)">
-          {{ t('sighting.dropPhoto') }}
-        </button>
+        <ActButton v-if="mayWrite" quiet small :disabled="busy" @click="drop(shown.id)">{{
+          t('sighting.dropPhoto')
+        }}</ActButton>
       </div>
     </el-dialog>
   </div>

@@ -5,6 +5,9 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import TextField from '@/components/form/TextField.vue';
 import { SIZE_UNITS, sized } from './tally';
 
 const props = defineProps<{
@@ -119,35 +122,36 @@ const save = async (): Promise<void> => {
     <details v-if="!seedlings" :open="plan === null">
       <summary>{{ t('scout.plots.plan') }}</summary>
       <form class="row planner" novalidate @submit.prevent="make">
-        <label class="label"
-          >{{ t('scout.plots.howMany')
-          }}<input
-            v-model="planning.plots"
-            class="field short"
-            inputmode="numeric"
-            :aria-invalid="planAct.at('/plots') !== null"
-        /></label>
-        <label class="label"
-          >{{ t('scout.plots.radius')
-          }}<input v-model="planning.radius" class="field short" :aria-invalid="planAct.at('/radius') !== null"
-        /></label>
-        <label class="label"
-          >{{ t('scout.plots.placement') }}
-          <select v-model="planning.placement" class="field">
-            <option value="random">{{ t('scout.plots.random') }}</option>
-            <option value="systematic">{{ t('scout.plots.systematic') }}</option>
-          </select>
-        </label>
-        <label class="label"
-          >{{ t('scout.plots.seed')
-          }}<input
-            v-model="planning.seed"
-            class="field short"
-            inputmode="numeric"
-            :placeholder="t('scout.plots.anySeed')"
-            :aria-invalid="planAct.at('/seed') !== null"
-        /></label>
-        <button class="btn" type="submit" :disabled="planAct.busy.value">{{ t('scout.plots.place') }}</button>
+        <TextField
+          v-model="planning.plots"
+          :label="t('scout.plots.howMany')"
+          :fault="planAct.at('/plots')"
+          width="6.5em"
+          inputmode="numeric"
+        />
+        <TextField
+          v-model="planning.radius"
+          :label="t('scout.plots.radius')"
+          :fault="planAct.at('/radius')"
+          width="6.5em"
+        />
+        <ChoiceField
+          v-model="planning.placement"
+          :label="t('scout.plots.placement')"
+          :options="[
+            { value: 'random', label: t('scout.plots.random') },
+            { value: 'systematic', label: t('scout.plots.systematic') },
+          ]"
+        />
+        <TextField
+          v-model="planning.seed"
+          :label="t('scout.plots.seed')"
+          :fault="planAct.at('/seed')"
+          width="6.5em"
+          inputmode="numeric"
+          :placeholder="t('scout.plots.anySeed')"
+        />
+        <ActButton type="submit" :disabled="planAct.busy.value">{{ t('scout.plots.place') }}</ActButton>
       </form>
       <p v-if="planAct.refusal.value" class="fault" role="alert">
         {{ planAct.refusal.value.problem?.errors?.[0]?.message ?? planAct.refusal.value.message }}
@@ -164,13 +168,11 @@ const save = async (): Promise<void> => {
       }}
     </p>
     <p v-if="restoredAt" class="note small">{{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}</p>
-    <label class="label size"
-      >{{ t(seedlings ? 'scout.plots.frame' : 'scout.plots.radius')
-      }}<input
-        v-model="sheet.size"
-        class="field"
-        :aria-invalid="at('/sample/radius') !== null || at('/sample/frame') !== null"
-    /></label>
+    <TextField
+      v-model="sheet.size"
+      :label="t(seedlings ? 'scout.plots.frame' : 'scout.plots.radius')"
+      :fault="at('/sample/radius') ?? at('/sample/frame')"
+    />
     <div class="table-wrap">
       <table class="grid">
         <thead>
@@ -178,26 +180,28 @@ const save = async (): Promise<void> => {
             <th>{{ t('scout.plots.plot') }}</th>
             <th v-for="(c, i) in sheet.classes" :key="i">
               <span class="row tight"
-                ><input
+                ><TextField
                   v-model="c.from"
-                  class="field cell"
-                  :aria-label="`${t('scout.column.from')} ${i + 1}`"
+                  :label="`${t('scout.column.from')} ${i + 1}`"
+                  bare
+                  :fault="at(`/sample/classes/${i}`)"
+                  width="4.6em"
                   :placeholder="t('scout.plots.from')"
-                  :aria-invalid="at(`/sample/classes/${i}`) !== null"
-                /><input
+                /><TextField
                   v-model="c.below"
-                  class="field cell"
-                  :aria-label="`${t('scout.column.below')} ${i + 1}`"
+                  :label="`${t('scout.column.below')} ${i + 1}`"
+                  bare
+                  width="4.6em"
                   :placeholder="t('scout.plots.below')"
-                /><button
+                /><ActButton
                   v-if="sheet.classes.length > 1"
-                  class="btn small quiet"
-                  type="button"
+                  quiet
+                  small
                   :aria-label="`${t('scout.plots.dropClass')} ${i + 1}`"
                   @click="dropClass(i)"
                 >
-                  ×
-                </button></span
+                  ×</ActButton
+                ></span
               >
             </th>
             <th v-if="seedlings">{{ t('scout.plots.seedlings') }}</th>
@@ -211,31 +215,33 @@ const save = async (): Promise<void> => {
           <tr v-for="(p, i) in sheet.plots" :key="i">
             <td>{{ i + 1 }}</td>
             <td v-for="j in columns" :key="j">
-              <input
+              <TextField
                 v-model="p.counts[j - 1]"
-                class="field cell"
+                :label="t('scout.plots.cell', { plot: i + 1, column: j })"
+                bare
+                :fault="at(`/sample/plots/${i}`)"
+                width="4.6em"
                 inputmode="numeric"
-                :aria-label="t('scout.plots.cell', { plot: i + 1, column: j })"
-                :aria-invalid="at(`/sample/plots/${i}`) !== null"
               />
             </td>
             <td v-if="!seedlings">
-              <input
+              <TextField
                 v-model="p.inside"
-                class="field inside"
+                :label="`${t('scout.plots.inside')} ${i + 1}`"
+                bare
+                width="7em"
                 :placeholder="t('scout.plots.whole')"
-                :aria-label="`${t('scout.plots.inside')} ${i + 1}`"
               />
             </td>
             <td>
-              <button
-                class="btn small quiet"
-                type="button"
+              <ActButton
+                quiet
+                small
                 :aria-label="`${t('scout.plots.dropPlot')} ${i + 1}`"
                 @click="sheet.plots.splice(i, 1)"
               >
-                ×
-              </button>
+                ×</ActButton
+              >
             </td>
           </tr>
         </tbody>
@@ -243,17 +249,11 @@ const save = async (): Promise<void> => {
     </div>
     <p v-if="refusal" class="fault" role="alert">{{ refusal.problem?.errors?.[0]?.message ?? refusal.message }}</p>
     <div class="row">
-      <button
-        class="btn small"
-        type="button"
-        @click="sheet.plots.push({ counts: Array.from({ length: columns }, () => ''), inside: '' })"
-      >
-        {{ t('scout.plots.addPlot') }}
-      </button>
-      <button v-if="!seedlings" class="btn small" type="button" @click="addClass">
-        {{ t('scout.plots.addClass') }}
-      </button>
-      <button class="btn main" type="button" :disabled="busy" @click="save">{{ t('scout.saveTally') }}</button>
+      <ActButton small @click="sheet.plots.push({ counts: Array.from({ length: columns }, () => ''), inside: '' })">{{
+        t('scout.plots.addPlot')
+      }}</ActButton>
+      <ActButton v-if="!seedlings" small @click="addClass">{{ t('scout.plots.addClass') }}</ActButton>
+      <ActButton main :disabled="busy" @click="save">{{ t('scout.saveTally') }}</ActButton>
       <span v-if="plan" class="small soft">{{ format(plan.plots[0]?.inside) }}</span>
     </div>
   </div>
@@ -263,19 +263,6 @@ const save = async (): Promise<void> => {
 .planner {
   padding-top: 8px;
   align-items: end;
-}
-.short {
-  width: 6.5em !important;
-}
-.cell {
-  width: 4.6em;
-  min-height: 34px;
-  padding: 3px 6px;
-}
-.inside {
-  width: 7em;
-  min-height: 34px;
-  padding: 3px 6px;
 }
 .size {
   max-width: 11em;
@@ -287,11 +274,5 @@ const save = async (): Promise<void> => {
 td {
   border: 0;
   padding: 3px 8px 3px 0;
-}
-@media (max-width: 860px) {
-  .cell,
-  .inside {
-    min-height: 48px;
-  }
 }
 </style>

@@ -8,6 +8,11 @@ import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useOnward } from '@/composables/useOnward';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import TextField from '@/components/form/TextField.vue';
+import TickField from '@/components/form/TickField.vue';
+import PickField from '@/components/form/PickField.vue';
 import KeyForm from './KeyForm.vue';
 import { toGiven, type Seen } from './seen';
 import SightingCard from './SightingCard.vue';
@@ -84,6 +89,9 @@ const keep = async (species: string | null): Promise<void> => {
   if (done.standId) await go({ name: 'scout', params: { stand: done.standId } });
 };
 const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') ?? at('/foundStand'));
+const sureness = computed(() =>
+  (['certain', 'likely', 'guess'] as const).map((c) => ({ value: c as string, label: t(`sighting.confidence.${c}`) })),
+);
 </script>
 
 <template>
@@ -92,54 +100,49 @@ const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') 
     <section class="stack" aria-labelledby="new-h">
       <div class="row">
         <h2 id="new-h">{{ t('sighting.new') }}</h2>
-        <button v-if="!naming" class="btn main" type="button" @click="naming = true">{{ t('sighting.begin') }}</button>
+        <ActButton v-if="!naming" main @click="naming = true">{{ t('sighting.begin') }}</ActButton>
       </div>
       <template v-if="naming">
         <p v-if="restoredAt" class="note small">
           {{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}
         </p>
         <div class="row">
-          <label class="label"
-            >{{ t('sighting.ground') }}
-            <select v-model="form.ground" class="field" @change="form.patch = ''">
-              <option value="">{{ t('sighting.choose') }}</option>
-              <option v-for="g in grounds?.data ?? []" :key="g.id" :value="g.id">{{ g.name }}</option>
-            </select>
-          </label>
-          <label class="label"
-            >{{ t('sighting.patch') }}
-            <select v-model="form.patch" class="field" :disabled="!form.ground">
-              <option value="">{{ t('sighting.noPatch') }}</option>
-              <option v-for="p in patches?.data ?? []" :key="p.id" :value="p.id">{{ p.name }}</option>
-            </select>
-          </label>
-          <label v-if="form.patch" class="tick"
-            ><input v-model="form.stand" type="checkbox" /> {{ t('sighting.foundStand') }}</label
-          >
+          <ChoiceField
+            v-model="form.ground"
+            :label="t('sighting.ground')"
+            @change="form.patch = ''"
+            :options="[
+              { value: '', label: t('sighting.choose') },
+              ...(grounds?.data ?? []).map((g) => ({ value: g.id, label: g.name })),
+            ]"
+          />
+          <ChoiceField
+            v-model="form.patch"
+            :label="t('sighting.patch')"
+            :disabled="!form.ground"
+            :options="[
+              { value: '', label: t('sighting.noPatch') },
+              ...(patches?.data ?? []).map((p) => ({ value: p.id, label: p.name })),
+            ]"
+          />
+          <TickField v-if="form.patch" v-model="form.stand">{{ t('sighting.foundStand') }}</TickField>
         </div>
         <WhereForm v-if="form.ground" v-model:point="form.point" v-model:accuracy="form.accuracy" :near="near" />
         <p v-if="placeFault" class="fault" role="alert">{{ placeFault }}</p>
         <div class="row">
-          <fieldset class="row plainset">
-            <legend class="small">{{ t('sighting.howSure') }}</legend>
-            <label v-for="c in ['certain', 'likely', 'guess']" :key="c" class="tick"
-              ><input v-model="form.confidence" type="radio" :value="c" /> {{ t(`sighting.confidence.${c}`) }}</label
-            >
-          </fieldset>
-          <label class="label grow"
-            >{{ t('sighting.remarks') }}<input v-model="form.remarks" class="field" maxlength="2000"
-          /></label>
+          <PickField v-model="form.confidence" :label="t('sighting.howSure')" :options="sureness" />
+          <TextField v-model="form.remarks" :label="t('sighting.remarks')" maxlength="2000" />
         </div>
         <KeyForm v-model="form.seen" :ground="form.ground || undefined">
           <template #candidate="{ candidate }">
-            <button v-if="mayWrite" class="btn small" type="button" :disabled="busy" @click="keep(candidate.id)">
-              {{ t('scout.itIs', { name: candidate.name }) }}
-            </button>
+            <ActButton v-if="mayWrite" small :disabled="busy" @click="keep(candidate.id)">{{
+              t('scout.itIs', { name: candidate.name })
+            }}</ActButton>
           </template>
           <template #after>
-            <button v-if="mayWrite" class="btn quiet" type="button" :disabled="busy" @click="keep(null)">
-              {{ t('sighting.keepUnnamed') }}
-            </button>
+            <ActButton v-if="mayWrite" quiet :disabled="busy" @click="keep(null)">{{
+              t('sighting.keepUnnamed')
+            }}</ActButton>
             <p v-if="refusal && !placeFault" class="fault" role="alert">{{ refusal.message }}</p>
           </template>
         </KeyForm>
@@ -148,13 +151,16 @@ const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') 
     <section class="stack" aria-labelledby="all-h">
       <div class="row">
         <h2 id="all-h">{{ t('sighting.all') }}</h2>
-        <label class="label"
-          ><span class="visually-hidden">{{ t('sighting.ground') }}</span>
-          <select v-model="filter" class="field">
-            <option value="">{{ t('sighting.everywhere') }}</option>
-            <option v-for="g in grounds?.data ?? []" :key="g.id" :value="g.id">{{ g.name }}</option>
-          </select>
-        </label>
+        <ChoiceField
+          v-model="filter"
+          :label="t('sighting.ground')"
+          bare
+          width="14em"
+          :options="[
+            { value: '', label: t('sighting.everywhere') },
+            ...(grounds?.data ?? []).map((g) => ({ value: g.id, label: g.name })),
+          ]"
+        />
         <a class="btn small" :href="`/api/v1/sightings.csv${filter ? `?ground=${filter}` : ''}`" download>{{
           t('sighting.csv')
         }}</a>
@@ -185,17 +191,6 @@ const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') 
 </template>
 
 <style scoped>
-.plainset {
-  border: 0;
-  padding: 0;
-  margin: 0;
-}
-.tick {
-  min-height: var(--touch);
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-}
 .grow {
   flex: 1 1 220px;
 }

@@ -4,6 +4,9 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
+import PickField from '@/components/form/PickField.vue';
 import PhotoStrip from './PhotoStrip.vue';
 import WhereForm from './WhereForm.vue';
 
@@ -80,6 +83,9 @@ const when = computed(() =>
     .replace(',', ''),
 );
 const where = computed(() => [props.sighting.patch?.name, props.sighting.ground.name].filter(Boolean).join(', '));
+const sureness = computed(() =>
+  (['certain', 'likely', 'guess'] as const).map((c) => ({ value: c as string, label: t(`sighting.confidence.${c}`) })),
+);
 </script>
 
 <template>
@@ -113,29 +119,22 @@ const where = computed(() => [props.sighting.patch?.name, props.sighting.ground.
       :adding="editing || own"
       @place="takePlace"
     />
-    <button v-if="mayWrite && !editing" class="btn small" type="button" @click="edit">{{ t('sighting.edit') }}</button>
+    <ActButton v-if="mayWrite && !editing" small @click="edit">{{ t('sighting.edit') }}</ActButton>
     <form v-if="editing" class="stack" @submit.prevent="save">
-      <fieldset class="row plainset">
-        <legend class="small">{{ t('sighting.howSure') }}</legend>
-        <label v-for="c in ['certain', 'likely', 'guess']" :key="c"
-          ><input v-model="form.confidence" type="radio" :value="c" /> {{ t(`sighting.confidence.${c}`) }}</label
-        >
-      </fieldset>
-      <label class="label"
-        >{{ t('sighting.observer')
-        }}<input v-model="form.observer" class="field" maxlength="120" :placeholder="sighting.madeBy"
-      /></label>
-      <label class="label"
-        >{{ t('sighting.confirmer') }}<input v-model="form.confirmer" class="field" maxlength="160"
-      /></label>
-      <label class="label"
-        >{{ t('sighting.remarks') }}<textarea v-model="form.remarks" class="field" rows="2" maxlength="2000"></textarea>
-      </label>
+      <PickField v-model="form.confidence" :label="t('sighting.howSure')" :options="sureness" />
+      <TextField
+        v-model="form.observer"
+        :label="t('sighting.observer')"
+        maxlength="120"
+        :placeholder="sighting.madeBy"
+      />
+      <TextField v-model="form.confirmer" :label="t('sighting.confirmer')" maxlength="160" />
+      <TextField v-model="form.remarks" :label="t('sighting.remarks')" type="textarea" :rows="2" maxlength="2000" />
       <WhereForm v-model:point="form.point" v-model:accuracy="form.accuracy" :near="near" />
       <p v-if="refusal" class="fault" role="alert">{{ at('/point') ?? refusal.message }}</p>
       <div class="row">
-        <button class="btn main" type="submit" :disabled="busy">{{ t('sighting.save') }}</button>
-        <button class="btn quiet" type="button" @click="editing = false">{{ t('frame.back') }}</button>
+        <ActButton main type="submit" :busy="busy">{{ t('sighting.save') }}</ActButton>
+        <ActButton quiet @click="editing = false">{{ t('frame.back') }}</ActButton>
       </div>
     </form>
   </article>
@@ -144,10 +143,5 @@ const where = computed(() => [props.sighting.patch?.name, props.sighting.ground.
 <style scoped>
 .seen {
   padding-right: 12px;
-}
-.plainset {
-  border: 0;
-  padding: 0;
-  margin: 0;
 }
 </style>

@@ -2,6 +2,10 @@
 import { nextTick, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import TextField from '@/components/form/TextField.vue';
+import TickField from '@/components/form/TickField.vue';
 import { emptyRow, SIZE_UNITS, type TallyRow } from './tally';
 
 const rows = defineModel<TallyRow[]>({ required: true });
@@ -53,49 +57,50 @@ defineExpose({ focus });
       <tbody>
         <tr v-for="(row, i) in rows" :key="i">
           <td v-for="(c, j) in COLUMNS" :key="c">
-            <input
+            <TextField
               v-model="row[c]"
-              class="field cell"
-              :class="{ narrow: c === 'count' || c === 'perClump' }"
+              :label="`${t(row.girth && c === 'from' ? 'scout.column.girth' : `scout.column.${c}`)} ${i + 1}`"
+              bare
+              :fault="at(`/rows/${i}`)"
+              :width="c === 'count' || c === 'perClump' ? '4em' : '5.2em'"
               :disabled="disabled || (row.girth && c === 'below')"
               :data-cell="`${i}-${j}`"
-              :aria-label="`${t(row.girth && c === 'from' ? 'scout.column.girth' : `scout.column.${c}`)} ${i + 1}`"
               :inputmode="c === 'count' || c === 'perClump' ? 'numeric' : 'text'"
-              :aria-invalid="at(`/rows/${i}`) !== null"
               @keydown="onKey($event, i, j, row.girth)"
             />
           </td>
           <td>
-            <select
+            <ChoiceField
               v-model="row.bark"
-              class="field cell bark"
+              :label="`${t('scout.column.bark')} ${i + 1}`"
+              bare
+              width="6.5em"
               :disabled="disabled"
-              :aria-label="`${t('scout.column.bark')} ${i + 1}`"
-            >
-              <option value="">—</option>
-              <option value="smooth">{{ t('value.smooth') }}</option>
-              <option value="rough">{{ t('value.rough') }}</option>
-            </select>
-          </td>
-          <td>
-            <input
-              v-model="row.estimated"
-              type="checkbox"
-              class="tick"
-              :disabled="disabled"
-              :aria-label="`${t('scout.column.estimated')} ${i + 1}`"
+              :options="[
+                { value: '', label: '—' },
+                { value: 'smooth', label: t('value.smooth') },
+                { value: 'rough', label: t('value.rough') },
+              ]"
             />
           </td>
           <td>
-            <button
+            <TickField
+              v-model="row.estimated"
+              :disabled="disabled"
+              bare
+              :label="`${t('scout.column.estimated')} ${i + 1}`"
+            />
+          </td>
+          <td>
+            <ActButton
               v-if="!disabled"
-              class="btn small quiet"
-              type="button"
+              quiet
+              small
               :aria-label="`${t('scout.removeRow')} ${i + 1}`"
               @click="rows.splice(i, 1)"
             >
-              ×
-            </button>
+              ×</ActButton
+            >
           </td>
         </tr>
       </tbody>
@@ -104,17 +109,6 @@ defineExpose({ focus });
 </template>
 
 <style scoped>
-.cell {
-  width: 5.2em;
-  min-height: 32px;
-  padding: 3px 6px;
-}
-.narrow {
-  width: 4em;
-}
-.bark {
-  width: auto;
-}
 .grid td {
   padding: 3px 6px 3px 0;
   border: 0;
@@ -122,14 +116,5 @@ defineExpose({ focus });
 .grid th {
   padding-right: 8px;
   vertical-align: bottom;
-}
-.tick {
-  width: 24px;
-  height: 24px;
-}
-@media (max-width: 860px) {
-  .cell {
-    min-height: 48px;
-  }
 }
 </style>

@@ -8,6 +8,11 @@ import { dayText } from '@/components/dates';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import DayField from '@/components/form/DayField.vue';
+import TickField from '@/components/form/TickField.vue';
+import FilesField from '@/components/form/FilesField.vue';
 import CounterPad from './CounterPad.vue';
 import CountSummary from './CountSummary.vue';
 import PlotForm from './PlotForm.vue';
@@ -62,15 +67,12 @@ const save = async (): Promise<void> => {
     await drop();
 };
 const csvFaults = ref<{ row: number; message: string }[]>([]);
-const upload = async (e: Event): Promise<void> => {
-  const input = e.target as HTMLInputElement;
-  const file = input.files?.[0];
+const upload = async ([file]: File[]): Promise<void> => {
   if (!file) return;
   const text = await file.text();
   const read = await run(() =>
     unwrap(api.POST('/stands/{stand}/tally/csv', { params: { path: { stand: props.stand.id } }, body: { text } })),
   );
-  input.value = '';
   if (!read) return;
   csvFaults.value = read.faults;
   rows.value = fromWire(read.rows as Record<string, unknown>[]);
@@ -86,42 +88,44 @@ const plan = computed(() =>
     <div class="bench">
       <div class="stack">
         <div v-if="mayWrite" class="row ways" role="group" :aria-label="t('scout.ways')">
-          <button
+          <ActButton
             v-for="w in WAYS"
             :key="w"
-            type="button"
-            class="btn small"
+            small
             :class="{ main: way === w }"
             :aria-pressed="way === w"
             @click="way = w"
+            >{{ t(`scout.way.${w}`) }}</ActButton
           >
-            {{ t(`scout.way.${w}`) }}
-          </button>
         </div>
         <div class="row">
-          <label v-if="count?.zones.length" class="label"
-            >{{ t('scout.zone') }}
-            <select v-model="zoneId" class="field">
-              <option value="">{{ t('scout.sum.wholePatch') }}</option>
-              <option v-for="z in count.zones" :key="z.id" :value="z.id">{{ z.name }}</option>
-            </select>
-          </label>
-          <label v-if="mayWrite && way !== 'plots' && way !== 'seedlings'" class="label"
-            >{{ t('scout.visitedOn')
-            }}<input v-model="visitedOn" class="field" type="date" :aria-invalid="at('/visitedOn') !== null"
-          /></label>
+          <ChoiceField
+            v-if="count?.zones.length"
+            v-model="zoneId"
+            :label="t('scout.zone')"
+            :options="[
+              { value: '', label: t('scout.sum.wholePatch') },
+              ...count.zones.map((z) => ({ value: z.id, label: z.name })),
+            ]"
+          />
+          <DayField
+            v-if="mayWrite && way !== 'plots' && way !== 'seedlings'"
+            v-model="visitedOn"
+            :label="t('scout.visitedOn')"
+            :fault="at('/visitedOn')"
+          />
           <template v-if="way === 'grid' || way === 'counter'">
-            <label class="label"
-              >{{ t('scout.measured') }}
-              <select v-model="measuredAt" class="field" :disabled="!mayWrite">
-                <option value="">{{ t('scout.measuredAt.none') }}</option>
-                <option value="base">{{ t('scout.measuredAt.base') }}</option>
-                <option value="breast-height">{{ t('scout.measuredAt.breast-height') }}</option>
-              </select>
-            </label>
-            <label v-if="mayWrite" class="small girth"
-              ><input v-model="girth" type="checkbox" @change="setGirth" /> {{ t('scout.girth') }}</label
-            >
+            <ChoiceField
+              v-model="measuredAt"
+              :label="t('scout.measured')"
+              :disabled="!mayWrite"
+              :options="[
+                { value: '', label: t('scout.measuredAt.none') },
+                { value: 'base', label: t('scout.measuredAt.base') },
+                { value: 'breast-height', label: t('scout.measuredAt.breast-height') },
+              ]"
+            />
+            <TickField v-if="mayWrite" v-model="girth" @change="setGirth">{{ t('scout.girth') }}</TickField>
           </template>
         </div>
         <template v-if="way === 'grid' || way === 'counter'">
@@ -141,20 +145,16 @@ const plan = computed(() =>
             <span class="total"
               ><b>{{ total }}</b> {{ t('scout.stems') }}</span
             >
-            <button v-if="mayWrite && way === 'grid'" class="btn small" type="button" @click="add">
-              {{ t('scout.addRow') }}
-            </button>
-            <button v-if="mayWrite" class="btn main" type="button" :disabled="busy || rows.length === 0" @click="save">
-              {{ t('scout.saveTally') }}
-            </button>
+            <ActButton v-if="mayWrite && way === 'grid'" small @click="add">{{ t('scout.addRow') }}</ActButton>
+            <ActButton v-if="mayWrite" main :disabled="busy || rows.length === 0" @click="save">{{
+              t('scout.saveTally')
+            }}</ActButton>
             <span v-if="stand.tally" class="small soft">{{
               t('scout.counted', { day: dayText(stand.tally.visitedOn, true), n: stand.tally.stems })
             }}</span>
           </div>
           <div class="row small">
-            <label v-if="mayWrite" class="label small"
-              >{{ t('scout.csv.in') }}<input type="file" accept=".csv,text/csv" @change="upload"
-            /></label>
+            <FilesField v-if="mayWrite" :label="t('scout.csv.in')" accept=".csv,text/csv" @files="upload" />
             <a :href="`/api/v1/stands/${stand.id}/tally.csv`" download>{{ t('scout.csv.out') }}</a>
           </div>
         </template>
@@ -181,16 +181,13 @@ const plan = computed(() =>
         <template v-if="way === 'cover'">
           <p class="small soft">{{ t('scout.cover.help') }}</p>
           <div class="row">
-            <button
+            <ActButton
               v-for="c in count?.coverClasses ?? []"
               :key="c.id"
-              type="button"
-              class="btn"
               :disabled="busy"
               @click="put({ kind: 'cover', cover: c.id })"
+              >{{ c.name }}&nbsp;<span class="small">{{ c.range }}</span></ActButton
             >
-              {{ c.name }}&nbsp;<span class="small">{{ c.range }}</span>
-            </button>
           </div>
         </template>
         <p

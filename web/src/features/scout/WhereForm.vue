@@ -2,6 +2,8 @@
 import { useI18n } from 'vue-i18n';
 import { useSession } from '@/composables/useSession';
 import { useHere } from '@/features/position/useHere';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
 
 const props = defineProps<{ near: [number, number] }>();
 const point = defineModel<[number, number] | null>('point', { required: true });
@@ -18,8 +20,8 @@ const here = async (): Promise<void> => {
   point.value = [Number(fix.position[0].toFixed(7)), Number(fix.position[1].toFixed(7))];
   accuracy.value = fix.dilution === null ? null : (fix.dilution * METRES_A_DILUTION).toFixed(1);
 };
-const typed = (which: 0 | 1, e: Event): void => {
-  const value = Number((e.target as HTMLInputElement).value);
+const typed = (which: 0 | 1, text: string): void => {
+  const value = Number(text);
   const now: [number, number] = point.value ? [...point.value] : [...props.near];
   now[which] = value;
   point.value = now;
@@ -29,29 +31,27 @@ const typed = (which: 0 | 1, e: Event): void => {
 
 <template>
   <div class="row where">
-    <button class="btn small" type="button" :disabled="looking" @click="here">
-      {{ looking ? t('sighting.looking') : t('sighting.here') }}
-    </button>
+    <ActButton small :disabled="looking" @click="here">{{
+      looking ? t('sighting.looking') : t('sighting.here')
+    }}</ActButton>
     <template v-if="point">
-      <label class="label"
-        >{{ t('sighting.latitude')
-        }}<input class="field" inputmode="decimal" :value="point[1]" @change="(e) => typed(1, e)"
-      /></label>
-      <label class="label"
-        >{{ t('sighting.longitude')
-        }}<input class="field" inputmode="decimal" :value="point[0]" @change="(e) => typed(0, e)"
-      /></label>
+      <TextField
+        :label="t('sighting.latitude')"
+        inputmode="decimal"
+        :model-value="String(point[1])"
+        width="11em"
+        @change="typed(1, $event)"
+      />
+      <TextField
+        :label="t('sighting.longitude')"
+        inputmode="decimal"
+        :model-value="String(point[0])"
+        width="11em"
+        @change="typed(0, $event)"
+      />
       <span v-if="accuracy" class="small soft">± {{ accuracy }} m</span>
-      <button class="btn small quiet" type="button" @click="((point = null), (accuracy = null))">
-        {{ t('sighting.noPoint') }}
-      </button>
+      <ActButton quiet small @click="((point = null), (accuracy = null))">{{ t('sighting.noPoint') }}</ActButton>
     </template>
     <p v-if="failure" class="fault" role="alert">{{ t('sighting.noFix') }}</p>
   </div>
 </template>
-
-<style scoped>
-.where .field {
-  width: 11em;
-}
-</style>

@@ -5,6 +5,8 @@ import { useRoute, useRouter } from 'vue-router';
 import { api, unwrap } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
 import { entered } from './leaving';
 
 const { t } = useI18n();
@@ -43,30 +45,20 @@ const go = async (): Promise<void> => {
     <form class="stack" novalidate @submit.prevent="go">
       <h1>Gallant Thicket</h1>
       <p>{{ setup ? t('door.setup') : t('door.intro') }}</p>
-      <div v-for="field in FIELDS" :key="field" class="stack" style="gap: 4px">
-        <label class="label" :for="field">{{ t(`door.${field}`) }}</label>
-        <input
-          :id="field"
-          v-model="form[field]"
-          class="field"
-          :type="field === 'password' ? 'password' : field === 'email' ? 'email' : 'text'"
-          :autocomplete="
-            field === 'password'
-              ? setup
-                ? 'new-password'
-                : 'current-password'
-              : field === 'email'
-                ? 'username'
-                : 'off'
-          "
-          :aria-invalid="at(`/${field}`) !== null"
-          :aria-describedby="`${field}-hint ${field}-fault`"
-        />
-        <p v-if="setup && field === 'password'" :id="`${field}-hint`" class="small soft">{{ t('door.strong') }}</p>
-        <p :id="`${field}-fault`" class="fault">{{ at(`/${field}`) }}</p>
-      </div>
+      <TextField
+        v-for="field in FIELDS"
+        :key="field"
+        v-model="form[field]"
+        :label="t(`door.${field}`)"
+        :fault="at(`/${field}`)"
+        :help="setup && field === 'password' ? t('door.strong') : undefined"
+        :type="field === 'password' ? 'password' : field === 'email' ? 'email' : 'text'"
+        :autocomplete="
+          field === 'password' ? (setup ? 'new-password' : 'current-password') : field === 'email' ? 'username' : 'off'
+        "
+      />
       <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
-      <button class="btn main" type="submit" :disabled="busy">{{ setup ? t('door.begin') : t('door.signIn') }}</button>
+      <ActButton main type="submit" :busy="busy">{{ setup ? t('door.begin') : t('door.signIn') }}</ActButton>
       <p v-if="session?.demo" class="small soft">{{ t('door.demo') }}</p>
       <p class="small soft">{{ t('door.care') }}</p>
     </form>

@@ -6,6 +6,10 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { shoppingQuery } from '@/api/queries';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
+import ActButton from '@/components/form/ActButton.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
+import TextField from '@/components/form/TextField.vue';
+import DayField from '@/components/form/DayField.vue';
 
 /**
  * What the saved recipes need beyond the shelf, bought the cheapest way; the sizes a product is sold in; and the kit.
@@ -134,47 +138,46 @@ const saveKit = (): Promise<unknown> =>
       >
         <b>{{ c.product }}</b>
         <div v-for="(p, i) in packs[c.id] ?? []" :key="i" class="row">
-          <label class="label"
-            ><span :class="{ 'visually-hidden': i > 0 }">{{ t('buying.size') }}</span
-            ><input v-model="p.size" class="field" style="width: 7em" placeholder="5 L" :readonly="!isLead"
-          /></label>
-          <label class="label"
-            ><span :class="{ 'visually-hidden': i > 0 }">{{
-              t('buying.price', { currency: list?.currency ?? '' })
-            }}</span
-            ><input v-model="p.price" class="field" style="width: 6em" inputmode="decimal" :readonly="!isLead"
-          /></label>
-          <label class="label"
-            ><span :class="{ 'visually-hidden': i > 0 }">{{ t('prices.on') }}</span
-            ><input v-model="p.on" class="field" type="date" :readonly="!isLead"
-          /></label>
+          <QuantityField
+            v-model="p.size"
+            :label="t('buying.size')"
+            :bare="i > 0"
+            width="7em"
+            sample="5 L"
+            :readonly="!isLead"
+          />
+          <TextField
+            v-model="p.price"
+            :label="t('buying.price', { currency: list?.currency ?? '' })"
+            :bare="i > 0"
+            width="6em"
+            inputmode="decimal"
+            :readonly="!isLead"
+          />
+          <DayField v-model="p.on" :label="t('prices.on')" :bare="i > 0" :readonly="!isLead" />
           <span v-if="c.packs[i]?.stale" class="fault small">{{ t('prices.stale') }}</span>
         </div>
-        <button v-if="isLead" class="btn small quiet start" type="submit" :disabled="busy">
-          {{ t('buying.keepSizes') }}
-        </button>
+        <ActButton v-if="isLead" quiet small class="start" type="submit" :busy="busy">{{
+          t('buying.keepSizes')
+        }}</ActButton>
       </form>
       <h2>{{ t('buying.kit') }}</h2>
       <form class="stack" style="gap: 4px" novalidate @submit.prevent="saveKit">
         <div v-for="(k, i) in kit" :key="i" class="row">
-          <label class="label"
-            ><span :class="{ 'visually-hidden': i > 0 }">{{ t('buying.item') }}</span
-            ><input v-model="k.item" class="field" maxlength="80" :readonly="!isLead"
-          /></label>
-          <label class="label"
-            ><span :class="{ 'visually-hidden': i > 0 }">{{
-              t('buying.price', { currency: list?.currency ?? '' })
-            }}</span
-            ><input v-model="k.amount" class="field" style="width: 6em" inputmode="decimal" :readonly="!isLead"
-          /></label>
-          <label class="label"
-            ><span :class="{ 'visually-hidden': i > 0 }">{{ t('prices.on') }}</span
-            ><input v-model="k.on" class="field" type="date" :readonly="!isLead"
-          /></label>
+          <TextField v-model="k.item" :label="t('buying.item')" :bare="i > 0" maxlength="80" :readonly="!isLead" />
+          <TextField
+            v-model="k.amount"
+            :label="t('buying.price', { currency: list?.currency ?? '' })"
+            :bare="i > 0"
+            width="6em"
+            inputmode="decimal"
+            :readonly="!isLead"
+          />
+          <DayField v-model="k.on" :label="t('prices.on')" :bare="i > 0" :readonly="!isLead" />
         </div>
-        <button v-if="isLead" class="btn small quiet start" type="submit" :disabled="busy">
-          {{ t('buying.keepKit') }}
-        </button>
+        <ActButton v-if="isLead" quiet small class="start" type="submit" :busy="busy">{{
+          t('buying.keepKit')
+        }}</ActButton>
       </form>
       <p v-if="refusal" class="fault" role="alert">{{ at('/packs') ?? at('/kit') ?? refusal.message }}</p>
     </section>

@@ -5,6 +5,10 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
+import TextField from '@/components/form/TextField.vue';
 
 /**
  * Measuring what a sprayer gives, a step at a time: the course walked against a stopwatch, the nozzle caught for just
@@ -103,65 +107,56 @@ const ask = async (trying: boolean): Promise<void> => {
 <template>
   <form class="stack" novalidate @submit.prevent="ask(true)">
     <h2>{{ t('calibrate.title', { name: sprayer.name }) }}</h2>
-    <label class="label"
-      >{{ t('calibrate.way') }}
-      <select v-model="way" class="field">
-        <option v-for="w in WAYS" :key="w" :value="w">{{ t(`calibrate.ways.${w}`) }}</option>
-      </select></label
-    >
+    <ChoiceField
+      v-model="way"
+      :label="t('calibrate.way')"
+      :options="WAYS.map((w) => ({ value: w, label: t(`calibrate.ways.${w}`) }))"
+    />
     <ol class="steps">
       <li v-for="s in steps" :key="s">{{ s }}</li>
     </ol>
     <div v-if="way === 'course' || way === 'moving'" class="watch">
       <span class="clock" role="timer">{{ clock }}</span>
-      <button v-if="mode === 'idle'" class="btn" type="button" @click="start('walk')">
-        {{ t('calibrate.startWalk') }}
-      </button>
-      <button
-        v-if="mode === 'idle' && walked !== null && way === 'course'"
-        class="btn"
-        type="button"
-        @click="start('catch')"
-      >
-        {{ t('calibrate.startCatch') }}
-      </button>
-      <button v-if="mode !== 'idle'" class="btn main" type="button" @click="stop">{{ t('calibrate.stop') }}</button>
+      <ActButton v-if="mode === 'idle'" @click="start('walk')">{{ t('calibrate.startWalk') }}</ActButton>
+      <ActButton v-if="mode === 'idle' && walked !== null && way === 'course'" @click="start('catch')">{{
+        t('calibrate.startCatch')
+      }}</ActButton>
+      <ActButton v-if="mode !== 'idle'" main @click="stop">{{ t('calibrate.stop') }}</ActButton>
     </div>
     <div class="row">
-      <label v-if="way === 'course'" class="label"
-        >{{ t('calibrate.course') }}
-        <select v-model="course" class="field">
-          <option value="">{{ t('calibrate.courseAcre') }}</option>
-          <option value="100 m2">{{ t('calibrate.courseAre') }}</option>
-        </select></label
-      >
-      <label v-for="name in FIELDS[way]" :key="`${way}-${name}`" class="label"
-        >{{ t(`calibrate.field.${name}`)
-        }}<input
-          v-model="form[name]"
-          class="field"
-          style="width: 8em"
-          :placeholder="SAMPLES[name]"
-          :aria-invalid="at(`/${name}`) !== null"
-        /><span class="fault">{{ at(`/${name}`) }}</span></label
-      >
+      <ChoiceField
+        v-if="way === 'course'"
+        v-model="course"
+        :label="t('calibrate.course')"
+        :options="[
+          { value: '', label: t('calibrate.courseAcre') },
+          { value: '100 m2', label: t('calibrate.courseAre') },
+        ]"
+      />
+      <TextField
+        v-for="name in FIELDS[way]"
+        :key="`${way}-${name}`"
+        v-model="form[name]"
+        :label="t(`calibrate.field.${name}`)"
+        :fault="at(`/${name}`)"
+        width="8em"
+        :placeholder="SAMPLES[name]"
+      />
     </div>
     <details>
       <summary>{{ t('calibrate.nozzles') }}</summary>
-      <label class="label"
-        >{{ t('calibrate.nozzlesHelp')
-        }}<input
-          v-model="flows"
-          class="field"
-          placeholder="0.80 L, 0.79 L, 0.86 L"
-          :aria-invalid="at('/nozzles') !== null"
-      /></label>
+      <QuantityField
+        v-model="flows"
+        :label="t('calibrate.nozzlesHelp')"
+        :fault="at('/nozzles')"
+        sample="0.80 L, 0.79 L, 0.86 L"
+      />
       <p class="fault">{{ at('/nozzles') }}</p>
     </details>
     <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
     <div class="row">
-      <button class="btn" type="submit" :disabled="busy">{{ t('calibrate.work') }}</button>
-      <button class="btn quiet" type="button" @click="emit('close')">{{ t('frame.back') }}</button>
+      <ActButton type="submit" :busy="busy">{{ t('calibrate.work') }}</ActButton>
+      <ActButton quiet @click="emit('close')">{{ t('frame.back') }}</ActButton>
     </div>
     <template v-if="found">
       <p class="pour">{{ format(found.gives) }}</p>
@@ -184,9 +179,7 @@ const ask = async (trying: boolean): Promise<void> => {
       <p v-if="kept" role="status">
         <b>{{ t('calibrate.kept') }}</b>
       </p>
-      <button v-else class="btn main" type="button" :disabled="busy" @click="ask(false)">
-        {{ t('calibrate.keep') }}
-      </button>
+      <ActButton v-else main :disabled="busy" @click="ask(false)">{{ t('calibrate.keep') }}</ActButton>
       <div v-if="found.changed.length" class="note">
         <p>{{ t('calibrate.changes') }}</p>
         <p v-for="c in found.changed" :key="c.standId">

@@ -8,9 +8,15 @@ import { handbookQuery } from '@/api/queries';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
+import TickField from '@/components/form/TickField.vue';
+import TextField from '@/components/form/TextField.vue';
+import TicksField from '@/components/form/TicksField.vue';
 import SiteLimitsField from './SiteLimitsField.vue';
 import UsesField from './UsesField.vue';
-import { blankUse, bodyOf, draftOf, placeOf, SECTIONS } from './cardFields';
+import { blankUse, bodyOf, draftOf, placeOf, SECTIONS, type CardField } from './cardFields';
 
 /** A label copied in its own order; another version of a card starts from the one before. */
 const props = defineProps<{ cardId: string | null; body: Record<string, unknown> }>();
@@ -68,7 +74,14 @@ const save = async (): Promise<void> => {
   await nextTick();
   document.querySelector<HTMLElement>('form [aria-invalid="true"]')?.focus();
 };
-const id = (field: string): string => `card-${field}`;
+/** What a field of fixed words offers; only a formulation can not be left unread. */
+const words = (f: CardField): { value: string; label: string }[] => [
+  ...(f.id === 'formulation' ? [] : [{ value: '', label: t('shed.notRead') }]),
+  ...(f.kind === 'yes-no' ? ['yes', 'no'] : (f.choices ?? [])).map((value) => ({
+    value,
+    label: t(`shed.word.${value}`),
+  })),
+];
 </script>
 
 <template>
@@ -95,52 +108,46 @@ const id = (field: string): string => `card-${field}`;
           <fieldset v-if="f.kind === 'actives'" class="stack">
             <legend class="visually-hidden">{{ t('shed.active') }}</legend>
             <div v-for="(a, i) in form.actives" :key="i" class="row">
-              <label class="label"
-                >{{ t('shed.active')
-                }}<select v-model="a.active" class="field">
-                  <option v-for="x in book?.actives ?? []" :key="x.id" :value="x.id">{{ x.name }}</option>
-                </select></label
-              >
-              <label class="label"
-                >{{ t('shed.amount')
-                }}<input
-                  v-model="a.amount"
-                  class="field"
-                  style="width: 9em"
-                  placeholder="480 g ae/L"
-                  :aria-invalid="at(`/card/actives/${i}`) !== null"
-              /></label>
-              <button
-                v-if="form.actives.length > 1"
-                class="btn small quiet"
-                type="button"
-                @click="form.actives.splice(i, 1)"
-              >
-                {{ t('shed.lessActive') }}
-              </button>
+              <ChoiceField
+                v-model="a.active"
+                :label="t('shed.active')"
+                :options="(book?.actives ?? []).map((x) => ({ value: x.id, label: x.name }))"
+              />
+              <QuantityField
+                v-model="a.amount"
+                :label="t('shed.amount')"
+                :fault="at(`/card/actives/${i}`)"
+                width="9em"
+                sample="480 g ae/L"
+              />
+              <ActButton v-if="form.actives.length > 1" quiet small @click="form.actives.splice(i, 1)">{{
+                t('shed.lessActive')
+              }}</ActButton>
             </div>
-            <button
+            <ActButton
               v-if="form.actives.length < 4"
-              class="btn small quiet start"
-              type="button"
+              quiet
+              small
+              class="start"
               @click="form.actives.push({ active: 'glyphosate', amount: '' })"
+              >{{ t('shed.moreActive') }}</ActButton
             >
-              {{ t('shed.moreActive') }}
-            </button>
-            <span class="fault">{{ at('/card/actives') }}</span>
+            <span v-if="!form.actives.some((_, i) => at(`/card/actives/${i}`))" class="fault">{{
+              at('/card/actives')
+            }}</span>
           </fieldset>
-          <fieldset v-else-if="f.kind === 'carriers'" class="row">
-            <legend class="label">{{ t('shed.carriers') }}</legend>
-            <label v-for="c in CARRIERS" :key="c"
-              ><input v-model="form.carriers" type="checkbox" :value="c" /> {{ t(`shed.carrier.${c}`) }}</label
-            >
-          </fieldset>
-          <fieldset v-else-if="f.kind === 'sites'" class="row">
-            <legend class="label">{{ t('shed.sites') }}</legend>
-            <label v-for="x in book?.settings ?? []" :key="x.id"
-              ><input v-model="form.sites" type="checkbox" :value="x.id" /> {{ x.name }}</label
-            >
-          </fieldset>
+          <TicksField
+            v-else-if="f.kind === 'carriers'"
+            v-model="form.carriers"
+            :label="t('shed.carriers')"
+            :options="CARRIERS.map((c) => ({ value: c as string, label: t(`shed.carrier.${c}`) }))"
+          />
+          <TicksField
+            v-else-if="f.kind === 'sites'"
+            v-model="form.sites"
+            :label="t('shed.sites')"
+            :options="(book?.settings ?? []).map((x) => ({ value: x.id, label: x.name }))"
+          />
           <UsesField v-else-if="f.kind === 'uses'" v-model="form.uses" :methods="uses" :fault="useFault" />
           <SiteLimitsField
             v-else-if="f.kind === 'siteLimits'"
@@ -154,72 +161,61 @@ const id = (field: string): string => `card-${field}`;
             :sites="book?.settings ?? []"
             :fault="(n) => at(`/card/siteLimits/${n}`)"
           />
-          <label v-else-if="f.kind === 'tick'" class="tick"
-            ><input
-              :id="id(f.id)"
-              type="checkbox"
-              :checked="form.texts[f.id] === 'yes'"
-              @change="form.texts[f.id] = ($event.target as HTMLInputElement).checked ? 'yes' : ''"
-            />
-            {{ t(`shed.field.${f.id}`) }}</label
+          <TickField
+            v-else-if="f.kind === 'tick'"
+            :model-value="form.texts[f.id] === 'yes'"
+            @change="form.texts[f.id] = $event ? 'yes' : ''"
+            >{{ t(`shed.field.${f.id}`) }}</TickField
           >
-          <label v-else class="label"
-            >{{ t(`shed.field.${f.id}`) }}
-            <select
-              v-if="f.kind === 'yes-no'"
-              v-model="form.texts[f.id]"
-              class="field short"
-              :aria-invalid="at(`/card/${f.id}`) !== null"
-            >
-              <option value="">{{ t('shed.notRead') }}</option>
-              <option value="yes">{{ t('shed.word.yes') }}</option>
-              <option value="no">{{ t('shed.word.no') }}</option>
-            </select>
-            <select
-              v-else-if="f.kind === 'choice'"
-              v-model="form.texts[f.id]"
-              class="field short"
-              :aria-invalid="at(`/card/${f.id}`) !== null"
-            >
-              <option v-if="f.id !== 'formulation'" value="">{{ t('shed.notRead') }}</option>
-              <option v-for="c in f.choices" :key="c" :value="c">{{ t(`shed.word.${c}`) }}</option>
-            </select>
-            <textarea
-              v-else-if="f.kind === 'long'"
-              v-model="form.texts[f.id]"
-              class="field"
-              rows="2"
-              maxlength="1000"
-              :aria-invalid="at(`/card/${f.id}`) !== null"
-            ></textarea>
-            <input
-              v-else
-              v-model="form.texts[f.id]"
-              class="field"
-              :class="{ short: f.kind === 'number' || f.kind === 'amount' }"
-              :inputmode="f.kind === 'number' ? 'numeric' : undefined"
-              :placeholder="f.sample"
-              :aria-invalid="at(`/card/${f.id}`) !== null"
-            />
-            <span class="fault">{{ at(`/card/${f.id}`) }}</span></label
-          >
+          <ChoiceField
+            v-else-if="f.kind === 'yes-no' || f.kind === 'choice'"
+            v-model="form.texts[f.id]"
+            :label="t(`shed.field.${f.id}`)"
+            :fault="at(`/card/${f.id}`)"
+            width="16em"
+            :options="words(f)"
+          />
+          <TextField
+            v-else-if="f.kind === 'long'"
+            v-model="form.texts[f.id]"
+            :label="t(`shed.field.${f.id}`)"
+            :fault="at(`/card/${f.id}`)"
+            type="textarea"
+            :rows="2"
+            maxlength="1000"
+          />
+          <QuantityField
+            v-else-if="f.kind === 'amount'"
+            v-model="form.texts[f.id]"
+            :label="t(`shed.field.${f.id}`)"
+            :fault="at(`/card/${f.id}`)"
+            width="16em"
+            :sample="f.sample"
+          />
+          <TextField
+            v-else
+            v-model="form.texts[f.id]"
+            :label="t(`shed.field.${f.id}`)"
+            :fault="at(`/card/${f.id}`)"
+            :width="f.kind === 'number' ? '16em' : undefined"
+            :inputmode="f.kind === 'number' ? 'numeric' : undefined"
+            :placeholder="f.sample"
+          />
         </template>
-        <button v-if="n + 1 < SECTIONS.length" class="btn small start" type="button" @click="next(n)">
-          {{ t('shed.nextPart', { name: t(`shed.part.${SECTIONS[n + 1]!.key}`) }) }}
-        </button>
+        <ActButton v-if="n + 1 < SECTIONS.length" small class="start" @click="next(n)">{{
+          t('shed.nextPart', { name: t(`shed.part.${SECTIONS[n + 1]!.key}`) })
+        }}</ActButton>
       </div>
     </details>
     <p v-if="refusal" class="fault" role="alert">
       {{ refusal.problem?.errors ? t('shed.someWrong') : refusal.message }}
     </p>
     <div class="row">
-      <button class="btn main" type="submit" :disabled="busy">{{ t('shed.save') }}</button><button
-        class="btn quiet"
-        type="button"
+      <ActButton main type="submit" :busy="busy">{{ t('shed.save') }}</ActButton><ActButton
+        quiet
         @click="emit('close')"
+        >{{ t('frame.back') }}</ActButton
       >
-        {{ t('frame.back') }}
-      </button>
     </div>
     <p class="small soft">{{ t('shed.afterSave') }}</p>
   </form>
@@ -244,14 +240,5 @@ fieldset {
 }
 .start {
   justify-self: start;
-}
-.label > .short {
-  width: 16em;
-}
-label:not(.label) {
-  display: inline-flex;
-  gap: 6px;
-  align-items: center;
-  min-height: 32px;
 }
 </style>

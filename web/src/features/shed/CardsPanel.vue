@@ -9,6 +9,9 @@ import CardChanges from '@/components/CardChanges.vue';
 import { dayText, monthDayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
+import FilesField from '@/components/form/FilesField.vue';
 import CardForm from './CardForm.vue';
 import { isWord, SECTIONS, textOf } from './cardFields';
 import { counterparts, findCards, formerNames, hasConcentrate } from './findCards';
@@ -37,8 +40,7 @@ const handOn = async (card: Card): Promise<void> => {
   link.click();
   URL.revokeObjectURL(link.href);
 };
-const takeIn = async (e: Event): Promise<void> => {
-  const file = (e.target as HTMLInputElement).files?.[0];
+const takeIn = async ([file]: File[]): Promise<void> => {
   fileFault.value = '';
   if (!file) return;
   try {
@@ -90,10 +92,13 @@ const lines = (v: Version): { name: string; value: string }[] =>
       <h2 id="cards-h" class="visually-hidden">{{ t('shed.cards') }}</h2>
       <p class="soft small">{{ t('shed.cardsHelp') }}</p>
       <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
-      <label v-if="shed.cards.length > 1" class="label"
-        >{{ t('shed.findCard')
-        }}<input v-model="sought" class="field" type="search" :placeholder="t('shed.findCardHint')"
-      /></label>
+      <TextField
+        v-if="shed.cards.length > 1"
+        v-model="sought"
+        :label="t('shed.findCard')"
+        type="search"
+        :placeholder="t('shed.findCardHint')"
+      />
       <article v-for="card in shown" :key="card.id" class="sheetlike stack" style="gap: 6px">
         <h3>{{ card.product }}</h3>
         <p v-if="formerNames(card).length" class="small soft">
@@ -121,15 +126,13 @@ const lines = (v: Version): { name: string; value: string }[] =>
             }}</b>
           </p>
           <div v-else class="row">
-            <span class="fault">{{ t('shed.unconfirmed', { name: v.enteredBy }) }}</span><button
+            <span class="fault">{{ t('shed.unconfirmed', { name: v.enteredBy }) }}</span><ActButton
               v-if="isLead"
-              class="btn small"
-              type="button"
+              small
               :disabled="busy"
               @click="confirm(v.id)"
+              >{{ t('shed.confirm') }}</ActButton
             >
-              {{ t('shed.confirm') }}
-            </button>
           </div>
           <div v-if="i === 0" class="table-wrap">
             <table>
@@ -175,17 +178,10 @@ const lines = (v: Version): { name: string; value: string }[] =>
           </details>
         </template>
         <div class="row">
-          <button
-            v-if="mayWrite"
-            class="btn small"
-            type="button"
-            @click="writing = { cardId: card.id, body: card.versions[0]?.body ?? {} }"
-          >
-            {{ t('shed.newVersion') }}
-          </button>
-          <button class="btn small quiet" type="button" :disabled="busy" @click="handOn(card)">
-            {{ t('shed.handOn') }}
-          </button>
+          <ActButton v-if="mayWrite" small @click="writing = { cardId: card.id, body: card.versions[0]?.body ?? {} }">{{
+            t('shed.newVersion')
+          }}</ActButton>
+          <ActButton quiet small :disabled="busy" @click="handOn(card)">{{ t('shed.handOn') }}</ActButton>
         </div>
       </article>
       <p v-if="shed.cards.length === 0">{{ t('shed.noCards') }}</p>
@@ -193,14 +189,17 @@ const lines = (v: Version): { name: string; value: string }[] =>
     </section>
     <section class="stack why" :aria-label="t('shed.writing')">
       <template v-if="!writing">
-        <button v-if="mayWrite" class="btn main" type="button" @click="writing = { cardId: null, body: {} }">
-          {{ t('shed.newCard') }}
-        </button>
-        <label v-if="mayWrite" class="label"
-          >{{ t('shed.takeIn') }}<input type="file" accept="application/json,.json" @change="takeIn"
-        /></label>
-        <p class="small soft">{{ t('shed.takeInHelp') }}</p>
-        <p v-if="fileFault" class="fault" role="alert">{{ fileFault }}</p>
+        <ActButton v-if="mayWrite" main @click="writing = { cardId: null, body: {} }">{{
+          t('shed.newCard')
+        }}</ActButton>
+        <FilesField
+          v-if="mayWrite"
+          :label="t('shed.takeIn')"
+          accept="application/json,.json"
+          :help="t('shed.takeInHelp')"
+          :fault="fileFault"
+          @files="takeIn"
+        />
       </template>
       <CardForm
         v-else

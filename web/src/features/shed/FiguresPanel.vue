@@ -4,6 +4,8 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
 
 /** Coefficients: as they ship, and as this crew has found them; only what differs is kept. */
 const props = defineProps<{ shed: Schemas['Shed']; mayChange: boolean }>();
@@ -83,14 +85,15 @@ const PLACES = ['low', 'use', 'high'] as const;
                 >
               </td>
               <td v-for="(p, i) in PLACES" :key="p">
-                <input
+                <TextField
                   v-model="typed[f.path]![i]"
-                  class="field n"
+                  :label="`${f.name} ${f.below ? format(f.below) : ''} ${t(`figures.${p}`)}`"
+                  bare
+                  width="5.2em"
                   inputmode="decimal"
                   maxlength="10"
                   :readonly="!mayChange"
                   :aria-invalid="faultAt(f.path)"
-                  :aria-label="`${f.name} ${f.below ? format(f.below) : ''} ${t(`figures.${p}`)}`"
                 />
               </td>
               <td class="small">{{ f.unit }}</td>
@@ -99,16 +102,12 @@ const PLACES = ['low', 'use', 'high'] as const;
         </table>
       </div>
     </details>
-    <button v-if="mayChange" class="btn" type="submit" :disabled="busy || !changed">{{ t('figures.keep') }}</button>
+    <ActButton v-if="mayChange" type="submit" :disabled="busy || !changed">{{ t('figures.keep') }}</ActButton>
     <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
   </form>
 </template>
 
 <style scoped>
-.n {
-  width: 5.2em;
-  padding: 4px 6px;
-}
 .own {
   background: var(--sloe-pale);
 }

@@ -7,6 +7,10 @@ import { handbookQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
+import ActButton from '@/components/form/ActButton.vue';
+import DayField from '@/components/form/DayField.vue';
+import TextField from '@/components/form/TextField.vue';
+import TicksField from '@/components/form/TicksField.vue';
 
 /** Who is of the crew, until when their licence holds, and which tools they may use. */
 defineProps<{ shed: Schemas['Shed'] }>();
@@ -78,63 +82,34 @@ const save = async (): Promise<void> => {
                 : t('shed.noClearance')
             }}</span></span
           >
-          <button
-            v-if="isLead"
-            class="btn small quiet"
-            type="button"
-            :aria-label="t('people.editOf', { name: p.name })"
-            @click="edit(p)"
-          >
-            {{ t('people.edit') }}
-          </button>
+          <ActButton v-if="isLead" quiet small :aria-label="t('people.editOf', { name: p.name })" @click="edit(p)">{{
+            t('people.edit')
+          }}</ActButton>
         </li>
       </ul>
-      <button v-if="isLead && !writing" class="btn" type="button" @click="writing = 'new'">
-        {{ t('people.add') }}
-      </button>
+      <ActButton v-if="isLead && !writing" @click="writing = 'new'">{{ t('people.add') }}</ActButton>
     </section>
     <section class="stack why" :aria-label="t('people.add')">
       <form v-if="writing" class="stack" novalidate @submit.prevent="save">
         <h2>{{ writing === 'new' ? t('people.add') : writing.name }}</h2>
-        <label class="label"
-          >{{ t('people.name')
-          }}<input v-model="form.name" class="field" maxlength="120" :aria-invalid="at('/name') !== null" /><span
-            class="fault"
-            >{{ at('/name') }}</span
-          ></label
-        >
+        <TextField v-model="form.name" :label="t('people.name')" :fault="at('/name')" maxlength="120" />
         <div class="row">
-          <label class="label"
-            >{{ t('people.licence') }}<input v-model="form.licence" class="field" maxlength="60"
-          /></label>
-          <label class="label"
-            >{{ t('people.class') }}<input v-model="form.licenceClass" class="field" maxlength="80"
-          /></label>
-          <label class="label"
-            >{{ t('people.until')
-            }}<input
-              v-model="form.licenceUntil"
-              class="field"
-              type="date"
-              :aria-invalid="at('/licenceUntil') !== null"
-            /><span class="fault">{{ at('/licenceUntil') }}</span></label
-          >
+          <TextField v-model="form.licence" :label="t('people.licence')" maxlength="60" />
+          <TextField v-model="form.licenceClass" :label="t('people.class')" maxlength="80" />
+          <DayField v-model="form.licenceUntil" :label="t('people.until')" :fault="at('/licenceUntil')" />
         </div>
-        <fieldset class="row">
-          <legend class="label">{{ t('people.clearances') }}</legend>
-          <label v-for="c in book?.clearances ?? []" :key="c.id"
-            ><input v-model="form.clearances" type="checkbox" :value="c.id" /> {{ c.name }}</label
-          >
-        </fieldset>
+        <TicksField
+          v-model="form.clearances"
+          :label="t('people.clearances')"
+          :options="(book?.clearances ?? []).map((c) => ({ value: c.id, label: c.name }))"
+        />
         <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
         <div class="row">
-          <button class="btn main" type="submit" :disabled="busy">{{ t('people.keep') }}</button><button
-            class="btn quiet"
-            type="button"
+          <ActButton main type="submit" :busy="busy">{{ t('people.keep') }}</ActButton><ActButton
+            quiet
             @click="writing = null"
+            >{{ t('frame.back') }}</ActButton
           >
-            {{ t('frame.back') }}
-          </button>
         </div>
       </form>
     </section>
@@ -147,10 +122,5 @@ const save = async (): Promise<void> => {
   justify-content: space-between;
   gap: 12px;
   align-items: start;
-}
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0;
 }
 </style>

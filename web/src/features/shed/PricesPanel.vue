@@ -7,6 +7,10 @@ import { handbookQuery } from '@/api/queries';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
 import { dayText } from '@/components/dates';
+import ActButton from '@/components/form/ActButton.vue';
+import DayField from '@/components/form/DayField.vue';
+import TextField from '@/components/form/TextField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
 
 /** What an hour and a product cost this crew, each with its day; a price older than 18 months says so. */
 const props = defineProps<{ shed: Schemas['Shed']; mayChange: boolean }>();
@@ -85,49 +89,36 @@ const save = async (): Promise<void> => {
     <h2 id="prices-h">{{ t('prices.heading') }}</h2>
     <p class="small soft">{{ t('prices.help') }}</p>
     <div class="row">
-      <label class="label"
-        >{{ t('prices.currency')
-        }}<input
-          v-model="currency"
-          class="field"
-          style="width: 5em"
-          maxlength="3"
-          :readonly="!mayChange"
-          :aria-invalid="at('/prices/currency') !== null"
-      /></label>
-      <label class="label"
-        >{{ t('prices.wage')
-        }}<input
-          v-model="wage.amount"
-          class="field"
-          style="width: 6em"
-          inputmode="decimal"
-          :readonly="!mayChange"
-          :aria-invalid="at('/prices/wage') !== null"
-      /></label>
-      <label class="label"
-        >{{ t('prices.on') }}<input v-model="wage.on" class="field" type="date" :readonly="!mayChange"
-      /></label>
+      <TextField
+        v-model="currency"
+        :label="t('prices.currency')"
+        :fault="at('/prices/currency')"
+        width="5em"
+        maxlength="3"
+        :readonly="!mayChange"
+      />
+      <TextField
+        v-model="wage.amount"
+        :label="t('prices.wage')"
+        :fault="at('/prices/wage')"
+        width="6em"
+        inputmode="decimal"
+        :readonly="!mayChange"
+      />
+      <DayField v-model="wage.on" :label="t('prices.on')" :readonly="!mayChange" />
       <span v-if="shed.prices?.wage?.stale" class="fault small">{{ t('prices.stale') }}</span>
     </div>
     <fieldset v-for="l in lines" :key="l.active" class="row line">
       <legend>{{ activeName(l.active) }}</legend>
-      <label class="label"
-        >{{ t('prices.price')
-        }}<input v-model="l.amount" class="field" style="width: 6em" inputmode="decimal" :readonly="!mayChange"
-      /></label>
-      <label class="label"
-        >{{ t('prices.per') }}<input v-model="l.per" class="field" style="width: 6em" :readonly="!mayChange"
-      /></label>
-      <label class="label"
-        >{{ t('prices.on') }}<input v-model="l.on" class="field" type="date" :readonly="!mayChange"
-      /></label>
+      <TextField v-model="l.amount" :label="t('prices.price')" width="6em" inputmode="decimal" :readonly="!mayChange" />
+      <QuantityField v-model="l.per" :label="t('prices.per')" width="6em" :readonly="!mayChange" />
+      <DayField v-model="l.on" :label="t('prices.on')" :readonly="!mayChange" />
       <span v-if="l.stale && l.amount" class="fault small">{{
         l.on ? t('prices.staleSince', { day: dayText(l.on, true) }) : t('prices.stale')
       }}</span>
     </fieldset>
     <p v-if="lines.length === 0" class="soft">{{ t('prices.noCards') }}</p>
-    <button v-if="mayChange" class="btn" type="submit" :disabled="busy">{{ t('prices.keep') }}</button>
+    <ActButton v-if="mayChange" type="submit" :busy="busy">{{ t('prices.keep') }}</ActButton>
     <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
   </form>
 </template>

@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import TextField from '@/components/form/TextField.vue';
+import TickField from '@/components/form/TickField.vue';
 import { blankLimit, type SiteLimit } from './cardFields';
 
 /** Limits of a label that hold on some sites only: how much once, in a year, how often, how far apart. */
@@ -28,41 +32,40 @@ const TEXTS = [
     <div v-for="(l, n) in limits" :key="n" class="stack under line">
       <fieldset class="bare row">
         <legend class="visually-hidden">{{ t('shed.sites') }}</legend>
-        <label v-for="x in sites" :key="x.id" class="ticked"
-          ><input v-model="l.sites" type="checkbox" :value="x.id" /> {{ x.name }}</label
-        >
+        <TickField v-for="x in sites" :key="x.id" v-model="l.sites" :value="x.id">{{ x.name }}</TickField>
       </fieldset>
       <div class="row">
-        <label v-for="a in TEXTS" :key="a.key" class="label"
-          >{{ t(`shed.siteLimit.${a.key}`)
-          }}<input
-            v-model="l[a.key]"
-            class="field"
-            :style="{ width: a.width }"
-            :placeholder="a.sample"
-            :aria-invalid="fault(n) !== null"
-        /></label>
-        <label class="label"
-          >{{ t('shed.siteLimit.yearCounted') }}
-          <select v-model="l.yearCounted" class="field">
-            <option value="">{{ t('shed.notRead') }}</option>
-            <option v-for="y in YEARS" :key="y" :value="y">{{ t(`shed.word.${y}`) }}</option>
-          </select></label
-        >
-        <label v-if="actives.length > 1" class="label"
-          >{{ t('shed.siteLimit.active') }}
-          <select v-model="l.active" class="field">
-            <option value="">{{ t('shed.siteLimit.each') }}</option>
-            <option v-for="a in actives" :key="a.id" :value="a.id">{{ a.name }}</option>
-          </select></label
-        >
-        <button class="btn small quiet" type="button" @click="limits.splice(n, 1)">{{ t('shed.lessSites') }}</button>
+        <TextField
+          v-for="a in TEXTS"
+          :key="a.key"
+          v-model="l[a.key]"
+          :label="t(`shed.siteLimit.${a.key}`)"
+          :aria-invalid="fault(n) ? true : undefined"
+          :width="a.width"
+          :placeholder="a.sample"
+        />
+        <ChoiceField
+          v-model="l.yearCounted"
+          :label="t('shed.siteLimit.yearCounted')"
+          :options="[
+            { value: '', label: t('shed.notRead') },
+            ...YEARS.map((y) => ({ value: y, label: t(`shed.word.${y}`) })),
+          ]"
+        />
+        <ChoiceField
+          v-if="actives.length > 1"
+          v-model="l.active"
+          :label="t('shed.siteLimit.active')"
+          :options="[
+            { value: '', label: t('shed.siteLimit.each') },
+            ...actives.map((a) => ({ value: a.id, label: a.name })),
+          ]"
+        />
+        <ActButton quiet small @click="limits.splice(n, 1)">{{ t('shed.lessSites') }}</ActButton>
       </div>
       <span v-if="fault(n)" class="fault">{{ fault(n) }}</span>
     </div>
-    <button class="btn small quiet start" type="button" @click="limits.push(blankLimit())">
-      {{ t('shed.moreSites') }}
-    </button>
+    <ActButton quiet small class="start" @click="limits.push(blankLimit())">{{ t('shed.moreSites') }}</ActButton>
   </fieldset>
 </template>
 

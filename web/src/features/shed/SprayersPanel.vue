@@ -8,6 +8,10 @@ import { useSession } from '@/composables/useSession';
 import { SPRAYER_KINDS } from '@/api/vocabulary';
 import { useSubmit } from '@/composables/useSubmit';
 import FigureChart from '@/components/figures/FigureChart.vue';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
+import TextField from '@/components/form/TextField.vue';
 import CalibratePanel from './CalibratePanel.vue';
 
 /** Sprayers, bottles and wicks: what they hold, what they really give, and when that was last measured. */
@@ -141,76 +145,64 @@ const history = (s: Sprayer) =>
           </details>
         </template>
         <div v-if="mayWrite" class="row">
-          <button class="btn small" type="button" @click="measuring = s.id">{{ t('sprayer.calibrate') }}</button>
-          <button class="btn small quiet" type="button" @click="edit(s)">{{ t('sprayer.edit') }}</button>
+          <ActButton small @click="measuring = s.id">{{ t('sprayer.calibrate') }}</ActButton>
+          <ActButton quiet small @click="edit(s)">{{ t('sprayer.edit') }}</ActButton>
         </div>
       </article>
       <p v-if="shed.sprayers.length === 0" class="soft">{{ t('shed.noSprayers') }}</p>
-      <button v-if="mayWrite && !writing" class="btn" type="button" @click="writing = 'new'">
-        {{ t('sprayer.add') }}
-      </button>
+      <ActButton v-if="mayWrite && !writing" @click="writing = 'new'">{{ t('sprayer.add') }}</ActButton>
       <form v-if="writing" class="stack sheetlike" novalidate @submit.prevent="save">
         <h3>{{ writing === 'new' ? t('sprayer.add') : writing.name }}</h3>
         <div class="row">
-          <label class="label"
-            >{{ t('sprayer.name')
-            }}<input v-model="form.name" class="field" maxlength="80" :aria-invalid="at('/name') !== null"
-          /></label>
-          <label class="label"
-            >{{ t('sprayer.sort') }}
-            <select v-model="form.kind" class="field">
-              <option v-for="k in SPRAYER_KINDS" :key="k" :value="k">{{ t(`sprayer.kind.${k}`) }}</option>
-            </select></label
-          >
-          <label class="label"
-            >{{ t('sprayer.holds')
-            }}<input
-              v-model="form.tank"
-              class="field"
-              style="width: 8em"
-              placeholder="4 gal"
-              :aria-invalid="at('/tank') !== null"
-          /></label>
-          <label class="label"
-            >{{ t('sprayer.tank') }}
-            <select v-model="form.material" class="field">
-              <option value="">{{ t('sprayer.noMaterial') }}</option>
-              <option v-for="m in TANK_MATERIALS" :key="m" :value="m">{{ t(`sprayer.material.${m}`) }}</option>
-            </select></label
-          >
-          <label class="label"
-            >{{ t('sprayer.seals') }}
-            <select v-model="form.solventProof" class="field">
-              <option value="">{{ t('sprayer.sealsUnknown') }}</option>
-              <option value="yes">{{ t('sprayer.sealsOil') }}</option>
-              <option value="no">{{ t('sprayer.sealsNot') }}</option>
-            </select></label
-          >
-          <label class="label"
-            >{{ t('sprayer.nozzle') }}<input v-model="form.nozzle" class="field" maxlength="80"
-          /></label>
-          <label class="label"
-            >{{ t('sprayer.ratedFlow')
-            }}<input
-              v-model="form.ratedFlow"
-              class="field"
-              style="width: 8em"
-              placeholder="0.8 L"
-              :aria-invalid="at('/ratedFlow') !== null"
-          /></label>
+          <TextField v-model="form.name" :label="t('sprayer.name')" :fault="at('/name')" maxlength="80" />
+          <ChoiceField
+            v-model="form.kind"
+            :label="t('sprayer.sort')"
+            :options="SPRAYER_KINDS.map((k) => ({ value: k, label: t(`sprayer.kind.${k}`) }))"
+          />
+          <QuantityField
+            v-model="form.tank"
+            :label="t('sprayer.holds')"
+            :fault="at('/tank')"
+            width="8em"
+            sample="4 gal"
+          />
+          <ChoiceField
+            v-model="form.material"
+            :label="t('sprayer.tank')"
+            :options="[
+              { value: '', label: t('sprayer.noMaterial') },
+              ...TANK_MATERIALS.map((m) => ({ value: m, label: t(`sprayer.material.${m}`) })),
+            ]"
+          />
+          <ChoiceField
+            v-model="form.solventProof"
+            :label="t('sprayer.seals')"
+            :options="[
+              { value: '', label: t('sprayer.sealsUnknown') },
+              { value: 'yes', label: t('sprayer.sealsOil') },
+              { value: 'no', label: t('sprayer.sealsNot') },
+            ]"
+          />
+          <TextField v-model="form.nozzle" :label="t('sprayer.nozzle')" maxlength="80" />
+          <QuantityField
+            v-model="form.ratedFlow"
+            :label="t('sprayer.ratedFlow')"
+            :fault="at('/ratedFlow')"
+            width="8em"
+            sample="0.8 L"
+          />
         </div>
         <p v-if="refusal" class="fault" role="alert">
           {{ at('/name') ?? at('/tank') ?? at('/ratedFlow') ?? refusal.message }}
         </p>
         <p class="small soft">{{ t('sprayer.nozzleHelp') }}</p>
         <div class="row">
-          <button class="btn main" type="submit" :disabled="busy">{{ t('sprayer.keep') }}</button><button
-            class="btn quiet"
-            type="button"
+          <ActButton main type="submit" :busy="busy">{{ t('sprayer.keep') }}</ActButton><ActButton
+            quiet
             @click="writing = null"
+            >{{ t('frame.back') }}</ActButton
           >
-            {{ t('frame.back') }}
-          </button>
         </div>
       </form>
     </section>

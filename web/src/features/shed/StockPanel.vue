@@ -5,6 +5,11 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import DayField from '@/components/form/DayField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
+import TextField from '@/components/form/TextField.vue';
 
 /** What stands on the shelf: each container with its level, what was drawn from it, and what to do with it. */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
@@ -118,23 +123,21 @@ const drawn = (d: Schemas['Shed']['stock'][number]['draws'][number]): string => 
             {{ c.advice.text }}
           </p>
           <div v-if="mayWrite" class="row">
-            <button class="btn small" type="button" :aria-expanded="inHand === c.id" @click="take(c)">
-              {{ t('stock.say') }}
-            </button>
-            <button v-if="c.left.value === '0'" class="btn small quiet" type="button" :disabled="busy" @click="drop(c)">
-              {{ t('stock.gone') }}
-            </button>
+            <ActButton small :aria-expanded="inHand === c.id" @click="take(c)">{{ t('stock.say') }}</ActButton>
+            <ActButton v-if="c.left.value === '0'" quiet small :disabled="busy" @click="drop(c)">{{
+              t('stock.gone')
+            }}</ActButton>
           </div>
           <form v-if="inHand === c.id" class="stack" novalidate @submit.prevent="write(c)">
             <div class="row">
-              <label class="label"
-                >{{ t('stock.what') }}
-                <select v-model="draw.kind" class="field">
-                  <option v-for="k in KINDS" :key="k" :value="k">{{ t(`stock.kind.${k}`) }}</option>
-                </select></label
-              >
-              <label class="label"
-                >{{
+              <ChoiceField
+                v-model="draw.kind"
+                :label="t('stock.what')"
+                :options="KINDS.map((k) => ({ value: k, label: t(`stock.kind.${k}`) }))"
+              />
+              <QuantityField
+                v-model="draw.amount"
+                :label="
                   t(
                     draw.kind === 'measured'
                       ? 'stock.leftNow'
@@ -142,27 +145,17 @@ const drawn = (d: Schemas['Shed']['stock'][number]['draws'][number]): string => 
                         ? 'stock.weight'
                         : 'stock.amount',
                   )
-                }}<input
-                  v-model="draw.amount"
-                  class="field"
-                  style="width: 8em"
-                  :placeholder="draw.kind === 'weighed' ? '2.8 kg' : '1.2 L'"
-                  :aria-invalid="at('/amount') !== null || at('/weight') !== null"
-              /></label>
-              <label class="label"
-                >{{ t('stock.reason') }}<input v-model="draw.reason" class="field" maxlength="300"
-              /></label>
+                "
+                :fault="at('/amount') ?? at('/weight')"
+                width="8em"
+                :sample="draw.kind === 'weighed' ? '2.8 kg' : '1.2 L'"
+              />
+              <TextField v-model="draw.reason" :label="t('stock.reason')" maxlength="300" />
             </div>
-            <p class="fault">{{ at('/amount') ?? at('/weight') }}</p>
             <div class="row">
-              <button class="btn small" type="submit" :disabled="busy">{{ t('stock.write') }}</button>
-              <label class="label"
-                >{{ t('stock.place')
-                }}<input v-model="place[c.id]" class="field" :placeholder="c.place ?? ''" maxlength="120"
-              /></label>
-              <button class="btn small quiet" type="button" :disabled="busy || !place[c.id]" @click="move(c)">
-                {{ t('stock.move') }}
-              </button>
+              <ActButton small type="submit" :busy="busy">{{ t('stock.write') }}</ActButton>
+              <TextField v-model="place[c.id]" :label="t('stock.place')" :placeholder="c.place ?? ''" maxlength="120" />
+              <ActButton quiet small :disabled="busy || !place[c.id]" @click="move(c)">{{ t('stock.move') }}</ActButton>
             </div>
           </form>
           <details v-if="c.draws.length">
@@ -177,53 +170,35 @@ const drawn = (d: Schemas['Shed']['stock'][number]['draws'][number]): string => 
       </li>
     </ul>
     <p v-if="shed.stock.length === 0">{{ t('stock.none') }}</p>
-    <button v-if="mayWrite && !adding && shed.cards.length" class="btn" type="button" @click="adding = true">
-      {{ t('stock.add') }}
-    </button>
+    <ActButton v-if="mayWrite && !adding && shed.cards.length" @click="adding = true">{{ t('stock.add') }}</ActButton>
     <form v-if="adding" class="stack sheetlike" novalidate @submit.prevent="put">
       <h3>{{ t('stock.add') }}</h3>
       <div class="row">
-        <label class="label"
-          >{{ t('stock.product') }}
-          <select v-model="form.cardId" class="field">
-            <option v-for="c in shed.cards" :key="c.id" :value="c.id">{{ c.product }}</option>
-          </select></label
-        >
-        <label v-for="f in ['size', 'left'] as const" :key="f" class="label"
-          >{{ t(`stock.${f === 'size' ? 'size' : 'leftNow'}`)
-          }}<input
-            v-model="form[f]"
-            class="field"
-            style="width: 8em"
-            placeholder="5 L"
-            :aria-invalid="at(`/${f}`) !== null"
-          /><span class="fault">{{ at(`/${f}`) }}</span></label
-        >
-        <label class="label"
-          >{{ t('stock.lotNumber') }}<input v-model="form.lot" class="field" style="width: 9em"
-        /></label>
-        <label class="label"
-          >{{ t('stock.goodTill') }}<input v-model="form.expiresOn" class="field" type="date"
-        /></label>
-        <label class="label">{{ t('stock.place') }}<input v-model="form.place" class="field" maxlength="120" /></label>
-        <label class="label"
-          >{{ t('stock.tare')
-          }}<input
-            v-model="form.tare"
-            class="field"
-            style="width: 8em"
-            placeholder="400 g"
-            :aria-invalid="at('/tare') !== null"
-        /></label>
+        <ChoiceField
+          v-model="form.cardId"
+          :label="t('stock.product')"
+          :options="shed.cards.map((c) => ({ value: c.id, label: c.product }))"
+        />
+        <QuantityField
+          v-for="f in ['size', 'left'] as const"
+          :key="f"
+          v-model="form[f]"
+          :label="t(`stock.${f === 'size' ? 'size' : 'leftNow'}`)"
+          :fault="at(`/${f}`)"
+          width="8em"
+          sample="5 L"
+        />
+        <TextField v-model="form.lot" :label="t('stock.lotNumber')" width="9em" />
+        <DayField v-model="form.expiresOn" :label="t('stock.goodTill')" />
+        <TextField v-model="form.place" :label="t('stock.place')" maxlength="120" />
+        <QuantityField v-model="form.tare" :label="t('stock.tare')" :fault="at('/tare')" width="8em" sample="400 g" />
       </div>
       <div class="row">
-        <button class="btn main" type="submit" :disabled="busy">{{ t('stock.put') }}</button><button
-          class="btn quiet"
-          type="button"
+        <ActButton main type="submit" :busy="busy">{{ t('stock.put') }}</ActButton><ActButton
+          quiet
           @click="adding = false"
+          >{{ t('frame.back') }}</ActButton
         >
-          {{ t('frame.back') }}
-        </button>
       </div>
     </form>
   </div>

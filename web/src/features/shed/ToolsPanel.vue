@@ -8,6 +8,11 @@ import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
 import { MEASURING_KINDS } from '@/api/vocabulary';
 import { useSubmit } from '@/composables/useSubmit';
+import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import DayField from '@/components/form/DayField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
+import TextField from '@/components/form/TextField.vue';
 
 /** Hand tools with jaw or blade, measuring tools with their marks, and who has them now. */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
@@ -84,22 +89,21 @@ const drop = (x: Tool): Promise<unknown> =>
                 ></span
               >
               <span v-if="mayWrite" class="row">
-                <button v-if="x.loan" class="btn small" type="button" :disabled="busy" @click="back(x.loan.id)">
-                  {{ t('tools.back') }}
-                </button>
-                <button v-else class="btn small quiet" type="button" @click="lending = lending === x.id ? null : x.id">
-                  {{ t('tools.lend') }}
-                </button>
-                <button
+                <ActButton v-if="x.loan" small :disabled="busy" @click="back(x.loan.id)">{{
+                  t('tools.back')
+                }}</ActButton>
+                <ActButton v-else quiet small @click="lending = lending === x.id ? null : x.id">{{
+                  t('tools.lend')
+                }}</ActButton>
+                <ActButton
                   v-if="!x.loan"
-                  class="btn small quiet"
-                  type="button"
+                  quiet
+                  small
                   :disabled="busy"
                   :aria-label="t('tools.dropOf', { name: x.name })"
                   @click="drop(x)"
+                  >{{ t('tools.drop') }}</ActButton
                 >
-                  {{ t('tools.drop') }}
-                </button>
               </span>
             </div>
             <p v-if="x.loan" :class="x.loan.late ? 'warn' : 'note'" class="small">
@@ -108,104 +112,77 @@ const drop = (x: Tool): Promise<unknown> =>
               }}
             </p>
             <form v-if="lending === x.id" class="row" novalidate @submit.prevent="lend(x)">
-              <label class="label"
-                >{{ t('tools.to')
-                }}<input v-model="loan.to" class="field" maxlength="120" :aria-invalid="at('/to') !== null"
-              /></label>
-              <label class="label"
-                >{{ t('tools.due')
-                }}<input v-model="loan.dueOn" class="field" type="date" :aria-invalid="at('/dueOn') !== null"
-              /></label>
-              <button class="btn small" type="submit" :disabled="busy">{{ t('tools.lendIt') }}</button><span
-                class="fault"
-                >{{ at('/to') ?? at('/dueOn') }}</span
-              >
+              <TextField v-model="loan.to" :label="t('tools.to')" :fault="at('/to')" maxlength="120" />
+              <DayField v-model="loan.dueOn" :label="t('tools.due')" :fault="at('/dueOn')" />
+              <ActButton small type="submit" :busy="busy">{{ t('tools.lendIt') }}</ActButton>
             </form>
           </li>
           <li v-if="g.tools.length === 0" class="soft">{{ t('tools.none') }}</li>
         </ul>
       </section>
     </div>
-    <button v-if="mayWrite && !adding" class="btn" type="button" @click="adding = true">{{ t('tools.add') }}</button>
+    <ActButton v-if="mayWrite && !adding" @click="adding = true">{{ t('tools.add') }}</ActButton>
     <form v-if="adding" class="stack sheetlike" novalidate @submit.prevent="save">
       <h3>{{ t('tools.add') }}</h3>
       <div class="row">
-        <label class="label"
-          >{{ t('tools.kind') }}
-          <select v-model="form.kind" class="field">
-            <optgroup :label="t('tools.hand')">
-              <option v-for="k in book?.tools ?? []" :key="k.id" :value="k.id">{{ k.name }}</option>
-            </optgroup>
-            <optgroup :label="t('tools.measuring')">
-              <option v-for="k in MEASURING_KINDS" :key="k" :value="k">{{ t(`tools.kinds.${k}`) }}</option>
-            </optgroup>
-          </select></label
-        >
-        <label class="label"
-          >{{ t('tools.name')
-          }}<input v-model="form.name" class="field" maxlength="80" :aria-invalid="at('/name') !== null"
-        /></label>
+        <ChoiceField
+          v-model="form.kind"
+          :label="t('tools.kind')"
+          :options="[
+            ...(book?.tools ?? []).map((k) => ({ value: k.id, label: k.name, group: t('tools.hand') })),
+            ...MEASURING_KINDS.map((k) => ({
+              value: k as string,
+              label: t(`tools.kinds.${k}`),
+              group: t('tools.measuring'),
+            })),
+          ]"
+        />
+        <TextField v-model="form.name" :label="t('tools.name')" :fault="at('/name')" maxlength="80" />
         <template v-if="measures">
-          <label class="label"
-            >{{ t('tools.graduation')
-            }}<input
-              v-model="form.graduation"
-              class="field"
-              style="width: 8em"
-              :placeholder="form.kind === 'scale' ? '0.1 g' : '0.5 fl oz'"
-              :aria-invalid="at('/graduation') !== null"
-          /></label>
-          <label class="label"
-            >{{ t('tools.holds')
-            }}<input
-              v-model="form.holds"
-              class="field"
-              style="width: 8em"
-              :placeholder="form.kind === 'scale' ? '200 g' : '8 fl oz'"
-              :aria-invalid="at('/holds') !== null"
-          /></label>
+          <TextField
+            v-model="form.graduation"
+            :label="t('tools.graduation')"
+            :fault="at('/graduation')"
+            width="8em"
+            :placeholder="form.kind === 'scale' ? '0.1 g' : '0.5 fl oz'"
+          />
+          <TextField
+            v-model="form.holds"
+            :label="t('tools.holds')"
+            :fault="at('/holds')"
+            width="8em"
+            :placeholder="form.kind === 'scale' ? '200 g' : '8 fl oz'"
+          />
         </template>
         <template v-else>
-          <label class="label"
-            >{{ t('tools.jaw')
-            }}<input
-              v-model="form.jaw"
-              class="field"
-              style="width: 7em"
-              placeholder="2 in"
-              :aria-invalid="at('/jaw') !== null"
-          /></label>
-          <label class="label"
-            >{{ t('tools.blade')
-            }}<input
-              v-model="form.blade"
-              class="field"
-              style="width: 7em"
-              placeholder="12 in"
-              :aria-invalid="at('/blade') !== null"
-          /></label>
-          <label class="label"
-            >{{ t('tools.who') }}
-            <select v-model="form.clearance" class="field">
-              <option value="">{{ t('tools.anybody') }}</option>
-              <option v-for="c in book?.clearances ?? []" :key="c.id" :value="c.id">
-                {{ t('tools.cleared', { clearance: c.name }) }}
-              </option>
-            </select></label
-          >
+          <QuantityField v-model="form.jaw" :label="t('tools.jaw')" :fault="at('/jaw')" width="7em" sample="2 in" />
+          <QuantityField
+            v-model="form.blade"
+            :label="t('tools.blade')"
+            :fault="at('/blade')"
+            width="7em"
+            sample="12 in"
+          />
+          <ChoiceField
+            v-model="form.clearance"
+            :label="t('tools.who')"
+            :options="[
+              { value: '', label: t('tools.anybody') },
+              ...(book?.clearances ?? []).map((c) => ({
+                value: c.id,
+                label: t('tools.cleared', { clearance: c.name }),
+              })),
+            ]"
+          />
         </template>
       </div>
-      <p v-if="refusal" class="fault" role="alert">
-        {{ at('/name') ?? at('/graduation') ?? at('/holds') ?? at('/jaw') ?? at('/blade') ?? refusal.message }}
-      </p>
+      <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
       <div class="row">
-        <button class="btn main" type="submit" :disabled="busy">{{ t('tools.keep') }}</button><button
-          class="btn quiet"
-          type="button"
+        <ActButton main type="submit" :busy="busy">{{ t('tools.keep') }}</ActButton><ActButton
+          quiet
           @click="adding = false"
+          >{{ t('frame.back') }}</ActButton
         >
-          {{ t('frame.back') }}
-        </button>
       </div>
     </form>
   </div>

@@ -2,6 +2,9 @@
 import { useI18n } from 'vue-i18n';
 import { monthDayText } from '@/components/dates';
 import { STAGES } from '@/api/vocabulary';
+import ActButton from '@/components/form/ActButton.vue';
+import TextField from '@/components/form/TextField.vue';
+import TickField from '@/components/form/TickField.vue';
 import { blankLine, blankUse, type Use, type UseLine } from './cardFields';
 
 /**
@@ -50,22 +53,22 @@ const parts = (method: string, n: number): boolean => {
   <fieldset class="bare stack uses">
     <legend class="label">{{ t('shed.uses') }}</legend>
     <div v-for="m in methods" :key="m.id" class="stack use">
-      <label class="ticked"><input v-model="use(m.id).on" type="checkbox" /> {{ m.name }}</label>
+      <TickField v-model="use(m.id).on">{{ m.name }}</TickField>
       <template v-if="use(m.id).on">
         <div v-for="(line, n) in use(m.id).lines" :key="n" class="stack under line">
           <div class="row">
-            <label v-for="a in amounts(m.product)" :key="a.key" class="label"
-              >{{ t(a.label)
-              }}<input
-                v-model="line[a.key]"
-                class="field"
-                :style="{ width: a.width }"
-                :placeholder="a.sample"
-                :aria-invalid="held(m.id, n) !== ''"
-            /></label>
-            <label v-if="m.product === 'strength' && /\//.test(line.min + line.max)" class="ticked"
-              ><input v-model="line.toWater" type="checkbox" /> {{ t('shed.toWater') }}</label
-            >
+            <TextField
+              v-for="a in amounts(m.product)"
+              :key="a.key"
+              v-model="line[a.key]"
+              :label="t(a.label)"
+              :width="a.width"
+              :placeholder="a.sample"
+              :aria-invalid="held(m.id, n) !== ''"
+            />
+            <TickField v-if="m.product === 'strength' && /\//.test(line.min + line.max)" v-model="line.toWater">{{
+              t('shed.toWater')
+            }}</TickField>
           </div>
           <details v-if="parts(m.id, n)" :open="holdsFor(line) === '' && n > 0">
             <summary>
@@ -73,28 +76,21 @@ const parts = (method: string, n: number): boolean => {
             </summary>
             <fieldset class="bare row stages">
               <legend class="label">{{ t('shed.lineStages') }}</legend>
-              <label v-for="s in STAGES" :key="s" class="ticked"
-                ><input v-model="line.stages" type="checkbox" :value="s" /> {{ t(`value.${s}`) }}</label
-              >
+              <TickField v-for="s in STAGES" :key="s" v-model="line.stages" :value="s">{{ t(`value.${s}`) }}</TickField>
             </fieldset>
             <div class="row">
-              <label class="label"
-                >{{ t('shed.lineFrom')
-                }}<input v-model="line.from" class="field" style="width: 6em" placeholder="03-01"
-              /></label>
-              <label class="label"
-                >{{ t('shed.lineTo') }}<input v-model="line.to" class="field" style="width: 6em" placeholder="05-31"
-              /></label>
+              <TextField v-model="line.from" :label="t('shed.lineFrom')" width="6em" placeholder="03-01" />
+              <TextField v-model="line.to" :label="t('shed.lineTo')" width="6em" placeholder="05-31" />
             </div>
           </details>
-          <button v-if="n > 0" class="btn small quiet start" type="button" @click="use(m.id).lines.splice(n, 1)">
-            {{ t('shed.lessLine') }}
-          </button>
+          <ActButton v-if="n > 0" quiet small class="start" @click="use(m.id).lines.splice(n, 1)">{{
+            t('shed.lessLine')
+          }}</ActButton>
           <span v-if="held(m.id, n)" class="fault">{{ held(m.id, n) }}</span>
         </div>
-        <button class="btn small quiet start" type="button" @click="use(m.id).lines.push(blankLine())">
-          {{ t('shed.moreLine') }}
-        </button>
+        <ActButton quiet small class="start" @click="use(m.id).lines.push(blankLine())">{{
+          t('shed.moreLine')
+        }}</ActButton>
       </template>
     </div>
   </fieldset>

@@ -6,6 +6,9 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
+import TickField from '@/components/form/TickField.vue';
 
 /** How this crew works where practitioners differ, and how the owner stands to herbicide. */
 const props = defineProps<{ shed: Schemas['Shed'] }>();
@@ -54,64 +57,48 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
   <section class="stack narrow">
     <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
     <h2>{{ t('shed.choices') }}</h2>
-    <label class="label"
-      >{{ t('shed.stance')
-      }}<select
-        class="field"
-        :disabled="!isLead"
-        :value="shed.stance"
-        @change="choose({ stance: ($event.target as HTMLSelectElement).value as 'any' })"
-      >
-        <option v-for="s in STANCES" :key="s" :value="s">{{ t(`shed.stances.${s}`) }}</option>
-      </select></label
-    >
-    <label class="ticked"
-      ><input
-        type="checkbox"
-        :disabled="!isLead"
-        :checked="shed.fuelOil"
-        @change="choose({ fuelOil: ($event.target as HTMLInputElement).checked })"
-      />
-      {{ t('shed.fuelOil') }}</label
-    >
+    <ChoiceField
+      :label="t('shed.stance')"
+      :disabled="!isLead"
+      :model-value="shed.stance"
+      @change="choose({ stance: $event as 'any' })"
+      :options="STANCES.map((s) => ({ value: s, label: t(`shed.stances.${s}`) }))"
+    />
+    <TickField :disabled="!isLead" :model-value="shed.fuelOil" @change="choose({ fuelOil: $event })">{{
+      t('shed.fuelOil')
+    }}</TickField>
     <fieldset class="row limits">
       <legend>{{ t('shed.stemLimits') }}</legend>
-      <label class="label"
-        >{{ t('shed.stemLeast')
-        }}<input
-          v-model="limits.least"
-          class="field"
-          style="width: 6em"
-          placeholder="1 in"
-          :readonly="!isLead"
-          @change="keepLimits"
-      /></label>
-      <label class="label"
-        >{{ t('shed.stemMost')
-        }}<input
-          v-model="limits.most"
-          class="field"
-          style="width: 6em"
-          placeholder="10 in"
-          :readonly="!isLead"
-          @change="keepLimits"
-      /></label>
+      <QuantityField
+        v-model="limits.least"
+        :label="t('shed.stemLeast')"
+        width="6em"
+        sample="1 in"
+        :readonly="!isLead"
+        @change="keepLimits"
+      />
+      <QuantityField
+        v-model="limits.most"
+        :label="t('shed.stemMost')"
+        width="6em"
+        sample="10 in"
+        :readonly="!isLead"
+        @change="keepLimits"
+      />
     </fieldset>
     <details v-for="g in GROUPS" :key="g.key">
       <summary>{{ t(`shed.groups.${g.key}`) }}</summary>
       <div class="stack folded">
-        <label v-for="s in schoolsOf(g.of)" :key="s.id" class="label"
-          >{{ s.name }}
-          <select
-            class="field"
-            :disabled="!isLead"
-            :value="shed.schools[s.id] ?? s.choices.find((c) => c.default)?.id"
-            @change="choose({ schools: { [s.id]: ($event.target as HTMLSelectElement).value } })"
-          >
-            <option v-for="c in s.choices" :key="c.id" :value="c.id">{{ c.name }}</option>
-          </select>
-          <span class="soft" style="font-weight: 400">{{ s.reason }}</span>
-        </label>
+        <ChoiceField
+          v-for="s in schoolsOf(g.of)"
+          :key="s.id"
+          :label="s.name"
+          :help="s.reason"
+          :disabled="!isLead"
+          :model-value="shed.schools[s.id] ?? s.choices.find((c) => c.default)?.id"
+          :options="s.choices.map((c) => ({ value: c.id, label: c.name }))"
+          @change="choose({ schools: { [s.id]: $event } })"
+        />
       </div>
     </details>
   </section>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { todayQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
+import ActButton from '@/components/form/ActButton.vue';
 import { groundsOf, groupsOf } from './groups';
 
 /** What is next, the furthest along first, each group with the reason why it comes there. */
@@ -30,17 +31,15 @@ const groups = computed(() => (data.value ? groupsOf(data.value.lines, data.valu
       <section class="stack" aria-labelledby="next-h">
         <h2 id="next-h">{{ t('today.next') }}</h2>
         <div v-if="grounds.length > 1" class="row grounds" role="group" :aria-label="t('today.ofGround')">
-          <button
+          <ActButton
             v-for="g in [{ id: '', name: t('today.everyGround') }, ...grounds]"
             :key="g.id"
-            class="btn small"
+            small
             :class="{ main: ground === g.id }"
-            type="button"
             :aria-pressed="ground === g.id"
             @click="ground = g.id"
+            >{{ g.name }}</ActButton
           >
-            {{ g.name }}
-          </button>
         </div>
         <section v-for="(group, i) in groups" :key="group.code" :aria-labelledby="`group-${group.code}`">
           <h3 :id="`group-${group.code}`">

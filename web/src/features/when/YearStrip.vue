@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, onMounted, useTemplateRef } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { dayText, partOfYear } from '@/components/dates';
@@ -49,10 +49,16 @@ const verdicts = (
   }, []);
 const height = computed(() => laneTop(props.year.lanes.length) + 16);
 const end = (day: string): number => x(day) + (WIDTH - LEFT) / 366;
+/** Where the strip is wider than the screen it opens on today. */
+const strip = useTemplateRef('strip');
+onMounted(() => {
+  const wide = strip.value;
+  if (wide) wide.scrollLeft = (x(props.year.today) / WIDTH) * wide.scrollWidth - wide.clientWidth / 2;
+});
 </script>
 
 <template>
-  <div class="table-wrap" tabindex="0" role="group" :aria-label="t('when.strip')">
+  <div ref="strip" class="table-wrap" tabindex="0" role="group" :aria-label="t('when.strip')">
     <svg
       :viewBox="`0 0 ${WIDTH} ${height}`"
       role="img"

@@ -1,0 +1,26 @@
+<script setup lang="ts">
+/** An act. `main` is the one that leads on, `quiet` steps back; while `busy` it can not be pressed again. */
+withDefaults(
+  defineProps<{
+    main?: boolean;
+    quiet?: boolean;
+    small?: boolean;
+    type?: 'button' | 'submit';
+    busy?: boolean;
+    disabled?: boolean;
+  }>(),
+  { type: 'button' },
+);
+</script>
+
+<template>
+  <el-button
+    class="btn"
+    :class="{ main, quiet, small }"
+    :native-type="type"
+    :loading="busy"
+    :disabled="disabled"
+    :auto-insert-space="false"
+    ><slot></slot
+  ></el-button>
+</template>

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { useId } from 'vue';
+
+/** One question of a form: its words above, the answer, what belongs to it, and the fault beside it. */
+defineProps<{
+  label?: string;
+  /** What is wrong with the answer, as the server says it. */
+  fault?: string | null;
+  help?: string;
+  /** In a cell of a table: the words are for the ear only, and the fault is told by the row. */
+  bare?: boolean;
+  width?: string;
+}>();
+const id = useId();
+</script>
+
+<template>
+  <slot v-if="bare" :described="undefined"></slot>
+  <el-form-item v-else class="ask" :error="fault ?? ''" label-position="top" :style="width ? { width } : undefined">
+    <template v-if="label || $slots.label" #label
+      ><slot name="label">{{ label }}</slot></template
+    >
+    <slot :described="fault ? `${id}-fault` : help ? `${id}-help` : undefined"></slot>
+    <slot name="under"></slot>
+    <p v-if="help" :id="`${id}-help`" class="ask-help">{{ help }}</p>
+    <template #error="{ error }"
+      ><p :id="`${id}-fault`" class="fault" role="alert">{{ error }}</p></template
+    >
+  </el-form-item>
+</template>
