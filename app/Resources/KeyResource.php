@@ -87,6 +87,7 @@ final readonly class KeyResource
                 fn(string $h): string => $this->sentences->name("caution.plant-{$h}"),
                 array_values(array_intersect($species->hazards(), KeyTable::BURNING)),
             ),
+            'drawing' => DrawingResource::of($species),
         ];
     }
 }

@@ -51,6 +51,29 @@ it('is open when nothing stands against it', function () {
     $this->api('POST', "/stands/{$this->stand}/sheets")->assertCreated();
 });
 
+it('shows the sheet as it would be, and issues that very one', function () {
+    $draft = $this->api('GET', "/stands/{$this->stand}/sheet-draft")
+        ->assertOk()
+        ->json('snapshot');
+    expect($draft['target']['name'])
+        ->toBe('Norway maple')
+        ->and($draft['reason']['expected']['low'])
+        ->toBeGreaterThan(50)
+        ->and($draft['reason']['expected']['high'])
+        ->toBeLessThanOrEqual(100);
+    expect(
+        $this->api('POST', "/stands/{$this->stand}/sheets")
+            ->assertCreated()
+            ->json('snapshot'),
+    )->toBe($draft);
+});
+
+it('has no sheet to show where no way is chosen or nobody named the plant', function () {
+    $this->api('GET', '/stands/' . $this->standId('japanese-knotweed') . '/sheet-draft')
+        ->assertStatus(409)
+        ->assertJsonPath('detail', 'Choose a way of working first.');
+});
+
 it('shuts a gate, says whether a lead may pass it, and refuses the sheet', function (
     Closure $change,
     string $code,

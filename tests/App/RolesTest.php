@@ -50,6 +50,7 @@ const ROUTES = [
         'GET stands/{stand}/gates',
         'GET steps/{step}/recipe',
         'GET sheets/{sheet}',
+        'GET stands/{stand}/sheet-draft',
         'GET records/{record}',
         'GET seal',
         'GET shed',

@@ -6,6 +6,7 @@ use Thicket\Catalogue\FactName;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Safety\Cautions;
+use Thicket\Safety\DangerousParts;
 use Thicket\Situation\SituationReader;
 use Thicket\Timing\StartLimit;
 use Thicket\Timing\StartLimits;
@@ -138,3 +139,14 @@ it('never shows less than the protective floor', function () {
         }
     }
 });
+
+it('marks the parts that burn, poison or prick, the worst first', function (string $species, array $marked) {
+    expect(DangerousParts::of(catalogue()->species($species)))->toBe($marked);
+})->with([
+    'every part' => ['poison-hemlock', array_fill_keys(['stem', 'leaf', 'flower', 'fruit', 'root'], 'poisons')],
+    'sap on the skin' => ['wild-parsnip', array_fill_keys(['stem', 'leaf', 'flower', 'fruit'], 'burns')],
+    'sap of stem and leaf' => ['tree-of-heaven', ['stem' => 'burns', 'leaf' => 'burns']],
+    'thorns alone' => ['multiflora-rose', ['thorn' => 'pricks']],
+    'stock alone' => ['reed-canarygrass', array_fill_keys(['stem', 'leaf', 'flower', 'fruit'], 'harmsStock')],
+    'harmless' => ['american-beech', []],
+]);

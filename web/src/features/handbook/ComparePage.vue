@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { comparisonQuery } from '@/api/queries';
+import PlantDrawing from '@/components/figures/PlantDrawing.vue';
 import StateList from './StateList.vue';
 
 const { t } = useI18n();
@@ -11,6 +12,9 @@ const route = useRoute();
 const asked = computed(() => (typeof route.query.species === 'string' ? route.query.species : ''));
 const { data, error } = useQuery(computed(() => comparisonQuery(asked.value)));
 const PARTING = 0.3;
+const parting = computed(() =>
+  (data.value?.rows ?? []).filter((r) => Number(r.parts) >= PARTING).map((r) => r.character),
+);
 const facts = computed(() => {
   const all = data.value?.species ?? [];
   const ids = [...new Set(all.flatMap((s) => s.facts.map((f) => f.id)))];
@@ -50,6 +54,7 @@ const facts = computed(() => {
             <tr>
               <td></td>
               <th v-for="s in data.species" :key="s.id" scope="col">
+                <PlantDrawing :drawing="s.drawing" :name="s.name" time="flower" :differs="parting" class="side-by" />
                 <RouterLink :to="{ name: 'species', params: { id: s.id } }">{{ s.name }}</RouterLink><br /><span
                   class="latin"
                   >{{ s.scientific }}</span
@@ -85,6 +90,9 @@ const facts = computed(() => {
 </template>
 
 <style scoped>
+.side-by {
+  max-width: 180px;
+}
 .side th[scope='row'] {
   width: 180px;
   font-weight: 500;

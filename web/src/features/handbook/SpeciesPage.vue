@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { shedQuery, speciesQuery } from '@/api/queries';
@@ -8,6 +8,11 @@ import { monthDayText } from '@/components/dates';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 import ActButton from '@/components/form/ActButton.vue';
+import PlantDrawing from '@/components/figures/PlantDrawing.vue';
+import type { Time } from '@/components/figures/plant';
+import PickField from '@/components/form/PickField.vue';
+import FieldCard from './FieldCard.vue';
+import { harmOf } from './harm';
 import StateList from './StateList.vue';
 
 const props = defineProps<{ id: string }>();
@@ -17,6 +22,10 @@ const { busy, refusal, run } = useSubmit();
 const { data: s, error } = useQuery(computed(() => speciesQuery(props.id)));
 const { data: shed } = useQuery(shedQuery());
 const event = (name: string): string => (te(`handbook.event.${name}`) ? t(`handbook.event.${name}`) : name);
+const TIMES: readonly Time[] = ['leaf', 'flower', 'fruit', 'bare'];
+const time = ref<Time>('flower');
+const harm = computed(() => (s.value ? harmOf(s.value.drawing, t) : []));
+const print = (): void => window.print();
 const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> => {
   // until the Shed's new revision is here too, a second press would be taken for somebody else's change
   await run(async () => {
@@ -31,7 +40,7 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
 </script>
 
 <template>
-  <div class="stack">
+  <div class="stack species">
     <p>
       <RouterLink :to="{ name: 'handbook' }">{{ t('station.handbook') }}</RouterLink>
     </p>
@@ -40,7 +49,7 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
       <h1>{{ s.name }}</h1>
       <p>
         <span class="latin">{{ s.scientific }}</span>, {{ s.family }} · {{ s.habit
-        }}<template v-if="s.height"> · {{ t('handbook.upTo', { height: s.height.shown[units] }) }}</template
+        }}<template v-if="s.height"> · {{ t('handbook.upTo', { height: s.height.told?.[units] ?? s.height.shown[units] }) }}</template
         ><b v-if="s.kept" class="kept"> · {{ s.kept }}</b>
       </p>
       <p v-if="s.listing" class="warn">
@@ -49,6 +58,23 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
       <p v-for="h in s.hazards" :key="h" class="warn">{{ h }}</p>
       <div class="bench">
         <div class="stack">
+          <div class="portrait">
+            <figure class="stack">
+              <PlantDrawing :drawing="s.drawing" :name="s.name" :time="time" />
+              <figcaption class="small soft">{{ t('plant.notPortrait') }}</figcaption>
+            </figure>
+            <div class="stack">
+              <PickField
+                v-model="time"
+                :label="t('plant.times')"
+                :options="TIMES.map((x) => ({ value: x, label: t(`plant.time.${x}`) }))"
+              />
+              <p v-for="l in harm" :key="l" class="harm small">
+                <b>{{ l }}</b>
+              </p>
+              <ActButton quiet small class="start no-print" @click="print">{{ t('plant.card') }}</ActButton>
+            </div>
+          </div>
           <p>{{ s.why }}</p>
           <p>{{ s.mechanical }}</p>
           <p class="soft">{{ s.lookFirst }} {{ s.origin }}</p>
@@ -66,6 +92,23 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
                 <b v-if="l.danger !== 'none'" class="small" :class="l.danger === 'hazardous' ? 'danger' : 'kept'">
                   {{ t(`handbook.danger.${l.danger}`) }}</b
                 >
+                <div class="pair">
+                  <figure>
+                    <PlantDrawing :drawing="s.drawing" :name="s.name" :time="time" :differs="l.differs" />
+                    <figcaption class="small">{{ s.name }}</figcaption>
+                  </figure>
+                  <figure>
+                    <PlantDrawing :drawing="l.drawing" :name="l.name" :time="time" :differs="l.differs" />
+                    <figcaption class="small">{{ l.name }}</figcaption>
+                  </figure>
+                </div>
+                <p class="small">
+                  {{
+                    l.differs.length
+                      ? t('plant.apart', { what: l.differs.map((c) => t(`character.${c}`)).join(', ') })
+                      : t('plant.noneApart')
+                  }}
+                </p>
                 <p v-for="x in l.tests" :key="x.question" class="small">
                   {{ x.question }} {{ t('handbook.testPoints', { yes: x.yes, no: x.no }) }}
                 </p>
@@ -138,11 +181,30 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
           </template>
         </div>
       </div>
+      <FieldCard :species="s" :harm="harm" />
     </template>
   </div>
 </template>
 
 <style scoped>
+figure {
+  margin: 0;
+}
+.portrait {
+  display: grid;
+  grid-template-columns: minmax(0, 240px) minmax(0, 1fr);
+  gap: 24px;
+  align-items: center;
+}
+.harm {
+  border-left: 6px solid var(--haw);
+  padding-left: 10px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 150px));
+  gap: 24px;
+}
 .kept {
   color: var(--moss);
 }
@@ -151,5 +213,10 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
 }
 .what {
   width: 130px;
+}
+@media print {
+  .species > *:not(.field-card) {
+    display: none;
+  }
 }
 </style>

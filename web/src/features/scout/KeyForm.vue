@@ -5,6 +5,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { speciesListQuery } from '@/api/queries';
+import PlantDrawing from '@/components/figures/PlantDrawing.vue';
 import TextField from '@/components/form/TextField.vue';
 import TickField from '@/components/form/TickField.vue';
 import { drawingOf } from './drawings';
@@ -18,6 +19,14 @@ const props = defineProps<{
 const seen = defineModel<Seen>({ required: true });
 const { t } = useI18n();
 
+/** The candidates are drawn as the plant before one stands. */
+const time = computed(() =>
+  seen.value.fruit?.length
+    ? 'fruit'
+    : ['flower-form', 'flower-colour', 'grass-head'].some((c) => seen.value[c]?.length)
+      ? 'flower'
+      : 'leaf',
+);
 const PARTS: Record<string, string[]> = {
   whole: ['habit', 'growth-form', 'climbs-by', 'leaf-season'],
   leaf: [
@@ -157,8 +166,9 @@ const choose = (id: string): void => {
       <p v-if="!answered" class="soft">{{ t('scout.tellFirst') }}</p>
       <ol v-else class="ruled cands">
         <li v-for="c in data?.candidates ?? []" :key="c.id">
-          <div class="row" style="justify-content: space-between">
-            <span>
+          <div class="row cand">
+            <PlantDrawing :drawing="c.drawing" :name="c.name" :time="time" small class="thumb" />
+            <span class="grow">
               <RouterLink :to="{ name: 'species', params: { id: c.id } }"
                 ><b>{{ c.name }}</b></RouterLink
               >
@@ -191,6 +201,16 @@ const choose = (id: string): void => {
 </template>
 
 <style scoped>
+.cand {
+  flex-wrap: nowrap;
+}
+.grow {
+  flex: 1;
+}
+.thumb {
+  width: 64px;
+  flex: none;
+}
 .question {
   border: 0;
   border-top: 1px solid var(--rule);
