@@ -219,6 +219,12 @@ test('calibrates a sprayer, lends a tool and buys the cheapest cover', async ({ 
   await isAccessible(page);
   await hatchet.getByRole('button', { name: 'It is back' }).click();
   await expect(hatchet.getByRole('button', { name: 'Lend', exact: true })).toBeVisible();
+  // what is put away can be put back for a while, and nobody is asked whether it is meant
+  await hatchet.getByRole('button', { name: 'Gone: Hatchet' }).click();
+  await expect(hatchet).toHaveCount(0);
+  await isAccessible(page);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(hatchet).toBeVisible();
 
   await page.getByRole('button', { name: 'Buying' }).click();
   await expect(page.getByRole('row', { name: /^Product in all/ })).toBeVisible();

@@ -7,17 +7,20 @@ export function useSubmit() {
   const busy = ref(false);
   const refusal = ref<Refusal | null>(null);
 
-  const run = async <T>(work: () => Promise<T>): Promise<T | null> => {
+  /** @param said what is told for a moment when it is done, where the screen itself does not show it */
+  const run = async <T>(work: () => Promise<T>, said = ''): Promise<T | null> => {
     if (busy.value) return null;
     busy.value = true;
     refusal.value = null;
     try {
-      return await work();
+      const done = await work();
+      if (said) void import('@/components/feedback/notice').then((notice) => notice.say(said));
+      return done;
     } catch (e) {
       if (e instanceof Refusal && e.problem?.needs === 'password') {
         if (await askPassword()) {
           busy.value = false;
-          return run(work);
+          return run(work, said);
         }
         return null;
       }

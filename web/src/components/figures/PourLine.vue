@@ -31,7 +31,7 @@ const lines = computed((): Line[] => {
       const cup = cups.find((c) => c.what === p.what) ?? (several ? undefined : cups[0]);
       return {
         key: `${i}-${p.what}`,
-        times: many ? t(load.part ? 'mix.pourPart' : 'mix.pourFull', { n: load.times }) : null,
+        times: many ? t(load.part ? 'mix.pourPart' : 'mix.pourFull', { n: load.times }, load.times) : null,
         measured: cup?.measured ?? null,
         tool: cup?.tool ?? '',
         product: several ? p.product : null,

@@ -69,7 +69,8 @@ const strictest = computed(() => props.snapshot.strictest ?? props.snapshot.prod
     <template v-if="snapshot.recipe">
       <div v-for="(load, i) in snapshot.recipe.loads" :key="i">
         <p>
-          <b>{{ load.part ? t('mix.partLoad') : t('mix.fullLoads', { n: load.times }) }}</b> {{ format(load.finished) }}
+          <b>{{ load.part ? t('mix.partLoad') : t('mix.fullLoads', { n: load.times }, load.times) }}</b>
+          {{ format(load.finished) }}
         </p>
         <p v-for="cup in cupsOf(load, i)" :key="cup.what ?? cup.tool">
           <template v-if="several">{{ cup.product }}: </template>{{ t('field.measure', { tool: cup.tool }) }}

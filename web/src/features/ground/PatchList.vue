@@ -5,10 +5,11 @@ import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { handbookQuery, patchesQuery, type PatchListAsk } from '@/api/queries';
 import SaidAmount from '@/components/figures/SaidAmount.vue';
-import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import TextField from '@/components/form/TextField.vue';
 import TickField from '@/components/form/TickField.vue';
+import ListTable from '@/components/table/ListTable.vue';
+import PhoneFold from '@/components/PhoneFold.vue';
 
 const props = defineProps<{ groundId: string; chosen: string | null }>();
 const emit = defineEmits<{ choose: [patch: string]; first: [patch: string] }>();
@@ -34,11 +35,11 @@ watch(
   { immediate: true },
 );
 const COLUMNS = ['name', 'setting', 'area', 'stands'] as const;
-const sort = (by: (typeof COLUMNS)[number]): void => {
+const sort = (by: string): void => {
   ask.value = {
     ...ask.value,
     page: 1,
-    sort: by,
+    sort: by as (typeof COLUMNS)[number],
     order: ask.value.sort === by && ask.value.order === 'asc' ? 'desc' : 'asc',
   };
 };
@@ -56,76 +57,53 @@ const sort = (by: (typeof COLUMNS)[number]): void => {
         type="search"
         :placeholder="t('ground.list.find')"
       />
-      <ChoiceField
-        v-model="ask.setting"
-        :label="t('ground.setting')"
-        bare
-        @change="ask.page = 1"
-        :options="[
-          { value: '', label: t('ground.list.anySetting') },
-          ...(book?.settings ?? []).map((s) => ({ value: s.id, label: s.name })),
-        ]"
-      />
-      <TickField v-model="ask.archived" @change="ask.page = 1">{{ t('ground.list.archived') }}</TickField>
+      <PhoneFold :label="t('methods.narrow')"
+        ><ChoiceField
+          v-model="ask.setting"
+          :label="t('ground.setting')"
+          bare
+          @change="ask.page = 1"
+          :options="[
+            { value: '', label: t('ground.list.anySetting') },
+            ...(book?.settings ?? []).map((s) => ({ value: s.id, label: s.name })),
+          ]"
+        />
+        <TickField v-model="ask.archived" @change="ask.page = 1">{{ t('ground.list.archived') }}</TickField></PhoneFold
+      >
     </div>
-    <div class="table-wrap">
-      <table>
-        <thead>
-          <tr>
-            <th
-              v-for="c in COLUMNS"
-              :key="c"
-              :aria-sort="ask.sort === c ? (ask.order === 'asc' ? 'ascending' : 'descending') : 'none'"
-            >
-              <button type="button" class="sorter" @click="sort(c)">
-                {{ t(`ground.list.column.${c}`)
-                }}<span v-if="ask.sort === c" aria-hidden="true">{{ ask.order === 'asc' ? ' ↑' : ' ↓' }}</span>
-              </button>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="p in data?.data ?? []" :key="p.id" :class="{ chosen: p.id === chosen }">
-            <td>
-              <button class="link" type="button" :aria-pressed="p.id === chosen" @click="emit('choose', p.id)">
-                {{ p.name }}
-              </button>
-              <span v-if="p.archivedReason" class="small soft"> {{ p.archivedReason }}</span>
-            </td>
-            <td>{{ p.setting.name }}</td>
-            <td class="figure"><SaidAmount :of="p.area" /></td>
-            <td>{{ p.stands.map((s) => s.name).join(', ') || '—' }}</td>
-          </tr>
-          <tr v-if="data && data.data.length === 0">
-            <td colspan="4" class="soft">
-              {{ t(ask.q || ask.setting || ask.archived ? 'ground.list.none' : 'ground.noPatches') }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
-    <div v-if="(data?.pages ?? 1) > 1" class="row">
-      <ActButton small :disabled="ask.page <= 1" @click="ask.page--">{{ t('ground.list.before') }}</ActButton>
-      <span>{{ t('ground.list.page', { page: data?.page, pages: data?.pages }) }}</span>
-      <ActButton small :disabled="ask.page >= (data?.pages ?? 1)" @click="ask.page++">{{
-        t('ground.list.after')
-      }}</ActButton>
-    </div>
+    <ListTable
+      id="patches"
+      :label="t('ground.list.title', { n: data?.total ?? 0 }, data?.total ?? 0)"
+      :columns="COLUMNS.map((c) => ({ key: c, label: t(`ground.list.column.${c}`), sorts: true, may: c !== 'name' }))"
+      :rows="data?.data ?? []"
+      row-key="id"
+      :chosen="chosen"
+      :sort="{ by: ask.sort, order: ask.order }"
+      :page="ask.page"
+      :pages="data?.pages ?? 1"
+      :empty="t(ask.q || ask.setting || ask.archived ? 'ground.list.none' : 'ground.noPatches')"
+      height="420px"
+      @sort="sort"
+      @page="ask.page = $event"
+    >
+      <template #name="{ row: p }">
+        <button class="link" type="button" :aria-pressed="p.id === chosen" @click="emit('choose', p.id)">
+          {{ p.name }}
+        </button>
+        <span v-if="p.archivedReason" class="small soft"> {{ p.archivedReason }}</span>
+      </template>
+      <template #setting="{ row: p }">{{ p.setting.name }}</template>
+      <template #area="{ row: p }"
+        ><span class="figure"><SaidAmount :of="p.area" /></span
+      ></template>
+      <template #stands="{ row: p }">{{ p.stands.map((s) => s.name).join(', ') || '—' }}</template>
+    </ListTable>
   </section>
 </template>
 
 <style scoped>
 .grow {
   flex: 1 1 auto;
-}
-.sorter {
-  border: 0;
-  background: none;
-  padding: 0;
-  font: inherit;
-  font-weight: 650;
-  cursor: pointer;
-  min-height: 24px;
 }
 .link {
   border: 0;
@@ -138,9 +116,6 @@ const sort = (by: (typeof COLUMNS)[number]): void => {
   text-decoration: underline;
   text-underline-offset: 3px;
   cursor: pointer;
-}
-.chosen td {
-  background: var(--sloe-pale);
 }
 .figure {
   white-space: nowrap;

@@ -8,6 +8,7 @@ import { groundsQuery, handbookQuery, speciesListQuery, type SpeciesAsk } from '
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import TextField from '@/components/form/TextField.vue';
 import TickField from '@/components/form/TickField.vue';
+import ListTable from '@/components/table/ListTable.vue';
 
 const { t, locale } = useI18n();
 const { data: book } = useQuery(handbookQuery());
@@ -21,6 +22,26 @@ const { data: found, error } = useQuery(
   computed(() => ({ ...speciesListQuery({ ...ask.value, name: name.value }), placeholderData: keepPreviousData })),
 );
 const species = computed(() => found.value?.data ?? []);
+const PER_PAGE = 25;
+const COLUMNS = computed(() => [
+  { key: 'name', label: t('handbook.plant'), sorts: true, width: 150 },
+  { key: 'scientific', label: t('handbook.scientific'), sorts: true, may: true, width: 150 },
+  { key: 'habit', label: t('handbook.kind'), sorts: true, may: true },
+  { key: 'compare', label: t('scout.compare'), width: 80 },
+]);
+const page = ref(1);
+const order = ref<{ by: string; order: 'asc' | 'desc' }>({ by: 'name', order: 'asc' });
+const sortBy = (by: string): void => {
+  order.value = { by, order: order.value.by === by && order.value.order === 'asc' ? 'desc' : 'asc' };
+};
+watch([species, order], () => (page.value = 1));
+const onPage = computed(() => {
+  const by = order.value.by as 'name' | 'scientific' | 'habit';
+  const way = order.value.order === 'asc' ? 1 : -1;
+  return [...species.value]
+    .sort((a, b) => way * a[by].localeCompare(b[by], locale.value))
+    .slice((page.value - 1) * PER_PAGE, page.value * PER_PAGE);
+});
 const months = computed(() =>
   Array.from({ length: 12 }, (_, i) => ({
     id: String(i + 1),
@@ -104,35 +125,33 @@ const choose = (id: string): void => {
             >{{ t('scout.compareThem', { n: chosen.length }) }}</RouterLink
           >
         </div>
-        <div class="table-wrap">
-          <table>
-            <thead>
-              <tr>
-                <th>{{ t('handbook.plant') }}</th>
-                <th>{{ t('handbook.scientific') }}</th>
-                <th>{{ t('handbook.kind') }}</th>
-                <th>{{ t('scout.compare') }}</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="s in species" :key="s.id">
-                <td>
-                  <RouterLink :to="{ name: 'species', params: { id: s.id } }">{{ s.name }}</RouterLink>
-                </td>
-                <td class="latin">{{ s.scientific }}</td>
-                <td class="soft">{{ s.habit }}</td>
-                <td>
-                  <TickField
-                    bare
-                    :label="`${t('scout.compare')}: ${s.name}`"
-                    :model-value="chosen.includes(s.id)"
-                    @change="choose(s.id)"
-                  />
-                </td>
-              </tr>
-            </tbody>
-          </table>
-        </div>
+        <ListTable
+          id="species"
+          :label="t('handbook.found', { n: species.length }, species.length)"
+          :columns="COLUMNS"
+          :rows="onPage"
+          row-key="id"
+          :sort="order"
+          :page="page"
+          :pages="Math.ceil(species.length / PER_PAGE)"
+          :empty="t('handbook.found', { n: 0 }, 0)"
+          @sort="sortBy"
+          @page="page = $event"
+        >
+          <template #name="{ row: s }"
+            ><RouterLink :to="{ name: 'species', params: { id: s.id } }">{{ s.name }}</RouterLink></template
+          >
+          <template #scientific="{ row: s }"
+            ><span class="latin">{{ s.scientific }}</span></template
+          >
+          <template #compare="{ row: s }"
+            ><TickField
+              bare
+              :label="`${t('scout.compare')}: ${s.name}`"
+              :model-value="chosen.includes(s.id)"
+              @change="choose(s.id)"
+          /></template>
+        </ListTable>
       </section>
       <section class="stack why">
         <h2>{{ t('handbook.methods') }}</h2>

@@ -49,7 +49,8 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
       <h1>{{ s.name }}</h1>
       <p>
         <span class="latin">{{ s.scientific }}</span>, {{ s.family }} · {{ s.habit
-        }}<template v-if="s.height"> · {{ t('handbook.upTo', { height: s.height.told?.[units] ?? s.height.shown[units] }) }}</template
+        }}<template v-if="s.height">
+          · {{ t('handbook.upTo', { height: s.height.told?.[units] ?? s.height.shown[units] }) }}</template
         ><b v-if="s.kept" class="kept"> · {{ s.kept }}</b>
       </p>
       <p v-if="s.listing" class="warn">

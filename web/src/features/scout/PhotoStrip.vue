@@ -3,6 +3,7 @@ import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
+import { useUndo } from '@/composables/useUndo';
 import { useSession } from '@/composables/useSession';
 import ProgressLine from '@/components/feedback/ProgressLine.vue';
 import ActButton from '@/components/form/ActButton.vue';
@@ -44,9 +45,12 @@ const add = async (files: File[]): Promise<void> => {
   }
   sent.value = null;
 };
+const { letGo, isGoing } = useUndo();
 const drop = async (photo: string): Promise<void> => {
-  const answer = await run(() => unwrap(api.DELETE('/photos/{photo}', { params: { path: { photo } } })));
-  if (answer) shown.value = null;
+  shown.value = null;
+  await letGo(photo, t('sighting.photoGone'), () =>
+    run(() => unwrap(api.DELETE('/photos/{photo}', { params: { path: { photo } } }))),
+  );
 };
 const takePlace = (): void => {
   if (offered.value) emit('place', offered.value.latitude, offered.value.longitude);
@@ -57,7 +61,7 @@ const takePlace = (): void => {
 <template>
   <div class="stack photos">
     <ul v-if="sighting.photos.length" class="plain strip" :aria-label="t('sighting.photos')">
-      <li v-for="(p, i) in sighting.photos" :key="p.id">
+      <li v-for="(p, i) in sighting.photos.filter((one) => !isGoing(one.id))" :key="p.id">
         <button type="button" :aria-label="t('sighting.openPhoto', { n: i + 1 })" @click="shown = p">
           <img
             :src="url(p.id, 'thumb')"

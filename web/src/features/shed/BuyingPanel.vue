@@ -39,30 +39,34 @@ watchEffect(() => {
   ];
 });
 const savePacks = (card: string): Promise<unknown> =>
-  run(() =>
-    unwrap(
-      api.PUT('/shed/cards/{card}/packs', {
-        params: { path: { card }, header: { 'If-Match': `"${props.shed.revision}"` } },
-        body: {
-          packs: (packs.value[card] ?? [])
-            .filter((p) => p.size !== '')
-            .map((p) => ({ size: p.size, price: p.price, on: p.on || today() })),
-        },
-      }),
-    ),
+  run(
+    () =>
+      unwrap(
+        api.PUT('/shed/cards/{card}/packs', {
+          params: { path: { card }, header: { 'If-Match': `"${props.shed.revision}"` } },
+          body: {
+            packs: (packs.value[card] ?? [])
+              .filter((p) => p.size !== '')
+              .map((p) => ({ size: p.size, price: p.price, on: p.on || today() })),
+          },
+        }),
+      ),
+    t('form.kept'),
   );
 const saveKit = (): Promise<unknown> =>
-  run(() =>
-    unwrap(
-      api.PATCH('/shed/choices', {
-        params: { header: { 'If-Match': `"${props.shed.revision}"` } },
-        body: {
-          kit: kit.value
-            .filter((k) => k.item !== '')
-            .map((k) => ({ item: k.item, amount: k.amount, on: k.on || today() })),
-        },
-      }),
-    ),
+  run(
+    () =>
+      unwrap(
+        api.PATCH('/shed/choices', {
+          params: { header: { 'If-Match': `"${props.shed.revision}"` } },
+          body: {
+            kit: kit.value
+              .filter((k) => k.item !== '')
+              .map((k) => ({ item: k.item, amount: k.amount, on: k.on || today() })),
+          },
+        }),
+      ),
+    t('form.kept'),
   );
 </script>
 

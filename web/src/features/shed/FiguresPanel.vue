@@ -46,13 +46,15 @@ const changed = computed(
 );
 const faultAt = (path: string): boolean => at(`/figures/${path}`) !== null;
 const save = async (): Promise<void> => {
-  await run(() =>
-    unwrap(
-      api.PATCH('/shed/choices', {
-        params: { header: { 'If-Match': `"${props.shed.revision}"` } },
-        body: { figures: own.value },
-      }),
-    ),
+  await run(
+    () =>
+      unwrap(
+        api.PATCH('/shed/choices', {
+          params: { header: { 'If-Match': `"${props.shed.revision}"` } },
+          body: { figures: own.value },
+        }),
+      ),
+    t('form.kept'),
   );
 };
 const PLACES = ['low', 'use', 'high'] as const;

@@ -76,10 +76,15 @@ const save = async (): Promise<void> => {
     ...(wage.value.amount ? { wage: { amount: wage.value.amount, on: wage.value.on || today() } } : {}),
     products,
   };
-  await run(() =>
-    unwrap(
-      api.PATCH('/shed/choices', { params: { header: { 'If-Match': `"${props.shed.revision}"` } }, body: { prices } }),
-    ),
+  await run(
+    () =>
+      unwrap(
+        api.PATCH('/shed/choices', {
+          params: { header: { 'If-Match': `"${props.shed.revision}"` } },
+          body: { prices },
+        }),
+      ),
+    t('form.kept'),
   );
 };
 </script>

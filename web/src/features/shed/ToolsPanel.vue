@@ -8,6 +8,7 @@ import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
 import { MEASURING_KINDS } from '@/api/vocabulary';
 import { useSubmit } from '@/composables/useSubmit';
+import { useUndo } from '@/composables/useUndo';
 import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import DayField from '@/components/form/DayField.vue';
@@ -67,8 +68,11 @@ const lend = async (x: Tool): Promise<void> => {
 };
 const back = (id: string): Promise<unknown> =>
   run(() => unwrap(api.POST('/shed/loans/{loan}/return', { params: { path: { loan: id } } })));
-const drop = (x: Tool): Promise<unknown> =>
-  run(() => unwrap(api.DELETE('/shed/tools/{tool}', { params: { path: { tool: x.id } } })));
+const { letGo, isGoing } = useUndo();
+const drop = (x: Tool): Promise<void> =>
+  letGo(x.id, t('tools.dropped', { name: x.name }), () =>
+    run(() => unwrap(api.DELETE('/shed/tools/{tool}', { params: { path: { tool: x.id } } }))),
+  );
 </script>
 
 <template>
@@ -78,7 +82,7 @@ const drop = (x: Tool): Promise<unknown> =>
       <section v-for="(g, i) in groups" :key="g.key" class="stack" :class="{ why: i === 1 }">
         <h2>{{ t(`tools.${g.key}`) }}</h2>
         <ul class="plain ruled">
-          <li v-for="x in g.tools" :key="x.id">
+          <li v-for="x in g.tools.filter((one) => !isGoing(one.id))" :key="x.id">
             <div class="head">
               <span
                 ><b>{{ x.name }}</b> <span class="soft small">{{ x.kindName }}</span><br /><span class="small"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useScroll } from '@vueuse/core';
 import { computed, onMounted, useTemplateRef } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
@@ -51,6 +52,8 @@ const height = computed(() => laneTop(props.year.lanes.length) + 16);
 const end = (day: string): number => x(day) + (WIDTH - LEFT) / 366;
 /** Where the strip is wider than the screen it opens on today. */
 const strip = useTemplateRef('strip');
+const { x: scrolled } = useScroll(strip);
+const along = computed(() => (strip.value ? (scrolled.value / strip.value.scrollWidth) * WIDTH : 0));
 onMounted(() => {
   const wide = strip.value;
   if (wide) wide.scrollLeft = (x(props.year.today) / WIDTH) * wide.scrollWidth - wide.clientWidth / 2;
@@ -74,13 +77,11 @@ onMounted(() => {
         <path class="month" :d="`M${monthStart(m)} 20V${height - 12}`" />
         <text class="small" :x="monthStart(m) + 4" y="14">{{ monthName(m) }}</text>
       </g>
-      <text x="0" y="42">{{ t('when.stage') }}</text>
       <g v-for="r in runs.stage" :key="`s${r.first}`">
         <rect :x="x(r.first)" y="26" :width="Math.max(0, end(r.last) - x(r.first) - 1)" height="24" class="stage" />
         <text v-if="end(r.last) - x(r.first) > 62" class="small" :x="x(r.first) + 4" y="43">{{ r.name }}</text>
         <title>{{ r.name }}</title>
       </g>
-      <text x="0" y="74">{{ t('when.stream') }}</text>
       <g v-for="r in runs.flow" :key="`f${r.first}`">
         <rect
           :x="x(r.first)"
@@ -93,7 +94,6 @@ onMounted(() => {
           {{ r.key === 'up' ? '↑' : r.key === 'down' ? '↓' : '' }} {{ t(`when.flow.${r.key}`) }}
         </text>
       </g>
-      <text x="0" y="105">{{ t('when.sap') }}</text>
       <rect
         v-for="r in runs.sap.filter((s) => s.key)"
         :key="`p${r.first}`"
@@ -104,7 +104,6 @@ onMounted(() => {
         class="sap"
       />
       <g v-for="([name, spans], i) in care" :key="name">
-        <text class="small" x="0" :y="careTop(i) + 12">{{ name }}</text>
         <g v-for="s in spans" :key="s.first">
           <rect
             :x="x(s.first)"
@@ -117,7 +116,6 @@ onMounted(() => {
         </g>
       </g>
       <g v-for="(lane, i) in year.lanes" :key="lane.method.id">
-        <text x="0" :y="laneTop(i) + 17" :class="{ chosen: lane.chosen }">{{ lane.method.name }}</text>
         <g v-for="v in verdicts(lane)" :key="`v${v.first}`">
           <rect
             :x="x(v.first)"
@@ -142,6 +140,22 @@ onMounted(() => {
       </g>
       <path class="today" :d="`M${x(year.today)} 18V${height - 10}`" />
       <text class="small today-t" :x="x(year.today) + 4" :y="height - 2">{{ dayText(year.today) }}</text>
+      <!-- the names go along where the strip is scrolled, so that no bar stands without its own -->
+      <g class="names" :transform="`translate(${along} 0)`">
+        <text x="0" y="42">{{ t('when.stage') }}</text>
+        <text x="0" y="74">{{ t('when.stream') }}</text>
+        <text x="0" y="105">{{ t('when.sap') }}</text>
+        <text v-for="([name], i) in care" :key="name" class="small" x="0" :y="careTop(i) + 12">{{ name }}</text>
+        <text
+          v-for="(lane, i) in year.lanes"
+          :key="lane.method.id"
+          x="0"
+          :y="laneTop(i) + 17"
+          :class="{ chosen: lane.chosen }"
+        >
+          {{ lane.method.name }}
+        </text>
+      </g>
     </svg>
   </div>
   <p class="legend small">
@@ -170,6 +184,11 @@ text {
 text.small {
   font-size: 12.5px;
   font-weight: 500;
+}
+.names text {
+  stroke: var(--lichen);
+  stroke-width: 4px;
+  paint-order: stroke;
 }
 text.chosen {
   fill: var(--sloe);
