@@ -20,12 +20,15 @@ export async function openStand(page: Page, line: RegExp): Promise<void> {
   await page.getByRole('link', { name: line }).first().click();
 }
 
-/** Goes to a station of the stem by its name, and stands there: what is named the same on the page left is not meant. */
+/**
+ * Goes to a station of the stem by its name, and stands there: what is named the same on the page left is not meant.
+ */
 export async function station(page: Page, name: string): Promise<void> {
-  const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${name}`) });
-  const to = await link.getAttribute('href');
-  await link.click();
-  await page.waitForURL((url) => url.pathname === to);
+  await page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .click();
+  await expect(page).toHaveURL((url) => url.pathname.endsWith(`/${name.toLowerCase().replace(' ', '-')}`));
 }
 
 /** The exact area of the patch in hand: it is told as people say it until somebody taps it. */

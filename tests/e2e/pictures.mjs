@@ -37,7 +37,8 @@ const SHOTS = [
     path: '/scout',
     before: async (p) => {
       await p.getByRole('button', { name: 'Name a plant' }).click();
-      await p.getByLabel('Ground').first().selectOption({ label: 'Hollin Hedge and oak wood' });
+      await p.getByRole('combobox', { name: 'Ground' }).first().click();
+      await p.getByRole('option', { name: 'Hollin Hedge and oak wood' }).first().click();
       await p.waitForTimeout(900);
       for (const [question, state] of [
         ['What kind of plant is it?', 'woody vine'],

@@ -7,8 +7,9 @@ namespace Thicket\Safety;
 use Thicket\Catalogue\Species;
 
 /**
- * Parts of a plant that burn the skin, poison people or animals, or prick; for marking them on a drawing. The catalogue
- * says what a plant does, not with which part: where it is not in the word itself, every green part counts (handbook 7).
+ * Parts of a plant that burn the skin, poison people or animals, or prick; for marking them on a drawing. The
+ * catalogue says what a plant does, not with which part: where it is not in the word itself, every green part counts
+ * (handbook 7).
  */
 final readonly class DangerousParts
 {

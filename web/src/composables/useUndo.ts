@@ -2,8 +2,8 @@ import { onScopeDispose, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 
 /**
- * Lets something go with the way back in sight, instead of asking whether it is meant. What waits to go is hidden by its
- * id meanwhile, and goes for good when the time is up or the panel is left.
+ * Lets something go with the way back in sight, instead of asking whether it is meant. What waits to go is hidden by
+ * its id meanwhile, and goes for good when the time is up or the panel is left.
  */
 export function useUndo() {
   const { t } = useI18n();

@@ -5,8 +5,8 @@ import type { Schemas } from '@/api/client';
 import { HEIGHT, plant, WIDTH, type Part, type Time } from './plant';
 
 /**
- * A plant put together from its characters. Parts that burn, poison or prick are drawn in haw; parts that show a character
- * of `differs` are drawn thick: they tell it from its look-alike.
+ * A plant put together from its characters. Parts that burn, poison or prick are drawn in haw; parts that show a
+ * character of `differs` are drawn thick: they tell it from its look-alike.
  */
 const props = withDefaults(
   defineProps<{

@@ -1,7 +1,7 @@
 /*
- * A plant drawn from its field characters: habit, stance, leaves and how they stand, edge, flower, fruit, bark, thorns and
- * root, in one of four times of the year. It is put together here from the same states that the key asks for, so that a
- * species without a picture of its own still shows what to look for. Pure: characters in, shapes out.
+ * A plant drawn from its field characters: habit, stance, leaves and how they stand, edge, flower, fruit, bark,
+ * thorns and root, in one of four times of the year. It is put together here from the same states that the key asks
+ * for, so that a species without a picture of its own still shows what to look for. Pure: characters in, shapes out.
  */
 
 /** States of each character, the surest first. */

@@ -1,4 +1,4 @@
-/** A time of the day as people type it ("930", "9.30", "9:30 pm", "7"), as HH:MM; what is no time stays as it was typed. */
+/** A time of the day as people type it ("930", "9.30", "9:30 pm"), as HH:MM; what is no time stays as it was typed. */
 export function timeOf(typed: string): string {
   const found = /^(\d{1,2})(?:[:. ]?(\d{2}))?\s*([ap])?\.?m?\.?$/i.exec(typed.trim());
   if (!found) return typed;

@@ -20,7 +20,6 @@ export interface Column {
 const props = defineProps<{
   /** Under this name the choice of columns is kept on this device. */
   id: string;
-  label: string;
   columns: readonly Column[];
   rows: readonly Row[];
   rowKey: keyof Row & string;
@@ -46,7 +45,7 @@ const sorted = (c: Column): 'ascending' | 'descending' | undefined =>
 </script>
 
 <template>
-  <div class="list" role="region" :aria-label="label">
+  <div class="list">
     <el-table
       :data="[...rows]"
       :row-key="rowKey"
@@ -63,9 +62,15 @@ const sorted = (c: Column): 'ascending' | 'descending' | undefined =>
         :align="c.right ? 'right' : 'left'"
       >
         <template #header>
-          <button v-if="c.sorts" type="button" class="sorter" :aria-pressed="sorted(c) !== undefined" @click="emit('sort', c.key)">
-            {{ c.label }}<span v-if="sorted(c)" aria-hidden="true">{{ sorted(c) === 'ascending' ? ' ↑' : ' ↓' }}</span
-            ><span v-if="sorted(c)" class="visually-hidden">, {{ t(`list.${sorted(c)}`) }}</span>
+          <button
+            v-if="c.sorts"
+            type="button"
+            class="sorter"
+            :aria-pressed="sorted(c) !== undefined"
+            @click="emit('sort', c.key)"
+          >
+            {{ c.label }}<span v-if="sorted(c)" aria-hidden="true">{{ sorted(c) === 'ascending' ? ' ↑' : ' ↓' }}</span>
+            <span v-if="sorted(c)" class="visually-hidden">, {{ t(`list.${sorted(c)}`) }}</span>
           </button>
           <template v-else>{{ c.label }}</template>
         </template>

@@ -73,7 +73,6 @@ const sort = (by: string): void => {
     </div>
     <ListTable
       id="patches"
-      :label="t('ground.list.title', { n: data?.total ?? 0 }, data?.total ?? 0)"
       :columns="COLUMNS.map((c) => ({ key: c, label: t(`ground.list.column.${c}`), sorts: true, may: c !== 'name' }))"
       :rows="data?.data ?? []"
       row-key="id"

@@ -127,7 +127,6 @@ const choose = (id: string): void => {
         </div>
         <ListTable
           id="species"
-          :label="t('handbook.found', { n: species.length }, species.length)"
           :columns="COLUMNS"
           :rows="onPage"
           row-key="id"
