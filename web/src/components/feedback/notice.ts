@@ -41,11 +41,8 @@ export function undoable(text: string, undo: string, back: () => void, act: () =
   };
   const now = (): void => settle(true);
   const notice = ElNotification({
-    title: '',
-    message: h('div', { class: 'row' }, [
-      h('span', text),
-      h(ActButton, { small: true, onClick: () => settle(false) }, () => undo),
-    ]),
+    title: text,
+    message: h(ActButton, { small: true, onClick: () => settle(false) }, () => undo),
     duration: UNDO_FOR,
     position: 'bottom-right',
     showClose: false,

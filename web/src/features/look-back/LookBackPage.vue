@@ -200,7 +200,7 @@ const keep = async (scored: boolean): Promise<void> => {
           <table>
             <thead>
               <tr>
-                <th></th>
+                <td></td>
                 <th>{{ t('look.planned') }}</th>
                 <th>{{ t('look.wasDone') }}</th>
               </tr>
