@@ -131,7 +131,7 @@ final readonly class HandbookResource
             ),
             'kept' => $species->keptAs() === null ? null : $this->sentences->name("kept.{$species->keptAs()}"),
             'settings' => array_map(fn(string $s): string => $this->sentences->name("site.{$s}"), $species->settings()),
-            'height' => Format::quantity($species->greatestHeight()),
+            'height' => Format::ground($species->greatestHeight()),
             'characters' => array_map(
                 fn(string $c): array => ['id' => $c, 'states' => $this->states($species->characters()[$c])],
                 array_keys($species->characters()),
