@@ -34,7 +34,7 @@ const { format } = useSession();
         ><span v-if="row.active"> · {{ row.active.kind }}, {{ t('methods.group', { group: row.active.group }) }}</span>
       </span>
     </button>
-    <TickField :model-value="compared" :disabled="full && !compared" @change="$emit('compare')"
+    <TickField class="beside" :model-value="compared" :disabled="full && !compared" @change="$emit('compare')"
       ><span class="visually-hidden">{{
         t('besides.tickOf', { name: row.active ? `${row.method.name}, ${row.active.name}` : row.method.name })
       }}</span></TickField
@@ -43,6 +43,9 @@ const { format } = useSession();
 </template>
 
 <style scoped>
+.beside {
+  padding: 4px 12px 0;
+}
 .brow {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;

@@ -373,7 +373,7 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
             />
             <TextField
               :label="t('mix.people')"
-              width="4em"
+              width="9em"
               inputmode="numeric"
               maxlength="2"
               :model-value="String(ask.people ?? recipe.people)"

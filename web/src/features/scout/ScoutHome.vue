@@ -167,7 +167,7 @@ const sureness = computed(() =>
       </div>
       <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
       <p v-else-if="list && list.data.length === 0" class="soft">{{ t('sighting.none') }}</p>
-      <ul v-if="list" class="plain ruled">
+      <ul v-if="list" class="plain ruled sightings">
         <li v-for="s in list.data" :key="s.id">
           <SightingCard :sighting="s" :near="s.point ? (s.point.coordinates as [number, number]) : near">
             <template #name>
@@ -191,6 +191,11 @@ const sureness = computed(() =>
 </template>
 
 <style scoped>
+.sightings {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(520px, 100%), 1fr));
+  column-gap: 32px;
+}
 .grow {
   flex: 1 1 220px;
 }
