@@ -40,6 +40,9 @@ const choosable = computed(() => props.columns.filter((c) => c.may));
 const turn = (key: string): void => {
   away.value = away.value.includes(key) ? away.value.filter((k) => k !== key) : [...away.value, key];
 };
+/** The library hands its rows on as anything. */
+const asRow = (row: unknown): Row => row as Row;
+const textOf = (row: Row, key: string): string => String(row[key as keyof Row] ?? '');
 const sorted = (c: Column): 'ascending' | 'descending' | undefined =>
   props.sort?.by === c.key ? (props.sort.order === 'asc' ? 'ascending' : 'descending') : undefined;
 </script>
@@ -75,7 +78,7 @@ const sorted = (c: Column): 'ascending' | 'descending' | undefined =>
           <template v-else>{{ c.label }}</template>
         </template>
         <template #default="{ row }"
-          ><slot :name="c.key" :row="row as Row">{{ (row as Record<string, unknown>)[c.key] }}</slot></template
+          ><slot :name="c.key" :row="asRow(row)">{{ textOf(row, c.key) }}</slot></template
         >
       </el-table-column>
     </el-table>

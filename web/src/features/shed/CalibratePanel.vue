@@ -7,7 +7,6 @@ import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
-import QuantityField from '@/components/form/QuantityField.vue';
 import TextField from '@/components/form/TextField.vue';
 
 /**
@@ -145,11 +144,12 @@ const ask = async (trying: boolean): Promise<void> => {
     </div>
     <details>
       <summary>{{ t('calibrate.nozzles') }}</summary>
-      <QuantityField
+      <TextField
         v-model="flows"
         :label="t('calibrate.nozzlesHelp')"
         :fault="at('/nozzles')"
-        sample="0.80 L, 0.79 L, 0.86 L"
+        placeholder="0.80 L, 0.79 L, 0.86 L"
+        width="100%"
       />
       <p class="fault">{{ at('/nozzles') }}</p>
     </details>
