@@ -79,8 +79,10 @@ test('carries a new patch from its outline to a signed record, and sees why it c
       ['grass at the base', 'No'],
     ] as const) {
       await choose(page.getByRole('combobox', { name: /^Note/ }), fact);
-      await choose(page.getByRole('combobox', { name: /^is/ }), value);
-      await page.getByRole('button', { name: 'Note it' }).click();
+      await page
+        .getByRole('group', { name: 'is', exact: true })
+        .getByRole('button', { name: value, exact: true })
+        .click();
       await expect(page.getByRole('listitem').filter({ hasText: value }).first()).toBeVisible();
     }
     await isAccessible(page);
@@ -229,6 +231,7 @@ test('finds by any name and walks the stations by keys', async ({ page }) => {
   await search.fill('couch');
   // the stand of that plant first, then its page
   await expect(page.getByRole('button', { name: /Quackgrass.*Cider rows/ })).toBeVisible();
+  await isAccessible(page);
   await page.getByRole('button', { name: /Quackgrass.*couch/i }).click();
   await expect(page.getByRole('heading', { name: 'Quackgrass' })).toBeVisible();
   await isAccessible(page);

@@ -43,7 +43,15 @@ watch(() => props.of, forget);
       label
     }}</ActButton>
     <span v-if="busy || isInWork(paper)" class="small" role="status">
-      <progress :aria-label="t('paper.making')" />
+      <el-progress
+        class="waits"
+        :percentage="50"
+        indeterminate
+        :duration="2"
+        :show-text="false"
+        :stroke-width="8"
+        :aria-label="t('paper.making')"
+      />
       {{ paper?.ahead ? t('paper.ahead', { n: paper.ahead }) : t('paper.making') }}
     </span>
     <span v-if="paper?.state === 'failed'" class="fault small" role="alert">{{ t('paper.failed') }}</span>
@@ -52,6 +60,10 @@ watch(() => props.of, forget);
 </template>
 
 <style scoped>
+.waits {
+  width: 90px;
+  display: inline-block;
+}
 .paper {
   display: inline-flex;
   flex-wrap: wrap;

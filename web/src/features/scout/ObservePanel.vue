@@ -9,6 +9,7 @@ import { useSession } from '@/composables/useSession';
 import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import DayField from '@/components/form/DayField.vue';
+import FieldItem from '@/components/form/FieldItem.vue';
 import QuantityField from '@/components/form/QuantityField.vue';
 import TextField from '@/components/form/TextField.vue';
 
@@ -146,8 +147,15 @@ const answers = computed(() =>
     label: kind.value === 'yes-no' ? t(`scout.${v}`) : worded(v),
   })),
 );
+/** So many answers and no more stand beside each other. */
+const MOST_TAPPED = 8;
+const tapped = computed(() => answers.value.length > 0 && answers.value.length <= MOST_TAPPED);
 /** Nothing is chosen before somebody chose. */
 const chosen = computed({ get: () => value.value || null, set: (v) => (value.value = v ?? '') });
+const note = async (answer: string): Promise<void> => {
+  value.value = answer;
+  await save();
+};
 const save = async (): Promise<void> => {
   const given = kind.value === 'yes-no' ? value.value === 'yes' : value.value;
   const done = await run(() =>
@@ -193,8 +201,16 @@ const save = async (): Promise<void> => {
     </ul>
     <form v-if="mayWrite" class="row" novalidate @submit.prevent="save">
       <ChoiceField v-model="fact" :label="t('scout.fact')" width="15em" :options="facts" @change="value = ''" />
+      <!-- a few answers stay in sight: the tap on one notes it -->
+      <FieldItem v-if="tapped" :label="t('scout.is')" :fault="at('/facts/0')">
+        <div class="row taps">
+          <ActButton v-for="a in answers" :key="a.value" small :disabled="busy" @click="note(a.value)">{{
+            a.label
+          }}</ActButton>
+        </div>
+      </FieldItem>
       <ChoiceField
-        v-if="kind === 'choice' || kind === 'yes-no'"
+        v-else-if="kind === 'choice'"
         v-model="chosen"
         :label="t('scout.is')"
         :fault="at('/facts/0')"
@@ -211,8 +227,14 @@ const save = async (): Promise<void> => {
         :sample="t(`example.${fact}`)"
       />
       <TextField v-else v-model="value" :label="t('scout.is')" :fault="at('/facts/0')" width="12em" />
-      <ActButton type="submit" :disabled="busy || value === ''">{{ t('scout.note') }}</ActButton>
+      <ActButton v-if="!tapped" type="submit" :busy="busy" :disabled="value === ''">{{ t('scout.note') }}</ActButton>
     </form>
     <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
   </section>
 </template>
+
+<style scoped>
+.taps {
+  gap: 4px;
+}
+</style>
