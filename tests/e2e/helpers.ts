@@ -18,6 +18,8 @@ export async function isAccessible(page: Page): Promise<void> {
 /** Opens a stand from Today by its line: plant, and where two are of one kind its patch. */
 export async function openStand(page: Page, line: RegExp): Promise<void> {
   await page.getByRole('link', { name: line }).first().click();
+  // before it is in hand the stem leads to the stations of no stand
+  await expect(page).toHaveURL(/\/stands\//);
 }
 
 /**
