@@ -164,6 +164,7 @@ final readonly class HandbookResource
                 ],
                 $comparison->species,
             ),
+            'parting' => $comparison->parting(),
             'rows' => array_map(
                 fn(array $row): array => [
                     'character' => $row['character'],
@@ -229,23 +230,8 @@ final readonly class HandbookResource
             'danger' => $pair->danger(),
             'tests' => array_map($this->test(...), $pair->tests()),
             'drawing' => DrawingResource::of($other),
-            'differs' => self::differs($species, $other),
+            'differs' => Comparison::of([$species->id(), $other->id()], $this->catalogue)->parting(),
         ];
-    }
-
-    /** @return list<string> characters of which no state is common to both, so that one look tells them apart */
-    private static function differs(Species $one, Species $other): array
-    {
-        $seen = static fn(Species $s, string $c): array => array_keys(
-            array_filter($s->characters()[$c], static fn(string $f): bool => $f !== 'never'),
-        );
-
-        return array_values(
-            array_filter(
-                array_keys(array_intersect_key($one->characters(), $other->characters())),
-                static fn(string $c): bool => array_intersect($seen($one, $c), $seen($other, $c)) === [],
-            ),
-        );
     }
 
     /** @return array{question: string, handling: string, yes: string, no: string} names of what an answer points to */

@@ -9,6 +9,7 @@ use App\Models\Record;
 use App\Seal\Verifier;
 use App\Support\Format;
 use App\Support\JobClock;
+use Thicket\Survey\RootKill;
 
 final readonly class RecordResource
 {
@@ -48,6 +49,7 @@ final readonly class RecordResource
                         'id' => $l->id,
                         'lookedOn' => $l->looked_on->format('Y-m-d'),
                         'scored' => $l->scored,
+                        'deadPercent' => RootKill::percent($l->body['dead'], $l->body['counted']),
                     ] + $l->body,
                 )
                 ->values()

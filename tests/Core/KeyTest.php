@@ -411,3 +411,15 @@ it('weighs a name by the hardiness zone of the ground and shuts none out (handbo
         ->and($cold['prickly-pear'])
         ->toBeGreaterThan(0.1);
 });
+
+it('names what tells two plants apart, and not what both may show', function () {
+    $comparison = \Thicket\Identify\Comparison::of(['poison-hemlock', 'wild-parsnip'], catalogue());
+    $parts = array_column($comparison->rows, 'parts', 'character');
+    expect($comparison->parting())
+        ->toContain('flower-colour')
+        ->not->toContain('habit')
+        ->and(min(array_intersect_key($parts, array_flip($comparison->parting()))))
+        ->toBeGreaterThanOrEqual(0.3)
+        ->and(max(array_diff_key($parts, array_flip($comparison->parting()))))
+        ->toBeLessThan(0.3);
+});

@@ -454,3 +454,11 @@ it('takes the middle of a cover class as the ground it stands for', function () 
     )[0];
     expect(TreatedArea::underCover($patchy, quantity('200 m2'))->toWire())->toBe(['value' => '30', 'unit' => 'm2']);
 });
+
+it('says how much is dead to the root, half a percent upwards, and nothing of nothing', function (
+    int $dead,
+    int $counted,
+    ?int $percent,
+) {
+    expect(\Thicket\Survey\RootKill::percent($dead, $counted))->toBe($percent);
+})->with([[0, 60, 0], [1, 200, 1], [1, 201, 0], [57, 60, 95], [60, 60, 100], [0, 0, null]]);

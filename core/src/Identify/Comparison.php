@@ -12,6 +12,8 @@ use Thicket\Input\Refused;
 final readonly class Comparison
 {
     public const MOST = 3;
+    /** From so many bits on a character is worth looking at to tell the plants apart; ours, about one answer in six. */
+    private const PARTING = 0.3;
 
     /**
      * @param list<Species> $species
@@ -63,5 +65,14 @@ final readonly class Comparison
         usort($rows, static fn(array $a, array $b): int => $b['parts'] <=> $a['parts']);
 
         return new self($species, $rows);
+    }
+
+    /** @return list<string> characters that tell the plants apart, the best first */
+    public function parting(): array
+    {
+        return array_column(
+            array_filter($this->rows, static fn(array $row): bool => $row['parts'] >= self::PARTING),
+            'character',
+        );
     }
 }

@@ -9,7 +9,7 @@ use Thicket\Catalogue\Species;
 /**
  * Parts of a plant that burn the skin, poison people or animals, or prick; for marking them on a drawing. The
  * catalogue says what a plant does, not with which part: where it is not in the word itself, every green part counts
- * (handbook 7).
+ * (handbook 5).
  */
 final readonly class DangerousParts
 {

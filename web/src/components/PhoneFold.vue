@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core';
 import { ref } from 'vue';
+import { useDesk } from '@/composables/useDesk';
 import ActButton from '@/components/form/ActButton.vue';
 
 /** What narrows a list: in sight at the desk, behind one button on a phone, so that the list itself is met first. */
 defineProps<{ label: string; /** What is narrowed now, told on the button. */ now?: string }>();
-const desk = useMediaQuery('(min-width: 861px)');
+const desk = useDesk();
 const open = ref(false);
 </script>
 

@@ -15,7 +15,8 @@ export function useUndo() {
     const back = (): void => void (going.value = going.value.filter((one) => one !== id));
     const now = undoable(text, t('form.undo'), back, () => {
       open.delete(now);
-      void act().finally(back);
+      // what went stays hidden until the list is here without it; what was refused comes back
+      void act().then((done) => done === null && back(), back);
     });
     open.add(now);
   };

@@ -2,22 +2,14 @@
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import FieldItem from './FieldItem.vue';
+import type { FieldProps } from './fields';
 
 /** One of several, searched by typing where they are many. Says `change` with the value when a person chose. */
 defineOptions({ inheritAttrs: false });
 const model = defineModel<T | null>();
-const props = withDefaults(
-  defineProps<{
-    options: readonly { value: T; label: string; group?: string; disabled?: boolean }[];
-    label?: string;
-    fault?: string | null;
-    help?: string;
-    bare?: boolean;
-    width?: string;
-    disabled?: boolean;
-  }>(),
-  { label: undefined, fault: null, help: undefined, width: undefined },
-);
+const props = defineProps<
+  FieldProps & { options: readonly { value: T; label: string; group?: string; disabled?: boolean }[] }
+>();
 defineEmits<{ change: [value: T] }>();
 const { t } = useI18n();
 const SEARCHED_FROM = 9;

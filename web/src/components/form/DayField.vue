@@ -3,24 +3,12 @@ import { useMediaQuery } from '@vueuse/core';
 import { dayText } from '@/components/dates';
 import { useSession } from '@/composables/useSession';
 import FieldItem from './FieldItem.vue';
+import type { FieldProps } from './fields';
 
 /** A day as YYYY-MM-DD, typed or picked; below it its weekday, so that a slip is seen. */
 defineOptions({ inheritAttrs: false });
 const model = defineModel<string | null>();
-withDefaults(
-  defineProps<{
-    label?: string;
-    fault?: string | null;
-    help?: string;
-    bare?: boolean;
-    readonly?: boolean;
-    disabled?: boolean;
-    /** The first and the last day that can be meant. */
-    from?: string;
-    till?: string;
-  }>(),
-  { label: undefined, fault: null, help: undefined, from: undefined, till: undefined },
-);
+defineProps<FieldProps & { /** The first and the last day that can be meant. */ from?: string; till?: string }>();
 const { today } = useSession();
 // a keyboard that slides over the calendar helps nobody
 const fingers = useMediaQuery('(pointer: coarse)');

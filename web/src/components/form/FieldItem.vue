@@ -1,16 +1,9 @@
 <script setup lang="ts">
 import { useId } from 'vue';
+import type { FieldProps } from './fields';
 
 /** One question of a form: its words above, the answer, what belongs to it, and the fault beside it. */
-defineProps<{
-  label?: string;
-  /** What is wrong with the answer, as the server says it. */
-  fault?: string | null;
-  help?: string;
-  /** In a cell of a table: the words are for the ear only, and the fault is told by the row. */
-  bare?: boolean;
-  width?: string;
-}>();
+defineProps<Pick<FieldProps, 'label' | 'fault' | 'help' | 'bare' | 'width'>>();
 const id = useId();
 </script>
 

@@ -5,24 +5,14 @@ import { useI18n } from 'vue-i18n';
 import { api, Refusal, unwrap, type Schemas } from '@/api/client';
 import { useSession } from '@/composables/useSession';
 import FieldItem from './FieldItem.vue';
+import type { FieldProps } from './fields';
 
 /** An amount with its unit as somebody types it. It stays as typed; below it stands how it is understood. */
 defineOptions({ inheritAttrs: false });
 const model = defineModel<string | null>();
-withDefaults(
-  defineProps<{
-    label?: string;
-    fault?: string | null;
-    help?: string;
-    bare?: boolean;
-    width?: string;
-    /** An amount as it may look. */
-    sample?: string;
-    readonly?: boolean;
-    disabled?: boolean;
-  }>(),
-  { label: undefined, fault: null, help: undefined, width: '10em', sample: '' },
-);
+withDefaults(defineProps<FieldProps & { /** An amount as it may look. */ sample?: string | undefined }>(), {
+  width: '10em',
+});
 const { t } = useI18n();
 const { format } = useSession();
 const read = ref<Schemas['Quantity'] | null>(null);

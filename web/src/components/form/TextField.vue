@@ -1,22 +1,13 @@
 <script setup lang="ts">
 import FieldItem from './FieldItem.vue';
+import type { FieldProps } from './fields';
 
 /** A line or several of free text; in a table with `bare`. What is not named here goes to the input. */
 defineOptions({ inheritAttrs: false });
 const model = defineModel<string | null>();
 withDefaults(
-  defineProps<{
-    label?: string;
-    fault?: string | null;
-    help?: string;
-    bare?: boolean;
-    width?: string;
-    type?: 'text' | 'search' | 'password' | 'email' | 'textarea';
-    rows?: number;
-    readonly?: boolean;
-    disabled?: boolean;
-  }>(),
-  { label: undefined, fault: null, help: undefined, width: undefined, type: 'text', rows: 3 },
+  defineProps<FieldProps & { type?: 'text' | 'search' | 'password' | 'email' | 'textarea'; rows?: number }>(),
+  { type: 'text', rows: 3 },
 );
 </script>
 

@@ -1,15 +1,10 @@
 <script setup lang="ts" generic="T extends string">
 import FieldItem from './FieldItem.vue';
+import type { FieldProps } from './fields';
 
 /** Any of a few that all stay in sight. */
 const model = defineModel<T[]>();
-defineProps<{
-  options: readonly { value: T; label: string; disabled?: boolean }[];
-  label?: string;
-  fault?: string | null;
-  help?: string;
-  disabled?: boolean;
-}>();
+defineProps<FieldProps & { options: readonly { value: T; label: string; disabled?: boolean }[] }>();
 </script>
 
 <template>

@@ -2,23 +2,15 @@
 import { useI18n } from 'vue-i18n';
 import { jobNow } from '@/api/client';
 import FieldItem from './FieldItem.vue';
+import type { FieldProps } from './fields';
 import { timeOf } from './clock';
 
 /** A time of the day as HH:MM: typed in any usual way, or the moment of the tap. */
 defineOptions({ inheritAttrs: false });
 const model = defineModel<string | null>();
-const props = withDefaults(
-  defineProps<{
-    label?: string;
-    fault?: string | null;
-    help?: string;
-    bare?: boolean;
-    disabled?: boolean;
-    /** Where the work is; the device may stand elsewhere. */
-    timeZone?: string;
-  }>(),
-  { label: undefined, fault: null, help: undefined, timeZone: undefined },
-);
+const props = defineProps<
+  FieldProps & { /** Where the work is; the device may stand elsewhere. */ timeZone?: string }
+>();
 const { t } = useI18n();
 const now = (): string =>
   new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: props.timeZone }).format(jobNow());

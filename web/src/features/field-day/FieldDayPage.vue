@@ -25,7 +25,7 @@ const { data: sheet } = useQuery(
 );
 
 /** The sheet as it will be, beside what still stops it. */
-const { data: draft } = useQuery(
+const { data: draft, error: draftError } = useQuery(
   computed(() => ({
     ...sheetDraftQuery(props.stand),
     enabled: stand.value?.step != null && stand.value.species !== null && stand.value.sheetId === null,
@@ -67,6 +67,7 @@ const withdraw = async (): Promise<void> => {
     <div v-if="stand && !stand.sheetId" :class="{ bench: draft }" class="before">
       <SheetView v-if="draft" :snapshot="draft.snapshot" class="draft" />
       <section class="stack gates" :class="{ 'why stays': draft }" aria-labelledby="gates-h">
+        <p v-if="draftError" class="fault" role="alert">{{ draftError.message }}</p>
         <h2 id="gates-h">{{ gates.length ? t('field.shut', { n: gates.length }, gates.length) : t('field.ready') }}</h2>
         <ul class="plain ruled">
           <li v-for="(g, i) in gates" :key="g.code + i" class="stack gate">

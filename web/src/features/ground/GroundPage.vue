@@ -19,6 +19,7 @@ import PatchList from './PatchList.vue';
 import PatchPanel from './PatchPanel.vue';
 import SaveForm, { type Form, type Task } from './SaveForm.vue';
 import ShapeTools from './ShapeTools.vue';
+import { zoneChoices } from './zones';
 import { through, type Position, type Shape } from './shapes';
 import { useShapeEditor } from './useShapeEditor';
 
@@ -179,11 +180,6 @@ const setZone = async (zone: string): Promise<void> => {
     ),
   );
 };
-/** Hardiness zones by number; a ground may have none noted. */
-const ZONES = computed(() => [
-  { value: '', label: t('ground.zoneUnknown') },
-  ...Array.from({ length: 13 }, (_, i) => ({ value: String(i + 1), label: String(i + 1) })),
-]);
 const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
 </script>
 
@@ -227,7 +223,7 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
               width="8em"
               :model-value="String(ground.hardinessZone ?? '')"
               :disabled="!mayWrite || zoning"
-              :options="ZONES"
+              :options="zoneChoices(t('ground.zoneUnknown'))"
               @change="setZone"
           /></span>
           <span v-if="zoneRefusal" class="fault" role="alert">{{ zoneRefusal.message }}</span>

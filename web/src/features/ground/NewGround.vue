@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
+import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { groundsQuery } from '@/api/queries';
@@ -11,6 +11,7 @@ import ChoiceField from '@/components/form/ChoiceField.vue';
 import QuantityField from '@/components/form/QuantityField.vue';
 import TextField from '@/components/form/TextField.vue';
 import { useHere } from '@/features/position/useHere';
+import { zoneChoices } from './zones';
 
 defineProps<{ /** Shown open when there is no ground yet. */ open: boolean }>();
 const emit = defineEmits<{ made: [id: string] }>();
@@ -26,10 +27,6 @@ const form = ref({
   hardinessZone: '',
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
 });
-const zones = computed(() => [
-  { value: '', label: t('ground.zoneUnknown') },
-  ...Array.from({ length: 13 }, (_, i) => ({ value: String(i + 1), label: String(i + 1) })),
-]);
 const { looking, failure, look } = useHere(() => session.value?.demo ?? false);
 const here = async (): Promise<void> => {
   const first = grounds.value?.data[0];
@@ -75,7 +72,7 @@ const save = async (): Promise<void> => {
         v-model="form.hardinessZone"
         :label="t('ground.groundField.hardinessZone')"
         :fault="at('/hardinessZone')"
-        :options="zones"
+        :options="zoneChoices(t('ground.zoneUnknown'))"
       />
       <ActButton main type="submit" :busy="busy">{{ t('ground.saveGround') }}</ActButton>
     </form>

@@ -57,7 +57,7 @@ const sort = (by: string): void => {
         type="search"
         :placeholder="t('ground.list.find')"
       />
-      <PhoneFold :label="t('methods.narrow')"
+      <PhoneFold :label="t('list.narrow')"
         ><ChoiceField
           v-model="ask.setting"
           :label="t('ground.setting')"

@@ -11,10 +11,6 @@ const { t } = useI18n();
 const route = useRoute();
 const asked = computed(() => (typeof route.query.species === 'string' ? route.query.species : ''));
 const { data, error } = useQuery(computed(() => comparisonQuery(asked.value)));
-const PARTING = 0.3;
-const parting = computed(() =>
-  (data.value?.rows ?? []).filter((r) => Number(r.parts) >= PARTING).map((r) => r.character),
-);
 const facts = computed(() => {
   const all = data.value?.species ?? [];
   const ids = [...new Set(all.flatMap((s) => s.facts.map((f) => f.id)))];
@@ -54,7 +50,13 @@ const facts = computed(() => {
             <tr>
               <td></td>
               <th v-for="s in data.species" :key="s.id" scope="col">
-                <PlantDrawing :drawing="s.drawing" :name="s.name" time="flower" :differs="parting" class="side-by" />
+                <PlantDrawing
+                  :drawing="s.drawing"
+                  :name="s.name"
+                  time="flower"
+                  :differs="data.parting"
+                  class="side-by"
+                />
                 <RouterLink :to="{ name: 'species', params: { id: s.id } }">{{ s.name }}</RouterLink><br /><span
                   class="latin"
                   >{{ s.scientific }}</span
@@ -63,10 +65,10 @@ const facts = computed(() => {
             </tr>
           </thead>
           <tbody>
-            <tr v-for="r in data.rows" :key="r.character" :class="{ parting: Number(r.parts) >= PARTING }">
+            <tr v-for="r in data.rows" :key="r.character" :class="{ parting: data.parting.includes(r.character) }">
               <th scope="row">
                 {{ t(`character.${r.character}`)
-                }}<span v-if="Number(r.parts) >= PARTING" class="tag">{{ t('compare.parts') }}</span>
+                }}<span v-if="data.parting.includes(r.character)" class="tag">{{ t('compare.parts') }}</span>
               </th>
               <td v-for="(cell, i) in r.cells" :key="i">
                 <span v-if="cell === null" class="soft">{{ t('compare.hasNone') }}</span>

@@ -64,8 +64,6 @@ const expected = computed(() => {
   const e = record.value?.expected;
   return e ? t('look.expectedShare', e) : '—';
 });
-type Look = Schemas['Record']['lookBacks'][number];
-const deadShare = (l: Look): number => Math.round((l.dead / Math.max(1, l.counted)) * 100);
 const scored = computed(() => record.value?.lookBacks.filter((l) => l.scored).at(-1) ?? null);
 const COUNTS = ['counted', 'dead', 'resprouted'] as const;
 const number = (text: string): number => (/^\d+$/.test(text.trim()) ? Number(text) : -1);
@@ -180,7 +178,7 @@ const keep = async (scored: boolean): Promise<void> => {
                   <td>{{ l.scored ? t('look.scored') : t('look.onlySign') }}</td>
                   <td>{{ l.counted }}</td>
                   <td>
-                    {{ l.dead }}<span v-if="l.counted > 0" class="soft small"> ({{ deadShare(l) }} %)</span>
+                    {{ l.dead }}<span v-if="l.deadPercent !== null" class="soft small"> ({{ l.deadPercent }} %)</span>
                   </td>
                   <td>{{ l.resprouted }}</td>
                   <td>{{ expected }}</td>
@@ -232,7 +230,7 @@ const keep = async (scored: boolean): Promise<void> => {
               <tr>
                 <td>{{ t('look.killed') }}</td>
                 <td>{{ expected }}</td>
-                <td>{{ scored ? `${deadShare(scored)} %` : t('look.notJudged') }}</td>
+                <td>{{ scored && scored.deadPercent !== null ? `${scored.deadPercent} %` : t('look.notJudged') }}</td>
               </tr>
             </tbody>
           </table>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { useEventListener, useMediaQuery } from '@vueuse/core';
+import { useEventListener } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
@@ -10,6 +10,7 @@ import VerdictMark, { type Outcome } from '@/components/figures/VerdictMark.vue'
 import PhoneFold from '@/components/PhoneFold.vue';
 import ViewTabs from '@/components/ViewTabs.vue';
 import { useSubmit } from '@/composables/useSubmit';
+import { useDesk } from '@/composables/useDesk';
 import { useOnward } from '@/composables/useOnward';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
@@ -73,7 +74,7 @@ const toggle = (id: string): void => {
     : [...compared.value, id].slice(0, MOST_COMPARED);
 };
 const pickedId = ref<string | null>(null);
-const desk = useMediaQuery('(min-width: 861px)');
+const desk = useDesk();
 /** Whether the reasons stand over the board, on a phone. */
 const over = ref(false);
 const pick = (id: string): void => {
@@ -216,7 +217,7 @@ useEventListener(window, 'keydown', onKey);
       <ComparePanel v-else-if="view === 'compare'" :stand="props.stand" :rows="compared" @drop="toggle" @pick="look" />
       <CostPanel v-else-if="view === 'cost' && picked" :stand="props.stand" :row="picked" />
       <template v-else>
-        <PhoneFold :label="t('methods.narrow')" :now="narrowed">
+        <PhoneFold :label="t('list.narrow')" :now="narrowed">
           <div class="row" role="group" :aria-label="t('methods.filter')">
             <ActButton
               v-for="(o, i) in BEST_FIRST"

@@ -12,10 +12,10 @@ import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import TextField from '@/components/form/TextField.vue';
 import TickField from '@/components/form/TickField.vue';
-import PickField from '@/components/form/PickField.vue';
 import KeyForm from './KeyForm.vue';
 import { toGiven, type Seen } from './seen';
 import SightingCard from './SightingCard.vue';
+import SureField from './SureField.vue';
 import WhereForm from './WhereForm.vue';
 
 const { t } = useI18n();
@@ -89,9 +89,6 @@ const keep = async (species: string | null): Promise<void> => {
   if (done.standId) await go({ name: 'scout', params: { stand: done.standId } });
 };
 const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') ?? at('/foundStand'));
-const sureness = computed(() =>
-  (['certain', 'likely', 'guess'] as const).map((c) => ({ value: c as string, label: t(`sighting.confidence.${c}`) })),
-);
 </script>
 
 <template>
@@ -130,7 +127,7 @@ const sureness = computed(() =>
         <WhereForm v-if="form.ground" v-model:point="form.point" v-model:accuracy="form.accuracy" :near="near" />
         <p v-if="placeFault" class="fault" role="alert">{{ placeFault }}</p>
         <div class="row">
-          <PickField v-model="form.confidence" :label="t('sighting.howSure')" :options="sureness" />
+          <SureField v-model="form.confidence" />
           <TextField v-model="form.remarks" :label="t('sighting.remarks')" maxlength="2000" />
         </div>
         <KeyForm v-model="form.seen" :ground="form.ground || undefined">

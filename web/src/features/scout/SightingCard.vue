@@ -6,8 +6,8 @@ import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 import ActButton from '@/components/form/ActButton.vue';
 import TextField from '@/components/form/TextField.vue';
-import PickField from '@/components/form/PickField.vue';
 import PhotoStrip from './PhotoStrip.vue';
+import SureField from './SureField.vue';
 import WhereForm from './WhereForm.vue';
 
 type Sighting = Schemas['Sighting'];
@@ -83,9 +83,6 @@ const when = computed(() =>
     .replace(',', ''),
 );
 const where = computed(() => [props.sighting.patch?.name, props.sighting.ground.name].filter(Boolean).join(', '));
-const sureness = computed(() =>
-  (['certain', 'likely', 'guess'] as const).map((c) => ({ value: c as string, label: t(`sighting.confidence.${c}`) })),
-);
 </script>
 
 <template>
@@ -121,7 +118,7 @@ const sureness = computed(() =>
     />
     <ActButton v-if="mayWrite && !editing" small @click="edit">{{ t('sighting.edit') }}</ActButton>
     <form v-if="editing" class="stack" @submit.prevent="save">
-      <PickField v-model="form.confidence" :label="t('sighting.howSure')" :options="sureness" />
+      <SureField v-model="form.confidence" />
       <TextField
         v-model="form.observer"
         :label="t('sighting.observer')"
