@@ -204,7 +204,7 @@ const plan = computed(() =>
           v-model:share="share"
           :count="count"
         />
-        <p v-else class="soft">{{ t('scout.sum.nothing') }}</p>
+        <p v-else-if="count" class="soft">{{ t('scout.sum.nothing') }}</p>
       </div>
     </div>
   </section>
