@@ -9,6 +9,7 @@ use App\Models\Patch;
 use App\Models\PatchOutline;
 use App\Models\ProtectedFeature;
 use App\Models\User;
+use App\Support\ImportProgress;
 use App\Support\JobClock;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
@@ -28,7 +29,11 @@ final readonly class ImportShapes
 {
     private const ROWS_A_STATEMENT = 100;
 
-    public function __construct(private JobClock $clock, private Catalogue $catalogue) {}
+    public function __construct(
+        private JobClock $clock,
+        private Catalogue $catalogue,
+        private ImportProgress $progress,
+    ) {}
 
     /**
      * @param list<Entry> $entries
@@ -38,12 +43,14 @@ final readonly class ImportShapes
      * @return array{patches: int, keepers: int, left: int}
      *
      * @throws Refused with each bad row's pointer
+     * @throws \App\Exceptions\Stopped where somebody stopped it on the way
      */
     public function __invoke(Ground $ground, array $entries, array $rows, User $by): array
     {
         $faults = [];
         $shapes = [];
         foreach ($rows as $i => $row) {
+            $this->progress->at($i + 1);
             $entry = $entries[$row['entry'] ?? -1] ?? null;
             try {
                 $shapes[$i] =

@@ -9,6 +9,7 @@ use App\Repositories\KeptWork;
 use App\Repositories\SituationRepository;
 use App\Repositories\Surroundings;
 use App\Seal\SealKey;
+use App\Support\ImportProgress;
 use App\Support\JobClock;
 use App\Support\QuietSessions;
 use App\Text\Sentences;
@@ -30,6 +31,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(SituationRepository::class);
         $this->app->scoped(Surroundings::class);
         $this->app->scoped(KeptWork::class);
+        $this->app->scoped(ImportProgress::class);
         $this->app->singleton(SealKey::class, static fn(): SealKey => SealKey::fromConfig());
         $this->app->singleton(JobClock::class, fn(): JobClock => JobClock::fromConfig());
         $this->app->singleton(Sentences::class, fn(): Sentences => self::sentences());

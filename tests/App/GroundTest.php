@@ -416,6 +416,49 @@ it('shows what a file would bring, takes all of it or nothing, and gives it back
     }
 });
 
+it('tells how far an import is, and keeps nothing of one that is stopped', function () {
+    $this->as();
+    ['ground' => $ground] = field($this);
+    $points = array_map(
+        static fn(int $n): array => [
+            'type' => 'Feature',
+            'properties' => ['name' => "Oak {$n}"],
+            'geometry' => ['type' => 'Point', 'coordinates' => [-71.2, 44.1]],
+        ],
+        range(1, 45),
+    );
+    $body = [
+        'text' => json_encode(['type' => 'FeatureCollection', 'features' => $points]),
+        'rows' => array_map(
+            static fn(int $n): array => ['entry' => $n, 'as' => 'keeper', 'name' => "Oak {$n}", 'kind' => 'tree'],
+            range(0, 44),
+        ),
+    ];
+    $before = ProtectedFeature::query()->count();
+    $key = ['Idempotency-Key' => (string) Illuminate\Support\Str::uuid7()];
+    $this->api('GET', "/imports/{$key['Idempotency-Key']}")->assertNotFound();
+    // somebody looks on while it runs, and stops it after the first rows
+    $seen = [];
+    Illuminate\Support\Facades\Event::listen(function (Illuminate\Cache\Events\KeyWritten $e) use (&$seen, $key) {
+        if (str_starts_with($e->key, 'import.') && is_array($e->value)) {
+            $seen[] = $e->value;
+            $e->value['done'] === 20 &&
+                App\Support\ImportProgress::stop(explode('.', $e->key)[1], $key['Idempotency-Key']);
+        }
+    });
+    $this->api('POST', "/grounds/{$ground}/imports", $body, $key)->assertStatus(409);
+    expect($seen)
+        ->toBe([['done' => 0, 'of' => 45], ['done' => 20, 'of' => 45]])
+        ->and(ProtectedFeature::query()->count())
+        ->toBe($before);
+    $key = ['Idempotency-Key' => (string) Illuminate\Support\Str::uuid7()];
+    $this->api('POST', "/grounds/{$ground}/imports", $body, $key)->assertCreated();
+    $this->api('GET', "/imports/{$key['Idempotency-Key']}")
+        ->assertOk()
+        ->assertExactJson(['done' => 45, 'of' => 45]);
+    expect(ProtectedFeature::query()->count())->toBe($before + 45);
+});
+
 it('matches the columns of a table', function () {
     $this->as();
     ['ground' => $ground] = field($this);

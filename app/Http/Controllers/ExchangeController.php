@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\ImportShapes;
+use App\Exceptions\Stopped;
 use App\Http\Readers\ShapeFileReader;
 use App\Http\SecurityLog;
 use App\Models\Patch;
 use App\Models\ProtectedFeature;
 use App\Repositories\CrewRows;
 use App\Resources\ImportResource;
+use App\Support\ImportProgress;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -57,8 +59,12 @@ final class ExchangeController extends Controller
     }
 
     /** Takes the rows that were chosen, all of them or, where one is bad, none. */
-    public function store(Request $request, string $groundId, ImportShapes $import): JsonResponse
-    {
+    public function store(
+        Request $request,
+        string $groundId,
+        ImportShapes $import,
+        ImportProgress $progress,
+    ): JsonResponse {
         $ground = CrewRows::ground($this->user($request), $groundId);
         $in = $this->fields($request);
         [$format, $text, $columns] = $this->reader->read($in);
@@ -76,9 +82,32 @@ final class ExchangeController extends Controller
             $item->noOthers();
         }
         $this->done($in);
+        $progress->begin($this->user($request)->id, (string) $request->headers->get('Idempotency-Key'), count($rows));
         $entries = $format?->read((string) $text, $columns) ?? [];
 
         return $this->json($import($ground, $entries, $rows, $this->user($request)), 201);
+    }
+
+    /** How many rows of an import are through; it is named by its Idempotency-Key. */
+    public function progress(Request $request, string $import): JsonResponse
+    {
+        return $this->json($this->known($request, $import));
+    }
+
+    /** An import on its way is stopped, and nothing of it is kept. */
+    public function stop(Request $request, string $import): JsonResponse
+    {
+        $known = $this->known($request, $import);
+        ImportProgress::stop($this->user($request)->id, $import);
+
+        return $this->json($known);
+    }
+
+    /** @return array{done: int, of: int} */
+    private function known(Request $request, string $import): array
+    {
+        return ImportProgress::of($this->user($request)->id, $import) ??
+            throw new Stopped(404, 'No import of yours goes by this key; it may not have begun yet.');
     }
 
     /** Patches in use and everything drawn, as a file; properties that came in go out again. */

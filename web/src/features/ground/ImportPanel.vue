@@ -6,11 +6,14 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
+import ProgressLine from '@/components/feedback/ProgressLine.vue';
+import VerdictMark from '@/components/figures/VerdictMark.vue';
 import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import TextField from '@/components/form/TextField.vue';
 import FilesField from '@/components/form/FilesField.vue';
 import { KINDS } from './marks';
+import { useImportProgress } from './useImportProgress';
 
 const props = defineProps<{ groundId: string }>();
 const emit = defineEmits<{ done: [] }>();
@@ -18,6 +21,7 @@ const { t } = useI18n();
 const { format } = useSession();
 const { data: book } = useQuery(handbookQuery());
 const { busy, refusal, run } = useSubmit();
+const { progress, follow, stop } = useImportProgress();
 
 const AS = { patch: 'asPatch', keeper: 'asKeeper', leave: 'asLeave' } as const;
 const mayBe = (r: Row) =>
@@ -34,6 +38,8 @@ type Row = Schemas['ImportPreview']['rows'][number];
 const rows = ref<Row[]>([]);
 const tooLarge = ref(false);
 const done = ref<{ patches: number; keepers: number; left: number } | null>(null);
+const STAGES = ['file', 'look', 'kept'] as const;
+const step = computed(() => (done.value ? STAGES.length : preview.value ? 1 : 0));
 const setting = ref('woods');
 const kind = ref('');
 
@@ -88,8 +94,16 @@ const take = async (): Promise<void> => {
           },
     ),
   };
-  const answer = await run(() =>
-    unwrap(api.POST('/grounds/{ground}/imports', { params: { path: { ground: props.groundId } }, body })),
+  const key = crypto.randomUUID();
+  const answer = await follow(key, () =>
+    run(() =>
+      unwrap(
+        api.POST('/grounds/{ground}/imports', {
+          params: { path: { ground: props.groundId }, header: { 'Idempotency-Key': key } },
+          body,
+        }),
+      ),
+    ),
   );
   if (!answer) return;
   done.value = answer;
@@ -103,12 +117,21 @@ const take = async (): Promise<void> => {
     <h2 id="import-h">{{ t('ground.import.title') }}</h2>
     <p class="small soft">{{ t('ground.import.help') }}</p>
     <FilesField
+      v-if="!done"
       :label="t('ground.import.file')"
       accept=".geojson,.json,.gpx,.kml,.csv,.txt"
       :fault="tooLarge ? t('ground.import.tooLarge') : null"
       @files="upload"
     />
-    <p v-if="done" class="good" role="status">{{ t('ground.import.done', done) }}</p>
+    <el-steps :active="step" finish-status="success" class="stages" :aria-label="t('ground.import.stages')">
+      <el-step v-for="s in STAGES" :key="s" :title="t(`ground.import.stage.${s}`)" />
+    </el-steps>
+    <el-result v-if="done" class="done" :title="t('ground.import.done', done)" role="status">
+      <template #icon><VerdictMark outcome="fits" :name="t('ground.import.stage.kept')" /></template>
+      <template #extra
+        ><ActButton @click="done = null">{{ t('ground.import.another') }}</ActButton></template
+      >
+    </el-result>
     <template v-if="preview">
       <div v-if="preview.headers.length" class="stack">
         <h3>{{ t('ground.import.columns') }}</h3>
@@ -211,6 +234,14 @@ const take = async (): Promise<void> => {
           </table>
         </div>
         <p v-if="missing" class="note small">{{ t('ground.import.missing', { n: missing }, missing) }}</p>
+        <ProgressLine
+          v-if="busy && progress"
+          :done="progress.done"
+          :of="progress.of"
+          :said="t('ground.import.at', progress)"
+          cancellable
+          @cancel="stop"
+        />
         <div class="row">
           <ActButton main :disabled="busy || taking.length === 0 || missing > 0" @click="take">{{
             t('ground.import.take', { n: taking.length }, taking.length)
@@ -236,9 +267,5 @@ const take = async (): Promise<void> => {
 }
 .bad td {
   background: var(--lichen-deep);
-}
-.good {
-  border-left: 6px solid var(--moss);
-  padding: 6px 12px;
 }
 </style>
