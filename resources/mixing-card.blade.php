@@ -88,7 +88,7 @@ product, {{ $both($r['strength']['percent'] ?? null, 'by weight') }}, to {{ $bot
 @foreach ($load['steps'] as $step)
 <li>
 <span class="box"></span><span class="amount">{{ $both($step['amount'] ?? null, '?') }}</span> {{ $step['name'] }}
-<span class="soft">to the {{ $both($step['mark']) }} mark</span>
+<span class="soft">to the {{ \App\Print\Paper::mark($step['mark'], $units) }} mark</span>
 </li>
 @endforeach
 </ol>

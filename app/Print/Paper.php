@@ -19,19 +19,45 @@ final readonly class Paper
     }
 
     /**
-     * An amount on paper: as the crew reads it, the other system in brackets.
+     * An amount on paper: as the crew reads it, the other system in brackets; rounded with an "about" where it is told
+     * so.
      *
      * @param array<string, mixed>|null $quantity as it stands in a snapshot, with shown
      */
     public static function both(?array $quantity, string $units, string $none = ''): string
     {
-        $shown = $quantity['shown'] ?? null;
-        if (!is_array($shown) || !is_string($shown[$units] ?? null)) {
-            return $none;
-        }
-        $other = $shown[$units === 'metric' ? 'us' : 'metric'] ?? '';
+        $told = self::told($quantity, $units);
 
-        return $shown[$units] . (is_string($other) && $other !== '' && $other !== $shown[$units] ? " ({$other})" : '');
+        return $told === null
+            ? $none
+            : ($told === ($quantity['shown'][$units] ?? null) ? '' : 'about ') .
+                    self::inBoth($told, self::told($quantity, $units === 'metric' ? 'us' : 'metric'));
+    }
+
+    /**
+     * What something is filled to: the figure alone, as it is looked for on a wall.
+     *
+     * @param array<string, mixed>|null $quantity
+     */
+    public static function mark(?array $quantity, string $units): string
+    {
+        return self::inBoth(
+            self::told($quantity, $units) ?? '?',
+            self::told($quantity, $units === 'metric' ? 'us' : 'metric'),
+        );
+    }
+
+    /** @param array<string, mixed>|null $quantity */
+    private static function told(?array $quantity, string $units): ?string
+    {
+        $told = $quantity['told'][$units] ?? ($quantity['shown'][$units] ?? null);
+
+        return is_string($told) && $told !== '' ? $told : null;
+    }
+
+    private static function inBoth(string $own, ?string $other): string
+    {
+        return $own . ($other === null || $other === $own ? '' : " ({$other})");
     }
 
     /** @throws Stopped 503 where it cannot be made; what is on the screen is complete */

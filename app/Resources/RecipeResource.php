@@ -46,7 +46,7 @@ final readonly class RecipeResource
     public function recipe(Recipe $recipe, MeasuringKit $kit = new MeasuringKit(), ?Quantity $content = null): array
     {
         return [
-            'need' => Format::quantity($recipe->need),
+            'need' => Format::filled($recipe->need),
             'strength' =>
                 $recipe->strength === null
                     ? null
@@ -57,7 +57,7 @@ final readonly class RecipeResource
                     ],
             'carrier' => ['id' => $recipe->carrier, 'name' => $this->sentences->name("carrier.{$recipe->carrier}")],
             'product' => Format::quantity($recipe->product()),
-            'carrierAmount' => Format::quantity($recipe->mix?->carrierAmount),
+            'carrierAmount' => Format::filled($recipe->mix?->carrierAmount),
             'loads' => ($loads = $this->loads($recipe, $kit)),
             // of the first load; each load has its own
             'measure' => $loads[0]['measure'] ?? [],
@@ -223,18 +223,23 @@ final readonly class RecipeResource
                     array_map(self::nameOf(...), $recipe->products),
                 );
 
+        $poured = array_flip(array_map(static fn(MixedProduct $one): string => $one->name, $recipe->products));
+
         return [
             'times' => $load->times,
             'part' => $load->isPart,
-            'finished' => Format::quantity($load->finished),
-            'fresh' => Format::quantity($load->mix->finished),
+            'finished' => Format::filled($load->finished),
+            'fresh' => Format::filled($load->mix->finished),
             'product' => Format::quantity($load->mix->amountOf('product')),
             'steps' => array_map(
                 fn(LoadStep $step): array => [
                     'what' => $step->what,
                     'name' => $names[$step->what] ?? $this->sentences->name("load.{$step->what}"),
-                    'amount' => Format::quantity($step->amount),
-                    'mark' => Format::quantity($step->mark),
+                    // product is measured in a tool; what else goes in is filled to a mark
+                    'amount' => isset($poured[$step->what])
+                        ? Format::quantity($step->amount)
+                        : Format::filled($step->amount),
+                    'mark' => Format::filled($step->mark),
                     'markShare' => (string) $step->share->toScale(4, RoundingMode::HALF_UP),
                 ],
                 $load->steps(),
@@ -275,15 +280,15 @@ final readonly class RecipeResource
         return [
             'people' => $plan->people,
             'rounds' => $plan->rounds(),
-            'fresh' => Format::quantity($fresh),
-            'water' => Format::quantity($water),
+            'fresh' => Format::filled($fresh),
+            'water' => Format::filled($water),
             'waterWeight' => Format::quantity($water === null ? null : TankPlan::weightOfWater($water)),
             'loads' => array_map(
                 static fn(array $load): array => [
                     'round' => $load['round'],
                     'person' => $load['person'],
-                    'finished' => Format::quantity($load['finished']),
-                    'carried' => $load['carried']->isZero() ? null : Format::quantity($load['carried']),
+                    'finished' => Format::filled($load['finished']),
+                    'carried' => $load['carried']->isZero() ? null : Format::filled($load['carried']),
                     'doneAfter' => (string) $load['doneAfter']->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP),
                     'stemsAfter' => is_int($treated)
                         ? $load['doneAfter']->multipliedBy($treated)->toScale(0, RoundingMode::FLOOR)->toInt()

@@ -9,6 +9,8 @@ use App\Models\Record;
 use App\Seal\Verifier;
 use App\Support\Format;
 use App\Support\JobClock;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
 use Thicket\Survey\RootKill;
 
 final readonly class RecordResource
@@ -41,6 +43,7 @@ final readonly class RecordResource
                         ? null
                         : Format::moment(new \DateTimeImmutable($record->seal->sealed_at, new \DateTimeZone('UTC'))),
             ],
+            'amounts' => self::amounts($record->content() ?? []),
             // a body that cannot be read is shown as broken, not guessed at
             'body' => (object) ($record->content() ?? []),
             'lookBacks' => $record->lookBacks
@@ -55,5 +58,37 @@ final readonly class RecordResource
                 ->values()
                 ->all(),
         ];
+    }
+
+    /**
+     * What was planned and what was used, the mix first, then each product.
+     *
+     * @param array<string, mixed> $body
+     *
+     * @return list<array{product: string|null, planned: array<string, mixed>|null, used: array<string, mixed>|null}>
+     */
+    private static function amounts(array $body): array
+    {
+        $told = static fn(mixed $wire): ?array => is_array($wire) &&
+        is_string($wire['value'] ?? null) &&
+        is_string($wire['unit'] ?? null)
+            ? Format::accounted(Quantity::of($wire['value'], Unit::from($wire['unit'])))
+            : null;
+        $planned = is_array($body['planned'] ?? null) ? $body['planned'] : [];
+        if (!isset($body['mixUsed'])) {
+            return [];
+        }
+        $rows = [['product' => null, 'planned' => $told($planned['mix'] ?? null), 'used' => $told($body['mixUsed'])]];
+        // records of before name one product by its amount alone
+        $products = $body['productsUsed'] ?? [['product' => '', 'used' => $body['productUsed'] ?? null]];
+        foreach (is_array($products) ? array_values($products) : [] as $n => $one) {
+            $rows[] = [
+                'product' => (string) ($one['product'] ?? ''),
+                'planned' => $n === 0 ? $told($planned['product'] ?? null) : null,
+                'used' => $told($one['used'] ?? null),
+            ];
+        }
+
+        return $rows;
     }
 }

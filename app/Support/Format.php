@@ -29,14 +29,47 @@ final class Format
      */
     public static function ground(?Quantity $quantity, array $limits = []): ?array
     {
+        return self::told(
+            $quantity,
+            static fn(Quantity $q, System $system): array => Shown::told($q, $system, $limits),
+        );
+    }
+
+    /**
+     * An amount that was used: also rounded as an account tells it.
+     *
+     * @return array{value: string, unit: string, shown: array{us: string, metric: string}, told?: array{us: string,
+     *     metric: string}}|null
+     */
+    public static function accounted(?Quantity $quantity): ?array
+    {
+        return self::told($quantity, static fn(Quantity $q, System $s): array => Shown::roughly($q, $s, '5/100'));
+    }
+
+    /**
+     * What a tank or jug is filled to: also rounded as far as anybody sees on a wall of it. Never for product.
+     *
+     * @return array{value: string, unit: string, shown: array{us: string, metric: string}, told?: array{us: string,
+     *     metric: string}}|null
+     */
+    public static function filled(?Quantity $quantity): ?array
+    {
+        return self::told($quantity, static fn(Quantity $q, System $s): array => Shown::roughly($q, $s, '1/100'));
+    }
+
+    /**
+     * @param \Closure(Quantity, System): array{text: string, about: bool} $tell
+     *
+     * @return array{value: string, unit: string, shown: array{us: string, metric: string}, told?: array{us: string,
+     *     metric: string}}|null
+     */
+    private static function told(?Quantity $quantity, \Closure $tell): ?array
+    {
         $exact = self::quantity($quantity);
         if ($quantity === null || $exact === null) {
             return null;
         }
-        $told = [
-            'us' => Shown::told($quantity, System::Us, $limits),
-            'metric' => Shown::told($quantity, System::Metric, $limits),
-        ];
+        $told = ['us' => $tell($quantity, System::Us), 'metric' => $tell($quantity, System::Metric)];
         $isRounded = $told['us']['about'] || $told['metric']['about'];
 
         return $isRounded

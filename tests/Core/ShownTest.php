@@ -190,6 +190,32 @@ it('tells lengths and areas as people say them, and leaves a plain figure as it 
     ['0 m', '0 in', '0 mm'],
 ]);
 
+it('tells an amount in as few digits as stay near it, and a plain figure as it is', function (
+    string $typed,
+    string $within,
+    string $us,
+    string $metric,
+) {
+    $say = static function (System $system) use ($typed, $within): string {
+        $told = Shown::roughly(quantity($typed), $system, $within);
+
+        return ($told['about'] ? 'about ' : '') . $told['text'];
+    };
+    expect([$say(System::Us), $say(System::Metric)])->toBe([$us, $metric]);
+})->with([
+    ['0.6361 fl oz', '5/100', 'about 0.64 fl oz', 'about 19 mL'],
+    ['0.8 L', '5/100', 'about 27 fl oz', '800 mL'],
+    ['2.5 gal', '5/100', '2.5 US gal', 'about 9.5 L'],
+    ['4.48 kg', '5/100', 'about 9.9 lb', 'about 4.5 kg'],
+    // 1.3 would be three in a hundred off
+    ['1.339 fl oz', '5/100', 'about 1.3 fl oz', 'about 40 mL'],
+    ['1.339 fl oz', '1/100', 'about 1.34 fl oz', 'about 39.6 mL'],
+    ['89.27 fl oz', '1/100', 'about 89 fl oz', 'about 2.64 L'],
+    // 10.5 lies between 10 and 11, both too far away
+    ['10.52 fl oz', '1/100', 'about 10.5 fl oz', 'about 311 mL'],
+    ['0 mL', '1/100', '0 tsp', '0 mL'],
+]);
+
 it('never rounds a figure to a limit beside it, nor past it', function (string $typed, string $limit, string $us) {
     $told = Shown::told(quantity($typed), System::Us, [quantity($limit)]);
     expect(($told['about'] ? 'about ' : '') . $told['text'])->toBe($us);

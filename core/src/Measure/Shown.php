@@ -97,6 +97,32 @@ final readonly class Shown
         return ['text' => self::fraction($rounded, $unit) . ' ' . $unit->label(), 'about' => true];
     }
 
+    /**
+     * An amount for reading, not for a jug: as few digits, at least two, as stay within a share of it. A figure that is
+     * plain already stays as it is.
+     *
+     * @param string $within share of the amount that rounding may move it, such as '1/100'
+     *
+     * @return array{text: string, about: bool} about: whether it was rounded
+     */
+    public static function roughly(Quantity $quantity, System $system, string $within): array
+    {
+        $unit = self::unitFor($quantity, $system);
+        $amount = $quantity->in($unit);
+        foreach ([2, 3] as $digits) {
+            if (self::isPlain($amount, $digits)) {
+                break;
+            }
+            $text = self::number($amount, $digits);
+            $off = BigRational::of(str_replace("\u{00A0}", '', $text))->minus($amount)->abs();
+            if ($off->isLessThanOrEqualTo($amount->abs()->multipliedBy($within))) {
+                return ['text' => "{$text} {$unit->label()}", 'about' => true];
+            }
+        }
+
+        return ['text' => self::in($quantity, $system), 'about' => false];
+    }
+
     /** Whether it can be written whole, or with so many significant digits, and nothing is lost. */
     private static function isPlain(BigRational $amount, int $digits): bool
     {

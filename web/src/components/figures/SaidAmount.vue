@@ -3,28 +3,26 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { useSession } from '@/composables/useSession';
+import { useSaid } from './useSaid';
 
-/** A length or an area as people say it; a tap shows the exact figure, and another puts it back. */
+/** An amount as people say it; a tap shows the exact figure, and another puts it back. */
 const props = defineProps<{ of: Schemas['Quantity'] | null | undefined }>();
 const { t } = useI18n();
-const { format, units } = useSession();
+const { format } = useSession();
+const { said } = useSaid();
 const exact = ref(false);
-const told = computed(() =>
-  props.of?.told && props.of.told[units.value] !== props.of.shown[units.value] ? props.of.told[units.value] : null,
-);
+const told = computed(() => said(props.of));
 </script>
 
 <template>
   <button
-    v-if="told"
+    v-if="told !== format(of)"
     type="button"
     class="said"
-    :aria-label="
-      t(exact ? 'said.round' : 'said.exact', { amount: exact ? format(of) : t('said.about', { amount: told }) })
-    "
+    :aria-label="t(exact ? 'said.round' : 'said.exact', { amount: exact ? format(of) : told })"
     @click.stop="exact = !exact"
   >
-    {{ exact ? format(of) : t('said.about', { amount: told }) }}
+    {{ exact ? format(of) : told }}
   </button>
   <template v-else>{{ format(of) }}</template>
 </template>

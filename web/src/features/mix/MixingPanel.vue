@@ -10,6 +10,8 @@ import BatchLabel from './BatchLabel.vue';
 import MeasureDrawing from './MeasureDrawing.vue';
 import { loadName } from './loadName';
 import TankDrawing from './TankDrawing.vue';
+import FillStep from '@/components/figures/FillStep.vue';
+import { useSaid } from '@/components/figures/useSaid';
 import PaperButton from '@/components/feedback/PaperButton.vue';
 import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
@@ -27,6 +29,7 @@ const props = defineProps<{
 const emit = defineEmits<{ recipe: [] }>();
 const { t } = useI18n();
 const { format } = useSession();
+const { said } = useSaid();
 const { busy, refusal, run } = useSubmit();
 const { data: before } = useQuery(computed(() => batchesQuery(props.recipe.stepId)));
 const at = ref(0);
@@ -40,19 +43,14 @@ const restart = (): void => {
 watch([at, () => props.recipe.stepId], restart);
 const steps = computed(() => load.value?.steps ?? []);
 const current = computed(() => steps.value[done.value] ?? null);
-/** How an addition is measured, in words that stand beside it. */
-const cupOf = (what: string): string => {
-  const c = (load.value?.measure ?? []).find((m) => m.system === props.units && m.what === what);
-  return c
-    ? t(c.fullCups ? 'mixing.cups' : 'mixing.cup', { n: c.fullCups, holds: c.holds, last: c.lastFill, tool: c.tool })
-    : '';
-};
 /** The product at hand on the crew's own tool, for this very load. */
 const cups = computed(() =>
   (load.value?.measure ?? []).filter(
     (m) => m.system === props.units && (!current.value || current.value.what === m.what),
   ),
 );
+const measuredOf = (step: Schemas['Load']['steps'][number]): string =>
+  cups.value.find((c) => c.what === step.what)?.measured ?? said(step.amount);
 const all = computed(() => steps.value.length > 0 && done.value >= steps.value.length);
 /** For each product of the load the jugs that something is left in, the one that is open first. */
 const products = computed(() =>
@@ -107,7 +105,7 @@ const write = async (): Promise<void> => {
           :class="{ main: i === at }"
           :aria-pressed="i === at"
           @click="at = i"
-          >{{ loadName(t, l) }}: {{ format(l.finished) }}</ActButton
+          >{{ loadName(t, l) }}: {{ said(l.finished) }}</ActButton
         >
       </div>
       <p class="small">{{ t('mix.care') }}</p>
@@ -119,16 +117,12 @@ const write = async (): Promise<void> => {
           :aria-current="i === done ? 'step' : undefined"
         >
           <span class="n">{{ i < done ? '✓' : i + 1 }}</span>
-          <span
-            ><b class="amount">{{ format(s.amount) }}</b> {{ s.name }}<br /><template v-if="cupOf(s.what)"
-              ><b>{{ cupOf(s.what) }}</b> · </template
-            ><span class="small soft">{{ t('mix.mark', { mark: format(s.mark) }) }}</span></span
-          >
+          <FillStep v-if="load" :load="load" :step="s" />
         </li>
       </ol>
       <template v-if="!batch">
-        <ActButton v-if="current && mayWrite" main class="tick" @click="done++">{{
-          t('mixing.isIn', { what: current.name, amount: format(current.amount) })
+        <ActButton v-if="current && mayWrite" main big @click="done++">{{
+          t('mixing.isIn', { what: current.name, amount: measuredOf(current) })
         }}</ActButton>
         <ActButton v-if="done > 0" quiet small @click="done--">{{ t('mixing.undo') }}</ActButton>
         <template v-if="all">
@@ -149,7 +143,7 @@ const write = async (): Promise<void> => {
               <template v-if="products.length > 1">{{ p.product }}: </template>{{ t('mixing.noStock') }}
             </p>
           </template>
-          <ActButton main class="tick" :disabled="busy" @click="write">{{ t('mixing.write') }}</ActButton>
+          <ActButton main big :disabled="busy" @click="write">{{ t('mixing.write') }}</ActButton>
         </template>
         <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
       </template>
@@ -193,7 +187,7 @@ const write = async (): Promise<void> => {
   font-size: var(--size-xl);
   font-weight: 700;
 }
-.amount {
+.steps :deep(.amount) {
   font-size: var(--size-xl);
 }
 .now {
@@ -203,12 +197,7 @@ const write = async (): Promise<void> => {
 .done {
   color: var(--ink-soft);
 }
-.later .amount {
+.later :deep(.amount) {
   font-weight: 500;
-}
-.tick {
-  min-height: 72px;
-  width: 100%;
-  font-size: var(--size-l);
 }
 </style>
