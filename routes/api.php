@@ -115,6 +115,9 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('grounds/{ground}/keepers', [ProtectedFeatureController::class, 'index']);
     // looks into files for those who may keep what is in them
     Route::post('grounds/{ground}/imports/preview', [ExchangeController::class, 'preview'])->middleware('can:write');
+    // beside the import itself, which holds the crew's turn
+    Route::get('imports/{import}', [ExchangeController::class, 'progress'])->middleware('can:write');
+    Route::delete('imports/{import}', [ExchangeController::class, 'stop'])->middleware('can:write');
     Route::post('outlines', [OutlineController::class, 'trace']);
     Route::get('patches/{patch}', [PatchController::class, 'show']);
     Route::get('patches/{patch}/outlines', [PatchOutlineController::class, 'index']);
@@ -166,6 +169,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::delete('photos/{photo}', [PhotoController::class, 'destroy']);
         Route::put('stands/{stand}/tally', [TallyController::class, 'update']);
         Route::post('stands/{stand}/plot-plans', [PlotPlanController::class, 'store']);
+        Route::put('stands/{stand}/assignee', [StandController::class, 'assign']);
         Route::post('stands/{stand}/close', [StandController::class, 'close']);
         Route::post('stands/{stand}/programme', [ProgrammeController::class, 'store']);
         Route::delete('stands/{stand}/programme', [ProgrammeController::class, 'destroy']);

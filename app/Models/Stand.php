@@ -22,6 +22,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property \Illuminate\Support\Carbon|null $closed_at
  * @property array<string, int>|null $weights of this plan; null as the crew weighs
  * @property int $revision
+ * @property string|null $person_id
+ * @property Person|null $person who does what is next
  * @property Patch $patch
  * @property Sighting|null $sighting the newest
  * @property Tally|null $tally the newest
@@ -46,6 +48,12 @@ final class Stand extends Model
     public function patch(): BelongsTo
     {
         return $this->belongsTo(Patch::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
     }
 
     /** @return HasOne<Sighting, $this> */
@@ -94,6 +102,7 @@ final class Stand extends Model
         $query->with([
             'patch.ground.crew',
             'patch.outline:patch_outlines.id,patch_outlines.patch_id',
+            'person',
             'sighting',
             'tally',
             'steps.sheets',
@@ -118,6 +127,7 @@ final class Stand extends Model
             'patch.ground.crew.people',
             'patch.outline',
             'patch.zones',
+            'person',
             'sighting',
             'tally',
             'tallies.zone',

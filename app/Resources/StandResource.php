@@ -6,6 +6,7 @@ namespace App\Resources;
 
 use App\Models\Batch;
 use App\Models\LabelCardVersion;
+use App\Models\Person;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Repositories\LookAlikes;
@@ -89,7 +90,14 @@ final readonly class StandResource
                     ? count(Workflow::PREDICATES)
                     : (int) array_search($trail->next, Workflow::PREDICATES, true),
             'closed' => $stand->closed_at !== null,
+            'assignee' => $stand->person === null ? null : self::person($stand->person),
         ];
+    }
+
+    /** @return array{id: string, name: string} */
+    private static function person(Person $person): array
+    {
+        return ['id' => $person->id, 'name' => $person->name];
     }
 
     /** @return array<string, mixed> */
@@ -105,6 +113,7 @@ final readonly class StandResource
 
         return $this->line($stand, $trail) + [
             'revision' => $stand->revision,
+            'crew' => $stand->patch->ground->crew->people->map(self::person(...))->values()->all(),
             'season' => [
                 'shiftDays' => $situation->shift->springDays->toScale(0, \Brick\Math\RoundingMode::HALF_UP)->toInt(),
                 'trusted' => $situation->shift->isTrusted,

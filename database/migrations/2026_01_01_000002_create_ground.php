@@ -93,6 +93,7 @@ return new class extends Migration {
             $table->unsignedInteger('revision')->default(1);
             $table->timestamps();
             $table->json('weights')->nullable()->comment('how this plan is weighed; null as the crew weighs');
+            $table->foreignUuid('person_id')->nullable()->comment('who does what is next')->constrained('people');
         });
         Schema::create('sightings', function (Blueprint $table): void {
             $table->uuid('id')->primary();

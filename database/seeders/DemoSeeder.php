@@ -90,6 +90,7 @@ final class DemoSeeder
             $this->hedge($hedge, $ester, $glyphosate, $bottle, $desk, $issue, $sign, $clock);
             $this->creek($creek);
             $this->farm($farm, $glyphosate, $bottle, $desk);
+            $this->taken(['norway-maple' => 'Ada Thornbury', 'spotted-knapweed' => 'Bram Quillfeather']);
         });
     }
 
@@ -686,6 +687,16 @@ final class DemoSeeder
                 'clearances' => $clearances,
             ]);
             $this->lead ??= $user;
+        }
+    }
+
+    /** @param array<string, string> $who by species: who does what is next there */
+    private function taken(array $who): void
+    {
+        foreach ($who as $species => $name) {
+            Stand::query()
+                ->where('species', $species)
+                ->update(['person_id' => Person::query()->where('name', $name)->value('id')]);
         }
     }
 

@@ -148,7 +148,11 @@ it('carries a patch from an outline to a look-back that cannot be scored yet', f
         ->assertCreated()
         ->assertJsonPath('body.outsideLimits', ['Air at most 85 °F, today and two days on.'])
         ->assertJsonPath('judgeAfter', '2027-09-03')
-        ->assertJsonPath('mayScore', false);
+        ->assertJsonPath('mayScore', false)
+        // told as an account tells it, the exact figure beside
+        ->assertJsonPath('amounts.0.used.shown.us', '27.05 fl oz')
+        ->assertJsonPath('amounts.0.used.told.us', '27 fl oz')
+        ->assertJsonPath('amounts.1.used.told.us', '6.8 fl oz');
     expect((float) $record->json('body.productUsed.value'))->toEqualWithDelta(0.2, 1e-6);
     $this->api('POST', "/sheets/{$sheet}/records", $work)->assertStatus(409);
     $id = $record->json('id');
@@ -409,6 +413,27 @@ it('confirms a card of an entered label, once, by a lead', function () {
     $this->api('POST', "/shed/card-versions/{$version['id']}/confirm")->assertStatus(409);
 });
 
+it('lists what is next under the name of who takes it, and takes nobody from elsewhere', function () {
+    $this->as();
+    $stand = $this->standId('quackgrass');
+    $seen = $this->api('GET', "/stands/{$stand}")
+        ->assertOk()
+        ->assertJsonPath('assignee', null);
+    $ada = collect($seen->json('crew'))->firstWhere('name', 'Ada Thornbury');
+    $match = ['If-Match' => $seen->headers->get('ETag')];
+    $other = App\Models\Crew::create(['name' => 'Elsewhere', 'settings' => []]);
+    $stranger = App\Models\Person::create(['crew_id' => $other->id, 'name' => 'Odo Farrow', 'clearances' => []]);
+    $this->api('PUT', "/stands/{$stand}/assignee", ['person' => $stranger->id], $match)
+        ->assertStatus(422)
+        ->assertJsonPath('errors.0.pointer', '/person');
+    $this->api('PUT', "/stands/{$stand}/assignee", ['person' => $ada['id']], $match)
+        ->assertOk()
+        ->assertJsonPath('assignee.name', 'Ada Thornbury');
+    $this->api('PUT', "/stands/{$stand}/assignee", ['person' => null], $match)->assertStatus(412);
+    $today = $this->api('GET', '/today')->assertOk()->assertJsonPath('person', $ada['id']);
+    expect(collect($today->json('lines'))->firstWhere('id', $stand)['assignee'])->toBe($ada);
+});
+
 it('answers the lists in a fixed number of queries, however many stands', function (string $path) {
     $this->as();
     $count = function () use ($path): int {
@@ -421,11 +446,13 @@ it('answers the lists in a fixed number of queries, however many stands', functi
             array_filter(DB::getQueryLog(), static fn(array $q): bool => !str_contains($q['query'], 'sessions')),
         );
     };
+    $model = Stand::query()->findOrFail($this->standId('tree-of-heaven'));
+    $model->forceFill(['person_id' => App\Models\Person::query()->value('id')])->save();
     $count();
     $before = $count();
-    $model = Stand::query()->findOrFail($this->standId('tree-of-heaven'));
     for ($i = 0; $i < 8; ++$i) {
         $copy = Stand::create(['patch_id' => $model->patch_id, 'species' => 'red-maple']);
+        $copy->forceFill(['person_id' => App\Models\Person::query()->value('id')])->save();
         Tally::create([
             'stand_id' => $copy->id,
             'visited_on' => '2026-09-01',

@@ -45,6 +45,23 @@ final class StandController extends Controller
         return $this->answer(CrewRows::stand($this->user($request), $standId));
     }
 
+    /** Who of the crew does what is next; null for nobody yet. */
+    public function assign(Request $request, string $standId): JsonResponse
+    {
+        $user = $this->user($request);
+        $stand = CrewRows::openStand($user, $standId);
+        $in = $this->fields($request);
+        $person = $in->uuidOrNull('person');
+        if ($person !== null && !$user->crew->people()->whereKey($person)->exists()) {
+            $in->fault('person', 'This is nobody of the crew; choose one of the people in the Shed.');
+        }
+        $this->done($in);
+        $this->mustMatch($request, $stand->revision, fn(): array => ['id' => $stand->id]);
+        $stand->forceFill(['person_id' => $person, 'revision' => $stand->revision + 1])->save();
+
+        return $this->answer(CrewRows::stand($user, $standId));
+    }
+
     private function answer(Stand $stand, int $status = 200): JsonResponse
     {
         return $this->json($this->resource->stand($stand), $status, $stand->revision);

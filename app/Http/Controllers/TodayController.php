@@ -75,6 +75,7 @@ final class TodayController extends Controller
 
         return $this->json([
             'day' => $clock->today($user->crew->timeZone())->format('Y-m-d'),
+            'person' => $user->crew->people()->where('user_id', $user->id)->value('id'),
             'lines' => $lines,
             'lookBacks' => $due,
             'shed' => $reminders->of($user->crew),

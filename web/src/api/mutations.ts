@@ -50,6 +50,7 @@ export const MUTATIONS = {
   'POST /grounds/{ground}/keepers': 'ground',
   'POST /grounds/{ground}/imports/preview': 'nothing',
   'POST /grounds/{ground}/imports': 'ground',
+  'DELETE /imports/{import}': 'nothing',
   'POST /outlines': 'nothing',
   'PATCH /patches/{patch}': 'ground',
   'POST /patches/{patch}/split': 'ground',
@@ -74,6 +75,7 @@ export const MUTATIONS = {
   'POST /stands/{stand}/plot-plans': 'stand',
   'PUT /stands/{stand}/tally': 'stand',
   'POST /stands/{stand}/tally/csv': 'nothing',
+  'PUT /stands/{stand}/assignee': 'stand',
   'POST /stands/{stand}/close': 'stand',
 
   'PUT /stands/{stand}/weights': 'stand',
@@ -153,6 +155,7 @@ export const ANSWERS_ARE: { [W in Write]?: (answer: AnswerOf<W>) => QueryKey } =
   'PUT /shed/people/{person}': SHED,
   'POST /stands/{stand}/sightings': STAND,
   'PUT /stands/{stand}/tally': STAND,
+  'PUT /stands/{stand}/assignee': STAND,
   'POST /stands/{stand}/close': STAND,
   'PUT /stands/{stand}/weights': STAND,
   'PUT /stands/{stand}/step': STAND,

@@ -10,6 +10,7 @@ import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
 import RecordForm from './RecordForm.vue';
+import WhoDoesIt from './WhoDoesIt.vue';
 import SheetView from './SheetView.vue';
 import PaperButton from '@/components/feedback/PaperButton.vue';
 import ActButton from '@/components/form/ActButton.vue';
@@ -64,6 +65,7 @@ const withdraw = async (): Promise<void> => {
     <h1>
       {{ t('station.field-day') }}<template v-if="stand">: {{ stand.name }}</template>
     </h1>
+
     <div v-if="stand && !stand.sheetId" :class="{ bench: draft }" class="before">
       <SheetView v-if="draft" :snapshot="draft.snapshot" class="draft" />
       <section class="stack gates" :class="{ 'why stays': draft }" aria-labelledby="gates-h">
@@ -91,6 +93,7 @@ const withdraw = async (): Promise<void> => {
         }}</ActButton>
         <p v-else class="soft">{{ t('field.leadIssues') }}</p>
         <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+        <WhoDoesIt :stand="stand" />
       </section>
     </div>
     <template v-if="stand?.sheetId && sheet">
@@ -112,7 +115,13 @@ const withdraw = async (): Promise<void> => {
       </form>
       <div class="bench">
         <SheetView :snapshot="sheet.snapshot" :issued="sheet" />
-        <RecordForm v-if="!stand.recordId && mayWrite" class="why" :sheet="sheet" :time-zone="stand.season.timeZone" />
+        <RecordForm
+          v-if="!stand.recordId && mayWrite"
+          class="why"
+          :sheet="sheet"
+          :time-zone="stand.season.timeZone"
+          :crew="stand.crew"
+        />
         <p v-else-if="stand.recordId" class="why soft">{{ t('field.signedHelp') }}</p>
       </div>
     </template>

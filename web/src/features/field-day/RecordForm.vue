@@ -6,16 +6,18 @@ import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import ActButton from '@/components/form/ActButton.vue';
+import SaidAmount from '@/components/figures/SaidAmount.vue';
+import SuggestField from '@/components/form/SuggestField.vue';
 import TextField from '@/components/form/TextField.vue';
 import TickField from '@/components/form/TickField.vue';
 import DayField from '@/components/form/DayField.vue';
 import TimeField from '@/components/form/TimeField.vue';
 import QuantityField from '@/components/form/QuantityField.vue';
 
-const props = defineProps<{ sheet: Schemas['Sheet']; timeZone: string }>();
+const props = defineProps<{ sheet: Schemas['Sheet']; timeZone: string; crew: Schemas['Stand']['crew'] }>();
 const emit = defineEmits<{ signed: [] }>();
 const { t } = useI18n();
-const { user, format } = useSession();
+const { user } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 
 const form = ref({
@@ -83,7 +85,7 @@ const sign = async (): Promise<void> => {
     <h2 id="record-h">{{ t('record.title') }}</h2>
     <p v-if="restoredAt" class="note small">{{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}</p>
     <p v-if="sheet.snapshot.recipe" class="small">
-      {{ t('record.planned') }} <b>{{ format(sheet.snapshot.recipe.need) }}</b>
+      {{ t('record.planned') }} <b><SaidAmount :of="sheet.snapshot.recipe.need" /></b>
     </p>
     <div class="fields">
       <template v-for="f in shown" :key="f">
@@ -101,6 +103,14 @@ const sign = async (): Promise<void> => {
           :label="t(`record.${f}`)"
           :fault="at(`/${f}`)"
           :sample="t(`record.example.${f}`)"
+        />
+        <SuggestField
+          v-else-if="f === 'people'"
+          v-model="form[f]"
+          :suggestions="crew.map((p) => p.name)"
+          several
+          :label="t(`record.${f}`)"
+          :fault="at(`/${f}`)"
         />
         <TextField
           v-else

@@ -3,6 +3,9 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
+import FillStep from '@/components/figures/FillStep.vue';
+import SaidAmount from '@/components/figures/SaidAmount.vue';
+import { useSaid } from '@/components/figures/useSaid';
 import PourLine from '@/components/figures/PourLine.vue';
 import { useSession } from '@/composables/useSession';
 import WateringIn from './WateringIn.vue';
@@ -14,6 +17,7 @@ const props = defineProps<{
 }>();
 const { t } = useI18n();
 const { format, units } = useSession();
+const { mark } = useSaid();
 /** What to measure for each load; sheets of before tell the first alone. */
 const cupsOf = (load: Schemas['Load'], i: number): Schemas['Measure'][] =>
   (load.measure ?? (i === 0 ? (props.snapshot.recipe?.measure ?? []) : [])).filter((m) => m.system === units.value);
@@ -59,7 +63,7 @@ const strictest = computed(() => props.snapshot.strictest ?? props.snapshot.prod
         {{
           t(several ? 'mix.thenOf' : 'mix.then', {
             carrier: snapshot.recipe.carrier.name,
-            mark: format(snapshot.recipe.need),
+            mark: mark(snapshot.recipe.need),
           })
         }}
         ·
@@ -70,16 +74,12 @@ const strictest = computed(() => props.snapshot.strictest ?? props.snapshot.prod
       <div v-for="(load, i) in snapshot.recipe.loads" :key="i">
         <p>
           <b>{{ load.part ? t('mix.partLoad') : t('mix.fullLoads', { n: load.times }, load.times) }}</b>
-          {{ format(load.finished) }}
+          <SaidAmount :of="load.finished" />
         </p>
-        <p v-for="cup in cupsOf(load, i)" :key="cup.what ?? cup.tool">
-          <template v-if="several">{{ cup.product }}: </template>{{ t('field.measure', { tool: cup.tool }) }}
-          <template v-if="cup.fullCups">{{ t('mix.fullCups', { n: cup.fullCups, holds: cup.holds }) }}</template>
-          <b>{{ cup.lastFill }}</b>
-        </p>
+
         <ol>
           <li v-for="step in load.steps" :key="step.what">
-            {{ step.name }} <b>{{ format(step.amount) }}</b>
+            <FillStep :load="{ measure: cupsOf(load, i) }" :step="step" />
           </li>
         </ol>
       </div>

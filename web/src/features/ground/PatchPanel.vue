@@ -149,6 +149,7 @@ const tell = async (): Promise<void> => {
       <li v-for="s in patch.stands" :key="s.id">
         <RouterLink :to="{ name: s.station, params: { stand: s.id } }">{{ s.name }}</RouterLink>
         <span class="soft">{{ s.act.text }}</span>
+        <span v-if="s.assignee" class="small soft"> · {{ s.assignee.name }}</span>
       </li>
       <li v-if="patch.stands.length === 0" class="soft">{{ t('ground.noStands') }}</li>
     </ul>

@@ -5,7 +5,9 @@ import { useI18n } from 'vue-i18n';
 import { todayQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import ActButton from '@/components/form/ActButton.vue';
-import { groundsOf, groupsOf } from './groups';
+import EmptyState from '@/components/feedback/EmptyState.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
+import { groundsOf, groupsOf, NOBODY, peopleOf } from './groups';
 
 /** What is next, the furthest along first, each group with the reason why it comes there. */
 
@@ -15,7 +17,11 @@ const due = computed(() => data.value?.lookBacks.filter((l) => l.due) ?? []);
 const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
 const grounds = computed(() => groundsOf(data.value?.lines ?? []));
 const ground = ref('');
-const groups = computed(() => (data.value ? groupsOf(data.value.lines, data.value.day, ground.value) : []));
+const people = computed(() => peopleOf(data.value?.lines ?? []));
+const who = ref('');
+const groups = computed(() =>
+  data.value ? groupsOf(data.value.lines, data.value.day, { ground: ground.value, who: who.value }) : [],
+);
 </script>
 
 <template>
@@ -23,24 +29,37 @@ const groups = computed(() => (data.value ? groupsOf(data.value.lines, data.valu
     <h1>{{ data ? dayText(data.day, true) : t('station.today') }}</h1>
     <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
     <p v-else-if="isPending" role="status">{{ t('frame.loading') }}</p>
-    <div v-else-if="data && data.lines.length === 0" class="stack">
-      <p>{{ t('today.empty') }}</p>
+    <EmptyState v-else-if="data && data.lines.length === 0" :said="t('today.empty')">
       <RouterLink class="btn main" :to="{ name: 'ground' }">{{ t('today.toGround') }}</RouterLink>
-    </div>
+    </EmptyState>
     <div v-else-if="data" class="bench">
       <section class="stack" aria-labelledby="next-h">
         <h2 id="next-h">{{ t('today.next') }}</h2>
-        <div v-if="grounds.length > 1" class="row grounds" role="group" :aria-label="t('today.ofGround')">
-          <ActButton
-            v-for="g in [{ id: '', name: t('today.everyGround') }, ...grounds]"
-            :key="g.id"
-            small
-            :class="{ main: ground === g.id }"
-            :aria-pressed="ground === g.id"
-            @click="ground = g.id"
-            >{{ g.name }}</ActButton
-          >
+        <div class="row narrowed">
+          <div v-if="grounds.length > 1" class="row grounds" role="group" :aria-label="t('today.ofGround')">
+            <ActButton
+              v-for="g in [{ id: '', name: t('today.everyGround') }, ...grounds]"
+              :key="g.id"
+              small
+              :class="{ main: ground === g.id }"
+              :aria-pressed="ground === g.id"
+              @click="ground = g.id"
+              >{{ g.name }}</ActButton
+            >
+          </div>
+          <ChoiceField
+            v-if="people.length"
+            v-model="who"
+            :label="t('today.ofWhom')"
+            width="16em"
+            :options="[
+              { value: '', label: t('today.everybody') },
+              ...people.map((p) => ({ value: p.id, label: p.id === data?.person ? t('today.me', p) : p.name })),
+              { value: NOBODY, label: t('today.nobody') },
+            ]"
+          />
         </div>
+        <p v-if="groups.length === 0" class="soft">{{ t('today.noneSo') }}</p>
         <section v-for="(group, i) in groups" :key="group.code" :aria-labelledby="`group-${group.code}`">
           <h3 :id="`group-${group.code}`">
             {{ t(`today.group.${group.code}`, { n: group.lines.length }, group.lines.length) }}
@@ -52,7 +71,10 @@ const groups = computed(() => (data.value ? groupsOf(data.value.lines, data.valu
               <RouterLink :to="{ name: line.station, params: { stand: line.id } }" class="line">
                 <span
                   ><b>{{ line.name }}</b
-                  ><br /><span class="soft small">{{ line.patch }}, {{ line.ground }}</span></span
+                  ><br /><span class="soft small"
+                    >{{ line.patch }}, {{ line.ground
+                    }}<template v-if="line.assignee"> · {{ line.assignee.name }}</template></span
+                  ></span
                 >
                 <!-- the heading says what is next; here only what is of this line alone -->
                 <span class="act">

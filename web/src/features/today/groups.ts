@@ -11,6 +11,14 @@ export const groundsOf = (lines: Line[]): { id: string; name: string }[] =>
     .map(([id, name]) => ({ id, name }))
     .sort((a, b) => a.name.localeCompare(b.name));
 
+/** Asked for what nobody has taken yet. */
+export const NOBODY = 'nobody';
+/** Who has taken something, by name. */
+export const peopleOf = (lines: Line[]): { id: string; name: string }[] =>
+  [...new Map(lines.flatMap((l) => (l.assignee ? [[l.assignee.id, l.assignee]] : []))).values()].sort((a, b) =>
+    a.name.localeCompare(b.name),
+  );
+
 const codeOf = (line: Line, day: string): Code => {
   // nothing can be done of it yet, whatever is next
   if (line.from && line.from > day) return 'later';
@@ -18,12 +26,21 @@ const codeOf = (line: Line, day: string): Code => {
   return ORDER.find((known) => known === code) ?? 'finished';
 };
 
-/** Lines by what is next, of one ground or ('') of all; an empty group is left out. */
-export const groupsOf = (lines: Line[], day: string, ground: string): { code: Code; lines: Line[] }[] =>
+/** Lines by what is next, of one ground and one person or ('') of all; an empty group is left out. */
+export const groupsOf = (
+  lines: Line[],
+  day: string,
+  { ground, who }: { ground: string; who: string },
+): { code: Code; lines: Line[] }[] =>
   ORDER.map((code) => ({
     code,
     lines: lines
-      .filter((l) => (ground === '' || l.groundId === ground) && codeOf(l, day) === code)
+      .filter(
+        (l) =>
+          (ground === '' || l.groundId === ground) &&
+          (who === '' || (l.assignee?.id ?? NOBODY) === who) &&
+          codeOf(l, day) === code,
+      )
       // what opens soonest is planned for first
       .sort((a, b) => (code === 'later' ? (a.from ?? '').localeCompare(b.from ?? '') : 0)),
   })).filter((group) => group.lines.length > 0);
