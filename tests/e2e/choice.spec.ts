@@ -24,7 +24,7 @@ test('weighs ways side by side, sees what waiting costs, and takes a programme w
       'Side by side: Basal bark, triclopyr ester',
     ])
       await page.getByRole('checkbox', { name, exact: true }).check();
-    await page.getByRole('button', { name: 'Side by side (3)' }).click();
+    await page.getByRole('tab', { name: 'Side by side (3)' }).click();
     const table = page.getByRole('table');
     await expect(table.getByRole('columnheader')).toHaveText([
       'Figure',
@@ -37,11 +37,11 @@ test('weighs ways side by side, sees what waiting costs, and takes a programme w
     await expect(table.getByRole('row', { name: /^Other weeds/ })).toContainText('Tree-of-heaven: hits');
     await isAccessible(page);
     await table.getByRole('button', { name: 'Take out' }).nth(2).click();
-    await expect(page.getByRole('button', { name: 'Side by side (2)' })).toBeVisible();
+    await expect(page.getByRole('tab', { name: 'Side by side (2)' })).toBeVisible();
   });
 
   await test.step('cost of waiting', async () => {
-    await page.getByRole('button', { name: 'Cost', exact: true }).click();
+    await page.getByRole('tab', { name: 'Cost' }).click();
     await expect(page.getByRole('img', { name: /^Hours of one pass/ })).toBeVisible();
     const waiting = page.getByRole('table', { name: 'If you wait' });
     await expect(waiting.getByRole('row')).toHaveCount(5);
@@ -49,7 +49,7 @@ test('weighs ways side by side, sees what waiting costs, and takes a programme w
   });
 
   await test.step('a programme', async () => {
-    await page.getByRole('button', { name: 'Programmes', exact: true }).click();
+    await page.getByRole('tab', { name: 'Programmes' }).click();
     await expect(page.getByRole('button', { name: /^Cut, and cut again/ })).toContainText('without any product');
     await page.getByRole('button', { name: /^Pull, sow oats, patrol/ }).click();
     await isAccessible(page);
@@ -65,7 +65,7 @@ test('weighs ways side by side, sees what waiting costs, and takes a programme w
 test('keeps prices with their days, and the money on the board follows', async ({ page }) => {
   await signIn(page);
   await station(page, 'Shed');
-  await page.getByRole('button', { name: 'Prices and figures' }).click();
+  await page.getByRole('tab', { name: 'Prices and figures' }).click();
   await expect(page.getByText('old price, of Sat 10 Aug 2024')).toBeVisible();
   await page.getByLabel('An hour').fill('forty');
   await page.getByRole('button', { name: 'Keep prices' }).click();
@@ -75,7 +75,7 @@ test('keeps prices with their days, and the money on the board follows', async (
   await page.getByRole('button', { name: 'Keep prices' }).click();
   await expect(page.getByText('old price, of')).toHaveCount(0);
   await isAccessible(page);
-  await page.getByRole('button', { name: 'How we work' }).click();
+  await page.getByRole('tab', { name: 'How we work' }).click();
   await page.getByText('Stumps', { exact: true }).click();
   await choose(page.getByRole('combobox', { name: 'Longest wait from cut to treatment' }), '5 minutes');
 });

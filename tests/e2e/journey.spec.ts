@@ -225,14 +225,14 @@ test('finds by any name and walks the stations by keys', async ({ page }) => {
   await page.keyboard.press('/');
   const search = page.getByLabel('Station, stand, plant or way of working');
   await search.fill('injection');
-  await page.getByRole('button', { name: /Hack and squirt/ }).click();
+  await page.getByRole('option', { name: /Hack and squirt/ }).click();
   await expect(page.getByText('Also called: Injection')).toBeVisible();
   await page.keyboard.press('/');
   await search.fill('couch');
   // the stand of that plant first, then its page
-  await expect(page.getByRole('button', { name: /Quackgrass.*Cider rows/ })).toBeVisible();
+  await expect(page.getByRole('option', { name: /Quackgrass.*Cider rows/ })).toBeVisible();
   await isAccessible(page);
-  await page.getByRole('button', { name: /Quackgrass.*couch/i }).click();
+  await page.getByRole('option', { name: /Quackgrass.*couch/i }).click();
   await expect(page.getByRole('heading', { name: 'Quackgrass' })).toBeVisible();
   await isAccessible(page);
   await page.keyboard.press('[');

@@ -38,7 +38,7 @@ test('from a product without a label to a confirmed card, a stepped mix with a p
   });
 
   await test.step('a jug of it on the shelf, and a small can to mix in', async () => {
-    await page.getByRole('button', { name: 'On the shelf' }).click();
+    await page.getByRole('tab', { name: 'On the shelf' }).click();
     await page.getByRole('button', { name: 'Put a container on the shelf' }).click();
     await choose(page.getByRole('combobox', { name: 'Product' }), 'Triclopyr ester 240 g/L, for bark');
     await page.getByLabel('It holds').fill('1 L');
@@ -46,7 +46,7 @@ test('from a product without a label to a confirmed card, a stepped mix with a p
     await page.getByRole('button', { name: 'Put it there' }).click();
     await expect(page.getByText('lot W-1')).toBeVisible();
     await isAccessible(page);
-    await page.getByRole('button', { name: 'Sprayers' }).click();
+    await page.getByRole('tab', { name: 'Sprayers' }).click();
     await page.getByRole('button', { name: 'Add a sprayer, bottle or wick' }).click();
     await page.getByLabel('Name').fill('Small can');
     await choose(page.getByRole('combobox', { name: 'Kind' }), 'hand can');
@@ -103,7 +103,7 @@ test('from a product without a label to a confirmed card, a stepped mix with a p
     );
     expect(pdf.headers()['content-type']).toBe('application/pdf');
     await station(page, 'Shed');
-    await page.getByRole('button', { name: 'On the shelf' }).click();
+    await page.getByRole('tab', { name: 'On the shelf' }).click();
     const jug = page.getByRole('listitem').filter({ hasText: 'lot W-1' });
     await expect(jug.getByText(/^3[12]\.\d+ fl oz$/)).toBeVisible();
     await jug.getByText('1 draw').click();
@@ -210,7 +210,7 @@ test('calibrates a sprayer, lends a tool and buys the cheapest cover', async ({ 
   await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
   await expect(page.getByText('calibrated Thu 3 Sep 2026').first()).toBeVisible();
 
-  await page.getByRole('button', { name: 'Tools' }).click();
+  await page.getByRole('tab', { name: 'Tools' }).click();
   const hatchet = page.getByRole('listitem').filter({ hasText: 'Hatchet' });
   await hatchet.getByRole('button', { name: 'Lend', exact: true }).click();
   await page.getByLabel('To whom').fill('Next farm');
@@ -226,12 +226,12 @@ test('calibrates a sprayer, lends a tool and buys the cheapest cover', async ({ 
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(hatchet).toBeVisible();
 
-  await page.getByRole('button', { name: 'Buying' }).click();
+  await page.getByRole('tab', { name: 'Buying' }).click();
   await expect(page.getByRole('row', { name: /^Product in all/ })).toBeVisible();
   await isAccessible(page);
   const csv = await page.request.get((await page.getByRole('link', { name: 'As CSV' }).getAttribute('href')) ?? '');
   expect(await csv.text()).toContain('item,needed,on_shelf');
-  await page.getByRole('button', { name: 'People' }).click();
+  await page.getByRole('tab', { name: 'People' }).click();
   await page.getByRole('button', { name: 'Add somebody' }).click();
   await page.getByLabel('Name').fill('Fern Ashdown');
   await page.getByLabel('felling').check();

@@ -68,7 +68,7 @@ const SHOTS = [
     name: 'programmes',
     path: (s) => `/stands/${s['Tree-of-heaven']}/methods`,
     before: async (p) => {
-      await p.getByRole('button', { name: 'Programmes', exact: true }).click();
+      await p.getByRole('tab', { name: 'Programmes' }).click();
       await p.getByRole('heading', { name: 'Programmes for this stand' }).waitFor();
       await p.waitForTimeout(400);
     },
@@ -82,7 +82,7 @@ const SHOTS = [
           .getByRole('checkbox', { name: /^Side by side/ })
           .nth(i)
           .check();
-      await p.getByRole('button', { name: /^Side by side/ }).click();
+      await p.getByRole('tab', { name: /^Side by side/ }).click();
       await p.getByRole('table').waitFor();
       await p.waitForTimeout(400);
     },

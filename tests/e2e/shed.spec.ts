@@ -51,7 +51,7 @@ test('enters a label card as printed, confirms it, and the board listens to it',
 test('changes how the crew works, and the board follows', async ({ page }) => {
   await signIn(page);
   await station(page, 'Shed');
-  await page.getByRole('button', { name: 'How we work' }).click();
+  await page.getByRole('tab', { name: 'How we work' }).click();
   const told = page.waitForResponse((r) => r.url().endsWith('/shed/choices') && r.ok());
   await choose(page.getByRole('combobox', { name: 'Owner’s stance on herbicide' }), 'no herbicide');
   await told;
@@ -64,7 +64,7 @@ test('changes how the crew works, and the board follows', async ({ page }) => {
   await basal.click();
   await expect(page.getByRole('button', { name: 'Choose Basal bark' })).toBeDisabled();
   await station(page, 'Shed');
-  await page.getByRole('button', { name: 'How we work' }).click();
+  await page.getByRole('tab', { name: 'How we work' }).click();
   const kept = page.waitForResponse((r) => r.url().endsWith('/shed/choices') && r.ok());
   await choose(page.getByRole('combobox', { name: 'Owner’s stance on herbicide' }), 'any');
   await kept;
@@ -73,11 +73,11 @@ test('changes how the crew works, and the board follows', async ({ page }) => {
 test('keeps two people from overwriting each other', async ({ page, browser }) => {
   await signIn(page);
   await station(page, 'Shed');
-  await page.getByRole('button', { name: 'How we work' }).click();
+  await page.getByRole('tab', { name: 'How we work' }).click();
   const other = await browser.newPage();
   await signIn(other, 'bram');
   await station(other, 'Shed');
-  await other.getByRole('button', { name: 'How we work' }).click();
+  await other.getByRole('tab', { name: 'How we work' }).click();
   for (const one of [page, other]) await one.locator('summary', { hasText: 'Basal bark' }).click();
   await expect(chosen(page.getByRole('combobox', { name: 'Height of the basal band' }))).toContainText('14 in');
   const theirs = other.waitForResponse((r) => r.url().endsWith('/shed/choices') && r.ok());

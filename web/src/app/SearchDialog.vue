@@ -1,31 +1,37 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query';
-import { computed, ref, watch } from 'vue';
+import { useQueryClient } from '@tanstack/vue-query';
+import { ref, useTemplateRef } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { api, unwrap, type Schemas } from '@/api/client';
-import TextField from '@/components/form/TextField.vue';
 import { useHand } from './hand';
 import { OF_STAND, type Station } from './router';
 
+type Hit = Schemas['SearchResult']['data'][number];
 const emit = defineEmits<{ close: [] }>();
 const { t } = useI18n();
 const router = useRouter();
+const client = useQueryClient();
 const hand = useHand();
 const words = ref('');
-const at = ref(0);
-const { data } = useQuery(
-  computed(() => ({
-    queryKey: ['search', words.value],
-    queryFn: () => unwrap(api.GET('/search', { params: { query: { q: words.value } } })),
-    enabled: words.value.trim() !== '',
-  })),
-);
-const hits = computed(() => (words.value.trim() === '' ? [] : (data.value?.data ?? [])));
-watch(hits, () => (at.value = 0));
+const field = useTemplateRef<{ focus: () => void }>('field');
+/** Nothing of that name was found. */
+const none = ref(false);
 
-const go = (hit: Schemas['SearchResult']['data'][number] | undefined): void => {
-  if (!hit) return;
+const find = async (typed: string): Promise<Hit[]> => {
+  none.value = false;
+  const q = typed.trim();
+  if (q === '') return [];
+  const hits = (
+    await client.fetchQuery({
+      queryKey: ['search', q],
+      queryFn: () => unwrap(api.GET('/search', { params: { query: { q } } })),
+    })
+  ).data;
+  none.value = hits.length === 0;
+  return hits;
+};
+const go = (hit: Hit): void => {
   if (hit.kind === 'species') void router.push({ name: 'species', params: { id: hit.id } });
   else if (hit.kind === 'method') void router.push({ name: 'handbook', hash: `#method-${hit.id}` });
   else if (hit.kind === 'card') void router.push({ name: 'shed', query: { view: 'cards', find: hit.name } });
@@ -38,43 +44,25 @@ const go = (hit: Schemas['SearchResult']['data'][number] | undefined): void => {
 </script>
 
 <template>
-  <el-dialog :model-value="true" :title="t('search.title')" width="560" @close="emit('close')">
-    <TextField
+  <el-dialog :model-value="true" :title="t('search.title')" width="560" @opened="field?.focus()" @close="emit('close')">
+    <label class="ask-label" for="search-words">{{ t('search.label') }}</label>
+    <el-autocomplete
+      id="search-words"
+      ref="field"
       v-model="words"
-      :label="t('search.label')"
+      :fetch-suggestions="find"
+      value-key="name"
+      :debounce="150"
+      highlight-first-item
+      fit-input-width
+      popper-class="choices"
       autocomplete="off"
-      autofocus
-      @keydown.down.prevent="at = Math.min(at + 1, hits.length - 1)"
-      @keydown.up.prevent="at = Math.max(at - 1, 0)"
-      @keydown.enter.prevent="go(hits[at])"
-    />
-    <ul class="hits" :aria-label="t('search.hits')">
-      <li v-for="(hit, i) in hits" :key="hit.kind + hit.id">
-        <button type="button" :class="{ at: i === at }" @click="go(hit)">
-          <b>{{ hit.name }}</b> <span class="soft">{{ hit.detail }}</span>
-        </button>
-      </li>
-    </ul>
-    <p v-if="words && data && hits.length === 0" class="soft">{{ t('search.none') }}</p>
+      @select="go($event as Hit)"
+    >
+      <template #default="{ item }"
+        ><b>{{ item.name }}</b> <span class="soft">{{ item.detail }}</span></template
+      >
+    </el-autocomplete>
+    <p class="soft small" role="status">{{ none ? t('search.none') : '' }}</p>
   </el-dialog>
 </template>
-
-<style scoped>
-.hits {
-  list-style: none;
-  padding: 8px 0 0;
-}
-.hits button {
-  width: 100%;
-  text-align: left;
-  min-height: 40px;
-  border: 0;
-  border-bottom: 1px solid var(--rule);
-  background: none;
-  padding: 4px 8px;
-  cursor: pointer;
-}
-.hits button.at {
-  background: var(--sloe-pale);
-}
-</style>

@@ -3,6 +3,7 @@ import { computed, nextTick, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import type { Schemas } from '@/api/client';
+import HintTip from '@/components/feedback/HintTip.vue';
 import { useHand } from './hand';
 import { OF_STAND, STATIONS } from './router';
 
@@ -51,26 +52,30 @@ watch(
 
 <template>
   <nav ref="rail" class="stem" :aria-label="t('frame.stations')">
-    <component
-      :is="node.to ? 'RouterLink' : 'span'"
+    <HintTip
       v-for="node in nodes"
       :key="node.id"
-      class="node"
-      :class="[node.state, { here: node.here, gated: node.gated, off: !node.to }]"
-      :to="node.to ?? undefined"
-      :aria-current="node.here ? 'page' : undefined"
-      :aria-disabled="node.to ? undefined : true"
-      :title="node.gated ? node.gate : node.to ? undefined : t('frame.takeStand')"
+      :hint="node.gated ? node.gate : node.to ? undefined : t('frame.takeStand')"
+      place="right"
     >
-      <svg viewBox="0 0 24 24" aria-hidden="true">
-        <circle cx="12" cy="12" :r="node.state === 'next' ? 9 : 6" />
-        <path v-if="node.gated" d="M4 12h16" />
-      </svg>
-      <span>{{ t(`station.${node.id}`) }}</span>
-      <span v-if="node.state === 'done' || node.state === 'next' || node.gated" class="visually-hidden">
-        {{ node.gated ? t('frame.gated', { gate: node.gate }) : t(`frame.state.${node.state}`) }}
-      </span>
-    </component>
+      <component
+        :is="node.to ? 'RouterLink' : 'span'"
+        class="node"
+        :class="[node.state, { here: node.here, gated: node.gated, off: !node.to }]"
+        :to="node.to ?? undefined"
+        :aria-current="node.here ? 'page' : undefined"
+        :aria-disabled="node.to ? undefined : true"
+      >
+        <svg viewBox="0 0 24 24" aria-hidden="true">
+          <circle cx="12" cy="12" :r="node.state === 'next' ? 9 : 6" />
+          <path v-if="node.gated" d="M4 12h16" />
+        </svg>
+        <span>{{ t(`station.${node.id}`) }}</span>
+        <span v-if="node.state === 'done' || node.state === 'next' || node.gated" class="visually-hidden">
+          {{ node.gated ? t('frame.gated', { gate: node.gate }) : t(`frame.state.${node.state}`) }}
+        </span>
+      </component>
+    </HintTip>
   </nav>
 </template>
 

@@ -3,6 +3,7 @@ import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { useSession } from '@/composables/useSession';
 import { dayText } from '@/components/dates';
+import HintTip from '@/components/feedback/HintTip.vue';
 import ActButton from '@/components/form/ActButton.vue';
 
 defineProps<{ stand: Schemas['Stand'] | null }>();
@@ -17,31 +18,34 @@ const { user, units, change } = useSession();
       <template v-if="stand">
         <b>{{ stand.name }}</b>
         <span class="place">{{ stand.patch }}, {{ stand.ground }}</span>
-        <span class="soft season" :title="t('frame.shiftHelp')">
-          {{ dayText(stand.season.day) }} ·
-          {{
-            stand.season.trusted
-              ? t('frame.shift', {
-                  days: Math.abs(stand.season.shiftDays),
-                  way: stand.season.shiftDays < 0 ? t('frame.earlier') : t('frame.later'),
-                })
-              : t('frame.shiftUnknown')
-          }}
-        </span>
+        <HintTip :hint="t('frame.shiftHelp')">
+          <span class="soft season" tabindex="0">
+            {{ dayText(stand.season.day) }} ·
+            {{
+              stand.season.trusted
+                ? t('frame.shift', {
+                    days: Math.abs(stand.season.shiftDays),
+                    way: stand.season.shiftDays < 0 ? t('frame.earlier') : t('frame.later'),
+                  })
+                : t('frame.shiftUnknown')
+            }}
+          </span>
+        </HintTip>
       </template>
       <span v-else class="soft">{{ t('frame.noStand') }}</span>
     </p>
     <div class="tools">
-      <ActButton quiet small :title="t('frame.keySearch')" @click="emit('search')">{{ t('frame.search') }}</ActButton>
-      <ActButton
-        quiet
-        small
-        class="units"
-        :title="t('frame.keyUnits')"
-        @click="change({ units: units === 'us' ? 'metric' : 'us' })"
-        ><span class="visually-hidden">{{ t('frame.units') }}</span> {{ t(`frame.${units}`) }}</ActButton
-      >
-      <ActButton quiet small :title="user?.email" @click="emit('more')">{{ t('frame.more') }}</ActButton>
+      <HintTip :hint="t('frame.keySearch')">
+        <ActButton quiet small @click="emit('search')">{{ t('frame.search') }}</ActButton>
+      </HintTip>
+      <HintTip :hint="t('frame.keyUnits')">
+        <ActButton quiet small class="units" @click="change({ units: units === 'us' ? 'metric' : 'us' })"
+          ><span class="visually-hidden">{{ t('frame.units') }}</span> {{ t(`frame.${units}`) }}</ActButton
+        >
+      </HintTip>
+      <HintTip :hint="user?.email">
+        <ActButton quiet small @click="emit('more')">{{ t('frame.more') }}</ActButton>
+      </HintTip>
     </div>
   </div>
 </template>

@@ -1,42 +1,13 @@
 <script setup lang="ts" generic="V extends string">
-/** A page in several views: one row of names under which the chosen one stands. */
+/** A page in several views: a row of names, and under it the chosen one. */
 defineProps<{ views: readonly { id: V; name: string }[]; label: string }>();
 const view = defineModel<V>({ required: true });
 </script>
 
 <template>
-  <div class="views" role="group" :aria-label="label">
-    <button
-      v-for="v in views"
-      :key="v.id"
-      type="button"
-      class="view"
-      :aria-pressed="view === v.id"
-      @click="view = v.id"
-    >
-      {{ v.name }}
-    </button>
-  </div>
+  <el-tabs v-model="view" class="views" role="region" :aria-label="label">
+    <el-tab-pane v-for="v in views" :key="v.id" :name="v.id" :label="v.name" lazy>
+      <div v-if="view === v.id" class="stack"><slot></slot></div>
+    </el-tab-pane>
+  </el-tabs>
 </template>
-
-<style scoped>
-.views {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 4px;
-  border-bottom: 1px solid var(--rule);
-}
-.view {
-  min-height: var(--touch);
-  padding: 6px 16px;
-  background: none;
-  border: 0;
-  border-bottom: 4px solid transparent;
-  cursor: pointer;
-  font-weight: 600;
-}
-.view[aria-pressed='true'] {
-  border-bottom-color: var(--sloe);
-  color: var(--sloe);
-}
-</style>

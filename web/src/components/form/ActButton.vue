@@ -5,6 +5,8 @@ withDefaults(
     main?: boolean;
     quiet?: boolean;
     small?: boolean;
+    /** For a wet glove. */
+    big?: boolean;
     type?: 'button' | 'submit';
     busy?: boolean;
     disabled?: boolean;
@@ -16,7 +18,7 @@ withDefaults(
 <template>
   <el-button
     class="btn"
-    :class="{ main, quiet, small }"
+    :class="{ main, quiet, small, big }"
     :native-type="type"
     :loading="busy"
     :disabled="disabled"

@@ -6,6 +6,8 @@ import { useI18n } from 'vue-i18n';
 import { api, jobDay, unwrap, type Schemas } from '@/api/client';
 import { recordQuery, sightingQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
+import SaidAmount from '@/components/figures/SaidAmount.vue';
+import EmptyState from '@/components/feedback/EmptyState.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
@@ -30,21 +32,15 @@ const { data: sighting } = useQuery(
 );
 
 type Body = {
-  planned?: { mix?: Schemas['Quantity']; product?: Schemas['Quantity'] } | null;
-  mixUsed?: Schemas['Quantity'] | null;
-  productUsed?: Schemas['Quantity'] | null;
   treated?: number;
   skipped?: number;
   people?: string[];
   weather?: string;
   signedBy?: string;
   remarks?: string | null;
-  productsUsed?: { product: string; used: Schemas['Quantity'] | null }[];
   batches?: { number: number; finished: Schemas['Quantity'] | null; drawn: { amount: string; lot: string | null }[] }[];
 };
 const body = computed(() => (record.value?.body ?? {}) as Body);
-/** Where several products were in the tank each has its line. */
-const severalUsed = computed(() => ((body.value.productsUsed?.length ?? 0) > 1 ? (body.value.productsUsed ?? []) : []));
 const form = ref({
   lookedOn: stand.value ? jobDay(stand.value.season.timeZone) : '',
   counted: '',
@@ -65,6 +61,20 @@ const expected = computed(() => {
   return e ? t('look.expectedShare', e) : '—';
 });
 const scored = computed(() => record.value?.lookBacks.filter((l) => l.scored).at(-1) ?? null);
+/** What was when, and the day from which it can be judged, where that is still ahead. */
+const course = computed(() => {
+  const r = record.value;
+  if (!r) return [];
+  return [
+    { day: r.workedOn, said: t('look.worked', { n: r.seq }), ahead: false },
+    ...r.lookBacks.map((l) => ({
+      day: l.lookedOn,
+      said: l.scored ? t('look.judged', { dead: l.dead, counted: l.counted }) : t('look.signKept'),
+      ahead: false,
+    })),
+    ...(scored.value ? [] : [{ day: r.judgeAfter, said: t('look.judgeFrom'), ahead: !r.mayScore }]),
+  ].sort((a, b) => a.day.localeCompare(b.day));
+});
 const COUNTS = ['counted', 'dead', 'resprouted'] as const;
 const number = (text: string): number => (/^\d+$/.test(text.trim()) ? Number(text) : -1);
 const keep = async (scored: boolean): Promise<void> => {
@@ -97,14 +107,11 @@ const keep = async (scored: boolean): Promise<void> => {
     <h1>
       {{ t('station.look-back') }}<template v-if="stand">: {{ stand.name }}</template>
     </h1>
-    <div v-if="stand && !stand.recordId" class="stack">
-      <p>{{ t('look.nothing') }}</p>
-      <p>
-        <RouterLink class="btn main" :to="{ name: 'field-day', params: { stand: props.stand } }">{{
-          t('station.field-day')
-        }}</RouterLink>
-      </p>
-    </div>
+    <EmptyState v-if="stand && !stand.recordId" :said="t('look.nothing')">
+      <RouterLink class="btn main" :to="{ name: 'field-day', params: { stand: props.stand } }">{{
+        t('station.field-day')
+      }}</RouterLink>
+    </EmptyState>
     <div v-if="record" class="bench">
       <section class="stack" aria-labelledby="judge-h">
         <h2 id="judge-h">
@@ -194,6 +201,16 @@ const keep = async (scored: boolean): Promise<void> => {
           {{ record.method }}<template v-if="record.method">, </template>{{ dayText(record.workedOn, true) }} ·
           {{ t('look.who') }} {{ body.people?.join(', ') }}
         </p>
+        <el-timeline class="course" :aria-label="t('look.course')">
+          <el-timeline-item
+            v-for="(c, i) in course"
+            :key="i"
+            :timestamp="dayText(c.day, true)"
+            placement="top"
+            :hollow="c.ahead"
+            >{{ c.said }}</el-timeline-item
+          >
+        </el-timeline>
         <div class="table-wrap">
           <table>
             <thead>
@@ -212,20 +229,10 @@ const keep = async (scored: boolean): Promise<void> => {
                   <span class="soft small">({{ t('record.skipped') }} {{ body.skipped }})</span>
                 </td>
               </tr>
-              <tr v-if="body.mixUsed">
-                <td>{{ t('look.mix') }}</td>
-                <td>{{ format(body.planned?.mix) }}</td>
-                <td>{{ format(body.mixUsed) }}</td>
-              </tr>
-              <tr v-for="p in severalUsed" :key="p.product">
-                <td>{{ p.product }}</td>
-                <td></td>
-                <td>{{ format(p.used) }}</td>
-              </tr>
-              <tr v-if="body.productUsed && !severalUsed.length">
-                <td>{{ t('look.product') }}</td>
-                <td>{{ format(body.planned?.product) }}</td>
-                <td>{{ format(body.productUsed) }}</td>
+              <tr v-for="a in record.amounts" :key="a.product ?? ''">
+                <td>{{ a.product === null ? t('look.mix') : a.product || t('look.product') }}</td>
+                <td><SaidAmount :of="a.planned" /></td>
+                <td><SaidAmount :of="a.used" /></td>
               </tr>
               <tr>
                 <td>{{ t('look.killed') }}</td>

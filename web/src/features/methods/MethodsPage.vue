@@ -7,6 +7,7 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { boardQuery, boardRowQuery, handbookQuery, shedQuery } from '@/api/queries';
 import { FAMILIES, OUTCOMES } from '@/api/vocabulary';
 import VerdictMark, { type Outcome } from '@/components/figures/VerdictMark.vue';
+import HintTip from '@/components/feedback/HintTip.vue';
 import PhoneFold from '@/components/PhoneFold.vue';
 import ViewTabs from '@/components/ViewTabs.vue';
 import { useSubmit } from '@/composables/useSubmit';
@@ -212,141 +213,140 @@ useEventListener(window, 'keydown', onKey);
         v-model="view"
         :views="VIEWS.map((id) => ({ id, name: t(`methods.view.${id}`, { n: compared.length }) }))"
         :label="t('methods.views')"
-      />
-      <ProgrammesPanel v-if="view === 'programmes'" :stand="props.stand" />
-      <ComparePanel v-else-if="view === 'compare'" :stand="props.stand" :rows="compared" @drop="toggle" @pick="look" />
-      <CostPanel v-else-if="view === 'cost' && picked" :stand="props.stand" :row="picked" />
-      <template v-else>
-        <PhoneFold :label="t('list.narrow')" :now="narrowed">
-          <div class="row" role="group" :aria-label="t('methods.filter')">
-            <ActButton
-              v-for="(o, i) in BEST_FIRST"
-              :key="o"
-              quiet
-              small
-              :aria-pressed="filter === o"
-              :class="{ pressed: filter === o }"
-              :title="t('methods.key', { key: i + 1 })"
-              @click="filter = filter === o ? null : o"
-              ><VerdictMark :outcome="o" :name="`${t(`outcome.${o}`)} ${count(o)}`"
-            /></ActButton>
-          </div>
-          <div class="row" role="group" :aria-label="t('methods.families')">
-            <ActButton
-              quiet
-              small
-              :aria-pressed="family === ''"
-              :class="{ pressed: family === '' }"
-              @click="family = ''"
-              >{{ t('methods.allFamilies') }}</ActButton
-            >
-            <ActButton
-              v-for="f in FAMILIES"
-              :key="f"
-              quiet
-              small
-              :aria-pressed="family === f"
-              :class="{ pressed: family === f }"
-              @click="family = f"
-              >{{ t(`methods.family.${f}`) }}
-              {{ board.rows.filter((r) => r.method.family === f && !CLOSED.includes(r.outcome)).length }}</ActButton
-            >
-          </div>
-        </PhoneFold>
-        <div class="bench">
-          <section class="stack" :aria-label="t('methods.board')">
-            <p class="small soft tickhint">{{ t('besides.tickHint') }}</p>
-            <div class="rows">
-              <BoardRow
-                v-for="row in open"
-                :key="row.id"
-                v-bind="shown(row)"
-                @pick="pick(row.id)"
-                @compare="toggle(row.id)"
-              />
-              <p v-if="rows.length === 0" class="soft">{{ t('methods.noneSo') }}</p>
+      >
+        <ProgrammesPanel v-if="view === 'programmes'" :stand="props.stand" />
+        <ComparePanel
+          v-else-if="view === 'compare'"
+          :stand="props.stand"
+          :rows="compared"
+          @drop="toggle"
+          @pick="look"
+        />
+        <CostPanel v-else-if="view === 'cost' && picked" :stand="props.stand" :row="picked" />
+        <template v-else>
+          <PhoneFold :label="t('list.narrow')" :now="narrowed">
+            <div class="row" role="group" :aria-label="t('methods.filter')">
+              <HintTip v-for="(o, i) in BEST_FIRST" :key="o" :hint="t('methods.key', { key: i + 1 })">
+                <ActButton
+                  quiet
+                  small
+                  :aria-pressed="filter === o"
+                  @click="filter = filter === o ? null : o"
+                  ><VerdictMark :outcome="o" :name="`${t(`outcome.${o}`)} ${count(o)}`"
+                /></ActButton>
+              </HintTip>
             </div>
-            <details v-if="folded.length">
-              <summary>{{ t('methods.folded', { n: folded.length }, folded.length) }}</summary>
+            <div class="row" role="group" :aria-label="t('methods.families')">
+              <ActButton
+                quiet
+                small
+                :aria-pressed="family === ''"
+                @click="family = ''"
+                >{{ t('methods.allFamilies') }}</ActButton
+              >
+              <ActButton
+                v-for="f in FAMILIES"
+                :key="f"
+                quiet
+                small
+                :aria-pressed="family === f"
+                @click="family = f"
+                >{{ t(`methods.family.${f}`) }}
+                {{ board.rows.filter((r) => r.method.family === f && !CLOSED.includes(r.outcome)).length }}</ActButton
+              >
+            </div>
+          </PhoneFold>
+          <div class="bench">
+            <section class="stack" :aria-label="t('methods.board')">
+              <p class="small soft tickhint">{{ t('besides.tickHint') }}</p>
               <div class="rows">
                 <BoardRow
-                  v-for="row in folded"
+                  v-for="row in open"
                   :key="row.id"
                   v-bind="shown(row)"
                   @pick="pick(row.id)"
                   @compare="toggle(row.id)"
                 />
+                <p v-if="rows.length === 0" class="soft">{{ t('methods.noneSo') }}</p>
               </div>
-            </details>
-            <WeighPanel
-              :weights="board.weights"
-              :row="opened ?? null"
-              :tried="tried"
-              :may-keep="user?.role === 'lead'"
-              :may-plan="mayWrite"
-              :of-plan="stand?.weights != null"
-              :busy="busy"
-              @try="tryOn"
-              @drop="tried = null"
-              @keep="keepWeights"
-              @plan="weighPlan(tried)"
-              @as-crew="weighPlan(null)"
-            />
-            <p v-for="n in board.notes" :key="n.code" class="small soft">{{ n.text }}</p>
-            <details>
-              <summary>{{ t('methods.schools') }}</summary>
-              <div class="stack" style="padding-top: 8px">
-                <p class="small soft">{{ t('methods.schoolsHelp') }}</p>
-                <ChoiceField
-                  v-for="s in switchable"
-                  :key="s.id"
-                  :label="s.name"
-                  :model-value="schools[s.id] ?? ''"
-                  @change="schools = { ...schools, [s.id]: $event }"
-                  :options="[
-                    { value: '', label: t('methods.asSet') },
-                    ...s.choices.map((c) => ({
-                      value: c.id,
-                      label: `${c.name}${c.default ? ` (${t('methods.ours')})` : ''}`,
-                    })),
-                  ]"
-                />
+              <details v-if="folded.length">
+                <summary>{{ t('methods.folded', { n: folded.length }, folded.length) }}</summary>
+                <div class="rows">
+                  <BoardRow
+                    v-for="row in folded"
+                    :key="row.id"
+                    v-bind="shown(row)"
+                    @pick="pick(row.id)"
+                    @compare="toggle(row.id)"
+                  />
+                </div>
+              </details>
+              <WeighPanel
+                :weights="board.weights"
+                :row="opened ?? null"
+                :tried="tried"
+                :may-keep="user?.role === 'lead'"
+                :may-plan="mayWrite"
+                :of-plan="stand?.weights != null"
+                :busy="busy"
+                @try="tryOn"
+                @drop="tried = null"
+                @keep="keepWeights"
+                @plan="weighPlan(tried)"
+                @as-crew="weighPlan(null)"
+              />
+              <p v-for="n in board.notes" :key="n.code" class="small soft">{{ n.text }}</p>
+              <details>
+                <summary>{{ t('methods.schools') }}</summary>
+                <div class="stack" style="padding-top: 8px">
+                  <p class="small soft">{{ t('methods.schoolsHelp') }}</p>
+                  <ChoiceField
+                    v-for="s in switchable"
+                    :key="s.id"
+                    :label="s.name"
+                    :model-value="schools[s.id] ?? ''"
+                    @change="schools = { ...schools, [s.id]: $event }"
+                    :options="[
+                      { value: '', label: t('methods.asSet') },
+                      ...s.choices.map((c) => ({
+                        value: c.id,
+                        label: `${c.name}${c.default ? ` (${t('methods.ours')})` : ''}`,
+                      })),
+                    ]"
+                  />
+                </div>
+              </details>
+            </section>
+            <!-- on a phone the reasons come up over the board, and go again to where one was -->
+            <el-drawer
+              v-if="picked && !desk"
+              v-model="over"
+              direction="btt"
+              size="88%"
+              :title="t('methods.reasons')"
+              class="sheet-drawer"
+            >
+              <div class="stack">
+                <RowPanel v-model:why="why" v-bind="panel(picked)" @choose="choose(picked)" @cost="view = 'cost'" />
               </div>
-            </details>
-          </section>
-          <!-- on a phone the reasons come up over the board, and go again to where one was -->
-          <el-drawer
-            v-if="picked && !desk"
-            v-model="over"
-            direction="btt"
-            size="88%"
-            :title="t('methods.reasons')"
-            class="sheet-drawer"
-          >
-            <div class="stack">
+            </el-drawer>
+            <section
+              v-else-if="picked"
+              class="stack why stays"
+              tabindex="0"
+              aria-live="polite"
+              :aria-label="t('methods.reasons')"
+            >
               <RowPanel v-model:why="why" v-bind="panel(picked)" @choose="choose(picked)" @cost="view = 'cost'" />
-            </div>
-          </el-drawer>
-          <section
-            v-else-if="picked"
-            class="stack why stays"
-            tabindex="0"
-            aria-live="polite"
-            :aria-label="t('methods.reasons')"
-          >
-            <RowPanel v-model:why="why" v-bind="panel(picked)" @choose="choose(picked)" @cost="view = 'cost'" />
-          </section>
-        </div>
-      </template>
+            </section>
+          </div>
+        </template>
+      </ViewTabs>
     </template>
   </div>
 </template>
 
 <style scoped>
-.pressed {
-  border-color: var(--sloe);
-  border-width: 2px;
-}
 .tickhint {
   text-align: right;
   margin: 0 4px -8px;

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
 import { useUndo } from '@/composables/useUndo';
 import { useSession } from '@/composables/useSession';
 import ProgressLine from '@/components/feedback/ProgressLine.vue';
+import PhotoViewer from '@/components/PhotoViewer.vue';
 import ActButton from '@/components/form/ActButton.vue';
 import FilesField from '@/components/form/FilesField.vue';
 
@@ -22,7 +23,8 @@ const { mayWrite } = useSession();
 const { busy, refusal, run } = useSubmit();
 const offered = ref<{ latitude: string; longitude: string } | null>(null);
 const sent = ref<{ at: number; of: number } | null>(null);
-const shown = ref<Schemas['Sighting']['photos'][number] | null>(null);
+/** Which one is looked at; null for none. */
+const shown = ref<number | null>(null);
 const url = (id: string, size: 'full' | 'thumb'): string => `/api/v1/photos/${id}/${size}`;
 
 const add = async (files: File[]): Promise<void> => {
@@ -46,6 +48,7 @@ const add = async (files: File[]): Promise<void> => {
   sent.value = null;
 };
 const { letGo, isGoing } = useUndo();
+const here = computed(() => props.sighting.photos.filter((one) => !isGoing(one.id)));
 const drop = async (photo: string): Promise<void> => {
   shown.value = null;
   await letGo(photo, t('sighting.photoGone'), () =>
@@ -60,9 +63,9 @@ const takePlace = (): void => {
 
 <template>
   <div class="stack photos">
-    <ul v-if="sighting.photos.length" class="plain strip" :aria-label="t('sighting.photos')">
-      <li v-for="(p, i) in sighting.photos.filter((one) => !isGoing(one.id))" :key="p.id">
-        <button type="button" :aria-label="t('sighting.openPhoto', { n: i + 1 })" @click="shown = p">
+    <ul v-if="here.length" class="plain strip" :aria-label="t('sighting.photos')">
+      <li v-for="(p, i) in here" :key="p.id">
+        <button type="button" :aria-label="t('sighting.openPhoto', { n: i + 1 })" @click="shown = i">
           <img
             :src="url(p.id, 'thumb')"
             :alt="t('sighting.photoOf', { name: sighting.name, n: i + 1 })"
@@ -90,21 +93,23 @@ const takePlace = (): void => {
         <ActButton quiet small @click="offered = null">{{ t('sighting.leavePlace') }}</ActButton>
       </span>
     </p>
-    <el-dialog v-if="shown" :model-value="true" :title="sighting.name" width="880" @close="shown = null">
-      <img
-        class="whole"
-        :src="url(shown.id, 'full')"
-        :alt="t('sighting.photoOf', { name: sighting.name, n: sighting.photos.indexOf(shown) + 1 })"
-        :width="shown.width"
-        :height="shown.height"
-      />
-      <div class="row">
-        <span v-if="shown.takenAt" class="small soft">{{ t('sighting.taken', { at: shown.takenAt }) }}</span>
-        <ActButton v-if="mayWrite" quiet small :disabled="busy" @click="drop(shown.id)">{{
-          t('sighting.dropPhoto')
-        }}</ActButton>
-      </div>
-    </el-dialog>
+    <PhotoViewer
+      v-if="shown !== null"
+      v-model="shown"
+      :title="sighting.name"
+      :photos="
+        here.map((p, i) => ({
+          src: url(p.id, 'full'),
+          alt: t('sighting.photoOf', { name: sighting.name, n: i + 1 }),
+          said: p.takenAt ? t('sighting.taken', { at: p.takenAt }) : '',
+        }))
+      "
+      @close="shown = null"
+    >
+      <ActButton v-if="mayWrite" quiet small :disabled="busy" @click="drop(here[shown]!.id)">{{
+        t('sighting.dropPhoto')
+      }}</ActButton>
+    </PhotoViewer>
   </div>
 </template>
 
@@ -126,11 +131,5 @@ const takePlace = (): void => {
   width: 120px;
   height: 90px;
   object-fit: cover;
-}
-.whole {
-  width: 100%;
-  height: auto;
-  max-height: 70vh;
-  object-fit: contain;
 }
 </style>

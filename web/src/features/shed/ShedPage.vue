@@ -38,19 +38,20 @@ const views = computed(() => VIEWS.map((id) => ({ id, name: t(`shed.view.${id}`)
       <RouterLink :to="{ name: 'sums' }">{{ t('shed.toSums') }}</RouterLink>
     </p>
     <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
-    <ViewTabs v-model="view" :views="views" :label="t('shed.views')" />
-    <template v-if="shed">
-      <CardsPanel v-if="view === 'cards'" :shed="shed" />
-      <StockPanel v-else-if="view === 'stock'" :shed="shed" />
-      <SprayersPanel v-else-if="view === 'sprayers'" :shed="shed" />
-      <ToolsPanel v-else-if="view === 'tools'" :shed="shed" />
-      <PeoplePanel v-else-if="view === 'people'" :shed="shed" />
-      <BuyingPanel v-else-if="view === 'buying'" :shed="shed" />
-      <div v-else-if="view === 'figures'" class="bench">
-        <FiguresPanel :shed="shed" :may-change="isLead" />
-        <PricesPanel class="why" :shed="shed" :may-change="isLead" />
-      </div>
-      <WaysPanel v-else :shed="shed" />
-    </template>
+    <ViewTabs v-model="view" :views="views" :label="t('shed.views')">
+      <template v-if="shed">
+        <CardsPanel v-if="view === 'cards'" :shed="shed" />
+        <StockPanel v-else-if="view === 'stock'" :shed="shed" />
+        <SprayersPanel v-else-if="view === 'sprayers'" :shed="shed" />
+        <ToolsPanel v-else-if="view === 'tools'" :shed="shed" />
+        <PeoplePanel v-else-if="view === 'people'" :shed="shed" />
+        <BuyingPanel v-else-if="view === 'buying'" :shed="shed" />
+        <div v-else-if="view === 'figures'" class="bench">
+          <FiguresPanel :shed="shed" :may-change="isLead" />
+          <PricesPanel class="why" :shed="shed" :may-change="isLead" />
+        </div>
+        <WaysPanel v-else :shed="shed" />
+      </template>
+    </ViewTabs>
   </div>
 </template>
