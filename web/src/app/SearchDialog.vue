@@ -13,25 +13,34 @@ const { t } = useI18n();
 const router = useRouter();
 const client = useQueryClient();
 const hand = useHand();
-const words = ref('');
 const field = useTemplateRef<{ focus: () => void }>('field');
-/** Nothing of that name was found. */
-const none = ref(false);
+const hits = ref<Hit[]>([]);
+const searching = ref(false);
+/** What is asked now: an earlier answer that comes late is not shown. */
+let asked = '';
 
-const find = async (typed: string): Promise<Hit[]> => {
-  none.value = false;
+const find = async (typed: string): Promise<void> => {
   const q = typed.trim();
-  if (q === '') return [];
-  const hits = (
-    await client.fetchQuery({
+  asked = q;
+  if (q === '') {
+    hits.value = [];
+    return;
+  }
+  searching.value = true;
+  try {
+    const found = await client.fetchQuery({
       queryKey: ['search', q],
       queryFn: () => unwrap(api.GET('/search', { params: { query: { q } } })),
-    })
-  ).data;
-  none.value = hits.length === 0;
-  return hits;
+    });
+    if (asked === q) hits.value = found.data;
+  } finally {
+    searching.value = asked !== q;
+  }
 };
-const go = (hit: Hit): void => {
+const keyOf = (hit: Hit): string => `${hit.kind} ${hit.id}`;
+const go = (key: string): void => {
+  const hit = hits.value.find((h) => keyOf(h) === key);
+  if (!hit) return;
   if (hit.kind === 'species') void router.push({ name: 'species', params: { id: hit.id } });
   else if (hit.kind === 'method') void router.push({ name: 'handbook', hash: `#method-${hit.id}` });
   else if (hit.kind === 'card') void router.push({ name: 'shed', query: { view: 'cards', find: hit.name } });
@@ -45,24 +54,37 @@ const go = (hit: Hit): void => {
 
 <template>
   <el-dialog :model-value="true" :title="t('search.title')" width="560" @opened="field?.focus()" @close="emit('close')">
-    <label class="ask-label" for="search-words">{{ t('search.label') }}</label>
-    <el-autocomplete
-      id="search-words"
+    <p class="ask-label" aria-hidden="true">{{ t('search.label') }}</p>
+    <el-select
       ref="field"
-      v-model="words"
-      :fetch-suggestions="find"
-      value-key="name"
-      :debounce="150"
-      highlight-first-item
-      fit-input-width
+      class="search"
+      :model-value="''"
+      filterable
+      remote
+      :teleported="false"
+      default-first-option
+      :remote-method="find"
+      :loading="searching && hits.length === 0"
+      :loading-text="t('frame.loading')"
+      :no-data-text="t('search.none')"
+      :no-match-text="t('search.none')"
+      :placeholder="''"
+      :show-arrow="false"
+      :offset="2"
       popper-class="choices"
-      autocomplete="off"
-      @select="go($event as Hit)"
+      :aria-label="t('search.label')"
+      @change="go($event as string)"
     >
-      <template #default="{ item }"
-        ><b>{{ item.name }}</b> <span class="soft">{{ item.detail }}</span></template
+      <el-option v-for="hit in hits" :key="keyOf(hit)" :value="keyOf(hit)" :label="hit.name"
+        ><b>{{ hit.name }}</b> <span class="soft">{{ hit.detail }}</span></el-option
       >
-    </el-autocomplete>
-    <p class="soft small" role="status">{{ none ? t('search.none') : '' }}</p>
+    </el-select>
   </el-dialog>
 </template>
+
+<style scoped>
+/* it leads away, and opens nothing that stands below it */
+.search :deep(.el-select__suffix) {
+  display: none;
+}
+</style>

@@ -5,7 +5,7 @@ const view = defineModel<V>({ required: true });
 </script>
 
 <template>
-  <el-tabs v-model="view" class="views" role="region" :aria-label="label">
+  <el-tabs v-model="view" class="views" role="group" :aria-label="label">
     <el-tab-pane v-for="v in views" :key="v.id" :name="v.id" :label="v.name" lazy>
       <div v-if="view === v.id" class="stack"><slot></slot></div>
     </el-tab-pane>

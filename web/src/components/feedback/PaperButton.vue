@@ -53,6 +53,7 @@ watch(() => props.of, forget);
         :aria-label="t('paper.making')"
       />
       {{ paper?.ahead ? t('paper.ahead', { n: paper.ahead }) : t('paper.making') }}
+      <ActButton v-if="isInWork(paper)" quiet small @click="forget">{{ t('paper.stop') }}</ActButton>
     </span>
     <span v-if="paper?.state === 'failed'" class="fault small" role="alert">{{ t('paper.failed') }}</span>
     <span v-else-if="refusal ?? error" class="fault small" role="alert">{{ (refusal ?? error)?.message }}</span>

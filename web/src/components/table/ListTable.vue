@@ -77,8 +77,9 @@ const sorted = (c: Column): 'ascending' | 'descending' | undefined =>
           </button>
           <template v-else>{{ c.label }}</template>
         </template>
-        <template #default="{ row }"
-          ><slot :name="c.key" :row="asRow(row)">{{ textOf(row, c.key) }}</slot></template
+        <!-- the library tries a column out on an empty row first, which no cell of ours can show -->
+        <template #default="{ row, $index }"
+          ><slot v-if="$index >= 0" :name="c.key" :row="asRow(row)">{{ textOf(row, c.key) }}</slot></template
         >
       </el-table-column>
     </el-table>

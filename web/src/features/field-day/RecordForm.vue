@@ -7,7 +7,7 @@ import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import ActButton from '@/components/form/ActButton.vue';
 import SaidAmount from '@/components/figures/SaidAmount.vue';
-import SuggestField from '@/components/form/SuggestField.vue';
+import NamesField from '@/components/form/NamesField.vue';
 import TextField from '@/components/form/TextField.vue';
 import TickField from '@/components/form/TickField.vue';
 import DayField from '@/components/form/DayField.vue';
@@ -104,11 +104,10 @@ const sign = async (): Promise<void> => {
           :fault="at(`/${f}`)"
           :sample="t(`record.example.${f}`)"
         />
-        <SuggestField
+        <NamesField
           v-else-if="f === 'people'"
           v-model="form[f]"
           :suggestions="crew.map((p) => p.name)"
-          several
           :label="t(`record.${f}`)"
           :fault="at(`/${f}`)"
         />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref, useTemplateRef } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { handbookQuery } from '@/api/queries';
@@ -32,6 +32,9 @@ const MOST_BYTES = 12_000_000;
 const FIELDS = ['name', 'longitude', 'latitude', 'geometry', 'corner'] as const;
 const text = ref('');
 const fileName = ref('');
+/** It opens below the map: whoever asked for it is taken there. */
+const panel = useTemplateRef<HTMLElement>('panel');
+onMounted(() => panel.value?.scrollIntoView({ block: 'start' }));
 const columns = ref<Record<string, string>>({});
 const preview = ref<Schemas['ImportPreview'] | null>(null);
 type Row = Schemas['ImportPreview']['rows'][number];
@@ -57,6 +60,8 @@ const look = async (): Promise<void> => {
   preview.value = answer;
   columns.value = { ...answer.columns };
   rows.value = answer.rows.map((r) => ({ ...r }));
+  page.value = 1;
+  order.value = rows.value.map((_, i) => i).sort((a, b) => Number(asks(rows.value[b]!)) - Number(asks(rows.value[a]!)));
 };
 const upload = async ([file]: File[]): Promise<void> => {
   done.value = null;
@@ -68,6 +73,17 @@ const upload = async ([file]: File[]): Promise<void> => {
   text.value = await file.text();
   await look();
 };
+/** A page at a time: a file has thousands of rows, and each is three fields. What is bad or unfinished comes first. */
+const ROWS_A_PAGE = 20;
+const page = ref(1);
+const asks = (r: Row): boolean =>
+  r.fault !== null || (r.as !== 'leave' && (r.name.trim() === '' || (r.as === 'keeper' && !r.kind)));
+/** Fixed when the file is read, so that no row runs away while somebody types in it. */
+const order = ref<number[]>([]);
+const pages = computed(() => Math.ceil(rows.value.length / ROWS_A_PAGE));
+const inPage = computed(() =>
+  order.value.slice((page.value - 1) * ROWS_A_PAGE, page.value * ROWS_A_PAGE).map((i) => rows.value[i]!),
+);
 const taking = computed(() => rows.value.filter((r) => r.as !== 'leave'));
 const missing = computed(
   () => taking.value.filter((r) => (r.as === 'keeper' && !r.kind) || r.name.trim() === '').length,
@@ -113,9 +129,12 @@ const take = async (): Promise<void> => {
 </script>
 
 <template>
-  <section class="stack sheetlike" aria-labelledby="import-h">
+  <section ref="panel" class="stack sheetlike" aria-labelledby="import-h">
     <h2 id="import-h">{{ t('ground.import.title') }}</h2>
     <p class="small soft">{{ t('ground.import.help') }}</p>
+    <el-steps :active="step" finish-status="success" class="stages" :aria-label="t('ground.import.stages')">
+      <el-step v-for="s in STAGES" :key="s" :title="t(`ground.import.stage.${s}`)" />
+    </el-steps>
     <FilesField
       v-if="!done"
       :label="t('ground.import.file')"
@@ -123,9 +142,6 @@ const take = async (): Promise<void> => {
       :fault="tooLarge ? t('ground.import.tooLarge') : null"
       @files="upload"
     />
-    <el-steps :active="step" finish-status="success" class="stages" :aria-label="t('ground.import.stages')">
-      <el-step v-for="s in STAGES" :key="s" :title="t(`ground.import.stage.${s}`)" />
-    </el-steps>
     <el-result v-if="done" class="done" :title="t('ground.import.done', done)" role="status">
       <template #icon><VerdictMark outcome="fits" :name="t('ground.import.stage.kept')" /></template>
       <template #extra
@@ -179,7 +195,7 @@ const take = async (): Promise<void> => {
               </tr>
             </thead>
             <tbody>
-              <tr v-for="r in rows" :key="r.entry" :class="{ bad: r.fault }">
+              <tr v-for="r in inPage" :key="r.entry" :class="{ bad: r.fault }">
                 <td>{{ r.row }}</td>
                 <td>
                   <TextField
@@ -187,7 +203,7 @@ const take = async (): Promise<void> => {
                     v-model="r.name"
                     :label="`${t('ground.import.name')} ${r.row}`"
                     bare
-                    width="12em"
+                    width="9em"
                     :aria-invalid="r.as !== 'leave' && r.name.trim() === ''"
                   /><template v-else>{{ r.name || '—' }}</template>
                   <span v-if="r.fault || faultOf(r.entry)" class="fault block">{{ r.fault ?? faultOf(r.entry) }}</span>
@@ -232,6 +248,15 @@ const take = async (): Promise<void> => {
               </tr>
             </tbody>
           </table>
+        </div>
+        <div v-if="pages > 1" class="row">
+          <el-pagination
+            v-model:current-page="page"
+            layout="prev, pager, next"
+            :page-count="pages"
+            :pager-count="5"
+            :aria-label="t('list.pages')"
+          />
         </div>
         <p v-if="missing" class="note small">{{ t('ground.import.missing', { n: missing }, missing) }}</p>
         <ProgressLine

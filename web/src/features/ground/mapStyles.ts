@@ -13,7 +13,11 @@ export const inkOf = (token: string): string => {
   return inks.get(token)!;
 };
 export const labelFill = (): Stroke => new Stroke({ color: inkOf('paper'), width: 4 });
-const faint = (colour: string, share: string): string => (colour.length === 7 ? colour + share : colour);
+/** A colour let through: `share` in two hexadecimal digits. Builds write #000000 as #000. */
+const faint = (colour: string, share: string): string => {
+  const full = /^#[0-9a-f]{3}$/i.test(colour) ? colour.replace(/[0-9a-f]/gi, '$&$&') : colour;
+  return full.length === 7 ? full + share : full;
+};
 
 const label = (feature: Feature, token: string, offsetY = 0): Text =>
   new Text({

@@ -227,30 +227,16 @@ useEventListener(window, 'keydown', onKey);
           <PhoneFold :label="t('list.narrow')" :now="narrowed">
             <div class="row" role="group" :aria-label="t('methods.filter')">
               <HintTip v-for="(o, i) in BEST_FIRST" :key="o" :hint="t('methods.key', { key: i + 1 })">
-                <ActButton
-                  quiet
-                  small
-                  :aria-pressed="filter === o"
-                  @click="filter = filter === o ? null : o"
+                <ActButton quiet small :aria-pressed="filter === o" @click="filter = filter === o ? null : o"
                   ><VerdictMark :outcome="o" :name="`${t(`outcome.${o}`)} ${count(o)}`"
                 /></ActButton>
               </HintTip>
             </div>
             <div class="row" role="group" :aria-label="t('methods.families')">
-              <ActButton
-                quiet
-                small
-                :aria-pressed="family === ''"
-                @click="family = ''"
-                >{{ t('methods.allFamilies') }}</ActButton
-              >
-              <ActButton
-                v-for="f in FAMILIES"
-                :key="f"
-                quiet
-                small
-                :aria-pressed="family === f"
-                @click="family = f"
+              <ActButton quiet small :aria-pressed="family === ''" @click="family = ''">{{
+                t('methods.allFamilies')
+              }}</ActButton>
+              <ActButton v-for="f in FAMILIES" :key="f" quiet small :aria-pressed="family === f" @click="family = f"
                 >{{ t(`methods.family.${f}`) }}
                 {{ board.rows.filter((r) => r.method.family === f && !CLOSED.includes(r.outcome)).length }}</ActButton
               >

@@ -248,26 +248,30 @@ text.chosen {
   fill: var(--moss-fill);
   stroke: var(--moss);
 }
+.v {
+  stroke: var(--ink);
+  stroke-width: 0.5;
+}
 .v.fits {
-  fill: var(--moss);
-  background: var(--moss);
+  fill: var(--v-fits);
+  background: var(--v-fits);
 }
 .v.withCare {
-  fill: var(--gorse);
-  background: var(--gorse);
+  fill: var(--v-care);
+  background: var(--v-care);
 }
 .v.notNow {
-  fill: var(--rime-fill);
-  background: var(--rime-fill);
+  fill: var(--v-later);
+  background: var(--v-later);
 }
 .v.cannotTell {
-  fill: var(--rule);
-  background: var(--rule);
+  fill: var(--v-unknown);
+  background: var(--v-unknown);
 }
 .v.doesNotSuit,
 .v.notAllowed {
-  fill: var(--haw);
-  background: var(--haw);
+  fill: var(--v-shut);
+  background: var(--v-shut);
 }
 .today {
   stroke: var(--sloe);
