@@ -32,6 +32,9 @@ return [
     // Port of the simulated GPS receiver on loopback, in demo and test only; 0 for none.
     'gps_port' => (int) env('THICKET_GPS_PORT', 0),
 
+    // Weather service of docs/hours.md, without a slash at its end; empty where there is none.
+    'weather_url' => (string) env('THICKET_WEATHER_URL', ''),
+
     // The secret of the seals (App\Seal\SealKey), kept outside the database; the application's own key where none is
     // set.
     'seal_key' => (string) env('THICKET_SEAL_KEY', ''),

@@ -11,6 +11,7 @@ use App\Http\Controllers\CountController;
 use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\GroundController;
 use App\Http\Controllers\HandbookController;
+use App\Http\Controllers\HoursController;
 use App\Http\Controllers\IdentifyController;
 use App\Http\Controllers\LabelCardController;
 use App\Http\Controllers\ListingController;
@@ -127,6 +128,9 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::get('stand-ins/gps', [StandInController::class, 'gps']);
     }
     Route::post('identify', [IdentifyController::class, 'rank']);
+    Route::get('stands/{stand}/hours', [HoursController::class, 'show']);
+    Route::get('stands/{stand}/hours/hour', [HoursController::class, 'hour']);
+    Route::get('today/hours', [HoursController::class, 'today']);
     Route::get('stands/{stand}/prospects', [StandController::class, 'prospects']);
     Route::get('sightings', [SightingController::class, 'index']);
     Route::get('sightings/{sighting}', [SightingController::class, 'show'])->whereUuid('sighting');

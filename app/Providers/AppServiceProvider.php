@@ -13,6 +13,8 @@ use App\Support\ImportProgress;
 use App\Support\JobClock;
 use App\Support\QuietSessions;
 use App\Text\Sentences;
+use App\Weather\HttpWeather;
+use App\Weather\WeatherPort;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
@@ -32,6 +34,13 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(Surroundings::class);
         $this->app->scoped(KeptWork::class);
         $this->app->scoped(ImportProgress::class);
+        $this->app->singleton(
+            WeatherPort::class,
+            static fn(Application $app): WeatherPort => new HttpWeather(
+                $app->make(JobClock::class),
+                config()->string('thicket.weather_url'),
+            ),
+        );
         $this->app->singleton(SealKey::class, static fn(): SealKey => SealKey::fromConfig());
         $this->app->singleton(JobClock::class, fn(): JobClock => JobClock::fromConfig());
         $this->app->singleton(Sentences::class, fn(): Sentences => self::sentences());

@@ -258,6 +258,7 @@ THICKET_CLOCK_OFFSET_SECONDS=$offset
 THICKET_DEMO=${THICKET_DEMO:-1}
 THICKET_SEAL_KEY=$(cat "$THICKET_VAR/run/seal-key")
 THICKET_GPS_PORT=${THICKET_GPS_PORT:-0}
+THICKET_WEATHER_URL=${THICKET_WEATHER_URL:-}
 ENV
   chmod 600 "$THICKET_VAR/.env"
   if [ "$(id -u)" = 0 ]; then
@@ -275,7 +276,7 @@ render() { # template, out: replaces @NAME@ by the variable of that name
     echo preg_replace_callback("/@([A-Z_]+)@/", $of, $t);' "$1" > "$2"
 }
 
-# The simulated GPS receiver on loopback, for demo and tests; production never starts it. THICKET_GPS_SPEED hastens the
+# The simulated GPS receiver and weather service on loopback, for demo and tests; production never starts it. THICKET_GPS_SPEED hastens the
 # walker.
 stand_ins_start() {
   stop_noted "$THICKET_VAR/run/gps.pid.noted"
@@ -283,8 +284,15 @@ stand_ins_start() {
   command php -d display_errors=0 "$THICKET_ROOT/stand-ins/gps/serve.php" \
     "$THICKET_GPS_PORT" "${THICKET_GPS_SPEED:-1}" >"$THICKET_VAR/log/gps.log" 2>&1 9>&- &
   note_pid "$THICKET_VAR/run/gps.pid.noted" "$!"
+  stop_noted "$THICKET_VAR/run/weather.pid.noted"
+  local port; port="$(free_port "${2:-8096}")"; export THICKET_WEATHER_URL="http://127.0.0.1:$port"
+  command php -d display_errors=0 -S "127.0.0.1:$port" "$THICKET_ROOT/stand-ins/weather/serve.php" \
+    >"$THICKET_VAR/log/weather.log" 2>&1 9>&- &
+  note_pid "$THICKET_VAR/run/weather.pid.noted" "$!"
 }
-stand_ins_stop() { stop_noted "$THICKET_VAR/run/gps.pid.noted"; }
+stand_ins_stop() {
+  stop_noted "$THICKET_VAR/run/gps.pid.noted"; stop_noted "$THICKET_VAR/run/weather.pid.noted"
+}
 
 # nginx and PHP-FPM from the very templates that deploy/ ships for production.
 web_start() { # $1: port wanted, $2: dist folder below web/

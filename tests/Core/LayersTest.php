@@ -14,6 +14,7 @@ const CORE = [
     'Catalogue',
     'Label',
     'Position',
+    'Weather',
     'Survey',
     'Identify',
     'Season',
@@ -24,6 +25,7 @@ const CORE = [
     'Assess',
     'Safety',
     'Programmes',
+    'Hours',
     'Practice',
 ];
 
@@ -34,6 +36,7 @@ const APPLICATION = [
     'Photos',
     'Text',
     'Seal',
+    'Weather',
     'Repositories',
     'Workflow',
     'Resources',

@@ -155,6 +155,19 @@ final readonly class Situation
         );
     }
 
+    /**
+     * The same situation, with some facts forgotten and others taken for known.
+     *
+     * @param list<FactName> $forgotten
+     * @param list<Fact> $taken
+     */
+    public function insteadOf(array $forgotten, array $taken): self
+    {
+        $kept = array_filter($this->facts, static fn(Fact $f): bool => !in_array($f->name, $forgotten, true));
+
+        return $this->knowing([...array_values($kept), ...$taken], $this->stems);
+    }
+
     /** Only what does not age with the weather: what a year can be judged by. */
     public function seasonOnly(): self
     {

@@ -26,22 +26,35 @@ final readonly class Downwind implements Rule
 
     public function evaluate(Situation $situation, Option $option): array
     {
+        return self::under($situation->windFrom(), $situation, $option);
+    }
+
+    /**
+     * @param float|null $wind degrees it blows from; null where nobody tells
+     *
+     * @return list<Finding>
+     */
+    public static function under(?float $wind, Situation $situation, Option $option): array
+    {
         if (!$option->isLeafSpray() || $option->actives() === []) {
             return [];
         }
-        $wind = $situation->windFrom();
         $hormone = $option->anyActive(static fn(Active $a): bool => $a->group() === '4');
         $findings = [];
         foreach ($situation->keepers as $keeper) {
-            $finding = $keeper->distance === null ? null : $this->ofKeeper($keeper, $keeper->distance, $wind, $hormone);
+            $finding = $keeper->distance === null ? null : self::ofKeeper($keeper, $keeper->distance, $wind, $hormone);
             $finding === null || ($findings[] = $finding);
         }
 
         return $findings;
     }
 
-    private function ofKeeper(ProtectedFeature $keeper, Quantity $distance, ?float $wind, bool $hormone): ?Finding
-    {
+    private static function ofKeeper(
+        ProtectedFeature $keeper,
+        Quantity $distance,
+        ?float $wind,
+        bool $hormone,
+    ): ?Finding {
         $within = static fn(int $metres): bool => !$distance->isGreaterThan(Quantity::of($metres, Unit::Metre));
         $values = ['keeper' => $keeper->name, 'distance' => $distance];
         if ($keeper->kind === 'hive') {

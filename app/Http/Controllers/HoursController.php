@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Exceptions\Stopped;
+use App\Models\Stand;
+use App\Models\Step;
+use App\Repositories\CrewRows;
+use App\Resources\HoursResource;
+use App\Workflow\HourDesk;
+use App\Workflow\Workflow;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Thicket\Catalogue\Catalogue;
+use Thicket\Weather\Forecast;
+
+/** Can we go today, with what, till when. Asked anew each time: hours pass though nobody writes. */
+final class HoursController extends Controller
+{
+    /** Of today and tomorrow: whoever asks in the evening wants the morning. */
+    private const DAYS_OF_TODAY = 2;
+    private const MOST_STANDS = 40;
+
+    public function __construct(private readonly HourDesk $desk, private readonly HoursResource $resource) {}
+
+    public function show(Request $request, string $standId): JsonResponse
+    {
+        [$stand, $step] = $this->job($request, $standId);
+
+        return $this->json($this->resource->board(...$this->desk->of($stand, $step)));
+    }
+
+    /** One hour with all that is said of it. */
+    public function hour(Request $request, string $standId): JsonResponse
+    {
+        [$stand, $step] = $this->job($request, $standId);
+        $in = $this->query($request);
+        $at = $in->moment('at');
+        $this->done($in);
+        [$board, , $place] = $this->desk->of($stand, $step);
+        $begin = $at === null ? 0 : Forecast::begin($at);
+        foreach ($board->hours as $hour) {
+            if ($hour->at->getTimestamp() === $begin) {
+                return $this->json($this->resource->hour($hour, $place));
+            }
+        }
+
+        throw new Stopped(404, 'That hour lies outside the ten days that are looked at.');
+    }
+
+    /** The jobs that are chosen and not done, by when they may be done today and tomorrow. */
+    public function today(Request $request, Catalogue $catalogue): JsonResponse
+    {
+        $open = Stand::query()
+            ->ofCrew($this->user($request))
+            ->where('closed_at', null)
+            ->whereHas('patch', static fn($patch) => $patch->where('archived_at', null))
+            ->whereHas('steps')
+            ->with(['steps.cardVersion.card', 'steps.sheets', 'steps.records.lookBacks', 'steps.sprayer', 'sighting'])
+            ->toJudge()
+            ->limit(self::MOST_STANDS)
+            ->get();
+        $lines = [];
+        $silent = null;
+        foreach ($open as $stand) {
+            $step = Workflow::current($stand);
+            $trail = Workflow::of($stand, $catalogue);
+            if ($step === null || $trail->record !== null) {
+                continue;
+            }
+            try {
+                [$board, , $place] = $this->desk->of($stand, $step, self::DAYS_OF_TODAY);
+            } catch (Stopped $e) {
+                $silent = $e->getMessage();
+                continue;
+            }
+            $openNow = $board->openNow();
+            $lines[] =
+                [
+                    'standId' => $stand->id,
+                    'openUntil' => $openNow === null ? null : HoursResource::local($openNow->until(), $place),
+                    'next' => $this->resource->opening($board->next(), $place),
+                ] + $this->resource->verdict($board->hours[0]);
+        }
+
+        return $this->json(['lines' => $lines, 'silent' => $silent]);
+    }
+
+    /** @return array{Stand, Step} */
+    private function job(Request $request, string $standId): array
+    {
+        $stand = CrewRows::standToJudge($this->user($request), $standId)->loadMissing('steps.cardVersion');
+
+        return [
+            $stand,
+            Workflow::current($stand) ??
+            throw new Stopped(409, 'Choose a way of working first: its hours follow from it.'),
+        ];
+    }
+}

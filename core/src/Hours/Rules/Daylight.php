@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Hours\Rules;
+
+use Thicket\Hours\Condition;
+use Thicket\Hours\HourRule;
+use Thicket\Hours\WorkHour;
+use Thicket\Verdict\Finding;
+
+/** People see what they do from sunrise to sunset (handbook 4). */
+final readonly class Daylight implements HourRule
+{
+    public function condition(): Condition
+    {
+        return Condition::Daylight;
+    }
+
+    public function evaluate(WorkHour $hour): ?Finding
+    {
+        [$rise, $set] = [$hour->sun->rise, $hour->sun->set];
+        // beyond the polar circles there is a day without an end, or none
+        if ($rise === null || $set === null) {
+            return null;
+        }
+        $middle = $hour->middle();
+
+        return $middle >= $rise && $middle <= $set
+            ? Finding::fits('hour.light', 'handbook-4')
+            : Finding::notNow('hour.dark', 'handbook-4');
+    }
+}
