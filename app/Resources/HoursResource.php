@@ -17,7 +17,7 @@ use Thicket\Weather\Forecast;
 /** Hours of a job: a picture first, then one hour with all that is said of it. */
 final readonly class HoursResource
 {
-    public function __construct(private Sentences $sentences) {}
+    public function __construct(private Sentences $sentences, private BoardResource $board) {}
 
     /** @return array<string, mixed> */
     public function board(HourBoard $board, Forecast $forecast, Place $place): array
@@ -54,16 +54,16 @@ final readonly class HoursResource
             if ($finding === null) {
                 continue;
             }
+            $told = $this->board->finding($finding);
             $findings[] = [
                 'condition' => $condition->value,
                 'name' => $this->sentences->name("condition.{$condition->value}"),
                 'threatens' => $this->sentences->name("threatens.{$condition->threatens()}"),
                 'outcome' => $finding->outcome->value,
                 'outcomeName' => $this->sentences->name("outcome.{$finding->outcome->value}"),
-                'text' => $this->sentences->sentence($finding->code, $finding->values),
-                'change' =>
-                    $finding->change === null ? null : $this->sentences->sentence($finding->change, $finding->values),
-                'source' => $this->sentences->source($finding->source),
+                'text' => $told['text'],
+                'change' => $told['change']['text'] ?? null,
+                'source' => $told['source']['name'],
                 'certainty' => $finding->restsOn?->value,
             ];
         }
@@ -99,7 +99,7 @@ final readonly class HoursResource
         return [
             'outcome' => $hour->outcome->value,
             'outcomeName' => $this->sentences->name("outcome.{$hour->outcome->value}"),
-            'why' => $finding instanceof Finding ? $this->sentences->sentence($finding->code, $finding->values) : null,
+            'why' => $finding instanceof Finding ? $this->board->finding($finding)['text'] : null,
         ];
     }
 

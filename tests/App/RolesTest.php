@@ -212,6 +212,7 @@ it('lets in from the role of the table on, and nobody of another crew to what is
     };
     $ids['import'] = '0198c1d2-7e4a-7b3c-8f10-2a9b6d5e4c31';
     (new ImportProgress())->begin(($role === 'stranger' || $user === null ? $lead : $user)->id, $ids['import'], 3);
+    mildWeather();
     $wrong = [];
     foreach (ROUTES as $least => $routes) {
         foreach ($routes as $route) {

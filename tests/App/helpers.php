@@ -100,3 +100,38 @@ function issuedTrees(Tests\AppTestCase $t): array
             ->json('id'),
     ];
 }
+
+/**
+ * Weather that is mild, dry and half clouded on every ground, but for what an hour (UTC, '2026-09-03T15') changes.
+ *
+ * @param array<string, array<string, mixed>> $changes
+ */
+function mildWeather(array $changes = []): void
+{
+    app()->instance(
+        App\Weather\WeatherPort::class,
+        new class ($changes) implements App\Weather\WeatherPort {
+            /** @param array<string, array<string, mixed>> $changes */
+            public function __construct(private array $changes) {}
+
+            public function of(App\Models\Ground $ground): Thicket\Weather\Forecast
+            {
+                $now = app(App\Support\JobClock::class)->now();
+                $mild = ['airC' => 20, 'humidityPct' => 55, 'windMs' => 2.5, 'gustMs' => 4, 'windFromDeg' => 270];
+                $mild += ['rainMm' => 0, 'rainChancePct' => 5, 'cloudPct' => 60, 'snowCm' => 0, 'soilC' => 18];
+                $hours = [];
+                for ($i = -48; $i < 264; ++$i) {
+                    $at = $now->setTimestamp(Thicket\Weather\Forecast::begin($now) + 3600 * $i);
+                    $hours[] = ['at' => $at->format('Y-m-d\TH:i:s\Z')] +
+                        ($this->changes[$at->format('Y-m-d\TH')] ?? []) +
+                        $mild + ['topsoilC' => 18];
+                }
+
+                return Thicket\Weather\ForecastReader::read(
+                    ['issued' => $now->format('Y-m-d\TH:i:s\Z'), 'source' => 'test', 'hours' => $hours],
+                    $now,
+                );
+            }
+        },
+    );
+}

@@ -220,6 +220,27 @@ test('shows a viewer everything and no button that writes', async ({ page }) => 
   await isAccessible(page);
 });
 
+test('sees when the job can be done: the answer, the picture, one hour with its reasons', async ({ page }) => {
+  await signIn(page);
+  // a wet and windy week with one good morning in it
+  await expect(page.getByText('Nothing is open now.')).toBeVisible();
+  await page.getByRole('link', { name: /^Next: Quackgrass, Sat 5 Sep/ }).click();
+  await expect(page.getByText(/^Not now\. Opens Sat 5 Sep \d\d:00/)).toBeVisible();
+  await expect(page.getByText(/Wind is [\d.]+ mph; the limit is 10 mph/).first()).toBeVisible();
+  const grid = page.getByRole('grid', { name: 'Hours of the coming days' });
+  const chosen = grid.getByRole('gridcell', { selected: true });
+  await expect(chosen).toHaveAccessibleName(/^Sat 5 Sep 0\d:00: With care$/);
+  const one = page.getByRole('region', { name: 'One hour' });
+  await expect(one.getByText(/Leaves should be dry/)).toBeVisible();
+  await chosen.focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(chosen).toHaveAccessibleName(/^Fri 4 Sep 0\d:00: Not now$/);
+  await expect(one.getByText(/Leaves are wet/)).toBeVisible();
+  await one.getByRole('button', { name: 'An hour later' }).click();
+  await expect(chosen).toHaveAccessibleName(/^Fri 4 Sep 0\d:00/);
+  await isAccessible(page);
+});
+
 test('finds by any name and walks the stations by keys', async ({ page }) => {
   await signIn(page);
   await page.keyboard.press('/');

@@ -58,8 +58,7 @@ final class HoursController extends Controller
             ->where('closed_at', null)
             ->whereHas('patch', static fn($patch) => $patch->where('archived_at', null))
             ->whereHas('steps')
-            ->with(['steps.cardVersion.card', 'steps.sheets', 'steps.records.lookBacks', 'steps.sprayer', 'sighting'])
-            ->toJudge()
+            ->withTrail()
             ->limit(self::MOST_STANDS)
             ->get();
         $lines = [];

@@ -206,8 +206,8 @@ final readonly class Shown
             return self::inches($amount) . ' in';
         }
         $label = $unit->label();
-        // neither a thermometer nor a kitchen clock reads hundredths
-        $amount = in_array($unit->dimension(), [Dimension::Temperature, Dimension::Duration], true)
+        // neither a thermometer nor a kitchen clock nor a wind gauge reads hundredths
+        $amount = in_array($unit->dimension(), [Dimension::Temperature, Dimension::Duration, Dimension::Speed], true)
             ? BigRational::of($amount->toScale(1, RoundingMode::HALF_UP))
             : $amount;
 

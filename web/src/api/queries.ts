@@ -1,5 +1,5 @@
 import { whoIsHere } from '@/features/session/leaving';
-import { queryOptions } from '@tanstack/vue-query';
+import { keepPreviousData, queryOptions } from '@tanstack/vue-query';
 import { api, unwrap, type Schemas } from './client';
 
 /* One factory an endpoint: it owns key and fetcher. */
@@ -20,6 +20,26 @@ export const yearQuery = (stand: string) =>
   queryOptions({
     queryKey: ['stand', stand, 'year'],
     queryFn: () => unwrap(api.GET('/stands/{stand}/year', { params: { path: { stand } } })),
+  });
+/** Hours pass though nobody writes: asked again every ten minutes. */
+const EVERY_TEN_MINUTES = 600_000;
+export const hoursQuery = (stand: string) =>
+  queryOptions({
+    queryKey: ['stand', stand, 'hours'],
+    queryFn: () => unwrap(api.GET('/stands/{stand}/hours', { params: { path: { stand } } })),
+    refetchInterval: EVERY_TEN_MINUTES,
+  });
+export const hourQuery = (stand: string, at: string) =>
+  queryOptions({
+    queryKey: ['stand', stand, 'hour', at],
+    queryFn: () => unwrap(api.GET('/stands/{stand}/hours/hour', { params: { path: { stand }, query: { at } } })),
+    placeholderData: keepPreviousData,
+  });
+export const todayHoursQuery = () =>
+  queryOptions({
+    queryKey: ['today', 'hours'],
+    queryFn: () => unwrap(api.GET('/today/hours')),
+    refetchInterval: EVERY_TEN_MINUTES,
   });
 /** A query string has no numbers, only digits. */
 const boardAsk = (schools: Record<string, string>, weights: Record<string, number> | null) => ({

@@ -2,9 +2,10 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { todayQuery } from '@/api/queries';
+import { todayHoursQuery, todayQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import ActButton from '@/components/form/ActButton.vue';
+import { momentText } from '@/features/when/hours';
 import EmptyState from '@/components/feedback/EmptyState.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import { groundsOf, groupsOf, NOBODY, peopleOf } from './groups';
@@ -13,6 +14,18 @@ import { groundsOf, groupsOf, NOBODY, peopleOf } from './groups';
 
 const { t } = useI18n();
 const { data, isPending, error } = useQuery(todayQuery());
+const { data: hours } = useQuery(todayHoursQuery());
+/** Jobs that may be done, with the line of their stand. */
+const jobs = computed(() =>
+  (hours.value?.lines ?? []).flatMap((h) => {
+    const line = data.value?.lines.find((l) => l.id === h.standId);
+    return line ? [{ ...h, line }] : [];
+  }),
+);
+const open = computed(() => jobs.value.filter((j) => j.openUntil !== null));
+const soonest = computed(
+  () => jobs.value.filter((j) => j.next).sort((a, b) => (a.next?.from ?? '').localeCompare(b.next?.from ?? ''))[0],
+);
 const due = computed(() => data.value?.lookBacks.filter((l) => l.due) ?? []);
 const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
 const grounds = computed(() => groundsOf(data.value?.lines ?? []));
@@ -34,6 +47,28 @@ const groups = computed(() =>
     </EmptyState>
     <div v-else-if="data" class="bench">
       <section class="stack" aria-labelledby="next-h">
+        <template v-if="hours?.lines.length">
+          <h2>{{ t('today.openNow') }}</h2>
+          <ul v-if="open.length" class="ruled lines">
+            <li v-for="o in open" :key="o.standId">
+              <RouterLink :to="{ name: 'when', params: { stand: o.standId } }" class="line">
+                <span
+                  ><b>{{ o.line.name }}</b
+                  ><br /><span class="soft small">{{ o.line.patch }}, {{ o.line.ground }}</span></span
+                >
+                <span class="act">{{
+                  t('today.openTill', { time: momentText(o.openUntil ?? '', o.openUntil ?? '') })
+                }}</span>
+              </RouterLink>
+            </li>
+          </ul>
+          <p v-else>
+            {{ t('today.nothingOpen') }}
+            <RouterLink v-if="soonest" :to="{ name: 'when', params: { stand: soonest.standId } }">{{
+              t('today.nextOpen', { name: soonest.line.name, time: momentText(soonest.next!.from, `${data.day}T`) })
+            }}</RouterLink>
+          </p>
+        </template>
         <h2 id="next-h">{{ t('today.next') }}</h2>
         <div class="row narrowed">
           <div v-if="grounds.length > 1" class="row grounds" role="group" :aria-label="t('today.ofGround')">
@@ -119,7 +154,7 @@ const groups = computed(() =>
             </li>
           </ul>
         </template>
-        <p class="small soft">{{ t('today.noWeather') }}</p>
+        <p v-if="hours?.silent" class="note small">{{ hours.silent }}</p>
       </section>
     </div>
   </div>

@@ -6,6 +6,7 @@ import { yearQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import VerdictMark from '@/components/figures/VerdictMark.vue';
 import { useStand } from '@/composables/useStand';
+import HourPanel from './HourPanel.vue';
 import YearStrip from './YearStrip.vue';
 
 const props = defineProps<{ stand: string }>();
@@ -20,7 +21,9 @@ const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
       {{ t('station.when') }}<template v-if="stand">: {{ stand.name }}</template>
     </h1>
     <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <HourPanel v-if="stand?.step" :stand="props.stand" />
     <template v-if="year">
+      <h2 v-if="stand?.step">{{ t('when.year') }}</h2>
       <div v-if="year.chosen" class="row" style="gap: 20px">
         <p class="answer">
           {{

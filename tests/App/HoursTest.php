@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Exceptions\Stopped;
+use App\Models\Ground;
+use App\Support\JobClock;
+use App\Weather\HttpWeather;
+use Illuminate\Support\Facades\Http;
+use Symfony\Component\Process\Process;
+use Thicket\Weather\Forecast;
+
+/*
+ * The hours of a chosen job over the wire, and the weather service on its bad days.
+ */
+
+it('tells the hours of the chosen job, one hour with its reasons, and what is open today', function () {
+    mildWeather();
+    $this->as();
+    $stand = $this->standId('quackgrass');
+    $board = $this->api('GET', "/stands/{$stand}/hours")->assertOk();
+    // 09:00 on the ground, mild weather: open till it is dark or the air may settle
+    expect($board->json('days.0.hours.0.at'))
+        ->toBe(
+            $board->json('at') === null
+                ? ''
+                : substr((string) $board->json('at'), 0, 13) . ':00:00' . substr((string) $board->json('at'), 19),
+        )
+        ->and($board->json('openUntil'))
+        ->not->toBeNull()
+        ->and(count($board->json('days')))
+        ->toBe(11);
+    $hour = $this->api('GET', "/stands/{$stand}/hours/hour?at=" . urlencode((string) $board->json('at')))->assertOk();
+    expect(array_column($hour->json('findings'), 'condition'))
+        ->toContain('season', 'daylight', 'wind', 'rain-after', 'surface')
+        ->and(collect($hour->json('findings'))->firstWhere('condition', 'wind')['text']['metric'])
+        ->toBe('Wind is 2.5 m/s, within 4.5 m/s (10 mph).');
+    $lines = collect($this->api('GET', '/today/hours')->assertOk()->json('lines'))->keyBy('standId');
+    expect($lines[$stand]['openUntil'])->toBe($board->json('openUntil'));
+    $this->api('GET', "/stands/{$stand}/hours/hour?at=2026-12-01T09:00:00Z")->assertStatus(404);
+    $this->api('GET', "/stands/{$stand}/hours/hour?at=soon")->assertStatus(422);
+    $this->api('GET', "/stands/{$this->standId('japanese-knotweed')}/hours")->assertStatus(409);
+});
+
+it('lets what somebody measured now beat the forecast, for this hour alone', function () {
+    mildWeather();
+    $this->as();
+    $stand = $this->standId('quackgrass');
+    $patch = App\Models\Stand::query()->findOrFail($stand)->patch_id;
+    $this->api('POST', "/patches/{$patch}/observations", [
+        'facts' => [['fact' => 'wind-speed', 'value' => '14 mph']],
+    ])->assertCreated();
+    $board = $this->api('GET', "/stands/{$stand}/hours")
+        ->assertOk()
+        ->assertJsonPath('openUntil', null);
+    expect([$board->json('days.0.hours.0.deciding'), $board->json('days.0.hours.1.outcome')])->toBe([
+        'wind',
+        'withCare',
+    ]);
+});
+
+/** @return array{Process, string} the simulated weather service on a port of its own */
+function weatherService(): array
+{
+    $server = stream_socket_server('tcp://127.0.0.1:0');
+    $port = (int) substr((string) strrchr((string) stream_socket_get_name($server, false), ':'), 1);
+    fclose($server);
+    $process = new Process([
+        'php',
+        '-d',
+        'display_errors=0',
+        '-S',
+        "127.0.0.1:{$port}",
+        base_path('stand-ins/weather/serve.php'),
+    ]);
+    $process->start();
+    for ($i = 0; $i < 100 && @fsockopen('127.0.0.1', $port) === false; ++$i) {
+        usleep(50_000);
+    }
+
+    return [$process, "http://127.0.0.1:{$port}"];
+}
+
+it('asks the service, and says what it makes of its bad days', function () {
+    [$process, $url] = weatherService();
+    try {
+        $clock = app(JobClock::class);
+        $ground = Ground::query()->firstOrFail();
+        // each asks for a place of its own, so that no answer is kept from the one before
+        $ask = function (string $bad) use ($url, $clock, $ground): Forecast|string {
+            Http::withBody($bad, 'text/plain')
+                ->put("{$url}/v1/bad-day")
+                ->throw();
+            $ground->elevation_m = bcadd((string) $ground->elevation_m, '0.1', 1);
+            try {
+                return (new HttpWeather($clock, $url))->of($ground);
+            } catch (Stopped $e) {
+                return (string) $e->status;
+            }
+        };
+        $fine = $ask('fine');
+        expect($fine)
+            ->toBeInstanceOf(Forecast::class)
+            ->and([$fine->notBelieved, $fine->isStale($clock->now())])
+            ->toBe([0, false])
+            ->and(count($fine->following($clock->now(), 240)))
+            ->toBe(240);
+        expect([$ask('outage'), $ask('ahead')])->toBe(['503', '503']);
+        $odd = $ask('nonsense');
+        expect($odd)
+            ->toBeInstanceOf(Forecast::class)
+            ->and($odd->notBelieved)
+            ->toBe(3 * 160);
+        $half = $ask('half');
+        $winds = array_map(static fn($h) => $h->wind === null, $half->following($clock->now(), 4));
+        expect(array_count_values(array_map(intval(...), $winds)))->toBe([0 => 2, 1 => 2]);
+    } finally {
+        $process->stop(0);
+    }
+});
+
+it('tells the last answer as old where the service fails, and nothing after two days', function () {
+    $ground = Ground::query()->firstOrFail();
+    $ground->elevation_m = (string) random_int(1, 3000);
+    $clock = app(JobClock::class);
+    $now = $clock->now();
+    $answer = static fn() => Http::response([
+        'issued' => $now->format('Y-m-d\TH:i:s\Z'),
+        'hours' => [['at' => $now->format('Y-m-d\TH:i:s\Z'), 'airC' => 20]],
+    ]);
+    $calls = 0;
+    Http::fake(function () use (&$calls, $answer) {
+        ++$calls;
+
+        return $calls === 1 ? $answer() : throw new Illuminate\Http\Client\ConnectionException('timed out');
+    });
+    $weather = new HttpWeather($clock, 'http://weather.test');
+    expect($weather->of($ground)->isStale($clock->now()))->toBeFalse();
+    $weather->of($ground);
+    expect($calls)->toBe(1);
+    $clock->freezeAt($now->modify('+7 hours')->format(DATE_RFC3339));
+    expect($weather->of($ground)->isStale($clock->now()))->toBeTrue();
+    // three tries, then a minute's rest
+    expect($calls)->toBe(4);
+    $weather->of($ground);
+    expect($calls)->toBe(4);
+    $clock->freezeAt($now->modify('+49 hours')->format(DATE_RFC3339));
+    expect(static fn() => $weather->of($ground))->toThrow(Stopped::class);
+});
