@@ -25,7 +25,7 @@ function twin(string $command, string $input): Process
 
 it('answers every shipped example, without a database, as its schema says', function () {
     foreach (glob(dirname(__DIR__, 2) . '/docs/examples/*.json') ?: [] as $file) {
-        $kind = preg_match('/^(mix|identify)-/', basename($file), $named) === 1 ? $named[1] : 'advise';
+        $kind = preg_match('/^(mix|identify|hours)-/', basename($file), $named) === 1 ? $named[1] : 'advise';
         $text = (string) file_get_contents($file);
         $validator = new Validator();
         $validator
@@ -43,6 +43,7 @@ it('answers every shipped example, without a database, as its schema says', func
             match ($kind) {
                 'mix' => $answer['outcome'],
                 'identify' => $answer['candidates'],
+                'hours' => $answer['best'],
                 default => $answer['rows'][0]['findings'],
             },
         )->not->toBeEmpty();
@@ -119,6 +120,14 @@ it('exits 1 with pointers on refused input', function (string $command, string $
         'in","stand":{"date":"2026-09-03","place":{"latitude":"44","elevationMetres":"1"},' .
         '"species":"common-privet"}}',
         '/tank',
+    ],
+    'hours without a row' => ['thicket:hours', '{"place":{}}', '/row'],
+    'weather of no hour' => [
+        'thicket:hours',
+        '{"row":"hand-pull","place":{"latitude":"40","longitude":"-75","elevationMetres":"1","timeZone":"UTC"},' .
+        '"stand":{"date":"2026-05-01","species":"garlic-mustard","place":{"latitude":"40",' .
+        '"elevationMetres":"1"}},"weather":{"issued":"2026-05-01T06:00:00Z","hours":[]}}',
+        '/weather/hours',
     ],
     'no date' => ['thicket:advise', '{"place":{"latitude":"44","elevationMetres":"1"}}', '/date'],
     'stray' => [

@@ -278,6 +278,27 @@ it('judges a year at the days on which a rule turns, and finds every day as it w
     ['quackgrass', 'orchard'],
 ]);
 
+it('tells the last day that still works, and the first that does again', function (
+    string $day,
+    ?string $opens,
+    ?string $lastDay,
+) {
+    // tree-of-heaven by its bark: 1 July to the end of October, with care to the end of green leaf (J42)
+    $document =
+        ['species' => 'tree-of-heaven', 'date' => $day, 'cards' => [esterCard()]] +
+        stand(['facts' => [seen('setting', 'woods')]]);
+    [$situation, $option] = situated($document, 'basal-bark/triclopyr-ester/ester');
+    $season = YearOutlook::of($situation, $option, 2026)->seasonOf($situation->day);
+    expect([$season['opens']?->format('m-d'), $season['lastDay']?->format('m-d')])->toBe([$opens, $lastDay]);
+})->with([
+    'shut in May' => ['2026-05-10', '07-01', null],
+    'the day before' => ['2026-06-30', '07-01', null],
+    'the first day' => ['2026-07-01', null, '10-31'],
+    'in August' => ['2026-08-15', null, '10-31'],
+    'the last day' => ['2026-10-31', null, '10-31'],
+    'in November, for the rest of the year' => ['2026-11-05', null, null],
+]);
+
 it('has every rule tell the days on which its own finding changes', function (array $document) {
     $in = Fields::of($document, $faults = new Faults());
     $reader = new SituationReader(catalogue());

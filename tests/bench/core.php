@@ -10,15 +10,21 @@ use Thicket\Calendar\SeasonShift;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\CatalogueFiles;
 use Thicket\Catalogue\NameSearch;
+use Thicket\Hours\HourBoard;
+use Thicket\Hours\Place;
 use Thicket\Identify\Key;
 use Thicket\Identify\ObservedCharacters;
 use Thicket\Identify\SeasonalVisibility;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
 use Thicket\Programmes\Planner;
 use Thicket\Situation\Schools;
 use Thicket\Situation\SituationReader;
 use Thicket\Timing\YearStrip;
+use Thicket\Weather\Forecast;
+use Thicket\Weather\WeatherHour;
 
 /*
  * Core timings. Baseline: 20,000 exact rational products and sums in pure PHP, the arithmetic the core is made of.
@@ -67,6 +73,29 @@ $baseline = median(5, static function (): void {
     }
 });
 $board = median(15, static fn() => Board::for($situation, $catalogue, $schools, $shed));
+$place = new Place(44.05, -71.4, 205.0, new DateTimeZone('America/New_York'));
+$forecast = new Forecast(
+    $situation->now,
+    'bench',
+    array_map(
+        static fn(int $i): WeatherHour => new WeatherHour(
+            $situation->now->setTimestamp(Forecast::begin($situation->now) + 3600 * $i),
+            Quantity::of(18, Unit::Celsius),
+            60.0,
+            Quantity::of('2.4', Unit::MetrePerSecond),
+            Quantity::of('3.8', Unit::MetrePerSecond),
+            250.0,
+            Quantity::zero(Unit::Millimetre),
+            10.0,
+            50.0,
+            Quantity::zero(Unit::Centimetre),
+            Quantity::of(18, Unit::Celsius),
+            Quantity::of(19, Unit::Celsius),
+        ),
+        range(-240, 290),
+    ),
+);
+$best = Board::for($situation, $catalogue, $schools, $shed)->rows[0]->option;
 $lines = [
     'board, one stand, one day' => $board,
     'year strip, all methods, 52 weeks' => median(
@@ -83,6 +112,7 @@ $lines = [
             YearOutlook::of($situation, $option, 2026);
         }
     }),
+    'hours of ten days, one row' => median(5, static fn() => HourBoard::of($situation, [$best], $forecast, $place)),
     'programmes, all offered and laid out' => median(
         5,
         static fn() => (new Planner($catalogue, $schools, $shed))->offers($situation),

@@ -88,7 +88,7 @@ const SHOTS = [
     },
   },
   { name: 'mix', path: (s) => `/stands/${s['Norway maple']}/mix` },
-  { name: 'when', path: (s) => `/stands/${s['Norway maple']}/when` },
+  { name: 'when', path: (s) => `/stands/${s['Quackgrass']}/when` },
   { name: 'gates', path: (s) => `/stands/${s['Norway maple']}/field-day` },
   { name: 'field-day', path: (s) => `/stands/${s['Bush honeysuckle']}/field-day` },
   { name: 'look-back', path: (s) => `/stands/${s['Bush honeysuckle']}/look-back` },

@@ -8,11 +8,14 @@ use App\Exceptions\Stopped;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Repositories\CrewRows;
+use App\Repositories\SituationRepository;
 use App\Resources\HoursResource;
+use App\Support\Format;
 use App\Workflow\HourDesk;
 use App\Workflow\Workflow;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Thicket\Assess\YearOutlook;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Weather\Forecast;
 
@@ -23,7 +26,11 @@ final class HoursController extends Controller
     private const DAYS_OF_TODAY = 2;
     private const MOST_STANDS = 40;
 
-    public function __construct(private readonly HourDesk $desk, private readonly HoursResource $resource) {}
+    public function __construct(
+        private readonly HourDesk $desk,
+        private readonly HoursResource $resource,
+        private readonly SituationRepository $situations,
+    ) {}
 
     public function show(Request $request, string $standId): JsonResponse
     {
@@ -76,9 +83,17 @@ final class HoursController extends Controller
                 continue;
             }
             $openNow = $board->openNow();
+            $situation = $this->situations->situation($stand);
+            $season = YearOutlook::of(
+                $situation,
+                $this->situations->option($step, $stand->patch->ground->crew),
+                (int) $situation->day->format('Y'),
+            )->seasonOf($situation->day);
             $lines[] =
                 [
                     'standId' => $stand->id,
+                    'seasonOpens' => Format::day($season['opens']),
+                    'lastDay' => Format::day($season['lastDay']),
                     'openUntil' => $openNow === null ? null : HoursResource::local($openNow->until(), $place),
                     'next' => $this->resource->opening($board->next(), $place),
                 ] + $this->resource->verdict($board->hours[0]);

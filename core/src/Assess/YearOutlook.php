@@ -68,6 +68,34 @@ final readonly class YearOutlook
         return ['worst' => $worst ?? Outcome::CannotTell, 'best' => $best ?? Outcome::CannotTell];
     }
 
+    /**
+     * The season around a day: the last day on which it is still not shut, or, where it is shut, the first on which it
+     * is not. Both null where the rest of the year tells of none.
+     *
+     * @return array{opens: \DateTimeImmutable|null, lastDay: \DateTimeImmutable|null}
+     */
+    public function seasonOf(\DateTimeImmutable $day): array
+    {
+        $lastDay = null;
+        foreach ($this->spans as $span) {
+            if ($span['last'] < $day) {
+                continue;
+            }
+            // what cannot be told for want of a fact is not shut by the season
+            $isShut = $span['outcome']->isWorseThan(Outcome::CannotTell) || $span['outcome'] === Outcome::NotNow;
+            if ($isShut && $lastDay !== null) {
+                return ['opens' => null, 'lastDay' => $lastDay];
+            }
+            if (!$isShut && $lastDay === null && $span['first'] > $day) {
+                return ['opens' => $span['first'], 'lastDay' => null];
+            }
+            $lastDay = $isShut ? null : $span['last'];
+        }
+
+        // open to the end of the year: the next one goes on, as far as this one tells
+        return ['opens' => null, 'lastDay' => null];
+    }
+
     private static function outcome(Situation $situation, Option $option, RuleSet $rules): Outcome
     {
         $worst = Outcome::Fits;

@@ -23,6 +23,14 @@ const jobs = computed(() =>
   }),
 );
 const open = computed(() => jobs.value.filter((j) => j.openUntil !== null));
+/** What the season shuts within three weeks, the soonest first. */
+const SOON_DAYS = 21;
+const closing = computed(() => {
+  const from = Date.parse(data.value?.day ?? '');
+  return jobs.value
+    .filter((j) => j.lastDay !== null && Date.parse(j.lastDay) - from <= SOON_DAYS * 86_400_000)
+    .sort((a, b) => (a.lastDay ?? '').localeCompare(b.lastDay ?? ''));
+});
 const soonest = computed(
   () => jobs.value.filter((j) => j.next).sort((a, b) => (a.next?.from ?? '').localeCompare(b.next?.from ?? ''))[0],
 );
@@ -95,6 +103,20 @@ const groups = computed(() =>
           />
         </div>
         <p v-if="groups.length === 0" class="soft">{{ t('today.noneSo') }}</p>
+        <template v-if="closing.length">
+          <h3>{{ t('today.closing') }}</h3>
+          <ul class="ruled lines">
+            <li v-for="c in closing" :key="c.standId">
+              <RouterLink :to="{ name: 'when', params: { stand: c.standId } }" class="line">
+                <span
+                  ><b>{{ c.line.name }}</b
+                  ><br /><span class="soft small">{{ c.line.patch }}, {{ c.line.ground }}</span></span
+                >
+                <span class="act">{{ t('today.lastDay', { day: dayText(c.lastDay ?? '') }) }}</span>
+              </RouterLink>
+            </li>
+          </ul>
+        </template>
         <section v-for="(group, i) in groups" :key="group.code" :aria-labelledby="`group-${group.code}`">
           <h3 :id="`group-${group.code}`">
             {{ t(`today.group.${group.code}`, { n: group.lines.length }, group.lines.length) }}
