@@ -276,8 +276,8 @@ render() { # template, out: replaces @NAME@ by the variable of that name
     echo preg_replace_callback("/@([A-Z_]+)@/", $of, $t);' "$1" > "$2"
 }
 
-# The simulated GPS receiver and weather service on loopback, for demo and tests; production never starts it. THICKET_GPS_SPEED hastens the
-# walker.
+# The simulated GPS receiver and weather service on loopback, for demo and tests; production never starts them.
+# THICKET_GPS_SPEED hastens the walker.
 stand_ins_start() {
   stop_noted "$THICKET_VAR/run/gps.pid.noted"
   THICKET_GPS_PORT="$(free_port "${1:-8095}")"; export THICKET_GPS_PORT

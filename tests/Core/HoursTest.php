@@ -301,6 +301,7 @@ it('never opens an hour by a stricter label', function () {
             ...$document['facts'],
             ...[seen('leaf-damage', false), seen('fresh-flush', false), seen('hives-near', false)],
         ];
+
         // by the sky alone: what the ground says is the same for all
         return array_map(
             static fn($h): string => $h->at->format('c'),

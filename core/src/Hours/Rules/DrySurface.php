@@ -14,7 +14,10 @@ use Thicket\Verdict\Finding;
 use Thicket\Weather\Forecast;
 use Thicket\Weather\Surface;
 
-/** Leaves and bark are dry (by the model of Thicket\Weather\Wetness, or as somebody saw this hour); cuts are not rained full. */
+/**
+ * Leaves and bark are dry, by the model of {@see \Thicket\Weather\Wetness} or as somebody saw this hour; cuts are not
+ * rained full.
+ */
 final readonly class DrySurface implements HourRule
 {
     private const FLOODS_MILLIMETRES = '1';

@@ -13,7 +13,10 @@ use Thicket\Measure\Unit;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
 
-/** The ground: neither frozen nor washed for what acts in it (rulings J3), moist for pulling, dry for hoeing (handbook 4). */
+/**
+ * The ground: neither frozen nor washed for what acts in it (rulings J3), moist for pulling, dry for hoeing (handbook
+ * 4).
+ */
 final readonly class SoilReady implements HourRule
 {
     private const MOST_RAIN_MILLIMETRES = '13';
