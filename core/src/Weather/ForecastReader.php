@@ -11,8 +11,8 @@ use Thicket\Measure\Unit;
 
 /**
  * Reads what a weather service answers (docs/hours.md has the shape): SI units, an hour an entry. A value that no
- * weather has is left out and counted, since one bad sensor must not take the day; an answer whose clock is off, or that has no
- * hour at all, is refused.
+ * weather has is left out and counted, since one bad sensor must not take the day; an answer whose clock is off, or
+ * that has no hour at all, is refused.
  */
 final readonly class ForecastReader
 {

@@ -12,7 +12,7 @@ use Thicket\Measure\Unit;
 use Thicket\Verdict\Finding;
 
 /**
- * Still air under a clear sky from 1.5 h before sunset to 2 h after sunrise: a spray hangs and wanders off (rulings J3).
+ * Still air under a clear sky from 1.5 h before sunset to 2 h after sunrise: a spray hangs and wanders (rulings J3).
  */
 final readonly class Inversion implements HourRule
 {
