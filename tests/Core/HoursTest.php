@@ -109,6 +109,20 @@ function works(): array
             'foliar-spot/glyphosate/water',
             stand($shrub + ['cards' => [waterCard($leaf)], 'schools' => ['foliar-droplet' => 'fine']]),
         ],
+        // in June it flowers, and somebody said that no hives stand near
+        'flower' => [
+            'foliar-spot/glyphosate/water',
+            stand(
+                [
+                    'date' => '2026-06-05',
+                    'facts' => [
+                        ...$shrub['facts'],
+                        ...[seen('hives-near', false), seen('flowers-around', true), seen('irrigated', true)],
+                    ],
+                ] +
+                    $shrub + ['cards' => [waterCard($leaf)]],
+            ),
+        ],
         'bark' => ['basal-bark/triclopyr-ester/ester', stand(['cards' => [esterCard(['rainfastHours' => 1])]])],
         'pull' => ['hand-pull', herbs('woods', 'garlic-mustard', '2026-05-01', [seen('height', '1 ft')])],
         'flame' => ['flame', seedbed([])],
@@ -223,6 +237,13 @@ it('holds each hour against each limit, from both sides', function (
     'leaves wet' => ['leaf', Condition::Surface, ['14' => ['rainMm' => 2]], 'notNow'],
     'leaves dry again' => ['leaf', Condition::Surface, ['10' => ['rainMm' => 2]], 'fits'],
     'bark stays wet longer' => ['bark', Condition::Surface, ['10' => ['rainMm' => 2]], 'notNow'],
+    'bees fly' => ['flower', Condition::Bees, ['15' => ['airC' => 10]], 'notNow'],
+    'too cold for bees' => ['flower', Condition::Bees, ['15' => ['airC' => 9.9]], 'withCare'],
+    'too windy for bees' => ['flower', Condition::Bees, ['15' => ['windMs' => 6.8]], 'withCare'],
+    'too wet for bees' => ['flower', Condition::Bees, ['15' => ['rainMm' => 0.1]], 'withCare'],
+    'no flowers, no bees' => ['leaf', Condition::Bees, [], '-'],
+    'watered ground' => ['flower', Condition::Sprinklers, [], 'withCare'],
+    'nobody waters a wood' => ['leaf', Condition::Sprinklers, [], '-'],
     'snow' => ['bark', Condition::Snow, ['15' => ['snowCm' => 1]], 'notNow'],
     'no snow' => ['bark', Condition::Snow, [], 'fits'],
     'dark at four' => ['bark', Condition::Daylight, [], 'notNow', '09'],

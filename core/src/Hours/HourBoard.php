@@ -12,6 +12,7 @@ use Thicket\Assess\Rules\Downwind;
 use Thicket\Assess\RuleSet;
 use Thicket\Catalogue\FactName;
 use Thicket\Hours\Rules\AirTemperature;
+use Thicket\Hours\Rules\BeesFly;
 use Thicket\Hours\Rules\Daylight;
 use Thicket\Hours\Rules\DriftToward;
 use Thicket\Hours\Rules\DropsDry;
@@ -23,6 +24,7 @@ use Thicket\Hours\Rules\NothingBurns;
 use Thicket\Hours\Rules\RainAfter;
 use Thicket\Hours\Rules\SnowAtBase;
 use Thicket\Hours\Rules\SoilReady;
+use Thicket\Hours\Rules\Sprinklers;
 use Thicket\Hours\Rules\WindAtNozzle;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
@@ -110,12 +112,14 @@ final readonly class HourBoard
             new WindAtNozzle(),
             new Gusts(),
             new DriftToward(),
+            new BeesFly(),
             new Inversion(),
             new AirTemperature(),
             new HeatAfter(),
             new DropsDry(),
             new DrySurface(),
             new RainAfter(),
+            new Sprinklers(),
             new SoilReady(),
             new SnowAtBase(),
             new NothingBurns(),
