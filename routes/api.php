@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BoardController;
+use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CalibrationController;
 use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\ContainerController;
@@ -66,6 +67,14 @@ Route::post('setup', [SessionController::class, 'setup']);
 Route::get('papers/{paper}/file', [PaperController::class, 'file'])
     ->withoutMiddleware('api')
     ->middleware(['web', 'auth:web']);
+Route::get('calendar.ics', [CalendarController::class, 'file'])
+    ->withoutMiddleware('api')
+    ->middleware(['web', 'auth:web']);
+// read by calendar programs: the address is the key
+Route::get('calendar/{token}.ics', [CalendarController::class, 'subscribed'])
+    ->where('token', '[A-Za-z0-9]{43}')
+    ->withoutMiddleware('api')
+    ->middleware('throttle:60,1');
 Route::get('grounds/{ground}/export', [ExchangeController::class, 'export'])
     ->withoutMiddleware('api')
     ->middleware(['web', 'auth:web']);
@@ -102,6 +111,9 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::get('stands/{stand}/costs', [ComparisonController::class, 'costs']);
         Route::get('stands/{stand}/year', [BoardController::class, 'year']);
     });
+    Route::get('session/calendar', [CalendarController::class, 'show']);
+    Route::post('session/calendar', [CalendarController::class, 'store']);
+    Route::delete('session/calendar', [CalendarController::class, 'destroy']);
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::post('session/password', [SessionController::class, 'password']);
     Route::patch('session', [SessionController::class, 'update']);

@@ -45,6 +45,13 @@ return new class extends Migration {
             $table->string('licence_class', 80)->nullable();
             $table->unsignedInteger('revision')->default(1);
         });
+        Schema::create('calendar_feeds', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('user_id')->unique()->constrained();
+            $table->char('token_hash', 64)->unique();
+            $table->timestamp('read_at')->nullable();
+            $table->timestamps();
+        });
         Schema::create('sessions', function (Blueprint $table): void {
             $table->string('id')->primary();
             $table->uuid('user_id')->nullable()->index();
@@ -103,6 +110,7 @@ return new class extends Migration {
                 'cache_locks',
                 'cache',
                 'sessions',
+                'calendar_feeds',
                 'people',
                 'users',
                 'crews',

@@ -13,9 +13,13 @@ use Illuminate\Support\Facades\Route;
  * which does not.
  */
 const ROUTES = [
-    'anybody' => ['GET health', 'GET session', 'POST session', 'POST setup'],
+    'anybody' => ['GET health', 'GET session', 'POST session', 'POST setup', 'GET calendar/{token}.ics'],
     'viewer' => [
         'DELETE session',
+        'GET session/calendar',
+        'POST session/calendar',
+        'DELETE session/calendar',
+        'GET calendar.ics',
         'POST session/password',
         'PATCH session',
         'GET today',
@@ -210,6 +214,7 @@ it('lets in from the role of the table on, and nobody of another crew to what is
             'light' => 'day',
         ])->refresh(),
     };
+    $ids['token'] = str_repeat('a', 43);
     $ids['import'] = '0198c1d2-7e4a-7b3c-8f10-2a9b6d5e4c31';
     (new ImportProgress())->begin(($role === 'stranger' || $user === null ? $lead : $user)->id, $ids['import'], 3);
     mildWeather();

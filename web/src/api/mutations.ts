@@ -41,6 +41,8 @@ export const MUTATIONS = {
   'POST /setup': 'nothing',
   'POST /session': 'nothing',
   'PATCH /session': 'nothing',
+  'POST /session/calendar': 'nothing',
+  'DELETE /session/calendar': 'nothing',
   'DELETE /session': 'nothing',
   'POST /session/password': 'nothing',
 

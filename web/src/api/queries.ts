@@ -21,6 +21,8 @@ export const yearQuery = (stand: string) =>
     queryKey: ['stand', stand, 'year'],
     queryFn: () => unwrap(api.GET('/stands/{stand}/year', { params: { path: { stand } } })),
   });
+export const calendarQuery = () =>
+  queryOptions({ queryKey: ['calendar'], queryFn: () => unwrap(api.GET('/session/calendar')) });
 /** Hours pass though nobody writes: asked again every ten minutes. */
 const EVERY_TEN_MINUTES = 600_000;
 export const hoursQuery = (stand: string) =>

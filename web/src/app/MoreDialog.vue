@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { clearDrafts, countDrafts } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
+import CalendarFeed from '@/features/session/CalendarFeed.vue';
 import { leave } from '@/features/session/leaving';
 import ActButton from '@/components/form/ActButton.vue';
 import PickField from '@/components/form/PickField.vue';
@@ -49,6 +50,7 @@ const signOut = async (): Promise<void> => {
         :options="UNITS.map((u) => ({ value: u, label: t(`frame.${u}`) }))"
         @change="change({ units: $event })"
       />
+      <CalendarFeed />
       <div class="row">
         <ActButton quiet small @click="emit('help')">{{ t('frame.help') }}</ActButton>
         <ActButton small @click="signOut">{{ unsent ? t('frame.signOutAll') : t('frame.signOut') }}</ActButton>
