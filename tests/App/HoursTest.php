@@ -37,6 +37,9 @@ it('tells the hours of the chosen job, one hour with its reasons, and what is op
         ->toBe('Wind is 2.5 m/s, within 4.5 m/s (10 mph).');
     $lines = collect($this->api('GET', '/today/hours')->assertOk()->json('lines'))->keyBy('standId');
     expect($lines[$stand]['openUntil'])->toBe($board->json('openUntil'));
+    // 3 September on demo ground, 17 days late: knotweed flowers
+    $looks = collect($this->api('GET', '/today/hours')->json('looks'));
+    expect($looks->firstWhere('species', 'japanese-knotweed')['why'] ?? null)->toBe('flower');
     $this->api('GET', "/stands/{$stand}/hours/hour?at=2026-12-01T09:00:00Z")->assertStatus(404);
     $this->api('GET', "/stands/{$stand}/hours/hour?at=soon")->assertStatus(422);
     $this->api('GET', "/stands/{$this->standId('japanese-knotweed')}/hours")->assertStatus(409);

@@ -19,6 +19,8 @@ use Thicket\Situation\Plant;
 use Thicket\Situation\Schools;
 use Thicket\Situation\Shed;
 use Thicket\Situation\Situation;
+use Thicket\Season\Phenology;
+use Thicket\Season\ScoutingSeason;
 use Thicket\Situation\SituationReader;
 use Thicket\Timing\EvaluationDate;
 use Thicket\Timing\YearStrip;
@@ -496,4 +498,34 @@ it('counts the dates of a plant from where they hold', function (
     // 4 x ((40 - 31) + (200 - 400)/120) = 29.3: still within thirty days
     'at 40 degrees and 200 m' => ['40', '200', '06-09', true],
     'beyond them' => ['42', '200', '06-10', false],
+]);
+
+it('says when a plant gives itself away, and what looking then costs', function (
+    string $species,
+    string $day,
+    ?string $why,
+    ?string $until,
+    bool $fruit = false,
+) {
+    $plant = catalogue()->species($species);
+    $season = ScoutingSeason::on(
+        $plant,
+        new Phenology($plant, SeasonShift::forPlace('40', '200')),
+        new DateTimeImmutable("{$day}T00:00:00Z"),
+    );
+    expect([$season?->why, $season?->until->format('m-d'), $season?->fruitIsRipe ?? false])->toBe([
+        $why,
+        $until,
+        $fruit,
+    ]);
+})->with([
+    // leaf-out 5 April, natives 20 April; flower 1-20 May; leaf fall 25 November, fruit ripe from 15 September
+    'before its leaves' => ['bush-honeysuckle', '2026-04-04', null, null],
+    'green alone in spring' => ['bush-honeysuckle', '2026-04-05', 'alone-green-early', '04-19'],
+    'one green among others' => ['bush-honeysuckle', '2026-04-20', null, null],
+    'in flower' => ['bush-honeysuckle', '2026-05-20', 'flower', '05-20'],
+    'in summer' => ['bush-honeysuckle', '2026-07-15', null, null],
+    'green alone in autumn, with ripe fruit' => ['bush-honeysuckle', '2026-11-01', 'alone-green-late', '11-25', true],
+    'bare like the others' => ['bush-honeysuckle', '2026-11-26', null, null],
+    'a herb in flower, to its seed' => ['garlic-mustard', '2026-05-01', 'flower', '06-20'],
 ]);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { answer, choose, hasArea, isAccessible, openStand, signIn, station } from './helpers';
+import { answer, choose, enter, hasArea, isAccessible, openStand, signIn, station } from './helpers';
 
 const mark = (name: string, inside: string): string =>
   [
@@ -169,9 +169,9 @@ test('changes a patch by keys alone: corner table, split, join, zones, history, 
   await signIn(page, 'bram');
   await station(page, 'Ground');
   await page.getByRole('button', { name: 'Hollin Hedge and oak wood' }).click();
-  await page.getByRole('button', { name: 'New patch' }).press('Enter');
+  await enter(page.getByRole('button', { name: 'New patch' }));
   await page.getByLabel('Name of the patch').fill('Keyed field');
-  await page.getByRole('button', { name: 'Corner table' }).press('Enter');
+  await enter(page.getByRole('button', { name: 'Corner table' }));
   const corners = [
     ['-71.3820', '44.0520'],
     ['-71.3810', '44.0520'],
@@ -189,16 +189,16 @@ test('changes a patch by keys alone: corner table, split, join, zones, history, 
   await page.getByLabel('Longitude 1', { exact: true }).press('Tab');
   // 0.001 by 0.0006 degrees at 44.05 N: 5342 m2
   await expect(page.getByText('1.32 ac')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).press('Enter');
-  await page.getByRole('button', { name: 'Redo' }).press('Enter');
+  await enter(page.getByRole('button', { name: 'Undo' }));
+  await enter(page.getByRole('button', { name: 'Redo' }));
   await expect(page.getByText('1.32 ac')).toBeVisible();
-  await page.getByRole('button', { name: 'Save the patch' }).press('Enter');
+  await enter(page.getByRole('button', { name: 'Save the patch' }));
   await expect(page.getByRole('heading', { name: 'Keyed field' })).toBeVisible();
 
   await page.getByText('Change this patch').click();
-  await page.getByRole('button', { name: 'Split' }).press('Enter');
+  await enter(page.getByRole('button', { name: 'Split' }));
   await page.getByLabel('Name of the smaller piece').fill('Keyed end');
-  await page.getByRole('button', { name: 'Corner table' }).press('Enter');
+  await enter(page.getByRole('button', { name: 'Corner table' }));
   for (const [i, [lon, lat]] of [
     ['-71.3813', '44.0519'],
     ['-71.3813', '44.0527'],
@@ -207,23 +207,23 @@ test('changes a patch by keys alone: corner table, split, join, zones, history, 
     await page.getByLabel(`Latitude ${i + 1}`).fill(lat!);
     await page.getByLabel(`Latitude ${i + 1}`).press('Tab');
   }
-  await page.getByRole('button', { name: 'Split it' }).press('Enter');
+  await enter(page.getByRole('button', { name: 'Split it' }));
   await expect(page.getByRole('button', { name: 'Keyed end', exact: true })).toBeVisible();
   await hasArea(page, 'Keyed field', /^0\.924\d? ac/);
   await page.getByText('Change this patch').click();
-  await page.getByRole('button', { name: 'Join' }).press('Enter');
+  await enter(page.getByRole('button', { name: 'Join' }));
   await page.getByLabel('Keyed end').check();
-  await page.getByRole('button', { name: 'Join them' }).press('Enter');
+  await enter(page.getByRole('button', { name: 'Join them' }));
   await hasArea(page, 'Keyed field', /^1\.32\d? ac/);
   await page.getByLabel(/^Edge this wide/).fill('15 ft');
-  await page.getByRole('button', { name: 'Part edge and core' }).press('Enter');
+  await enter(page.getByRole('button', { name: 'Part edge and core' }));
   await expect(page.getByRole('heading', { name: 'Zones counted apart' })).toBeVisible();
   await page.getByText('Earlier outlines').click();
   await expect(page.getByText('joined, Bram Quillfeather')).toBeVisible();
   await isAccessible(page);
-  await page.getByRole('button', { name: 'Put away', exact: true }).press('Enter');
+  await enter(page.getByRole('button', { name: 'Put away', exact: true }));
   await page.getByLabel('Why').fill('made for practice');
-  await page.getByRole('button', { name: 'Put away', exact: true }).last().press('Enter');
+  await enter(page.getByRole('button', { name: 'Put away', exact: true }).last());
   await expect(page.getByText('Put away: made for practice')).toBeVisible();
 });
 

@@ -43,6 +43,12 @@ export async function hasArea(page: Page, patch: string, exact: string | RegExp)
   await expect(shown).toBeVisible();
 }
 
+/** Presses a button by its key once it can be pressed: while a write is on its way it cannot, and the key is lost. */
+export async function enter(button: Locator): Promise<void> {
+  await expect(button).toBeEnabled();
+  await button.press('Enter');
+}
+
 export async function givePassword(page: Page): Promise<void> {
   const dialog = page.getByRole('dialog', { name: 'Your password again' });
   await dialog.getByLabel('Password').fill('thicket-demo');

@@ -11,12 +11,15 @@ use App\Repositories\CrewRows;
 use App\Repositories\SituationRepository;
 use App\Resources\HoursResource;
 use App\Support\Format;
+use App\Support\JobClock;
 use App\Workflow\HourDesk;
 use App\Workflow\Workflow;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Thicket\Assess\YearOutlook;
 use Thicket\Catalogue\Catalogue;
+use Thicket\Season\Phenology;
+use Thicket\Season\ScoutingSeason;
 use Thicket\Weather\Forecast;
 
 /** Can we go today, with what, till when. Asked anew each time: hours pass though nobody writes. */
@@ -30,6 +33,7 @@ final class HoursController extends Controller
         private readonly HourDesk $desk,
         private readonly HoursResource $resource,
         private readonly SituationRepository $situations,
+        private readonly JobClock $clock,
     ) {}
 
     public function show(Request $request, string $standId): JsonResponse
@@ -99,7 +103,47 @@ final class HoursController extends Controller
                 ] + $this->resource->verdict($board->hours[0]);
         }
 
-        return $this->json(['lines' => $lines, 'silent' => $silent]);
+        return $this->json(['lines' => $lines, 'silent' => $silent, 'looks' => $this->looks($request, $catalogue)]);
+    }
+
+    /**
+     * Plants of the crew that give themselves away today, by ground.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function looks(Request $request, Catalogue $catalogue): array
+    {
+        $looks = [];
+        $stands = Stand::query()
+            ->ofCrew($this->user($request))
+            ->whereNotNull('species')
+            ->whereHas('patch', static fn($patch) => $patch->where('archived_at', null))
+            ->with('patch.ground.crew')
+            ->get()
+            ->unique(static fn(Stand $s): string => "{$s->patch->ground_id} {$s->species}");
+        foreach ($stands as $stand) {
+            $ground = $stand->patch->ground;
+            $species = $catalogue->species((string) $stand->species);
+            $base = $species->datesHoldAt();
+            $shift = $ground->seasonShift();
+            $season = ScoutingSeason::on(
+                $species,
+                new Phenology($species, $base === null ? $shift : $shift->countedFrom(...$base)),
+                $this->clock->today($ground->time_zone),
+            );
+            if ($season !== null) {
+                $looks[] = [
+                    'species' => $species->id(),
+                    'name' => $species->commonName(),
+                    'ground' => $ground->name,
+                    'why' => $season->why,
+                    'until' => Format::day($season->until),
+                    'fruitIsRipe' => $season->fruitIsRipe,
+                ];
+            }
+        }
+
+        return $looks;
     }
 
     /** @return array{Stand, Step} */

@@ -193,6 +193,20 @@ final readonly class Phenology
      */
     public function flowering(int $year): ?array
     {
+        $span = $this->flowers($year);
+        $margin = $this->marginDays();
+
+        return $span === null
+            ? null
+            : [
+                'from' => $span['from']->modify("-{$margin} days"),
+                'to' => $span['to']->modify("+{$margin} days"),
+            ];
+    }
+
+    /** @return array{from: \DateTimeImmutable, to: \DateTimeImmutable}|null when it flowers, without a margin */
+    public function flowers(int $year): ?array
+    {
         $from = $this->dayOf('flower', $year);
         if ($from === null) {
             return null;
@@ -203,9 +217,8 @@ final readonly class Phenology
             $days = $this->species->isWoody() ? self::FLOWERS_WOODY_DAYS : self::FLOWERS_HERB_DAYS;
             $end = $shed !== null && $shed > $from ? $shed : $from->modify("+{$days} days");
         }
-        $margin = $this->marginDays();
 
-        return ['from' => $from->modify("-{$margin} days"), 'to' => $end->modify("+{$margin} days")];
+        return ['from' => $from, 'to' => $end];
     }
 
     public function mayFlowerOn(\DateTimeImmutable $day): bool

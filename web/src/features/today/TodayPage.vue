@@ -165,6 +165,23 @@ const groups = computed(() =>
             </RouterLink>
           </li>
         </ul>
+        <template v-if="hours?.looks.length">
+          <h2>{{ t('today.looks') }}</h2>
+          <ul class="ruled lines">
+            <li v-for="l in hours.looks" :key="l.ground + l.species">
+              <RouterLink :to="{ name: 'species', params: { id: l.species } }" class="line">
+                <span
+                  ><b>{{ l.name }}</b
+                  ><br /><span class="soft small"
+                    >{{ l.ground }} · {{ t(`today.look.${l.why}`)
+                    }}<template v-if="l.fruitIsRipe"> · {{ t('today.fruitRipe') }}</template></span
+                  ></span
+                >
+                <span class="act">{{ t('today.openTill', { time: dayText(l.until) }) }}</span>
+              </RouterLink>
+            </li>
+          </ul>
+        </template>
         <template v-if="data.shed.length">
           <h2>{{ t('today.shed') }}</h2>
           <ul class="ruled lines">
