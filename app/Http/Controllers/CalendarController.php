@@ -37,7 +37,10 @@ final class CalendarController extends Controller
         $feed = CalendarFeed::create(['user_id' => $user->id, 'token_hash' => CalendarFeed::hashOf($token)])->refresh();
         SecurityLog::note('calendar address given', $request);
 
-        return $this->json(['address' => url("/api/v1/calendar/{$token}.ics")] + self::told($feed), 201);
+        return $this->json(
+            ['address' => config()->string('app.url') . "/api/v1/calendar/{$token}.ics"] + self::told($feed),
+            201,
+        );
     }
 
     public function destroy(Request $request): JsonResponse

@@ -9,8 +9,8 @@ use Thicket\Catalogue\Species;
 
 /**
  * When a plant gives itself away: it alone is green while natives are leafless, early in spring or late in autumn, or
- * it is in flower (handbook 4). Late autumn is easiest, but then fruit is ripe and spreads when it is disturbed: that is
- * told beside it.
+ * it is in flower (handbook 4). Late autumn is easiest, but then fruit is ripe and spreads when it is disturbed: that
+ * is told beside it.
  */
 final readonly class ScoutingSeason
 {
@@ -35,7 +35,10 @@ final readonly class ScoutingSeason
         return null;
     }
 
-    /** @return iterable<string, array{\DateTimeImmutable|null, \DateTimeImmutable|null}> first and last day, surest first */
+    /**
+     * @return iterable<string, array{\DateTimeImmutable|null, \DateTimeImmutable|null}> first and last day, the surest
+     *     sign first
+     */
     private static function spans(Species $species, Phenology $phenology, \DateTimeImmutable $day): iterable
     {
         $year = Day::year($day);
