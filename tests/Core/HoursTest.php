@@ -291,6 +291,33 @@ it('keeps a shut season shut in the best of weather, and tells the best two hour
         ->toBeFalse();
 });
 
+it('has the seasons and the sun of the south', function (string $date, string $season, array $light) {
+    $south = new Place(-38.0, 145.0, 200.0, new DateTimeZone('Australia/Melbourne'));
+    $board = hoursOf(
+        'basal-bark/triclopyr-ester/ester',
+        [
+            'species' => 'tree-of-heaven',
+            'date' => $date,
+            'place' => ['latitude' => '-38', 'elevationMetres' => '200'],
+            'cards' => [esterCard(['rainfastHours' => 1])],
+            'facts' => [seen('setting', 'woods'), seen('grass-at-base', false), seen('silt-on-bark', false)],
+        ] + stand(),
+        [],
+        $south,
+        2,
+    );
+    expect(atHour($board, "{$date}T10", Condition::Season))->toBe($season);
+    foreach ($light as $hour => $outcome) {
+        expect(atHour($board, "{$date}T{$hour}", Condition::Daylight))->toBe($outcome);
+    }
+})->with([
+    // November there is our May: suckering trees are shut till the first days of January; sunset 09:09 UTC
+    'in November' => ['2026-11-10', 'notNow', ['09' => 'notNow', '18' => 'notNow', '19' => 'fits']],
+    // sunset 09:42 UTC, sunrise 18:54
+    'on midsummer' => ['2026-12-21', 'notNow', ['09' => 'fits', '10' => 'notNow', '18' => 'notNow', '19' => 'fits']],
+    'in February' => ['2027-02-15', 'withCare', ['10' => 'notNow', '20' => 'fits']],
+]);
+
 it('gives a day of a clock change the hours that it has', function (string $date, string $day, int $hours) {
     $board = hoursOf('hand-pull', ['date' => $date] + works()['pull'][1], [], null, 4);
     $onDay = array_filter($board->hours, static fn($h): bool => eastern()->dayOf($h->at)->format('Y-m-d') === $day);

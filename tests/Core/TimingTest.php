@@ -513,7 +513,7 @@ it('says when a plant gives itself away, and what looking then costs', function 
         new Phenology($plant, SeasonShift::forPlace('40', '200')),
         new DateTimeImmutable("{$day}T00:00:00Z"),
     );
-    expect([$season?->why, $season?->until->format('m-d'), $season?->fruitIsRipe ?? false])->toBe([
+    expect([$season?->why, $season?->until->format('m-d'), $season !== null && $season->fruitIsRipe])->toBe([
         $why,
         $until,
         $fruit,
