@@ -59,8 +59,8 @@ final readonly class HttpWeather implements WeatherPort
         throw new Stopped(
             503,
             ($this->url === '' ? 'No weather service is set up here.' : 'The weather service does not answer.') .
-                ' Go by what you measure on the spot: note wind, wetness and temperature at Scout, and the start gate ' .
-                'holds them against the limits.',
+                ' Go by what you measure on the spot: note wind, wetness and temperature at Scout, and the start ' .
+                'gate holds them against the limits.',
         );
     }
 

@@ -22,13 +22,11 @@ export const HANGS_ON = {
   listing: ['shed', 'species', 'species-list', ...OF_A_STAND],
   /** A product drawn for a batch: the jug is lighter, the load is mixed. */
   batch: ['shed', 'recipe', 'batches', 'stand', 'today'],
-  /** The private address of one's own calendar. */
-  calendar: ['calendar'],
   /** Only works something out, or is kept where it stands (who is here). */
   nothing: [],
 } as const satisfies Record<string, readonly string[]>;
 /** Hangs on no write. */
-export const STANDS_STILL = ['handbook', 'sums', 'comparison', 'key', 'search', 'paper'] as const;
+export const STANDS_STILL = ['handbook', 'sums', 'comparison', 'key', 'search', 'paper', 'calendar'] as const;
 
 type Verb = 'post' | 'put' | 'patch' | 'delete';
 /** Every write of openapi.yaml: 'POST /grounds'. */
@@ -43,8 +41,8 @@ export const MUTATIONS = {
   'POST /setup': 'nothing',
   'POST /session': 'nothing',
   'PATCH /session': 'nothing',
-  'POST /session/calendar': 'calendar',
-  'DELETE /session/calendar': 'calendar',
+  'POST /session/calendar': 'nothing',
+  'DELETE /session/calendar': 'nothing',
   'DELETE /session': 'nothing',
   'POST /session/password': 'nothing',
 
