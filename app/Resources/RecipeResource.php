@@ -224,6 +224,9 @@ final readonly class RecipeResource
                 );
 
         $poured = array_flip(array_map(static fn(MixedProduct $one): string => $one->name, $recipe->products));
+        $fill = static fn(LoadStep $step, ?Quantity $to): ?array => isset($poured[$step->what])
+            ? Format::quantity($to)
+            : Format::filled($to);
 
         return [
             'times' => $load->times,
@@ -235,11 +238,9 @@ final readonly class RecipeResource
                 fn(LoadStep $step): array => [
                     'what' => $step->what,
                     'name' => $names[$step->what] ?? $this->sentences->name("load.{$step->what}"),
-                    // product is measured in a tool; what else goes in is filled to a mark
-                    'amount' => isset($poured[$step->what])
-                        ? Format::quantity($step->amount)
-                        : Format::filled($step->amount),
-                    'mark' => Format::filled($step->mark),
+                    // product is measured in a tool, and no mark lets more of it in; what else goes in is filled up
+                    'amount' => $fill($step, $step->amount),
+                    'mark' => $fill($step, $step->mark),
                     'markShare' => (string) $step->share->toScale(4, RoundingMode::HALF_UP),
                 ],
                 $load->steps(),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 use Thicket\Measure\System;
@@ -47,14 +48,18 @@ final class Format
     }
 
     /**
-     * What a tank or jug is filled to: also rounded as far as anybody sees on a wall of it. Never for product.
+     * What a tank or jug is filled to: also rounded as far as anybody sees on a wall of it, and up, so that the mix is
+     * never stronger than it was worked out. Never for product.
      *
      * @return array{value: string, unit: string, shown: array{us: string, metric: string}, told?: array{us: string,
      *     metric: string}}|null
      */
     public static function filled(?Quantity $quantity): ?array
     {
-        return self::told($quantity, static fn(Quantity $q, System $s): array => Shown::roughly($q, $s, '1/100'));
+        return self::told(
+            $quantity,
+            static fn(Quantity $q, System $s): array => Shown::roughly($q, $s, '1/100', RoundingMode::UP),
+        );
     }
 
     /**
@@ -86,7 +91,7 @@ final class Format
     /** An amount of money with two decimals, rounded half up once (rulings B37). */
     public static function money(?BigRational $amount): ?string
     {
-        return $amount === null ? null : (string) $amount->toScale(2, \Brick\Math\RoundingMode::HALF_UP);
+        return $amount === null ? null : (string) $amount->toScale(2, RoundingMode::HALF_UP);
     }
 
     /**
@@ -100,9 +105,7 @@ final class Format
             return null;
         }
         $hours = $time->in(Unit::Hour);
-        $text =
-            $hours->toScale($hours->isLessThan(10) ? 1 : 0, \Brick\Math\RoundingMode::HALF_UP)->stripTrailingZeros() .
-            ' h';
+        $text = $hours->toScale($hours->isLessThan(10) ? 1 : 0, RoundingMode::HALF_UP)->stripTrailingZeros() . ' h';
 
         return Quantity::of($hours, Unit::Hour)->toWire() + ['shown' => ['us' => $text, 'metric' => $text]];
     }
@@ -155,9 +158,7 @@ final class Format
     {
         return match (true) {
             $value instanceof Quantity => self::quantity($value),
-            $value instanceof BigRational => (string) $value
-                ->toScale(9, \Brick\Math\RoundingMode::HALF_UP)
-                ->stripTrailingZeros(),
+            $value instanceof BigRational => (string) $value->toScale(9, RoundingMode::HALF_UP)->stripTrailingZeros(),
             $value instanceof \DateTimeInterface => self::day($value),
             is_array($value) => array_map(self::value(...), $value),
             default => $value,

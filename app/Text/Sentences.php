@@ -17,7 +17,7 @@ use Thicket\Measure\System;
 final class Sentences
 {
     /** Placeholders that hold what was measured or estimated on the ground. */
-    private const MEASURED = ['distance', 'height', 'area'];
+    private const MEASURED = ['distance', 'height', 'area', 'reading', 'wind'];
     /** Placeholders that hold what a label, a rule or a school asks. */
     private const LIMITS = ['limit', 'buffer', 'least', 'most', 'depth', 'apart', 'care', 'reach'];
 

@@ -284,6 +284,6 @@ it('names the field and says what would be right', function (array $body, Closur
     'a storm' => [
         ['wind' => '99999 mph'],
         fn(Fields $in) => $in->quantity('wind', Dimension::Speed),
-        'Wind can be from 0 m/s to 40 m/s (0 mph to 89.5 mph); look at the unit.',
+        'Wind can be from 0 m/s to 40 m/s (0 mph to 89.48 mph); look at the unit.',
     ],
 ]);

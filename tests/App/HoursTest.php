@@ -34,7 +34,7 @@ it('tells the hours of the chosen job, one hour with its reasons, and what is op
     expect(array_column($hour->json('findings'), 'condition'))
         ->toContain('season', 'daylight', 'wind', 'rain-after', 'surface')
         ->and(collect($hour->json('findings'))->firstWhere('condition', 'wind')['text']['metric'])
-        ->toBe('Wind is 2.5 m/s, within 4.5 m/s (10 mph).');
+        ->toBe('Wind is 2.5 m/s, within 4.47 m/s (10 mph).');
     $lines = collect($this->api('GET', '/today/hours')->assertOk()->json('lines'))->keyBy('standId');
     expect($lines[$stand]['openUntil'])->toBe($board->json('openUntil'));
     // 3 September on demo ground, 17 days late: knotweed flowers

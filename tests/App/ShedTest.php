@@ -316,9 +316,9 @@ it('prints the mixing card as a PDF, in the units of the crew with the others in
     );
     // 17.1 fl oz: what goes in is told as far as anybody sees it; the product as the tool measures it, and exactly
     expect($text('us'))
-        ->toContain('about 17 fl oz (506 mL) each', '126 mL', 'exactly 4.275 fl oz (126.4 mL)', 'to the 17 fl oz')
+        ->toContain('17.1 fl oz (506 mL) each', '126 mL', 'exactly 4.275 fl oz (126.4 mL)', 'to the 4.275 fl oz')
         ->and($text('metric'))
-        ->toContain('about 506 mL (17 fl oz) each');
+        ->toContain('about 506 mL (17.1 fl oz) each');
     $paper = $this->api('POST', '/papers', ['kind' => 'mixing-card', 'of' => $step->id])
         ->assertStatus(202)
         ->json('id');

@@ -35,7 +35,7 @@ it('writes each kind of amount in a crew\'s own unit', function (string $typed, 
     'dry ounces' => ['15 oz dry', '15 oz (dry)', '425.2 g'],
     'a pound' => ['16 oz dry', '1 lb', '453.6 g'],
     'frost' => ['-5 C', '23 °F', '-5 °C'],
-    'wind' => ['10 mph', '10 mph', '4.5 m/s'],
+    'wind' => ['10 mph', '10 mph', '4.47 m/s'],
     'minutes' => ['90 min', '90 min', '90 min'],
     'hours from two' => ['120 min', '2 h', '2 h'],
     'days from two' => ['48 h', '2 days', '2 days'],
@@ -185,7 +185,9 @@ it('tells lengths and areas as people say them, and leaves a plain figure as it 
     ['38.4 ac', 'about 38 ac', 'about 16 ha'],
     ['10 m2', 'about 110 sq ft', '10 m²'],
     ['2.3 mi', '2.3 mi', 'about 3.7 km'],
-    // no length and no area: as ever
+    ['2.3 m/s', 'about 5.1 mph', '2.3 m/s'],
+    ['5.5 m/s', 'about 12 mph', '5.5 m/s'],
+    // nothing that people round: as ever
     ['2.5 gal', '2.5 US gal', '9.464 L'],
     ['0 m', '0 in', '0 mm'],
 ]);
@@ -216,6 +218,18 @@ it('tells an amount in as few digits as stay near it, and a plain figure as it i
     ['0 mL', '1/100', '0 tsp', '0 mL'],
 ]);
 
+it('rounds what is filled up, so that no mix comes out stronger', function (string $typed, string $us) {
+    $told = Shown::roughly(quantity($typed), System::Us, '1/100', Brick\Math\RoundingMode::UP);
+    expect(($told['about'] ? 'about ' : '') . $told['text'])->toBe($us);
+})->with([
+    ['89.27 fl oz', 'about 90 fl oz'],
+    ['44.63 fl oz', 'about 45 fl oz'],
+    // 44 is too far
+    ['43.3 fl oz', '43.3 fl oz'],
+    ['43.34 fl oz', 'about 43.4 fl oz'],
+    ['2.5 gal', '2.5 US gal'],
+]);
+
 it('never rounds a figure to a limit beside it, nor past it', function (string $typed, string $limit, string $us) {
     $told = Shown::told(quantity($typed), System::Us, [quantity($limit)]);
     expect(($told['about'] ? 'about ' : '') . $told['text'])->toBe($us);
@@ -227,6 +241,8 @@ it('never rounds a figure to a limit beside it, nor past it', function (string $
     ['9.1 m', '50 ft', 'about 30 ft'],
     // a limit of another kind says nothing of it
     ['9.1 m', '30 ac', 'about 30 ft'],
+    // 4.48 m/s are 10.02 mph: "about 10 mph" beside "the limit is 10 mph" would say that it is kept
+    ['4.48 m/s', '10 mph', '10.02 mph'],
 ]);
 
 it('keeps beside a limit the unit that it was written in, where the reader\'s is another', function (
@@ -243,9 +259,9 @@ it('keeps beside a limit the unit that it was written in, where the reader\'s is
     ['50 ft', '50 ft', '15.2 m (50 ft)'],
     ['1/4 in', '1/4 in', '6.35 mm (1/4 in)'],
     ['85 F', '85 °F', '29.4 °C (85 °F)'],
-    ['10 mph', '10 mph', '4.5 m/s (10 mph)'],
+    ['10 mph', '10 mph', '4.47 m/s (10 mph)'],
     ['100 mm', '3.94 in (100 mm)', '10 cm'],
-    ['8 km/h', '5 mph (8 km/h)', '2.2 m/s (8 km/h)'],
+    ['8 km/h', '4.971 mph (8 km/h)', '2.222 m/s (8 km/h)'],
     ['2 %', '2 % v/v', '2 % v/v'],
     ['1 h', '60 min', '60 min'],
 ]);

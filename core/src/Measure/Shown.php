@@ -15,8 +15,11 @@ use Brick\Math\RoundingMode;
 final readonly class Shown
 {
     /** Number as a person writes it: at most $digits significant digits, no trailing zeros, whole digits kept. */
-    public static function number(BigRational $amount, int $digits = 4): string
-    {
+    public static function number(
+        BigRational $amount,
+        int $digits = 4,
+        RoundingMode $rounding = RoundingMode::HALF_UP,
+    ): string {
         $decimal = $amount->toScale(12, RoundingMode::HALF_UP);
         if ($decimal->isZero()) {
             return '0';
@@ -24,9 +27,7 @@ final readonly class Shown
         $wholeDigits = $decimal->abs()->isGreaterThanOrEqualTo(1)
             ? strlen((string) $decimal->abs()->toScale(0, RoundingMode::DOWN))
             : -strspn(explode('.', (string) $decimal->abs())[1] ?? '', '0');
-        $rounded = $amount
-            ->toScale(max(0, min(9, $digits - $wholeDigits)), RoundingMode::HALF_UP)
-            ->stripTrailingZeros();
+        $rounded = $amount->toScale(max(0, min(9, $digits - $wholeDigits)), $rounding)->stripTrailingZeros();
         $rounded = $rounded->getScale() < 0 ? $rounded->toScale(0) : $rounded;
 
         return self::grouped($rounded);
@@ -65,8 +66,8 @@ final readonly class Shown
     }
 
     /**
-     * A length or an area as people say it: "65 ft", "110 ft", "1/3 ac". A figure that is plain already stays as it is;
-     * all else too; and so does one that rounding would bring to a limit told beside it, or past it.
+     * A length, an area or a wind as people say it: "65 ft", "110 ft", "1/3 ac". A figure that is plain already stays
+     * as it is; all else too; and so does one that rounding would bring to a limit told beside it, or past it.
      *
      * @param list<Quantity> $limits told in the same sentence
      *
@@ -82,8 +83,8 @@ final readonly class Shown
                 ? Unit::Foot
                 : $unit;
         $amount = $quantity->in($unit);
-        $isGround = in_array($quantity->dimension(), [Dimension::Length, Dimension::Area], true);
-        if (!$isGround || !$amount->isPositive() || self::isPlain($amount, 2)) {
+        $isSaid = in_array($quantity->dimension(), [Dimension::Length, Dimension::Area, Dimension::Speed], true);
+        if (!$isSaid || !$amount->isPositive() || self::isPlain($amount, 2)) {
             return ['text' => self::in($quantity, $system), 'about' => false];
         }
         $rounded = self::nearest($amount, self::steps($amount, $unit));
@@ -105,15 +106,19 @@ final readonly class Shown
      *
      * @return array{text: string, about: bool} about: whether it was rounded
      */
-    public static function roughly(Quantity $quantity, System $system, string $within): array
-    {
+    public static function roughly(
+        Quantity $quantity,
+        System $system,
+        string $within,
+        RoundingMode $rounding = RoundingMode::HALF_UP,
+    ): array {
         $unit = self::unitFor($quantity, $system);
         $amount = $quantity->in($unit);
         foreach ([2, 3] as $digits) {
             if (self::isPlain($amount, $digits)) {
                 break;
             }
-            $text = self::number($amount, $digits);
+            $text = self::number($amount, $digits, $rounding);
             $off = BigRational::of(str_replace("\u{00A0}", '', $text))->minus($amount)->abs();
             if ($off->isLessThanOrEqualTo($amount->abs()->multipliedBy($within))) {
                 return ['text' => "{$text} {$unit->label()}", 'about' => true];
@@ -147,6 +152,7 @@ final readonly class Shown
 
         return [
             match (true) {
+                $unit->dimension() === Dimension::Speed => $amount->isLessThan(10) ? '1/10' : '1',
                 $isSmall || $digits > 2 => $digits > 2 ? '1' . str_repeat('0', $digits - 2) : '1',
                 // fifty for forty-nine, but not thirty-five for thirty-three
                 $amount->isGreaterThanOrEqualTo(20) &&
@@ -206,8 +212,8 @@ final readonly class Shown
             return self::inches($amount) . ' in';
         }
         $label = $unit->label();
-        // neither a thermometer nor a kitchen clock nor a wind gauge reads hundredths
-        $amount = in_array($unit->dimension(), [Dimension::Temperature, Dimension::Duration, Dimension::Speed], true)
+        // neither a thermometer nor a kitchen clock reads hundredths
+        $amount = in_array($unit->dimension(), [Dimension::Temperature, Dimension::Duration], true)
             ? BigRational::of($amount->toScale(1, RoundingMode::HALF_UP))
             : $amount;
 
