@@ -56,6 +56,10 @@ it('lets what somebody measured now beat the forecast, for this hour alone', fun
     $board = $this->api('GET', "/stands/{$stand}/hours")
         ->assertOk()
         ->assertJsonPath('openUntil', null);
+    $now = $this->api('GET', "/stands/{$stand}/hours/hour?at=" . urlencode((string) $board->json('at')))->assertOk();
+    expect(collect($now->json('findings'))->firstWhere('condition', 'wind')['text']['us'])->toBe(
+        'Wind is 14 mph; the limit is 10 mph.',
+    );
     expect([$board->json('days.0.hours.0.deciding'), $board->json('days.0.hours.1.outcome')])->toBe([
         'wind',
         'withCare',

@@ -167,6 +167,14 @@ it('works out moist air and the sun as the cases have them', function (array $ca
 it('knows days on which the sun does not rise, and does not set', function () {
     $on = static fn(string $day): Sun => Sun::on(new DateTimeImmutable("{$day}T00:00:00Z"), 70.0, 25.0);
     expect([$on('2026-12-21')->rise, $on('2026-06-21')->set])->toBe([null, null]);
+    // noon and midnight of that place
+    $up = static fn(string $at): bool => $on(substr($at, 0, 10))->isUp(new DateTimeImmutable($at));
+    expect([
+        $up('2026-12-21T10:20:00Z'),
+        $up('2026-06-21T22:20:00Z'),
+        $up('2026-03-20T10:20:00Z'),
+        $up('2026-03-20T22:20:00Z'),
+    ])->toBe([false, true, true, false]);
 });
 
 it('holds each hour against each limit, from both sides', function (
@@ -202,6 +210,13 @@ it('holds each hour against each limit, from both sides', function (
     'air over 85 F' => ['bark', Condition::Temperature, ['15' => ['airC' => 29.5]], 'notNow'],
     'heat 48 h after' => ['bark', Condition::HeatAfter, ['63' => ['airC' => 29.5]], 'notNow'],
     'heat 49 h after' => ['bark', Condition::HeatAfter, ['64' => ['airC' => 35]], 'fits'],
+    'heat told, another hour not' => [
+        'bark',
+        Condition::HeatAfter,
+        ['30' => ['airC' => null], '63' => ['airC' => 29.5]],
+        'notNow',
+    ],
+    'one hour of the two days not told' => ['bark', Condition::HeatAfter, ['30' => ['airC' => null]], 'cannotTell'],
     'heat no matter without vapour' => ['leaf', Condition::HeatAfter, ['40' => ['airC' => 35]], '-'],
     // sunset 19:54, so still clear air counts from 18:24: the hour from 18:00 is touched, that from 17:00 is not
     'inversion' => ['leaf', Condition::Inversion, ['22' => ['windMs' => 1.49, 'cloudPct' => 39]], 'notNow', '22'],
@@ -255,6 +270,7 @@ it('holds each hour against each limit, from both sides', function (
     'wind on flame' => ['flame', Condition::Fire, ['14' => ['rainMm' => 4], '15' => ['windMs' => 4.1]], 'notNow'],
     'rain on a preventer' => ['preventer', Condition::Ground, ['40' => ['rainMm' => 13]], 'fits'],
     'too much rain on a preventer' => ['preventer', Condition::Ground, ['40' => ['rainMm' => 13.1]], 'notNow'],
+    'an hour of rain not told' => ['preventer', Condition::Ground, ['40' => ['rainMm' => null]], 'cannotTell'],
     'frozen ground' => ['preventer', Condition::Ground, ['15' => ['topsoilC' => 0]], 'notNow'],
 ]);
 

@@ -92,6 +92,7 @@ final readonly class HourBoard
                 $forecast,
                 $place,
                 $sun,
+                $i === 0,
             );
             $findings = [Condition::Season->value => $season];
             foreach ($rules as $rule) {
@@ -176,7 +177,7 @@ final readonly class HourBoard
         return null;
     }
 
-    /** First hour after now in which this condition shuts nothing; null where the forecast shows none. */
+    /** First hour from now on in which this condition shuts nothing; null where the forecast shows none. */
     public function opensNext(Condition $condition): ?\DateTimeImmutable
     {
         foreach ($this->hours as $hour) {
@@ -284,7 +285,7 @@ final readonly class HourBoard
             $told->rainChance,
             $told->cloud,
             $situation->quantity(FactName::SnowAtBase) ?? $told->snow,
-            $situation->quantity(FactName::SoilTemperature) ?? $told->soil,
+            $told->soil,
             $told->topsoil,
         );
     }

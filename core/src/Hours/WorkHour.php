@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Thicket\Hours;
 
+use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
-use Thicket\Measure\Unit;
 use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
+use Thicket\Timing\StartLimit;
 use Thicket\Timing\StartLimits;
 use Thicket\Verdict\Certainty;
 use Thicket\Weather\Forecast;
@@ -34,6 +35,8 @@ final readonly class WorkHour
         public Forecast $forecast,
         public Place $place,
         public Sun $sun,
+        /** Whether it is the hour that runs: what somebody saw or measured counts for it alone. */
+        public bool $isPresent = false,
     ) {
         $this->option = $tank[0];
     }
@@ -54,21 +57,37 @@ final readonly class WorkHour
         return $this->option->method->work() === 'spray';
     }
 
-    /** Warmest air of this hour and so many after it; null where more than a tenth is not told. */
-    public function warmest(int $hoursAfter): ?Quantity
+    /**
+     * What this work is warned of by a limit on the air of this hour and so many after it: the first air that is past
+     * it, else the air that comes nearest; null where none is past it and not every hour is told.
+     */
+    public function airAgainst(StartLimit $limit, int $hoursAfter): ?Quantity
     {
-        return $this->extreme($hoursAfter, 1);
+        $nearest = null;
+        $isWhole = true;
+        for ($i = 0; $i <= $hoursAfter; ++$i) {
+            $air = $i === 0 ? $this->weather->air : $this->forecast->at($this->at()->modify("+{$i} hours"))?->air;
+            if ($air === null) {
+                $isWhole = false;
+                continue;
+            }
+            if (!$limit->allows($air)) {
+                return $air;
+            }
+            $isNearer =
+                $nearest === null || ($limit->least ? $air->isLessThan($nearest) : $air->isGreaterThan($nearest));
+            $nearest = $isNearer ? $air : $nearest;
+        }
+
+        return $isWhole ? $nearest : null;
     }
 
-    public function coldest(int $hoursAfter): ?Quantity
+    /** How surely a reading of this hour is known: measured where somebody did so now, else told by a forecast (J3). */
+    public function certainty(?FactName $of = null): Certainty
     {
-        return $this->extreme($hoursAfter, -1);
-    }
+        $seen = $this->isPresent && $of !== null ? $this->situation->fact($of) : null;
 
-    /** A forecast is no measurement: what rests on it is estimated (rulings J3). */
-    public function certainty(): Certainty
-    {
-        return Certainty::Estimated;
+        return $seen->certainty ?? Certainty::Estimated;
     }
 
     /** Hours without rain that the products of the tank ask for: the most; null where a card is silent or missing. */
@@ -84,25 +103,5 @@ final readonly class WorkHour
         }
 
         return $most;
-    }
-
-    private function extreme(int $hoursAfter, int $sign): ?Quantity
-    {
-        $found = null;
-        $known = 0;
-        foreach ($this->forecast->following($this->at(), $hoursAfter + 1) as $hour) {
-            if ($hour->air === null) {
-                continue;
-            }
-            ++$known;
-            $found = $found === null || $hour->air->compareTo($found) === $sign ? $hour->air : $found;
-        }
-
-        return $known * 10 < ($hoursAfter + 1) * 9 ? null : $found;
-    }
-
-    public static function degrees(float $celsius): Quantity
-    {
-        return Quantity::of(sprintf('%.2F', $celsius), Unit::Celsius);
     }
 }

@@ -71,6 +71,24 @@ final readonly class StartLimits
         return new self(array_values($strictest));
     }
 
+    /** The lower or the upper limit of a fact; null where there is none. */
+    public function of(FactName $fact, bool $least): ?StartLimit
+    {
+        foreach ($this->limits as $limit) {
+            if ($limit->fact === $fact && $limit->least === $least) {
+                return $limit;
+            }
+        }
+
+        return null;
+    }
+
+    /** Leaf sprays of mild winter days have their own lower limit, which holds for six hours after, too (J12). */
+    public static function isWinterWork(Option $option, ?Species $target): bool
+    {
+        return $option->isLeafSpray() && in_array($target?->treatmentClass(), ['biennial', 'evergreen-vine'], true);
+    }
+
     public static function calm(): Quantity
     {
         return Quantity::of(self::CALM_METRES_PER_SECOND, Unit::MetrePerSecond);
@@ -83,7 +101,7 @@ final readonly class StartLimits
         if (!$option->isLeafSpray()) {
             return self::stricter(FactName::AirTemperature, true, null, $card);
         }
-        if (in_array($target?->treatmentClass(), ['biennial', 'evergreen-vine'], true)) {
+        if (self::isWinterWork($option, $target)) {
             return $card !== null
                 ? new StartLimit(FactName::AirTemperature, true, $card, 'label-card')
                 : new StartLimit(FactName::AirTemperature, true, Quantity::of(5, Unit::Celsius), 'rulings-J12');

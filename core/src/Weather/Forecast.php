@@ -61,7 +61,7 @@ final class Forecast
         return $this->following($until->setTimestamp(self::begin($until) - $hours * 3600), $hours);
     }
 
-    /** Rain of so many hours from this one on; null where more than a tenth of them are not told. */
+    /** Rain of so many hours from this one on; null where one of them is not told: what is missing may be the shower. */
     public function rain(\DateTimeImmutable $from, int $hours): ?Quantity
     {
         return self::sum($this->following($from, $hours), $hours);
@@ -75,11 +75,6 @@ final class Forecast
     public function wetness(Surface $surface): Wetness
     {
         return $this->wetness[$surface->value] ??= Wetness::on($surface, array_values($this->hours));
-    }
-
-    public function lastHour(): ?\DateTimeImmutable
-    {
-        return $this->hours === [] ? null : end($this->hours)->at;
     }
 
     public function isStale(\DateTimeImmutable $now): bool
@@ -103,15 +98,17 @@ final class Forecast
     /** @param list<WeatherHour> $told */
     private static function sum(array $told, int $hours): ?Quantity
     {
+        if (count($told) < $hours) {
+            return null;
+        }
         $sum = Quantity::zero(Unit::Millimetre);
-        $known = 0;
         foreach ($told as $hour) {
-            if ($hour->rain !== null) {
-                $sum = $sum->plus($hour->rain);
-                ++$known;
+            if ($hour->rain === null) {
+                return null;
             }
+            $sum = $sum->plus($hour->rain);
         }
 
-        return $known * 10 < $hours * 9 ? null : $sum;
+        return $sum;
     }
 }

@@ -14,8 +14,20 @@ final readonly class Sun
     private const ZENITH_DEGREES = 90.833;
     private const DAY_MINUTES = 1440.0;
 
-    /** Both null where the sun does not rise or does not set that day. */
-    private function __construct(public ?\DateTimeImmutable $rise, public ?\DateTimeImmutable $set) {}
+    /** Null where the sun does not cross the horizon that day: it is up, or down, all day. */
+    private function __construct(
+        public ?\DateTimeImmutable $rise,
+        public ?\DateTimeImmutable $set,
+        private bool $isUpAtNoon,
+    ) {}
+
+    /** Whether the sun stands above the horizon then, on its day. */
+    public function isUp(\DateTimeImmutable $moment): bool
+    {
+        return $this->rise === null || $this->set === null
+            ? $this->isUpAtNoon
+            : $moment >= $this->rise && $moment <= $this->set;
+    }
 
     /** @param \DateTimeImmutable $day the ground's calendar day (midnight UTC, {@see \Thicket\Calendar\Day}) */
     public static function on(\DateTimeImmutable $day, float $latitude, float $longitude): self
@@ -23,6 +35,7 @@ final readonly class Sun
         return new self(
             self::crossing($day, $latitude, $longitude, 1),
             self::crossing($day, $latitude, $longitude, -1),
+            abs($latitude - rad2deg(self::place($day, 720 - 4 * $longitude)[0])) < self::ZENITH_DEGREES,
         );
     }
 

@@ -22,7 +22,7 @@ final readonly class Wetness
     private const MOST_SILENT_HOURS = 3;
 
     /** @param array<int, float|null> $film mm by the hour's timestamp; null where it cannot be told */
-    private function __construct(private array $film, private Surface $surface) {}
+    private function __construct(private array $film) {}
 
     /** @param list<WeatherHour> $hours one after the other */
     public static function on(Surface $surface, array $hours): self
@@ -54,7 +54,7 @@ final readonly class Wetness
             $lies = max(0.0, $lies - ($rain > 0.0 ? 0.0 : $dries));
         }
 
-        return new self($film, $surface);
+        return new self($film);
     }
 
     /** null where it cannot be told. */
@@ -63,10 +63,5 @@ final readonly class Wetness
         $film = $this->film[$hour->getTimestamp()] ?? null;
 
         return $film === null ? null : $film > self::DRY_MILLIMETRES;
-    }
-
-    public function surface(): Surface
-    {
-        return $this->surface;
     }
 }

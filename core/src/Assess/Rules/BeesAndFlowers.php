@@ -23,6 +23,8 @@ final readonly class BeesAndFlowers implements ChangesWithSeason
     private const HIVE_METRES = 800;
     private const IN_FLOWER = ['flower', 'full-flower'];
     private const SOURCE = 'rulings-J53';
+    /** What is found where only the hour decides. */
+    public const NOT_WHILE_THEY_FLY = 'bees.not-while-they-fly';
 
     public function evaluate(Situation $situation, Option $option): array
     {
@@ -67,7 +69,7 @@ final readonly class BeesAndFlowers implements ChangesWithSeason
                     'change.bloom-over',
                     $rests,
                 ),
-                false => Finding::withCare('bees.not-while-they-fly', self::SOURCE, [], null, $rests),
+                false => Finding::withCare(self::NOT_WHILE_THEY_FLY, self::SOURCE, [], null, $rests),
                 null => Finding::unknown('hives-near', self::SOURCE, true),
             },
         ];

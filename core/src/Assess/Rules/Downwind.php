@@ -23,6 +23,8 @@ final readonly class Downwind implements Rule
     private const HIVE_METRES = 800;
     private const CROP_METRES = 400;
     private const NEAR_METRES = 30;
+    /** What is found where a neighbour could be reached and nobody tells the wind. */
+    public const ASK_WIND = 'drift.ask-wind';
 
     public function evaluate(Situation $situation, Option $option): array
     {
@@ -69,7 +71,7 @@ final readonly class Downwind implements Rule
                 true => Finding::notNow('drift.crop-downwind', 'rulings-J39', $values, null, 'change.wind-away'),
                 false => null,
                 // neither the wind nor where it lies is known
-                null => Finding::withCare('drift.ask-wind', 'rulings-J53', $values, 'change.tell-wind'),
+                null => Finding::withCare(self::ASK_WIND, 'rulings-J53', $values, 'change.tell-wind'),
             };
         }
 

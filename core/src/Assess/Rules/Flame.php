@@ -22,7 +22,7 @@ use Thicket\Verdict\Finding;
  */
 final readonly class Flame implements ChangesWithSeason
 {
-    private const MOST_WIND_METRES_A_SECOND = '4';
+    public const MOST_WIND_METRES_A_SECOND = '4';
     private const DAYS_SINCE_SPRAY = 30;
     /** Litter nearer than this catches (our guess; "on or beside the ground"). */
     private const BESIDE_METRES = 2;

@@ -8,7 +8,7 @@ use Thicket\Catalogue\FactName;
 use Thicket\Hours\Condition;
 use Thicket\Hours\HourRule;
 use Thicket\Hours\WorkHour;
-use Thicket\Timing\StartLimit;
+use Thicket\Timing\StartLimits;
 use Thicket\Verdict\Finding;
 
 /** Air between the stricter of card and J3; on rosettes and evergreen vines for six hours after, too (rulings J12). */
@@ -23,30 +23,25 @@ final readonly class AirTemperature implements HourRule
 
     public function evaluate(WorkHour $hour): ?Finding
     {
-        $limits = array_filter(
-            $hour->limits->limits,
-            static fn(StartLimit $l): bool => $l->fact === FactName::AirTemperature,
-        );
         $fits = null;
-        foreach ($limits as $limit) {
-            $air = $limit->least && $this->isWinterWork($hour) ? $hour->coldest(self::MILD_HOURS) : $hour->weather->air;
+        $isWinterWork = StartLimits::isWinterWork($hour->option, $hour->situation->target);
+        foreach (['heat' => false, 'cold' => true] as $what => $least) {
+            $limit = $hour->limits->of(FactName::AirTemperature, $least);
+            if ($limit === null) {
+                continue;
+            }
+            $air = $hour->airAgainst($limit, $least && $isWinterWork ? self::MILD_HOURS : 0);
             if ($air === null) {
                 return Finding::unknown('forecast', $limit->source, true);
             }
             $values = ['reading' => $air, 'limit' => $limit->value];
-            $what = $limit->least ? 'cold' : 'heat';
             if (!$limit->allows($air)) {
                 return Finding::notNow("weather.{$what}", $limit->source, $values, null, "change.{$what}");
             }
-            $fits = Finding::fits("weather.{$what}-fits", $limit->source, $values, $hour->certainty());
+            $certainty = $hour->certainty(FactName::AirTemperature);
+            $fits = Finding::fits("weather.{$what}-fits", $limit->source, $values, $certainty);
         }
 
         return $fits;
-    }
-
-    private function isWinterWork(WorkHour $hour): bool
-    {
-        return $hour->option->isLeafSpray() &&
-            in_array($hour->situation->target?->treatmentClass(), ['biennial', 'evergreen-vine'], true);
     }
 }

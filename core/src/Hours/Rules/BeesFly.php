@@ -20,7 +20,6 @@ final readonly class BeesFly implements HourRule
 {
     private const FROM_CELSIUS = 10;
     private const TO_METRES_A_SECOND = '6.7';
-    private const ONLY_THEN = 'bees.not-while-they-fly';
 
     public function condition(): Condition
     {
@@ -30,7 +29,7 @@ final readonly class BeesFly implements HourRule
     public function evaluate(WorkHour $hour): ?Finding
     {
         $codes = array_column((new BeesAndFlowers())->evaluate($hour->situation, $hour->option), 'code');
-        if (!in_array(self::ONLY_THEN, $codes, true)) {
+        if (!in_array(BeesAndFlowers::NOT_WHILE_THEY_FLY, $codes, true)) {
             return null;
         }
         [$air, $wind, $rain] = [$hour->weather->air, $hour->weather->wind, $hour->weather->rain];
@@ -46,7 +45,7 @@ final readonly class BeesFly implements HourRule
             $rain?->isZero() === false;
 
         return $areHome
-            ? Finding::withCare('hour.bees-home', 'rulings-J53', [], 'change.tell-owner')
+            ? Finding::withCare('hour.bees-home', 'rulings-J53')
             : Finding::notNow('hour.bees-fly', 'rulings-J53', [], null, 'change.bloom-over');
     }
 }

@@ -17,17 +17,10 @@ final readonly class Daylight implements HourRule
         return Condition::Daylight;
     }
 
-    public function evaluate(WorkHour $hour): ?Finding
+    public function evaluate(WorkHour $hour): Finding
     {
-        [$rise, $set] = [$hour->sun->rise, $hour->sun->set];
-        // beyond the polar circles there is a day without an end, or none
-        if ($rise === null || $set === null) {
-            return null;
-        }
-        $middle = $hour->middle();
-
-        return $middle >= $rise && $middle <= $set
+        return $hour->sun->isUp($hour->middle())
             ? Finding::fits('hour.light', 'handbook-4')
-            : Finding::notNow('hour.dark', 'handbook-4');
+            : Finding::notNow('hour.dark', 'handbook-4', [], null, 'change.daylight');
     }
 }

@@ -21,13 +21,11 @@ final readonly class DriftToward implements HourRule
     public function evaluate(WorkHour $hour): ?Finding
     {
         $worst = null;
-        foreach ($hour->tank as $one) {
-            foreach (Downwind::under($hour->weather->windFrom, $hour->situation, $one) as $finding) {
-                // a neighbour whom drops could reach, and nobody says whither the wind blows (rulings J53)
-                $asked =
-                    $finding->code === 'drift.ask-wind' ? Finding::unknown('wind-from', 'rulings-J53', true) : $finding;
-                $worst = $worst === null || $asked->outcome->isWorseThan($worst->outcome) ? $asked : $worst;
-            }
+        foreach (Downwind::under($hour->weather->windFrom, $hour->situation, $hour->option) as $finding) {
+            // a neighbour whom drops could reach, and nobody says whither the wind blows (rulings J53)
+            $asked =
+                $finding->code === Downwind::ASK_WIND ? Finding::unknown('wind-from', 'rulings-J53', true) : $finding;
+            $worst = $worst === null || $asked->outcome->isWorseThan($worst->outcome) ? $asked : $worst;
         }
 
         return $worst ?? ($hour->option->isLeafSpray() ? Finding::fits('hour.nobody-downwind', 'rulings-J53') : null);

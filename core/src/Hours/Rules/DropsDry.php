@@ -37,9 +37,21 @@ final readonly class DropsDry implements HourRule
         $values = ['delta' => sprintf('%.1F', $delta)];
 
         return match (true) {
-            $delta < self::LEAST => Finding::notNow('hour.drops-hang', 'rulings-J3', $values),
-            $delta > self::MOST => Finding::notNow('hour.drops-dry', 'rulings-J3', $values),
-            $delta > self::GOOD => Finding::withCare('hour.drops-nearly', 'rulings-J3', $values),
+            $delta < self::LEAST => Finding::notNow(
+                'hour.drops-hang',
+                'rulings-J3',
+                $values,
+                null,
+                'change.coarse-drops',
+            ),
+            $delta > self::MOST => Finding::notNow(
+                'hour.drops-dry',
+                'rulings-J3',
+                $values,
+                null,
+                'change.coarse-drops',
+            ),
+            $delta > self::GOOD => Finding::withCare('hour.drops-nearly', 'rulings-J3', $values, 'change.coarse-drops'),
             default => Finding::fits('hour.drops-fit', 'rulings-J3', $values, $hour->certainty()),
         };
     }

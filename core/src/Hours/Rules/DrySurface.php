@@ -11,7 +11,6 @@ use Thicket\Hours\WorkHour;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Verdict\Finding;
-use Thicket\Weather\Forecast;
 use Thicket\Weather\Surface;
 
 /**
@@ -47,9 +46,9 @@ final readonly class DrySurface implements HourRule
 
     private function dry(WorkHour $hour, Surface $surface, string $what): Finding
     {
-        $seen = $hour->situation->word($what === 'leaf' ? FactName::LeafWetness : FactName::BarkWetness);
-        $isNow = Forecast::begin($hour->situation->now) === $hour->at()->getTimestamp();
-        $isWet = $isNow && $seen !== null ? $seen === 'wet' : $hour->forecast->wetness($surface)->isWetAt($hour->at());
+        $fact = $what === 'leaf' ? FactName::LeafWetness : FactName::BarkWetness;
+        $seen = $hour->isPresent ? $hour->situation->word($fact) : null;
+        $isWet = $seen !== null ? $seen === 'wet' : $hour->forecast->wetness($surface)->isWetAt($hour->at());
 
         return match ($isWet) {
             null => Finding::unknown('forecast', 'handbook-4', true),
@@ -60,7 +59,7 @@ final readonly class DrySurface implements HourRule
                 null,
                 $what === 'leaf' ? 'change.leaves-dry' : 'change.stems-dry',
             ),
-            false => Finding::fits("hour.dry-{$what}", 'handbook-4', [], $hour->certainty()),
+            false => Finding::fits("hour.dry-{$what}", 'handbook-4', [], $hour->certainty($fact)),
         };
     }
 
@@ -74,7 +73,13 @@ final readonly class DrySurface implements HourRule
 
         return match (true) {
             $rain === null => Finding::unknown('forecast', 'handbook-4', true),
-            $rain->isGreaterThan($most) => Finding::notNow('hour.rain-in-cuts', 'handbook-4', ['rain' => $rain]),
+            $rain->isGreaterThan($most) => Finding::notNow(
+                'hour.rain-in-cuts',
+                'handbook-4',
+                ['rain' => $rain],
+                null,
+                'change.dry-hour',
+            ),
             default => Finding::fits('hour.cuts-dry', 'handbook-4', [], $hour->certainty()),
         };
     }

@@ -28,12 +28,13 @@ final readonly class Gusts implements HourRule
         }
         $gust = $hour->weather->gust;
         $limit = Quantity::of(self::MOST_METRES_A_SECOND, Unit::MetrePerSecond);
-        $values = ['reading' => $gust ?? $limit, 'limit' => $limit];
+        if ($gust === null) {
+            return Finding::unknown('forecast', 'rulings-J3', true);
+        }
+        $values = ['reading' => $gust, 'limit' => $limit];
 
-        return match (true) {
-            $gust === null => Finding::unknown('forecast', 'rulings-J3', true),
-            $gust->isGreaterThan($limit) => Finding::notNow('hour.gust', 'rulings-J3', $values, null, 'change.wind'),
-            default => Finding::fits('hour.gust-fits', 'rulings-J3', $values, $hour->certainty()),
-        };
+        return $gust->isGreaterThan($limit)
+            ? Finding::notNow('hour.gust', 'rulings-J3', $values, null, 'change.wind')
+            : Finding::fits('hour.gust-fits', 'rulings-J3', $values, $hour->certainty());
     }
 }

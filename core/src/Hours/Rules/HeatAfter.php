@@ -9,8 +9,6 @@ use Thicket\Catalogue\FactName;
 use Thicket\Hours\Condition;
 use Thicket\Hours\HourRule;
 use Thicket\Hours\WorkHour;
-use Thicket\Situation\Option;
-use Thicket\Timing\StartLimit;
 use Thicket\Verdict\Finding;
 
 /** Vapour of volatile forms moves after the work: the warmest of this hour and the next 48 counts (rulings J3). */
@@ -25,33 +23,18 @@ final readonly class HeatAfter implements HourRule
 
     public function evaluate(WorkHour $hour): ?Finding
     {
-        $isVolatile = array_filter(
-            $hour->tank,
-            static fn(Option $one): bool => $one->anyActive(static fn(Active $a): bool => $a->isVolatile()),
-        );
-        $limit =
-            array_values(
-                array_filter(
-                    $hour->limits->limits,
-                    static fn(StartLimit $l): bool => $l->fact === FactName::AirTemperature && !$l->least,
-                ),
-            )[0] ?? null;
-        if ($isVolatile === [] || $limit === null) {
+        $limit = $hour->limits->of(FactName::AirTemperature, false);
+        if ($limit === null || !$hour->option->anyActive(static fn(Active $a): bool => $a->isVolatile())) {
             return null;
         }
-        $warmest = $hour->warmest(self::HOURS_AFTER);
-        $values = ['reading' => $warmest ?? $limit->value, 'limit' => $limit->value];
+        $warmest = $hour->airAgainst($limit, self::HOURS_AFTER);
+        if ($warmest === null) {
+            return Finding::unknown('forecast', $limit->source, true);
+        }
+        $values = ['reading' => $warmest, 'limit' => $limit->value];
 
-        return match (true) {
-            $warmest === null => Finding::unknown('forecast', $limit->source, true),
-            !$limit->allows($warmest) => Finding::notNow(
-                'hour.heat-after',
-                $limit->source,
-                $values,
-                null,
-                'change.heat',
-            ),
-            default => Finding::fits('hour.heat-after-fits', $limit->source, $values, $hour->certainty()),
-        };
+        return $limit->allows($warmest)
+            ? Finding::fits('hour.heat-after-fits', $limit->source, $values, $hour->certainty())
+            : Finding::notNow('hour.heat-after', $limit->source, $values, null, 'change.heat');
     }
 }

@@ -47,7 +47,13 @@ final readonly class Inversion implements HourRule
 
         return $wind === null || $cloud === null
             ? Finding::unknown('forecast', 'rulings-J3', true)
-            : Finding::notNow('hour.inversion', 'rulings-J3', ['reading' => $wind, 'cloud' => (int) round($cloud)]);
+            : Finding::notNow(
+                'hour.inversion',
+                'rulings-J3',
+                ['reading' => $wind, 'cloud' => (int) round($cloud)],
+                null,
+                'change.air-moves',
+            );
     }
 
     /** Whether any part of the hour lies between late afternoon and two hours after sunrise. */

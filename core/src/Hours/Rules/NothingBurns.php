@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Hours\Rules;
 
+use Thicket\Assess\Rules\Flame;
 use Thicket\Catalogue\FactName;
 use Thicket\Hours\Condition;
 use Thicket\Hours\HourRule;
@@ -17,8 +18,6 @@ use Thicket\Weather\Surface;
 /** Fire only where nothing dry can burn, and in little wind (rulings J35, J54). */
 final readonly class NothingBurns implements HourRule
 {
-    private const MOST_METRES_A_SECOND = '4';
-
     public function condition(): Condition
     {
         return Condition::Fire;
@@ -30,7 +29,7 @@ final readonly class NothingBurns implements HourRule
             return null;
         }
         $wind = $hour->weather->wind;
-        $limit = Quantity::of(self::MOST_METRES_A_SECOND, Unit::MetrePerSecond);
+        $limit = Quantity::of(Flame::MOST_WIND_METRES_A_SECOND, Unit::MetrePerSecond);
         if ($wind !== null && $wind->isGreaterThan($limit)) {
             $values = ['wind' => $wind, 'limit' => $limit];
 

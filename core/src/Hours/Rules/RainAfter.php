@@ -40,10 +40,9 @@ final readonly class RainAfter implements HourRule
         $known = array_filter($told, static fn(WeatherHour $h): bool => $h->rain !== null || $h->rainChance !== null);
         foreach ($known as $one) {
             if ($this->isExpected($one)) {
-                return Finding::notNow('hour.rain-soon', 'label-card', [
-                    'hours' => $fast,
-                    'at' => $one->at->setTimezone($hour->place->zone)->format('H:i'),
-                ]);
+                $values = ['hours' => $fast, 'at' => $one->at->setTimezone($hour->place->zone)->format('H:i')];
+
+                return Finding::notNow('hour.rain-soon', 'label-card', $values, null, 'change.dry-hour');
             }
         }
 

@@ -49,21 +49,19 @@ final readonly class SoilReady implements HourRule
         $top = $hour->weather->topsoil;
         $rain = $hour->forecast->rain($hour->at(), self::HOURS_AFTER);
         $most = Quantity::of(self::MOST_RAIN_MILLIMETRES, Unit::Millimetre);
-        if ($hour->situation->word(FactName::SoilMoisture) === 'wet') {
-            return Finding::notNow('ground.saturated', 'rulings-J3', [], null, 'change.ground-drains');
-        }
 
-        return match (true) {
-            $top === null || $rain === null => Finding::unknown('forecast', 'rulings-J3', true),
-            !$top->isGreaterThan(Quantity::zero(Unit::Celsius)) => Finding::notNow('hour.frozen', 'rulings-J3', [
-                'reading' => $top,
-            ]),
-            $rain->isGreaterThan($most) => Finding::notNow('hour.heavy-rain', 'rulings-J3', [
-                'rain' => $rain,
-                'limit' => $most,
-            ]),
-            default => Finding::fits('hour.ground-takes-it', 'rulings-J3', ['rain' => $rain], $hour->certainty()),
-        };
+        // frozen shuts, whatever rain is told; saturated ground is judged with the day
+        if ($top !== null && !$top->isGreaterThan(Quantity::zero(Unit::Celsius))) {
+            return Finding::notNow('hour.frozen', 'rulings-J3', ['reading' => $top], null, 'change.soil-warms');
+        }
+        if ($top === null || $rain === null) {
+            return Finding::unknown('forecast', 'rulings-J3', true);
+        }
+        $values = ['rain' => $rain, 'limit' => $most];
+
+        return $rain->isGreaterThan($most)
+            ? Finding::notNow('hour.heavy-rain', 'rulings-J3', $values, null, 'change.dry-hour')
+            : Finding::fits('hour.ground-takes-it', 'rulings-J3', ['rain' => $rain], $hour->certainty());
     }
 
     /** What is pulled from dry ground breaks; what somebody felt with the hand beats the rain gauge. */

@@ -8,7 +8,6 @@ use Thicket\Catalogue\FactName;
 use Thicket\Hours\Condition;
 use Thicket\Hours\HourRule;
 use Thicket\Hours\WorkHour;
-use Thicket\Timing\StartLimit;
 use Thicket\Timing\StartLimits;
 use Thicket\Verdict\Finding;
 
@@ -22,10 +21,7 @@ final readonly class WindAtNozzle implements HourRule
 
     public function evaluate(WorkHour $hour): ?Finding
     {
-        $limit =
-            array_values(
-                array_filter($hour->limits->limits, static fn(StartLimit $l): bool => $l->fact === FactName::WindSpeed),
-            )[0] ?? null;
+        $limit = $hour->limits->of(FactName::WindSpeed, false);
         if ($limit === null) {
             return null;
         }
@@ -42,9 +38,14 @@ final readonly class WindAtNozzle implements HourRule
                 'rulings-J3',
                 ['reading' => $wind, 'limit' => StartLimits::calm()],
                 'change.light-wind',
-                $hour->certainty(),
+                $hour->certainty(FactName::WindSpeed),
             ),
-            default => Finding::fits('weather.wind-fits', $limit->source, $values, $hour->certainty()),
+            default => Finding::fits(
+                'weather.wind-fits',
+                $limit->source,
+                $values,
+                $hour->certainty(FactName::WindSpeed),
+            ),
         };
     }
 }
