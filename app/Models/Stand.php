@@ -93,6 +93,18 @@ final class Stand extends Model
     }
 
     /**
+     * Neither closed nor on a patch that was put away.
+     *
+     * @param Builder<self> $query
+     */
+    public function scopeInHand(Builder $query): void
+    {
+        $query
+            ->where('closed_at', null)
+            ->whereHas('patch', static fn(Builder $patch) => $patch->where('archived_at', null));
+    }
+
+    /**
      * What a line of a list needs; all that a station shows comes with scopeWithTrail.
      *
      * @param Builder<self> $query

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace App\Resources;
 
+use App\Models\Stand;
 use App\Support\Format;
 use App\Text\Sentences;
+use Thicket\Catalogue\Species;
 use Thicket\Hours\Condition;
 use Thicket\Hours\HourBoard;
 use Thicket\Hours\HourVerdict;
 use Thicket\Hours\Opening;
 use Thicket\Hours\Place;
+use Thicket\Season\ScoutingSeason;
 use Thicket\Verdict\Finding;
 use Thicket\Weather\Forecast;
 
@@ -70,6 +73,42 @@ final readonly class HoursResource
 
         return ['at' => self::local($hour->at, $place), 'surety' => $this->sentences->name("surety.{$hour->surety}")] +
             $this->verdict($hour) + ['findings' => $findings];
+    }
+
+    /**
+     * A job on Today.
+     *
+     * @param array{opens: \DateTimeImmutable|null, lastDay: \DateTimeImmutable|null} $season
+     * @param array{HourBoard, Forecast, Place}|null $hours null where no weather is told
+     *
+     * @return array<string, mixed>
+     */
+    public function line(string $standId, array $season, ?array $hours): array
+    {
+        [$board, , $place] = $hours ?? [null, null, null];
+        $open = $board?->openNow();
+
+        return [
+            'standId' => $standId,
+            'seasonOpens' => Format::day($season['opens']),
+            'lastDay' => Format::day($season['lastDay']),
+            'openUntil' => $open === null || $place === null ? null : self::local($open->until(), $place),
+            'next' => $place === null ? null : $this->opening($board?->next(), $place),
+            'why' => $board === null ? null : $this->verdict($board->hours[0])['why'],
+        ];
+    }
+
+    /** @return array<string, mixed> a plant that gives itself away now */
+    public function look(Stand $stand, Species $species, ScoutingSeason $season): array
+    {
+        return [
+            'species' => $species->id(),
+            'name' => $species->commonName(),
+            'ground' => $stand->patch->ground->name,
+            'why' => $season->why,
+            'until' => Format::day($season->until),
+            'fruitIsRipe' => $season->fruitIsRipe,
+        ];
     }
 
     /** @return array<string, mixed>|null */

@@ -6,9 +6,7 @@ namespace App\Workflow;
 
 use App\Models\Stand;
 use App\Models\User;
-use App\Repositories\SituationRepository;
 use App\Text\Sentences;
-use Thicket\Assess\YearOutlook;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Measure\System;
 
@@ -21,7 +19,7 @@ final readonly class CalendarDesk
     private const MOST_STANDS = 200;
 
     public function __construct(
-        private SituationRepository $situations,
+        private SeasonDesk $seasons,
         private Catalogue $catalogue,
         private Sentences $sentences,
     ) {}
@@ -32,8 +30,7 @@ final readonly class CalendarDesk
         $me = $user->crew->people()->where('user_id', $user->id)->first();
         $stands = Stand::query()
             ->ofCrew($user)
-            ->where('closed_at', null)
-            ->whereHas('patch', static fn($patch) => $patch->where('archived_at', null))
+            ->inHand()
             ->whereHas('steps')
             ->where(static fn($q) => $q->where('person_id', null)->orWhere('person_id', $me?->id))
             ->withTrail()
@@ -94,12 +91,7 @@ final readonly class CalendarDesk
         if ($step === null) {
             return [];
         }
-        $situation = $this->situations->situation($stand);
-        $season = YearOutlook::of(
-            $situation,
-            $this->situations->option($step, $stand->patch->ground->crew),
-            (int) $situation->day->format('Y'),
-        )->seasonOf($situation->day);
+        $season = $this->seasons->around($stand, $step);
         $values = ['name' => $name, 'method' => $this->sentences->name("method.{$step->method}")];
         $entries = [];
         foreach (['opens' => $season['opens'], 'last-day' => $season['lastDay']] as $what => $day) {

@@ -290,15 +290,15 @@ it('tells the last day that still works, and the first that does again', functio
         ['species' => 'tree-of-heaven', 'date' => $day, 'cards' => [esterCard()]] +
         stand(['facts' => [seen('setting', 'woods')]]);
     [$situation, $option] = situated($document, 'basal-bark/triclopyr-ester/ester');
-    $season = YearOutlook::of($situation, $option, 2026)->seasonOf($situation->day);
-    expect([$season['opens']?->format('m-d'), $season['lastDay']?->format('m-d')])->toBe([$opens, $lastDay]);
+    $season = YearOutlook::seasonAround($situation, $option);
+    expect([$season['opens']?->format('Y-m-d'), $season['lastDay']?->format('Y-m-d')])->toBe([$opens, $lastDay]);
 })->with([
-    'shut in May' => ['2026-05-10', '07-01', null],
-    'the day before' => ['2026-06-30', '07-01', null],
-    'the first day' => ['2026-07-01', null, '10-31'],
-    'in August' => ['2026-08-15', null, '10-31'],
-    'the last day' => ['2026-10-31', null, '10-31'],
-    'in November, for the rest of the year' => ['2026-11-05', null, null],
+    'shut in May' => ['2026-05-10', '2026-07-01', null],
+    'the day before' => ['2026-06-30', '2026-07-01', null],
+    'the first day' => ['2026-07-01', null, '2026-10-31'],
+    'in August' => ['2026-08-15', null, '2026-10-31'],
+    'the last day' => ['2026-10-31', null, '2026-10-31'],
+    'in November, over the new year' => ['2026-11-05', '2027-07-01', null],
 ]);
 
 it('has every rule tell the days on which its own finding changes', function (array $document) {

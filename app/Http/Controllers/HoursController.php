@@ -8,18 +8,14 @@ use App\Exceptions\Stopped;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Repositories\CrewRows;
-use App\Repositories\SituationRepository;
 use App\Resources\HoursResource;
-use App\Support\Format;
-use App\Support\JobClock;
 use App\Workflow\HourDesk;
+use App\Workflow\SeasonDesk;
 use App\Workflow\Workflow;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Thicket\Assess\YearOutlook;
 use Thicket\Catalogue\Catalogue;
-use Thicket\Season\Phenology;
-use Thicket\Season\ScoutingSeason;
 use Thicket\Weather\Forecast;
 
 /** Can we go today, with what, till when. Asked anew each time: hours pass though nobody writes. */
@@ -32,8 +28,7 @@ final class HoursController extends Controller
     public function __construct(
         private readonly HourDesk $desk,
         private readonly HoursResource $resource,
-        private readonly SituationRepository $situations,
-        private readonly JobClock $clock,
+        private readonly SeasonDesk $seasons,
     ) {}
 
     public function show(Request $request, string $standId): JsonResponse
@@ -61,89 +56,42 @@ final class HoursController extends Controller
         throw new Stopped(404, 'That hour lies outside the ten days that are looked at.');
     }
 
-    /** The jobs that are chosen and not done, by when they may be done today and tomorrow. */
+    /**
+     * The jobs that are chosen and not done, by when they may be done today and tomorrow and till when their season
+     * lasts; and the plants that give themselves away now.
+     */
     public function today(Request $request, Catalogue $catalogue): JsonResponse
     {
-        $open = Stand::query()
-            ->ofCrew($this->user($request))
-            ->where('closed_at', null)
-            ->whereHas('patch', static fn($patch) => $patch->where('archived_at', null))
-            ->whereHas('steps')
-            ->withTrail()
-            ->limit(self::MOST_STANDS)
-            ->get();
+        $user = $this->user($request);
+        $chosen = static fn(): Builder => Stand::query()->ofCrew($user)->inHand()->whereHas('steps');
+        $more = max(0, $chosen()->count() - self::MOST_STANDS);
         $lines = [];
         $silent = null;
-        foreach ($open as $stand) {
+        $looked = $chosen()->withTrail()->orderByDesc('updated_at')->orderBy('id')->limit(self::MOST_STANDS);
+        /** @var Stand $stand */
+        foreach ($looked->get() as $stand) {
             $step = Workflow::current($stand);
-            $trail = Workflow::of($stand, $catalogue);
-            if ($step === null || $trail->record !== null) {
+            if ($step === null || Workflow::of($stand, $catalogue)->record !== null) {
                 continue;
             }
             try {
-                [$board, , $place] = $this->desk->of($stand, $step, self::DAYS_OF_TODAY);
+                $hours = $this->desk->of($stand, $step, self::DAYS_OF_TODAY);
             } catch (Stopped $e) {
-                $silent = $e->getMessage();
-                continue;
+                // the season is known all the same
+                [$hours, $silent] = [null, $e->getMessage()];
             }
-            $openNow = $board->openNow();
-            $situation = $this->situations->situation($stand);
-            $season = YearOutlook::of(
-                $situation,
-                $this->situations->option($step, $stand->patch->ground->crew),
-                (int) $situation->day->format('Y'),
-            )->seasonOf($situation->day);
-            $lines[] =
-                [
-                    'standId' => $stand->id,
-                    'seasonOpens' => Format::day($season['opens']),
-                    'lastDay' => Format::day($season['lastDay']),
-                    'openUntil' => $openNow === null ? null : HoursResource::local($openNow->until(), $place),
-                    'next' => $this->resource->opening($board->next(), $place),
-                ] + $this->resource->verdict($board->hours[0]);
+            $lines[] = $this->resource->line($stand->id, $this->seasons->around($stand, $step), $hours);
         }
 
-        return $this->json(['lines' => $lines, 'silent' => $silent, 'looks' => $this->looks($request, $catalogue)]);
-    }
-
-    /**
-     * Plants of the crew that give themselves away today, by ground.
-     *
-     * @return list<array<string, mixed>>
-     */
-    private function looks(Request $request, Catalogue $catalogue): array
-    {
-        $looks = [];
-        $stands = Stand::query()
-            ->ofCrew($this->user($request))
-            ->whereNotNull('species')
-            ->whereHas('patch', static fn($patch) => $patch->where('archived_at', null))
-            ->with('patch.ground.crew')
-            ->get()
-            ->unique(static fn(Stand $s): string => "{$s->patch->ground_id} {$s->species}");
-        foreach ($stands as $stand) {
-            $ground = $stand->patch->ground;
-            $species = $catalogue->species((string) $stand->species);
-            $base = $species->datesHoldAt();
-            $shift = $ground->seasonShift();
-            $season = ScoutingSeason::on(
-                $species,
-                new Phenology($species, $base === null ? $shift : $shift->countedFrom(...$base)),
-                $this->clock->today($ground->time_zone),
-            );
-            if ($season !== null) {
-                $looks[] = [
-                    'species' => $species->id(),
-                    'name' => $species->commonName(),
-                    'ground' => $ground->name,
-                    'why' => $season->why,
-                    'until' => Format::day($season->until),
-                    'fruitIsRipe' => $season->fruitIsRipe,
-                ];
-            }
-        }
-
-        return $looks;
+        return $this->json([
+            'lines' => $lines,
+            'more' => $more,
+            'silent' => $silent,
+            'looks' => array_map(
+                fn(array $look): array => $this->resource->look(...$look),
+                $this->seasons->looks($user),
+            ),
+        ]);
     }
 
     /** @return array{Stand, Step} */

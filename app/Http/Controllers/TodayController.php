@@ -34,10 +34,7 @@ final class TodayController extends Controller
         $user = $this->user($request);
         $lines = [];
         $due = [];
-        $open = fn(): Builder => Stand::query()
-            ->ofCrew($user)
-            ->where('closed_at', null)
-            ->whereHas('patch', fn(Builder $patch) => $patch->where('archived_at', null));
+        $open = fn(): Builder => Stand::query()->ofCrew($user)->inHand();
         // all that is under way; of what is only scouted, the newest: the rest is found at Ground
         $scouted = $open()->whereDoesntHave('steps');
         $more = max(0, (clone $scouted)->count() - self::MOST_SCOUTED);

@@ -69,30 +69,32 @@ final readonly class YearOutlook
     }
 
     /**
-     * The season around a day: the last day on which it is still not shut, or, where it is shut, the first on which it
-     * is not. Both null where the rest of the year tells of none.
+     * The season around the day asked about: the last day on which it is not shut yet, or, where it is shut, the first
+     * on which it is not. Looks to the end of the next year; both null where it never turns till then.
      *
      * @return array{opens: \DateTimeImmutable|null, lastDay: \DateTimeImmutable|null}
      */
-    public function seasonOf(\DateTimeImmutable $day): array
+    public static function seasonAround(Situation $situation, Option $option): array
     {
+        $day = $situation->day;
         $lastDay = null;
-        foreach ($this->spans as $span) {
-            if ($span['last'] < $day) {
-                continue;
+        foreach ([Day::year($day), Day::year($day) + 1] as $year) {
+            foreach (self::of($situation, $option, $year)->spans as $span) {
+                if ($span['last'] < $day) {
+                    continue;
+                }
+                // what cannot be told for want of a fact is not shut by the season
+                $isShut = $span['outcome'] !== Outcome::CannotTell && $span['outcome']->isWorseThan(Outcome::WithCare);
+                if ($isShut && $lastDay !== null) {
+                    return ['opens' => null, 'lastDay' => $lastDay];
+                }
+                if (!$isShut && $span['first'] > $day && $lastDay === null) {
+                    return ['opens' => $span['first'], 'lastDay' => null];
+                }
+                $lastDay = $isShut ? null : $span['last'];
             }
-            // what cannot be told for want of a fact is not shut by the season
-            $isShut = $span['outcome']->isWorseThan(Outcome::CannotTell) || $span['outcome'] === Outcome::NotNow;
-            if ($isShut && $lastDay !== null) {
-                return ['opens' => null, 'lastDay' => $lastDay];
-            }
-            if (!$isShut && $lastDay === null && $span['first'] > $day) {
-                return ['opens' => $span['first'], 'lastDay' => null];
-            }
-            $lastDay = $isShut ? null : $span['last'];
         }
 
-        // open to the end of the year: the next one goes on, as far as this one tells
         return ['opens' => null, 'lastDay' => null];
     }
 

@@ -66,6 +66,19 @@ final readonly class Phenology
 
     public function __construct(private Species $species, private SeasonShift $shift) {}
 
+    /** By the season of a ground, for a plant whose dates may hold elsewhere (rulings J44). */
+    public static function of(Species $species, SeasonShift $ofGround): self
+    {
+        return new self($species, self::shiftFor($species, $ofGround));
+    }
+
+    public static function shiftFor(?Species $species, SeasonShift $ofGround): SeasonShift
+    {
+        $base = $species?->datesHoldAt();
+
+        return $base === null ? $ofGround : $ofGround->countedFrom(...$base);
+    }
+
     /** Local day of a catalogue event in that year; null where the species file does not know it. */
     public function dayOf(string $event, int $year): ?\DateTimeImmutable
     {

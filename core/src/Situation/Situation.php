@@ -88,9 +88,8 @@ final readonly class Situation
             }
         }
         $this->facts = $best;
-        $place = $target?->datesHoldAt();
         $this->place = $shift;
-        $this->shift = $this->localSeason($place === null ? $shift : $shift->countedFrom(...$place));
+        $this->shift = $this->localSeason(Phenology::shiftFor($target, $shift));
         $this->memo = new Memo();
     }
 
