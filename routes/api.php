@@ -112,8 +112,9 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::get('stands/{stand}/year', [BoardController::class, 'year']);
     });
     Route::get('session/calendar', [CalendarController::class, 'show']);
-    Route::post('session/calendar', [CalendarController::class, 'store']);
-    Route::delete('session/calendar', [CalendarController::class, 'destroy']);
+    // in turn, for a person has one address; no answer is kept, for it tells the secret
+    Route::post('session/calendar', [CalendarController::class, 'store'])->middleware(InTurn::class);
+    Route::delete('session/calendar', [CalendarController::class, 'destroy'])->middleware(InTurn::class);
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::post('session/password', [SessionController::class, 'password']);
     Route::patch('session', [SessionController::class, 'update']);

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Exceptions\Stopped;
 use App\Models\Stand;
 use App\Models\Step;
+use App\Models\User;
 use App\Repositories\CrewRows;
 use App\Resources\HoursResource;
 use App\Workflow\HourDesk;
@@ -63,11 +64,10 @@ final class HoursController extends Controller
     public function today(Request $request, Catalogue $catalogue): JsonResponse
     {
         $user = $this->user($request);
-        $chosen = static fn(): Builder => Stand::query()->ofCrew($user)->inHand()->whereHas('steps');
-        $more = max(0, $chosen()->count() - self::MOST_STANDS);
+        $more = max(0, self::chosen($user)->count() - self::MOST_STANDS);
         $lines = [];
         $silent = null;
-        $looked = $chosen()->withTrail()->orderByDesc('updated_at')->orderBy('id')->limit(self::MOST_STANDS);
+        $looked = self::chosen($user)->withTrail()->orderByDesc('updated_at')->orderBy('id')->limit(self::MOST_STANDS);
         /** @var Stand $stand */
         foreach ($looked->get() as $stand) {
             $step = Workflow::current($stand);
@@ -92,6 +92,12 @@ final class HoursController extends Controller
                 $this->seasons->looks($user),
             ),
         ]);
+    }
+
+    /** @return Builder<Stand> */
+    private static function chosen(User $user): Builder
+    {
+        return Stand::query()->ofCrew($user)->inHand()->whereHas('steps');
     }
 
     /** @return array{Stand, Step} */

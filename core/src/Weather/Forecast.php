@@ -61,7 +61,7 @@ final class Forecast
         return $this->following($until->setTimestamp(self::begin($until) - $hours * 3600), $hours);
     }
 
-    /** Rain of so many hours from this one on; null where one of them is not told: what is missing may be the shower. */
+    /** Rain of so many hours from this one on; null where one is not told: what is missing may be the shower. */
     public function rain(\DateTimeImmutable $from, int $hours): ?Quantity
     {
         return self::sum($this->following($from, $hours), $hours);

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { useSession } from '@/composables/useSession';
 import SaidAmount from './SaidAmount.vue';
+import { cupOf } from './cups';
 import { useSaid } from './useSaid';
 
 /** One thing that goes into the tank: product as the tool in hand measures it, all else up to a mark. */
@@ -14,7 +15,7 @@ const props = defineProps<{
 const { t } = useI18n();
 const { format, units } = useSession();
 const { mark } = useSaid();
-const cup = computed(() => props.load.measure?.find((m) => m.system === units.value && m.what === props.step.what));
+const cup = computed(() => cupOf(props.load, props.step.what, units.value));
 const filled = computed(() =>
   cup.value?.fullCups
     ? t('mixing.cups', {

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { useSession } from '@/composables/useSession';
+import { cupsOf } from './cups';
 
 /**
  * What to pour, read off the tool in hand, load by load; the exact figure small beneath. Recipes kept before name no
@@ -25,7 +26,7 @@ const lines = computed((): Line[] => {
   const several = (products?.length ?? 1) > 1;
   const many = loads.length > 1 || (loads[0]?.times ?? 1) > 1;
   const out = loads.flatMap((load, i) => {
-    const cups = load.measure?.filter((m) => m.system === units.value) ?? [];
+    const cups = cupsOf(load, units.value);
     const poured = load.products?.length ? load.products : [{ what: 'product', product: '', amount: load.product }];
     return poured.map((p): Line => {
       const cup = cups.find((c) => c.what === p.what) ?? (several ? undefined : cups[0]);

@@ -10,6 +10,7 @@ import BatchLabel from './BatchLabel.vue';
 import MeasureDrawing from './MeasureDrawing.vue';
 import { loadName } from './loadName';
 import TankDrawing from './TankDrawing.vue';
+import { cupOf, cupsOf } from '@/components/figures/cups';
 import FillStep from '@/components/figures/FillStep.vue';
 import { useSaid } from '@/components/figures/useSaid';
 import PaperButton from '@/components/feedback/PaperButton.vue';
@@ -45,12 +46,10 @@ const steps = computed(() => load.value?.steps ?? []);
 const current = computed(() => steps.value[done.value] ?? null);
 /** The product at hand on the crew's own tool, for this very load. */
 const cups = computed(() =>
-  (load.value?.measure ?? []).filter(
-    (m) => m.system === props.units && (!current.value || current.value.what === m.what),
-  ),
+  cupsOf(load.value, props.units).filter((m) => !current.value || current.value.what === m.what),
 );
 const measuredOf = (step: Schemas['Load']['steps'][number]): string =>
-  cups.value.find((c) => c.what === step.what)?.measured ?? said(step.amount);
+  cupOf(load.value, step.what, props.units)?.measured ?? said(step.amount);
 const all = computed(() => steps.value.length > 0 && done.value >= steps.value.length);
 /** For each product of the load the jugs that something is left in, the one that is open first. */
 const products = computed(() =>

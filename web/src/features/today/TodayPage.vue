@@ -8,7 +8,8 @@ import ActButton from '@/components/form/ActButton.vue';
 import { momentText } from '@/features/when/hours';
 import EmptyState from '@/components/feedback/EmptyState.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
-import { groundsOf, groupsOf, NOBODY, peopleOf } from './groups';
+import TodayLine from './TodayLine.vue';
+import { groundsOf, groupsOf, type Line, NOBODY, peopleOf } from './groups';
 
 /** What is next, the furthest along first, each group with the reason why it comes there. */
 
@@ -22,18 +23,21 @@ const jobs = computed(() =>
     return line ? [{ ...h, line }] : [];
   }),
 );
-const open = computed(() => jobs.value.filter((j) => j.openUntil !== null));
+const open = computed(() => jobs.value.flatMap((j) => (j.openUntil ? [{ ...j, openUntil: j.openUntil }] : [])));
 /** What the season shuts within three weeks, the soonest first. */
 const SOON_DAYS = 21;
 const closing = computed(() => {
   const from = Date.parse(data.value?.day ?? '');
   return jobs.value
-    .filter((j) => j.lastDay !== null && Date.parse(j.lastDay) - from <= SOON_DAYS * 86_400_000)
-    .sort((a, b) => (a.lastDay ?? '').localeCompare(b.lastDay ?? ''));
+    .flatMap((j) =>
+      j.lastDay && Date.parse(j.lastDay) - from <= SOON_DAYS * 86_400_000 ? [{ ...j, lastDay: j.lastDay }] : [],
+    )
+    .sort((a, b) => a.lastDay.localeCompare(b.lastDay));
 });
 const soonest = computed(
   () => jobs.value.filter((j) => j.next).sort((a, b) => (a.next?.from ?? '').localeCompare(b.next?.from ?? ''))[0],
 );
+const whereOf = (line: Line): string => `${line.patch}, ${line.ground}`;
 const due = computed(() => data.value?.lookBacks.filter((l) => l.due) ?? []);
 const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
 const grounds = computed(() => groundsOf(data.value?.lines ?? []));
@@ -58,17 +62,14 @@ const groups = computed(() =>
         <template v-if="hours?.lines.length">
           <h2>{{ t('today.openNow') }}</h2>
           <ul v-if="open.length" class="ruled lines">
-            <li v-for="o in open" :key="o.standId">
-              <RouterLink :to="{ name: 'when', params: { stand: o.standId } }" class="line">
-                <span
-                  ><b>{{ o.line.name }}</b
-                  ><br /><span class="soft small">{{ o.line.patch }}, {{ o.line.ground }}</span></span
-                >
-                <span class="act">{{
-                  t('today.openTill', { time: momentText(o.openUntil ?? '', o.openUntil ?? '') })
-                }}</span>
-              </RouterLink>
-            </li>
+            <TodayLine
+              v-for="o in open"
+              :key="o.standId"
+              :to="{ name: 'when', params: { stand: o.standId } }"
+              :name="o.line.name"
+              :where="whereOf(o.line)"
+              >{{ t('today.openTill', { time: momentText(o.openUntil, `${data.day}T`) }) }}</TodayLine
+            >
           </ul>
           <p v-else>
             {{ t('today.nothingOpen') }}
@@ -76,6 +77,7 @@ const groups = computed(() =>
               t('today.nextOpen', { name: soonest.line.name, time: momentText(soonest.next!.from, `${data.day}T`) })
             }}</RouterLink>
           </p>
+          <p v-if="hours.more" class="small soft">{{ t('today.moreHours', { n: hours.more }, hours.more) }}</p>
         </template>
         <h2 id="next-h">{{ t('today.next') }}</h2>
         <div class="row narrowed">
@@ -102,21 +104,20 @@ const groups = computed(() =>
             ]"
           />
         </div>
-        <p v-if="groups.length === 0" class="soft">{{ t('today.noneSo') }}</p>
         <template v-if="closing.length">
           <h3>{{ t('today.closing') }}</h3>
           <ul class="ruled lines">
-            <li v-for="c in closing" :key="c.standId">
-              <RouterLink :to="{ name: 'when', params: { stand: c.standId } }" class="line">
-                <span
-                  ><b>{{ c.line.name }}</b
-                  ><br /><span class="soft small">{{ c.line.patch }}, {{ c.line.ground }}</span></span
-                >
-                <span class="act">{{ t('today.lastDay', { day: dayText(c.lastDay ?? '') }) }}</span>
-              </RouterLink>
-            </li>
+            <TodayLine
+              v-for="c in closing"
+              :key="c.standId"
+              :to="{ name: 'when', params: { stand: c.standId } }"
+              :name="c.line.name"
+              :where="whereOf(c.line)"
+              >{{ t('today.lastDay', { day: dayText(c.lastDay) }) }}</TodayLine
+            >
           </ul>
         </template>
+        <p v-if="groups.length === 0" class="soft">{{ t('today.noneSo') }}</p>
         <section v-for="(group, i) in groups" :key="group.code" :aria-labelledby="`group-${group.code}`">
           <h3 :id="`group-${group.code}`">
             {{ t(`today.group.${group.code}`, { n: group.lines.length }, group.lines.length) }}
@@ -124,25 +125,20 @@ const groups = computed(() =>
           </h3>
           <p class="soft small why-now">{{ t(`today.why.${group.code}`) }}</p>
           <ul class="ruled lines">
-            <li v-for="line in group.lines" :key="line.id">
-              <RouterLink :to="{ name: line.station, params: { stand: line.id } }" class="line">
-                <span
-                  ><b>{{ line.name }}</b
-                  ><br /><span class="soft small"
-                    >{{ line.patch }}, {{ line.ground
-                    }}<template v-if="line.assignee"> · {{ line.assignee.name }}</template></span
-                  ></span
-                >
-                <!-- the heading says what is next; here only what is of this line alone -->
-                <span class="act">
-                  <template v-if="group.code === 'later' || group.code === 'judged'">{{ line.act.text }}</template>
-                  <span v-if="group.code === 'later' && line.from" class="soft">
-                    · {{ t('today.from', { day: dayText(line.from, true) }) }}</span
-                  >
-                  <span v-if="line.lookAlikesOpen" class="fault">{{ t('today.lookAlike') }}</span>
-                </span>
-              </RouterLink>
-            </li>
+            <TodayLine
+              v-for="line in group.lines"
+              :key="line.id"
+              :to="{ name: line.station, params: { stand: line.id } }"
+              :name="line.name"
+              :where="[whereOf(line), line.assignee?.name].filter(Boolean).join(' · ')"
+            >
+              <!-- the heading says what is next; here only what is of this line alone -->
+              <template v-if="group.code === 'later' || group.code === 'judged'">{{ line.act.text }}</template>
+              <span v-if="group.code === 'later' && line.from" class="soft">
+                · {{ t('today.from', { day: dayText(line.from, true) }) }}</span
+              >
+              <span v-if="line.lookAlikesOpen" class="fault">{{ t('today.lookAlike') }}</span>
+            </TodayLine>
           </ul>
         </section>
         <p v-if="data.more" class="small soft">{{ t('today.more', { n: data.more }) }}</p>
@@ -151,46 +147,42 @@ const groups = computed(() =>
         <h2 id="due-h">{{ t('today.lookBacks') }}</h2>
         <p v-if="due.length + later.length === 0" class="soft">{{ t('today.noLookBacks') }}</p>
         <ul class="ruled lines">
-          <li v-for="l in [...due, ...later]" :key="l.recordId">
-            <RouterLink :to="{ name: 'look-back', params: { stand: l.standId } }" class="line">
-              <span
-                ><b>{{ l.name }}</b
-                ><br /><span class="soft small">{{ l.patch }}</span></span
-              >
-              <span class="act">{{
-                l.due
-                  ? t('today.due', { day: dayText(l.judgeAfter, true) })
-                  : t('today.notBefore', { day: dayText(l.judgeAfter, true) })
-              }}</span>
-            </RouterLink>
-          </li>
+          <TodayLine
+            v-for="l in [...due, ...later]"
+            :key="l.recordId"
+            :to="{ name: 'look-back', params: { stand: l.standId } }"
+            :name="l.name"
+            :where="l.patch"
+            >{{ t(l.due ? 'today.due' : 'today.notBefore', { day: dayText(l.judgeAfter, true) }) }}</TodayLine
+          >
         </ul>
         <template v-if="hours?.looks.length">
           <h2>{{ t('today.looks') }}</h2>
           <ul class="ruled lines">
-            <li v-for="l in hours.looks" :key="l.ground + l.species">
-              <RouterLink :to="{ name: 'species', params: { id: l.species } }" class="line">
-                <span
-                  ><b>{{ l.name }}</b
-                  ><br /><span class="soft small"
-                    >{{ l.ground }} · {{ t(`today.look.${l.why}`)
-                    }}<template v-if="l.fruitIsRipe"> · {{ t('today.fruitRipe') }}</template></span
-                  ></span
-                >
-                <span class="act">{{ t('today.openTill', { time: dayText(l.until) }) }}</span>
-              </RouterLink>
-            </li>
+            <TodayLine
+              v-for="l in hours.looks"
+              :key="l.ground + l.species"
+              :to="{ name: 'species', params: { id: l.species } }"
+              :name="l.name"
+              :where="
+                [l.ground, t(`today.look.${l.why}`), l.fruitIsRipe ? t('today.fruitRipe') : '']
+                  .filter(Boolean)
+                  .join(' · ')
+              "
+              >{{ t('today.openTill', { time: dayText(l.until) }) }}</TodayLine
+            >
           </ul>
         </template>
         <template v-if="data.shed.length">
           <h2>{{ t('today.shed') }}</h2>
           <ul class="ruled lines">
-            <li v-for="r in data.shed" :key="r.code + r.text">
-              <RouterLink :to="{ name: 'shed', query: { view: r.view } }" class="line">
-                <span>{{ r.text }}</span>
-                <span class="act">{{ r.day ? t('today.since', { day: dayText(r.day) }) : '' }}</span>
-              </RouterLink>
-            </li>
+            <TodayLine
+              v-for="r in data.shed"
+              :key="r.code + r.text"
+              :to="{ name: 'shed', query: { view: r.view } }"
+              :name="r.text"
+              >{{ r.day ? t('today.since', { day: dayText(r.day) }) : '' }}</TodayLine
+            >
           </ul>
         </template>
         <p v-if="hours?.silent" class="note small">{{ hours.silent }}</p>
@@ -203,22 +195,6 @@ const groups = computed(() =>
 .lines {
   list-style: none;
   padding: 0;
-}
-.lines > li {
-  padding: 0;
-}
-.line {
-  display: flex;
-  justify-content: space-between;
-  gap: 16px;
-  padding: 9px 4px;
-  color: inherit;
-  text-decoration: none;
-  min-height: 56px;
-  align-items: center;
-}
-.line:hover {
-  background: var(--lichen-deep);
 }
 @media (max-width: 600px) {
   .grounds {
@@ -234,10 +210,5 @@ section > h3 {
 }
 .why-now {
   margin: 2px 0 6px;
-}
-.act {
-  text-align: right;
-  color: var(--sloe);
-  font-weight: 600;
 }
 </style>
