@@ -25,7 +25,7 @@ function twin(string $command, string $input): Process
 
 it('answers every shipped example, without a database, as its schema says', function () {
     foreach (glob(dirname(__DIR__, 2) . '/docs/examples/*.json') ?: [] as $file) {
-        $kind = preg_match('/^(mix|identify|hours)-/', basename($file), $named) === 1 ? $named[1] : 'advise';
+        $kind = preg_match('/^(mix|identify|hours|plan)-/', basename($file), $named) === 1 ? $named[1] : 'advise';
         $text = (string) file_get_contents($file);
         $validator = new Validator();
         $validator
@@ -44,6 +44,7 @@ it('answers every shipped example, without a database, as its schema says', func
                 'mix' => $answer['outcome'],
                 'identify' => $answer['candidates'],
                 'hours' => $answer['best'],
+                'plan' => $answer['placed'][0]['why'],
                 default => $answer['rows'][0]['findings'],
             },
         )->not->toBeEmpty();
@@ -129,6 +130,14 @@ it('exits 1 with pointers on refused input', function (string $command, string $
         '"elevationMetres":"1"}},"weather":{"issued":"2026-05-01T06:00:00Z","hours":[]}}',
         '/weather/hours',
     ],
+    'a job that waits for itself' => [
+        'thicket:plan',
+        '{"first":"2026-03-01","last":"2026-03-09","shed":{"latitude":"44","longitude":"-71"},"people":[{"id":"a"}],' .
+        '"patches":[{"id":"p","latitude":"44","longitude":"-71"}],"jobs":[{"id":"j","patch":"p","needs":{},' .
+        '"open":[{"first":"2026-03-01","last":"2026-03-02"}],"after":[{"job":"j"}]}]}',
+        '/jobs/0/after/0/job',
+    ],
+    'a season that ends before it begins' => ['thicket:plan', '{"first":"2026-03-02","last":"2026-03-01"}', '/last'],
     'no date' => ['thicket:advise', '{"place":{"latitude":"44","elevationMetres":"1"}}', '/date'],
     'stray' => [
         'thicket:advise',

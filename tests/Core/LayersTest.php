@@ -16,6 +16,7 @@ const CORE = [
     'Position',
     'Weather',
     'Survey',
+    'SeasonPlan',
     'Identify',
     'Season',
     'Situation',

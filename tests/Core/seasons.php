@@ -27,7 +27,8 @@ function seasonDay(int $i): \DateTimeImmutable
 
 /**
  * @param array<string, \DateTimeImmutable|null> $clearances
- * @param list<int>|null $days on which they work; weekdays where null
+ * @param int $days of the season
+ * @param list<int>|null $only days on which they work; weekdays where null
  */
 function seasonHand(string $id, array $clearances, int $days, int $minutes = 360, ?array $only = null): Hand
 {

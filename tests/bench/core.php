@@ -20,6 +20,7 @@ use Thicket\Input\Fields;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Programmes\Planner;
+use Thicket\SeasonPlan\SeasonPlanner;
 use Thicket\Situation\Schools;
 use Thicket\Situation\SituationReader;
 use Thicket\Timing\YearStrip;
@@ -32,6 +33,7 @@ use Thicket\Weather\WeatherHour;
  */
 
 require dirname(__DIR__, 2) . '/vendor/autoload.php';
+require dirname(__DIR__) . '/Core/seasons.php';
 
 $root = dirname(__DIR__, 2);
 $catalogue = new Catalogue((new CatalogueFiles("{$root}/core/data", "{$root}/docs/schemas"))->read(false), 'bench');
@@ -96,6 +98,7 @@ $forecast = new Forecast(
     ),
 );
 $best = Board::for($situation, $catalogue, $schools, $shed)->rows[0]->option;
+$seasonOf200 = randomSeason(11, 200, 240, 4);
 $lines = [
     'board, one stand, one day' => $board,
     'year strip, all methods, 52 weeks' => median(
@@ -113,6 +116,7 @@ $lines = [
         }
     }),
     'hours of ten days, one row' => median(5, static fn() => HourBoard::of($situation, [$best], $forecast, $place)),
+    'season plan, 200 jobs, 4 people, 240 days' => median(1, static fn() => SeasonPlanner::plan($seasonOf200)),
     'programmes, all offered and laid out' => median(
         5,
         static fn() => (new Planner($catalogue, $schools, $shed))->offers($situation),

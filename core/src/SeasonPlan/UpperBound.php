@@ -49,13 +49,8 @@ final class UpperBound
         $empty = new Schedule($alone);
         $most = [];
         foreach (array_keys($season->jobs) as $j) {
-            if ($this->soonest($j, $alone, $empty) !== null) {
-                $most[$j] = max(
-                    array_map(
-                        static fn(int $day): int => $alone->value[$j][$day],
-                        array_filter($alone->order[$j], fn(int $day): bool => $day >= $this->from[$j]),
-                    ),
-                );
+            foreach ($this->soonest($j, $alone, $empty) === null ? [] : $alone->order[$j] as $day) {
+                $day < $this->from[$j] || ($most[$j] = max($most[$j] ?? 0, $alone->value[$j][$day]));
             }
         }
 
