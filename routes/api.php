@@ -34,6 +34,7 @@ use App\Http\Controllers\RecipeController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\SealController;
 use App\Http\Controllers\SearchController;
+use App\Http\Controllers\SeasonController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShedController;
 use App\Http\Controllers\SheetController;
@@ -110,6 +111,8 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::get('stands/{stand}/comparison', [ComparisonController::class, 'show']);
         Route::get('stands/{stand}/costs', [ComparisonController::class, 'costs']);
         Route::get('stands/{stand}/year', [BoardController::class, 'year']);
+        Route::get('season-plan', [SeasonController::class, 'show']);
+        Route::get('calendar', [CalendarController::class, 'days']);
     });
     Route::get('session/calendar', [CalendarController::class, 'show']);
     // in turn, for a person has one address; no answer is kept, for it tells the secret
@@ -140,6 +143,8 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     if (app()->environment('demo', 'testing')) {
         Route::get('stand-ins/gps', [StandInController::class, 'gps']);
     }
+    // reckons, and keeps nothing
+    Route::post('season-plan/proposal', [SeasonController::class, 'propose']);
     Route::post('identify', [IdentifyController::class, 'rank']);
     Route::get('stands/{stand}/hours', [HoursController::class, 'show']);
     Route::get('stands/{stand}/hours/hour', [HoursController::class, 'hour']);
@@ -212,6 +217,14 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('shed/loans/{loan}/return', [LoanController::class, 'takeBack']);
         Route::post('shed/people', [PersonController::class, 'store']);
         Route::put('shed/people/{person}', [PersonController::class, 'update']);
+        Route::post('season-plan', [SeasonController::class, 'store']);
+        Route::put('season-plan/terms', [SeasonController::class, 'updateTerms']);
+        Route::put('season-plan/jobs/{step}', [SeasonController::class, 'move']);
+        Route::put('season-plan/people/{person}', [SeasonController::class, 'updatePerson']);
+        Route::post('season-plan/away', [SeasonController::class, 'storeAway']);
+        Route::delete('season-plan/away/{away}', [SeasonController::class, 'destroyAway']);
+        Route::post('season-plan/busy', [SeasonController::class, 'readBusy']);
+        Route::put('stands/{stand}/priority', [SeasonController::class, 'updatePriority']);
         Route::put('shed/cards/{card}/packs', [ShoppingController::class, 'updatePacks']);
         Route::post('shed/cards', [LabelCardController::class, 'store']);
         Route::post('shed/card-versions/{version}/confirm', [LabelCardController::class, 'confirm']);

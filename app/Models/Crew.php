@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * The tenant. Everything below belongs to one crew.
@@ -61,6 +62,24 @@ final class Crew extends Model
     public function people(): HasMany
     {
         return $this->hasMany(Person::class)->orderBy('name');
+    }
+
+    /** @return HasMany<DaysAway, $this> */
+    public function daysAway(): HasMany
+    {
+        return $this->hasMany(DaysAway::class)->orderBy('first_on')->orderBy('id');
+    }
+
+    /** @return HasMany<Placement, $this> */
+    public function placements(): HasMany
+    {
+        return $this->hasMany(Placement::class)->orderBy('first_on')->orderBy('step_id');
+    }
+
+    /** @return HasOne<SeasonPlan, $this> */
+    public function seasonPlan(): HasOne
+    {
+        return $this->hasOne(SeasonPlan::class);
     }
 
     /** @return HasMany<Container, $this> */

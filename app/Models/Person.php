@@ -19,6 +19,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $revision
  * @property \Illuminate\Support\Carbon|null $licence_until
  * @property list<string> $clearances
+ * @property bool $volunteer touches no product, poison or blade (rulings J55)
+ * @property list<int>|null $weekdays ISO; null as usual
+ * @property int|null $minutes_a_day
  */
 final class Person extends Model
 {
@@ -35,10 +38,20 @@ final class Person extends Model
         'licence_class',
         'licence_until',
         'clearances',
+        'volunteer',
+        'weekdays',
+        'minutes_a_day',
     ];
 
     /** @var array<string, string> */
-    protected $casts = ['clearances' => 'array', 'licence_until' => 'date', 'revision' => 'integer'];
+    protected $casts = [
+        'clearances' => 'array',
+        'licence_until' => 'date',
+        'revision' => 'integer',
+        'volunteer' => 'boolean',
+        'weekdays' => 'array',
+        'minutes_a_day' => 'integer',
+    ];
 
     public function isLicensedOn(\DateTimeImmutable $day): bool
     {

@@ -24,6 +24,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property int $revision
  * @property string|null $person_id
  * @property Person|null $person who does what is next
+ * @property bool $spreads it spreads from here
+ * @property \Illuminate\Support\Carbon|null $promised_by to somebody, by that day
  * @property Patch $patch
  * @property Sighting|null $sighting the newest
  * @property Tally|null $tally the newest
@@ -42,6 +44,8 @@ final class Stand extends Model
         'weights' => 'array',
         'marked_unknown' => 'boolean',
         'closed_at' => 'datetime',
+        'spreads' => 'boolean',
+        'promised_by' => 'date',
     ];
 
     /** @return BelongsTo<Patch, $this> */

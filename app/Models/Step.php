@@ -29,6 +29,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property \Illuminate\Support\Carbon|null $due_from
  * @property \Illuminate\Support\Carbon|null $due_to
  * @property Patch $patch
+ * @property \Illuminate\Database\Eloquent\Collection<int, Stand> $stands
  * @property LabelCardVersion|null $cardVersion
  * @property Sprayer|null $sprayer
  * @property \Illuminate\Database\Eloquent\Collection<int, Record> $records

@@ -21,7 +21,7 @@ final readonly class PlanResource
     public function __construct(private Sentences $sentences) {}
 
     /**
-     * @param array<string, string> $names of jobs, by id
+     * @param array<string, string> $names of jobs and of units of kit, by id
      *
      * @return array<string, mixed>
      */
@@ -80,7 +80,7 @@ final readonly class PlanResource
     }
 
     /**
-     * @param array<string, string> $names of jobs, by id
+     * @param array<string, string> $names of jobs and of units of kit, by id
      *
      * @return array{code: string, text: array{us: string, metric: string}}
      */
@@ -93,7 +93,7 @@ final readonly class PlanResource
                 $name === 'litres' && is_int($value) => Quantity::of($value, Unit::Litre),
                 $name === 'short' && is_int($value) => number_format($value / 100, 2, '.', ''),
                 $name === 'job' && is_string($value) => $names[$value] ?? $value,
-                in_array($name, ['needs', 'kit'], true) && is_string($value) => $this->list($name, $value),
+                in_array($name, ['needs', 'kit'], true) && is_string($value) => $this->list($name, $value, $names),
                 default => $value,
             };
         }
@@ -101,8 +101,12 @@ final readonly class PlanResource
         return ['code' => $reason->code, 'text' => $this->sentences->sentence($code, $values)];
     }
 
-    /** Several words of a kind, by name where the language has one. */
-    private function list(string $kind, string $words): string
+    /**
+     * Several words of a kind, by name where there is one.
+     *
+     * @param array<string, string> $names of jobs and of units of kit, by id
+     */
+    private function list(string $kind, string $words, array $names): string
     {
         if ($words === '') {
             return 'none';
@@ -111,10 +115,13 @@ final readonly class PlanResource
         return implode(
             ', ',
             array_map(
-                fn(string $word): string => $this->sentences->has("plan.{$kind}.{$word}")
-                    ? $this->sentences->name("plan.{$kind}.{$word}")
-                    : $word,
-                array_values(array_unique(array_filter(explode(' ', $words)))),
+                fn(string $word): string => match (true) {
+                    isset($names[$word]) => $names[$word],
+                    $this->sentences->has("plan.{$kind}.{$word}") => $this->sentences->name("plan.{$kind}.{$word}"),
+                    $this->sentences->has("clearance.{$word}") => $this->sentences->name("clearance.{$word}"),
+                    default => $word,
+                },
+                array_values(array_unique(explode(' ', $words))),
             ),
         );
     }

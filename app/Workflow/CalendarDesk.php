@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace App\Workflow;
 
+use App\Models\Crew;
+use App\Models\Person;
 use App\Models\Stand;
 use App\Models\User;
+use App\Support\Format;
 use App\Text\Sentences;
+use Thicket\Calendar\Day;
 use Thicket\Catalogue\Catalogue;
+use Thicket\Measure\Quantity;
 use Thicket\Measure\System;
+use Thicket\Measure\Unit;
 
 /**
  * The days of one person: jobs that are theirs or nobody's, by when their season opens and ends; look-backs; what in
@@ -24,26 +30,37 @@ final readonly class CalendarDesk
         private Sentences $sentences,
     ) {}
 
-    /** @return list<CalendarEntry> the soonest first */
-    public function of(User $user): array
+    /**
+     * @param bool $all of the whole crew; else what is this person's, or nobody's
+     *
+     * @return list<CalendarEntry> the soonest first
+     */
+    public function of(User $user, bool $all = false): array
     {
         $me = $user->crew->people()->where('user_id', $user->id)->first();
         $stands = Stand::query()
             ->ofCrew($user)
             ->inHand()
             ->whereHas('steps')
-            ->where(static fn($q) => $q->where('person_id', null)->orWhere('person_id', $me?->id))
+            ->when(
+                !$all,
+                static fn($q) => $q->where(
+                    static fn($w) => $w->where('person_id', null)->orWhere('person_id', $me?->id),
+                ),
+            )
             ->withTrail()
+            ->orderBy('id')
             ->limit(self::MOST_STANDS)
             ->get();
-        $entries = [];
+        $entries = [...$this->planned($user->crew, $all ? null : $me), ...$this->away($user->crew, $all ? null : $me)];
         foreach ($stands as $stand) {
             $entries = [...$entries, ...$this->ofStand($stand)];
         }
         foreach ($user->crew->sprayers()->get() as $sprayer) {
             if ($sprayer->due_on !== null) {
                 $entries[] = new CalendarEntry(
-                    "calibrate-{$sprayer->id}",
+                    'calibrate',
+                    $sprayer->id,
                     $sprayer->due_on,
                     $this->say('calibrate', ['name' => $sprayer->name]),
                     '',
@@ -51,18 +68,98 @@ final readonly class CalendarDesk
                 );
             }
         }
-        if ($me?->licence_until !== null) {
-            $entries[] = new CalendarEntry(
-                "licence-{$me->id}",
-                $me->licence_until,
-                $this->say('licence', ['name' => $me->name]),
-                '',
-                '/shed?view=people',
-            );
+        foreach ($user->crew->people as $person) {
+            if ($person->licence_until !== null && ($all || $person->is($me))) {
+                $entries[] = new CalendarEntry(
+                    'licence',
+                    $person->id,
+                    $person->licence_until,
+                    $this->say('licence', ['name' => $person->name]),
+                    '',
+                    '/shed?view=people',
+                );
+            }
         }
         usort($entries, static fn(CalendarEntry $a, CalendarEntry $b): int => $a->day <=> $b->day);
 
         return $entries;
+    }
+
+    /**
+     * Days of the season plan; of one person those that they are needed on.
+     *
+     * @return list<CalendarEntry>
+     */
+    private function planned(Crew $crew, ?Person $me): array
+    {
+        $names = $crew->people->pluck('name', 'id');
+        $entries = [];
+        $rows = $crew
+            ->placements()
+            ->with(['step.stands', 'step.patch.ground'])
+            ->get();
+        foreach ($rows as $row) {
+            $stand = $row->step->stands->first();
+            if ($stand === null) {
+                continue;
+            }
+            foreach ($row->parts as $n => $part) {
+                if ($me !== null && !in_array($me->id, $part['people'], true)) {
+                    continue;
+                }
+                $entries[] = new CalendarEntry(
+                    'planned',
+                    $n === 0 ? $row->step_id : "{$row->step_id}-{$n}",
+                    Day::parse($part['day']),
+                    $this->say('planned', [
+                        'name' => $this->nameOf($stand),
+                        'method' => $this->sentences->name("method.{$row->step->method}"),
+                        'people' => implode(
+                            ', ',
+                            array_map(static fn(string $id): string => (string) $names->get($id), $part['people']),
+                        ),
+                        'hours' => Format::hours(Quantity::of($part['minutes'], Unit::Minute))['shown']['us'] ?? '',
+                    ]),
+                    "{$row->step->patch->name}, {$row->step->patch->ground->name}",
+                    "/stands/{$stand->id}/when",
+                    $n === 0 ? $row->step_id : null,
+                );
+            }
+        }
+
+        return $entries;
+    }
+
+    /** @return list<CalendarEntry> a line for each first day away */
+    private function away(Crew $crew, ?Person $me): array
+    {
+        $names = $crew->people->pluck('name', 'id');
+        $entries = [];
+        foreach ($crew->daysAway()->get() as $away) {
+            if ($me !== null && $away->person_id !== null && $away->person_id !== $me->id) {
+                continue;
+            }
+            $until = \DateTimeImmutable::createFromInterface($away->last_on);
+            $entries[] = new CalendarEntry(
+                'away',
+                $away->id,
+                $away->first_on,
+                $away->person_id === null
+                    ? $this->say('away-all', ['until' => $until])
+                    : $this->say('away', ['name' => (string) $names->get($away->person_id), 'until' => $until]),
+                '',
+                '/season?view=people',
+            );
+        }
+
+        return $entries;
+    }
+
+    private function nameOf(Stand $stand): string
+    {
+        return $stand->species === null
+            ? $this->sentences->name('plant.unnamed')
+            : $this->catalogue->species($stand->species)->commonName();
     }
 
     /** @return list<CalendarEntry> */
@@ -70,16 +167,14 @@ final readonly class CalendarDesk
     {
         $trail = Workflow::of($stand, $this->catalogue);
         $where = "{$stand->patch->name}, {$stand->patch->ground->name}";
-        $name =
-            $stand->species === null
-                ? $this->sentences->name('plant.unnamed')
-                : $this->catalogue->species($stand->species)->commonName();
+        $name = $this->nameOf($stand);
         if ($trail->record !== null) {
             return $trail->next !== 'judged'
                 ? []
                 : [
                     new CalendarEntry(
-                        "look-back-{$trail->record->id}",
+                        'look-back',
+                        $trail->record->id,
                         $trail->record->judge_after,
                         $this->say('look-back', ['name' => $name]),
                         $where,
@@ -97,7 +192,8 @@ final readonly class CalendarDesk
         foreach (['opens' => $season['opens'], 'last-day' => $season['lastDay']] as $what => $day) {
             if ($day !== null) {
                 $entries[] = new CalendarEntry(
-                    "{$what}-{$step->id}",
+                    $what,
+                    $step->id,
                     $day,
                     $this->say($what, $values),
                     $where,
@@ -109,7 +205,7 @@ final readonly class CalendarDesk
         return $entries;
     }
 
-    /** @param array<string, string> $values */
+    /** @param array<string, \DateTimeImmutable|string> $values */
     private function say(string $what, array $values): string
     {
         return $this->sentences->in("calendar.{$what}", $values, System::Us);

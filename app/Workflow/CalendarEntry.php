@@ -7,12 +7,24 @@ namespace App\Workflow;
 /** One day that somebody has to know of. */
 final readonly class CalendarEntry
 {
-    /** @param string $uid the same each time for the same thing, so that a moved day moves */
+    public string $uid;
+
+    /**
+     * More than six: a line of a calendar.
+     *
+     * @param string $kind planned, opens, last-day, look-back, calibrate, licence or away
+     * @param string $of what it is of: with the kind the same each time, so that a moved day moves
+     * @param string|null $job the planned job that begins that day
+     */
     public function __construct(
-        public string $uid,
+        public string $kind,
+        string $of,
         public \DateTimeInterface $day,
         public string $title,
         public string $where,
         public string $path,
-    ) {}
+        public ?string $job = null,
+    ) {
+        $this->uid = "{$kind}-{$of}";
+    }
 }

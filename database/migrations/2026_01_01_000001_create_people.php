@@ -44,6 +44,20 @@ return new class extends Migration {
             $table->timestamps();
             $table->string('licence_class', 80)->nullable();
             $table->unsignedInteger('revision')->default(1);
+            $table->boolean('volunteer')->default(false)->comment('touches no product, poison or blade');
+            $table->json('weekdays')->nullable()->comment('ISO days on which they work; null as usual');
+            $table->unsignedSmallInteger('minutes_a_day')->nullable();
+        });
+        Schema::create('days_away', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->foreignUuid('person_id')->nullable()->comment('null for the whole crew')->constrained('people');
+            $table->date('first_on');
+            $table->date('last_on');
+            $table->string('note', 120)->nullable();
+            $table->string('source', 10)->comment('typed, or calendar: read from a file and replaced by the next');
+            $table->timestamps();
+            $table->index(['crew_id', 'last_on']);
         });
         Schema::create('calendar_feeds', function (Blueprint $table): void {
             $table->uuid('id')->primary();
@@ -111,6 +125,7 @@ return new class extends Migration {
                 'cache',
                 'sessions',
                 'calendar_feeds',
+                'days_away',
                 'people',
                 'users',
                 'crews',

@@ -94,6 +94,8 @@ return new class extends Migration {
             $table->timestamps();
             $table->json('weights')->nullable()->comment('how this plan is weighed; null as the crew weighs');
             $table->foreignUuid('person_id')->nullable()->comment('who does what is next')->constrained('people');
+            $table->boolean('spreads')->default(false)->comment('it spreads from here');
+            $table->date('promised_by')->nullable()->comment('to somebody, by that day');
         });
         Schema::create('sightings', function (Blueprint $table): void {
             $table->uuid('id')->primary();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Actions\FollowProgramme;
 use App\Actions\IssueSheet;
 use App\Actions\KeepOutline;
 use App\Actions\SignRecord;
@@ -11,6 +12,7 @@ use App\Http\Readers\RecordReader;
 use App\Models\Calibration;
 use App\Models\Container;
 use App\Models\Crew;
+use App\Models\DaysAway;
 use App\Models\Ground;
 use App\Models\LabelCard;
 use App\Models\LabelCardVersion;
@@ -32,6 +34,7 @@ use App\Models\Tool;
 use App\Models\User;
 use App\Models\Zone;
 use App\Photos\PhotoStore;
+use App\Repositories\SituationRepository;
 use App\Resources\KeyResource;
 use App\Seal\Chain;
 use App\Support\JobClock;
@@ -45,6 +48,7 @@ use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
+use Thicket\Programmes\Planner;
 use Thicket\Survey\LocalPlane;
 use Thicket\Survey\Outline;
 use Thicket\Survey\OutlineEdit;
@@ -90,6 +94,7 @@ final class DemoSeeder
             $this->hedge($hedge, $ester, $glyphosate, $bottle, $desk, $issue, $sign, $clock);
             $this->creek($creek);
             $this->farm($farm, $glyphosate, $bottle, $desk);
+            $this->common($this->ground('Fernhollow common', 0.09, '260'));
             $this->taken(['norway-maple' => 'Ada Thornbury', 'spotted-knapweed' => 'Bram Quillfeather']);
         });
     }
@@ -620,6 +625,54 @@ final class DemoSeeder
         ]);
     }
 
+    /** Programmes that a small crew has to bring under one roof: the season's plan is for them. */
+    private function common(Ground $common): void
+    {
+        $follow = app(FollowProgramme::class);
+        $situations = app(SituationRepository::class);
+        $rows = [
+            ['Sheep bank', 'pasture', 'common-buckthorn', 'treat-standing-and-watch', '1 in', 90, [0, 0]],
+            ['Quarry field', 'pasture', 'common-teasel', 'dig-rosettes-cut-stalks', '0.25 in', 300, [120, 20]],
+            ['Long ride', 'woods', 'japanese-stiltgrass', 'pull-before-seed', '0.1 in', 900, [60, 140]],
+            ['Yew edge', 'woods', 'oriental-bittersweet', 'treat-standing-then-fell', '0.75 in', 60, [180, 150]],
+            ['South slope', 'pasture', 'canada-thistle', 'bud-and-autumn', '0.25 in', 800, [240, 10]],
+        ];
+        foreach ($rows as [$name, $setting, $species, $programme, $size, $count, [$x, $y]]) {
+            $patch = $this->patch($common, $name, $setting, [
+                [$x, $y],
+                [$x + 58, $y + 4],
+                [$x + 54, $y + 47],
+                [$x + 21, $y + 52],
+                [$x - 4, $y + 38],
+            ]);
+            $stand = $this->stand($patch, $species, [], []);
+            $this->tally($stand, '2026-08-20', [['diameter' => $size, 'count' => $count]]);
+            $stand = Stand::query()->withTrail()->findOrFail($stand->id);
+            $situation = $situations->situation($stand);
+            $planner = new Planner(
+                $this->catalogue,
+                $situations->schools($this->crew),
+                $situations->shed($this->crew),
+            );
+            $follow(
+                $stand,
+                $planner->layOut($this->catalogue->programme($programme), $this->catalogue->species($species), $situation),
+                $this->crew,
+                $situations->schools($this->crew)->chosen,
+            );
+        }
+        Stand::query()->where('species', 'oriental-bittersweet')->update(['spreads' => true]);
+        Stand::query()->where('species', 'canada-thistle')->update(['promised_by' => '2026-09-30']);
+        DaysAway::create([
+            'crew_id' => $this->crew->id,
+            'person_id' => Person::query()->where('name', 'Bram Quillfeather')->value('id'),
+            'first_on' => '2026-09-07',
+            'last_on' => '2026-09-13',
+            'note' => 'harvest at home',
+            'source' => DaysAway::TYPED,
+        ]);
+    }
+
     /** Burning bush in the wood, counted in plots: thick at the edge, thin in the core. */
     private function sampled(Patch $oaks, Stand $stand): void
     {
@@ -665,11 +718,11 @@ final class DemoSeeder
             ],
         ]);
         $accounts = [
-            ['Ada Thornbury', 'ada@alderbrook.example', 'lead', 'AV-1017', '2028-03-31', ['saw', 'axe', 'mower']],
-            ['Bram Quillfeather', 'bram@alderbrook.example', 'lead', 'AV-1102', '2027-12-31', ['axe', 'mower']],
-            ['Cleo Marshgate', 'cleo@alderbrook.example', 'viewer', null, null, []],
+            ['Ada Thornbury', 'ada@alderbrook.example', 'lead', 'AV-1017', '2028-03-31', ['saw', 'axe', 'mower'], [2, 4]],
+            ['Bram Quillfeather', 'bram@alderbrook.example', 'lead', 'AV-1102', '2027-12-31', ['axe', 'mower'], [2, 6]],
+            ['Cleo Marshgate', 'cleo@alderbrook.example', 'viewer', null, null, [], [6]],
         ];
-        foreach ($accounts as [$name, $email, $role, $licence, $until, $clearances]) {
+        foreach ($accounts as [$name, $email, $role, $licence, $until, $clearances, $weekdays]) {
             $user = User::create([
                 'crew_id' => $this->crew->id,
                 'role' => $role,
@@ -685,6 +738,8 @@ final class DemoSeeder
                 'licence' => $licence,
                 'licence_until' => $until,
                 'clearances' => $clearances,
+                'weekdays' => $weekdays,
+                'volunteer' => $licence === null,
             ]);
             $this->lead ??= $user;
         }

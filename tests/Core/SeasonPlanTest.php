@@ -25,8 +25,13 @@ require_once __DIR__ . '/seasons.php';
  */
 
 /** @param list<Span>|null $open */
-function seasonJob(string $id, ?Needs $needs = null, ?array $open = null, string $patch = 'wood', ?Worth $worth = null): Job
-{
+function seasonJob(
+    string $id,
+    ?Needs $needs = null,
+    ?array $open = null,
+    string $patch = 'wood',
+    ?Worth $worth = null,
+): Job {
     return new Job(
         $id,
         $patch,
@@ -109,9 +114,11 @@ it('fills a day to the minute, the way there and back with it, and not one minut
     // what is longer than a day goes on the next; a minute is not driven out for while more is left
     expect(onDays($plan))->toBe(['a' => '0:adax320', 'b' => '1:adax320 2:adax1']);
     expect($plan->road)->toBe(3 * 40);
-    expect(Audit::of(twoWeeks([seasonJob('a', new Needs(320))]), [
-        new Placement('a', [new Part(seasonDay(0), ['ada'], 321)]),
-    ]))->toBe(['ada works 361 of 360 minutes on 2026-03-02']);
+    expect(
+        Audit::of(twoWeeks([seasonJob('a', new Needs(320))]), [
+            new Placement('a', [new Part(seasonDay(0), ['ada'], 321)]),
+        ]),
+    )->toBe(['ada works 361 of 360 minutes on 2026-03-02']);
 });
 
 it('puts what lies on one way on one day', function (): void {
@@ -156,9 +163,9 @@ it('sends those who may: all cleared, one who leads, together where it takes two
 
     $plan = SeasonPlanner::plan(twoWeeks([seasonJob('a', $spray)], [$vic]));
     expect(codesOf($plan, 'a'))->toBe(['nobody-cleared']);
-    expect(codesOf(SeasonPlanner::plan(twoWeeks([seasonJob('a', new Needs(60, 1, [], ['saw']))], [$ada])), 'a', 'room'))->toBe([
-        'one-more-hand',
-    ]);
+    expect(
+        codesOf(SeasonPlanner::plan(twoWeeks([seasonJob('a', new Needs(60, 1, [], ['saw']))], [$ada])), 'a', 'room'),
+    )->toBe(['one-more-hand']);
 });
 
 it('waits as long as it must after another job, and stands nowhere without it', function (): void {
@@ -166,10 +173,12 @@ it('waits as long as it must after another job, and stands nowhere without it', 
     $then = jobWith(seasonJob('treat'), [new After('cut', 7, 8)]);
     $plan = SeasonPlanner::plan(twoWeeks([$first, $then]));
     expect(onDays($plan))->toBe(['cut' => '1:adax60', 'treat' => '8:adax60']);
-    expect(Audit::of(twoWeeks([$first, $then]), [
-        new Placement('cut', [new Part(seasonDay(1), ['ada'], 60)]),
-        new Placement('treat', [new Part(seasonDay(7), ['ada'], 60)]),
-    ]))->toBe(['treat is 6 days after cut']);
+    expect(
+        Audit::of(twoWeeks([$first, $then]), [
+            new Placement('cut', [new Part(seasonDay(1), ['ada'], 60)]),
+            new Placement('treat', [new Part(seasonDay(7), ['ada'], 60)]),
+        ]),
+    )->toBe(['treat is 6 days after cut']);
 
     $never = seasonJob('cut', null, [new Span(seasonDay(5), seasonDay(6))]);
     $plan = SeasonPlanner::plan(twoWeeks([$never, $then]));
@@ -199,9 +208,12 @@ it('shares kit, mix and money, and says what one more of each would do', functio
         new Needs($minutes, 1, [], [], ['backpack'], $product, 100, 4000),
         $day,
     );
-    $plan = static fn(array $jobs, int $packs = 2, ?int $money = null, ?int $litres = null): Proposal => SeasonPlanner::plan(
-        twoWeeks($jobs, $hands, ['backpack' => $packs], $money, $litres),
-    );
+    $plan = static fn(
+        array $jobs,
+        int $packs = 2,
+        ?int $money = null,
+        ?int $litres = null,
+    ): Proposal => SeasonPlanner::plan(twoWeeks($jobs, $hands, ['backpack' => $packs], $money, $litres));
 
     // one person may carry one backpack from job to job, but not with two products in it
     expect(onDays($plan([$spray('a', 'red', 100), $spray('b', 'red', 100)], 1)))->toHaveCount(2);
@@ -243,7 +255,10 @@ it('goes before the seed is down where it can, and counts half where it cannot',
     $season = static fn(int $first): Proposal => SeasonPlanner::plan(
         twoWeeks([seasonJob('a', null, [new Span(seasonDay($first), seasonDay(8))], worth: $worth)]),
     );
-    expect([array_column($season(0)->why['a'], 'code'), $season(0)->value])->toBe([['open', 'few-days', 'in-time'], 14000]);
+    expect([array_column($season(0)->why['a'], 'code'), $season(0)->value])->toBe([
+        ['open', 'few-days', 'in-time'],
+        14000,
+    ]);
     expect([array_column($season(2)->why['a'], 'code'), $season(2)->value])->toBe([
         ['open', 'few-days', 'past-its-day'],
         7000,
@@ -253,7 +268,10 @@ it('goes before the seed is down where it can, and counts half where it cannot',
 it('holds pins, makes way for them, and says when one cannot hold', function (): void {
     $first = seasonJob('cut');
     $pinned = jobWith(seasonJob('treat'), [new After('cut', 3)], pin: 4);
-    expect(onDays(SeasonPlanner::plan(twoWeeks([$pinned, $first]))))->toBe(['cut' => '0:adax60', 'treat' => '4:adax60']);
+    expect(onDays(SeasonPlanner::plan(twoWeeks([$pinned, $first]))))->toBe([
+        'cut' => '0:adax60',
+        'treat' => '4:adax60',
+    ]);
     // a Saturday
     $plan = SeasonPlanner::plan(twoWeeks([jobWith(seasonJob('a'), pin: 5)]));
     expect(codesOf($plan, 'a'))->toBe(['pin-cannot-hold', 'nobody-there']);
@@ -271,7 +289,10 @@ it('moves as little as may be when a day is lost', function (): void {
         lost: ['wood' => ['2026-03-03']],
     );
     $after = SeasonPlanner::plan($lost, $before->placements);
-    $moved = array_filter($after->why, static fn(array $why): bool => in_array('moved', array_column($why, 'code'), true));
+    $moved = array_filter(
+        $after->why,
+        static fn(array $why): bool => in_array('moved', array_column($why, 'code'), true),
+    );
     expect([count($after->placements), count($moved)])->toBe([8, 1]);
     // planned anew, a week would slide by a day
     expect(array_diff_assoc(onDays(SeasonPlanner::plan($lost)), onDays($before)))->not->toBe([]);

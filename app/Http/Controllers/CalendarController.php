@@ -15,17 +15,52 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use Thicket\Calendar\Day;
 
 /** One person's days as a file, and a private address to subscribe to, which can be taken back. */
 final class CalendarController extends Controller
 {
     private const TOKEN_LETTERS = 43;
+    private const MOST_DAYS = 800;
 
     public function __construct(private readonly CalendarDesk $desk, private readonly JobClock $clock) {}
 
     public function show(Request $request): JsonResponse
     {
         return $this->json(self::told($this->feed($this->user($request))));
+    }
+
+    /** Days of the crew, or of whoever asks, between two days. */
+    public function days(Request $request): JsonResponse
+    {
+        $user = $this->user($request);
+        $in = $this->query($request);
+        [$first, $last] = [$in->day('first'), $in->day('last')];
+        if ($first !== null && $last !== null && ($last < $first || Day::between($first, $last) > self::MOST_DAYS)) {
+            $in->fault('last', 'Give a day on or after the first, at most ' . self::MOST_DAYS . ' days later.');
+        }
+        $mine = $in->choiceOrNull('who', ['me', 'all']) === 'me';
+        $this->done($in);
+        $told = [];
+        foreach ($this->desk->of($user, !$mine) as $entry) {
+            $day = Day::parse($entry->day->format('Y-m-d'));
+            if ($day >= $first && $day <= $last) {
+                $told[] = [
+                    'id' => $entry->uid,
+                    'kind' => $entry->kind,
+                    'day' => Format::day($day),
+                    'title' => $entry->title,
+                    'where' => $entry->where,
+                    'path' => $entry->path,
+                    'job' => $entry->job,
+                ];
+            }
+        }
+
+        return $this->json([
+            'today' => Format::day($this->clock->today($user->crew->timeZone())),
+            'entries' => $told,
+        ]);
     }
 
     /** A new address; one given before holds no longer. It is told this once. */

@@ -163,7 +163,10 @@ final class Audit
                 foreach ($placement->parts as $part) {
                     foreach ($other->parts as $then) {
                         $days = Day::between($part->day, $then->day);
-                        if (($days > 0 && $days <= $job->closes) || ($days === 0 && $part->people[0] !== $then->people[0])) {
+                        if (
+                            ($days > 0 && $days <= $job->closes) ||
+                            ($days === 0 && $part->people[0] !== $then->people[0])
+                        ) {
                             $this->breaks($other->job, "comes too soon after {$job->id}");
                         }
                     }

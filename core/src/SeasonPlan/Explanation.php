@@ -77,10 +77,7 @@ final class Explanation
             $reasons[] = new Reason('after', ['job' => $this->season->jobs[$k]->id, 'days' => $least]);
         }
         $workable = count(
-            array_filter(
-                array_keys($this->table->value[$j]),
-                fn(int $day): bool => isset($this->table->minutes[$day]),
-            ),
+            array_filter(array_keys($this->table->value[$j]), fn(int $day): bool => isset($this->table->minutes[$day])),
         );
         if ($workable <= self::FEW_DAYS) {
             $reasons[] = new Reason('few-days', ['days' => $workable]);
@@ -130,7 +127,7 @@ final class Explanation
 
             return [
                 new Reason('pin-cannot-hold', ['day' => $this->season->dayAt(max(0, $pin))]),
-                ...is_string($code) ? [$this->reason($code, $j, $job)] : [],
+                ...is_string($code) ? [$this->reason($code, $j)] : [],
             ];
         }
         $codes = $this->codes($this->schedule, $j);
@@ -143,7 +140,7 @@ final class Explanation
         arsort($codes);
 
         return array_map(
-            fn(string $code): Reason => $this->reason($code, $j, $job),
+            fn(string $code): Reason => $this->reason($code, $j),
             array_keys(array_slice($codes, 0, 2, true)),
         );
     }
@@ -160,8 +157,11 @@ final class Explanation
         return $codes;
     }
 
-    private function reason(string $code, int $j, Job $job): Reason
+    /** A code of the schedule with what its sentence needs. */
+    public function reason(string $code, int $j): Reason
     {
+        $job = $this->season->jobs[$j];
+
         return new Reason(
             $code,
             match ($code) {
@@ -170,7 +170,9 @@ final class Explanation
                 Schedule::NO_TIME => ['minutes' => (int) $job->needs->minutes],
                 Schedule::NO_LITRES => ['litres' => $job->needs->litres],
                 Schedule::NO_KIT => ['kit' => implode(' ', $job->needs->kit)],
-                Schedule::TOO_SOON, Schedule::TOO_LATE => ['job' => $job->after[0]->job ?? ''],
+                Schedule::TOO_SOON, Schedule::TOO_LATE => [
+                    'job' => $job->after === [] ? '' : $job->after[0]->job,
+                ],
                 default => [],
             },
         );
@@ -242,9 +244,7 @@ final class Explanation
                 'day' => $this->season->having(hands: array_map($this->alwaysThere(...), $this->season->hands)),
                 'hand' => $this->season->having(hands: [...$this->season->hands, $this->anybody()]),
                 'money' => $this->season->withMoney(null),
-                default => $this->season->having(
-                    kit: array_map(static fn(int $n): int => $n + 1, $this->season->kit),
-                ),
+                default => $this->season->having(kit: array_map(static fn(int $n): int => $n + 1, $this->season->kit)),
             },
         );
     }

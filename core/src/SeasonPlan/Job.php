@@ -46,6 +46,22 @@ final readonly class Job
         );
     }
 
+    /** The same job, held to another day, or to none. */
+    public function pinnedTo(?\DateTimeImmutable $day): self
+    {
+        return new self(
+            $this->id,
+            $this->patch,
+            $this->needs,
+            $this->open,
+            $this->worth,
+            $this->after,
+            $this->closes,
+            $day,
+            $this->by,
+        );
+    }
+
     /**
      * Days for which a re-entry interval keeps others out after the day of work: work ends by 18:00 and begins no
      * sooner than 6:00, so 12 h are over the next morning and 24 h take that day too.

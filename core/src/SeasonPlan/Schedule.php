@@ -115,7 +115,8 @@ final class Schedule
                 }
                 continue;
             }
-            $score = $this->valueOf($j, $days) - $this->table->moving($j, $start) - self::ROAD * $this->detour($j, $days);
+            $score =
+                $this->valueOf($j, $days) - $this->table->moving($j, $start) - self::ROAD * $this->detour($j, $days);
             if ($score > $most) {
                 [$best, $most] = [$days, $score];
             }
@@ -136,7 +137,10 @@ final class Schedule
         if ($left === null) {
             return self::HOURS_UNKNOWN;
         }
-        if ($this->table->season->money !== null && $this->money + (int) $job->needs->money > $this->table->season->money) {
+        if (
+            $this->table->season->money !== null &&
+            $this->money + (int) $job->needs->money > $this->table->season->money
+        ) {
             return self::NO_MONEY;
         }
         $wait = $this->waits($j, $start);
@@ -223,11 +227,12 @@ final class Schedule
     }
 
     /**
-     * A placement of before with its people and minutes; null where it does not hold any more.
+     * A placement of before with its people and minutes; null where it does not hold any more. One that is being moved
+     * is not waited for: it comes back, or nothing changes.
      *
      * @return Days|null
      */
-    public function again(int $j, Placement $was): ?array
+    public function again(int $j, Placement $was, ?int $moving = null): ?array
     {
         $job = $this->table->season->jobs[$j];
         $left = (int) $job->needs->minutes;
@@ -258,9 +263,9 @@ final class Schedule
         return $days === [] ||
             $left > 0 ||
             $job->needs->minutes === null ||
-            isset($this->table->pin[$j]) ||
+            ($this->table->pin[$j] ?? $days[0][0]) !== $days[0][0] ||
             ($money !== null && (int) $job->needs->money > $money) ||
-            $this->waits($j, $days[0][0]) !== null ||
+            $this->waits($j, $days[0][0], $moving) !== null ||
             !$this->meetsLater($j, $days[count($days) - 1][0])
             ? null
             : $days;
@@ -309,10 +314,14 @@ final class Schedule
         return $values === [] ? 0 : min($values);
     }
 
-    private function waits(int $j, int $start): ?string
+    private function waits(int $j, int $start, ?int $moving = null): ?string
     {
         foreach ($this->table->after[$j] as [$k, $least, $most]) {
             if (!isset($this->placed[$k])) {
+                if ($k === $moving) {
+                    continue;
+                }
+
                 return self::WAITS_FOR;
             }
             $last = $this->placed[$k][count($this->placed[$k]) - 1][0];
@@ -405,7 +414,11 @@ final class Schedule
     private function leastHandy(array $hands, int $lead, array $free, int $minutes): array
     {
         $others = array_keys(
-            array_filter($free, static fn(int $m, int $h): bool => $h !== $lead && $m >= $minutes, ARRAY_FILTER_USE_BOTH),
+            array_filter(
+                $free,
+                static fn(int $m, int $h): bool => $h !== $lead && $m >= $minutes,
+                ARRAY_FILTER_USE_BOTH,
+            ),
         );
 
         return [$lead, ...array_slice($others, 0, count($hands) - 1)];

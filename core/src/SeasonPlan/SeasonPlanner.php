@@ -6,6 +6,7 @@ namespace Thicket\SeasonPlan;
 
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use Thicket\Calendar\Day;
 
 /**
  * Puts the jobs of a season on days: first one after the other in several orders, then again and again a few taken out
@@ -36,14 +37,68 @@ final class SeasonPlanner
     /** @param list<Placement> $before a plan that is followed already: as little of it moves as may be */
     public static function plan(Season $season, array $before = []): Proposal
     {
-        $was = [];
-        foreach ($before as $placement) {
-            $was[$placement->job] = $placement;
-        }
-        $planner = new self($season, $was);
+        $planner = self::following($season, $before);
         $schedule = $planner->improved($planner->begun());
 
-        return (new Explanation($season, $planner->table, $schedule, $was))->told();
+        return (new Explanation($season, $planner->table, $schedule, $planner->was))->told();
+    }
+
+    /**
+     * A plan that is followed, as far as it still holds, with reasons and what found no day; nothing is sought anew.
+     *
+     * @param list<Placement> $plan
+     */
+    public static function hold(Season $season, array $plan): Proposal
+    {
+        $planner = self::following($season, $plan);
+
+        return (new Explanation($season, $planner->table, $planner->held(null), []))->told();
+    }
+
+    /**
+     * One job on another day, everything else where it stands.
+     *
+     * @param list<Placement> $plan
+     *
+     * @return Placement|list<Reason> where it would stand, or what stands against it
+     */
+    public static function move(Season $season, array $plan, string $job, \DateTimeImmutable $day): Placement|array
+    {
+        $planner = self::following($season, $plan);
+        $j = $planner->table->jobAt[$job] ?? throw new \InvalidArgumentException("There is no job {$job}.");
+        $schedule = $planner->held($j);
+        $days = $schedule->fit($j, Day::between($season->first, $day));
+
+        return is_string($days)
+            ? [(new Explanation($season, $planner->table, $schedule, []))->reason($days, $j)]
+            : $schedule->placement($j, $days);
+    }
+
+    /** @param list<Placement> $plan */
+    private static function following(Season $season, array $plan): self
+    {
+        return new self($season, array_column($plan, null, 'job'));
+    }
+
+    /** What stood in the plan, the one that is to be moved left out; what comes after it stays, too. */
+    private function held(?int $without): Schedule
+    {
+        return $this->holding(new Schedule($this->table), $without);
+    }
+
+    private function holding(Schedule $schedule, ?int $without): Schedule
+    {
+        $stood = [];
+        foreach ($this->season->jobs as $j => $job) {
+            isset($this->was[$job->id]) && $j !== $without && ($stood[$j] = $this->was[$job->id]);
+        }
+        uasort($stood, static fn(Placement $a, Placement $b): int => $a->first() <=> $b->first());
+        foreach ($stood as $j => $placement) {
+            $days = $schedule->has($j) ? null : $schedule->again($j, $placement, $without);
+            $days === null || $schedule->put($j, $days);
+        }
+
+        return $schedule;
     }
 
     /** The best of several orders. */
@@ -80,17 +135,8 @@ final class SeasonPlanner
             $first = [...$first, ...$this->table->allBefore($j), $j];
         }
         $this->fill($schedule, array_values(array_unique($first)));
-        $stood = [];
-        foreach ($this->season->jobs as $j => $job) {
-            isset($this->was[$job->id]) && ($stood[$j] = $this->was[$job->id]);
-        }
-        uasort($stood, static fn(Placement $a, Placement $b): int => $a->first() <=> $b->first());
-        foreach ($stood as $j => $placement) {
-            $days = $schedule->has($j) ? null : $schedule->again($j, $placement);
-            $days === null || $schedule->put($j, $days);
-        }
 
-        return $schedule;
+        return $this->holding($schedule, null);
     }
 
     /** @param list<int> $list what is put in, in this order; what waits for another comes round again */
@@ -122,7 +168,9 @@ final class SeasonPlanner
         for ($try = 0, $idle = 0; $try < self::TRIES && $idle < $most; ++$try, ++$idle) {
             $other = clone $schedule;
             $taken = $this->takeSome($other);
-            $out = array_values(array_filter(array_keys($this->season->jobs), static fn(int $j): bool => !$other->has($j)));
+            $out = array_values(
+                array_filter(array_keys($this->season->jobs), static fn(int $j): bool => !$other->has($j)),
+            );
             if ($out === []) {
                 break;
             }
@@ -196,13 +244,19 @@ final class SeasonPlanner
         $list = $this->chance->shuffleArray($list);
         $way = $this->chance->getInt(0, 2);
         $key = fn(int $j): int => match ($way) {
-            0 => -intdiv($this->season->jobs[$j]->worth->points * 100_000, max(1, (int) $this->season->jobs[$j]->needs->minutes)),
+            0 => -intdiv(
+                $this->season->jobs[$j]->worth->points * 100_000,
+                max(1, (int) $this->season->jobs[$j]->needs->minutes),
+            ),
             1 => count($this->table->order[$j]),
             default => 0,
         };
         usort(
             $list,
-            fn(int $a, int $b): int => [isset($this->table->pin[$b]), $key($a)] <=> [isset($this->table->pin[$a]), $key($b)],
+            fn(int $a, int $b): int => [isset($this->table->pin[$b]), $key($a)] <=> [
+                isset($this->table->pin[$a]),
+                $key($b),
+            ],
         );
 
         return $list;

@@ -157,10 +157,7 @@ final readonly class SeasonReader
             $in->choice('patch', $patches) ?? '',
             self::needs($in->object('needs')),
             $open,
-            Worth::of(
-                array_values(array_unique($in->strings('worth', Worth::REASONS))),
-                $in->dayOrNull('bestBefore'),
-            ),
+            Worth::of(array_values(array_unique($in->strings('worth', Worth::REASONS))), $in->dayOrNull('bestBefore')),
             $after,
             $hours === null ? null : Job::daysClosed($hours),
             $in->dayOrNull('pin'),
@@ -214,8 +211,7 @@ final readonly class SeasonReader
     {
         $ids = array_map(static fn(Job $job): string => $job->id, $season->jobs);
         foreach ($season->jobs as $i => $job) {
-            array_search($job->id, $ids, true) === $i ||
-                $in->fault("jobs/{$i}/id", 'Another job has this id already.');
+            array_search($job->id, $ids, true) === $i || $in->fault("jobs/{$i}/id", 'Another job has this id already.');
             foreach ($job->after as $n => $after) {
                 ($after->job !== $job->id && in_array($after->job, $ids, true)) ||
                     $in->fault("jobs/{$i}/after/{$n}/job", 'Name another job of this season.');

@@ -34,7 +34,7 @@ final class Travel
             foreach ($places as $to => [$u, $v]) {
                 $metres = hypot($u - $x, $v - $y) * self::DETOUR;
                 $minutes[$from][$to] =
-                    $from === $to ? 0 : self::STOP_MINUTES + (int) ceil($metres * 0.06 / self::KILOMETRES_AN_HOUR);
+                    $from === $to ? 0 : self::STOP_MINUTES + (int) ceil(($metres * 0.06) / self::KILOMETRES_AN_HOUR);
             }
         }
 

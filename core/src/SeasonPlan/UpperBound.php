@@ -155,9 +155,7 @@ final class UpperBound
                 ),
             );
             foreach ($hands as $h => $minutes) {
-                $mine = array_values(
-                    array_filter($open, fn(int $j): bool => $this->table->ableUntil[$j][$h] >= $day),
-                );
+                $mine = array_values(array_filter($open, fn(int $j): bool => $this->table->ableUntil[$j][$h] >= $day));
                 if ($mine === []) {
                     continue;
                 }

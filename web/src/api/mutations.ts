@@ -1,14 +1,14 @@
 import type { QueryClient, QueryKey } from '@tanstack/vue-query';
 import type { Middleware } from 'openapi-fetch';
 import type { Schemas } from './client';
-import { recipeQuery, shedQuery, sightingQuery, standQuery } from './queries';
+import { recipeQuery, seasonQuery, shedQuery, sightingQuery, standQuery } from './queries';
 import type { paths } from './schema';
 
 /**
  * What is asked again once something was written, by the first word of its key. What is left out hangs on no write of
  * a crew: the handbook, its sums and its names change with the server only.
  */
-const OF_A_STAND = ['stand', 'recipe', 'batches', 'sheet', 'record', 'today'] as const;
+const OF_A_STAND = ['stand', 'recipe', 'batches', 'sheet', 'record', 'today', 'season'] as const;
 const OF_GROUND = ['grounds', 'patch', 'patches', 'keepers'] as const;
 export const HANGS_ON = {
   /** A step, a count, a recipe, a sheet, a record, a look-back: patches tell how their stands are. */
@@ -22,6 +22,8 @@ export const HANGS_ON = {
   listing: ['shed', 'species', 'species-list', ...OF_A_STAND],
   /** A product drawn for a batch: the jug is lighter, the load is mixed. */
   batch: ['shed', 'recipe', 'batches', 'stand', 'today'],
+  /** Days of jobs and people: Today tells them, a job is judged by who there is. */
+  season: ['shed', ...OF_A_STAND],
   /** Only works something out, or is kept where it stands (who is here). */
   nothing: [],
 } as const satisfies Record<string, readonly string[]>;
@@ -115,6 +117,16 @@ export const MUTATIONS = {
   'POST /shed/loans/{loan}/return': 'shed',
   'POST /shed/people': 'shed',
   'PUT /shed/people/{person}': 'shed',
+
+  'POST /season-plan/proposal': 'nothing',
+  'POST /season-plan': 'season',
+  'PUT /season-plan/terms': 'season',
+  'PUT /season-plan/jobs/{step}': 'season',
+  'PUT /season-plan/people/{person}': 'season',
+  'POST /season-plan/away': 'season',
+  'DELETE /season-plan/away/{away}': 'season',
+  'POST /season-plan/busy': 'season',
+  'PUT /stands/{stand}/priority': 'stand',
 } as const satisfies Record<Write, keyof typeof HANGS_ON>;
 
 /**
@@ -135,6 +147,7 @@ type AnswerOf<W extends Write> = W extends `${infer V} ${infer P extends keyof p
     : never
   : never;
 const SHED: (shed: Schemas['Shed']) => QueryKey = () => shedQuery().queryKey;
+const SEASON: (season: Schemas['Season']) => QueryKey = () => seasonQuery().queryKey;
 const STAND = (stand: Schemas['Stand']): QueryKey => standQuery(stand.id).queryKey;
 const SIGHTING = (sighting: Schemas['Sighting']): QueryKey => sightingQuery(sighting.id).queryKey;
 const RECIPE = (recipe: Schemas['Recipe']): QueryKey => recipeQuery(recipe.stepId, {}).queryKey;
@@ -155,6 +168,14 @@ export const ANSWERS_ARE: { [W in Write]?: (answer: AnswerOf<W>) => QueryKey } =
   'POST /shed/loans/{loan}/return': SHED,
   'POST /shed/people': SHED,
   'PUT /shed/people/{person}': SHED,
+  'POST /season-plan': SEASON,
+  'PUT /season-plan/terms': SEASON,
+  'PUT /season-plan/jobs/{step}': SEASON,
+  'PUT /season-plan/people/{person}': SEASON,
+  'POST /season-plan/away': SEASON,
+  'DELETE /season-plan/away/{away}': SEASON,
+  'POST /season-plan/busy': SEASON,
+  'PUT /stands/{stand}/priority': SEASON,
   'POST /stands/{stand}/sightings': STAND,
   'PUT /stands/{stand}/tally': STAND,
   'PUT /stands/{stand}/assignee': STAND,

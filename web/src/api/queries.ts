@@ -23,6 +23,13 @@ export const yearQuery = (stand: string) =>
   });
 export const calendarQuery = () =>
   queryOptions({ queryKey: ['calendar'], queryFn: () => unwrap(api.GET('/session/calendar')) });
+export const seasonQuery = () => queryOptions({ queryKey: ['season'], queryFn: () => unwrap(api.GET('/season-plan')) });
+export const calendarDaysQuery = (first: string, last: string, who: 'me' | 'all') =>
+  queryOptions({
+    queryKey: ['season', 'calendar', first, last, who],
+    queryFn: () => unwrap(api.GET('/calendar', { params: { query: { first, last, who } } })),
+    placeholderData: keepPreviousData,
+  });
 /** Hours pass though nobody writes: asked again every ten minutes. */
 const EVERY_TEN_MINUTES = 600_000;
 export const hoursQuery = (stand: string) =>

@@ -5,7 +5,7 @@ import { useRoute } from 'vue-router';
 import type { Schemas } from '@/api/client';
 import HintTip from '@/components/feedback/HintTip.vue';
 import { useHand } from './hand';
-import { OF_STAND, STATIONS } from './router';
+import { OF_STAND, STATIONS, type Station } from './router';
 
 const props = defineProps<{ /** The stand in hand; null greys its stations. */ stand: Schemas['Stand'] | null }>();
 const { t } = useI18n();
@@ -13,19 +13,21 @@ const route = useRoute();
 // what is in hand is known before the stand is loaded: a quick tap goes to its station all the same
 const hand = useHand();
 
+/** With no stand in hand Scout still works, sightings anywhere (B35), and When tells the season of the crew. */
+const WITHOUT_STAND: Partial<Record<Station, { name: string }>> = {
+  scout: { name: 'sightings' },
+  when: { name: 'season' },
+};
 const nodes = computed(() =>
   STATIONS.map((id) => {
     const own = props.stand?.stations.find((s) => s.id === id);
     const ofStand = OF_STAND.includes(id);
     return {
       id,
-      // with no stand in hand Scout still works: sightings anywhere (B35)
       to: ofStand
         ? hand.standId
           ? { name: id, params: { stand: hand.standId } }
-          : id === 'scout'
-            ? { name: 'sightings' }
-            : null
+          : (WITHOUT_STAND[id] ?? null)
         : { name: id },
       state: own?.state ?? 'free',
       gated: own?.gated ?? false,
@@ -37,7 +39,7 @@ const nodes = computed(() =>
       here:
         route.name === id ||
         (id === 'handbook' && (route.name === 'species' || route.name === 'compare')) ||
-        (id === 'scout' && route.name === 'sightings'),
+        (route.name !== undefined && route.name === WITHOUT_STAND[id]?.name),
     };
   }),
 );

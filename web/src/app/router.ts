@@ -52,6 +52,7 @@ export const router = createRouter({
       component: () => import('@/features/look-back/LookBackPage.vue'),
       props: true,
     },
+    { path: '/season', name: 'season', component: () => import('@/features/season/SeasonPage.vue') },
     { path: '/sums', name: 'sums', component: () => import('@/features/mix/SumsPage.vue') },
     { path: '/shed', name: 'shed', component: () => import('@/features/shed/ShedPage.vue') },
     { path: '/handbook', name: 'handbook', component: () => import('@/features/handbook/HandbookPage.vue') },

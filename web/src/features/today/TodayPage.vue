@@ -79,6 +79,9 @@ const groups = computed(() =>
           </p>
           <p v-if="hours.more" class="small soft">{{ t('today.moreHours', { n: hours.more }, hours.more) }}</p>
         </template>
+        <p>
+          <RouterLink :to="{ name: 'season' }">{{ t('today.season') }}</RouterLink>
+        </p>
         <h2 id="next-h">{{ t('today.next') }}</h2>
         <div class="row narrowed">
           <div v-if="grounds.length > 1" class="row grounds" role="group" :aria-label="t('today.ofGround')">

@@ -20,6 +20,9 @@ const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
     <h1>
       {{ t('station.when') }}<template v-if="stand">: {{ stand.name }}</template>
     </h1>
+    <p class="small">
+      <RouterLink :to="{ name: 'season' }">{{ t('when.toSeason') }}</RouterLink>
+    </p>
     <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
     <HourPanel v-if="stand?.step" :stand="props.stand" />
     <template v-if="year">

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { api, unwrap, type Schemas } from '@/api/client';
+import { dayText } from '@/components/dates';
+import ActButton from '@/components/form/ActButton.vue';
+import DayField from '@/components/form/DayField.vue';
+import TickField from '@/components/form/TickField.vue';
+import { useSession } from '@/composables/useSession';
+import { useSubmit } from '@/composables/useSubmit';
+import type { Placed, Season, SeasonJob } from './season';
+
+/** One job: its days, who goes, why then, and what to change: the day, or how much it presses. */
+const props = defineProps<{
+  season: Season;
+  job: SeasonJob;
+  placed: Placed | null;
+  left: Schemas['Proposal']['leftOut'][number] | null;
+  mayMove: boolean;
+}>();
+const { t } = useI18n();
+const { format } = useSession();
+const { busy, refusal, run, at } = useSubmit();
+const who = (id: string): string => props.season.people.find((p) => p.id === id)?.name ?? '';
+const day = ref(props.placed?.parts[0]?.day ?? props.job.open[0]?.first ?? '');
+const spreads = ref(props.job.spreads);
+const promised = ref(props.job.promisedBy ?? '');
+const move = (to: string | null): Promise<unknown> =>
+  run(
+    () => unwrap(api.PUT('/season-plan/jobs/{step}', { params: { path: { step: props.job.id } }, body: { day: to } })),
+    to ? t('season.moved', { day: dayText(to) }) : t('form.kept'),
+  );
+const press = (): Promise<unknown> =>
+  run(
+    () =>
+      unwrap(
+        api.PUT('/stands/{stand}/priority', {
+          params: { path: { stand: props.job.standId }, header: { 'If-Match': `"${props.job.standRevision}"` } },
+          body: { spreads: spreads.value, promisedBy: promised.value || null },
+        }),
+      ),
+    t('form.kept'),
+  );
+const time = (minutes: number): string =>
+  minutes < 60 ? t('season.minutes', { n: minutes }) : t('season.hours', { n: Math.round(minutes / 6) / 10 });
+</script>
+
+<template>
+  <h2>{{ job.name }}</h2>
+  <p class="small">
+    <RouterLink :to="{ name: 'when', params: { stand: job.standId } }">{{ job.patch }}, {{ job.ground }}</RouterLink
+    ><template v-if="job.hours"> · {{ t('season.work', { time: format(job.hours) }) }}</template>
+  </p>
+  <ul v-if="placed" class="plain ruled">
+    <li v-for="part in placed.parts" :key="part.day">
+      <b>{{ dayText(part.day, true) }}</b>: {{ part.people.map(who).join(', ') }},
+      {{ t('season.each', { time: time(part.minutes) }, part.people.length) }}
+    </li>
+  </ul>
+  <div>
+    <h3>{{ t(placed ? 'season.whyThen' : 'season.whyNot') }}</h3>
+    <ul>
+      <li v-for="w in placed?.why ?? left?.why ?? []" :key="w.code">{{ format(w.text) }}</li>
+    </ul>
+    <template v-if="left?.room.length">
+      <h3>{{ t('season.wouldFit') }}</h3>
+      <ul>
+        <li v-for="r in left.room" :key="r.code">{{ format(r.text) }}</li>
+      </ul>
+    </template>
+  </div>
+  <template v-if="mayMove">
+    <div class="row">
+      <DayField
+        v-model="day"
+        :label="t('season.putOn')"
+        :fault="at('/day')"
+        :from="season.day"
+        :till="season.terms.last"
+      />
+      <ActButton :busy="busy" :disabled="!day" @click="move(day)">{{ t('season.put') }}</ActButton>
+      <ActButton v-if="job.pinned" quiet :disabled="busy" @click="move(null)">{{ t('season.letGo') }}</ActButton>
+    </div>
+    <fieldset class="bare stack">
+      <legend class="label">{{ t('season.presses') }}</legend>
+      <p v-if="job.worth.length" class="small">{{ t('season.counts', { what: job.worth.join(', ') }) }}</p>
+      <TickField v-model="spreads" :label="t('season.spreads')" />
+      <div class="row">
+        <DayField v-model="promised" :label="t('season.promised')" :fault="at('/promisedBy')" :from="season.day" />
+        <ActButton quiet :busy="busy" @click="press">{{ t('season.keepThis') }}</ActButton>
+      </div>
+    </fieldset>
+  </template>
+  <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
+</template>
