@@ -102,6 +102,20 @@ final readonly class PlanResource
     }
 
     /**
+     * Why one job cannot go onto one day.
+     *
+     * @param array<string, string> $names of jobs and of units of kit, by id
+     *
+     * @return array{us: string, metric: string}
+     */
+    public function refused(Reason $reason, array $names): array
+    {
+        $code = "plan.move.{$reason->code}";
+
+        return $this->said($this->sentences->has($code) ? $code : "plan.out.{$reason->code}", $reason, $names)['text'];
+    }
+
+    /**
      * Several words of a kind, by name where there is one.
      *
      * @param array<string, string> $names of jobs and of units of kit, by id

@@ -118,6 +118,7 @@ final readonly class CalendarDesk
                             ', ',
                             array_map(static fn(string $id): string => (string) $names->get($id), $part['people']),
                         ),
+                        'n' => count($part['people']),
                         'hours' => Format::hours(Quantity::of($part['minutes'], Unit::Minute))['shown']['us'] ?? '',
                     ]),
                     "{$row->step->patch->name}, {$row->step->patch->ground->name}",
@@ -205,7 +206,7 @@ final readonly class CalendarDesk
         return $entries;
     }
 
-    /** @param array<string, \DateTimeImmutable|string> $values */
+    /** @param array<string, \DateTimeImmutable|int|string> $values */
     private function say(string $what, array $values): string
     {
         return $this->sentences->in("calendar.{$what}", $values, System::Us);

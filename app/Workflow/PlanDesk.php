@@ -139,6 +139,7 @@ final class PlanDesk
         $terms->kept_at = \Illuminate\Support\Carbon::instance($this->clock->now());
         $terms->revision++;
         $terms->save();
+        $crew->setRelation('seasonPlan', $terms);
         $pinned = $crew->placements()->where('pinned', true)->pluck('step_id')->all();
         $crew->placements()->delete();
         foreach ($plan as $placement) {
@@ -192,11 +193,11 @@ final class PlanDesk
         $crew = $stand->patch->ground->crew;
         $situation = $this->situations->situation($stand);
         $given = $this->given($step);
-        $situation = $given?->isAfterwards() === true ? $situation->comeBack() : $situation;
-        $pass = new PlannedPass($situation, [
-            $this->situations->option($step, $crew),
-            ...$this->situations->partners($step, $crew),
-        ]);
+        $tank = [$this->situations->option($step, $crew), ...$this->situations->partners($step, $crew)];
+        $answered = $given?->answers() ?? [];
+        $asItIs = new PlannedPass($situation, $tank, $answered);
+        // how much comes back nobody knows before it is counted: it takes as long as the first time, at most
+        $pass = $given?->isAfterwards() === true ? new PlannedPass($situation->comeBack(), $tank, $answered) : $asItIs;
         $hours = $pass->reentryHours();
         [$after, $notBefore] = $this->after($stand, $step, $given);
 
@@ -204,7 +205,7 @@ final class PlanDesk
             new Job(
                 $step->id,
                 $stand->patch_id,
-                $pass->needs($step->sprayer_id === null ? [] : [$step->sprayer_id]),
+                $asItIs->needs($step->sprayer_id === null ? [] : [$step->sprayer_id]),
                 $pass->open(
                     $first,
                     $last,

@@ -649,20 +649,24 @@ final class DemoSeeder
             $this->tally($stand, '2026-08-20', [['diameter' => $size, 'count' => $count]]);
             $stand = Stand::query()->withTrail()->findOrFail($stand->id);
             $situation = $situations->situation($stand);
-            $planner = new Planner(
-                $this->catalogue,
-                $situations->schools($this->crew),
-                $situations->shed($this->crew),
-            );
+            $planner = new Planner($this->catalogue, $situations->schools($this->crew), $situations->shed($this->crew));
             $follow(
                 $stand,
-                $planner->layOut($this->catalogue->programme($programme), $this->catalogue->species($species), $situation),
+                $planner->layOut(
+                    $this->catalogue->programme($programme),
+                    $this->catalogue->species($species),
+                    $situation,
+                ),
                 $this->crew,
                 $situations->schools($this->crew)->chosen,
             );
         }
-        Stand::query()->where('species', 'oriental-bittersweet')->update(['spreads' => true]);
-        Stand::query()->where('species', 'canada-thistle')->update(['promised_by' => '2026-09-30']);
+        Stand::query()
+            ->where('species', 'oriental-bittersweet')
+            ->update(['spreads' => true]);
+        Stand::query()
+            ->where('species', 'canada-thistle')
+            ->update(['promised_by' => '2026-09-30']);
         DaysAway::create([
             'crew_id' => $this->crew->id,
             'person_id' => Person::query()->where('name', 'Bram Quillfeather')->value('id'),
@@ -718,7 +722,15 @@ final class DemoSeeder
             ],
         ]);
         $accounts = [
-            ['Ada Thornbury', 'ada@alderbrook.example', 'lead', 'AV-1017', '2028-03-31', ['saw', 'axe', 'mower'], [2, 4]],
+            [
+                'Ada Thornbury',
+                'ada@alderbrook.example',
+                'lead',
+                'AV-1017',
+                '2028-03-31',
+                ['saw', 'axe', 'mower'],
+                [2, 4],
+            ],
             ['Bram Quillfeather', 'bram@alderbrook.example', 'lead', 'AV-1102', '2027-12-31', ['axe', 'mower'], [2, 6]],
             ['Cleo Marshgate', 'cleo@alderbrook.example', 'viewer', null, null, [], [6]],
         ];

@@ -10,12 +10,14 @@ use App\Models\Step;
 use App\Models\User;
 use App\Repositories\CrewRows;
 use App\Resources\HoursResource;
+use App\Support\JobClock;
 use App\Workflow\HourDesk;
 use App\Workflow\SeasonDesk;
 use App\Workflow\Workflow;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Thicket\Calendar\Day;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Weather\Forecast;
 
@@ -30,6 +32,7 @@ final class HoursController extends Controller
         private readonly HourDesk $desk,
         private readonly HoursResource $resource,
         private readonly SeasonDesk $seasons,
+        private readonly JobClock $clock,
     ) {}
 
     public function show(Request $request, string $standId): JsonResponse
@@ -72,6 +75,12 @@ final class HoursController extends Controller
         foreach ($looked->get() as $stand) {
             $step = Workflow::current($stand);
             if ($step === null || Workflow::of($stand, $catalogue)->record !== null) {
+                continue;
+            }
+            $due = $step->due_from === null ? null : Day::parse($step->due_from->format('Y-m-d'));
+            if ($due !== null && $due > $this->clock->today($stand->patch->ground->time_zone)) {
+                // its programme has it later, whatever the hours are like
+                $lines[] = $this->resource->line($stand->id, ['opens' => $due, 'lastDay' => null], null);
                 continue;
             }
             try {

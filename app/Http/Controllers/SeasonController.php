@@ -122,7 +122,7 @@ final class SeasonController extends Controller
         );
         $moved = SeasonPlanner::move($season, $this->desk->kept($crew), $stepId, $day);
         if (!($moved instanceof Placement)) {
-            $said = $plans->said("plan.out.{$moved[0]->code}", $moved[0], $this->resource->names($jobs))['text']['us'];
+            $said = $plans->refused($moved[0], $this->resource->names($jobs))['us'];
             $in->fault('day', $said);
             $in->faults->throwIfAny();
         } else {

@@ -22,8 +22,14 @@ final readonly class YearOutlook
      */
     private function __construct(public Option $option, public array $spans, public int $judged) {}
 
-    public static function of(Situation $situation, Option $option, int $year, ?RuleSet $rules = null): self
-    {
+    /** @param list<string> $answered codes of findings that the sequence of jobs answers, set aside */
+    public static function of(
+        Situation $situation,
+        Option $option,
+        int $year,
+        ?RuleSet $rules = null,
+        array $answered = [],
+    ): self {
         $rules ??= RuleSet::standard();
         $season = $situation->seasonOnly();
         $first = Day::of($year, 1, 1);
@@ -41,7 +47,7 @@ final readonly class YearOutlook
         $spans = [];
         foreach ($days as $i => $day) {
             $until = isset($days[$i + 1]) ? $days[$i + 1]->modify('-1 day') : $last;
-            $outcome = self::outcome($season->onDay($day), $option, $rules);
+            $outcome = self::outcome($season->onDay($day), $option, $rules, $answered);
             $before = $spans === [] ? null : $spans[count($spans) - 1];
             $goesOn = $before !== null && $before['outcome'] === $outcome;
             $goesOn && array_pop($spans);
@@ -98,12 +104,14 @@ final readonly class YearOutlook
         return ['opens' => null, 'lastDay' => null];
     }
 
-    private static function outcome(Situation $situation, Option $option, RuleSet $rules): Outcome
+    /** @param list<string> $answered */
+    private static function outcome(Situation $situation, Option $option, RuleSet $rules, array $answered): Outcome
     {
         $worst = Outcome::Fits;
         foreach ($rules->rules as $rule) {
             foreach ($rule->evaluate($situation, $option) as $finding) {
-                $worst = $finding->outcome->isWorseThan($worst) ? $finding->outcome : $worst;
+                $counts = !in_array($finding->code, $answered, true);
+                $worst = $counts && $finding->outcome->isWorseThan($worst) ? $finding->outcome : $worst;
             }
         }
 

@@ -33,12 +33,13 @@ final readonly class PlannedPass
     /** Before this outcome nothing is shut by the season. */
     private const OPEN = [Outcome::Fits, Outcome::WithCare, Outcome::CannotTell];
 
-    /** @param non-empty-list<Option> $tank the product of the step and its partners */
-    public function __construct(private Situation $situation, private array $tank) {}
-
     /**
-     * @param list<string> $kit units of the crew that it is done with
+     * @param non-empty-list<Option> $tank the product of the step and its partners
+     * @param list<string> $answered codes of findings that its programme answers
      */
+    public function __construct(private Situation $situation, private array $tank, private array $answered = []) {}
+
+    /** @param list<string> $kit units of the crew that it is done with */
     public function needs(array $kit): Needs
     {
         $option = $this->tank[0];
@@ -100,7 +101,8 @@ final readonly class PlannedPass
     }
 
     /**
-     * Days on which every product of the tank is open, of a year.
+     * Days on which every product of the tank is open, of a year. A pass that is with care at its best, for whatever
+     * reason stays the year round, is so on its best days too: only what is worse than that counts as care here.
      *
      * @return list<Span>
      */
@@ -108,13 +110,15 @@ final readonly class PlannedPass
     {
         $spans = [new Span(Day::of($year, 1, 1), Day::of($year, 12, 31))];
         foreach ($this->tank as $option) {
+            $outlook = YearOutlook::of($this->situation, $option, $year, answered: $this->answered);
+            $best = $outlook->between(Day::of($year, 1, 1), Day::of($year, 12, 31))['best'];
             $both = [];
-            foreach (YearOutlook::of($this->situation, $option, $year)->spans as $of) {
+            foreach ($outlook->spans as $of) {
                 foreach (in_array($of['outcome'], self::OPEN, true) ? $spans : [] as $span) {
                     $from = max($span->first, $of['first']);
                     $until = min($span->last, $of['last']);
                     $from > $until ||
-                        ($both[] = new Span($from, $until, $span->withCare || $of['outcome'] !== Outcome::Fits));
+                        ($both[] = new Span($from, $until, $span->withCare || $of['outcome']->isWorseThan($best)));
                 }
             }
             usort($both, static fn(Span $a, Span $b): int => $a->first <=> $b->first);
@@ -147,9 +151,15 @@ final readonly class PlannedPass
         );
     }
 
-    /** The last day before the target's seed is down, where that is still ahead within the half year. */
+    /**
+     * The last day before a herb's seed is down, where that is still ahead within the half year; of what is woody one
+     * year's seed is not what a pass is for.
+     */
     private function beforeSeed(): ?\DateTimeImmutable
     {
+        if ($this->situation->target?->isWoody() !== false) {
+            return null;
+        }
         $day = $this->situation->day;
         foreach ([0, 1] as $more) {
             $shed = $this->situation->phenology()?->dayOf('seedShed', Day::year($day) + $more);

@@ -244,7 +244,7 @@ final class Schedule
                 $hands === [] ||
                 !isset($this->table->value[$j][$day]) ||
                 count($hands) < $job->needs->hands ||
-                $this->table->leadUntil[$j][$hands[0]] < $day ||
+                ($this->table->leadUntil[$j][$hands[0]] ?? -1) < $day ||
                 $this->against($j, $day, $hands[0]) !== null ||
                 $this->mostByLitres($j, $day, $left) < min($left, $part->work())
             ) {

@@ -26,6 +26,10 @@ export function daysBetween(from: string, to: string): number {
   return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);
 }
 
+/** Some days on, back where negative. */
+export const plusDays = (day: string, days: number): string =>
+  new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+
 /** Where a day lies in its year, 0 to 1, for drawing on a strip. */
 export function partOfYear(day: string): number {
   const year = day.slice(0, 4);

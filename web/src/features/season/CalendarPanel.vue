@@ -4,13 +4,13 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { calendarDaysQuery } from '@/api/queries';
-import { dayText } from '@/components/dates';
+import { dayText, plusDays } from '@/components/dates';
 import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import { useDesk } from '@/composables/useDesk';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
-import { byDay, isOpenOn, otherMonth, plusDays, weeksOf, type CalendarEntry, type Season } from './season';
+import { byDay, isOpenOn, otherMonth, weeksOf, type CalendarEntry, type Season } from './season';
 
 /** A month as a wall calendar at the desk, or day by day; a planned job is drawn to another day, where it may go. */
 const props = defineProps<{ season: Season }>();
@@ -83,8 +83,7 @@ const drop = async (day: string): Promise<void> => {
         <b>{{ dayText(d.day) }}</b>
         <div class="stack tight">
           <RouterLink v-for="e in d.entries" :key="e.id" :to="e.path" class="entry" :class="e.kind"
-            ><b class="kind">{{ t(`season.kind.${e.kind}`) }}</b> {{ e.title
-            }}<span v-if="e.where" class="small soft"> · {{ e.where }}</span></RouterLink
+            >{{ e.title }}<span v-if="e.where" class="small soft"> · {{ e.where }}</span></RouterLink
           >
         </div>
       </li>
@@ -126,7 +125,7 @@ const drop = async (day: string): Promise<void> => {
               :title="e.title"
               @dragstart="carried = e.job"
               @dragend="((carried = null), (over = ''))"
-              ><b class="kind">{{ t(`season.kind.${e.kind}`) }}</b> {{ e.title }}</RouterLink
+              >{{ e.title }}</RouterLink
             >
           </td>
         </tr>
@@ -180,9 +179,6 @@ const drop = async (day: string): Promise<void> => {
 }
 .entry:hover {
   background: var(--lichen-deep);
-}
-.kind {
-  font-weight: 650;
 }
 .month .entry {
   max-height: 3.7em;

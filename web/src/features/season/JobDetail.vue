@@ -46,50 +46,58 @@ const time = (minutes: number): string =>
 </script>
 
 <template>
-  <h2>{{ job.name }}</h2>
-  <p class="small">
-    <RouterLink :to="{ name: 'when', params: { stand: job.standId } }">{{ job.patch }}, {{ job.ground }}</RouterLink
-    ><template v-if="job.hours"> · {{ t('season.work', { time: format(job.hours) }) }}</template>
-  </p>
-  <ul v-if="placed" class="plain ruled">
-    <li v-for="part in placed.parts" :key="part.day">
-      <b>{{ dayText(part.day, true) }}</b>: {{ part.people.map(who).join(', ') }},
-      {{ t('season.each', { time: time(part.minutes) }, part.people.length) }}
-    </li>
-  </ul>
-  <div>
-    <h3>{{ t(placed ? 'season.whyThen' : 'season.whyNot') }}</h3>
-    <ul>
-      <li v-for="w in placed?.why ?? left?.why ?? []" :key="w.code">{{ format(w.text) }}</li>
-    </ul>
-    <template v-if="left?.room.length">
-      <h3>{{ t('season.wouldFit') }}</h3>
-      <ul>
-        <li v-for="r in left.room" :key="r.code">{{ format(r.text) }}</li>
+  <div class="bench">
+    <div class="stack">
+      <p class="small">
+        <RouterLink :to="{ name: 'when', params: { stand: job.standId } }">{{ job.patch }}, {{ job.ground }}</RouterLink
+        ><template v-if="job.hours"> · {{ t('season.work', { time: format(job.hours) }) }}</template>
+      </p>
+      <ul v-if="placed" class="plain ruled">
+        <li v-for="part in placed.parts" :key="part.day">
+          <b>{{ dayText(part.day, true) }}</b
+          >: {{ part.people.map(who).join(', ') }},
+          {{ t('season.each', { time: time(part.minutes) }, part.people.length) }}
+        </li>
       </ul>
-    </template>
-  </div>
-  <template v-if="mayMove">
-    <div class="row">
-      <DayField
-        v-model="day"
-        :label="t('season.putOn')"
-        :fault="at('/day')"
-        :from="season.day"
-        :till="season.terms.last"
-      />
-      <ActButton :busy="busy" :disabled="!day" @click="move(day)">{{ t('season.put') }}</ActButton>
-      <ActButton v-if="job.pinned" quiet :disabled="busy" @click="move(null)">{{ t('season.letGo') }}</ActButton>
+      <h3>{{ t(placed ? 'season.whyThen' : 'season.whyNot') }}</h3>
+      <ul class="said">
+        <li v-for="w in placed?.why ?? left?.why ?? []" :key="w.code">{{ format(w.text) }}</li>
+      </ul>
+      <template v-if="left?.room.length">
+        <h3>{{ t('season.wouldFit') }}</h3>
+        <ul class="said">
+          <li v-for="r in left.room" :key="r.code">{{ format(r.text) }}</li>
+        </ul>
+      </template>
     </div>
-    <fieldset class="bare stack">
-      <legend class="label">{{ t('season.presses') }}</legend>
-      <p v-if="job.worth.length" class="small">{{ t('season.counts', { what: job.worth.join(', ') }) }}</p>
-      <TickField v-model="spreads" :label="t('season.spreads')" />
+    <div v-if="mayMove" class="stack why">
       <div class="row">
-        <DayField v-model="promised" :label="t('season.promised')" :fault="at('/promisedBy')" :from="season.day" />
-        <ActButton quiet :busy="busy" @click="press">{{ t('season.keepThis') }}</ActButton>
+        <DayField
+          v-model="day"
+          :label="t('season.putOn')"
+          :fault="at('/day')"
+          :from="season.day"
+          :till="season.terms.last"
+        />
+        <ActButton :busy="busy" :disabled="!day" @click="move(day)">{{ t('season.put') }}</ActButton>
+        <ActButton v-if="job.pinned" quiet :disabled="busy" @click="move(null)">{{ t('season.letGo') }}</ActButton>
       </div>
-    </fieldset>
-  </template>
-  <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
+      <fieldset class="bare stack">
+        <legend class="label">{{ t('season.presses') }}</legend>
+        <p v-if="job.worth.length" class="small">{{ t('season.counts', { what: job.worth.join(', ') }) }}</p>
+        <TickField v-model="spreads" :label="t('season.spreads')" />
+        <div class="row">
+          <DayField v-model="promised" :label="t('season.promised')" :fault="at('/promisedBy')" :from="season.day" />
+          <ActButton quiet :busy="busy" @click="press">{{ t('season.keepThis') }}</ActButton>
+        </div>
+      </fieldset>
+      <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
+    </div>
+  </div>
 </template>
+
+<style scoped>
+.said {
+  list-style: disc;
+}
+</style>

@@ -70,8 +70,8 @@ const read = async (files: File[]): Promise<void> => {
           <span
             ><b>{{ name(a.person) }}</b
             >: {{ dayText(a.first) }}<template v-if="a.last !== a.first"> – {{ dayText(a.last) }}</template
-            ><span class="small soft">
-              {{ a.source === 'calendar' ? t('season.fromCalendar') : (a.note ?? '') }}</span
+            ><span v-if="a.note || a.source === 'calendar'" class="small soft">
+              · {{ a.source === 'calendar' ? t('season.fromCalendar') : a.note }}</span
             ></span
           >
           <ActButton

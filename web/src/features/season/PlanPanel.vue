@@ -24,7 +24,6 @@ const rows = computed(() => inOrder(shown.value));
 const without = computed(() => shown.value.plan.leftOut.length);
 const followed = computed(() => props.season.keptAt !== null);
 const opened = ref('');
-const row = computed(() => rows.value.find((r) => r.job.id === opened.value) ?? null);
 const reasonsOf = (job: string) => shown.value.plan.leftOut.find((l) => l.job === job) ?? null;
 const nameOf = (job: string): string => shown.value.jobs.find((j) => j.id === job)?.name ?? '';
 const changed = computed(() => {
@@ -70,48 +69,55 @@ const keep = async (): Promise<void> => {
       }}</ActButton>
     </div>
     <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
-    <SeasonLanes v-model="opened" :season="shown" :may-move="mayWrite && !proposal" @refused="(r) => (refusal = r)" />
+    <h2 class="visually-hidden">{{ t('season.allJobs') }}</h2>
+    <p class="small soft">{{ t('season.pick') }}</p>
+    <SeasonLanes
+      v-slot="{ job, placed }"
+      v-model="opened"
+      :season="shown"
+      :may-move="mayWrite && !proposal"
+      @refused="(r) => (refusal = r)"
+    >
+      <JobDetail
+        :key="`${job.id} ${placed?.parts[0]?.day} ${job.standRevision}`"
+        :season="shown"
+        :job="job"
+        :placed="placed"
+        :left="reasonsOf(job.id)"
+        :may-move="mayWrite && !proposal"
+      />
+    </SeasonLanes>
     <div class="bench">
       <section class="stack" aria-labelledby="left-h">
         <h2 id="left-h">{{ t('season.leftOut') }}</h2>
         <p v-if="without === 0" class="soft">{{ t('season.noneLeft') }}</p>
+        <p v-else-if="!followed && !proposal" class="soft">{{ t('season.notYet') }}</p>
         <ul v-else class="plain ruled">
           <li v-for="l in shown.plan.leftOut" :key="l.job">
             <b>{{ nameOf(l.job) }}</b>
-            <template v-if="followed || proposal || l.why[0]?.code === 'hours-unknown' || l.why[0]?.code === 'no-days'">
-              <p v-for="w in l.why" :key="w.code">{{ format(w.text) }}</p>
-              <p v-if="l.room.length" class="small">
-                {{ t('season.room') }}
-                <span v-for="(r, i) in l.room" :key="r.code"
-                  >{{ i ? ` ${t('season.or')} ` : '' }}{{ format(r.text) }}</span
-                >
-              </p>
-            </template>
+            <p v-for="w in l.why" :key="w.code">{{ format(w.text) }}</p>
+            <p v-if="l.room.length" class="small">
+              {{ t('season.room') }}
+              <span v-for="(r, i) in l.room" :key="r.code"
+                >{{ i ? ` ${t('season.or')} ` : '' }}{{ format(r.text) }}</span
+              >
+            </p>
           </li>
         </ul>
-        <p class="small soft">
+      </section>
+      <section class="stack why" aria-labelledby="terms-h">
+        <h2 id="terms-h">{{ t('season.terms') }}</h2>
+        <SeasonTerms :season="season" />
+        <p v-if="followed || proposal" class="small soft">
           {{ t('season.quality', { percent: shown.plan.brings.percent }) }}
           <template v-if="shown.plan.road">{{ t('season.road', { time: format(shown.plan.road) }) }}</template>
           <template v-if="shown.plan.unpriced.length">{{
             t('season.unpriced', { names: shown.plan.unpriced.map(nameOf).join('; ') })
           }}</template>
         </p>
-        <SeasonTerms :season="season" />
         <ActButton v-if="mayWrite && followed && !proposal" quiet small :busy="busy" @click="propose(true)">{{
           t('season.anew')
         }}</ActButton>
-      </section>
-      <section class="stack why" aria-live="polite" :aria-label="t('season.one')">
-        <JobDetail
-          v-if="row"
-          :key="row.job.id"
-          :season="shown"
-          :job="row.job"
-          :placed="row.placed"
-          :left="reasonsOf(row.job.id)"
-          :may-move="mayWrite && !proposal"
-        />
-        <p v-else class="soft">{{ t('season.pick') }}</p>
       </section>
     </div>
     <p v-if="followed" class="small soft">

@@ -2,7 +2,7 @@
 import { useTemplateRef, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Refusal } from '@/api/client';
-import { dayText } from '@/components/dates';
+import { dayText, plusDays } from '@/components/dates';
 import { useSubmit } from '@/composables/useSubmit';
 import { along, dayAt, inOrder, isOpenOn, monthsWithin, type Placed, type Season, type SeasonJob } from './season';
 
@@ -13,15 +13,14 @@ import { along, dayAt, inOrder, isOpenOn, monthsWithin, type Placed, type Season
 const props = defineProps<{ season: Season; mayMove: boolean }>();
 const opened = defineModel<string>({ required: true });
 const emit = defineEmits<{ refused: [refusal: Refusal | null] }>();
+defineSlots<{ default(props: { job: SeasonJob; placed: Placed | null }): unknown }>();
 const { t } = useI18n();
 const { busy, refusal, run } = useSubmit();
 const first = (): string => props.season.day;
 const last = (): string => props.season.terms.last;
 const left = (day: string): string => `${along(day, first(), last()) * 100}%`;
-const width = (from: string, until: string): string => {
-  const end = new Date(Date.parse(`${until}T00:00:00Z`) + 86_400_000).toISOString().slice(0, 10);
-  return `${(along(end, first(), last()) - along(from, first(), last())) * 100}%`;
-};
+const width = (from: string, until: string): string =>
+  `${(along(plusDays(until, 1), first(), last()) - along(from, first(), last())) * 100}%`;
 const monthName = (day: string): string =>
   new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' })
     .format(new Date(`${day}T00:00:00Z`))
@@ -81,54 +80,63 @@ const drop = async (placed: Placed): Promise<void> => {
       </span>
     </div>
     <ul class="plain">
-      <li v-for="{ job, placed } in inOrder(season)" :key="job.id" class="line">
-        <button
-          type="button"
-          class="name"
-          :aria-expanded="opened === job.id"
-          :aria-label="said(job, placed)"
-          @click="opened = opened === job.id ? '' : job.id"
-        >
-          <span
-            ><b v-if="!placed" class="fault">{{ t('season.noDayMark') }}</b> {{ job.name }}</span
+      <li v-for="{ job, placed } in inOrder(season)" :key="job.id">
+        <div class="line">
+          <button
+            type="button"
+            class="name"
+            :aria-expanded="opened === job.id"
+            :aria-label="said(job, placed)"
+            @click="opened = opened === job.id ? '' : job.id"
           >
-          <span class="small soft">{{ job.patch }}</span>
-        </button>
-        <span class="lane" :class="{ here: opened === job.id }" @click="opened = job.id">
-          <span
-            v-for="m in monthsWithin(season.day, season.terms.last)"
-            :key="m"
-            class="rule"
-            :style="{ left: left(m) }"
-          ></span>
-          <span
-            v-for="span in job.open"
-            :key="span.first"
-            class="span"
-            :class="{ care: span.withCare }"
-            :style="{ left: left(span.first), width: width(span.first, span.last) }"
-          ></span>
-          <template v-if="placed">
             <span
-              v-for="(part, i) in placed.parts"
-              :key="part.day"
-              class="mark"
-              :class="{
-                pinned: job.pinned,
-                moves: mayMove,
-                shut: drawn?.job === job.id && !isOpenOn(job, drawn.day),
-              }"
-              :style="{ left: left(drawn?.job === job.id && i === 0 ? drawn.day : part.day) }"
-              @pointerdown="take($event, job, placed)"
-              @pointermove="draw"
-              @pointerup="drop(placed)"
-              @pointercancel="drawn = null"
+              ><b v-if="!placed" class="fault">{{ t('season.noDayMark') }}</b> {{ job.name }}</span
+            >
+            <span class="small soft">{{ job.patch }}</span>
+          </button>
+          <span
+            class="lane"
+            :class="{ here: opened === job.id }"
+            @click="opened = opened === job.id && !drawn ? '' : job.id"
+          >
+            <span
+              v-for="m in monthsWithin(season.day, season.terms.last)"
+              :key="m"
+              class="rule"
+              :style="{ left: left(m) }"
             ></span>
-          </template>
-          <span v-if="drawn?.job === job.id" class="told" :style="{ left: left(drawn.day) }">{{
-            dayText(drawn.day)
-          }}</span>
-        </span>
+            <span
+              v-for="span in job.open"
+              :key="span.first"
+              class="span"
+              :class="{ care: span.withCare }"
+              :style="{ left: left(span.first), width: width(span.first, span.last) }"
+            ></span>
+            <template v-if="placed">
+              <span
+                v-for="(part, i) in placed.parts"
+                :key="part.day"
+                class="mark"
+                :class="{
+                  pinned: job.pinned,
+                  moves: mayMove,
+                  shut: drawn?.job === job.id && !isOpenOn(job, drawn.day),
+                }"
+                :style="{ left: left(drawn?.job === job.id && i === 0 ? drawn.day : part.day) }"
+                @pointerdown="take($event, job, placed)"
+                @pointermove="draw"
+                @pointerup="drop(placed)"
+                @pointercancel="drawn = null"
+              ></span>
+            </template>
+            <span v-if="drawn?.job === job.id" class="told" :style="{ left: left(drawn.day) }">{{
+              dayText(drawn.day)
+            }}</span>
+          </span>
+        </div>
+        <section v-if="opened === job.id" class="stack opened" :aria-label="job.name">
+          <slot :job="job" :placed="placed"></slot>
+        </section>
       </li>
     </ul>
     <p class="legend small">
@@ -175,6 +183,9 @@ const drop = async (placed: Placed): Promise<void> => {
 }
 .lane.here {
   background: var(--lichen-deep);
+}
+.opened {
+  padding: 8px 0 16px 17em;
 }
 .month {
   position: absolute;
@@ -267,6 +278,9 @@ const drop = async (placed: Placed): Promise<void> => {
   }
   .line > .lane {
     height: 34px;
+  }
+  .opened {
+    padding-left: 0;
   }
   .head > .lane {
     height: 20px;

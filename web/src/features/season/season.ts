@@ -1,16 +1,10 @@
-import { daysBetween } from '@/components/dates';
+import { daysBetween, plusDays } from '@/components/dates';
 import type { Schemas } from '@/api/client';
 
 export type Season = Schemas['Season'];
 export type SeasonJob = Season['jobs'][number];
 export type Placed = Schemas['Proposal']['placed'][number];
 export type CalendarEntry = Schemas['CalendarDays']['entries'][number];
-
-const DAY_MS = 86_400_000;
-
-/** Some days on, back where negative. */
-export const plusDays = (day: string, days: number): string =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
 
 /** How far along a season a day begins, 0 to 1; before and after it held to its ends. */
 export const along = (day: string, first: string, last: string): number =>

@@ -2,8 +2,8 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { todayHoursQuery, todayQuery } from '@/api/queries';
-import { dayText } from '@/components/dates';
+import { calendarDaysQuery, todayHoursQuery, todayQuery } from '@/api/queries';
+import { dayText, plusDays } from '@/components/dates';
 import ActButton from '@/components/form/ActButton.vue';
 import { momentText } from '@/features/when/hours';
 import EmptyState from '@/components/feedback/EmptyState.vue';
@@ -38,6 +38,14 @@ const soonest = computed(
   () => jobs.value.filter((j) => j.next).sort((a, b) => (a.next?.from ?? '').localeCompare(b.next?.from ?? ''))[0],
 );
 const whereOf = (line: Line): string => `${line.patch}, ${line.ground}`;
+/** Jobs of the season plan in the week from today. */
+const WEEK = 6;
+const days = computed(() => {
+  const day = data.value?.day;
+  return { ...calendarDaysQuery(day ?? '', plusDays(day ?? '2026-01-01', WEEK), 'all'), enabled: day !== undefined };
+});
+const { data: calendar } = useQuery(days);
+const planned = computed(() => calendar.value?.entries.filter((e) => e.kind === 'planned') ?? []);
 const due = computed(() => data.value?.lookBacks.filter((l) => l.due) ?? []);
 const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
 const grounds = computed(() => groundsOf(data.value?.lines ?? []));
@@ -78,6 +86,14 @@ const groups = computed(() =>
             }}</RouterLink>
           </p>
           <p v-if="hours.more" class="small soft">{{ t('today.moreHours', { n: hours.more }, hours.more) }}</p>
+        </template>
+        <template v-if="planned.length">
+          <h2>{{ t('today.planned') }}</h2>
+          <ul class="ruled lines">
+            <TodayLine v-for="e in planned" :key="e.id" :to="e.path" :name="e.title" :where="e.where">{{
+              dayText(e.day)
+            }}</TodayLine>
+          </ul>
         </template>
         <p>
           <RouterLink :to="{ name: 'season' }">{{ t('today.season') }}</RouterLink>
