@@ -12,11 +12,14 @@ use Thicket\Assess\YearOutlook;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\Window;
+use Thicket\Label\LabelCard;
 use Thicket\Measure\System;
 use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
+use Thicket\Timing\Afterwards;
 use Thicket\Timing\SensitivePeriods;
 use Thicket\Timing\YearStrip;
+use Thicket\Verdict\Finding;
 use Thicket\Verdict\Outcome;
 
 /** The year strip: weeks with stage and stream, and the windows of each method to the day. */
@@ -29,10 +32,11 @@ final readonly class YearResource
 
     /**
      * @param Row|null $chosenRow the job in hand, judged today
+     * @param list<LabelCard> $cards of its tank
      *
      * @return array<string, mixed>
      */
-    public function year(Situation $situation, int $year, Board $board, ?Row $chosenRow): array
+    public function year(Situation $situation, int $year, Board $board, ?Row $chosenRow, array $cards): array
     {
         $few = $board->few(self::FEW, $chosenRow);
         $strip = YearStrip::of($situation, $year, array_map(static fn(Row $r): Option => $r->option, $few));
@@ -84,6 +88,18 @@ final readonly class YearResource
                         'outcome' => $chosenRow->outcome->value,
                         'outcomeName' => $this->sentences->name("outcome.{$chosenRow->outcome->value}"),
                         'opens' => $this->opens($situation, $chosenRow),
+                        // what it shuts, were it done today
+                        'after' => array_map(
+                            fn(Finding $f): array => [
+                                'code' => $f->missing ?? $f->code,
+                                'text' => $this->sentences->sentence($f->code, $f->values),
+                                'until' =>
+                                    ($until = $f->values['until'] ?? null) instanceof \DateTimeImmutable
+                                        ? Format::day($until)
+                                        : null,
+                            ],
+                            Afterwards::of($situation, $chosenRow->option, $cards),
+                        ),
                     ],
         ];
     }

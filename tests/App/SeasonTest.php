@@ -33,7 +33,10 @@ it('proposes, keeps, and holds to what is kept', function () {
     $before = $this->api('GET', '/season-plan')->assertOk();
     expect([$before->json('keptAt'), $before->json('plan.placed'), $before->json('kept')])->toBe([null, [], true]);
     $proposed = $this->api('POST', '/season-plan/proposal', [])->assertOk();
-    expect($proposed->json('kept'))->toBeFalse()->and(Placement::query()->count())->toBe(0);
+    expect($proposed->json('kept'))
+        ->toBeFalse()
+        ->and(Placement::query()->count())
+        ->toBe(0);
     $kept = $this->api('POST', '/season-plan', [])->assertOk()->json();
     expect($kept['plan']['placed'])
         ->toHaveCount(count($proposed->json('plan.placed')))
@@ -56,7 +59,9 @@ it('proposes, keeps, and holds to what is kept', function () {
     }
     // what is planned stands in the calendar, of the crew and of whoever goes
     $days = fn(string $who): array => array_column(
-        $this->api('GET', "/calendar?first=2026-09-01&last=2026-09-30&who={$who}")->assertOk()->json('entries'),
+        $this->api('GET', "/calendar?first=2026-09-01&last=2026-09-30&who={$who}")
+            ->assertOk()
+            ->json('entries'),
         'title',
         'id',
     );
@@ -75,7 +80,10 @@ it('moves a job within its days and pins it, and refuses the others with the rea
     $this->as();
     $season = $this->api('POST', '/season-plan', [])->json();
     $job = jobOf($season, 'Shielded spot spray, Canada thistle');
-    $others = fn(array $s): array => collect($s['plan']['placed'])->where('job', '!=', $job['id'])->pluck('parts')->all();
+    $others = fn(array $s): array => collect($s['plan']['placed'])
+        ->where('job', '!=', $job['id'])
+        ->pluck('parts')
+        ->all();
     $move = fn(?string $day) => $this->api('PUT', "/season-plan/jobs/{$job['id']}", ['day' => $day]);
     $why = fn(string $day): string => (string) $move($day)->assertStatus(422)->json('errors.0.message');
 
@@ -131,7 +139,10 @@ it('plans within money, weeks and days away, and says what fell', function () {
     $away = ['first' => '2026-09-03', 'last' => '2026-12-31', 'note' => 'shooting'];
     $closed = $this->api('POST', '/season-plan/away', $away)->assertCreated()->json();
     $within = fn(array $s): int => collect($s['plan']['placed'])->where('parts.0.day', '<=', '2026-12-31')->count();
-    expect([$within($changed), $within($closed)])->toBe([$within($changed), 0])->and($within($changed))->toBeGreaterThan(0);
+    expect([$within($changed), $within($closed)])
+        ->toBe([$within($changed), 0])
+        ->and($within($changed))
+        ->toBeGreaterThan(0);
     $row = collect($closed['away'])->firstWhere('note', 'shooting');
     expect($row['person'])->toBeNull();
     $this->api('DELETE', "/season-plan/away/{$row['id']}")->assertOk();
@@ -142,7 +153,9 @@ it('plans within money, weeks and days away, and says what fell', function () {
 });
 
 it('takes busy days from a calendar file: whole days, and days of which three hours are taken', function () {
-    $event = static fn(string $lines): string => "BEGIN:VEVENT\r\nUID:" . md5($lines) . "\r\n{$lines}\r\nEND:VEVENT\r\n";
+    $event = static fn(string $lines): string => "BEGIN:VEVENT\r\nUID:" .
+        md5($lines) .
+        "\r\n{$lines}\r\nEND:VEVENT\r\n";
     $file = static fn(string ...$events): string => "BEGIN:VCALENDAR\r\nVERSION:2.0\r\n" .
         implode('', array_map($event, $events)) .
         "END:VCALENDAR\r\n";
@@ -177,7 +190,10 @@ it('takes busy days from a calendar file: whole days, and days of which three ho
 
     $this->as();
     $bram = (string) Person::query()->where('name', 'Bram Quillfeather')->value('id');
-    $send = fn(string $document) => $this->api('POST', '/season-plan/busy', ['person' => $bram, 'document' => $document]);
+    $send = fn(string $document) => $this->api('POST', '/season-plan/busy', [
+        'person' => $bram,
+        'document' => $document,
+    ]);
     foreach (['20260915', '20260919'] as $day) {
         // what came from the file before goes, what was typed stays
         $away = $send($file("SUMMARY:secret\r\nDTSTART;VALUE=DATE:{$day}"))->assertCreated()->json('away');
@@ -208,9 +224,14 @@ it('lets what presses go first, and keeps to the crew of whoever asks', function
     Person::create(['crew_id' => $other->id, 'name' => 'Nobody Here', 'clearances' => []]);
     $this->as();
     $theirs = (string) Person::query()->where('crew_id', $other->id)->value('id');
-    $this->api('PUT', "/season-plan/people/{$theirs}", ['weekdays' => [], 'minutesADay' => 0], [
-        'If-Match' => '"1"',
-    ])->assertStatus(404);
+    $this->api(
+        'PUT',
+        "/season-plan/people/{$theirs}",
+        ['weekdays' => [], 'minutesADay' => 0],
+        [
+            'If-Match' => '"1"',
+        ],
+    )->assertStatus(404);
     expect(Placement::query()->count())->toBe($step);
 });
 

@@ -12,6 +12,7 @@ use Thicket\Calendar\MonthDay;
 use Thicket\Calendar\SeasonShift;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
+use Thicket\Label\LabelCard;
 use Thicket\Season\LocalSpans;
 use Thicket\Season\Phenology;
 use Thicket\Season\ScoutingSeason;
@@ -22,6 +23,7 @@ use Thicket\Situation\Schools;
 use Thicket\Situation\Shed;
 use Thicket\Situation\Situation;
 use Thicket\Situation\SituationReader;
+use Thicket\Timing\Afterwards;
 use Thicket\Timing\EvaluationDate;
 use Thicket\Timing\YearStrip;
 use Thicket\Verdict\Outcome;
@@ -529,3 +531,51 @@ it('says when a plant gives itself away, and what looking then costs', function 
     'bare like the others' => ['bush-honeysuckle', '2026-11-26', null, null],
     'a herb in flower, to its seed' => ['garlic-mustard', '2026-05-01', 'flower', '06-20'],
 ]);
+
+it('tells what a job shuts afterwards, the strictest card first, and what a card does not say', function (): void {
+    $card = static function (array $changes): LabelCard {
+        $read = LabelCard::read(Fields::of(esterCard($changes), $faults = new Faults()), catalogue());
+        $faults->throwIfAny();
+
+        return $read ?? throw new LogicException('not read');
+    };
+    $told = static function (array $stand, LabelCard ...$cards): array {
+        $reader = new SituationReader(catalogue());
+        $faults = new Faults();
+        $in = Fields::of(stand($stand), $faults);
+        $situation = $reader->situation($in);
+        $method = catalogue()->method($cards === [] ? 'hand-pull' : 'basal-bark');
+        $option = new Option($method, null, null, Schools::of(catalogue()), new Shed([]), catalogue());
+        $out = [];
+        foreach (Afterwards::of($situation, $option, array_values($cards)) as $f) {
+            $until = $f->values['until'] ?? null;
+            $out[$f->missing ?? substr($f->code, 6)] =
+                $until instanceof DateTimeImmutable ? $until->format('m-d') : ($f->values['hours'] ?? null);
+        }
+
+        return $out;
+    };
+    $pasture = ['date' => '2026-07-10', 'species' => 'common-teasel', 'facts' => [['fact' => 'setting', 'value' => 'pasture']]];
+    $woods = ['facts' => [['fact' => 'setting', 'value' => 'woods']]] + $pasture;
+    $one = $card(['reentryHours' => 12, 'rainfastHours' => 6, 'grazingDays' => 14, 'hayDays' => 30, 'replantDays' => 60, 'intervalDays' => 30]);
+    $other = $card(['reentryHours' => 48, 'grazingDays' => 0]);
+    $silent = $card([]);
+
+    // biennials are judged after 14 days (J22)
+    expect($told($pasture, $one))->toBe([
+        'rainfast' => 6,
+        'reentry' => 12,
+        'grazing' => '07-24',
+        'judge' => '07-24',
+        'hay' => '08-09',
+        'again' => '08-09',
+        'replant' => '09-08',
+    ]);
+    expect($told($pasture, $one, $other))->toMatchArray(['reentry' => 48, 'grazing' => '07-24']);
+    // out until it is dry
+    expect($told($pasture, $other))->toMatchArray(['grazing' => '07-10']);
+    // silence is no leave where stock is (J40), and nothing to tell where none is
+    expect($told($pasture, $one, $silent))->toHaveKey('card-grazing-days');
+    expect($told($woods, $one, $silent))->not->toHaveKeys(['grazing', 'hay', 'card-grazing-days']);
+    expect($told($woods))->toBe(['judge' => '07-24']);
+});

@@ -31,7 +31,11 @@ test('plans the season: proposed, kept, a job moved where it may go, busy days t
   await job.dragTo(cell('23').first());
   await expect(page.getByText('Nobody who may do it works that day.')).toBeVisible();
   await job.dragTo(cell('22').first());
-  await expect(cell('22').first().getByRole('link', { name: /^Shielded spot spray: Canada thistle/ })).toBeVisible();
+  await expect(
+    cell('22')
+      .first()
+      .getByRole('link', { name: /^Shielded spot spray: Canada thistle/ }),
+  ).toBeVisible();
   await isAccessible(page);
   await page.getByRole('button', { name: 'As a list' }).click();
   await expect(page.getByRole('link', { name: /^Bram Quillfeather is away until Sun 13 Sep/ })).toBeVisible();

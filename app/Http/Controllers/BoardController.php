@@ -94,6 +94,7 @@ final class BoardController extends Controller
                 (int) $year,
                 $board,
                 $chosen === null ? null : Board::judge($situation, $this->situations->option($chosen, $crew)),
+                array_map($this->situations->card(...), $chosen?->cardVersions() ?? []),
             ),
         );
     }

@@ -54,8 +54,7 @@ const time = (minutes: number): string =>
       </p>
       <ul v-if="placed" class="plain ruled">
         <li v-for="part in placed.parts" :key="part.day">
-          <b>{{ dayText(part.day, true) }}</b
-          >: {{ part.people.map(who).join(', ') }},
+          <b>{{ dayText(part.day, true) }}</b>: {{ part.people.map(who).join(', ') }},
           {{ t('season.each', { time: time(part.minutes) }, part.people.length) }}
         </li>
       </ul>

@@ -5,12 +5,14 @@ import { useI18n } from 'vue-i18n';
 import { yearQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import VerdictMark from '@/components/figures/VerdictMark.vue';
+import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
 import HourPanel from './HourPanel.vue';
 import YearStrip from './YearStrip.vue';
 
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
+const { format } = useSession();
 const { stand } = useStand(() => props.stand);
 const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
 </script>
@@ -42,6 +44,13 @@ const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
         <RouterLink :to="{ name: 'methods', params: { stand: props.stand } }">{{ t('station.methods') }}</RouterLink>
       </p>
       <YearStrip :year="year" />
+      <section v-if="year.chosen?.after.length" class="stack" aria-labelledby="after-h">
+        <h2 id="after-h">{{ t('when.after') }}</h2>
+        <ul class="plain ruled">
+          <li v-for="a in year.chosen.after" :key="a.code">{{ format(a.text) }}</li>
+        </ul>
+        <p class="small soft">{{ t('when.afterHelp') }}</p>
+      </section>
       <p class="small soft">
         {{ year.trusted ? t('when.shift', { days: year.shiftDays }) : t('frame.shiftUnknown') }}
         {{ t('when.noWeather') }}
