@@ -51,6 +51,7 @@ use App\Http\Controllers\TallyController;
 use App\Http\Controllers\TallyTableController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\ToolController;
+use App\Http\Controllers\WeatherController;
 use App\Http\Controllers\WeightController;
 use App\Http\Controllers\ZoneController;
 use App\Http\Middleware\InTurn;
@@ -142,6 +143,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::post('stands/{stand}/tally/csv', [TallyTableController::class, 'read'])->middleware('can:write');
     if (app()->environment('demo', 'testing')) {
         Route::get('stand-ins/gps', [StandInController::class, 'gps']);
+        Route::put('stand-ins/weather', [StandInController::class, 'weather']);
     }
     // reckons, and keeps nothing
     Route::post('season-plan/proposal', [SeasonController::class, 'propose']);
@@ -149,6 +151,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('stands/{stand}/hours', [HoursController::class, 'show']);
     Route::get('stands/{stand}/hours/hour', [HoursController::class, 'hour']);
     Route::get('today/hours', [HoursController::class, 'today']);
+    Route::get('grounds/{ground}/weather', [WeatherController::class, 'show']);
     Route::get('stands/{stand}/prospects', [StandController::class, 'prospects']);
     Route::get('sightings', [SightingController::class, 'index']);
     Route::get('sightings/{sighting}', [SightingController::class, 'show'])->whereUuid('sighting');
@@ -217,6 +220,8 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('shed/loans/{loan}/return', [LoanController::class, 'takeBack']);
         Route::post('shed/people', [PersonController::class, 'store']);
         Route::put('shed/people/{person}', [PersonController::class, 'update']);
+        Route::post('grounds/{ground}/weather', [WeatherController::class, 'store']);
+        Route::delete('grounds/{ground}/weather', [WeatherController::class, 'destroy']);
         Route::post('season-plan', [SeasonController::class, 'store']);
         Route::put('season-plan/terms', [SeasonController::class, 'updateTerms']);
         Route::put('season-plan/jobs/{step}', [SeasonController::class, 'move']);

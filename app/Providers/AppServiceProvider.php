@@ -13,6 +13,7 @@ use App\Support\ImportProgress;
 use App\Support\JobClock;
 use App\Support\QuietSessions;
 use App\Text\Sentences;
+use App\Weather\BroughtFirst;
 use App\Weather\HttpWeather;
 use App\Weather\WeatherPort;
 use Illuminate\Auth\Access\Response;
@@ -36,9 +37,9 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(ImportProgress::class);
         $this->app->singleton(
             WeatherPort::class,
-            static fn(Application $app): WeatherPort => new HttpWeather(
+            static fn(Application $app): WeatherPort => new BroughtFirst(
+                new HttpWeather($app->make(JobClock::class), config()->string('thicket.weather_url')),
                 $app->make(JobClock::class),
-                config()->string('thicket.weather_url'),
             ),
         );
         $this->app->singleton(SealKey::class, static fn(): SealKey => SealKey::fromConfig());

@@ -32,7 +32,8 @@ final readonly class HttpWeather implements WeatherPort
     public function of(Ground $ground): Forecast
     {
         $now = $this->clock->now();
-        $key = "weather.{$ground->id}.{$ground->latitude}.{$ground->longitude}.{$ground->elevation_m}";
+        $round = self::store()->get('weather.round', 0);
+        $key = "weather.{$round}.{$ground->id}.{$ground->latitude}.{$ground->longitude}.{$ground->elevation_m}";
         $kept = self::store()->get($key);
         $isKept = is_array($kept) && is_int($kept['at'] ?? null);
         // the job clock may be set back for a demonstration: an answer of later is none of now
@@ -62,6 +63,12 @@ final readonly class HttpWeather implements WeatherPort
                 ' Go by what you measure on the spot: note wind, wetness and temperature at Scout, and the start ' .
                 'gate holds them against the limits.',
         );
+    }
+
+    /** Asks anew from now on: what was kept was told before the service was made to answer otherwise. */
+    public static function forget(): void
+    {
+        self::store()->increment('weather.round');
     }
 
     /** @throws \Illuminate\Http\Client\HttpClientException */

@@ -172,12 +172,21 @@ return new class extends Migration {
             $table->foreignUuid('made_by')->constrained('users');
             $table->timestamps();
         });
+        Schema::create('brought_weather', function (Blueprint $table): void {
+            $table->foreignUuid('ground_id')->primary()->constrained();
+            $table->json('hours')->comment('as a service tells them');
+            $table->string('way', 10)->comment('file, or typed');
+            $table->timestamp('issued_at');
+            $table->foreignUuid('user_id')->constrained();
+            $table->timestamps();
+        });
     }
 
     public function down(): void
     {
         foreach (
             [
+                'brought_weather',
                 'photos',
                 'plot_plans',
                 'tallies',

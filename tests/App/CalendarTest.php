@@ -26,6 +26,11 @@ it('writes the days that are this person\'s or nobody\'s, as other readers read 
     }
     expect($events)->toBe([
         'Look back: Bush honeysuckle' => '20260902',
+        'Last day: Hand pull, Japanese stiltgrass' => '20260913',
+        'Last day: Basal bark, Oriental bittersweet' => '20260921',
+        'Season opens: Hand pull, Common teasel' => '20260927',
+        'Last day: Hack and squirt, Common buckthorn' => '20261013',
+        'Last day: Shielded spot spray, Canada thistle' => '20261013',
         'Last day: Foliar spot spray, Quackgrass' => '20261108',
         'Calibrate: Blue backpack' => '20270512',
         'Licence of Ada Thornbury runs out' => '20280331',

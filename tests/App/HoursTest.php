@@ -154,3 +154,82 @@ it('tells the last answer as old where the service fails, and nothing after two 
     $clock->freezeAt($now->modify('+49 hours')->format(DATE_RFC3339));
     expect(static fn() => $weather->of($ground))->toThrow(Stopped::class);
 });
+
+it('lets a forecast that somebody brought count before the service, hour by hour, for a day', function () {
+    $ground = Ground::query()->findOrFail(
+        App\Models\Stand::query()->where('species', 'quackgrass')->firstOrFail()->patch->ground_id,
+    );
+    $now = app(JobClock::class)->now();
+    $service = new class ($now) implements App\Weather\WeatherPort {
+        public bool $fails = false;
+
+        public function __construct(private DateTimeImmutable $now) {}
+
+        public function of(Ground $ground): Forecast
+        {
+            $this->fails && throw new Stopped(503, 'no service');
+            $hours = [];
+            for ($i = 0; $i < 48; ++$i) {
+                $at = $this->now->setTimestamp(Forecast::begin($this->now) + 3600 * $i);
+                $hours[] = ['at' => $at->format('Y-m-d\TH:i:s\Z'), 'windMs' => 9, 'cloudPct' => 70];
+            }
+
+            return Thicket\Weather\ForecastReader::read(
+                ['issued' => $this->now->format('Y-m-d\TH:i:s\Z'), 'source' => 'service', 'hours' => $hours],
+                $this->now,
+            );
+        }
+    };
+    $told = fn(int $hours): ?Thicket\Weather\WeatherHour => (new App\Weather\BroughtFirst(
+        $service,
+        new JobClock(0, $now->modify("+{$hours} hours")),
+    ))
+        ->of($ground)
+        ->at($now->modify("+{$hours} hours"));
+    $this->as();
+    $bring = fn(array $body) => $this->api('POST', "/grounds/{$ground->id}/weather", $body);
+    $wind = static fn(?Thicket\Weather\WeatherHour $h): ?string => $h?->wind === null
+        ? null
+        : (string) $h->wind->in(Thicket\Measure\Unit::MetrePerSecond)->toScale(2, Brick\Math\RoundingMode::HALF_UP);
+
+    // nine o'clock on the ground; 5 mph are 2.24 m/s; what the table does not tell the service tells
+    $bring(['document' => "at;windMph;rainIn\n2026-09-03 09:00;5;0.1\n2026-09-03 10:00;;0\n"])
+        ->assertCreated()
+        ->assertJsonPath('brought.way', 'file')
+        ->assertJsonPath('brought.hours', 2);
+    expect([$wind($told(0)), $told(0)?->cloud, $wind($told(1)), $wind($told(2))])->toBe(['2.24', 70.0, '9.00', '9.00']);
+
+    // three hours of 0.3 in: a third each; a day later it counts no more, and alone it stands for two
+    $block = ['day' => '2026-09-03', 'from' => 9, 'hours' => 3, 'wind' => '4 mph', 'rain' => '0.3 in', 'cloud' => 20];
+    $bring(['blocks' => [$block, ['from' => 9, 'day' => '2026-09-04'] + $block]])->assertCreated();
+    expect([$wind($told(2)), (string) $told(2)?->rain?->in(Thicket\Measure\Unit::Millimetre)->toScale(2), $wind($told(24))])->toBe([
+        '1.79',
+        '2.54',
+        '9.00',
+    ]);
+    $service->fails = true;
+    expect($wind($told(24)))->toBe('1.79');
+    expect(fn() => $told(48))->toThrow(Stopped::class);
+    $service->fails = false;
+
+    $fault = fn(array $body): string => (string) $bring($body)->assertStatus(422)->json('errors.0.message');
+    expect([
+        $fault(['document' => "at,windMph\nyesterday,4\n"]),
+        $fault(['document' => "at,windMph\n2026-09-03 09:00,4 mph\n"]),
+        $fault(['document' => "when,wind\n2026-09-03 09:00,4\n"]),
+        $fault(['document' => "at,airC\n2026-09-03 09:00,68\n"]),
+        $fault(['blocks' => [['day' => '2026-09-03', 'from' => 9, 'hours' => 3]]]),
+    ])->toBe([
+        'Line 2: give the begin of the hour as 2026-09-03 09:00.',
+        'Line 2: windMs is a figure such as 12.5, without its unit.',
+        'Name the columns: at for the begin of the hour, and any of airC, airF, humidityPct, windMs, windKmh, windMph, ' .
+        'gustMs, gustKmh, gustMph, windFromDeg, rainMm, rainIn, rainChancePct, cloudPct, snowCm, snowIn, soilC, soilF, ' .
+        'topsoilC, topsoilF.',
+        '1 of its readings are such as no weather has; look at the units.',
+        'Say something of this stretch: temperature, wind, rain or cloud.',
+    ]);
+    // nothing of what was refused is kept
+    $this->api('GET', "/grounds/{$ground->id}/weather")->assertJsonPath('brought.way', 'typed');
+    $this->api('DELETE', "/grounds/{$ground->id}/weather")->assertOk()->assertJsonPath('brought', null);
+    expect($wind($told(2)))->toBe('9.00');
+});

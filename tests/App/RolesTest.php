@@ -73,6 +73,11 @@ const ROUTES = [
         'GET papers/{paper}',
         'GET papers/{paper}/file',
         'GET stand-ins/gps',
+        'PUT stand-ins/weather',
+        'GET season-plan',
+        'POST season-plan/proposal',
+        'GET calendar',
+        'GET grounds/{ground}/weather',
     ],
     'member' => [
         'POST grounds/{ground}/imports/preview',
@@ -125,6 +130,15 @@ const ROUTES = [
         'POST shed/tools/{tool}/loans',
         'POST shed/loans/{loan}/return',
         'POST shed/cards',
+        'POST season-plan',
+        'PUT season-plan/terms',
+        'PUT season-plan/jobs/{step}',
+        'POST season-plan/away',
+        'DELETE season-plan/away/{away}',
+        'POST season-plan/busy',
+        'PUT stands/{stand}/priority',
+        'POST grounds/{ground}/weather',
+        'DELETE grounds/{ground}/weather',
     ],
     'lead' => [
         'DELETE photos/{photo}',
@@ -133,6 +147,7 @@ const ROUTES = [
         'POST sheets/{sheet}/withdraw',
         'POST shed/people',
         'PUT shed/people/{person}',
+        'PUT season-plan/people/{person}',
         'PUT shed/cards/{card}/packs',
         'POST shed/card-versions/{version}/confirm',
         'PATCH shed/choices',
@@ -168,6 +183,7 @@ it('lets in from the role of the table on, and nobody of another crew to what is
             'tool' => 'tools',
             'person' => 'people',
             'loan' => 'loans',
+            'away' => 'days_away',
             'keeper' => 'keepers',
         ]
         as $name => $table

@@ -550,14 +550,25 @@ it('tells what a job shuts afterwards, the strictest card first, and what a card
         foreach (Afterwards::of($situation, $option, array_values($cards)) as $f) {
             $until = $f->values['until'] ?? null;
             $out[$f->missing ?? substr($f->code, 6)] =
-                $until instanceof DateTimeImmutable ? $until->format('m-d') : ($f->values['hours'] ?? null);
+                $until instanceof DateTimeImmutable ? $until->format('m-d') : $f->values['hours'] ?? null;
         }
 
         return $out;
     };
-    $pasture = ['date' => '2026-07-10', 'species' => 'common-teasel', 'facts' => [['fact' => 'setting', 'value' => 'pasture']]];
+    $pasture = [
+        'date' => '2026-07-10',
+        'species' => 'common-teasel',
+        'facts' => [['fact' => 'setting', 'value' => 'pasture']],
+    ];
     $woods = ['facts' => [['fact' => 'setting', 'value' => 'woods']]] + $pasture;
-    $one = $card(['reentryHours' => 12, 'rainfastHours' => 6, 'grazingDays' => 14, 'hayDays' => 30, 'replantDays' => 60, 'intervalDays' => 30]);
+    $one = $card([
+        'reentryHours' => 12,
+        'rainfastHours' => 6,
+        'grazingDays' => 14,
+        'hayDays' => 30,
+        'replantDays' => 60,
+        'intervalDays' => 30,
+    ]);
     $other = $card(['reentryHours' => 48, 'grazingDays' => 0]);
     $silent = $card([]);
 

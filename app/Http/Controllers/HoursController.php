@@ -10,14 +10,12 @@ use App\Models\Step;
 use App\Models\User;
 use App\Repositories\CrewRows;
 use App\Resources\HoursResource;
-use App\Support\JobClock;
 use App\Workflow\HourDesk;
 use App\Workflow\SeasonDesk;
 use App\Workflow\Workflow;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Thicket\Calendar\Day;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Weather\Forecast;
 
@@ -32,7 +30,6 @@ final class HoursController extends Controller
         private readonly HourDesk $desk,
         private readonly HoursResource $resource,
         private readonly SeasonDesk $seasons,
-        private readonly JobClock $clock,
     ) {}
 
     public function show(Request $request, string $standId): JsonResponse
@@ -77,10 +74,10 @@ final class HoursController extends Controller
             if ($step === null || Workflow::of($stand, $catalogue)->record !== null) {
                 continue;
             }
-            $due = $step->due_from === null ? null : Day::parse($step->due_from->format('Y-m-d'));
-            if ($due !== null && $due > $this->clock->today($stand->patch->ground->time_zone)) {
+            $season = $this->seasons->around($stand, $step);
+            if ($step->due_from !== null && $season['opens']?->format('Y-m-d') === $step->due_from->format('Y-m-d')) {
                 // its programme has it later, whatever the hours are like
-                $lines[] = $this->resource->line($stand->id, ['opens' => $due, 'lastDay' => null], null);
+                $lines[] = $this->resource->line($stand->id, $season, null);
                 continue;
             }
             try {
@@ -89,7 +86,7 @@ final class HoursController extends Controller
                 // the season is known all the same
                 [$hours, $silent] = [null, $e->getMessage()];
             }
-            $lines[] = $this->resource->line($stand->id, $this->seasons->around($stand, $step), $hours);
+            $lines[] = $this->resource->line($stand->id, $season, $hours);
         }
 
         return $this->json([

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Exceptions\Stopped;
+use App\Http\SecurityLog;
 use App\Models\Crew;
 use App\Models\DaysAway;
 use App\Models\Person;
@@ -17,6 +18,7 @@ use App\Workflow\PlannedJob;
 use Brick\Math\BigDecimal;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Thicket\Calendar\Day;
 use Thicket\Input\Fields;
 use Thicket\SeasonPlan\Job;
@@ -135,6 +137,7 @@ final class SeasonController extends Controller
     /** How somebody works: days of the week, how long, and whether as a volunteer. */
     public function updatePerson(Request $request, string $personId): JsonResponse
     {
+        Gate::authorize('lead');
         $crew = $this->user($request)->crew;
         $person = Person::query()->where('crew_id', $crew->id)->findOrFail($personId);
         $in = $this->fields($request);
@@ -143,6 +146,7 @@ final class SeasonController extends Controller
         $volunteer = $in->bool('volunteer', false);
         $this->done($in);
         $this->mustMatch($request, $person->revision, fn(): array => ['revision' => $person->revision]);
+        SecurityLog::note('working week or volunteer changed', $request, ['person' => $person->id]);
         $days = array_map(intval(...), array_values(array_unique($days)));
         sort($days);
         $person

@@ -5,17 +5,22 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Exceptions\Stopped;
+use App\Weather\HttpWeather;
+use Illuminate\Http\Client\HttpClientException;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Http;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Thicket\Position\Nmea;
 
 /**
- * Relays the simulated GPS receiver as an event stream, in demo and test only (rulings B30); its sentences are read by
- * the core.
+ * Relays the simulated GPS receiver as an event stream, and tells the simulated weather service what kind of day it
+ * has; in demo and test only (rulings B30).
  */
 final class StandInController extends Controller
 {
     private const LONGEST_SECONDS = 600;
+    private const WEATHER_DAYS = ['fine', 'outage', 'slow', 'half', 'nonsense', 'ahead'];
 
     public function gps(Request $request): StreamedResponse
     {
@@ -41,6 +46,25 @@ final class StandInController extends Controller
             'Cache-Control' => 'no-store',
             'X-Accel-Buffering' => 'no',
         ]);
+    }
+
+    /** How the simulated weather service answers from now on, so that its bad days can be seen on screen. */
+    public function weather(Request $request): JsonResponse
+    {
+        $in = $this->fields($request);
+        $day = $in->choice('day', self::WEATHER_DAYS);
+        $this->done($in);
+        try {
+            Http::timeout(2)
+                ->withBody((string) $day, 'text/plain')
+                ->put(config()->string('thicket.weather_url') . '/v1/bad-day')
+                ->throw();
+        } catch (HttpClientException) {
+            throw new Stopped(503, 'The simulated weather service does not answer; start it with bin/start.');
+        }
+        HttpWeather::forget();
+
+        return $this->json(['day' => $day]);
     }
 
     /** @param resource $receiver */

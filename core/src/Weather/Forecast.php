@@ -39,6 +39,22 @@ final class Forecast
         ksort($this->hours);
     }
 
+    /** This forecast, wherever another one tells something else: hour by hour, value by value. */
+    public function corrected(self $by): self
+    {
+        $hours = $this->hours;
+        foreach ($by->hours as $at => $hour) {
+            $hours[$at] = isset($hours[$at]) ? $hour->over($hours[$at]) : $hour;
+        }
+
+        return new self(
+            $this->issued,
+            "{$by->source}; {$this->source}",
+            array_values($hours),
+            $this->notBelieved + $by->notBelieved,
+        );
+    }
+
     public function at(\DateTimeImmutable $hour): ?WeatherHour
     {
         return $this->hours[self::begin($hour)] ?? null;

@@ -35,4 +35,23 @@ final readonly class WeatherHour
         public ?Quantity $soil = null,
         public ?Quantity $topsoil = null,
     ) {}
+
+    /** What is told here, and of the same hour what only the other one tells. */
+    public function over(self $other): self
+    {
+        return new self(
+            $this->at,
+            $this->air ?? $other->air,
+            $this->humidity ?? $other->humidity,
+            $this->wind ?? $other->wind,
+            $this->gust ?? $other->gust,
+            $this->windFrom ?? $other->windFrom,
+            $this->rain ?? $other->rain,
+            $this->rainChance ?? $other->rainChance,
+            $this->cloud ?? $other->cloud,
+            $this->snow ?? $other->snow,
+            $this->soil ?? $other->soil,
+            $this->topsoil ?? $other->topsoil,
+        );
+    }
 }

@@ -24,6 +24,8 @@ export const HANGS_ON = {
   batch: ['shed', 'recipe', 'batches', 'stand', 'today'],
   /** Days of jobs and people: Today tells them, a job is judged by who there is. */
   season: ['shed', ...OF_A_STAND],
+  /** A forecast: hours, and what is open today. */
+  weather: ['weather', ...OF_A_STAND],
   /** Only works something out, or is kept where it stands (who is here). */
   nothing: [],
 } as const satisfies Record<string, readonly string[]>;
@@ -118,6 +120,9 @@ export const MUTATIONS = {
   'POST /shed/people': 'shed',
   'PUT /shed/people/{person}': 'shed',
 
+  'PUT /stand-ins/weather': 'weather',
+  'POST /grounds/{ground}/weather': 'weather',
+  'DELETE /grounds/{ground}/weather': 'weather',
   'POST /season-plan/proposal': 'nothing',
   'POST /season-plan': 'season',
   'PUT /season-plan/terms': 'season',

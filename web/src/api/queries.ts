@@ -23,6 +23,11 @@ export const yearQuery = (stand: string) =>
   });
 export const calendarQuery = () =>
   queryOptions({ queryKey: ['calendar'], queryFn: () => unwrap(api.GET('/session/calendar')) });
+export const weatherQuery = (ground: string) =>
+  queryOptions({
+    queryKey: ['weather', ground],
+    queryFn: () => unwrap(api.GET('/grounds/{ground}/weather', { params: { path: { ground } } })),
+  });
 export const seasonQuery = () => queryOptions({ queryKey: ['season'], queryFn: () => unwrap(api.GET('/season-plan')) });
 export const calendarDaysQuery = (first: string, last: string, who: 'me' | 'all') =>
   queryOptions({

@@ -13,7 +13,7 @@ import type { Season } from './season';
 /** One person's week. */
 const props = defineProps<{ person: Season['people'][number] }>();
 const { t } = useI18n();
-const { mayWrite } = useSession();
+const { isLead } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 const WEEK = ['1', '2', '3', '4', '5', '6', '7'] as const;
 const days = ref([...props.person.weekdays]);
@@ -48,7 +48,7 @@ const keep = (): Promise<unknown> =>
     <TicksField
       v-model="days"
       :label="t('season.workdays', { name: person.name })"
-      :disabled="!mayWrite"
+      :disabled="!isLead"
       :options="WEEK.map((d) => ({ value: d, label: t(`season.weekday.${d}`) }))"
     />
     <div class="row">
@@ -58,11 +58,11 @@ const keep = (): Promise<unknown> =>
         :fault="at('/minutesADay')"
         inputmode="decimal"
         width="6em"
-        :readonly="!mayWrite"
+        :readonly="!isLead"
       />
-      <TickField v-model="volunteer" :label="t('season.volunteer')" :disabled="!mayWrite" />
+      <TickField v-model="volunteer" :label="t('season.volunteer')" :disabled="!isLead" />
     </div>
-    <ActButton v-if="mayWrite && changed" main small class="start" :busy="busy" @click="keep">{{
+    <ActButton v-if="isLead && changed" main small class="start" :busy="busy" @click="keep">{{
       t('season.keepThis')
     }}</ActButton>
     <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>

@@ -8,12 +8,13 @@ import ActButton from '@/components/form/ActButton.vue';
 import VerdictMark, { type Outcome } from '@/components/figures/VerdictMark.vue';
 import { useSession } from '@/composables/useSession';
 import HourGrid from './HourGrid.vue';
+import WeatherPanel from './WeatherPanel.vue';
 import { hoursShown, momentText, timeOf } from './hours';
 
 /** Can we go, with what, till when: the answer, the picture of ten days, and one hour with all that is said of it. */
-const props = defineProps<{ stand: string }>();
+const props = defineProps<{ stand: string; ground: string }>();
 const { t } = useI18n();
-const { format } = useSession();
+const { format, today } = useSession();
 const { data: board, error } = useQuery(computed(() => hoursQuery(props.stand)));
 const all = computed(() => hoursShown(board.value?.days ?? []));
 const at = ref('');
@@ -35,7 +36,10 @@ const shut = computed(
 <template>
   <section class="stack" aria-labelledby="hours-h">
     <h2 id="hours-h">{{ t('hours.title') }}</h2>
-    <p v-if="error" class="note" role="alert">{{ error.message }}</p>
+    <template v-if="error">
+      <p class="note" role="alert">{{ error.message }}</p>
+      <WeatherPanel :ground="ground" :at="`${today()}T00:00`" />
+    </template>
     <template v-if="board">
       <p class="answer">
         <template v-if="board.openUntil">{{
@@ -67,6 +71,7 @@ const shut = computed(
             }}</template>
             {{ t('hours.measure') }}
           </p>
+          <WeatherPanel :key="board.at.slice(0, 10)" :ground="ground" :at="board.at" />
           <template v-if="shut.length">
             <h3>{{ t('hours.shutNow') }}</h3>
             <ul class="plain ruled">

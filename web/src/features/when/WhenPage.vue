@@ -26,7 +26,7 @@ const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
       <RouterLink :to="{ name: 'season' }">{{ t('when.toSeason') }}</RouterLink>
     </p>
     <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
-    <HourPanel v-if="stand?.step" :stand="props.stand" />
+    <HourPanel v-if="stand?.step" :stand="props.stand" :ground="stand.groundId" />
     <template v-if="year">
       <h2 v-if="stand?.step">{{ t('when.year') }}</h2>
       <div v-if="year.chosen" class="row" style="gap: 20px">
