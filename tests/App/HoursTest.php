@@ -202,11 +202,11 @@ it('lets a forecast that somebody brought count before the service, hour by hour
     // three hours of 0.3 in: a third each; a day later it counts no more, and alone it stands for two
     $block = ['day' => '2026-09-03', 'from' => 9, 'hours' => 3, 'wind' => '4 mph', 'rain' => '0.3 in', 'cloud' => 20];
     $bring(['blocks' => [$block, ['from' => 9, 'day' => '2026-09-04'] + $block]])->assertCreated();
-    expect([$wind($told(2)), (string) $told(2)?->rain?->in(Thicket\Measure\Unit::Millimetre)->toScale(2), $wind($told(24))])->toBe([
-        '1.79',
-        '2.54',
-        '9.00',
-    ]);
+    expect([
+        $wind($told(2)),
+        (string) $told(2)?->rain?->in(Thicket\Measure\Unit::Millimetre)->toScale(2),
+        $wind($told(24)),
+    ])->toBe(['1.79', '2.54', '9.00']);
     $service->fails = true;
     expect($wind($told(24)))->toBe('1.79');
     expect(fn() => $told(48))->toThrow(Stopped::class);
@@ -222,14 +222,16 @@ it('lets a forecast that somebody brought count before the service, hour by hour
     ])->toBe([
         'Line 2: give the begin of the hour as 2026-09-03 09:00.',
         'Line 2: windMs is a figure such as 12.5, without its unit.',
-        'Name the columns: at for the begin of the hour, and any of airC, airF, humidityPct, windMs, windKmh, windMph, ' .
-        'gustMs, gustKmh, gustMph, windFromDeg, rainMm, rainIn, rainChancePct, cloudPct, snowCm, snowIn, soilC, soilF, ' .
-        'topsoilC, topsoilF.',
+        'Name the columns: at for the begin of the hour, and any of airC, airF, humidityPct, windMs, windKmh, ' .
+        'windMph, gustMs, gustKmh, gustMph, windFromDeg, rainMm, rainIn, rainChancePct, cloudPct, snowCm, snowIn, ' .
+        'soilC, soilF, topsoilC, topsoilF.',
         '1 of its readings are such as no weather has; look at the units.',
         'Say something of this stretch: temperature, wind, rain or cloud.',
     ]);
     // nothing of what was refused is kept
     $this->api('GET', "/grounds/{$ground->id}/weather")->assertJsonPath('brought.way', 'typed');
-    $this->api('DELETE', "/grounds/{$ground->id}/weather")->assertOk()->assertJsonPath('brought', null);
+    $this->api('DELETE', "/grounds/{$ground->id}/weather")
+        ->assertOk()
+        ->assertJsonPath('brought', null);
     expect($wind($told(2)))->toBe('9.00');
 });

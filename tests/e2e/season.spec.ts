@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { isAccessible, signIn } from './helpers';
+import { choose, isAccessible, openStand, signIn, station } from './helpers';
 
 test('plans the season: proposed, kept, a job moved where it may go, busy days taken in', async ({ page }) => {
   await signIn(page);
@@ -46,7 +46,10 @@ test('plans the season: proposed, kept, a job moved where it may go, busy days t
     name: 'mine.ics',
     mimeType: 'text/calendar',
     buffer: Buffer.from(
-      'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTART;VALUE=DATE:20260922\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n',
+      [
+        ...['BEGIN:VCALENDAR', 'VERSION:2.0', 'BEGIN:VEVENT', 'UID:1', 'DTSTART;VALUE=DATE:20260922'],
+        ...['END:VEVENT', 'END:VCALENDAR', ''],
+      ].join('\r\n'),
     ),
   });
   await expect(page.getByText(/^Ada Thornbury: Tue 22 Sep/)).toBeVisible();
@@ -57,4 +60,46 @@ test('plans the season: proposed, kept, a job moved where it may go, busy days t
   await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: 'Today' }).click();
   await expect(page.getByRole('heading', { name: 'Planned this week' })).toBeVisible();
   await expect(page.getByRole('link', { name: /^Hand pull: Japanese stiltgrass/ }).first()).toBeVisible();
+});
+
+test('lives through the bad days of the weather service, and goes by what somebody heard', async ({ page }) => {
+  await signIn(page);
+  await openStand(page, /^Quackgrass/);
+  await station(page, 'When');
+  await page.getByRole('button', { name: 'Bring your own forecast' }).click();
+  const have = async (day: string): Promise<void> => {
+    await choose(page.getByRole('combobox', { name: 'Demo: the weather service has' }), day);
+  };
+  const grid = page.getByRole('grid', { name: 'Hours of the coming days' });
+  // neither an outage nor an answer of a later hour is told as weather; what to do instead is
+  const silent = page.getByRole('alert').filter({ hasText: /^The weather service does not answer\./ });
+  for (const day of ['an outage', 'a clock that runs ahead']) {
+    await have(day);
+    await expect(silent).toBeVisible();
+    await expect(grid).toBeHidden();
+  }
+  await isAccessible(page);
+  await have('nonsense values');
+  await expect(page.getByText(/readings were left out: no weather has them\./)).toBeVisible();
+  await have('half an answer');
+  await expect(page.getByText(/readings were left out/)).toBeHidden();
+  await expect(grid.getByRole('gridcell', { name: /Cannot tell$/ }).first()).toBeVisible();
+  await have('slow answers');
+  await expect(silent).toBeVisible();
+
+  // what the radio said stands in for it
+  const said: [string, string][] = [
+    ['Air 10:00', '68'],
+    ['Wind 10:00', '5'],
+    ['Gusts 10:00', '8'],
+    ['Cloud % 10:00', '60'],
+    ['Rain in all 10:00', '0'],
+  ];
+  for (const [field, figure] of said) await page.getByLabel(field).fill(figure);
+  await page.getByRole('button', { name: 'Let it count' }).click();
+  await expect(page.getByText(/^What Ada Thornbury typed in counts here first/)).toBeVisible();
+  await expect(grid.getByRole('gridcell', { name: /^Thu 3 Sep 10:00/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the service alone' }).click();
+  await have('a fine day');
+  await expect(page.getByText(/^Not now\. Opens Sat 5 Sep/)).toBeVisible();
 });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Exceptions\Stopped;
+use App\Http\Readers\SeasonTermsReader;
 use App\Http\SecurityLog;
 use App\Models\Crew;
 use App\Models\DaysAway;
@@ -15,7 +16,6 @@ use App\Resources\SeasonResource;
 use App\Support\BusyCalendar;
 use App\Workflow\PlanDesk;
 use App\Workflow\PlannedJob;
-use Brick\Math\BigDecimal;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -31,7 +31,11 @@ final class SeasonController extends Controller
 {
     private const MOST_AWAY = 2000;
 
-    public function __construct(private readonly PlanDesk $desk, private readonly SeasonResource $resource) {}
+    public function __construct(
+        private readonly PlanDesk $desk,
+        private readonly SeasonResource $resource,
+        private readonly SeasonTermsReader $terms,
+    ) {}
 
     /** The plan that is followed, as far as it still holds. */
     public function show(Request $request): JsonResponse
@@ -67,30 +71,10 @@ final class SeasonController extends Controller
         $crew = $this->user($request)->crew;
         $terms = $this->desk->terms($crew);
         $in = $this->fields($request);
-        $last = $in->day('last');
-        $today = $this->desk->today($crew);
-        if ($last !== null && ($last < $today || Day::between($today, $last) >= Season::MOST_DAYS)) {
-            $in->fault('last', 'Give a day from today on, at most ' . Season::MOST_DAYS . ' days ahead.');
-        }
-        $money = $in->has('money') ? $in->decimal('money', '0', '10000000') : null;
-        $in->has('money') || $in->raw('money');
-        $litres = $in->intOrNull('litresADay', 0, 1_000_000);
+        $given = $this->terms->read($in, $this->desk->today($crew));
         $this->done($in);
         $this->mustMatch($request, $terms->revision, fn(): array => ['revision' => $terms->revision]);
-        $terms
-            ->forceFill([
-                'last_on' => $last?->format('Y-m-d'),
-                'money' =>
-                    $money === null
-                        ? null
-                        : BigDecimal::of($money)
-                            ->multipliedBy(100)
-                            ->toScale(0, \Brick\Math\RoundingMode::DOWN)
-                            ->toInt(),
-                'litres_a_day' => $litres,
-                'revision' => $terms->revision + 1,
-            ])
-            ->save();
+        $terms->forceFill($given + ['revision' => $terms->revision + 1])->save();
         $crew->setRelation('seasonPlan', $terms);
 
         return $this->followed($crew);

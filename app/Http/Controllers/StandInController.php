@@ -55,7 +55,8 @@ final class StandInController extends Controller
         $day = $in->choice('day', self::WEATHER_DAYS);
         $this->done($in);
         try {
-            Http::timeout(2)
+            // on a slow day it has to finish what it was asked before
+            Http::timeout(20)
                 ->withBody((string) $day, 'text/plain')
                 ->put(config()->string('thicket.weather_url') . '/v1/bad-day')
                 ->throw();

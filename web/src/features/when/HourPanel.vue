@@ -36,11 +36,8 @@ const shut = computed(
 <template>
   <section class="stack" aria-labelledby="hours-h">
     <h2 id="hours-h">{{ t('hours.title') }}</h2>
-    <template v-if="error">
-      <p class="note" role="alert">{{ error.message }}</p>
-      <WeatherPanel :ground="ground" :at="`${today()}T00:00`" />
-    </template>
-    <template v-if="board">
+    <p v-if="error" class="note" role="alert">{{ error.message }}</p>
+    <template v-else-if="board">
       <p class="answer">
         <template v-if="board.openUntil">{{
           t('hours.goTill', { time: momentText(board.openUntil, board.at) })
@@ -71,7 +68,6 @@ const shut = computed(
             }}</template>
             {{ t('hours.measure') }}
           </p>
-          <WeatherPanel :key="board.at.slice(0, 10)" :ground="ground" :at="board.at" />
           <template v-if="shut.length">
             <h3>{{ t('hours.shutNow') }}</h3>
             <ul class="plain ruled">
@@ -103,6 +99,7 @@ const shut = computed(
         </section>
       </div>
     </template>
+    <WeatherPanel :ground="ground" :at="board?.at ?? `${today()}T00:00`" />
   </section>
 </template>
 

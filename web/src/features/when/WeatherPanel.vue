@@ -113,7 +113,8 @@ const have = (kind: (typeof BAD_DAYS)[number]): Promise<unknown> =>
         :label="t('weather.badDay')"
         width="18em"
         :options="BAD_DAYS.map((d) => ({ value: d, label: t(`weather.bad.${d}`) }))"
-        @change="have(badDay)"
+        :disabled="busy"
+        @change="have"
       />
     </div>
   </div>
