@@ -35,6 +35,9 @@ return [
     // Weather service of docs/hours.md, without a slash at its end; empty where there is none.
     'weather_url' => (string) env('THICKET_WEATHER_URL', ''),
 
+    // Soil probe of docs/hours.md, without a slash at its end; empty where there is none.
+    'probe_url' => (string) env('THICKET_PROBE_URL', ''),
+
     // The secret of the seals (App\Seal\SealKey), kept outside the database; the application's own key where none is
     // set.
     'seal_key' => (string) env('THICKET_SEAL_KEY', ''),

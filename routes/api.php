@@ -152,6 +152,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('stands/{stand}/hours/hour', [HoursController::class, 'hour']);
     Route::get('today/hours', [HoursController::class, 'today']);
     Route::get('grounds/{ground}/weather', [WeatherController::class, 'show']);
+    Route::get('grounds/{ground}/probe', [WeatherController::class, 'probe']);
     Route::get('stands/{stand}/prospects', [StandController::class, 'prospects']);
     Route::get('sightings', [SightingController::class, 'index']);
     Route::get('sightings/{sighting}', [SightingController::class, 'show'])->whereUuid('sighting');

@@ -15,6 +15,7 @@ use App\Support\QuietSessions;
 use App\Text\Sentences;
 use App\Weather\BroughtFirst;
 use App\Weather\HttpWeather;
+use App\Weather\SoilProbe;
 use App\Weather\WeatherPort;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Contracts\Foundation\Application;
@@ -40,6 +41,13 @@ final class AppServiceProvider extends ServiceProvider
             static fn(Application $app): WeatherPort => new BroughtFirst(
                 new HttpWeather($app->make(JobClock::class), config()->string('thicket.weather_url')),
                 $app->make(JobClock::class),
+            ),
+        );
+        $this->app->singleton(
+            SoilProbe::class,
+            static fn(Application $app): SoilProbe => new SoilProbe(
+                $app->make(JobClock::class),
+                config()->string('thicket.probe_url'),
             ),
         );
         $this->app->singleton(SealKey::class, static fn(): SealKey => SealKey::fromConfig());

@@ -20,6 +20,7 @@ use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\ProgrammeStep;
 use Thicket\Practice\PlannedPass;
 use Thicket\SeasonPlan\After;
+use Thicket\SeasonPlan\Audit;
 use Thicket\SeasonPlan\Hand;
 use Thicket\SeasonPlan\Job;
 use Thicket\SeasonPlan\Part;
@@ -133,8 +134,12 @@ final class PlanDesk
     }
 
     /** @param list<Placement> $plan what is followed from now on; pins stay with their jobs */
-    public function keep(Crew $crew, array $plan): void
+    public function keep(Crew $crew, Season $season, array $plan): void
     {
+        $broken = Audit::of($season, $plan);
+        if ($broken !== []) {
+            throw new \LogicException('A plan that breaks a limit: ' . implode('; ', $broken));
+        }
         $terms = $this->terms($crew);
         $terms->kept_at = \Illuminate\Support\Carbon::instance($this->clock->now());
         $terms->revision++;

@@ -259,6 +259,7 @@ THICKET_DEMO=${THICKET_DEMO:-1}
 THICKET_SEAL_KEY=$(cat "$THICKET_VAR/run/seal-key")
 THICKET_GPS_PORT=${THICKET_GPS_PORT:-0}
 THICKET_WEATHER_URL=${THICKET_WEATHER_URL:-}
+THICKET_PROBE_URL=${THICKET_PROBE_URL:-}
 ENV
   chmod 600 "$THICKET_VAR/.env"
   if [ "$(id -u)" = 0 ]; then
@@ -276,7 +277,7 @@ render() { # template, out: replaces @NAME@ by the variable of that name
     echo preg_replace_callback("/@([A-Z_]+)@/", $of, $t);' "$1" > "$2"
 }
 
-# The simulated GPS receiver and weather service on loopback, for demo and tests; production never starts them.
+# The simulated GPS receiver, weather service and soil probe on loopback, for demo and tests; production never starts them.
 # THICKET_GPS_SPEED hastens the walker.
 stand_ins_start() {
   stop_noted "$THICKET_VAR/run/gps.pid.noted"
@@ -289,9 +290,15 @@ stand_ins_start() {
   command php -d display_errors=0 -S "127.0.0.1:$port" "$THICKET_ROOT/stand-ins/weather/serve.php" \
     >"$THICKET_VAR/log/weather.log" 2>&1 9>&- &
   note_pid "$THICKET_VAR/run/weather.pid.noted" "$!"
+  stop_noted "$THICKET_VAR/run/probe.pid.noted"
+  port="$(free_port "${3:-8097}")"; export THICKET_PROBE_URL="http://127.0.0.1:$port"
+  command php -d display_errors=0 -S "127.0.0.1:$port" "$THICKET_ROOT/stand-ins/probe/serve.php" \
+    >"$THICKET_VAR/log/probe.log" 2>&1 9>&- &
+  note_pid "$THICKET_VAR/run/probe.pid.noted" "$!"
 }
 stand_ins_stop() {
   stop_noted "$THICKET_VAR/run/gps.pid.noted"; stop_noted "$THICKET_VAR/run/weather.pid.noted"
+  stop_noted "$THICKET_VAR/run/probe.pid.noted"
 }
 
 # nginx and PHP-FPM from the very templates that deploy/ ships for production.

@@ -66,8 +66,8 @@ it('lets what somebody measured now beat the forecast, for this hour alone', fun
     ]);
 });
 
-/** @return array{Process, string} the simulated weather service on a port of its own */
-function weatherService(): array
+/** @return array{Process, string} a simulated service on a port of its own */
+function standIn(string $which): array
 {
     $server = stream_socket_server('tcp://127.0.0.1:0');
     $port = (int) substr((string) strrchr((string) stream_socket_get_name($server, false), ':'), 1);
@@ -78,7 +78,7 @@ function weatherService(): array
         'display_errors=0',
         '-S',
         "127.0.0.1:{$port}",
-        base_path('stand-ins/weather/serve.php'),
+        base_path("stand-ins/{$which}/serve.php"),
     ]);
     $process->start();
     for ($i = 0; $i < 100 && @fsockopen('127.0.0.1', $port) === false; ++$i) {
@@ -89,7 +89,7 @@ function weatherService(): array
 }
 
 it('asks the service, and says what it makes of its bad days', function () {
-    [$process, $url] = weatherService();
+    [$process, $url] = standIn('weather');
     try {
         $clock = app(JobClock::class);
         $ground = Ground::query()->firstOrFail();
@@ -234,4 +234,38 @@ it('lets a forecast that somebody brought count before the service, hour by hour
         ->assertOk()
         ->assertJsonPath('brought', null);
     expect($wind($told(2)))->toBe('9.00');
+});
+
+it('reads the soil probe, and says what it makes of its bad days', function () {
+    [$process, $url] = standIn('probe');
+    try {
+        $ground = Ground::query()->firstOrFail();
+        $probe = new App\Weather\SoilProbe(app(JobClock::class), $url);
+        $ask = function (string $bad) use ($url, $probe, $ground): array|string {
+            Http::withBody($bad, 'text/plain')
+                ->put("{$url}/v1/bad-day")
+                ->throw();
+            try {
+                $reading = $probe->of($ground);
+
+                return [(string) $reading->soil?->in(Thicket\Measure\Unit::Celsius)->toScale(1), $reading->moisture];
+            } catch (Stopped $e) {
+                return $e->getMessage();
+            }
+        };
+        // 3 September at 44 N and some 200 m: 27 - 17 - 1.3 is the year's mean, and ten degrees more in late summer
+        expect($ask('fine'))->toBe(['18.8', 'moist']);
+        expect($ask('half'))->toBe(['18.8', null]);
+        expect($ask('nonsense'))->toBe(['', 'moist']);
+        expect($ask('outage'))->toBe('The soil probe does not answer. Read it yourself and type it in.');
+        expect($ask('old'))->toBe('The probe has not read anything this hour. Read it yourself and type it in.');
+        app()->instance(App\Weather\SoilProbe::class, $probe);
+        $ask('fine');
+        $this->as();
+        $this->api('GET', "/grounds/{$ground->id}/probe")
+            ->assertOk()
+            ->assertJsonPath('moisture', 'moist');
+    } finally {
+        $process->stop(0);
+    }
 });

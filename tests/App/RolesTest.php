@@ -78,6 +78,7 @@ const ROUTES = [
         'POST season-plan/proposal',
         'GET calendar',
         'GET grounds/{ground}/weather',
+        'GET grounds/{ground}/probe',
     ],
     'member' => [
         'POST grounds/{ground}/imports/preview',

@@ -89,7 +89,16 @@ const SHOTS = [
   },
   { name: 'mix', path: (s) => `/stands/${s['Norway maple']}/mix` },
   { name: 'when', path: (s) => `/stands/${s['Quackgrass']}/when` },
-  { name: 'gates', path: (s) => `/stands/${s['Norway maple']}/field-day` },
+  {
+    name: 'season',
+    path: '/season',
+    before: async (p) => {
+      await p.getByRole('button', { name: /^Propose days|^Plan again/ }).click();
+      await p.getByRole('button', { name: 'Keep these days' }).click();
+      await p.getByRole('button', { name: /^Plan again/ }).waitFor();
+      await p.waitForTimeout(4200);
+    },
+  },
   { name: 'field-day', path: (s) => `/stands/${s['Bush honeysuckle']}/field-day` },
   { name: 'look-back', path: (s) => `/stands/${s['Bush honeysuckle']}/look-back` },
   { name: 'shed', path: '/shed?view=stock' },

@@ -61,7 +61,7 @@ final class SeasonController extends Controller
     {
         $crew = $this->user($request)->crew;
         [$season, , $before] = $this->asked($request, $crew);
-        $this->desk->keep($crew, SeasonPlanner::plan($season, $before)->placements);
+        $this->desk->keep($crew, $season, SeasonPlanner::plan($season, $before)->placements);
 
         return $this->followed($crew);
     }

@@ -9,6 +9,7 @@ use App\Models\BroughtWeather;
 use App\Models\Ground;
 use App\Support\Format;
 use App\Support\JobClock;
+use App\Weather\SoilProbe;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Thicket\Input\Refused;
@@ -73,6 +74,19 @@ final class WeatherController extends Controller
         BroughtWeather::query()->whereKey($ground->id)->delete();
 
         return $this->json($this->told($ground));
+    }
+
+    /** What the soil probe of the ground reads now, to be noted by whoever stands there. */
+    public function probe(Request $request, string $groundId, SoilProbe $probe): JsonResponse
+    {
+        $ground = $this->ground($request, $groundId);
+        $reading = $probe->of($ground);
+
+        return $this->json([
+            'at' => Format::moment($reading->at, $ground->time_zone),
+            'soil' => Format::quantity($reading->soil),
+            'moisture' => $reading->moisture,
+        ]);
     }
 
     private function ground(Request $request, string $groundId): Ground

@@ -101,7 +101,8 @@ final readonly class ForecastReader
         );
     }
 
-    private static function moment(mixed $text): ?\DateTimeImmutable
+    /** A time with its offset as services write it, in UTC; null where it is none. */
+    public static function moment(mixed $text): ?\DateTimeImmutable
     {
         if (
             !is_string($text) ||

@@ -15,7 +15,7 @@ import TextField from '@/components/form/TextField.vue';
 
 const props = defineProps<{ stand: Schemas['Stand'] }>();
 const { t, te } = useI18n();
-const { mayWrite } = useSession();
+const { mayWrite, format } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 
 /** What to note, by where one looks. */
@@ -156,6 +156,17 @@ const note = async (answer: string): Promise<void> => {
   value.value = answer;
   await save();
 };
+/** What a probe in the soil can say of the fact that is being noted. */
+const PROBED = ['soil-temperature-30cm', 'soil-moisture'];
+const readProbe = async (): Promise<void> => {
+  const reading = await run(() =>
+    unwrap(api.GET('/grounds/{ground}/probe', { params: { path: { ground: props.stand.groundId } } })),
+  );
+  if (!reading) return;
+  const said = fact.value === 'soil-moisture' ? reading.moisture : reading.soil && format(reading.soil);
+  if (said && fact.value === 'soil-moisture') await note(said);
+  else value.value = said ?? '';
+};
 const save = async (): Promise<void> => {
   const given = kind.value === 'yes-no' ? value.value === 'yes' : value.value;
   const done = await run(() =>
@@ -227,6 +238,7 @@ const save = async (): Promise<void> => {
         :sample="t(`example.${fact}`)"
       />
       <TextField v-else v-model="value" :label="t('scout.is')" :fault="at('/facts/0')" width="12em" />
+      <ActButton v-if="PROBED.includes(fact)" quiet :busy="busy" @click="readProbe">{{ t('scout.probe') }}</ActButton>
       <ActButton v-if="!tapped" type="submit" :busy="busy" :disabled="value === ''">{{ t('scout.note') }}</ActButton>
     </form>
     <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
