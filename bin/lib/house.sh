@@ -277,7 +277,8 @@ render() { # template, out: replaces @NAME@ by the variable of that name
     echo preg_replace_callback("/@([A-Z_]+)@/", $of, $t);' "$1" > "$2"
 }
 
-# The simulated GPS receiver, weather service and soil probe on loopback, for demo and tests; production never starts them.
+# The simulated GPS receiver, weather service and soil probe on loopback, for demo and tests; production never starts
+# them.
 # THICKET_GPS_SPEED hastens the walker.
 stand_ins_start() {
   stop_noted "$THICKET_VAR/run/gps.pid.noted"
@@ -287,11 +288,14 @@ stand_ins_start() {
   note_pid "$THICKET_VAR/run/gps.pid.noted" "$!"
   stop_noted "$THICKET_VAR/run/weather.pid.noted"
   local port; port="$(free_port "${2:-8096}")"; export THICKET_WEATHER_URL="http://127.0.0.1:$port"
+  # the bad day of a service that had this port before is not of this one
+  rm -f "/tmp/thicket-weather-$port"
   command php -d display_errors=0 -S "127.0.0.1:$port" "$THICKET_ROOT/stand-ins/weather/serve.php" \
     >"$THICKET_VAR/log/weather.log" 2>&1 9>&- &
   note_pid "$THICKET_VAR/run/weather.pid.noted" "$!"
   stop_noted "$THICKET_VAR/run/probe.pid.noted"
   port="$(free_port "${3:-8097}")"; export THICKET_PROBE_URL="http://127.0.0.1:$port"
+  rm -f "/tmp/thicket-probe-$port"
   command php -d display_errors=0 -S "127.0.0.1:$port" "$THICKET_ROOT/stand-ins/probe/serve.php" \
     >"$THICKET_VAR/log/probe.log" 2>&1 9>&- &
   note_pid "$THICKET_VAR/run/probe.pid.noted" "$!"

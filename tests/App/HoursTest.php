@@ -67,7 +67,7 @@ it('lets what somebody measured now beat the forecast, for this hour alone', fun
 });
 
 /** @return array{Process, string} a simulated service on a port of its own */
-function standIn(string $which): array
+function simulated(string $which): array
 {
     $server = stream_socket_server('tcp://127.0.0.1:0');
     $port = (int) substr((string) strrchr((string) stream_socket_get_name($server, false), ':'), 1);
@@ -89,7 +89,7 @@ function standIn(string $which): array
 }
 
 it('asks the service, and says what it makes of its bad days', function () {
-    [$process, $url] = standIn('weather');
+    [$process, $url] = simulated('weather');
     try {
         $clock = app(JobClock::class);
         $ground = Ground::query()->firstOrFail();
@@ -237,7 +237,7 @@ it('lets a forecast that somebody brought count before the service, hour by hour
 });
 
 it('reads the soil probe, and says what it makes of its bad days', function () {
-    [$process, $url] = standIn('probe');
+    [$process, $url] = simulated('probe');
     try {
         $ground = Ground::query()->firstOrFail();
         $probe = new App\Weather\SoilProbe(app(JobClock::class), $url);

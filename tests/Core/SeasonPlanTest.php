@@ -277,6 +277,29 @@ it('holds pins, makes way for them, and says when one cannot hold', function ():
     expect(codesOf($plan, 'a'))->toBe(['pin-cannot-hold', 'nobody-there']);
 });
 
+it('tells what came since, and moves one job with nothing else', function (): void {
+    $jobs = [seasonJob('a'), seasonJob('b', new Needs(300)), jobWith(seasonJob('c'), [new After('a', 2)])];
+    $plan = SeasonPlanner::plan(twoWeeks($jobs))->placements;
+    $held = SeasonPlanner::hold(twoWeeks([...$jobs, seasonJob('new')]), $plan);
+    expect([count($held->placements), codesOf($held, 'new'), codesOf($held, 'new', 'room')])->toBe([
+        3,
+        ['not-planned'],
+        [],
+    ]);
+
+    $season = twoWeeks($jobs);
+    $moved = SeasonPlanner::move($season, $plan, 'b', seasonDay(8));
+    expect($moved instanceof Placement ? $moved->first() : null)->toEqual(seasonDay(8));
+    // c comes two days after a: a may go no later than that, nor onto a Saturday, nor where b fills the day
+    $at = array_column($plan, null, 'job');
+    $c = \Thicket\Calendar\Day::between(seasonDay(0), $at['c']->first());
+    $codes = static fn(int $day): array => array_column(
+        (array) SeasonPlanner::move($season, $plan, 'a', seasonDay($day)),
+        'code',
+    );
+    expect([$codes($c - 1), $codes(5)])->toBe([['too-late'], ['nobody-there']]);
+});
+
 it('moves as little as may be when a day is lost', function (): void {
     $jobs = array_map(static fn(int $i): Job => seasonJob("j{$i}", new Needs(300)), range(0, 7));
     $before = SeasonPlanner::plan(twoWeeks($jobs));

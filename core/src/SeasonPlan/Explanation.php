@@ -130,6 +130,9 @@ final class Explanation
                 ...is_string($code) ? [$this->reason($code, $j)] : [],
             ];
         }
+        if ($this->hasRoom($j)) {
+            return [new Reason('not-planned')];
+        }
         $codes = $this->codes($this->schedule, $j);
         // where money is short on every day, what else stands against it is told too
         $codes += isset($codes[Schedule::NO_MONEY]) ? $this->codes($this->wider('money'), $j) : [];
@@ -178,10 +181,16 @@ final class Explanation
         );
     }
 
+    /** It came since the plan was made: it would fit as it is. */
+    private function hasRoom(int $j): bool
+    {
+        return $this->schedule->best($j) !== null;
+    }
+
     /** @return list<Reason> */
     private function room(int $j, Job $job): array
     {
-        if ($job->needs->minutes === null || $this->table->value[$j] === []) {
+        if ($job->needs->minutes === null || $this->table->value[$j] === [] || $this->hasRoom($j)) {
             return [];
         }
         $room = [];

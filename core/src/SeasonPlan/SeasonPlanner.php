@@ -187,6 +187,8 @@ final class SeasonPlanner
                 [$schedule, $score] = [$other, $reached];
             }
         }
+        // what there is room for is never left out
+        $this->fill($schedule, array_keys($this->season->jobs));
 
         return $schedule;
     }

@@ -9,18 +9,20 @@ import { momentText } from '@/features/when/hours';
 import EmptyState from '@/components/feedback/EmptyState.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import TodayLine from './TodayLine.vue';
-import { groundsOf, groupsOf, type Line, NOBODY, peopleOf } from './groups';
+import { groundsOf, groupsOf, isOf, type Line, NOBODY, peopleOf } from './groups';
 
 /** What is next, the furthest along first, each group with the reason why it comes there. */
 
 const { t } = useI18n();
 const { data, isPending, error } = useQuery(todayQuery());
 const { data: hours } = useQuery(todayHoursQuery());
+const ground = ref('');
+const who = ref('');
 /** Jobs that may be done, with the line of their stand. */
 const jobs = computed(() =>
   (hours.value?.lines ?? []).flatMap((h) => {
     const line = data.value?.lines.find((l) => l.id === h.standId);
-    return line ? [{ ...h, line }] : [];
+    return line && isOf(line, { ground: ground.value, who: who.value }) ? [{ ...h, line }] : [];
   }),
 );
 const open = computed(() => jobs.value.flatMap((j) => (j.openUntil ? [{ ...j, openUntil: j.openUntil }] : [])));
@@ -49,9 +51,7 @@ const planned = computed(() => calendar.value?.entries.filter((e) => e.kind === 
 const due = computed(() => data.value?.lookBacks.filter((l) => l.due) ?? []);
 const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
 const grounds = computed(() => groundsOf(data.value?.lines ?? []));
-const ground = ref('');
 const people = computed(() => peopleOf(data.value?.lines ?? []));
-const who = ref('');
 const groups = computed(() =>
   data.value ? groupsOf(data.value.lines, data.value.day, { ground: ground.value, who: who.value }) : [],
 );
@@ -67,38 +67,6 @@ const groups = computed(() =>
     </EmptyState>
     <div v-else-if="data" class="bench">
       <section class="stack" aria-labelledby="next-h">
-        <template v-if="hours?.lines.length">
-          <h2>{{ t('today.openNow') }}</h2>
-          <ul v-if="open.length" class="ruled lines">
-            <TodayLine
-              v-for="o in open"
-              :key="o.standId"
-              :to="{ name: 'when', params: { stand: o.standId } }"
-              :name="o.line.name"
-              :where="whereOf(o.line)"
-              >{{ t('today.openTill', { time: momentText(o.openUntil, `${data.day}T`) }) }}</TodayLine
-            >
-          </ul>
-          <p v-else>
-            {{ t('today.nothingOpen') }}
-            <RouterLink v-if="soonest" :to="{ name: 'when', params: { stand: soonest.standId } }">{{
-              t('today.nextOpen', { name: soonest.line.name, time: momentText(soonest.next!.from, `${data.day}T`) })
-            }}</RouterLink>
-          </p>
-          <p v-if="hours.more" class="small soft">{{ t('today.moreHours', { n: hours.more }, hours.more) }}</p>
-        </template>
-        <template v-if="planned.length">
-          <h2>{{ t('today.planned') }}</h2>
-          <ul class="ruled lines">
-            <TodayLine v-for="e in planned" :key="e.id" :to="e.path" :name="e.title" :where="e.where">{{
-              dayText(e.day)
-            }}</TodayLine>
-          </ul>
-        </template>
-        <p>
-          <RouterLink :to="{ name: 'season' }">{{ t('today.season') }}</RouterLink>
-        </p>
-        <h2 id="next-h">{{ t('today.next') }}</h2>
         <div class="row narrowed">
           <div v-if="grounds.length > 1" class="row grounds" role="group" :aria-label="t('today.ofGround')">
             <ActButton
@@ -123,6 +91,38 @@ const groups = computed(() =>
             ]"
           />
         </div>
+        <template v-if="jobs.length">
+          <h2>{{ t('today.openNow') }}</h2>
+          <ul v-if="open.length" class="ruled lines">
+            <TodayLine
+              v-for="o in open"
+              :key="o.standId"
+              :to="{ name: 'when', params: { stand: o.standId } }"
+              :name="o.line.name"
+              :where="whereOf(o.line)"
+              >{{ t('today.openTill', { time: momentText(o.openUntil, `${data.day}T`) }) }}</TodayLine
+            >
+          </ul>
+          <p v-else>
+            {{ t('today.nothingOpen') }}
+            <RouterLink v-if="soonest" :to="{ name: 'when', params: { stand: soonest.standId } }">{{
+              t('today.nextOpen', { name: soonest.line.name, time: momentText(soonest.next!.from, `${data.day}T`) })
+            }}</RouterLink>
+          </p>
+          <p v-if="hours?.more" class="small soft">{{ t('today.moreHours', { n: hours.more }, hours.more) }}</p>
+        </template>
+        <template v-if="planned.length">
+          <h2>{{ t('today.planned') }}</h2>
+          <ul class="ruled lines">
+            <TodayLine v-for="e in planned" :key="e.id" :to="e.path" :name="e.title" :where="e.where">{{
+              dayText(e.day)
+            }}</TodayLine>
+          </ul>
+        </template>
+        <p>
+          <RouterLink :to="{ name: 'season' }">{{ t('today.season') }}</RouterLink>
+        </p>
+        <h2 id="next-h">{{ t('today.next') }}</h2>
         <template v-if="closing.length">
           <h3>{{ t('today.closing') }}</h3>
           <ul class="ruled lines">

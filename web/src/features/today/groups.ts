@@ -26,21 +26,20 @@ const codeOf = (line: Line, day: string): Code => {
   return ORDER.find((known) => known === code) ?? 'finished';
 };
 
+/** What is listed alone, a ground and a person; '' for all. */
+export interface Narrowed {
+  ground: string;
+  who: string;
+}
+export const isOf = (line: Line, { ground, who }: Narrowed): boolean =>
+  (ground === '' || line.groundId === ground) && (who === '' || (line.assignee?.id ?? NOBODY) === who);
+
 /** Lines by what is next, of one ground and one person or ('') of all; an empty group is left out. */
-export const groupsOf = (
-  lines: Line[],
-  day: string,
-  { ground, who }: { ground: string; who: string },
-): { code: Code; lines: Line[] }[] =>
+export const groupsOf = (lines: Line[], day: string, narrowed: Narrowed): { code: Code; lines: Line[] }[] =>
   ORDER.map((code) => ({
     code,
     lines: lines
-      .filter(
-        (l) =>
-          (ground === '' || l.groundId === ground) &&
-          (who === '' || (l.assignee?.id ?? NOBODY) === who) &&
-          codeOf(l, day) === code,
-      )
+      .filter((l) => isOf(l, narrowed) && codeOf(l, day) === code)
       // what opens soonest is planned for first
       .sort((a, b) => (code === 'later' ? (a.from ?? '').localeCompare(b.from ?? '') : 0)),
   })).filter((group) => group.lines.length > 0);
