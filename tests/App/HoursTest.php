@@ -253,9 +253,9 @@ it('reads the soil probe, and says what it makes of its bad days', function () {
                 return $e->getMessage();
             }
         };
-        // 3 September at 44 N and some 200 m: 27 - 17 - 1.3 is the year's mean, and ten degrees more in late summer
-        expect($ask('fine'))->toBe(['18.8', 'moist']);
-        expect($ask('half'))->toBe(['18.8', null]);
+        // 3 September at 44.05 N, 205 m: 27 - 17.03 - 1.33 is the year's mean, 20 days after its height 9.95 more
+        expect($ask('fine'))->toBe(['18.6', 'moist']);
+        expect($ask('half'))->toBe(['18.6', null]);
         expect($ask('nonsense'))->toBe(['', 'moist']);
         expect($ask('outage'))->toBe('The soil probe does not answer. Read it yourself and type it in.');
         expect($ask('old'))->toBe('The probe has not read anything this hour. Read it yourself and type it in.');

@@ -5,7 +5,9 @@ declare(strict_types=1);
 use App\Models\Crew;
 use App\Models\User;
 use App\Support\ImportProgress;
+use App\Support\JobClock;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Route;
 
 /*
@@ -168,6 +170,13 @@ it('has every route in the table, and none that is not there', function () {
 
 it('lets in from the role of the table on, and nobody of another crew to what is ours', function (string $role) {
     $ids = ['size' => 'thumb', 'id' => 'garlic-mustard'];
+    config(['thicket.probe_url' => 'http://probe.example']);
+    Http::fake([
+        'probe.example/*' => Http::response([
+            'at' => app(JobClock::class)->now()->setTimezone(new DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'),
+            'soilC' => 18,
+        ]),
+    ]);
     foreach (
         [
             'ground' => 'grounds',
