@@ -13,32 +13,11 @@
 
 declare(strict_types=1);
 
-const BAD_DAYS = ['fine', 'outage', 'half', 'nonsense', 'old'];
+require dirname(__DIR__) . '/service.php';
 
-function answer(int $status, mixed $body): never
-{
-    http_response_code($status);
-    header('Content-Type: application/json');
-    echo json_encode($body, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
-    exit();
-}
-
-$switch = sys_get_temp_dir() . '/thicket-probe-' . ($_SERVER['SERVER_PORT'] ?? '0');
-$path = parse_url((string) ($_SERVER['REQUEST_URI'] ?? ''), PHP_URL_PATH);
-if ($path === '/v1/bad-day' && $_SERVER['REQUEST_METHOD'] === 'PUT') {
-    $kind = trim((string) file_get_contents('php://input'));
-    in_array($kind, BAD_DAYS, true) || answer(422, ['title' => 'One of ' . implode(', ', BAD_DAYS) . '.']);
-    file_put_contents($switch, $kind);
-    answer(200, ['badDay' => $kind]);
-}
-if ($path !== '/v1/reading') {
-    answer(404, ['title' => 'There is /v1/reading and /v1/bad-day.']);
-}
-$latitude = (float) ($_GET['latitude'] ?? 0);
-$elevation = (float) ($_GET['elevation'] ?? 0);
-$now = strtotime((string) ($_GET['now'] ?? ''));
-$now === false && answer(422, ['title' => 'now is a time such as 2026-09-03T09:00:00Z.']);
-$bad = is_file($switch) ? (string) file_get_contents($switch) : 'fine';
+$bad = kindOfDay('probe', ['fine', 'outage', 'half', 'nonsense', 'old'], '/v1/reading');
+[$latitude, , $elevation] = placeAsked();
+$now = nowAsked();
 $bad === 'outage' && answer(503, ['title' => 'Out of order.']);
 
 $ofYear = (int) gmdate('z', $now) + ($latitude < 0 ? 182.5 : 0.0);

@@ -19,7 +19,8 @@ const HOURS_BACK = 240;
 const HOURS_AHEAD = 240;
 /** In the round of seven days, the one with a good morning (5 September 2026 is one). */
 const GOOD_DAY = 2;
-const BAD_DAYS = ['fine', 'outage', 'slow', 'half', 'nonsense', 'ahead'];
+
+require dirname(__DIR__) . '/service.php';
 
 /** 0 to 1, the same for the same words each time. */
 function chance(string ...$of): float
@@ -81,37 +82,9 @@ function hour(int $at, float $latitude, float $longitude, float $elevation): arr
     ];
 }
 
-function answer(int $status, mixed $body): never
-{
-    http_response_code($status);
-    header('Content-Type: application/json');
-    echo json_encode($body, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
-    exit();
-}
-
-$switch = sys_get_temp_dir() . '/thicket-weather-' . ($_SERVER['SERVER_PORT'] ?? '0');
-$path = parse_url((string) ($_SERVER['REQUEST_URI'] ?? ''), PHP_URL_PATH);
-if ($path === '/v1/bad-day' && $_SERVER['REQUEST_METHOD'] === 'PUT') {
-    $kind = trim((string) file_get_contents('php://input'));
-    in_array($kind, BAD_DAYS, true) || answer(422, ['title' => 'One of ' . implode(', ', BAD_DAYS) . '.']);
-    file_put_contents($switch, $kind);
-    answer(200, ['badDay' => $kind]);
-}
-if ($path !== '/v1/hours') {
-    answer(404, ['title' => 'There is /v1/hours and /v1/bad-day.']);
-}
-$asked = [];
-foreach (['latitude' => 90, 'longitude' => 180, 'elevation' => 9000] as $name => $most) {
-    $told = $_GET[$name] ?? null;
-    if (!is_numeric($told) || abs((float) $told) > $most) {
-        answer(422, ['title' => "{$name} is a number of at most {$most}."]);
-    }
-    $asked[] = (float) $told;
-}
-$now = strtotime((string) ($_GET['now'] ?? ''));
-$now === false && answer(422, ['title' => 'now is a time such as 2026-09-03T09:00:00Z.']);
-
-$bad = is_file($switch) ? (string) file_get_contents($switch) : 'fine';
+$bad = kindOfDay('weather', ['fine', 'outage', 'slow', 'half', 'nonsense', 'ahead'], '/v1/hours');
+$asked = placeAsked();
+$now = nowAsked();
 $bad === 'outage' && answer(503, ['title' => 'Out of order.']);
 // longer than anybody waits for it; one that answers one after the other is asked no sooner again
 $bad === 'slow' && sleep(4);
