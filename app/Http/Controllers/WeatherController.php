@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Readers\TypedWeatherReader;
 use App\Models\BroughtWeather;
 use App\Models\Ground;
 use App\Support\Format;
@@ -15,13 +14,14 @@ use Illuminate\Http\Request;
 use Thicket\Input\Refused;
 use Thicket\Weather\ForecastReader;
 use Thicket\Weather\ForecastTable;
+use Thicket\Weather\TypedForecast;
 
 /** The forecast that somebody brought for a ground, as a file or typed in. */
 final class WeatherController extends Controller
 {
     private const MOST_BYTES = 200_000;
 
-    public function __construct(private readonly JobClock $clock, private readonly TypedWeatherReader $typed) {}
+    public function __construct(private readonly JobClock $clock) {}
 
     public function show(Request $request, string $groundId): JsonResponse
     {
@@ -31,13 +31,14 @@ final class WeatherController extends Controller
     public function store(Request $request, string $groundId): JsonResponse
     {
         $ground = $this->ground($request, $groundId);
+        $zone = new \DateTimeZone($ground->time_zone);
         $in = $this->fields($request);
         $isFile = $in->has('document');
         $text = $isFile ? $in->document('document', self::MOST_BYTES) : null;
-        $hours = $isFile ? [] : $this->typed->read($in, $ground->time_zone);
+        $hours = $isFile ? [] : TypedForecast::read($in, $zone);
         $this->done($in);
         if ($text !== null) {
-            $hours = ForecastTable::read($text, new \DateTimeZone($ground->time_zone));
+            $hours = ForecastTable::read($text, $zone);
         }
         $now = $this->clock->now();
         $issued = $now->setTimezone(new \DateTimeZone('UTC'));

@@ -38,7 +38,7 @@ const shut = computed(
     <h2 id="hours-h">{{ t('hours.title') }}</h2>
     <p v-if="error" class="note" role="alert">{{ error.message }}</p>
     <template v-else-if="board">
-      <p class="answer">
+      <p class="headline">
         <template v-if="board.openUntil">{{
           t('hours.goTill', { time: momentText(board.openUntil, board.at) })
         }}</template>
@@ -104,15 +104,11 @@ const shut = computed(
 </template>
 
 <style scoped>
-.answer {
-  font-size: var(--size-xl);
-  font-weight: 650;
-}
 .hour {
   min-width: 9em;
   text-align: center;
 }
-.answer + p :deep(.mark) {
+.headline + p :deep(.mark) {
   vertical-align: middle;
 }
 .finding {

@@ -11,7 +11,7 @@ import FilesField from '@/components/form/FilesField.vue';
 import TextField from '@/components/form/TextField.vue';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
-import { blocksOf, STRETCHES, typedRows } from './weather';
+import { blocksOf, sentAt, STRETCHES, typedRows } from './weather';
 import { momentText } from './hours';
 
 /** A forecast of one's own: a table of hours, or what the radio said, typed in. It counts before the service. */
@@ -93,7 +93,7 @@ const have = (kind: (typeof BAD_DAYS)[number]): Promise<unknown> =>
                     width="5em"
                     inputmode="decimal"
                     :label="`${t(`weather.${field}`, { unit: '' })} ${STRETCHES[i]!.from}:00`"
-                    :fault="faultAt(`/blocks/${i}/${field}`)"
+                    :fault="faultAt(`/blocks/${sentAt(rows, i)}/${field}`)"
                   />
                 </td>
               </tr>

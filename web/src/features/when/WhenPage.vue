@@ -30,7 +30,7 @@ const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
     <template v-if="year">
       <h2 v-if="stand?.step">{{ t('when.year') }}</h2>
       <div v-if="year.chosen" class="row" style="gap: 20px">
-        <p class="answer">
+        <p class="headline">
           {{
             year.chosen.opens
               ? t('when.opens', { name: year.chosen.name, day: year.chosen.opens.text, weeks: year.chosen.opens.weeks })
@@ -98,10 +98,3 @@ const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
     </template>
   </div>
 </template>
-
-<style scoped>
-.answer {
-  font-size: var(--size-xl);
-  font-weight: 650;
-}
-</style>

@@ -23,6 +23,12 @@ const UNITS = {
 /** A figure with the unit of its column, where somebody typed none. */
 const withUnit = (typed: string, unit: string): string => (/[a-z]/i.test(typed) ? typed : `${typed} ${unit}`);
 
+const FIGURES = ['air', 'wind', 'gust', 'rain', 'cloud'] as const;
+const saysSomething = (row: TypedRow): boolean => FIGURES.some((f) => row[f].trim() !== '');
+
+/** Where a row stands among those that are sent: a fault names it by that. */
+export const sentAt = (rows: TypedRow[], i: number): number => rows.slice(0, i).filter(saysSomething).length;
+
 /** What is sent of the rows that say something; a row left empty is nobody's word. */
 export const blocksOf = (
   rows: TypedRow[],
@@ -36,19 +42,19 @@ export const blocksOf = (
   wind?: string;
   gust?: string;
   rain?: string;
-  cloud?: number;
+  cloud?: string;
 }[] =>
   rows.flatMap((row, i) => {
     const stretch = STRETCHES[i];
     const said = (['air', 'wind', 'gust', 'rain'] as const).filter((f) => row[f].trim() !== '');
     const cloud = row.cloud.trim();
-    if (!stretch || (said.length === 0 && cloud === '')) return [];
+    if (!stretch || !saysSomething(row)) return [];
     return [
       {
         day,
         ...stretch,
         ...Object.fromEntries(said.map((f) => [f, withUnit(row[f].trim(), UNITS[units][f])])),
-        ...(cloud === '' ? {} : { cloud: Number(cloud) }),
+        ...(cloud === '' ? {} : { cloud }),
       },
     ];
   });

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Readers;
+namespace Thicket\Weather;
 
 use Thicket\Input\Fields;
 use Thicket\Measure\Dimension;
@@ -10,20 +10,19 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 
 /** A forecast as somebody types it off the radio: a few stretches of a day, the same through each of them. */
-final readonly class TypedWeatherReader
+final readonly class TypedForecast
 {
     private const MOST_BLOCKS = 60;
     private const LONGEST_HOURS = 24;
 
     /** @return list<array<string, float|string>> hours as a service tells them */
-    public function read(Fields $in, string $timeZone): array
+    public static function read(Fields $in, \DateTimeZone $zone): array
     {
-        $zone = new \DateTimeZone($timeZone);
         $hours = [];
         foreach ($in->objects('blocks', self::MOST_BLOCKS, true) as $block) {
-            $from = $this->begin($block, $zone);
+            $from = self::begin($block, $zone);
             $count = $block->int('hours', 1, self::LONGEST_HOURS) ?? 1;
-            $values = $this->values($block, $count);
+            $values = self::values($block, $count);
             if ($values === [] && !$block->faults->any()) {
                 $block->fault('air', 'Say something of this stretch: temperature, wind, rain or cloud.');
             }
@@ -36,7 +35,7 @@ final readonly class TypedWeatherReader
         return $hours;
     }
 
-    private function begin(Fields $block, \DateTimeZone $zone): ?\DateTimeImmutable
+    private static function begin(Fields $block, \DateTimeZone $zone): ?\DateTimeImmutable
     {
         $day = $block->day('day');
         $hour = $block->int('from', 0, 23);
@@ -49,7 +48,7 @@ final readonly class TypedWeatherReader
     }
 
     /** @return array<string, float> */
-    private function values(Fields $block, int $hours): array
+    private static function values(Fields $block, int $hours): array
     {
         $air = $block->quantityOrNull('air', Dimension::Temperature);
         $wind = $block->quantityOrNull('wind', Dimension::Speed);
@@ -61,10 +60,10 @@ final readonly class TypedWeatherReader
             'windMs' => self::in($wind, Unit::MetrePerSecond),
             'gustMs' => self::in($gust, Unit::MetrePerSecond),
             'rainMm' => $rain === null ? null : self::in($rain, Unit::Millimetre) / $hours,
-            'rainChancePct' => $block->intOrNull('rainChance', 0, 100),
-            'cloudPct' => $block->intOrNull('cloud', 0, 100),
-            'humidityPct' => $block->intOrNull('humidity', 0, 100),
-            'windFromDeg' => $block->intOrNull('windFrom', 0, 360),
+            'rainChancePct' => self::whole($block, 'rainChance', 100),
+            'cloudPct' => self::whole($block, 'cloud', 100),
+            'humidityPct' => self::whole($block, 'humidity', 100),
+            'windFromDeg' => self::whole($block, 'windFrom', 360),
         ];
 
         return array_map(floatval(...), array_filter($told, static fn(mixed $v): bool => $v !== null));
@@ -75,5 +74,10 @@ final readonly class TypedWeatherReader
         return $quantity === null
             ? null
             : (float) (string) $quantity->in($unit)->toScale(3, \Brick\Math\RoundingMode::HALF_UP);
+    }
+
+    private static function whole(Fields $block, string $name, int $most): ?string
+    {
+        return $block->has($name) ? $block->decimal($name, '0', (string) $most) : null;
     }
 }
