@@ -588,5 +588,7 @@ it('tells what a job shuts afterwards, the strictest card first, and what a card
     // silence is no leave where stock is (J40), and nothing to tell where none is
     expect($told($pasture, $one, $silent))->toHaveKey('card-grazing-days');
     expect($told($woods, $one, $silent))->not->toHaveKeys(['grazing', 'hay', 'card-grazing-days']);
+    // nor is it leave to walk in, or to come again
+    expect($told($woods, $one, $silent))->toHaveKeys(['reentry', 'card-reentry-hours', 'card-interval-days']);
     expect($told($woods))->toBe(['judge' => '07-24']);
 });

@@ -17,15 +17,8 @@ use Thicket\Verdict\Finding;
  */
 final readonly class Afterwards
 {
-    /** Days of a card by what they are counted to, and whether silence matters where stock or hay is. */
-    private const BY_DAYS = [
-        'grazing' => true,
-        'hay' => false,
-        'dairy' => false,
-        'slaughter' => false,
-        'straw' => false,
-        'replant' => false,
-    ];
+    /** Days of a card by what they are counted to. */
+    private const BY_DAYS = ['grazing', 'hay', 'dairy', 'slaughter', 'straw', 'replant'];
 
     private function __construct() {}
 
@@ -41,15 +34,17 @@ final readonly class Afterwards
         foreach (self::hours($cards) as $code => $hours) {
             $out[] = Finding::fits("after.{$code}", 'label-card', ['hours' => $hours]);
         }
-        foreach (self::BY_DAYS as $what => $asked) {
-            $days = array_map(static fn(LabelCard $c): ?int => self::days($c, $what), $cards);
-            $known = array_filter($days, is_int(...));
+        foreach (self::BY_DAYS as $what) {
+            $known = array_filter(
+                array_map(static fn(LabelCard $c): ?int => self::days($c, $what), $cards),
+                is_int(...),
+            );
             if ($known !== [] && !self::isIdle($what, max($known), $situation)) {
                 $out[] = Finding::fits("after.{$what}", 'label-card', self::until($day, max($known)));
             }
-            if ($asked && count($known) < count($cards) && $situation->isGrazed() === true) {
-                $out[] = Finding::unknown("card-{$what}-days", 'label-card', false);
-            }
+        }
+        foreach (self::silent($situation, $cards) as $fact) {
+            $out[] = Finding::unknown($fact, 'label-card', false);
         }
         $again = self::again($situation, $cards);
         $again === null || ($out[] = Finding::fits('after.again', 'label-card', self::until($day, $again)));
@@ -68,6 +63,31 @@ final readonly class Afterwards
         usort($out, static fn(Finding $a, Finding $b): int => self::order($a) <=> self::order($b));
 
         return $out;
+    }
+
+    /**
+     * What a card does not say though it matters here.
+     *
+     * @param list<LabelCard> $cards
+     *
+     * @return list<string> facts
+     */
+    private static function silent(Situation $situation, array $cards): array
+    {
+        $asked = [
+            'card-reentry-hours' => static fn(LabelCard $c): bool => $c->protection->reentryHours === null,
+            'card-interval-days' => static fn(LabelCard $c): bool => self::waits($situation, $c) === [],
+        ];
+        if ($situation->isGrazed() === true) {
+            $asked['card-grazing-days'] = static fn(LabelCard $c): bool => $c->intervals->grazingDays === null;
+        }
+        if ($situation->dayOf(FactName::HayOn) !== null) {
+            $asked['card-hay-days'] = static fn(LabelCard $c): bool => $c->intervals->hayDays === null;
+        }
+
+        return array_keys(
+            array_filter($asked, static fn(\Closure $isSilent): bool => array_filter($cards, $isSilent) !== []),
+        );
     }
 
     /**
@@ -118,16 +138,22 @@ final readonly class Afterwards
      */
     private static function again(Situation $situation, array $cards): ?int
     {
+        $waits = array_merge([], ...array_map(static fn(LabelCard $c): array => self::waits($situation, $c), $cards));
+
+        return $waits === [] || max($waits) === 0 ? null : max($waits);
+    }
+
+    /** @return list<int> days that a card names between two applications on this ground */
+    private static function waits(Situation $situation, LabelCard $card): array
+    {
         $waits = [];
-        foreach ($cards as $card) {
-            foreach ($card->contents->actives as $active) {
-                foreach ($card->limits($situation->word(FactName::Setting), $active['active']) as $limit) {
-                    $limit->intervalDays === null || ($waits[] = $limit->intervalDays);
-                }
+        foreach ($card->contents->actives as $active) {
+            foreach ($card->limits($situation->word(FactName::Setting), $active['active']) as $limit) {
+                $limit->intervalDays === null || ($waits[] = $limit->intervalDays);
             }
         }
 
-        return $waits === [] || max($waits) === 0 ? null : max($waits);
+        return $waits;
     }
 
     /** @return array<string, \DateTimeImmutable|int> */
