@@ -13,7 +13,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $step_id
  * @property string $crew_id
  * @property \Illuminate\Support\Carbon $first_on
- * @property \Illuminate\Support\Carbon $last_on
  * @property list<array{day: string, people: list<string>, minutes: int}> $parts
  * @property bool $pinned
  * @property Step $step
@@ -24,10 +23,10 @@ final class Placement extends Model
     protected $keyType = 'string';
     public $incrementing = false;
 
-    protected $fillable = ['step_id', 'crew_id', 'first_on', 'last_on', 'parts', 'pinned'];
+    protected $fillable = ['step_id', 'crew_id', 'first_on', 'parts', 'pinned'];
 
     /** @var array<string, string> */
-    protected $casts = ['first_on' => 'date', 'last_on' => 'date', 'parts' => 'array', 'pinned' => 'boolean'];
+    protected $casts = ['first_on' => 'date', 'parts' => 'array', 'pinned' => 'boolean'];
 
     /** @return BelongsTo<Step, $this> */
     public function step(): BelongsTo

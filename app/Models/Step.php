@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Thicket\Calendar\Day;
 
 /**
  * @property string $id
@@ -133,6 +134,18 @@ final class Step extends Model
     public function records(): HasMany
     {
         return $this->hasMany(Record::class)->orderByDesc('seq');
+    }
+
+    /** First day that its programme gives it. */
+    public function dueFrom(): ?\DateTimeImmutable
+    {
+        return $this->due_from === null ? null : Day::parse($this->due_from->format('Y-m-d'));
+    }
+
+    /** Last day that its programme gives it. */
+    public function dueTo(): ?\DateTimeImmutable
+    {
+        return $this->due_to === null ? null : Day::parse($this->due_to->format('Y-m-d'));
     }
 
     /** The step as it stands, held to the end of the transaction: issuing, signing and withdrawing ask for it first. */

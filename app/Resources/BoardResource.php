@@ -244,6 +244,12 @@ final readonly class BoardResource
             ]) + $finding->values;
     }
 
+    /** @return array{us: string, metric: string} what a finding says */
+    public function text(Finding $finding): array
+    {
+        return $this->sentences->sentence($finding->code, $this->worded($finding));
+    }
+
     /** @return array<string, mixed> */
     public function finding(Finding $finding): array
     {

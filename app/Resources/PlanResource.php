@@ -73,6 +73,7 @@ final readonly class PlanResource
                     'day' => Format::day($part->day),
                     'people' => $part->people,
                     'minutes' => $part->minutes,
+                    'time' => Format::hours(Quantity::of($part->minutes, Unit::Minute)),
                 ],
                 $placement->parts,
             ),

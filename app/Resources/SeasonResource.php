@@ -26,6 +26,7 @@ final readonly class SeasonResource
     public function __construct(
         private PlanDesk $desk,
         private PlanResource $plans,
+        private BoardResource $board,
         private Catalogue $catalogue,
         private Sentences $sentences,
     ) {}
@@ -47,7 +48,9 @@ final readonly class SeasonResource
             'terms' => [
                 'last' => Format::day($season->last),
                 'money' => $terms->money === null ? null : number_format($terms->money / 100, 2, '.', ''),
-                'litresADay' => $terms->litres_a_day,
+                'mixADay' => Format::quantity(
+                    $terms->litres_a_day === null ? null : Quantity::of($terms->litres_a_day, Unit::Litre),
+                ),
                 'currency' => $crew->settings['prices']['currency'] ?? null,
                 'revision' => $terms->revision,
             ],
@@ -118,7 +121,9 @@ final readonly class SeasonResource
             'name' => $person->name,
             'volunteer' => $person->volunteer,
             'weekdays' => array_map(strval(...), $person->weekdays ?? WorkingWeek::USUAL_DAYS),
-            'minutesADay' => $person->minutes_a_day ?? WorkingWeek::USUAL_MINUTES,
+            'timeADay' => Format::hours(
+                Quantity::of($person->minutes_a_day ?? WorkingWeek::USUAL_MINUTES, Unit::Minute),
+            ),
         ];
     }
 
@@ -143,6 +148,7 @@ final readonly class SeasonResource
                 ],
                 $job->open,
             ),
+            'shut' => $this->shut($planned),
             'worth' => array_map(
                 fn(string $reason): string => $this->sentences->name("plan.worth.{$reason}"),
                 $job->worth->reasons,
@@ -153,5 +159,22 @@ final readonly class SeasonResource
             'after' => $job->after === [] ? null : $job->after[0]->job,
             'pinned' => $kept?->pinned === true,
         ];
+    }
+
+    /**
+     * Why it is open on no day of the season: what the rules say, or its programme's days that are over.
+     *
+     * @return array{us: string, metric: string}|null
+     */
+    private function shut(PlannedJob $planned): ?array
+    {
+        $over = $planned->step->dueTo();
+
+        return match (true) {
+            $planned->job->open !== [] => null,
+            $planned->shut !== null => $this->board->text($planned->shut),
+            $over !== null => $this->sentences->both('plan.shut.over', ['day' => $over]),
+            default => null,
+        };
     }
 }

@@ -10,6 +10,7 @@ use App\Models\Stand;
 use App\Models\User;
 use App\Support\Format;
 use App\Text\Sentences;
+use Illuminate\Database\Eloquent\Builder;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Measure\Quantity;
@@ -96,13 +97,13 @@ final readonly class CalendarDesk
         $entries = [];
         $rows = $crew
             ->placements()
+            // done, closed or put away is not planned any more
+            ->whereHas('step', static fn(Builder $step) => $step->whereDoesntHave('records'))
+            ->whereHas('step.stands', static fn($stand) => $stand->inHand())
             ->with(['step.stands', 'step.patch.ground'])
             ->get();
         foreach ($rows as $row) {
-            $stand = $row->step->stands->first();
-            if ($stand === null) {
-                continue;
-            }
+            $stand = $row->step->stands->first() ?? throw new \LogicException('asked for by the query');
             foreach ($row->parts as $n => $part) {
                 if ($me !== null && !in_array($me->id, $part['people'], true)) {
                     continue;

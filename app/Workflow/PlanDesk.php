@@ -64,9 +64,14 @@ final class PlanDesk
     /** @return list<PlannedJob> of all stands in hand whose way is chosen and not done */
     public function jobs(Crew $crew): array
     {
-        $pins = $crew->placements()->where('pinned', true)->pluck('first_on', 'step_id');
         $terms = $this->terms($crew);
         $first = $this->today($crew);
+        // a pin of a day that is gone holds nothing
+        $pins = $crew
+            ->placements()
+            ->where('pinned', true)
+            ->where('first_on', '>=', $first->format('Y-m-d'))
+            ->pluck('first_on', 'step_id');
         $last = max($first, Day::parse($terms->last_on->format('Y-m-d')));
         $stands = Stand::query()
             ->whereHas('patch.ground', static fn($ground) => $ground->where('crew_id', $crew->id))
@@ -80,7 +85,7 @@ final class PlanDesk
         foreach ($stands as $stand) {
             foreach ($this->openSteps($stand) as $step) {
                 // years to come are planned when they come
-                if ($step->due_from === null || self::dayOf($step->due_from) <= $last) {
+                if ($step->dueFrom() === null || $step->dueFrom() <= $last) {
                     $jobs[$step->id] ??= $this->job($stand, $step, $first, $last, $pins->get($step->id));
                 }
             }
@@ -159,7 +164,6 @@ final class PlanDesk
             [
                 'crew_id' => $crew->id,
                 'first_on' => $placement->first()->format('Y-m-d'),
-                'last_on' => $placement->last()->format('Y-m-d'),
                 'parts' => array_map(
                     static fn(Part $p): array => [
                         'day' => $p->day->format('Y-m-d'),
@@ -206,17 +210,15 @@ final class PlanDesk
         $hours = $pass->reentryHours();
         [$after, $notBefore] = $this->after($stand, $step, $given);
 
+        $begins = self::later($step->dueFrom(), $notBefore);
+        $open = $pass->open($first, $last, $begins, $step->dueTo());
+
         return new PlannedJob(
             new Job(
                 $step->id,
                 $stand->patch_id,
                 $asItIs->needs($step->sprayer_id === null ? [] : [$step->sprayer_id]),
-                $pass->open(
-                    $first,
-                    $last,
-                    self::later(self::dayOf($step->due_from), $notBefore),
-                    self::dayOf($step->due_to),
-                ),
+                $open,
                 $pass->worth(
                     $step->run !== null &&
                         $stand->steps->contains(
@@ -232,6 +234,7 @@ final class PlanDesk
             ),
             $stand,
             $step,
+            $open === [] ? $pass->shutBy(max($first, $begins ?? $first)) : null,
         );
     }
 
@@ -248,7 +251,7 @@ final class PlanDesk
         if ($before === null || $given === null) {
             return [[], null];
         }
-        $days = max(1, $before->note === $step->note ? $given->everyDays() : $given->afterDays());
+        $days = $given->daysAfter($before->note);
         $record = $before->records->first();
 
         return $record === null

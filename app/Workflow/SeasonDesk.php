@@ -10,7 +10,6 @@ use App\Models\User;
 use App\Repositories\SituationRepository;
 use App\Support\JobClock;
 use Thicket\Assess\YearOutlook;
-use Thicket\Calendar\Day;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\Species;
 use Thicket\Season\Phenology;
@@ -32,18 +31,12 @@ final readonly class SeasonDesk
      */
     public function around(Stand $stand, Step $step): array
     {
-        $situation = $this->situations->situation($stand);
-        $from = $step->due_from === null ? null : Day::parse($step->due_from->format('Y-m-d'));
-        if ($from !== null && $from > $situation->day) {
-            return ['opens' => $from, 'lastDay' => null];
-        }
-        $around = YearOutlook::seasonAround($situation, $this->situations->option($step, $stand->patch->ground->crew));
-        $to = $step->due_to === null ? null : Day::parse($step->due_to->format('Y-m-d'));
-        if ($to === null || $to < $situation->day || $around['opens'] !== null) {
-            return $around;
-        }
-
-        return ['opens' => null, 'lastDay' => $around['lastDay'] === null ? $to : min($to, $around['lastDay'])];
+        return YearOutlook::seasonAround(
+            $this->situations->situation($stand),
+            $this->situations->option($step, $stand->patch->ground->crew),
+            $step->dueFrom(),
+            $step->dueTo(),
+        );
     }
 
     /**

@@ -23,11 +23,10 @@ return new class extends Migration {
             $table->foreignUuid('step_id')->primary()->constrained()->cascadeOnDelete();
             $table->foreignUuid('crew_id')->constrained();
             $table->date('first_on');
-            $table->date('last_on');
             $table->json('parts')->comment('day, people with who leads first, minutes of each');
             $table->boolean('pinned')->default(false);
             $table->timestamps();
-            $table->index(['crew_id', 'last_on']);
+            $table->index(['crew_id', 'first_on']);
         });
     }
 

@@ -76,6 +76,46 @@ it('proposes, keeps, and holds to what is kept', function () {
     expect((string) $this->get('/api/v1/calendar.ics')->getContent())->toContain('planned-');
 });
 
+it('plans nothing any more of a stand that is closed, and says why a job is open on no day', function () {
+    $this->as();
+    $season = $this->api('POST', '/season-plan', [])->json();
+    $job = jobOf($season, 'Hand pull, Japanese stiltgrass');
+    $planned = fn(): array => array_column(
+        $this->api('GET', '/calendar?first=2026-09-01&last=2026-09-30')->json('entries'),
+        'job',
+    );
+    expect($planned())->toContain($job['id']);
+    Stand::query()
+        ->whereKey($job['standId'])
+        ->update(['closed_at' => now()]);
+    $this->as();
+    expect(
+        array_column(app(App\Workflow\CalendarDesk::class)->of(App\Models\User::query()->firstOrFail(), true), 'job'),
+    )->not->toContain($job['id']);
+
+    // its programme had the thistle sprayed by 13 October
+    $step = App\Models\Step::query()->findOrFail(jobOf($season, 'Shielded spot spray, Canada thistle')['id']);
+    $step->update(['due_to' => '2026-09-01']);
+    $crew = Crew::query()->firstOrFail();
+    $shut = function (string $step) use ($crew): ?string {
+        $desk = app(App\Workflow\PlanDesk::class);
+        $jobs = $desk->jobs($crew);
+        $season = $desk->season($crew, $jobs);
+        $plan = SeasonPlanner::hold($season, []);
+        $told = app(App\Resources\SeasonResource::class)->season($crew, $season, $jobs, $plan, true);
+
+        return collect($told['jobs'])->firstWhere('id', $step)['shut']['us'] ?? null;
+    };
+    expect($shut($step->id))->toBe('Its programme had it done by Tue 1 Sep 2026: follow the programme anew.');
+    // quackgrass is open in autumn till 8 November, and not before April again
+    $grass = jobOf($season, 'Foliar spot spray, Quackgrass')['id'];
+    expect($shut($grass))->toBeNull();
+    App\Models\Step::query()
+        ->findOrFail($grass)
+        ->update(['due_from' => '2026-12-01', 'due_to' => '2026-12-31']);
+    expect($shut($grass))->toBe('Out of season. The next window runs Sat 17 Apr 2027 to Thu 3 Jun 2027.');
+});
+
 it('moves a job within its days and pins it, and refuses the others with the reason', function () {
     $this->as();
     $season = $this->api('POST', '/season-plan', [])->json();
@@ -107,34 +147,35 @@ it('moves a job within its days and pins it, and refuses the others with the rea
 it('plans within money, weeks and days away, and says what fell', function () {
     $this->as();
     $season = $this->api('POST', '/season-plan', [])->json();
-    $terms = ['last' => '2027-06-30', 'money' => '0.50', 'litresADay' => 40];
+    $terms = ['last' => '2027-06-30', 'money' => '0.50', 'mixADay' => '11 gal'];
     $this->api('PUT', '/season-plan/terms', $terms, ['If-Match' => '"7"'])->assertStatus(412);
     $narrow = $this->api('PUT', '/season-plan/terms', $terms, ['If-Match' => "\"{$season['terms']['revision']}\""])
         ->assertOk()
         ->json();
-    expect([$narrow['terms']['money'], $narrow['terms']['litresADay'], $narrow['terms']['last']])->toBe([
+    expect([$narrow['terms']['money'], $narrow['terms']['mixADay']['value'], $narrow['terms']['last']])->toBe([
         '0.50',
-        40,
+        // 41.6 L, never rounded up
+        '41',
         '2027-06-30',
     ]);
     $short = collect($narrow['plan']['leftOut'])->pluck('why.0.code')->all();
     expect($short)->toContain('no-money')->and($narrow['fallen'])->not->toBe([]);
-    foreach (['last' => '2026-09-02', 'money' => '-1', 'litresADay' => -1] as $field => $bad) {
+    foreach (['last' => '2026-09-02', 'money' => '-1', 'mixADay' => '40'] as $field => $bad) {
         $this->api('PUT', '/season-plan/terms', [$field => $bad] + $terms, ['If-Match' => '"1"'])
             ->assertStatus(422)
             ->assertJsonPath('errors.0.pointer', "/{$field}");
     }
 
     $ada = collect($season['people'])->firstWhere('name', 'Ada Thornbury');
-    $week = ['weekdays' => ['5', '3', '5'], 'minutesADay' => 240, 'volunteer' => true];
+    $week = ['weekdays' => ['5', '3', '5'], 'timeADay' => '4 h', 'volunteer' => true];
     $changed = $this->api('PUT', "/season-plan/people/{$ada['id']}", $week, ['If-Match' => "\"{$ada['revision']}\""])
         ->assertOk()
         ->json();
     expect(collect($changed['people'])->firstWhere('id', $ada['id']))->toMatchArray([
         'weekdays' => ['3', '5'],
-        'minutesADay' => 240,
         'volunteer' => true,
     ]);
+    expect(collect($changed['people'])->firstWhere('id', $ada['id'])['timeADay']['shown']['us'])->toBe('4 h');
 
     $away = ['first' => '2026-09-03', 'last' => '2026-12-31', 'note' => 'shooting'];
     $closed = $this->api('POST', '/season-plan/away', $away)->assertCreated()->json();
@@ -194,12 +235,12 @@ it('takes busy days from a calendar file: whole days, and days of which three ho
         'person' => $bram,
         'document' => $document,
     ]);
-    foreach (['20260915', '20260919'] as $day) {
+    foreach (['20260915' => '2026-09-15', '20260919' => '2026-09-19'] as $day => $first) {
         // what came from the file before goes, what was typed stays
         $away = $send($file("SUMMARY:secret\r\nDTSTART;VALUE=DATE:{$day}"))->assertCreated()->json('away');
         expect(array_column($away, 'first', 'source'))->toBe([
             'typed' => '2026-09-07',
-            'calendar' => Day::parse(substr($day, 0, 4) . '-09-' . substr($day, 6))->format('Y-m-d'),
+            'calendar' => $first,
         ]);
         expect((string) json_encode(DB::table('days_away')->get()))->not->toContain('secret');
     }
@@ -227,7 +268,7 @@ it('lets what presses go first, and keeps to the crew of whoever asks', function
     $this->api(
         'PUT',
         "/season-plan/people/{$theirs}",
-        ['weekdays' => [], 'minutesADay' => 0],
+        ['weekdays' => [], 'timeADay' => '0 h'],
         [
             'If-Match' => '"1"',
         ],

@@ -231,6 +231,16 @@ it('shares kit, mix and money, and says what one more of each would do', functio
     expect(codesOf($plan([$spray('a', 'red', 100), $spray('b', 'red', 100)], litres: 199), 'b'))->toBe(['no-litres']);
 });
 
+it('leaves out what nobody can reckon where it would have to be held against a limit', function (): void {
+    $job = seasonJob('a', new Needs(60, 1, [], [], [], 'red', null, null));
+    expect(codesOf(SeasonPlanner::plan(twoWeeks([$job], litres: 100)), 'a'))->toBe(['mix-unknown']);
+    expect(Audit::of(twoWeeks([$job], litres: 100), [new Placement('a', [new Part(seasonDay(0), ['ada'], 60)])]))->toBe(
+        ['a takes nobody knows how much mix'],
+    );
+    // money that nobody knows is named, and not held against the limit
+    expect(SeasonPlanner::plan(twoWeeks([$job], money: 100))->unpriced)->toBe(['a']);
+});
+
 it('leaves out what is worth least where all will not fit, and names the day that would make room', function (): void {
     $day = [new Span(seasonDay(4), seasonDay(5))];
     $jobs = [

@@ -73,7 +73,7 @@ function randomSeason(int $seed, int $jobs, int $days, int $people): Season
                 $isSpray && $chance(50) ? ['licence'] : [],
                 $isSpray ? ['backpack'] : ($chance(15) ? ['chipper'] : []),
                 $isSpray ? ['red', 'blue'][$random->getInt(0, 1)] : '',
-                $isSpray ? $random->getInt(0, 300) : 0,
+                $isSpray ? ($chance(8) ? null : $random->getInt(0, 300)) : 0,
                 $chance(10) ? null : $random->getInt(0, 9000),
             ),
             $spans,

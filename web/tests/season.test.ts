@@ -22,6 +22,7 @@ const job = (id: string, open: [string, string][] = []): SeasonJob => ({
   ground: '',
   hours: null,
   open: open.map(([first, last]) => ({ first, last, withCare: false })),
+  shut: null,
   worth: [],
   spreads: false,
   promisedBy: null,

@@ -75,7 +75,7 @@ final class HoursController extends Controller
                 continue;
             }
             $season = $this->seasons->around($stand, $step);
-            if ($step->due_from !== null && $season['opens']?->format('Y-m-d') === $step->due_from->format('Y-m-d')) {
+            if ($season['opens'] !== null && $season['opens'] == $step->dueFrom()) {
                 // its programme has it later, whatever the hours are like
                 $lines[] = $this->resource->line($stand->id, $season, null);
                 continue;

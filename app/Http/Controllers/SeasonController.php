@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Exceptions\Stopped;
 use App\Http\Readers\SeasonTermsReader;
+use App\Http\Readers\WorkingWeekReader;
 use App\Http\SecurityLog;
 use App\Models\Crew;
 use App\Models\DaysAway;
@@ -35,6 +36,7 @@ final class SeasonController extends Controller
         private readonly PlanDesk $desk,
         private readonly SeasonResource $resource,
         private readonly SeasonTermsReader $terms,
+        private readonly WorkingWeekReader $weeks,
     ) {}
 
     /** The plan that is followed, as far as it still holds. */
@@ -125,22 +127,11 @@ final class SeasonController extends Controller
         $crew = $this->user($request)->crew;
         $person = Person::query()->where('crew_id', $crew->id)->findOrFail($personId);
         $in = $this->fields($request);
-        $days = $in->strings('weekdays', ['1', '2', '3', '4', '5', '6', '7'], 7);
-        $minutes = $in->int('minutesADay', 0, 1440);
-        $volunteer = $in->bool('volunteer', false);
+        $week = $this->weeks->read($in);
         $this->done($in);
         $this->mustMatch($request, $person->revision, fn(): array => ['revision' => $person->revision]);
         SecurityLog::note('working week or volunteer changed', $request, ['person' => $person->id]);
-        $days = array_map(intval(...), array_values(array_unique($days)));
-        sort($days);
-        $person
-            ->forceFill([
-                'weekdays' => $days,
-                'minutes_a_day' => $minutes,
-                'volunteer' => $volunteer,
-                'revision' => $person->revision + 1,
-            ])
-            ->save();
+        $person->forceFill($week + ['revision' => $person->revision + 1])->save();
 
         return $this->followed($crew->refresh());
     }

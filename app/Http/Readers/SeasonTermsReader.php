@@ -8,13 +8,14 @@ use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Thicket\Calendar\Day;
 use Thicket\Input\Fields;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Unit;
 use Thicket\SeasonPlan\Season;
 
 /** Till when a season is planned, with how much money and mix. */
 final readonly class SeasonTermsReader
 {
     private const MOST_MONEY = '10000000';
-    private const MOST_LITRES = 1_000_000;
 
     /** @return array{last_on: string|null, money: int|null, litres_a_day: int|null} money in the smallest coin */
     public function read(Fields $in, \DateTimeImmutable $today): array
@@ -32,7 +33,12 @@ final readonly class SeasonTermsReader
                 $money === null
                     ? null
                     : BigDecimal::of($money)->multipliedBy(100)->toScale(0, RoundingMode::DOWN)->toInt(),
-            'litres_a_day' => $in->intOrNull('litresADay', 0, self::MOST_LITRES),
+            // what can be brought out is never rounded up
+            'litres_a_day' => $in
+                ->positiveOrNull('mixADay', Dimension::Volume)
+                ?->in(Unit::Litre)
+                ->toScale(0, RoundingMode::DOWN)
+                ->toInt(),
         ];
     }
 }

@@ -78,9 +78,35 @@ final readonly class YearOutlook
      * The season around the day asked about: the last day on which it is not shut yet, or, where it is shut, the first
      * on which it is not. Looks to the end of the next year; both null where it never turns till then.
      *
+     * @param \DateTimeImmutable|null $notBefore by its programme
+     * @param \DateTimeImmutable|null $notAfter by its programme; one that is past is a plan that slipped, and shuts nothing
+     *
      * @return array{opens: \DateTimeImmutable|null, lastDay: \DateTimeImmutable|null}
      */
-    public static function seasonAround(Situation $situation, Option $option): array
+    public static function seasonAround(
+        Situation $situation,
+        Option $option,
+        ?\DateTimeImmutable $notBefore = null,
+        ?\DateTimeImmutable $notAfter = null,
+    ): array {
+        $day = $situation->day;
+        if ($notBefore > $day) {
+            return ['opens' => $notBefore, 'lastDay' => null];
+        }
+        $season = self::turnsAround($situation, $option);
+        $ends = $notAfter !== null && $notAfter >= $day && $season['opens'] === null;
+
+        return $ends ? ['opens' => null, 'lastDay' => min($notAfter, $season['lastDay'] ?? $notAfter)] : $season;
+    }
+
+    /** Whether an outcome of the calendar shuts a day; what cannot be told for want of a fact is not shut by the season. */
+    public static function isShut(Outcome $outcome): bool
+    {
+        return $outcome !== Outcome::CannotTell && $outcome->isWorseThan(Outcome::WithCare);
+    }
+
+    /** @return array{opens: \DateTimeImmutable|null, lastDay: \DateTimeImmutable|null} */
+    private static function turnsAround(Situation $situation, Option $option): array
     {
         $day = $situation->day;
         $lastDay = null;
@@ -89,8 +115,7 @@ final readonly class YearOutlook
                 if ($span['last'] < $day) {
                     continue;
                 }
-                // what cannot be told for want of a fact is not shut by the season
-                $isShut = $span['outcome'] !== Outcome::CannotTell && $span['outcome']->isWorseThan(Outcome::WithCare);
+                $isShut = self::isShut($span['outcome']);
                 if ($isShut && $lastDay !== null) {
                     return ['opens' => null, 'lastDay' => $lastDay];
                 }

@@ -6,6 +6,7 @@ namespace Thicket\Practice;
 
 use Brick\Math\RoundingMode;
 use Thicket\Assess\Rules\Untrained;
+use Thicket\Assess\RuleSet;
 use Thicket\Assess\YearOutlook;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\FactName;
@@ -14,6 +15,7 @@ use Thicket\Economics\Money;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Unit;
 use Thicket\Mix\RecipeSolver;
+use Thicket\Programmes\Planner;
 use Thicket\SeasonPlan\Needs;
 use Thicket\SeasonPlan\Span;
 use Thicket\SeasonPlan\Worth;
@@ -22,22 +24,47 @@ use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Situation\ToolsAtHand;
 use Thicket\Verdict\Certainty;
+use Thicket\Verdict\Finding;
 use Thicket\Verdict\Outcome;
 
 /** One pass of a chosen job as the season plan sees it: what it takes, when it is open, what it is worth. */
 final readonly class PlannedPass
 {
+    /** @var list<string> codes of findings that shut nothing here */
+    private array $aside;
+
     /** Whoever volunteers keeps off what this is asked for (rulings J55). */
     public const TRAINED = 'trained';
     public const LICENCE = 'licence';
-    /** Before this outcome nothing is shut by the season. */
-    private const OPEN = [Outcome::Fits, Outcome::WithCare, Outcome::CannotTell];
+    /** Seed that is down later than in half a year is no reason to go sooner (ours). */
+    private const SOON_DAYS = 183;
 
     /**
      * @param non-empty-list<Option> $tank the product of the step and its partners
      * @param list<string> $answered codes of findings that its programme answers
      */
-    public function __construct(private Situation $situation, private array $tank, private array $answered = []) {}
+    public function __construct(private Situation $situation, private array $tank, array $answered = [])
+    {
+        // a tool can still be got, as where programmes are laid out
+        $this->aside = [...$answered, ...Planner::CAN_BE_GOT];
+    }
+
+    /** What shuts it on a day, weather left aside; null where nothing does. */
+    public function shutBy(\DateTimeImmutable $day): ?Finding
+    {
+        $then = $this->situation->seasonOnly()->onDay($day);
+        foreach ($this->tank as $option) {
+            foreach (RuleSet::standard()->rules as $rule) {
+                foreach ($rule->evaluate($then, $option) as $finding) {
+                    if (YearOutlook::isShut($finding->outcome) && !in_array($finding->code, $this->aside, true)) {
+                        return $finding;
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
 
     /** @param list<string> $kit units of the crew that it is done with */
     public function needs(array $kit): Needs
@@ -58,7 +85,7 @@ final readonly class PlannedPass
             [...$this->isLicensed() ? [self::LICENCE] : [], ...$needsClearance ? [$clearance] : []],
             $kit,
             implode('+', array_map(static fn(Option $o): string => $o->card->product ?? '', $this->tank)),
-            $litres ?? 0,
+            $option->method->usesProduct() ? $litres : 0,
             $option->method->usesProduct() ? $money?->multipliedBy(100)->toScale(0, RoundingMode::CEILING)->toInt() : 0,
         );
     }
@@ -110,11 +137,11 @@ final readonly class PlannedPass
     {
         $spans = [new Span(Day::of($year, 1, 1), Day::of($year, 12, 31))];
         foreach ($this->tank as $option) {
-            $outlook = YearOutlook::of($this->situation, $option, $year, answered: $this->answered);
+            $outlook = YearOutlook::of($this->situation, $option, $year, answered: $this->aside);
             $best = $outlook->between(Day::of($year, 1, 1), Day::of($year, 12, 31))['best'];
             $both = [];
             foreach ($outlook->spans as $of) {
-                foreach (in_array($of['outcome'], self::OPEN, true) ? $spans : [] as $span) {
+                foreach (YearOutlook::isShut($of['outcome']) ? [] : $spans as $span) {
                     $from = max($span->first, $of['first']);
                     $until = min($span->last, $of['last']);
                     $from > $until ||
@@ -164,14 +191,17 @@ final readonly class PlannedPass
         foreach ([0, 1] as $more) {
             $shed = $this->situation->phenology()?->dayOf('seedShed', Day::year($day) + $more);
             if ($shed !== null && $shed > $day) {
-                return Day::between($day, $shed) <= 183 ? $shed->modify('-1 day') : null;
+                return Day::between($day, $shed) <= self::SOON_DAYS ? $shed->modify('-1 day') : null;
             }
         }
 
         return null;
     }
 
-    /** Hours of the longest re-entry of the tank; null where nothing is put there. */
+    /**
+     * Hours of the longest re-entry that a card of the tank names; null where nothing is put there. A card that is
+     * silent gives no number: the patch is shut for the rest of that day at least, and Afterwards says that it is silent.
+     */
     public function reentryHours(): ?int
     {
         return $this->tank[0]->method->usesProduct()

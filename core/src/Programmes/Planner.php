@@ -39,7 +39,7 @@ final readonly class Planner
     private const USUAL_LEAD_DAYS = 30;
     private const USUAL_LASTING_DAYS = 90;
     /** A tool or a trained person can still be got. */
-    private const CAN_BE_GOT = ['tool.missing', 'tool.nobody-cleared'];
+    public const CAN_BE_GOT = ['tool.missing', 'tool.nobody-cleared'];
 
     public function __construct(private Catalogue $catalogue, private Schools $schools, private Shed $shed) {}
 

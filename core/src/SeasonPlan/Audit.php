@@ -49,6 +49,9 @@ final class Audit
                 $work += $part->work();
                 $this->part($job, $part);
             }
+            if ($job->needs->litres === null && $this->season->litres !== null) {
+                $this->breaks($job->id, 'takes nobody knows how much mix');
+            }
             if ($job->needs->minutes === null || $work < $job->needs->minutes) {
                 $this->breaks($job->id, 'is not done whole');
             }

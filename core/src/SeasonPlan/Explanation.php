@@ -171,7 +171,7 @@ final class Explanation
                 Schedule::NOBODY_CLEARED => ['needs' => implode(' ', [...$job->needs->everyone, ...$job->needs->lead])],
                 Schedule::NO_MONEY => ['short' => (int) $job->needs->money - (int) $this->schedule->moneyLeft()],
                 Schedule::NO_TIME => ['minutes' => (int) $job->needs->minutes],
-                Schedule::NO_LITRES => ['litres' => $job->needs->litres],
+                Schedule::NO_LITRES => ['litres' => (int) $job->needs->litres],
                 Schedule::NO_KIT => ['kit' => implode(' ', $job->needs->kit)],
                 Schedule::TOO_SOON, Schedule::TOO_LATE => [
                     'job' => $job->after === [] ? '' : $job->after[0]->job,

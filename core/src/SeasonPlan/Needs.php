@@ -16,7 +16,7 @@ final readonly class Needs
      * @param list<string> $lead clearances of which one of them must have all
      * @param list<string> $kit kinds of equipment, one of each
      * @param string $product what goes through the kit; a unit carries one product a day
-     * @param int $litres of mix in all, rounded up
+     * @param int|null $litres of mix in all, rounded up; null where nobody can reckon it
      * @param int|null $money in the smallest coin; null where nobody knows a price
      */
     public function __construct(
@@ -26,14 +26,14 @@ final readonly class Needs
         public array $lead = [],
         public array $kit = [],
         public string $product = '',
-        public int $litres = 0,
+        public ?int $litres = 0,
         public ?int $money = 0,
     ) {}
 
     /** Litres for so many minutes of the work, rounded up. */
     public function litresFor(int $minutes): int
     {
-        return $this->minutes === null || $this->litres <= 0
+        return $this->minutes === null || $this->litres === null || $this->litres <= 0
             ? 0
             : intdiv($this->litres * $minutes + $this->minutes - 1, $this->minutes);
     }

@@ -36,6 +36,10 @@ final class Schedule
     public const TOO_SOON = 'too-soon';
     public const TOO_LATE = 'too-late';
     public const HOURS_UNKNOWN = 'hours-unknown';
+    public const MIX_UNKNOWN = 'mix-unknown';
+
+    /** What stands against a job on every day alike. */
+    private const WHATEVER_THE_DAY = [self::NO_MONEY, self::WAITS_FOR, self::HOURS_UNKNOWN, self::MIX_UNKNOWN];
 
     /** @var array<int, Days> by job */
     private array $placed = [];
@@ -110,7 +114,7 @@ final class Schedule
             }
             $days = $this->fit($j, $start);
             if (is_string($days)) {
-                if ($days === self::NO_MONEY || $days === self::WAITS_FOR || $days === self::HOURS_UNKNOWN) {
+                if (in_array($days, self::WHATEVER_THE_DAY, true)) {
                     return null;
                 }
                 continue;
@@ -136,6 +140,10 @@ final class Schedule
         $left = $job->needs->minutes;
         if ($left === null) {
             return self::HOURS_UNKNOWN;
+        }
+        // what cannot be reckoned cannot be held against a limit
+        if ($job->needs->litres === null && $this->table->season->litres !== null) {
+            return self::MIX_UNKNOWN;
         }
         if (
             $this->table->season->money !== null &&
@@ -263,6 +271,7 @@ final class Schedule
         return $days === [] ||
             $left > 0 ||
             $job->needs->minutes === null ||
+            ($job->needs->litres === null && $this->table->season->litres !== null) ||
             ($this->table->pin[$j] ?? $days[0][0]) !== $days[0][0] ||
             ($money !== null && (int) $job->needs->money > $money) ||
             $this->waits($j, $days[0][0], $moving) !== null ||
@@ -429,7 +438,7 @@ final class Schedule
     {
         $needs = $this->table->season->jobs[$j]->needs;
         $most = $this->table->season->litres;
-        if ($most === null || $needs->litres <= 0 || $needs->minutes === null) {
+        if ($most === null || $needs->litres === null || $needs->litres <= 0 || $needs->minutes === null) {
             return $left;
         }
 

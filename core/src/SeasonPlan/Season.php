@@ -10,7 +10,7 @@ use Thicket\Calendar\Day;
 final readonly class Season
 {
     public const MOST_DAYS = 800;
-    /** A job that is begun is done within so many days. */
+    /** A job that is begun is done within so many days (ours: weather, and what regrows, part it else). */
     public const WITHIN_DAYS = 14;
 
     /**

@@ -177,10 +177,8 @@ final readonly class SeasonReader
             $in->strings('lead', null, 20, 60),
             $in->strings('kit', null, 20, 60),
             $in->textOrNull('product', 80) ?? '',
-            $in->int('litres', 0, self::MOST_LITRES, 0) ?? 0,
-            $in->has('moneyUnknown') && $in->bool('moneyUnknown', false)
-                ? null
-                : $in->int('money', 0, self::MOST_MONEY, 0),
+            $in->bool('mixUnknown', false) ? null : $in->int('litres', 0, self::MOST_LITRES, 0),
+            $in->bool('moneyUnknown', false) ? null : $in->int('money', 0, self::MOST_MONEY, 0),
         );
         $in->noOthers();
 

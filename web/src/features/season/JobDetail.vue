@@ -41,8 +41,6 @@ const press = (): Promise<unknown> =>
       ),
     t('form.kept'),
   );
-const time = (minutes: number): string =>
-  minutes < 60 ? t('season.minutes', { n: minutes }) : t('season.hours', { n: Math.round(minutes / 6) / 10 });
 </script>
 
 <template>
@@ -55,11 +53,12 @@ const time = (minutes: number): string =>
       <ul v-if="placed" class="plain ruled">
         <li v-for="part in placed.parts" :key="part.day">
           <b>{{ dayText(part.day, true) }}</b>: {{ part.people.map(who).join(', ') }},
-          {{ t('season.each', { time: time(part.minutes) }, part.people.length) }}
+          {{ t('season.each', { time: format(part.time) }, part.people.length) }}
         </li>
       </ul>
       <h3>{{ t(placed ? 'season.whyThen' : 'season.whyNot') }}</h3>
       <ul class="said">
+        <li v-if="job.shut">{{ format(job.shut) }}</li>
         <li v-for="w in placed?.why ?? left?.why ?? []" :key="w.code">{{ format(w.text) }}</li>
       </ul>
       <template v-if="left?.room.length">

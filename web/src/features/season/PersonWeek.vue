@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import ActButton from '@/components/form/ActButton.vue';
-import TextField from '@/components/form/TextField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
 import TickField from '@/components/form/TickField.vue';
 import TicksField from '@/components/form/TicksField.vue';
 import { useSession } from '@/composables/useSession';
@@ -13,16 +13,16 @@ import type { Season } from './season';
 /** One person's week. */
 const props = defineProps<{ person: Season['people'][number] }>();
 const { t } = useI18n();
-const { isLead } = useSession();
+const { isLead, format } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 const WEEK = ['1', '2', '3', '4', '5', '6', '7'] as const;
 const days = ref([...props.person.weekdays]);
-const hours = ref(String(props.person.minutesADay / 60));
+const time = ref(format(props.person.timeADay));
 const volunteer = ref(props.person.volunteer);
 const changed = computed(
   () =>
     [...days.value].sort().join() !== props.person.weekdays.join() ||
-    Number(hours.value) * 60 !== props.person.minutesADay ||
+    time.value.trim() !== format(props.person.timeADay) ||
     volunteer.value !== props.person.volunteer,
 );
 const keep = (): Promise<unknown> =>
@@ -33,7 +33,7 @@ const keep = (): Promise<unknown> =>
           params: { path: { person: props.person.id }, header: { 'If-Match': `"${props.person.revision}"` } },
           body: {
             weekdays: days.value,
-            minutesADay: Math.round(Number(hours.value.replace(',', '.')) * 60),
+            timeADay: time.value,
             volunteer: volunteer.value,
           },
         }),
@@ -52,12 +52,12 @@ const keep = (): Promise<unknown> =>
       :options="WEEK.map((d) => ({ value: d, label: t(`season.weekday.${d}`) }))"
     />
     <div class="row">
-      <TextField
-        v-model="hours"
-        :label="t('season.hoursADay', { name: person.name })"
-        :fault="at('/minutesADay')"
-        inputmode="decimal"
-        width="6em"
+      <QuantityField
+        v-model="time"
+        :label="t('season.timeADay', { name: person.name })"
+        :fault="at('/timeADay')"
+        width="8em"
+        sample="6 h"
         :readonly="!isLead"
       />
       <TickField v-model="volunteer" :label="t('season.volunteer')" :disabled="!isLead" />

@@ -25,6 +25,7 @@ const without = computed(() => shown.value.plan.leftOut.length);
 const followed = computed(() => props.season.keptAt !== null);
 const opened = ref('');
 const reasonsOf = (job: string) => shown.value.plan.leftOut.find((l) => l.job === job) ?? null;
+const shutOf = (job: string) => shown.value.jobs.find((j) => j.id === job)?.shut ?? null;
 const nameOf = (job: string): string => shown.value.jobs.find((j) => j.id === job)?.name ?? '';
 const changed = computed(() => {
   if (!proposal.value) return 0;
@@ -45,7 +46,7 @@ const keep = async (): Promise<void> => {
     <RouterLink class="btn main" :to="{ name: 'today' }">{{ t('station.today') }}</RouterLink>
   </EmptyState>
   <div v-else class="stack">
-    <p class="answer">
+    <p class="headline">
       {{
         proposal
           ? t('season.wouldPlace', { n: rows.length - without, of: rows.length })
@@ -95,6 +96,7 @@ const keep = async (): Promise<void> => {
         <ul v-else class="plain ruled">
           <li v-for="l in shown.plan.leftOut" :key="l.job">
             <b>{{ nameOf(l.job) }}</b>
+            <p v-if="shutOf(l.job)">{{ format(shutOf(l.job)) }}</p>
             <p v-for="w in l.why" :key="w.code">{{ format(w.text) }}</p>
             <p v-if="l.room.length" class="small">
               {{ t('season.room') }}
@@ -125,10 +127,3 @@ const keep = async (): Promise<void> => {
     </p>
   </div>
 </template>
-
-<style scoped>
-.answer {
-  font-size: var(--size-xl);
-  font-weight: 650;
-}
-</style>

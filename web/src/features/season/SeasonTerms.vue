@@ -5,6 +5,7 @@ import { api, unwrap } from '@/api/client';
 import { dayText } from '@/components/dates';
 import ActButton from '@/components/form/ActButton.vue';
 import DayField from '@/components/form/DayField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
 import TextField from '@/components/form/TextField.vue';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
@@ -13,12 +14,12 @@ import type { Season } from './season';
 /** Till when it is planned, with how much money and how much mix a day. */
 const props = defineProps<{ season: Season }>();
 const { t } = useI18n();
-const { mayWrite } = useSession();
+const { mayWrite, format } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 const open = ref(false);
 const last = ref(props.season.terms.last);
 const money = ref(props.season.terms.money ?? '');
-const litres = ref(String(props.season.terms.litresADay ?? ''));
+const mix = ref(props.season.terms.mixADay ? format(props.season.terms.mixADay) : '');
 const keep = async (): Promise<void> => {
   const done = await run(() =>
     unwrap(
@@ -27,7 +28,7 @@ const keep = async (): Promise<void> => {
         body: {
           last: last.value,
           money: money.value.trim() || null,
-          litresADay: litres.value.trim() === '' ? null : Number(litres.value),
+          mixADay: mix.value.trim() || null,
         },
       }),
     ),
@@ -44,9 +45,7 @@ const keep = async (): Promise<void> => {
         ? t('season.noMoneyLimit')
         : t('season.moneyLimit', { money: `${season.terms.money} ${season.terms.currency ?? ''}` })
     }}
-    <template v-if="season.terms.litresADay !== null">{{
-      t('season.litresLimit', { n: season.terms.litresADay })
-    }}</template>
+    <template v-if="season.terms.mixADay">{{ t('season.mixLimit', { mix: format(season.terms.mixADay) }) }}</template>
     <ActButton v-if="mayWrite && !open" quiet small @click="open = true">{{ t('season.change') }}</ActButton>
   </p>
   <form v-if="open" class="stack under" novalidate @submit.prevent="keep">
@@ -59,13 +58,12 @@ const keep = async (): Promise<void> => {
       width="10em"
       :help="t('season.moneyHelp')"
     />
-    <TextField
-      v-model="litres"
-      :label="t('season.litres')"
-      :fault="at('/litresADay')"
-      inputmode="numeric"
-      width="10em"
-      :help="t('season.litresHelp')"
+    <QuantityField
+      v-model="mix"
+      :label="t('season.mix')"
+      :fault="at('/mixADay')"
+      :sample="t('season.mixSample')"
+      :help="t('season.mixHelp')"
     />
     <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
     <div class="row">
