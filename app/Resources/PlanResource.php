@@ -126,6 +126,7 @@ final readonly class PlanResource
         if ($words === '') {
             return 'none';
         }
+        $named = $kind === 'kit' ? 'tool' : 'clearance';
 
         return implode(
             ', ',
@@ -133,7 +134,7 @@ final readonly class PlanResource
                 fn(string $word): string => match (true) {
                     isset($names[$word]) => $names[$word],
                     $this->sentences->has("plan.{$kind}.{$word}") => $this->sentences->name("plan.{$kind}.{$word}"),
-                    $this->sentences->has("clearance.{$word}") => $this->sentences->name("clearance.{$word}"),
+                    $this->sentences->has("{$named}.{$word}") => $this->sentences->name("{$named}.{$word}"),
                     default => $word,
                 },
                 array_values(array_unique(explode(' ', $words))),

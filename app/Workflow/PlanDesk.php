@@ -102,6 +102,7 @@ final class PlanDesk
         $last = max($first, Day::parse($terms->last_on->format('Y-m-d')));
         $away = $crew->daysAway()->where('last_on', '>=', $first->format('Y-m-d'))->get();
         $units = array_merge([], ...array_map(static fn(PlannedJob $j): array => $j->job->needs->kit, $jobs));
+        $tools = array_merge([], ...array_map(static fn(PlannedJob $j): array => $j->job->needs->tools, $jobs));
 
         return new Season(
             $first,
@@ -111,7 +112,7 @@ final class PlanDesk
                 $crew->people->map(static fn(Person $p): Hand => self::hand($p, $first, $last, $away->all()))->all(),
             ),
             $this->travel($crew, $jobs),
-            array_fill_keys($units, 1),
+            array_fill_keys($units, 1) + $this->tools($crew, array_values(array_unique($tools))),
             $terms->money,
             $terms->litres_a_day,
         );
@@ -210,6 +211,7 @@ final class PlanDesk
         $hours = $pass->reentryHours();
         [$after, $notBefore] = $this->after($stand, $step, $given);
 
+        $needs = $asItIs->needs($step->sprayer_id === null ? [] : [$step->sprayer_id]);
         $begins = self::later($step->dueFrom(), $notBefore);
         $open = $pass->open($first, $last, $begins, $step->dueTo());
 
@@ -217,7 +219,7 @@ final class PlanDesk
             new Job(
                 $step->id,
                 $stand->patch_id,
-                $asItIs->needs($step->sprayer_id === null ? [] : [$step->sprayer_id]),
+                $step->told_minutes === null ? $needs : $needs->taking($step->told_minutes),
                 $open,
                 $pass->worth(
                     $step->run !== null &&
@@ -307,6 +309,28 @@ final class PlanDesk
                 ),
             ),
         );
+    }
+
+    /**
+     * How many tools the crew has for each need. What it has none of is not counted: it can still be got, and Methods
+     * says that it is missing.
+     *
+     * @param list<string> $needs
+     *
+     * @return array<string, int>
+     */
+    private function tools(Crew $crew, array $needs): array
+    {
+        $held = $crew->tools()->whereNull('gone_at')->pluck('kind')->countBy();
+        $counts = [];
+        foreach ($needs as $need) {
+            $counts[$need] = 0;
+            foreach ($this->catalogue->toolsThatMeet($need) as $kind) {
+                $counts[$need] += (int) $held->get($kind->id(), 0);
+            }
+        }
+
+        return array_filter($counts);
     }
 
     /** @param list<PlannedJob> $jobs */

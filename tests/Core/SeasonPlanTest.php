@@ -221,6 +221,16 @@ it('shares kit, mix and money, and says what one more of each would do', functio
     expect(onDays($two))->toHaveCount(1);
     expect([codesOf($two, 'b'), codesOf($two, 'b', 'room')])->toBe([['no-kit'], ['one-more-kit', 'instead-of']]);
     expect(onDays($plan([$spray('a', 'red', 100), $spray('b', 'blue', 100)], 2)))->toHaveCount(2);
+    // nothing goes through a saw: who has it may do both, two people may not
+    $cut = static fn(string $id, string $product, int $minutes): Job => seasonJob(
+        $id,
+        new Needs($minutes, 1, [], [], [], $product, 0, 0, ['saw']),
+        $day,
+    );
+    $saw = static fn(array $jobs): Proposal => SeasonPlanner::plan(twoWeeks($jobs, $hands, ['saw' => 1]));
+    expect(onDays($saw([$cut('a', 'red', 100), $cut('b', 'blue', 100)])))->toHaveCount(2);
+    $both = $saw([$cut('a', 'red', 300), $cut('b', 'blue', 300)]);
+    expect([count(onDays($both)), codesOf($both, 'b')])->toBe([1, ['no-kit']]);
 
     expect(onDays($plan([$spray('a', 'red', 100), $spray('b', 'red', 100)], money: 8000)))->toHaveCount(2);
     $dear = $plan([$spray('a', 'red', 100), $spray('b', 'red', 100)], money: 7999);
@@ -285,6 +295,23 @@ it('holds pins, makes way for them, and says when one cannot hold', function ():
     // a Saturday
     $plan = SeasonPlanner::plan(twoWeeks([jobWith(seasonJob('a'), pin: 5)]));
     expect(codesOf($plan, 'a'))->toBe(['pin-cannot-hold', 'nobody-there']);
+    // what it waits for opens too late for it, and goes ahead without it
+    $late = seasonJob('cut', open: [new Span(seasonDay(7), seasonDay(9))]);
+    $plan = SeasonPlanner::plan(twoWeeks([$pinned, $late]));
+    expect([onDays($plan), codesOf($plan, 'treat')[0]])->toBe([['cut' => '7:adax60'], 'pin-cannot-hold']);
+});
+
+it('puts nothing in the place of what stood there for nothing better', function (): void {
+    $day = [new Span(seasonDay(0), seasonDay(0))];
+    $jobs = [seasonJob('a', new Needs(300), $day), seasonJob('b', new Needs(300), $day)];
+    foreach (['a', 'b'] as $stood) {
+        $plan = SeasonPlanner::plan(twoWeeks($jobs), [new Placement($stood, [new Part(seasonDay(0), ['ada'], 300)])]);
+        expect(onDays($plan))->toBe([$stood => '0:adax300']);
+    }
+    // five points more are worth it
+    $jobs[1] = seasonJob('b', new Needs(300), $day, worth: Worth::of(['follows-on']));
+    $plan = SeasonPlanner::plan(twoWeeks($jobs), [new Placement('a', [new Part(seasonDay(0), ['ada'], 300)])]);
+    expect(onDays($plan))->toBe(['b' => '0:adax300']);
 });
 
 it('tells what came since, and moves one job with nothing else', function (): void {

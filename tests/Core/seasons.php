@@ -71,10 +71,11 @@ function randomSeason(int $seed, int $jobs, int $days, int $people): Season
                 $chance(15) ? 2 : 1,
                 $isSpray ? ['product'] : ($chance(20) ? ['saw'] : []),
                 $isSpray && $chance(50) ? ['licence'] : [],
-                $isSpray ? ['backpack'] : ($chance(15) ? ['chipper'] : []),
+                $isSpray ? ['backpack'] : [],
                 $isSpray ? ['red', 'blue'][$random->getInt(0, 1)] : '',
                 $isSpray ? ($chance(8) ? null : $random->getInt(0, 300)) : 0,
                 $chance(10) ? null : $random->getInt(0, 9000),
+                $chance(10) ? ['chipper'] : [],
             ),
             $spans,
             Worth::of(

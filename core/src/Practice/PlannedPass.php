@@ -87,6 +87,7 @@ final readonly class PlannedPass
             implode('+', array_map(static fn(Option $o): string => $o->card->product ?? '', $this->tank)),
             $option->method->usesProduct() ? $litres : 0,
             $option->method->usesProduct() ? $money?->multipliedBy(100)->toScale(0, RoundingMode::CEILING)->toInt() : 0,
+            ToolsAtHand::counted($option),
         );
     }
 
@@ -200,7 +201,7 @@ final readonly class PlannedPass
 
     /**
      * Hours of the longest re-entry that a card of the tank names; null where nothing is put there. A card that is
-     * silent gives no number: the patch is shut for the rest of that day at least, and Afterwards says that it is silent.
+     * silent gives no number: the patch is shut for the rest of that day at least, and Afterwards says so.
      */
     public function reentryHours(): ?int
     {

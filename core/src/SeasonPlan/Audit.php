@@ -123,8 +123,8 @@ final class Audit
                     $worked[$day][$id] = ($worked[$day][$id] ?? 0) + $part->minutes;
                     $stops[$day][$id][$job->patch] = true;
                 }
-                foreach ($job->needs->kit as $kind) {
-                    $holders[$day][$kind]["{$part->people[0]} {$job->needs->product}"] = true;
+                foreach ($job->needs->carried() as $kind => $product) {
+                    $holders[$day][$kind]["{$part->people[0]} {$product}"] = true;
                 }
                 $work = min($left, $part->work());
                 $left -= $work;

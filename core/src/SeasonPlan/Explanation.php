@@ -172,7 +172,7 @@ final class Explanation
                 Schedule::NO_MONEY => ['short' => (int) $job->needs->money - (int) $this->schedule->moneyLeft()],
                 Schedule::NO_TIME => ['minutes' => (int) $job->needs->minutes],
                 Schedule::NO_LITRES => ['litres' => (int) $job->needs->litres],
-                Schedule::NO_KIT => ['kit' => implode(' ', $job->needs->kit)],
+                Schedule::NO_KIT => ['kit' => implode(' ', array_keys($job->needs->carried()))],
                 Schedule::TOO_SOON, Schedule::TOO_LATE => [
                     'job' => $job->after === [] ? '' : $job->after[0]->job,
                 ],
@@ -212,7 +212,7 @@ final class Explanation
             ]);
         }
         if ($this->wider('kit')->best($j) !== null) {
-            $room[] = new Reason('one-more-kit', ['kit' => implode(' ', $job->needs->kit)]);
+            $room[] = new Reason('one-more-kit', ['kit' => implode(' ', array_keys($job->needs->carried()))]);
         }
         $swap = $this->swap($j);
         if ($swap !== null) {

@@ -18,6 +18,7 @@ final readonly class Needs
      * @param string $product what goes through the kit; a unit carries one product a day
      * @param int|null $litres of mix in all, rounded up; null where nobody can reckon it
      * @param int|null $money in the smallest coin; null where nobody knows a price
+     * @param list<string> $tools kinds of hand tools and machines, one of each; nothing goes through them
      */
     public function __construct(
         public ?int $minutes,
@@ -28,7 +29,30 @@ final readonly class Needs
         public string $product = '',
         public ?int $litres = 0,
         public ?int $money = 0,
+        public array $tools = [],
     ) {}
+
+    /** @return array<string, string> what its lead carries, with the product that goes through it */
+    public function carried(): array
+    {
+        return array_fill_keys($this->kit, $this->product) + array_fill_keys($this->tools, '');
+    }
+
+    /** The same with minutes that somebody told. */
+    public function taking(int $minutes): self
+    {
+        return new self(
+            $minutes,
+            $this->hands,
+            $this->everyone,
+            $this->lead,
+            $this->kit,
+            $this->product,
+            $this->litres,
+            $this->money,
+            $this->tools,
+        );
+    }
 
     /** Litres for so many minutes of the work, rounded up. */
     public function litresFor(int $minutes): int

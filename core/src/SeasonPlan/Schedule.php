@@ -80,8 +80,10 @@ final class Schedule
     public function score(): int
     {
         $score = array_sum($this->values);
-        foreach ($this->placed as $j => $days) {
-            $score -= $this->table->moving($j, $days[0][0]);
+        foreach (array_keys($this->table->season->jobs) as $j) {
+            $score -= isset($this->placed[$j])
+                ? $this->table->moving($j, $this->placed[$j][0][0])
+                : $this->table->leavingOut($j);
         }
         foreach ($this->stops as $hands) {
             foreach ($hands as $stops) {
@@ -462,11 +464,11 @@ final class Schedule
                 }
             }
         }
-        foreach ($job->needs->kit as $kind) {
+        foreach ($job->needs->carried() as $kind => $product) {
             $held = $this->holders[$day][$kind] ?? [];
             if (
                 isset($season->kit[$kind]) &&
-                !isset($held["{$lead} {$job->needs->product}"]) &&
+                !isset($held["{$lead} {$product}"]) &&
                 count($held) >= $season->kit[$kind]
             ) {
                 return self::NO_KIT;
@@ -528,10 +530,10 @@ final class Schedule
                 $this->worked[$day][$h] = ($this->worked[$day][$h] ?? 0) + $sign * $minutes;
                 $this->stops[$day][$h] = self::counted($this->stops[$day][$h] ?? [], $job->patch, $sign);
             }
-            foreach ($job->needs->kit as $kind) {
+            foreach ($job->needs->carried() as $kind => $product) {
                 $this->holders[$day][$kind] = self::counted(
                     $this->holders[$day][$kind] ?? [],
-                    "{$hands[0]} {$job->needs->product}",
+                    "{$hands[0]} {$product}",
                     $sign,
                 );
             }

@@ -179,6 +179,7 @@ final readonly class SeasonReader
             $in->textOrNull('product', 80) ?? '',
             $in->bool('mixUnknown', false) ? null : $in->int('litres', 0, self::MOST_LITRES, 0),
             $in->bool('moneyUnknown', false) ? null : $in->int('money', 0, self::MOST_MONEY, 0),
+            $in->strings('tools', null, 20, 60),
         );
         $in->noOthers();
 

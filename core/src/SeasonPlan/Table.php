@@ -70,7 +70,8 @@ final class Table
             $this->job($j, $job);
         }
         foreach ($this->pin as $j => $day) {
-            $this->makeWay($j, $day);
+            // for a pin that cannot hold nothing makes way
+            $this->isReached($j, $day) && $this->makeWay($j, $day);
         }
     }
 
@@ -83,6 +84,19 @@ final class Table
         }
 
         return array_values(array_unique($out));
+    }
+
+    /** Whether all that comes before a job can stand early enough for it, by its open days alone. */
+    private function isReached(int $j, int $day): bool
+    {
+        foreach ($this->after[$j] as [$k, $least]) {
+            $early = array_filter($this->order[$k], static fn(int $at): bool => $at <= $day - $least);
+            if ($early === [] || !$this->isReached($k, max($early))) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** What comes before a pinned job begins early enough for it. */
@@ -106,6 +120,14 @@ final class Table
         return $at === $first
             ? 0
             : $points * min(self::MOVED_MOST, self::MOVED + self::MOVED_A_DAY * abs($first - $at));
+    }
+
+    /** What it costs to leave out a job that stood before: as much as to move it furthest. */
+    public function leavingOut(int $j): int
+    {
+        return isset($this->was[$this->season->jobs[$j]->id])
+            ? $this->season->jobs[$j]->worth->points * self::MOVED_MOST
+            : 0;
     }
 
     public function stood(int $j): ?Placement

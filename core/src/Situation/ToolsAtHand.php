@@ -25,6 +25,20 @@ final readonly class ToolsAtHand
      */
     private function __construct(public array $missing, public ?string $clearance) {}
 
+    /** @return list<string> needs of a method that a crew has only so many tools for */
+    public static function counted(Option $option): array
+    {
+        return array_values(
+            array_filter(
+                $option->method->tools(),
+                static fn(string $need): bool => array_filter(
+                    $option->catalogue->toolsThatMeet($need),
+                    static fn(ToolKind $kind): bool => $kind->isCommon(),
+                ) === [],
+            ),
+        );
+    }
+
     public static function of(Situation $situation, Option $option): self
     {
         $missing = [];
