@@ -226,6 +226,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('season-plan', [SeasonController::class, 'store']);
         Route::put('season-plan/terms', [SeasonController::class, 'updateTerms']);
         Route::put('season-plan/jobs/{step}', [SeasonController::class, 'move']);
+        Route::put('season-plan/jobs/{step}/time', [SeasonController::class, 'updateTime']);
         Route::put('season-plan/people/{person}', [SeasonController::class, 'updatePerson']);
         Route::post('season-plan/away', [SeasonController::class, 'storeAway']);
         Route::delete('season-plan/away/{away}', [SeasonController::class, 'destroyAway']);

@@ -29,6 +29,7 @@ use Thicket\Calendar\Day;
  * @property string|null $why why this way was chosen, in the words of who chose it
  * @property \Illuminate\Support\Carbon|null $due_from
  * @property \Illuminate\Support\Carbon|null $due_to
+ * @property int|null $told_minutes how long it takes, as somebody told
  * @property Patch $patch
  * @property \Illuminate\Database\Eloquent\Collection<int, Stand> $stands
  * @property LabelCardVersion|null $cardVersion

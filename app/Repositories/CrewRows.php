@@ -46,6 +46,13 @@ final class CrewRows
         return $stand;
     }
 
+    public static function step(User $user, string $id): Step
+    {
+        return Step::query()
+            ->whereHas('patch.ground', static fn($ground) => $ground->where('crew_id', $user->crew_id))
+            ->findOrFail($id);
+    }
+
     /** @return array{Stand, Step} a step that something is mixed for, with its stand (409 where nothing is) */
     public static function mixedStep(User $user, string $id): array
     {

@@ -140,6 +140,9 @@ final readonly class SeasonResource
             'ground' => $planned->stand->patch->ground->name,
             'hours' =>
                 $job->needs->minutes === null ? null : Format::hours(Quantity::of($job->needs->minutes, Unit::Minute)),
+            // told by somebody, not reckoned
+            'hoursTold' => $planned->step->told_minutes !== null,
+            'revision' => $planned->step->revision,
             'open' => array_map(
                 static fn(Span $s): array => [
                     'first' => Format::day($s->first),

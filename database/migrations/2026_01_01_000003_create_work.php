@@ -65,6 +65,7 @@ return new class extends Migration {
             $table->string('note', 60)->nullable()->comment('code of what to do in this job');
             $table->date('due_from')->nullable();
             $table->date('due_to')->nullable();
+            $table->unsignedInteger('told_minutes')->nullable()->comment('how long it takes, as somebody told');
             $table->string('why', 500)->nullable()->comment('why this way was chosen, in the words of who chose it');
         });
         Schema::create('stand_step', function (Blueprint $table): void {

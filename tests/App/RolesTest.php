@@ -136,6 +136,7 @@ const ROUTES = [
         'POST season-plan',
         'PUT season-plan/terms',
         'PUT season-plan/jobs/{step}',
+        'PUT season-plan/jobs/{step}/time',
         'POST season-plan/away',
         'DELETE season-plan/away/{away}',
         'POST season-plan/busy',

@@ -276,6 +276,25 @@ it('lets what presses go first, and keeps to the crew of whoever asks', function
     expect(Placement::query()->count())->toBe($step);
 });
 
+it('takes the time that somebody tells for a job, and reckons it again when asked', function () {
+    $this->as();
+    $job = jobOf($this->api('GET', '/season-plan')->json(), 'Hand pull, Japanese stiltgrass');
+    $tell = fn(?string $time, int $revision) => $this->api(
+        'PUT',
+        "/season-plan/jobs/{$job['id']}/time",
+        ['time' => $time],
+        ['If-Match' => "\"{$revision}\""],
+    );
+    $told = jobOf($tell('9 1/2 h', $job['revision'])->assertOk()->json(), $job['name']);
+    expect([$told['hours']['shown']['us'], $told['hoursTold']])->toBe(['9.5 h', true]);
+    $tell('9 h', $job['revision'])->assertStatus(412);
+    foreach (['2001 h', '-1 h', '5 gal'] as $bad) {
+        $tell($bad, $told['revision'])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/time');
+    }
+    $again = jobOf($tell(null, $told['revision'])->assertOk()->json(), $job['name']);
+    expect([$again['hours'], $again['hoursTold']])->toBe([$job['hours'], false]);
+});
+
 it('has a sentence for every reason that a plan can give', function () {
     $resource = app(PlanResource::class);
     $codes = [];

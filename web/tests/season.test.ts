@@ -21,6 +21,8 @@ const job = (id: string, open: [string, string][] = []): SeasonJob => ({
   patch: '',
   ground: '',
   hours: null,
+  hoursTold: false,
+  revision: 1,
   open: open.map(([first, last]) => ({ first, last, withCare: false })),
   shut: null,
   worth: [],

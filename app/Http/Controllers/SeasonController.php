@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Exceptions\Stopped;
 use App\Http\Readers\SeasonTermsReader;
 use App\Http\Readers\WorkingWeekReader;
+use App\Http\Readers\WorkTimeReader;
 use App\Http\SecurityLog;
 use App\Models\Crew;
 use App\Models\DaysAway;
@@ -116,6 +117,20 @@ final class SeasonController extends Controller
         } else {
             $this->desk->put($crew, $moved, true);
         }
+
+        return $this->followed($crew);
+    }
+
+    /** Tells how long one job takes, where nobody can reckon it or the crew knows better; null to reckon it again. */
+    public function updateTime(Request $request, string $stepId, WorkTimeReader $times): JsonResponse
+    {
+        $crew = $this->user($request)->crew;
+        $step = CrewRows::step($this->user($request), $stepId);
+        $in = $this->fields($request);
+        $minutes = $times->read($in);
+        $this->done($in);
+        $this->mustMatch($request, $step->revision, fn(): array => ['revision' => $step->revision]);
+        $step->forceFill(['told_minutes' => $minutes, 'revision' => $step->revision + 1])->save();
 
         return $this->followed($crew);
     }

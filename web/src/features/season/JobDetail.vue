@@ -5,6 +5,7 @@ import { api, unwrap, type Schemas } from '@/api/client';
 import { dayText } from '@/components/dates';
 import ActButton from '@/components/form/ActButton.vue';
 import DayField from '@/components/form/DayField.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
 import TickField from '@/components/form/TickField.vue';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
@@ -30,6 +31,18 @@ const move = (to: string | null): Promise<unknown> =>
     () => unwrap(api.PUT('/season-plan/jobs/{step}', { params: { path: { step: props.job.id } }, body: { day: to } })),
     to ? t('season.moved', { day: dayText(to) }) : t('form.kept'),
   );
+const time = ref(props.job.hours ? format(props.job.hours) : '');
+const tell = (told: string | null): Promise<unknown> =>
+  run(
+    () =>
+      unwrap(
+        api.PUT('/season-plan/jobs/{step}/time', {
+          params: { path: { step: props.job.id }, header: { 'If-Match': `"${props.job.revision}"` } },
+          body: { time: told },
+        }),
+      ),
+    t('form.kept'),
+  );
 const press = (): Promise<unknown> =>
   run(
     () =>
@@ -48,7 +61,9 @@ const press = (): Promise<unknown> =>
     <div class="stack">
       <p class="small">
         <RouterLink :to="{ name: 'when', params: { stand: job.standId } }">{{ job.patch }}, {{ job.ground }}</RouterLink
-        ><template v-if="job.hours"> · {{ t('season.work', { time: format(job.hours) }) }}</template>
+        ><template v-if="job.hours">
+          · {{ t(job.hoursTold ? 'season.workTold' : 'season.work', { time: format(job.hours) }) }}</template
+        >
       </p>
       <ul v-if="placed" class="plain ruled">
         <li v-for="part in placed.parts" :key="part.day">
@@ -79,6 +94,13 @@ const press = (): Promise<unknown> =>
         />
         <ActButton :busy="busy" :disabled="!day" @click="move(day)">{{ t('season.put') }}</ActButton>
         <ActButton v-if="job.pinned" quiet :disabled="busy" @click="move(null)">{{ t('season.letGo') }}</ActButton>
+      </div>
+      <div class="row">
+        <QuantityField v-model="time" :label="t('season.takes')" :fault="at('/time')" width="8em" sample="6 h" />
+        <ActButton quiet :busy="busy" :disabled="!time.trim()" @click="tell(time)">{{
+          t('season.keepThis')
+        }}</ActButton>
+        <ActButton v-if="job.hoursTold" quiet :disabled="busy" @click="tell(null)">{{ t('season.reckon') }}</ActButton>
       </div>
       <fieldset class="bare stack">
         <legend class="label">{{ t('season.presses') }}</legend>
