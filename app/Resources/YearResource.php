@@ -7,6 +7,7 @@ namespace App\Resources;
 use App\Support\Format;
 use App\Text\Sentences;
 use Thicket\Assess\Board;
+use Thicket\Assess\Rounds;
 use Thicket\Assess\Row;
 use Thicket\Assess\YearOutlook;
 use Thicket\Calendar\Day;
@@ -88,6 +89,13 @@ final readonly class YearResource
                         'outcome' => $chosenRow->outcome->value,
                         'outcomeName' => $this->sentences->name("outcome.{$chosenRow->outcome->value}"),
                         'opens' => $this->opens($situation, $chosenRow),
+                        'rounds' => array_map(
+                            fn(Finding $f): array => [
+                                'code' => $f->missing ?? $f->code,
+                                'text' => $this->sentences->sentence($f->code, $f->values),
+                            ],
+                            Rounds::of($situation, $chosenRow->option),
+                        ),
                         // what it shuts, were it done today
                         'after' => array_map(
                             fn(Finding $f): array => [

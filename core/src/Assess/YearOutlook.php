@@ -79,7 +79,7 @@ final readonly class YearOutlook
      * on which it is not. Looks to the end of the next year; both null where it never turns till then.
      *
      * @param \DateTimeImmutable|null $notBefore by its programme
-     * @param \DateTimeImmutable|null $notAfter by its programme; one that is past is a plan that slipped, and shuts nothing
+     * @param \DateTimeImmutable|null $notAfter by its programme; one that is past slipped, and shuts nothing
      *
      * @return array{opens: \DateTimeImmutable|null, lastDay: \DateTimeImmutable|null}
      */
@@ -99,7 +99,7 @@ final readonly class YearOutlook
         return $ends ? ['opens' => null, 'lastDay' => min($notAfter, $season['lastDay'] ?? $notAfter)] : $season;
     }
 
-    /** Whether an outcome of the calendar shuts a day; what cannot be told for want of a fact is not shut by the season. */
+    /** Whether an outcome of the calendar shuts a day; what cannot be told for want of a fact is not shut. */
     public static function isShut(Outcome $outcome): bool
     {
         return $outcome !== Outcome::CannotTell && $outcome->isWorseThan(Outcome::WithCare);

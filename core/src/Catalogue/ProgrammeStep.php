@@ -69,7 +69,7 @@ final readonly class ProgrammeStep
         return $this->data->int('afterDays', 0);
     }
 
-    /** Days from the job before it, by that one's note: a round of its own comes after a round, else it follows a step. */
+    /** Days from the job before it, by that one's note: a round of its own after a round, else it follows a step. */
     public function daysAfter(?string $noteBefore): int
     {
         return max(1, $noteBefore === $this->note() ? $this->everyDays() : $this->afterDays());

@@ -30,6 +30,7 @@ final readonly class CardDetails
         'tankMixAllowed',
         'seasonallyDry',
         'autumnLaying',
+        'repeatIfNeeded',
     ];
     public const BUYERS = ['home', 'farm', 'licensed'];
 

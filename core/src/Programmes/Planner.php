@@ -35,9 +35,6 @@ final readonly class Planner
     /** What the day will show; none of it shuts a plan. */
     private const SEEN_ON_THE_DAY = [Outcome::NotNow, Outcome::CannotTell];
     private const SHUT = [Outcome::NotAllowed, Outcome::DoesNotSuit];
-    /** Where no card says how long a preventer takes and lasts (handbook 8, 4: the granular kind). */
-    private const USUAL_LEAD_DAYS = 30;
-    private const USUAL_LASTING_DAYS = 90;
     /** A tool or a trained person can still be got. */
     public const CAN_BE_GOT = ['tool.missing', 'tool.nobody-cleared'];
 
@@ -217,18 +214,7 @@ final readonly class Planner
                     : null;
         }
         $until = $earliest->modify("+{$years} years");
-        $calendar = PreventerCalendar::of(
-            $flushes,
-            new PreventerTerms(
-                $card->intervals->leadDays ?? self::USUAL_LEAD_DAYS,
-                $card->intervals->lastingDays ?? self::USUAL_LASTING_DAYS,
-                $card?->details->answers['leadInsideLasting'] ?? true,
-                ($card->directions->ceilings[0] ?? null)?->applications,
-                $card->directions->ceilings[0]->intervalDays ?? 0,
-            ),
-            $earliest,
-            $until,
-        );
+        $calendar = PreventerCalendar::of($flushes, PreventerTerms::of($card), $earliest, $until);
 
         return array_map(
             static fn(Laying $l): array => [

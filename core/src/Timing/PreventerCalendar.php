@@ -64,7 +64,11 @@ final readonly class PreventerCalendar
                 $active > $open && ($unprotected[] = ['from' => $open, 'to' => $active->modify('-1 day')]);
                 $covered = $active->modify('+' . ($works - 1) . ' days');
                 $layings[] = new Laying(
-                    $first && !self::follows($layings, $flush['from']) ? Laying::FIRST : Laying::REPEAT,
+                    match (true) {
+                        $first && !self::follows($layings, $flush['from']) => Laying::FIRST,
+                        $terms->onlyIfNeeded => Laying::LOOK,
+                        default => Laying::REPEAT,
+                    },
                     min($earliest, $day),
                     $day,
                     $active,

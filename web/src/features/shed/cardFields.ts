@@ -105,6 +105,8 @@ export const SECTIONS: readonly { key: string; fields: readonly CardField[] }[] 
       { id: 'leadDays', kind: 'number' },
       { id: 'lastingDays', kind: 'number' },
       { id: 'leadInsideLasting', kind: 'yes-no' },
+      { id: 'autumnLaying', kind: 'yes-no' },
+      { id: 'repeatIfNeeded', kind: 'yes-no' },
     ],
   },
   {

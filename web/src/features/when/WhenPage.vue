@@ -44,6 +44,13 @@ const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
         <RouterLink :to="{ name: 'methods', params: { stand: props.stand } }">{{ t('station.methods') }}</RouterLink>
       </p>
       <YearStrip :year="year" />
+      <section v-if="year.chosen?.rounds.length" class="stack" aria-labelledby="rounds-h">
+        <h2 id="rounds-h">{{ t('when.rounds') }}</h2>
+        <ul class="plain ruled">
+          <li v-for="(r, i) in year.chosen.rounds" :key="i">{{ format(r.text) }}</li>
+        </ul>
+        <p class="small soft">{{ t('when.roundsHelp') }}</p>
+      </section>
       <section v-if="year.chosen?.after.length" class="stack" aria-labelledby="after-h">
         <h2 id="after-h">{{ t('when.after') }}</h2>
         <ul class="plain ruled">
