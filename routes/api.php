@@ -10,6 +10,7 @@ use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\ContainerController;
 use App\Http\Controllers\CountController;
 use App\Http\Controllers\ExchangeController;
+use App\Http\Controllers\FieldController;
 use App\Http\Controllers\GroundController;
 use App\Http\Controllers\HandbookController;
 use App\Http\Controllers\HoursController;
@@ -159,6 +160,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('stands/{stand}/gates', [SheetController::class, 'gates']);
     Route::get('steps/{step}/recipe', [RecipeController::class, 'show']);
     Route::get('sheets/{sheet}', [SheetController::class, 'show']);
+    Route::get('sheets/{sheet}/notes', [FieldController::class, 'show']);
     Route::get('stands/{stand}/sheet-draft', [SheetController::class, 'draft']);
     Route::get('records/{record}', [RecordController::class, 'show']);
     Route::get('shed', [ShedController::class, 'show']);
@@ -203,6 +205,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::put('stands/{stand}/step', [StepController::class, 'update']);
         Route::put('steps/{step}/recipe', [RecipeController::class, 'update']);
         Route::post('stands/{stand}/sheets', [SheetController::class, 'store']);
+        Route::post('sheets/{sheet}/notes', [FieldController::class, 'store']);
         Route::post('sheets/{sheet}/records', [RecordController::class, 'store']);
         Route::post('records/{record}/look-backs', [LookBackController::class, 'store']);
         Route::put('steps/{step}/card', [StepCardController::class, 'update']);

@@ -54,6 +54,7 @@ final readonly class DraftSheet
         private StandResource $resource,
         private Sentences $sentences,
         private Puts $puts,
+        private FieldTerms $field,
     ) {}
 
     /**
@@ -150,9 +151,11 @@ final readonly class DraftSheet
                     'limit' => Format::quantity($l->value),
                     'text' => $this->sentences->both($l->code(), ['limit' => $l->value]),
                     'source' => $l->source,
+                    'typed' => FieldTerms::typed($l),
                 ],
                 StartLimits::ofTank($products, $species)->limits,
             ),
+            'field' => $this->field->of($situation, $products),
             'wearing' => $names('wear', $cautions->wearing),
             'cautions' => [...$names('caution', $cautions->cautions), ...$label],
             'kit' => $names('kit', $cautions->kit),

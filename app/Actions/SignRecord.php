@@ -6,6 +6,7 @@ namespace App\Actions;
 
 use App\Exceptions\Stopped;
 use App\Models\Batch;
+use App\Models\FieldNote;
 use App\Models\Record;
 use App\Models\Sealed;
 use App\Models\Sheet;
@@ -13,18 +14,20 @@ use App\Models\Stand;
 use App\Models\Step;
 use App\Models\StockWithdrawal;
 use App\Models\User;
+use App\Resources\FieldResource;
 use App\Seal\Chain;
 use App\Support\CanonicalJson;
 use App\Support\Format;
 use Illuminate\Support\Facades\DB;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Catalogue;
-use Thicket\Catalogue\FactName;
+use Thicket\FieldDay\CarriedLimits;
+use Thicket\FieldDay\EventKind;
+use Thicket\FieldDay\FieldLog;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Mix\MixedProduct;
 use Thicket\Timing\EvaluationDate;
-use Thicket\Timing\StartLimit;
 
 /**
  * Signs and seals a work record: a new link of the crew's chain (rulings B17, J29). Signed once, then only added
@@ -37,6 +40,7 @@ final readonly class SignRecord
         private \App\Repositories\SituationRepository $situations,
         private Puts $puts,
         private Chain $chain,
+        private FieldResource $field,
     ) {}
 
     /** @param array<string, mixed> $body as RecordReader reads it */
@@ -82,10 +86,13 @@ final readonly class SignRecord
                 ->orderBy('number')
                 ->lockForUpdate()
                 ->get();
+            $notes = $sheet->load('fieldNotes')->fieldNotes;
+            $log = $sheet->fieldLog();
             $body += $this->used($sheet, $stand, $body) + [
                     'batches' => self::mixed($batches, $stand->patch->ground->time_zone),
                 ] + [
-                    'outsideLimits' => $this->outside($sheet, $body),
+                    'outsideLimits' => self::outside($sheet, $body, $log),
+                    'field' => $notes->isEmpty() ? null : $this->field->day($sheet, $log),
                     'signedBy' => $user->name,
                     'licence' => $user->person?->licence,
                     'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot],
@@ -106,6 +113,10 @@ final readonly class SignRecord
                     'signed_at' => now(),
                 ],
             );
+            // what was noted up to here is signed with it, and part of its seal
+            FieldNote::query()
+                ->whereIn('id', $notes->pluck('id'))
+                ->update(['record_id' => $record->id]);
             // a draw is linked to its record by way of its batch
             $batches->each(static fn(Batch $batch) => $batch->update(['record_id' => $record->id]));
 
@@ -208,33 +219,21 @@ final readonly class SignRecord
     }
 
     /**
-     * Readings outside the limits that the sheet carries, by the limit's sentence.
+     * Limits that the sheet carries and that what was signed, or a reading on the way, did not keep.
      *
      * @param array<string, mixed> $body
      *
      * @return list<string>
      */
-    private function outside(Sheet $sheet, array $body): array
+    private static function outside(Sheet $sheet, array $body, FieldLog $log): array
     {
-        $out = [];
-        $readings = ['wind-speed' => $body['wind'] ?? null, 'air-temperature' => $body['temperature'] ?? null];
-        foreach ($sheet->snapshot['startOnlyIf'] ?? [] as $limit) {
-            $reading = $readings[$limit['fact']] ?? null;
-            $value = Quantity::of($limit['limit']['value'], Unit::from($limit['limit']['unit']));
-            $carried = new StartLimit(
-                FactName::from($limit['fact']),
-                $limit['comparator'] === 'least',
-                $value,
-                $limit['source'],
-            );
-            if (
-                is_array($reading) &&
-                !$carried->allows(Quantity::of($reading['value'], Unit::from($reading['unit'])))
-            ) {
-                $out[] = $limit['text']['us'];
-            }
+        $limits = CarriedLimits::of($sheet->snapshot['startOnlyIf'] ?? []);
+        $signed = ['wind' => $body['wind'] ?? null, 'air' => $body['temperature'] ?? null];
+        $out = $limits->brokenBy(static fn(string $told): mixed => $signed[$told] ?? null);
+        foreach ($log->kind(EventKind::Reading) as $reading) {
+            $out = [...$out, ...$limits->outside($reading)];
         }
 
-        return $out;
+        return array_values(array_unique(array_column($out, 'us')));
     }
 }

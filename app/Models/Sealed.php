@@ -20,6 +20,8 @@ enum Sealed: string
     /** A picture was taken away by somebody who may: its file and row are gone, that it was there is not. */
     case PhotoDropped = 'photo-dropped';
 
+    private const NOTE = ['id', 'sheet_id', 'sent_by', 'kind', 'at', 'device', 'seq', 'by', 'body', 'received_at'];
+
     public function table(): ?string
     {
         return match ($this) {
@@ -79,6 +81,11 @@ enum Sealed: string
         if ($this === self::Sheet) {
             $steps = DB::table('sheet_step')->where('sheet_id', $id)->orderBy('step_id')->pluck('step_id');
             $plain['steps'] = implode(' ', $steps->all());
+        }
+        if ($this === self::Record) {
+            $notes = DB::table('field_notes')->where('record_id', $id)->orderBy('id')->get(self::NOTE);
+            // records of before were signed without any
+            $notes->isEmpty() || ($plain['notes'] = hash('sha256', (string) json_encode($notes, JSON_THROW_ON_ERROR)));
         }
 
         // a column that holds no UTF-8 any more is hashed as it is

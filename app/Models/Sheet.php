@@ -8,6 +8,9 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Thicket\FieldDay\FieldEvent;
+use Thicket\FieldDay\FieldLog;
 
 /**
  * An issued job sheet: a snapshot that is never changed.
@@ -19,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  * @property \Illuminate\Support\Carbon $issued_at
  * @property \Illuminate\Support\Carbon|null $withdrawn_at
  * @property \Illuminate\Database\Eloquent\Collection<int, Step> $steps
+ * @property \Illuminate\Database\Eloquent\Collection<int, FieldNote> $fieldNotes in the order in which they came
  * @property string|null $withdrawn_by
  * @property string|null $withdrawn_why
  */
@@ -50,6 +54,18 @@ final class Sheet extends Model
     public function steps(): BelongsToMany
     {
         return $this->belongsToMany(Step::class);
+    }
+
+    /** @return HasMany<FieldNote, $this> */
+    public function fieldNotes(): HasMany
+    {
+        return $this->hasMany(FieldNote::class)->orderBy('number');
+    }
+
+    /** What all notes of its day tell together. */
+    public function fieldLog(): FieldLog
+    {
+        return FieldLog::of($this->fieldNotes->map(static fn(FieldNote $n): FieldEvent => $n->event())->all());
     }
 
     /** @param Builder<self> $query */

@@ -109,6 +109,23 @@ return new class extends Migration {
             // one record for each step and patch of a sheet (rulings B7)
             $table->unique(['sheet_id', 'step_id', 'patch_id']);
         });
+        // what was noted on a field day, each note as a device made it; never changed, taken back by another note
+        Schema::create('field_notes', function (Blueprint $table): void {
+            $table->bigIncrements('number')->comment('in the order in which they came');
+            $table->uuid('id')->unique();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->foreignUuid('sheet_id')->constrained();
+            $table->foreignUuid('sent_by')->constrained('users');
+            $table->string('kind', 20);
+            $table->dateTime('at', 6)->comment('by the clock of the device, UTC');
+            $table->string('device', 60);
+            $table->unsignedInteger('seq');
+            $table->string('by', 120)->comment('whose work it tells of');
+            $table->json('body');
+            $table->timestamp('received_at');
+            $table->foreignUuid('record_id')->nullable()->constrained()->comment('the record that it was signed with');
+            $table->index(['sheet_id', 'number']);
+        });
         // which actives a record put on the ground, kept by the database itself from what was signed; '' stands for a
         // record that cannot be read, and may have put any
         Schema::create('record_actives', function (Blueprint $table): void {
@@ -149,6 +166,7 @@ return new class extends Migration {
         foreach (
             [
                 'look_backs',
+                'field_notes',
                 'record_actives',
                 'records',
                 'sheet_step',

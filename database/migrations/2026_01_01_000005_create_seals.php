@@ -21,6 +21,8 @@ return new class extends Migration {
         'look_backs' => null,
         'sheets' => ['withdrawn_at', 'withdrawn_by', 'withdrawn_why', 'updated_at'],
         'photos' => null,
+        // a note is never changed; it is signed once, with its record
+        'field_notes' => ['record_id'],
     ];
 
     public function up(): void
@@ -41,14 +43,14 @@ return new class extends Migration {
             $differs = implode(
                 ' OR ',
                 array_map(
-                    static fn(string $c): string => "NOT (OLD.{$c} <=> NEW.{$c})",
+                    static fn(string $c): string => "NOT (OLD.`{$c}` <=> NEW.`{$c}`)",
                     $once === null ? [] : array_diff(Schema::getColumnListing($table), $once),
                 ),
             );
             $again = implode(
                 ' OR ',
                 array_map(
-                    static fn(string $c): string => "(OLD.{$c} IS NOT NULL AND NOT (OLD.{$c} <=> NEW.{$c}))",
+                    static fn(string $c): string => "(OLD.`{$c}` IS NOT NULL AND NOT (OLD.`{$c}` <=> NEW.`{$c}`))",
                     array_diff($once ?? [], ['updated_at']),
                 ),
             );

@@ -28,6 +28,7 @@ const CORE = [
     'Programmes',
     'Hours',
     'Practice',
+    'FieldDay',
 ];
 
 const APPLICATION = [

@@ -160,7 +160,7 @@ final readonly class Rounds
         ];
     }
 
-    /** @return list<Finding> rounds of the same season, from the first day that is not shut, while it is open and grows */
+    /** @return list<Finding> rounds of one season, from the first day that is not shut, while it is open and grows */
     private static function passes(Situation $situation, Option $option): array
     {
         $every = $option->method->passEveryDays();

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Timing;
 
+use Brick\Math\RoundingMode;
 use Thicket\Catalogue\FactName;
 use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
 
 /** One limit for a reading taken on the spot; the limit itself is still allowed. */
 final readonly class StartLimit
@@ -20,6 +22,14 @@ final readonly class StartLimit
     public function allows(Quantity $reading): bool
     {
         return $this->least ? !$reading->isLessThan($this->value) : !$reading->isGreaterThan($this->value);
+    }
+
+    /** In another unit to two digits after the point, rounded to its safe side. */
+    public function safeIn(Unit $unit): string
+    {
+        $rounding = $this->least ? RoundingMode::CEILING : RoundingMode::FLOOR;
+
+        return (string) $this->value->decimal($unit, 2, $rounding)->stripTrailingZeros();
     }
 
     /** Code of the sentence: 'limit.wind-speed.most' and the like. */

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\TakeFieldNotes;
+use App\Models\FieldNote;
+use App\Models\Sheet;
+use App\Repositories\CrewRows;
+use App\Resources\FieldResource;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** Notes of a field day, from phones that were without signal. */
+final class FieldController extends Controller
+{
+    /** At once; a device sends the rest after. */
+    private const MOST_NOTES = 200;
+
+    public function __construct(private readonly FieldResource $resource) {}
+
+    /** What others noted since, and what all notes tell together. */
+    public function show(Request $request, string $sheetId): JsonResponse
+    {
+        $sheet = CrewRows::sheet($this->user($request), $sheetId);
+        $in = $this->query($request);
+        $after = $in->int('after', 0, PHP_INT_MAX, 0) ?? 0;
+        $this->done($in);
+
+        return $this->json($this->body($sheet, $after));
+    }
+
+    public function store(Request $request, string $sheetId, TakeFieldNotes $take): JsonResponse
+    {
+        $sheet = CrewRows::sheet($this->user($request), $sheetId);
+        $in = $this->fields($request);
+        $after = $in->int('after', 0, PHP_INT_MAX, 0) ?? 0;
+        $notes = $in->raw('notes');
+        if (!is_array($notes) || !array_is_list($notes) || $notes === [] || count($notes) > self::MOST_NOTES) {
+            $in->fault('notes', 'Send 1 to ' . self::MOST_NOTES . ' notes at once.');
+            $notes = [];
+        }
+        $this->done($in);
+
+        return $this->json($take($sheet, $this->user($request), $notes) + $this->body($sheet, $after));
+    }
+
+    /** @return array<string, mixed> */
+    private function body(Sheet $sheet, int $after): array
+    {
+        $notes = $sheet->load('fieldNotes')->fieldNotes;
+        $signed = $sheet->steps->first()?->records->first();
+
+        return [
+            'notes' => $notes
+                ->filter(static fn(FieldNote $n): bool => $n->number > $after)
+                ->map($this->resource->note(...))
+                ->values()
+                ->all(),
+            'last' => (int) $notes->max('number'),
+            'withdrawn' => $sheet->withdrawn_at !== null,
+            'signed' => $signed !== null,
+            // noted or sent after the record was signed: kept beside it
+            'late' => $signed === null ? 0 : $notes->where('record_id', null)->count(),
+            'day' => $this->resource->day($sheet, $sheet->fieldLog()),
+        ];
+    }
+}

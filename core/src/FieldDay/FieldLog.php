@@ -1,0 +1,254 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\FieldDay;
+
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+
+/**
+ * A field day as all of its notes tell it together, from however many devices (docs/field-day.md). Whatever order they
+ * come in, and however often, the day is the same: a note is known by its id, put in its place by its time, and taken
+ * back by another note. Counts add up; of a tick the last one holds; of what was said of one field all hold that nobody
+ * has put something else in the place of, and where these differ a person decides.
+ */
+final readonly class FieldLog
+{
+    /**
+     * @param list<FieldEvent> $events in order, what was taken back left out
+     * @param list<FieldEvent> $undone what was taken back
+     */
+    private function __construct(public array $events, public array $undone) {}
+
+    /** @param iterable<FieldEvent> $events in any order; one that comes again is the same one */
+    public static function of(iterable $events): self
+    {
+        $all = [];
+        foreach ($events as $event) {
+            $all[$event->id] ??= $event;
+        }
+        $back = [];
+        foreach ($all as $event) {
+            $event->kind === EventKind::Undo && ($back[$event->text('of')] = true);
+        }
+        $stands = $undone = [];
+        foreach (self::inOrder(array_values($all)) as $event) {
+            if ($event->kind !== EventKind::Undo) {
+                isset($back[$event->id]) ? ($undone[] = $event) : ($stands[] = $event);
+            }
+        }
+
+        return new self($stands, $undone);
+    }
+
+    /**
+     * By time. A device's own notes keep its own order: one made after its clock was put back counts as made when the
+     * one before was.
+     *
+     * @param list<FieldEvent> $events
+     *
+     * @return list<FieldEvent>
+     */
+    private static function inOrder(array $events): array
+    {
+        usort(
+            $events,
+            static fn(FieldEvent $a, FieldEvent $b): int => [$a->device, $a->seq, $a->id] <=> [
+                $b->device,
+                $b->seq,
+                $b->id,
+            ],
+        );
+        $at = $latest = [];
+        foreach ($events as $event) {
+            $latest[$event->device] = max($latest[$event->device] ?? $event->at, $event->at);
+            $at[$event->id] = $latest[$event->device];
+        }
+        // stable: of the same moment the order of devices stands
+        usort($events, static fn(FieldEvent $a, FieldEvent $b): int => $at[$a->id] <=> $at[$b->id]);
+
+        return $events;
+    }
+
+    /** @return list<FieldEvent> */
+    public function kind(EventKind ...$kinds): array
+    {
+        return array_values(
+            array_filter($this->events, static fn(FieldEvent $e): bool => in_array($e->kind, $kinds, true)),
+        );
+    }
+
+    /** @return array<string, array{treated: int, left: int}> stems by size, in the order in which they came */
+    public function stems(): array
+    {
+        $stems = [];
+        foreach ($this->kind(EventKind::Count, EventKind::Skip) as $event) {
+            $of = $stems[$event->text('group')] ?? ['treated' => 0, 'left' => 0];
+            $of[$event->kind === EventKind::Count ? 'treated' : 'left'] += $event->number('n');
+            $stems[$event->text('group')] = $of;
+        }
+        ksort($stems);
+
+        return $stems;
+    }
+
+    public function treated(): int
+    {
+        return array_sum(array_column($this->stems(), 'treated'));
+    }
+
+    public function left(): int
+    {
+        return array_sum(array_column($this->stems(), 'left'));
+    }
+
+    /** @return array<string, int> stems treated by whose work it was */
+    public function treatedBy(): array
+    {
+        $by = [];
+        foreach ($this->kind(EventKind::Count) as $event) {
+            $by[$event->by] = ($by[$event->by] ?? 0) + $event->number('n');
+        }
+        ksort($by);
+
+        return $by;
+    }
+
+    /** @return array<string, FieldEvent> what is ticked now, by 'what' and who; the last tick holds */
+    public function ticks(): array
+    {
+        $ticks = [];
+        foreach ($this->kind(EventKind::Tick) as $event) {
+            unset($ticks["{$event->text('what')} {$event->by}"]);
+            if (($event->body['on'] ?? true) === true) {
+                $ticks["{$event->text('what')} {$event->by}"] = $event;
+            }
+        }
+
+        return $ticks;
+    }
+
+    /**
+     * When each of them worked; open where nobody said that they stopped. A start while one goes on, or a stop while
+     * none does, changes nothing.
+     *
+     * @return list<Spell> by their start
+     */
+    public function spells(): array
+    {
+        $spells = $open = [];
+        foreach ($this->kind(EventKind::Work) as $event) {
+            $starts = $event->text('what') === 'start';
+            $at = $open[$event->by] ?? null;
+            if ($starts && $at === null) {
+                $open[$event->by] = count($spells);
+                $spells[] = new Spell($event->by, $event->at, null);
+            } elseif (!$starts && $at !== null) {
+                $spells[$at] = new Spell($event->by, $spells[$at]->from, $event->at);
+                unset($open[$event->by]);
+            }
+        }
+
+        return array_values($spells);
+    }
+
+    public function started(): ?\DateTimeImmutable
+    {
+        $spells = $this->spells();
+
+        return $spells === [] ? null : min(array_map(static fn(Spell $s): \DateTimeImmutable => $s->from, $spells));
+    }
+
+    /** Null while somebody works on, or nobody ever began. */
+    public function stopped(): ?\DateTimeImmutable
+    {
+        $ends = array_map(static fn(Spell $s): ?\DateTimeImmutable => $s->to, $this->spells());
+
+        return $ends === [] || in_array(null, $ends, true) ? null : max($ends);
+    }
+
+    /** @return list<string> whose work it tells of */
+    public function people(): array
+    {
+        $people = array_map(
+            static fn(FieldEvent $e): string => $e->by,
+            $this->kind(EventKind::Work, EventKind::Count, EventKind::Skip),
+        );
+        $people = array_values(array_unique($people));
+        sort($people);
+
+        return $people;
+    }
+
+    /** Mix that was filled; null where nobody filled any. */
+    public function mixFilled(): ?Quantity
+    {
+        $sum = null;
+        foreach ($this->kind(EventKind::Refill) as $event) {
+            $amount = self::quantity($event->body['amount'] ?? null);
+            $sum = $amount === null ? $sum : $sum?->plus($amount) ?? $amount;
+        }
+
+        return $sum;
+    }
+
+    /** @return list<FieldEvent> clocks that run, by 'clock' and what they are of; the last word holds */
+    public function clocks(): array
+    {
+        $running = [];
+        foreach ($this->kind(EventKind::Timer) as $event) {
+            $key = "{$event->text('clock')} {$event->text('of')}";
+            unset($running[$key]);
+            if (($event->body['on'] ?? true) === true) {
+                $running[$key] = $event;
+            }
+        }
+
+        return array_values($running);
+    }
+
+    /**
+     * What is said of each field of the record: all that nobody has put another in the place of. More than one value
+     * is a conflict that a person ends by saying it again over all of them.
+     *
+     * @return array<string, non-empty-list<FieldEvent>>
+     */
+    public function said(): array
+    {
+        $over = [];
+        foreach ($this->kind(EventKind::Say) as $event) {
+            foreach (is_array($event->body['over'] ?? null) ? $event->body['over'] : [] as $id) {
+                is_string($id) && $id !== $event->id && ($over[$id] = true);
+            }
+        }
+        $said = [];
+        foreach ($this->kind(EventKind::Say) as $event) {
+            isset($over[$event->id]) || ($said[$event->text('field')][] = $event);
+        }
+        ksort($said);
+
+        return $said;
+    }
+
+    /** @return list<string> fields of which devices say different things */
+    public function conflicts(): array
+    {
+        return array_keys(
+            array_filter(
+                $this->said(),
+                static fn(array $events): bool => count(
+                    array_unique(array_map(static fn(FieldEvent $e): string => $e->text('value'), $events)),
+                ) > 1,
+            ),
+        );
+    }
+
+    /** An amount of a note's body; null where there is none. */
+    public static function quantity(mixed $wire): ?Quantity
+    {
+        return is_array($wire) && is_string($wire['value'] ?? null) && is_string($wire['unit'] ?? null)
+            ? Quantity::of($wire['value'], Unit::from($wire['unit']))
+            : null;
+    }
+}

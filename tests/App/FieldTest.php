@@ -1,0 +1,210 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\FieldNote;
+use App\Models\Record;
+use App\Seal\Verifier;
+use Illuminate\Database\QueryException;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** @return array<string, mixed> */
+function fieldNote(int $id, string $kind, array $body, string $device = 'phone', string $at = '09:00'): array
+{
+    return [
+        'id' => sprintf('01a22634-0000-7000-8000-%012d', $id),
+        'kind' => $kind,
+        'at' => "2026-09-03T{$at}:00-05:00",
+        'device' => $device,
+        'seq' => $id,
+        'by' => $device === 'phone' ? 'Ada Thornbury' : 'Bram Quillfeather',
+    ] + $body;
+}
+
+/** @return array<string, mixed> */
+function signed(array $more = []): array
+{
+    return $more + [
+        'workedOn' => '2026-09-03',
+        'start' => '09:00',
+        'stop' => '11:00',
+        'people' => ['Ada Thornbury'],
+        'treated' => 12,
+        'mixUsed' => '1 qt',
+        'weather' => 'dry',
+        'wind' => '3 mph',
+        'temperature' => '68 F',
+    ];
+}
+
+it('carries all that a phone without signal needs', function () {
+    $this->as();
+    [, $sheet] = issuedTrees($this);
+    $snapshot = $this->api('GET', "/sheets/{$sheet}")
+        ->assertOk()
+        ->json('snapshot');
+    $codes = array_column($snapshot['field']['briefing'], 'each', 'code');
+    // everybody for themselves, once for the day (rulings J38)
+    expect($codes)->toMatchArray(['brief.card-read' => true, 'wear.chemical-gloves' => true, 'kit.eyewash' => false]);
+    expect($snapshot['field']['groups'])->toBe([
+        ['key' => '3in', 'name' => ['us' => '3 in', 'metric' => '7.62 cm (3 in)'], 'count' => 12],
+    ]);
+    $clocks = array_column($snapshot['field']['clocks'], 'alarms', 'code');
+    // the demo card: out for 12 h; basal bark has no clock from cut to treated
+    expect($clocks)
+        ->toHaveKeys(['check-in', 'reentry'])
+        ->not->toHaveKey('stump');
+    foreach ($snapshot['startOnlyIf'] as $limit) {
+        expect($limit['typed'])->toHaveKeys(['us', 'metric']);
+    }
+});
+
+it('takes each note once, whatever else comes with it, and tells what two phones made of the day', function () {
+    $this->as();
+    [, $sheet] = issuedTrees($this);
+    $send = fn(array $notes, int $after = 0) => $this->api('POST', "/sheets/{$sheet}/notes", [
+        'notes' => $notes,
+        'after' => $after,
+    ]);
+    $start = fieldNote(1, 'work', ['what' => 'start']);
+    $count = fieldNote(2, 'count', ['group' => '3in', 'n' => 5], at: '09:20');
+    $bad = ['n' => 0] + fieldNote(3, 'count', ['group' => '3in', 'n' => 5]);
+    $one = $send([$start, $count, $bad, $count])
+        ->assertOk()
+        ->json();
+    expect([$one['taken'], $one['known'], $one['day']['treated']])->toBe([2, 1, 5]);
+    expect($one['refused'])->toBe([
+        [
+            'id' => $bad['id'],
+            'pointer' => '/notes/2/n',
+            'message' => $one['refused'][0]['message'],
+        ],
+    ]);
+    // the answer was lost; all is sent again, and the id of one for another note is refused
+    $again = $send([$start, $count, ['n' => 6] + $count])
+        ->assertOk()
+        ->json();
+    expect([$again['taken'], $again['known'], $again['refused'][0]['pointer'], $again['day']['treated']])->toBe([
+        0,
+        2,
+        '/notes/2/id',
+        5,
+    ]);
+
+    $this->as('bram');
+    $wind = fieldNote(12, 'reading', ['wind' => '12 mph', 'air' => '70 F'], 'other', '09:30');
+    $both = $send(
+        [fieldNote(11, 'count', ['group' => '3in', 'n' => 7], 'other', '09:25'), $wind],
+        $one['last'],
+    )->json();
+    expect($both['day']['treated'])->toBe(12);
+    // only what this phone has not seen
+    expect(array_column(array_column($both['notes'], 'note'), 'id'))->toBe([
+        sprintf('01a22634-0000-7000-8000-%012d', 11),
+        $wind['id'],
+    ]);
+    $this->api('GET', "/sheets/{$sheet}/notes?after={$both['last']}")
+        ->assertOk()
+        ->assertJsonPath('notes', []);
+    $send([])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/notes');
+    $this->as('cleo');
+    $send([fieldNote(21, 'note', ['text' => 'x'], 'third')])->assertStatus(403);
+});
+
+it('signs with the notes of the day, and sees when one of them is changed', function () {
+    $this->as();
+    [$stand, $sheet] = issuedTrees($this);
+    $send = fn(array $notes) => $this->api('POST', "/sheets/{$sheet}/notes", ['notes' => $notes])->assertOk();
+    $send([
+        fieldNote(1, 'work', ['what' => 'start']),
+        fieldNote(2, 'count', ['group' => '3in', 'n' => 12]),
+        fieldNote(3, 'reading', ['air' => '104 F'], at: '10:00'),
+        fieldNote(4, 'work', ['what' => 'stop'], at: '11:00'),
+    ]);
+    $record = $this->api('POST', "/sheets/{$sheet}/records", signed())
+        ->assertCreated()
+        ->json();
+    expect([$record['body']['field']['treated'], $record['body']['field']['stopped']])->toBe([
+        12,
+        '2026-09-03T11:00:00-05:00',
+    ]);
+    // hotter than the volatile form may be sprayed at, on the way and not at the end
+    expect($record['body']['outsideLimits'])->not->toBe([]);
+    // what comes after is kept beside it
+    $late = $send([fieldNote(9, 'note', ['text' => 'gate left open'], 'other')])->json();
+    expect([$late['signed'], $late['late'], $late['day']['notes']])->toBe([true, 1, ['gate left open']]);
+
+    $state = fn(): string => app(Verifier::class)->record(Record::query()->with('seal')->findOrFail($record['id']));
+    expect($state())->toBe('whole');
+    // the late one put in among those that were signed, and taken out again
+    $slipped = FieldNote::query()->findOrFail(fieldNote(9, 'note', [])['id']);
+    $slipped->forceFill(['record_id' => $record['id']])->save();
+    expect($state())->toBe('broken');
+    expect(fn() => $slipped->forceFill(['record_id' => null])->save())->toThrow(QueryException::class);
+});
+
+it('lets a note that is kept be neither changed nor deleted', function () {
+    $this->as();
+    [, $sheet] = issuedTrees($this);
+    $this->api('POST', "/sheets/{$sheet}/notes", ['notes' => [fieldNote(1, 'count', ['group' => '3in', 'n' => 3])]]);
+    $note = FieldNote::query()->where('sheet_id', $sheet)->firstOrFail();
+    expect(fn() => $note->forceFill(['body' => ['group' => '3in', 'n' => 4]])->save())
+        ->toThrow(QueryException::class)
+        ->and(fn() => $note->delete())
+        ->toThrow(QueryException::class);
+});
+
+it('takes what was done by a sheet that was withdrawn meanwhile', function () {
+    $this->as();
+    [, $sheet] = issuedTrees($this);
+    $this->api('POST', "/sheets/{$sheet}/withdraw", ['reason' => 'the card changed'])->assertOk();
+    $this->api('POST', "/sheets/{$sheet}/notes", ['notes' => [fieldNote(1, 'count', ['group' => '3in', 'n' => 3])]])
+        ->assertOk()
+        ->assertJsonPath('withdrawn', true)
+        ->assertJsonPath('day.treated', 3);
+});
+
+it('ends the same from 1,000 notes sent out of order and twice', function () {
+    $this->as();
+    [, $sheet] = issuedTrees($this);
+    $random = new Randomizer(new Mt19937(7));
+    $notes = [];
+    for ($i = 1; $i <= 1000; ++$i) {
+        $device = ['phone', 'other'][$i % 2];
+        $notes[] = match ($i % 5) {
+            0 => fieldNote(
+                $i,
+                'undo',
+                ['of' => sprintf('01a22634-0000-7000-8000-%012d', $random->getInt(1, 999))],
+                $device,
+            ),
+            1 => fieldNote($i, 'refill', ['amount' => '250 mL'], $device),
+            2 => fieldNote($i, 'say', ['field' => 'remarks', 'value' => "v{$i}", 'over' => []], $device),
+            default => fieldNote($i, 'count', ['group' => '3in', 'n' => $random->getInt(1, 9)], $device),
+        };
+    }
+    $day = function (string $sheet, array $list): array {
+        $told = [];
+        foreach (array_chunk($list, 200) as $some) {
+            $told = $this->api('POST', "/sheets/{$sheet}/notes", ['notes' => $some, 'after' => 999_999_999])
+                ->assertOk()
+                ->json();
+        }
+
+        return $told['day'];
+    };
+    $inOrder = $day($sheet, $notes);
+    expect($inOrder['treated'])->toBeGreaterThan(1000);
+    // a note is of one sheet: the same notes of another have ids of their own
+    [, $other] = issuedTrees($this);
+    $theirs = json_decode(
+        str_replace('-7000-', '-7001-', json_encode($notes, JSON_THROW_ON_ERROR)),
+        true,
+        flags: JSON_THROW_ON_ERROR,
+    );
+    $same = $day($other, $random->shuffleArray([...$theirs, ...array_slice($theirs, 0, 400)]));
+    expect(json_encode($same, JSON_THROW_ON_ERROR))->toBe(
+        str_replace('-7000-', '-7001-', json_encode($inOrder, JSON_THROW_ON_ERROR)),
+    );
+});
