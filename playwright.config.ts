@@ -16,6 +16,8 @@ export default defineConfig({
     actionTimeout: 15_000,
     locale: 'en-GB',
     timezoneId: 'Etc/GMT+5',
+    // what a journey answers in the server's place is asked for by the page itself; the field day lets it in
+    serviceWorkers: 'block',
     // nothing is judged in the middle of a fade
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {

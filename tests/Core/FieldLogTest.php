@@ -197,6 +197,28 @@ it('is the same day from 1,000 notes in any order, each as often as it may come'
     expect(dayOf(array_slice($random->shuffleArray($sent), 0, 400))->treated())->toBeGreaterThan(0);
 })->with([1, 2, 3]);
 
+it('reads the notes of two devices as the browser does', function () {
+    $fixture = json_decode(
+        (string) file_get_contents(__DIR__ . '/fixtures/field-day.json'),
+        true,
+        flags: JSON_THROW_ON_ERROR,
+    );
+    $log = dayOf($fixture['notes']);
+    $id = static fn(FieldEvent $e): string => $e->id;
+    $ticks = array_map(static fn(FieldEvent $e): string => "{$e->text('what')}|{$e->by}", array_values($log->ticks()));
+    $working = array_filter(array_map(static fn(Spell $s): ?string => $s->to === null ? $s->by : null, $log->spells()));
+    sort($ticks);
+    sort($working);
+    expect([
+        'order' => array_map($id, $log->events),
+        'stems' => $log->stems(),
+        'ticks' => $ticks,
+        'working' => $working,
+        'clocks' => array_map($id, $log->clocks()),
+        'said' => array_map($id, $log->said()['equipment']),
+    ])->toBe($fixture['expected']);
+});
+
 it('refuses a note that cannot be, and names the field', function (array $change, string $pointer) {
     try {
         noteRead($change + noteSent(1, 'count', '09:00', ['group' => 'a', 'n' => 1]));

@@ -92,3 +92,91 @@ export async function choose(field: Locator, option: string | { value: string })
 /** What stands chosen in such a list, as text. */
 export const chosen = (field: Locator): Locator =>
   field.locator('xpath=ancestor::*[contains(@class, "el-select__wrapper")]');
+
+/** A write or a question by whoever is signed in on the page, past its screens. */
+async function ask(page: Page, method: string, path: string, body: unknown = null, match = ''): Promise<Answered> {
+  return page.evaluate(
+    async ([verb, where, sent, revision]) => {
+      const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
+      const response = await fetch(`/api/v1${where}`, {
+        method: verb,
+        headers: {
+          'Content-Type': 'application/json',
+          Accept: 'application/json',
+          'X-XSRF-TOKEN': token,
+          'Idempotency-Key': crypto.randomUUID(),
+          ...(revision ? { 'If-Match': revision } : {}),
+        },
+        ...(verb === 'GET' ? {} : { body: JSON.stringify(sent ?? {}) }),
+      });
+      if (!response.ok) throw new Error(`${verb} ${where}: ${response.status} ${await response.text()}`);
+      return { json: (await response.json()) as Record<string, never>, etag: response.headers.get('ETag') ?? '' };
+    },
+    [method, path, body, match] as const,
+  );
+}
+interface Answered {
+  json: Record<string, never>;
+  etag: string;
+}
+
+/** Trees of heaven with a sheet that is out, on a ground of their own: basal bark in oil, twelve stems counted. */
+export async function issuedTrees(page: Page): Promise<{ stand: string; sheet: string }> {
+  const call = async (method: string, path: string, body: unknown = null, match = ''): Promise<Answered> =>
+    ask(page, method, path, body, match);
+  const ground = String(
+    (
+      await call('POST', '/grounds', {
+        name: 'Fernshaw',
+        latitude: '44.1',
+        longitude: '-71.2',
+        elevation: '690 ft',
+        timeZone: 'Etc/GMT+5',
+      })
+    ).json.id,
+  );
+  const ring = [
+    [-71.2, 44.1],
+    [-71.199, 44.1],
+    [-71.199, 44.1005],
+    [-71.2, 44.1005],
+    [-71.2, 44.1],
+  ];
+  const outline = { type: 'Polygon', coordinates: [ring] };
+  const lane = { name: 'Lane edge', setting: 'woods', outline };
+  const patch = String((await call('POST', `/grounds/${ground}/patches`, lane)).json.id);
+  const stand = String((await call('POST', `/patches/${patch}/stands`)).json.id);
+  await call('POST', `/stands/${stand}/sightings`, {
+    seen: { habit: 'tree' },
+    species: 'tree-of-heaven',
+    tests: [{ pair: 'tree-of-heaven--winged-sumac', test: 'leaflet-notch', answer: 'yes' }],
+  });
+  await call('PUT', `/stands/${stand}/tally`, { rows: [{ diameter: '3 in', count: 12 }] });
+  await call('POST', `/patches/${patch}/observations`, {
+    facts: [
+      { fact: 'bark-texture', value: 'smooth' },
+      { fact: 'bark-wetness', value: 'dry' },
+      { fact: 'grass-at-base', value: false },
+    ],
+  });
+  const { rows } = (await call('GET', `/stands/${stand}/board`)).json as unknown as {
+    rows: { method: { id: string }; card: { versionId: string } | null }[];
+  };
+  const card = rows.find((r) => r.method.id === 'basal-bark' && r.card !== null)?.card?.versionId;
+  const { etag } = await call('GET', `/stands/${stand}`);
+  const chosen = { method: 'basal-bark', active: 'triclopyr-ester', cardVersionId: card };
+  const { step } = (await call('PUT', `/stands/${stand}/step`, chosen, etag)).json as unknown as {
+    step: { id: string };
+  };
+  const recipe = await call('GET', `/steps/${step.id}/recipe`);
+  await call('PUT', `/steps/${step.id}/recipe`, {}, recipe.etag);
+  await call('POST', '/session/password', { password: 'thicket-demo' });
+  return { stand, sheet: String((await call('POST', `/stands/${stand}/sheets`)).json.id) };
+}
+
+/** What the server holds of a field day. */
+export async function fieldDay(page: Page, sheet: string): Promise<{ treated: number; notes: number }> {
+  const { json } = await ask(page, 'GET', `/sheets/${sheet}/notes`);
+  const told = json as unknown as { day: { treated: number }; notes: unknown[] };
+  return { treated: told.day.treated, notes: told.notes.length };
+}

@@ -23,6 +23,9 @@ const client = new QueryClient({
   },
 });
 api.use(afterWrite(client));
+// the shell stays on the device, so that it opens without signal; a newer one is taken at the next start
+if ('serviceWorker' in navigator && import.meta.env.PROD)
+  void import('virtual:pwa-register').then((w) => w.registerSW());
 createApp(App)
   .use(createPinia())
   .use(router)

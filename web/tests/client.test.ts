@@ -70,10 +70,18 @@ describe('an answer that still holds', () => {
 });
 
 describe('the job clock', () => {
-  afterEach(() => vi.useRealTimers());
-  it('is this device’s clock until the server has spoken', async () => {
+  afterEach(() => {
+    vi.useRealTimers();
+    vi.unstubAllGlobals();
+  });
+  it.each([
+    ['is this device’s clock until the server has spoken', null, '2026-01-01T00:00:00.000Z'],
+    ['runs ahead as far as when the server was last heard, without signal', '3600000', '2026-01-01T01:00:00.000Z'],
+  ])('%s', async (_, ahead, now) => {
+    vi.stubGlobal('localStorage', { getItem: () => ahead, setItem: () => undefined });
     vi.useFakeTimers({ now: new Date('2026-01-01T00:00:00Z') });
+    vi.resetModules();
     const { jobNow } = await import('@/api/client');
-    expect(jobNow().toISOString()).toBe('2026-01-01T00:00:00.000Z');
+    expect(jobNow().toISOString()).toBe(now);
   });
 });

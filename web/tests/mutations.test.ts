@@ -64,7 +64,10 @@ describe('what is asked again after a write', () => {
   });
 
   it('has a job judged again by whatever it hangs on', () => {
-    for (const of of Object.values(HANGS_ON).filter((all) => all.length > 0))
+    // a note of a field day is judged by nothing
+    for (const of of Object.entries(HANGS_ON)
+      .flatMap(([name, all]) => (name === 'field' ? [] : [all]))
+      .filter((all) => all.length > 0))
       expect(of).toEqual(expect.arrayContaining(['stand', 'recipe', 'today']));
   });
 });

@@ -28,7 +28,11 @@ const readCookie = (name: string): string | null => {
 
 /** Milliseconds that the job clock runs ahead of this device (B6); counted on by performance.now(). */
 let jobAtLoad: { job: number; at: number } | null = null;
-export const jobNow = (): Date => new Date(jobAtLoad ? jobAtLoad.job + (performance.now() - jobAtLoad.at) : Date.now());
+export const jobNow = (): Date =>
+  new Date(jobAtLoad ? jobAtLoad.job + (performance.now() - jobAtLoad.at) : Date.now() + clockAhead());
+/** How far the job clock ran ahead when the server was last heard, for a start without signal. */
+const AHEAD = 'thicket.clockAhead';
+const clockAhead = (): number => Number(localStorage.getItem(AHEAD) ?? '0');
 
 /** Today at a place, by the job clock (YYYY-MM-DD): the ground's day, never this device's. */
 export const jobDay = (timeZone: string): string =>
@@ -55,7 +59,10 @@ const guard: Middleware = {
   },
   async onResponse({ request, response }) {
     const now = response.headers.get('X-Job-Now');
-    if (now) jobAtLoad = { job: Date.parse(now), at: performance.now() };
+    if (now) {
+      jobAtLoad = { job: Date.parse(now), at: performance.now() };
+      localStorage.setItem(AHEAD, String(jobAtLoad.job - Date.now()));
+    }
     if (request.method !== 'GET') return response;
     const known = held.get(request.url);
     if (response.status === 304 && known)

@@ -26,6 +26,8 @@ export const HANGS_ON = {
   season: ['shed', ...OF_A_STAND],
   /** A forecast: hours, and what is open today. */
   weather: ['weather', ...OF_A_STAND],
+  /** A note of a field day. */
+  field: ['sheet'],
   /** Only works something out, or is kept where it stands (who is here). */
   nothing: [],
 } as const satisfies Record<string, readonly string[]>;
@@ -98,6 +100,7 @@ export const MUTATIONS = {
 
   'POST /stands/{stand}/sheets': 'stand',
   'POST /sheets/{sheet}/withdraw': 'stand',
+  'POST /sheets/{sheet}/notes': 'field',
   'POST /sheets/{sheet}/records': 'stand',
   'POST /records/{record}/look-backs': 'stand',
   'POST /papers': 'nothing',

@@ -23,6 +23,11 @@ export const yearQuery = (stand: string) =>
   });
 export const calendarQuery = () =>
   queryOptions({ queryKey: ['calendar'], queryFn: () => unwrap(api.GET('/session/calendar')) });
+export const fieldNotesQuery = (sheet: string) =>
+  queryOptions({
+    queryKey: ['sheet', sheet, 'notes'],
+    queryFn: () => unwrap(api.GET('/sheets/{sheet}/notes', { params: { path: { sheet } } })),
+  });
 export const weatherQuery = (ground: string) =>
   queryOptions({
     queryKey: ['weather', ground],

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { standQuery } from '@/api/queries';
 import { useSession } from '@/composables/useSession';
+import { sendFor } from '@/features/field-mode/fieldSync';
 import { passwordAsked } from '@/features/session/password';
 import { useHand } from './hand';
 import StemRail from './StemRail.vue';
@@ -37,6 +38,12 @@ watchEffect(() => {
       ? `${t(`station.${String(route.name)}`)} · Gallant Thicket`
       : 'Gallant Thicket';
 });
+// whose notes are sent: never anybody else's
+watch(
+  () => user.value?.id ?? null,
+  (id) => sendFor(id),
+  { immediate: true },
+);
 const more = ref(false);
 const { searching, helping } = useKeys({
   enabled: signedIn,
@@ -46,7 +53,11 @@ const { searching, helping } = useKeys({
 </script>
 
 <template>
-  <div v-if="session && signedIn" class="frame">
+  <template v-if="session && signedIn && route.meta.bare">
+    <RouterView :key="route.path" />
+    <PasswordDialog v-if="passwordAsked" @done="(given) => passwordAsked?.(given)" />
+  </template>
+  <div v-else-if="session && signedIn" class="frame">
     <a class="skip" href="#bench">{{ t('frame.skip') }}</a>
     <StemRail :stand="stand ?? null" />
     <TopStrip :stand="stand ?? null" @search="searching = true" @more="more = true" />

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { clearDrafts, countDrafts } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
+import { clearField, countUnsent } from '@/features/field-mode/fieldStore';
 import CalendarFeed from '@/features/session/CalendarFeed.vue';
 import { leave } from '@/features/session/leaving';
 import ActButton from '@/components/form/ActButton.vue';
@@ -23,9 +24,10 @@ const unsent = ref(0);
 const signOut = async (): Promise<void> => {
   const id = user.value?.id ?? '';
   if (unsent.value === 0) {
-    unsent.value = await countDrafts(id);
+    unsent.value = (await countDrafts(id)) + (await countUnsent(id));
     if (unsent.value > 0) return;
   } else await clearDrafts(id);
+  await clearField(id);
   const out = await leave();
   client.clear();
   set(out);

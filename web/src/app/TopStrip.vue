@@ -5,11 +5,13 @@ import { useSession } from '@/composables/useSession';
 import { dayText } from '@/components/dates';
 import HintTip from '@/components/feedback/HintTip.vue';
 import ActButton from '@/components/form/ActButton.vue';
+import { sendNow, useSending } from '@/features/field-mode/fieldSync';
 
 defineProps<{ stand: Schemas['Stand'] | null }>();
 const emit = defineEmits<{ search: []; more: [] }>();
 const { t } = useI18n();
 const { user, units, change } = useSession();
+const { state, unsent } = useSending();
 </script>
 
 <template>
@@ -35,6 +37,10 @@ const { user, units, change } = useSession();
       <span v-else class="soft">{{ t('frame.noStand') }}</span>
     </p>
     <div class="tools">
+      <button v-if="unsent" type="button" class="unsent" @click="sendNow()">
+        {{ t('fieldMode.unsent', { n: unsent }, unsent) }}
+        <span class="visually-hidden">{{ t(`fieldMode.sending.${state}`) }}</span>
+      </button>
       <HintTip :hint="t('frame.keySearch')">
         <ActButton quiet small @click="emit('search')">{{ t('frame.search') }}</ActButton>
       </HintTip>
@@ -72,6 +78,14 @@ const { user, units, change } = useSession();
   gap: 6px;
   align-items: center;
   flex: none;
+}
+.unsent {
+  min-height: 32px;
+  border: 1px solid var(--gorse);
+  border-radius: var(--corner);
+  background: var(--gorse-fill);
+  font-size: var(--size-s);
+  font-weight: 600;
 }
 /* one line: what is in hand, the search, the rest */
 @media (max-width: 860px) {

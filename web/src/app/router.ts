@@ -52,6 +52,13 @@ export const router = createRouter({
       component: () => import('@/features/look-back/LookBackPage.vue'),
       props: true,
     },
+    {
+      path: '/field/:sheet',
+      name: 'field',
+      component: () => import('@/features/field-mode/FieldModePage.vue'),
+      props: true,
+      meta: { bare: true },
+    },
     { path: '/season', name: 'season', component: () => import('@/features/season/SeasonPage.vue') },
     { path: '/sums', name: 'sums', component: () => import('@/features/mix/SumsPage.vue') },
     { path: '/shed', name: 'shed', component: () => import('@/features/shed/ShedPage.vue') },

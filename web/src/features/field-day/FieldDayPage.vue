@@ -98,7 +98,13 @@ const withdraw = async (): Promise<void> => {
     </div>
     <template v-if="stand?.sheetId && sheet">
       <div class="row no-print">
-        <PaperButton kind="sheet" :of="sheet.id" :label="t('field.pdf')" main />
+        <RouterLink
+          v-if="!stand.recordId && mayWrite"
+          class="btn main"
+          :to="{ name: 'field', params: { sheet: sheet.id } }"
+          >{{ t('fieldMode.open') }}</RouterLink
+        >
+        <PaperButton kind="sheet" :of="sheet.id" :label="t('field.pdf')" />
         <RouterLink v-if="stand.recordId" class="btn" :to="{ name: 'look-back', params: { stand: props.stand } }">{{
           t('field.signed')
         }}</RouterLink>

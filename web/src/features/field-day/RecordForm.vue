@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { fieldNotesQuery } from '@/api/queries';
 import { api, jobDay, unwrap, type Schemas } from '@/api/client';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
@@ -17,7 +19,7 @@ import QuantityField from '@/components/form/QuantityField.vue';
 const props = defineProps<{ sheet: Schemas['Sheet']; timeZone: string; crew: Schemas['Stand']['crew'] }>();
 const emit = defineEmits<{ signed: [] }>();
 const { t } = useI18n();
-const { user } = useSession();
+const { user, format } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 
 const form = ref({
@@ -39,6 +41,35 @@ const { restoredAt, drop } = useDraft(
   () => (user.value ? draftKey(user.value.id, 'record', props.sheet.id) : ''),
   form,
 );
+/** What was noted on the way, put in where nobody has written anything yet. */
+const { data: field } = useQuery(computed(() => fieldNotesQuery(props.sheet.id)));
+const clockOf = (at: string): string =>
+  new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: props.timeZone });
+const noted = computed<Partial<typeof form.value>>(() => {
+  const day = field.value?.day;
+  if (!day || field.value?.last === 0) return {};
+  const last = day.readings.at(-1);
+  const said = Object.fromEntries(day.said.map((s) => [s.field, s.values.map((v) => v.value).join(' / ')]));
+  return {
+    ...(day.started ? { start: clockOf(day.started) } : {}),
+    ...(day.stopped ? { stop: clockOf(day.stopped) } : {}),
+    ...(day.people.length ? { people: day.people.join(', ') } : {}),
+    ...(day.treated ? { treated: String(day.treated) } : {}),
+    ...(day.left ? { skipped: String(day.left) } : {}),
+    ...(day.mixFilled ? { mixUsed: format(day.mixFilled) } : {}),
+    ...(last?.wind ? { wind: format(last.wind) } : {}),
+    ...(last?.air ? { temperature: format(last.air) } : {}),
+    ...(last?.sky ? { weather: t(`fieldMode.skies.${last.sky}`) } : {}),
+    ...(said.equipment ? { equipment: said.equipment } : {}),
+    ...(day.notes.length || said.remarks ? { remarks: [said.remarks, ...day.notes].filter(Boolean).join(' ') } : {}),
+    ...(day.incidents.length ? { incident: true } : {}),
+  };
+});
+const tookOver = ref(false);
+const takeOver = (): void => {
+  form.value = { ...form.value, ...noted.value };
+  tookOver.value = true;
+};
 const FIELDS = [
   'workedOn',
   'start',
@@ -84,6 +115,11 @@ const sign = async (): Promise<void> => {
   <form class="stack" novalidate aria-labelledby="record-h" @submit.prevent="sign">
     <h2 id="record-h">{{ t('record.title') }}</h2>
     <p v-if="restoredAt" class="note small">{{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}</p>
+    <div v-if="Object.keys(noted).length && !tookOver" class="note stack">
+      <p>{{ t('record.fromField', { n: field?.day.treated ?? 0 }) }}</p>
+      <p v-if="field?.day.conflicts.length" class="warn">{{ t('record.differ') }}</p>
+      <ActButton small class="start" @click="takeOver">{{ t('record.takeOver') }}</ActButton>
+    </div>
     <p v-if="sheet.snapshot.recipe" class="small">
       {{ t('record.planned') }} <b><SaidAmount :of="sheet.snapshot.recipe.need" /></b>
     </p>

@@ -3,6 +3,9 @@ import { api, forgetAnswers, Refusal, unwrap, type Schemas } from '@/api/client'
 /** Set while the server has not been told yet that somebody left here; it is told before it is asked anything else. */
 const MARK = 'thicket.leaving';
 
+/** Who was here last, for a start without signal: name, role, units, and nothing that opens a door. */
+const LAST = 'thicket.lastHere';
+
 const NOBODY: Schemas['Session'] = { user: null, crew: null, demo: false, setupNeeded: false };
 
 /**
@@ -11,6 +14,7 @@ const NOBODY: Schemas['Session'] = { user: null, crew: null, demo: false, setupN
  */
 export async function leave(): Promise<Schemas['Session']> {
   localStorage.setItem(MARK, '1');
+  localStorage.removeItem(LAST);
   forgetAnswers();
   try {
     const out = await unwrap(api.DELETE('/session'));
@@ -23,13 +27,23 @@ export async function leave(): Promise<Schemas['Session']> {
   }
 }
 
-/** Who is here; first ends a session whose end the server has not heard of. */
+/** Who is here; first ends a session whose end the server has not heard of. Without signal, who was here last. */
 export async function whoIsHere(): Promise<Schemas['Session']> {
   if (localStorage.getItem(MARK) !== null) {
     const out = await leave();
     if (localStorage.getItem(MARK) !== null) return out;
   }
-  return unwrap(api.GET('/session'));
+  try {
+    const here = await unwrap(api.GET('/session'));
+    if (here.user) localStorage.setItem(LAST, JSON.stringify(here));
+    else localStorage.removeItem(LAST);
+    return here;
+  } catch (e) {
+    const last = localStorage.getItem(LAST);
+    if (last !== null && e instanceof Refusal && (e.status === 0 || e.status >= 500))
+      return JSON.parse(last) as Schemas['Session'];
+    throw e;
+  }
 }
 
 /** Somebody signed in: the server forgets by itself whoever was here before. */

@@ -1,0 +1,142 @@
+import { expect, test, type BrowserContext, type Page } from '@playwright/test';
+import { fieldDay, isAccessible, issuedTrees, signIn } from './helpers';
+
+test.use({ viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' });
+
+const pad = (page: Page) => page.getByRole('button', { name: /^3 in/ });
+const toPart = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
+
+/** Ticks all that has to be ticked and notes mild weather, so that work may begin. */
+async function getReady(page: Page): Promise<void> {
+  const open = page.getByRole('checkbox', { checked: false });
+  for (let left = await open.count(); left > 0; --left) {
+    await open.first().press('Space');
+    await expect(open).toHaveCount(left - 1);
+  }
+  await page.getByLabel('Temperature, °F').fill('68');
+  await page.getByRole('button', { name: 'Note the weather' }).click();
+}
+
+/** Takes the sheet along, and waits till the shell is on the device. */
+async function takeAlong(page: Page, sheet: string): Promise<void> {
+  await page.goto(`/field/${sheet}`);
+  await expect(page.getByRole('heading', { name: /Tree-of-heaven/ })).toBeVisible();
+  await page.evaluate(async () => navigator.serviceWorker.ready);
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+}
+
+test('works a day without signal: started, counted, reloaded in the wood, and every note arrives once', async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  const { sheet, stand } = await issuedTrees(page);
+  await takeAlong(page, sheet);
+  await isAccessible(page);
+
+  await test.step('before: what is ticked, and wind above the limit', async () => {
+    await expect(page.getByRole('heading', { name: /things to tick before you begin/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeDisabled();
+    await page.getByLabel('Temperature, °F').fill('85.1');
+    await expect(page.getByRole('alert').filter({ hasText: 'Not now:' })).toBeVisible();
+    await page.getByLabel('Temperature, °F').fill('85');
+    await expect(page.getByRole('alert').filter({ hasText: 'Not now:' })).toHaveCount(0);
+    await getReady(page);
+    await expect(page.getByRole('heading', { name: 'All is ticked: you can begin' })).toBeVisible();
+  });
+  await expect(page.getByRole('button', { name: 'All sent' })).toBeVisible();
+  const noted = (await fieldDay(page, sheet)).notes;
+
+  await context.setOffline(true);
+  await test.step('at work without signal', async () => {
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
+    for (let i = 0; i < 5; ++i) await pad(page).click();
+    await page.getByRole('button', { name: 'Take back the last: 3 in' }).click();
+    await expect(pad(page)).toContainText('4');
+    await page.getByRole('button', { name: /notes? not sent/ }).click();
+    await expect(page.getByRole('button', { name: /not sent.*no signal/ })).toBeVisible();
+    await page.getByRole('button', { name: /Start: Tell whoever waits/ }).click();
+    await expect(page.getByRole('timer')).toContainText('Tell whoever waits');
+    await isAccessible(page);
+  });
+
+  await test.step('the phone dies and starts again, in the wood', async () => {
+    await page.reload();
+    await expect(page.getByRole('heading', { name: /Tree-of-heaven/ })).toBeVisible();
+    await toPart(page, 'At work');
+    await expect(pad(page)).toContainText('4');
+    await expect(page.getByRole('timer')).toContainText('Tell whoever waits');
+    await pad(page).click();
+    await page.getByRole('button', { name: 'Spill or accident' }).click();
+    await expect(page.getByText('Scoop it up with the soil that is wet')).toBeVisible();
+    await page.getByRole('button', { name: 'Leave it' }).click();
+    await page.getByRole('button', { name: 'Stop for today' }).click();
+    await expect(page.getByText('5 treated')).toBeVisible();
+  });
+
+  // the server takes the first of it and dies before it answers: all is sent again
+  let lost = 0;
+  await page.route('**/api/v1/sheets/*/notes', async (route) => {
+    if (route.request().method() !== 'POST' || lost++ > 0) return route.continue();
+    await route.fetch();
+    return route.abort('connectionreset');
+  });
+  await context.setOffline(false);
+  await expect(page.getByRole('button', { name: /not sent/ })).toBeVisible();
+  await expect.poll(() => lost).toBe(1);
+  await page.getByRole('button', { name: /not sent/ }).click();
+  await expect(page.getByRole('button', { name: 'All sent' })).toBeVisible();
+  const told = await fieldDay(page, sheet);
+  // a start, five taps, one taken back, a clock, one tap more, a stop
+  expect(told).toEqual({ treated: 5, notes: noted + 10 });
+  await page.getByRole('link', { name: 'On to the record' }).click();
+  await expect(page).toHaveURL(new RegExp(`/stands/${stand}/field-day`));
+  await page.getByRole('button', { name: 'Take over what was noted' }).click();
+  await expect(page.getByLabel('Stems treated')).toHaveValue('5');
+});
+
+test('two phones on one job: counts add up, what they say differently is shown to a person', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page);
+  const { sheet } = await issuedTrees(page);
+  await takeAlong(page, sheet);
+  const second: BrowserContext = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    serviceWorkers: 'allow',
+  });
+  const other = await second.newPage();
+  await signIn(other, 'bram');
+  await takeAlong(other, sheet);
+
+  const say = async (on: Page, words: string): Promise<void> => {
+    await toPart(on, 'After');
+    await on.getByLabel('Equipment').fill(words);
+    await on.getByRole('button', { name: 'Keep it' }).first().click();
+    await expect(on.getByText(`Equipment: ${words}`)).toBeVisible();
+  };
+  await page.context().setOffline(true);
+  await second.setOffline(true);
+  for (const [on, taps] of [
+    [page, 3],
+    [other, 4],
+  ] as const) {
+    await toPart(on, 'At work');
+    for (let i = 0; i < taps; ++i) await pad(on).click();
+  }
+  await say(page, 'blue sprayer');
+  await say(other, 'red sprayer');
+  await page.context().setOffline(false);
+  await expect(page.getByRole('button', { name: 'All sent' })).toBeVisible();
+  await second.setOffline(false);
+  await expect(other.getByRole('button', { name: 'All sent' })).toBeVisible();
+  // the second has both now
+  await expect(other.getByText('7 treated')).toBeVisible();
+  await expect(other.getByText('Two devices say different things of this: Equipment.')).toBeVisible();
+  await other.getByRole('listitem').filter({ hasText: 'blue sprayer' }).getByRole('button').click();
+  await expect(other.getByText('Equipment: blue sprayer')).toBeVisible();
+  await expect(other.getByRole('button', { name: 'All sent' })).toBeVisible();
+  expect((await fieldDay(page, sheet)).treated).toBe(7);
+  await second.close();
+});

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import type { Schemas } from '@/api/client';
+import ActButton from '@/components/form/ActButton.vue';
+import { useSession } from '@/composables/useSession';
+import { stemsOf } from './fieldLog';
+import type { FieldNote } from './fieldStore';
+
+/** One large button a size; each tap one stem more, by one hand and with gloves on. The last tap can be taken back. */
+const props = defineProps<{
+  groups: NonNullable<Schemas['SheetSnapshot']['field']>['groups'];
+  notes: FieldNote[];
+}>();
+const emit = defineEmits<{ note: [kind: FieldNote['kind'], body: Record<string, unknown>] }>();
+const { t } = useI18n();
+const { format } = useSession();
+const stems = computed(() => stemsOf(props.notes));
+const leaving = ref(false);
+const last = computed(() => props.notes.findLast((n) => n.kind === 'count' || n.kind === 'skip'));
+const tap = (group: string): void => {
+  navigator.vibrate?.(15);
+  emit('note', leaving.value ? 'skip' : 'count', { group, n: 1 });
+};
+const nameOf = (key: unknown): string => {
+  const found = props.groups.find((g) => g.key === key);
+  return found ? format(found.name) : String(key);
+};
+</script>
+
+<template>
+  <section class="stack" aria-labelledby="count-h">
+    <h2 id="count-h">{{ t(leaving ? 'fieldMode.countLeft' : 'fieldMode.count') }}</h2>
+    <div class="pads" :class="{ leaving }">
+      <button v-for="g in groups" :key="g.key" type="button" class="pad" @click="tap(g.key)">
+        <span class="class">{{ format(g.name) }}</span>
+        <span class="n">{{ stems[g.key]?.treated ?? 0 }}</span>
+        <span class="small soft"
+          ><template v-if="g.count">{{ t('fieldMode.ofCounted', { n: g.count }) }}</template
+          ><template v-if="stems[g.key]?.left"> · {{ t('fieldMode.left', { n: stems[g.key]?.left }) }}</template></span
+        >
+      </button>
+    </div>
+    <div class="row">
+      <ActButton v-if="last" @click="emit('note', 'undo', { of: last.id })">{{
+        t('fieldMode.undo', { what: nameOf(last.group) })
+      }}</ActButton>
+      <ActButton quiet :aria-pressed="leaving" @click="leaving = !leaving">{{
+        t(leaving ? 'fieldMode.countTreated' : 'fieldMode.leave')
+      }}</ActButton>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.pads {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 10px;
+}
+.pad {
+  min-height: 116px;
+  border: 3px solid var(--sloe);
+  border-radius: var(--corner);
+  background: var(--paper);
+  color: var(--ink);
+  display: grid;
+  align-content: center;
+  justify-items: center;
+  cursor: pointer;
+  touch-action: manipulation;
+}
+.leaving .pad {
+  border-style: dashed;
+  border-color: var(--gorse);
+}
+.pad:active {
+  background: var(--sloe-pale);
+}
+.class {
+  font-weight: 650;
+}
+.n {
+  font-size: var(--size-pour);
+  font-weight: 700;
+  line-height: 1.1;
+}
+</style>

@@ -1,0 +1,91 @@
+import Dexie, { type Table } from 'dexie';
+import type { Schemas } from '@/api/client';
+
+/** A note of a field day as this device made it, or as another did (docs/field-day.md). */
+export type FieldNote = Schemas['FieldNote'] & Record<string, unknown>;
+
+/** A sheet taken along, with all that its day needs where there is no signal. */
+export interface KeptDay {
+  /** user|sheet: one person's days are never shown to another (B28). */
+  key: string;
+  user: string;
+  sheet: Schemas['Sheet'];
+  timeZone: string;
+  people: string[];
+  /** Number of the newest note of others that this device has seen. */
+  seen: number;
+  withdrawn: boolean;
+  signed: boolean;
+  keptAt: number;
+}
+export interface KeptNote {
+  id: string;
+  user: string;
+  sheetId: string;
+  note: FieldNote;
+  /** waiting to be sent, sent, refused by the server, or made by another device */
+  state: 'waiting' | 'sent' | 'refused' | 'theirs';
+  why?: string;
+}
+
+class Field extends Dexie {
+  days!: Table<KeptDay, string>;
+  notes!: Table<KeptNote, string>;
+  constructor() {
+    super('thicket-field');
+    this.version(1).stores({ days: 'key, user', notes: 'id, [user+state], [user+sheetId], sheetId' });
+  }
+}
+let store: Field | null = null;
+export const field = (): Field => (store ??= new Field());
+
+export const dayKey = (user: string, sheet: string): string => `${user}|${sheet}`;
+
+const DEVICE = 'thicket.device';
+const SEQ = 'thicket.seq';
+/** Made up once on this device. */
+export function deviceName(): string {
+  const kept = localStorage.getItem(DEVICE);
+  if (kept) return kept;
+  const made = crypto.randomUUID();
+  localStorage.setItem(DEVICE, made);
+  return made;
+}
+/** Counts on over reloads, so that this device's own notes keep their order whatever its clock does. */
+function nextSeq(): number {
+  const next = Number(localStorage.getItem(SEQ) ?? '0') + 1;
+  localStorage.setItem(SEQ, String(next));
+  return next;
+}
+
+/** Writes a note on this device; it is sent when it can be. */
+export async function addNote(
+  user: string,
+  sheetId: string,
+  by: string,
+  at: Date,
+  kind: FieldNote['kind'],
+  body: Record<string, unknown>,
+): Promise<FieldNote> {
+  const note: FieldNote = {
+    id: crypto.randomUUID(),
+    kind,
+    at: at.toISOString(),
+    device: deviceName(),
+    seq: nextSeq(),
+    by,
+    ...body,
+  };
+  await field().notes.add({ id: note.id, user, sheetId, note, state: 'waiting' });
+  return note;
+}
+
+/** Not with the server yet: what waits, and what it refused and a person has to look at. */
+export const countUnsent = (user: string): Promise<number> =>
+  field().notes.where('[user+state]').anyOf([user, 'waiting'], [user, 'refused']).count();
+
+/** Everything of one person on this device goes; called when signing out after they agreed. */
+export async function clearField(user: string): Promise<void> {
+  await field().notes.where('[user+state]').between([user, Dexie.minKey], [user, Dexie.maxKey]).delete();
+  await field().days.where('user').equals(user).delete();
+}

@@ -1,0 +1,128 @@
+import { computed, ref } from 'vue';
+import { api, Refusal, unwrap, type Schemas } from '@/api/client';
+import { countUnsent, dayKey, field, type KeptNote } from './fieldStore';
+
+/** How the sending stands: idle, sending, no signal, signed out, or the server refuses to take any. */
+export type Sending = 'idle' | 'sending' | 'away' | 'signed-out' | 'refused';
+const AT_ONCE = 200;
+const AGAIN_MS = 15_000;
+const MOST_WAIT_MS = 300_000;
+
+const state = ref<Sending>('idle');
+const unsent = ref(0);
+let user: string | null = null;
+let timer: ReturnType<typeof setTimeout> | undefined;
+let wait = AGAIN_MS;
+let running: Promise<void> | null = null;
+let asked = false;
+
+export const useSending = () => ({ state: computed(() => state.value), unsent: computed(() => unsent.value) });
+
+/** Whose notes are sent from now on: never anybody else's (B15). */
+export function sendFor(id: string | null): void {
+  user = id;
+  state.value = 'idle';
+  void recount();
+  if (id) void sendNow();
+}
+
+export async function recount(): Promise<void> {
+  unsent.value = user ? await countUnsent(user) : 0;
+}
+
+/**
+ * Sends what waits, the oldest first; one at a time. Whoever asks while something is sent is heard afterwards: a note
+ * made meanwhile goes too, and signal that came back is tried at once.
+ */
+export function sendNow(): Promise<void> {
+  asked = true;
+  running ??= sendWhileAsked().finally(() => (running = null));
+  return running;
+}
+
+async function sendWhileAsked(): Promise<void> {
+  while (asked) {
+    asked = false;
+    await send();
+  }
+}
+
+async function send(): Promise<void> {
+  clearTimeout(timer);
+  const me = user;
+  if (!me) return;
+  const waiting = await field().notes.where('[user+state]').equals([me, 'waiting']).toArray();
+  await recount();
+  if (waiting.length === 0) {
+    if (state.value === 'sending' || state.value === 'away') state.value = 'idle';
+    return;
+  }
+  state.value = 'sending';
+  try {
+    for (const sheet of new Set(waiting.map((w) => w.sheetId))) {
+      const notes = waiting.filter((w) => w.sheetId === sheet).sort((a, b) => a.note.seq - b.note.seq);
+      for (let i = 0; i < notes.length; i += AT_ONCE) await sendSome(me, sheet, notes.slice(i, i + AT_ONCE));
+    }
+    wait = AGAIN_MS;
+    state.value = 'idle';
+  } catch (e) {
+    const status = e instanceof Refusal ? e.status : 0;
+    state.value = status === 401 || status === 419 ? 'signed-out' : status === 0 || status >= 500 ? 'away' : 'refused';
+    // what is not sent stays on this device; it is tried again, less and less often
+    timer = setTimeout(() => {
+      wait = Math.min(wait * 2, MOST_WAIT_MS);
+      void sendNow();
+    }, wait);
+  }
+  await recount();
+}
+
+async function sendSome(me: string, sheet: string, some: KeptNote[]): Promise<void> {
+  const day = await field().days.get(dayKey(me, sheet));
+  const answer = await unwrap(
+    api.POST('/sheets/{sheet}/notes', {
+      params: { path: { sheet } },
+      body: { notes: some.map((s) => s.note), after: day?.seen ?? 0 },
+    }),
+  );
+  const refused = new Map(answer.refused.map((r) => [r.id, r.message]));
+  await field().transaction('rw', field().notes, field().days, async () => {
+    for (const one of some) {
+      const why = refused.get(one.id);
+      await field().notes.update(one.id, why === undefined ? { state: 'sent' } : { state: 'refused', why });
+    }
+    await keepTheirs(me, sheet, answer);
+  });
+}
+
+/** Takes over what other devices noted on the same sheet. */
+async function keepTheirs(me: string, sheet: string, answer: Schemas['FieldDay']): Promise<void> {
+  for (const { note } of answer.notes) {
+    if ((await field().notes.get(note.id)) === undefined)
+      await field().notes.add({ id: note.id, user: me, sheetId: sheet, note, state: 'theirs' });
+  }
+  await field().days.update(dayKey(me, sheet), {
+    seen: answer.last,
+    withdrawn: answer.withdrawn,
+    signed: answer.signed,
+  });
+}
+
+/** Looks for what others noted; quiet where there is no signal. */
+export async function fetchTheirs(me: string, sheet: string): Promise<void> {
+  const day = await field().days.get(dayKey(me, sheet));
+  try {
+    const answer = await unwrap(
+      api.GET('/sheets/{sheet}/notes', { params: { path: { sheet }, query: { after: day?.seen ?? 0 } } }),
+    );
+    await field().transaction('rw', field().notes, field().days, () => keepTheirs(me, sheet, answer));
+  } catch (e) {
+    if (!(e instanceof Refusal)) throw e;
+  }
+}
+
+if (typeof window !== 'undefined')
+  window.addEventListener('online', () => {
+    wait = AGAIN_MS;
+    void sendNow();
+  });
