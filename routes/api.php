@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AmendmentController;
 use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\CalendarController;
@@ -91,6 +92,9 @@ Route::get('seal', [SealController::class, 'show'])
 Route::get('shed/shopping.csv', [ShoppingController::class, 'csv'])
     ->withoutMiddleware('api')
     ->middleware(['web', 'auth:web']);
+Route::get('records.csv', [RecordController::class, 'csv'])
+    ->withoutMiddleware('api')
+    ->middleware(['web', 'auth:web']);
 Route::get('sightings.csv', [SightingController::class, 'csv'])
     ->withoutMiddleware('api')
     ->middleware(['web', 'auth:web']);
@@ -162,6 +166,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('sheets/{sheet}', [SheetController::class, 'show']);
     Route::get('sheets/{sheet}/notes', [FieldController::class, 'show']);
     Route::get('stands/{stand}/sheet-draft', [SheetController::class, 'draft']);
+    Route::get('records', [RecordController::class, 'index']);
     Route::get('records/{record}', [RecordController::class, 'show']);
     Route::get('shed', [ShedController::class, 'show']);
     Route::get('shed/cards/{card}/export', [LabelCardController::class, 'export']);
@@ -207,6 +212,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('stands/{stand}/sheets', [SheetController::class, 'store']);
         Route::post('sheets/{sheet}/notes', [FieldController::class, 'store']);
         Route::post('sheets/{sheet}/records', [RecordController::class, 'store']);
+        Route::post('records/{record}/amendments', [AmendmentController::class, 'store']);
         Route::post('records/{record}/look-backs', [LookBackController::class, 'store']);
         Route::put('steps/{step}/card', [StepCardController::class, 'update']);
         Route::post('sheets/{sheet}/withdraw', [SheetController::class, 'withdraw']);

@@ -28,6 +28,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property Patch $patch
  * @property Sheet $sheet
  * @property \Illuminate\Database\Eloquent\Collection<int, LookBack> $lookBacks
+ * @property \Illuminate\Database\Eloquent\Collection<int, Amendment> $amendments in the order in which they came
  */
 final class Record extends Model
 {
@@ -80,6 +81,12 @@ final class Record extends Model
     public function lookBacks(): HasMany
     {
         return $this->hasMany(LookBack::class)->orderByDesc('looked_on');
+    }
+
+    /** @return HasMany<Amendment, $this> */
+    public function amendments(): HasMany
+    {
+        return $this->hasMany(Amendment::class)->orderBy('created_at')->orderBy('id');
     }
 
     /** @param Builder<self> $query */

@@ -16,6 +16,7 @@ enum Sealed: string
     case Withdrawal = 'withdrawal';
     case Record = 'record';
     case LookBack = 'look-back';
+    case Amendment = 'amendment';
     case Photo = 'photo';
     /** A picture was taken away by somebody who may: its file and row are gone, that it was there is not. */
     case PhotoDropped = 'photo-dropped';
@@ -28,6 +29,7 @@ enum Sealed: string
             self::Sheet, self::Withdrawal => 'sheets',
             self::Record => 'records',
             self::LookBack => 'look_backs',
+            self::Amendment => 'record_amendments',
             self::Photo => 'photos',
             self::PhotoDropped => null,
         };
@@ -53,6 +55,7 @@ enum Sealed: string
                 'signed_at',
             ],
             self::LookBack => ['id', 'record_id', 'looked_on', 'scored', 'body', 'made_by', 'created_at'],
+            self::Amendment => ['id', 'record_id', 'field', 'text', 'why', 'made_by', 'created_at'],
             self::Photo => [
                 'id',
                 'sighting_id',

@@ -86,7 +86,7 @@ final class CrewRows
     {
         return Record::query()
             ->ofCrew($user)
-            ->with(['lookBacks', 'patch.ground', 'seal', 'sheet'])
+            ->with(['lookBacks', 'amendments.author', 'patch.ground', 'seal', 'sheet'])
             ->findOrFail($id);
     }
 }

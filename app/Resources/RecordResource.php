@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Resources;
 
+use App\Models\Amendment;
 use App\Models\LookBack;
 use App\Models\Record;
 use App\Seal\Verifier;
@@ -46,6 +47,19 @@ final readonly class RecordResource
             'amounts' => self::amounts($record->content() ?? []),
             // a body that cannot be read is shown as broken, not guessed at
             'body' => (object) ($record->content() ?? []),
+            'amendments' => $record->amendments
+                ->map(
+                    static fn(Amendment $a): array => [
+                        'id' => $a->id,
+                        'field' => $a->field,
+                        'text' => $a->text,
+                        'why' => $a->why,
+                        'by' => $a->author->name,
+                        'at' => Format::moment($a->created_at, $record->patch->ground->time_zone),
+                    ],
+                )
+                ->values()
+                ->all(),
             'lookBacks' => $record->lookBacks
                 ->map(
                     static fn(LookBack $l): array => [

@@ -119,6 +119,7 @@ final readonly class Verifier
             Sealed::Withdrawal => $own('sheets')->where('withdrawn_at', '!=', null),
             Sealed::Record => $own('records'),
             Sealed::LookBack => DB::table('look_backs')->whereIn('record_id', $own('records')->select('id')),
+            Sealed::Amendment => DB::table('record_amendments')->whereIn('record_id', $own('records')->select('id')),
             Sealed::Photo => DB::table('photos')->whereIn('sighting_id', $sightings->select('id')),
             Sealed::PhotoDropped => null,
         };

@@ -150,6 +150,16 @@ return new class extends Migration {
             SQL
             ,
         );
+        // corrections of records: added, never written over
+        Schema::create('record_amendments', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('record_id')->constrained();
+            $table->string('field', 40);
+            $table->string('text', 2000);
+            $table->string('why', 500);
+            $table->foreignUuid('made_by')->constrained('users');
+            $table->timestamp('created_at');
+        });
         Schema::create('look_backs', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('record_id')->constrained();
@@ -166,6 +176,7 @@ return new class extends Migration {
         foreach (
             [
                 'look_backs',
+                'record_amendments',
                 'field_notes',
                 'record_actives',
                 'records',

@@ -19,6 +19,7 @@ return new class extends Migration {
         'records' => null,
         'record_actives' => null,
         'look_backs' => null,
+        'record_amendments' => null,
         'sheets' => ['withdrawn_at', 'withdrawn_by', 'withdrawn_why', 'updated_at'],
         'photos' => null,
         // a note is never changed; it is signed once, with its record

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Models\Amendment;
+use App\Models\Crew;
 use App\Models\FieldNote;
 use App\Models\Record;
 use App\Seal\Verifier;
@@ -142,6 +144,85 @@ it('signs with the notes of the day, and sees when one of them is changed', func
     $slipped->forceFill(['record_id' => $record['id']])->save();
     expect($state())->toBe('broken');
     expect(fn() => $slipped->forceFill(['record_id' => null])->save())->toThrow(QueryException::class);
+});
+
+it('puts right what was signed by adding to it, seals that, and gives all as a table', function () {
+    $this->as();
+    [, $sheet] = issuedTrees($this);
+    $record = $this->api('POST', "/sheets/{$sheet}/records", signed(['remarks' => '=HYPERLINK("x")']))
+        ->assertCreated()
+        ->json();
+    $amend = fn(array $change = []) => $this->api(
+        'POST',
+        "/records/{$record['id']}/amendments",
+        $change + ['field' => 'treated', 'text' => '11', 'why' => 'one was counted twice'],
+    );
+    $after = $amend()->assertCreated()->json();
+    expect([$after['body'], $after['seal']['state'], $after['amendments'][0]['by']])->toBe([
+        $record['body'],
+        'whole',
+        'Ada Thornbury',
+    ]);
+    expect(app(Verifier::class)->crew(Crew::query()->firstOrFail())->faults)->toBe([]);
+    foreach (['field' => 'hash', 'text' => '', 'why' => ''] as $field => $bad) {
+        $amend([$field => $bad])
+            ->assertStatus(422)
+            ->assertJsonPath('errors.0.pointer', "/{$field}");
+    }
+    expect(fn() => Amendment::query()->update(['text' => '12']))->toThrow(QueryException::class);
+
+    $file = $this->api('GET', '/records.csv?year=2026')->assertOk()->getContent();
+    $stream = fopen('php://memory', 'r+') ?: throw new RuntimeException('no memory');
+    fwrite($stream, (string) $file);
+    rewind($stream);
+    for ($rows = []; is_array($row = fgetcsv($stream, escape: '')); $rows[] = $row);
+    $mine = collect($rows)
+        ->skip(1)
+        ->map(static fn(array $row): array => array_combine($rows[0], $row))
+        ->firstWhere('record', (string) $record['seq']);
+    expect(
+        array_intersect_key(
+            $mine,
+            array_flip(['day', 'treated', 'mix used', 'mix unit', 'put right', 'restricted use']),
+        ),
+    )->toBe([
+        'day' => '2026-09-03',
+        'restricted use' => $mine['restricted use'],
+        'mix used' => '1',
+        'mix unit' => 'qt_us',
+        'treated' => '12',
+        'put right' => 'treated: 11 (one was counted twice)',
+    ]);
+    // no program takes a remark for a formula
+    expect($mine['remarks'])->not->toStartWith('=');
+    $all = $this->api('GET', '/records?year=2026')->assertOk()->json('records');
+    expect(array_column($all, 'id'))->toContain($record['id']);
+    expect($this->api('GET', '/records?year=2001')->json('records'))->toBe([]);
+    $this->as('cleo');
+    $amend()->assertStatus(403);
+});
+
+it('shows on Today who is at work, and from midnight on what nobody signed', function () {
+    $this->as();
+    [, $sheet] = issuedTrees($this);
+    $this->api('POST', "/sheets/{$sheet}/notes", [
+        'notes' => [
+            fieldNote(1, 'work', ['what' => 'start']),
+            fieldNote(2, 'timer', ['clock' => 'check-in'], at: '09:05'),
+        ],
+    ])->assertOk();
+    $day = fn(): ?array => collect($this->api('GET', '/today')->json('field'))->firstWhere('sheetId', $sheet);
+    expect([$day()['working'], $day()['late'], $day()['clocks'][0]['startedAt']])->toBe([
+        ['Ada Thornbury'],
+        false,
+        '2026-09-03T14:05:00+00:00',
+    ]);
+    app(App\Support\JobClock::class)->freezeAt('2026-09-03T23:59:00-05:00');
+    expect($day()['late'])->toBeFalse();
+    app(App\Support\JobClock::class)->freezeAt('2026-09-04T00:00:00-05:00');
+    expect([$day()['late'], $day()['day']])->toBe([true, '2026-09-03']);
+    $this->api('POST', "/sheets/{$sheet}/records", signed())->assertCreated();
+    expect($day())->toBeNull();
 });
 
 it('lets a note that is kept be neither changed nor deleted', function () {

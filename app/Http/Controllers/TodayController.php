@@ -8,6 +8,7 @@ use App\Models\Stand;
 use App\Repositories\LookAlikes;
 use App\Resources\StandResource;
 use App\Support\JobClock;
+use App\Workflow\FieldDays;
 use App\Workflow\Reminders;
 use App\Workflow\Workflow;
 use Illuminate\Database\Eloquent\Builder;
@@ -30,6 +31,7 @@ final class TodayController extends Controller
         JobClock $clock,
         LookAlikes $lookAlikes,
         Reminders $reminders,
+        FieldDays $fieldDays,
     ): JsonResponse {
         $user = $this->user($request);
         $lines = [];
@@ -75,6 +77,7 @@ final class TodayController extends Controller
             'person' => $user->crew->people()->where('user_id', $user->id)->value('id'),
             'lines' => $lines,
             'lookBacks' => $due,
+            'field' => $fieldDays->open($user),
             'shed' => $reminders->of($user->crew),
             'more' => $more,
         ]);

@@ -27,7 +27,7 @@ export const HANGS_ON = {
   /** A forecast: hours, and what is open today. */
   weather: ['weather', ...OF_A_STAND],
   /** A note of a field day. */
-  field: ['sheet'],
+  field: ['sheet', 'today'],
   /** Only works something out, or is kept where it stands (who is here). */
   nothing: [],
 } as const satisfies Record<string, readonly string[]>;
@@ -101,6 +101,7 @@ export const MUTATIONS = {
   'POST /stands/{stand}/sheets': 'stand',
   'POST /sheets/{sheet}/withdraw': 'stand',
   'POST /sheets/{sheet}/notes': 'field',
+  'POST /records/{record}/amendments': 'stand',
   'POST /sheets/{sheet}/records': 'stand',
   'POST /records/{record}/look-backs': 'stand',
   'POST /papers': 'nothing',

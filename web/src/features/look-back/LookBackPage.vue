@@ -12,6 +12,7 @@ import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
+import AmendmentList from './AmendmentList.vue';
 import PhotoStrip from '@/features/scout/PhotoStrip.vue';
 import ActButton from '@/components/form/ActButton.vue';
 import TextField from '@/components/form/TextField.vue';
@@ -251,11 +252,13 @@ const keep = async (scored: boolean): Promise<void> => {
         <p class="small">{{ t('record.weather') }}: {{ body.weather }}</p>
         <p v-if="body.remarks" class="small">{{ t('record.remarks') }}: {{ body.remarks }}</p>
         <p class="small">{{ t('look.signedBy') }} {{ body.signedBy }}</p>
+        <AmendmentList :record="record" />
         <p v-if="record.seal.state !== 'whole'" class="fault" role="alert">{{ t(`look.${record.seal.state}`) }}</p>
         <p class="small soft hash">
           {{ t('look.seal', { n: record.seal.seq ?? '—' }) }} {{ record.seal.hash?.slice(0, 16) ?? '' }}…
         </p>
         <p class="small soft">
+          <a href="/api/v1/records.csv" download>{{ t('look.table') }}</a> ·
           <a href="/api/v1/seal" download="seal-head.json">{{ t('look.head') }}</a> {{ t('look.headHelp') }}
         </p>
       </section>

@@ -8,6 +8,7 @@ import ActButton from '@/components/form/ActButton.vue';
 import { momentText } from '@/features/when/hours';
 import EmptyState from '@/components/feedback/EmptyState.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
+import FieldLines from './FieldLines.vue';
 import TodayLine from './TodayLine.vue';
 import { groundsOf, groupsOf, isOf, type Line, NOBODY, peopleOf } from './groups';
 
@@ -48,6 +49,7 @@ const days = computed(() => {
 });
 const { data: calendar } = useQuery(days);
 const planned = computed(() => calendar.value?.entries.filter((e) => e.kind === 'planned') ?? []);
+const field = computed(() => data.value?.field.filter((d) => ground.value === '' || d.groundId === ground.value) ?? []);
 const due = computed(() => data.value?.lookBacks.filter((l) => l.due) ?? []);
 const later = computed(() => data.value?.lookBacks.filter((l) => !l.due) ?? []);
 const grounds = computed(() => groundsOf(data.value?.lines ?? []));
@@ -91,6 +93,10 @@ const groups = computed(() =>
             ]"
           />
         </div>
+        <template v-if="field.length">
+          <h2>{{ t('today.field') }}</h2>
+          <FieldLines :days="field" />
+        </template>
         <template v-if="jobs.length">
           <h2>{{ t('today.openNow') }}</h2>
           <ul v-if="open.length" class="ruled lines">

@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Text;
+
+use App\Models\Amendment;
+use App\Models\Record;
+use Illuminate\Support\Collection;
+use Thicket\Survey\Exchange\CsvFile;
+
+/**
+ * Signed records as an inspector asks for them (rulings J29): one row a record, amounts in their own unit with the unit
+ * in a column of its own, days as ISO. What was put right later stands in a column of its own; what was signed stays.
+ */
+final readonly class RecordTable
+{
+    private const COLUMNS = [
+        'record',
+        'sheet',
+        'day',
+        'start',
+        'stop',
+        'ground',
+        'patch',
+        'latitude',
+        'longitude',
+        'area',
+        'area unit',
+        'target',
+        'scientific name',
+        'method',
+        'products',
+        'registration numbers',
+        'label versions',
+        'actives',
+        'restricted use',
+        'mix used',
+        'mix unit',
+        'product used',
+        'product unit',
+        'active per area',
+        'carrier',
+        'treated',
+        'left on purpose',
+        'equipment',
+        'sky',
+        'wind',
+        'wind unit',
+        'temperature',
+        'temperature unit',
+        'outside limits',
+        'people',
+        'signed by',
+        'licence',
+        'batches',
+        'buffer kept',
+        're-entry hours',
+        'incident',
+        'remarks',
+        'put right',
+        'seal',
+    ];
+
+    /** @param Collection<int, Record> $records */
+    public function of(Collection $records): string
+    {
+        $rows = [self::COLUMNS];
+        foreach ($records as $record) {
+            $row = $this->row($record);
+            $rows[] = array_map(static fn(string $column): string => $row[$column] ?? '', self::COLUMNS);
+        }
+
+        return CsvFile::written($rows);
+    }
+
+    /** @return array<string, string> column => value */
+    private function row(Record $record): array
+    {
+        $body = $record->content() ?? [];
+        $at = static function (string $path) use ($body): mixed {
+            $value = $body;
+            foreach (explode('.', $path) as $key) {
+                $value = is_array($value) ? $value[$key] ?? null : null;
+            }
+
+            return $value;
+        };
+        $text = static fn(string $path): string => is_scalar($at($path)) ? (string) $at($path) : '';
+        $list = static fn(string $path, string $key): string => implode(
+            '; ',
+            array_filter(
+                array_map(
+                    static fn(mixed $one): string => is_array($one) && is_scalar($one[$key] ?? null)
+                        ? (string) $one[$key]
+                        : '',
+                    is_array($at($path)) ? $at($path) : [],
+                ),
+            ),
+        );
+        $products = array_filter([$at('sheet.snapshot.product'), ...(array) ($at('sheet.snapshot.partners') ?? [])]);
+        $of = static fn(string $key): string => implode(
+            '; ',
+            array_map(
+                static fn(mixed $p): string => is_array($p) && is_scalar($p[$key] ?? null) ? (string) $p[$key] : '',
+                $products,
+            ),
+        );
+
+        return [
+            'record' => (string) $record->seq,
+            'sheet' => $text('sheet.number'),
+            'day' => $record->worked_on->format('Y-m-d'),
+            'start' => $text('start'),
+            'stop' => $text('stop'),
+            'ground' => $text('sheet.snapshot.place.ground'),
+            'patch' => $text('sheet.snapshot.place.patch'),
+            'latitude' => $text('sheet.snapshot.place.latitude'),
+            'longitude' => $text('sheet.snapshot.place.longitude'),
+            'area' => $text('sheet.snapshot.place.area.value'),
+            'area unit' => $text('sheet.snapshot.place.area.unit'),
+            'target' => $text('sheet.snapshot.target.name'),
+            'scientific name' => $text('sheet.snapshot.target.scientific'),
+            'method' => $text('sheet.snapshot.method.name'),
+            'products' => $of('name'),
+            'registration numbers' => $of('registration'),
+            'label versions' => $of('version'),
+            'actives' => $of('activeName'),
+            'restricted use' => $products === [] ? '' : ($at('sheet.snapshot.strictest.licensedOnly') ? 'yes' : 'no'),
+            'mix used' => $text('mixUsed.value'),
+            'mix unit' => $text('mixUsed.unit'),
+            'product used' => $text('productUsed.value'),
+            'product unit' => $text('productUsed.unit'),
+            'active per area' => implode(
+                '; ',
+                array_map(
+                    static fn(mixed $one): string => is_array($one)
+                        ? implode(
+                            ' ',
+                            array_filter(
+                                array_intersect_key($one, ['active' => 1, 'value' => 1, 'unit' => 1]),
+                                is_string(...),
+                            ),
+                        )
+                        : '',
+                    is_array($at('activesPerArea')) ? $at('activesPerArea') : [],
+                ),
+            ),
+            'carrier' => $text('sheet.snapshot.recipe.carrier.name'),
+            'treated' => $text('treated'),
+            'left on purpose' => $text('skipped'),
+            'equipment' => $text('equipment'),
+            'sky' => $text('weather'),
+            'wind' => $text('wind.value'),
+            'wind unit' => $text('wind.unit'),
+            'temperature' => $text('temperature.value'),
+            'temperature unit' => $text('temperature.unit'),
+            'outside limits' => implode('; ', array_filter((array) $at('outsideLimits'), is_string(...))),
+            'people' => implode('; ', array_filter((array) $at('people'), is_string(...))),
+            'signed by' => $text('signedBy'),
+            'licence' => $text('licence'),
+            'batches' => $list('batches', 'number'),
+            'buffer kept' => $text('sheet.snapshot.strictest.waterBuffer.shown.us'),
+            're-entry hours' => $text('sheet.snapshot.strictest.reentryHours'),
+            'incident' => $at('incident') === true ? 'yes' : 'no',
+            'remarks' => $text('remarks'),
+            'put right' => implode(
+                '; ',
+                $record->amendments
+                    ->map(static fn(Amendment $a): string => "{$a->field}: {$a->text} ({$a->why})")
+                    ->all(),
+            ),
+            'seal' => (string) $record->seal?->hash,
+        ];
+    }
+}

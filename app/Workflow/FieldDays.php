@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workflow;
+
+use App\Models\Sheet;
+use App\Models\User;
+use App\Support\Format;
+use App\Support\JobClock;
+use Thicket\FieldDay\EventKind;
+use Thicket\FieldDay\FieldEvent;
+use Thicket\FieldDay\FieldLog;
+
+/** Field days that are not signed for yet: who is at work, which clocks run, and what a midnight has passed over. */
+final readonly class FieldDays
+{
+    private const MOST_SHEETS = 40;
+
+    public function __construct(private JobClock $clock) {}
+
+    /** @return list<array<string, mixed>> the longest unsigned first */
+    public function open(User $user): array
+    {
+        $sheets = Sheet::query()
+            ->ofCrew($user)
+            ->whereHas('fieldNotes', static fn($notes) => $notes->where('kind', EventKind::Work->value))
+            ->whereDoesntHave('steps.records')
+            ->with(['fieldNotes', 'steps.patch.ground'])
+            ->latest('issued_at')
+            ->limit(self::MOST_SHEETS)
+            ->get();
+        $out = [];
+        foreach ($sheets as $sheet) {
+            $ground = $sheet->steps->first()?->patch->ground;
+            $stand = $sheet->snapshot['standId'] ?? null;
+            $log = $sheet->fieldLog();
+            $from = $log->started();
+            if ($ground === null || !is_string($stand) || $from === null) {
+                continue;
+            }
+            $day = $from->setTimezone(new \DateTimeZone($ground->time_zone))->format('Y-m-d');
+            $out[] = [
+                'standId' => $stand,
+                'sheetId' => $sheet->id,
+                'number' => $sheet->number,
+                'name' =>
+                    ($sheet->snapshot['method']['name'] ?? '') . ', ' . ($sheet->snapshot['target']['name'] ?? ''),
+                'patch' => $sheet->snapshot['place']['patch'] ?? '',
+                'groundId' => $ground->id,
+                'day' => $day,
+                // a midnight has passed and nobody has signed (rulings J29)
+                'late' => $day < $this->clock->today($ground->time_zone)->format('Y-m-d'),
+                'working' => self::working($log),
+                'clocks' => self::clocks($sheet, $log),
+            ];
+        }
+        usort($out, static fn(array $a, array $b): int => [$a['day'], $a['number']] <=> [$b['day'], $b['number']]);
+
+        return $out;
+    }
+
+    /** @return list<string> */
+    private static function working(FieldLog $log): array
+    {
+        $names = [];
+        foreach ($log->spells() as $spell) {
+            $spell->to === null && ($names[] = $spell->by);
+        }
+
+        return $names;
+    }
+
+    /** @return list<array<string, mixed>> as the sheet carries them, with when each was started */
+    private static function clocks(Sheet $sheet, FieldLog $log): array
+    {
+        $carried = array_column($sheet->snapshot['field']['clocks'] ?? [], null, 'code');
+
+        return array_values(
+            array_filter(
+                array_map(
+                    static fn(FieldEvent $e): ?array => isset($carried[$e->text('clock')])
+                        ? $carried[$e->text('clock')] + [
+                                'of' => $e->body['of'] ?? null,
+                                'startedAt' => Format::moment($e->at),
+                            ]
+                        : null,
+                    $log->clocks(),
+                ),
+            ),
+        );
+    }
+}
