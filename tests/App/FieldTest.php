@@ -110,6 +110,10 @@ it('takes each note once, whatever else comes with it, and tells what two phones
         ->assertOk()
         ->assertJsonPath('notes', []);
     $send([])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/notes');
+    // where none can be taken the whole is refused
+    $send([$bad])
+        ->assertStatus(422)
+        ->assertJsonPath('errors.0.pointer', '/notes/0/n');
     $this->as('cleo');
     $send([fieldNote(21, 'note', ['text' => 'x'], 'third')])->assertStatus(403);
 });

@@ -11,12 +11,15 @@ use App\Repositories\CrewRows;
 use App\Resources\FieldResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Thicket\Input\Refused;
 
 /** Notes of a field day, from phones that were without signal. */
 final class FieldController extends Controller
 {
     /** At once; a device sends the rest after. */
     private const MOST_NOTES = 200;
+    /** What a browser can count to. */
+    private const MOST_NUMBER = 9_007_199_254_740_991;
 
     public function __construct(private readonly FieldResource $resource) {}
 
@@ -25,7 +28,7 @@ final class FieldController extends Controller
     {
         $sheet = CrewRows::sheet($this->user($request), $sheetId);
         $in = $this->query($request);
-        $after = $in->int('after', 0, PHP_INT_MAX, 0) ?? 0;
+        $after = $in->int('after', 0, self::MOST_NUMBER, 0) ?? 0;
         $this->done($in);
 
         return $this->json($this->body($sheet, $after));
@@ -35,7 +38,7 @@ final class FieldController extends Controller
     {
         $sheet = CrewRows::sheet($this->user($request), $sheetId);
         $in = $this->fields($request);
-        $after = $in->int('after', 0, PHP_INT_MAX, 0) ?? 0;
+        $after = $in->int('after', 0, self::MOST_NUMBER, 0) ?? 0;
         $notes = $in->raw('notes');
         if (!is_array($notes) || !array_is_list($notes) || $notes === [] || count($notes) > self::MOST_NOTES) {
             $in->fault('notes', 'Send 1 to ' . self::MOST_NOTES . ' notes at once.');
@@ -43,7 +46,17 @@ final class FieldController extends Controller
         }
         $this->done($in);
 
-        return $this->json($take($sheet, $this->user($request), $notes) + $this->body($sheet, $after));
+        $taken = $take($sheet, $this->user($request), $notes);
+        if ($taken['taken'] + $taken['known'] === 0) {
+            throw new Refused(
+                array_map(
+                    static fn(array $r): array => ['pointer' => $r['pointer'], 'message' => $r['message']],
+                    $taken['refused'],
+                ),
+            );
+        }
+
+        return $this->json($taken + $this->body($sheet, $after));
     }
 
     /** @return array<string, mixed> */

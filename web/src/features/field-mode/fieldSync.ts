@@ -79,12 +79,21 @@ async function send(): Promise<void> {
 
 async function sendSome(me: string, sheet: string, some: KeptNote[]): Promise<void> {
   const day = await field().days.get(dayKey(me, sheet));
-  const answer = await unwrap(
-    api.POST('/sheets/{sheet}/notes', {
-      params: { path: { sheet } },
-      body: { notes: some.map((s) => s.note), after: day?.seen ?? 0 },
-    }),
-  );
+  let answer;
+  try {
+    answer = await unwrap(
+      api.POST('/sheets/{sheet}/notes', {
+        params: { path: { sheet } },
+        body: { notes: some.map((s) => s.note), after: day?.seen ?? 0 },
+      }),
+    );
+  } catch (e) {
+    // none of them can be taken: each waits for a person, and holds up no other
+    if (!(e instanceof Refusal) || e.status !== 422) throw e;
+    for (const [i, one] of some.entries())
+      await field().notes.update(one.id, { state: 'refused', why: e.at(`/notes/${i}`) ?? e.message });
+    return;
+  }
   const refused = new Map(answer.refused.map((r) => [r.id, r.message]));
   await field().transaction('rw', field().notes, field().days, async () => {
     for (const one of some) {
