@@ -47,6 +47,53 @@ final class Geos
     }
 
     /**
+     * What goes over along a line of that width: cut off square at both ends, round where it bends. Built up from its
+     * stretches, for the extension forgets the kind of end that it was asked for from one buffer to the next.
+     *
+     * @param list<array{float, float}> $points two and more, no two the same
+     */
+    public static function swath(array $points, float $width): \GEOSGeometry
+    {
+        $half = $width / 2;
+        $all = null;
+        for ($i = 1; $i < count($points); ++$i) {
+            [[$x1, $y1], [$x2, $y2]] = [$points[$i - 1], $points[$i]];
+            $length = hypot($x2 - $x1, $y2 - $y1);
+            [$dx, $dy] = [(-($y2 - $y1) / $length) * $half, (($x2 - $x1) / $length) * $half];
+            $corner = [$x1 + $dx, $y1 + $dy];
+            $piece = self::polygon([
+                [$corner, [$x2 + $dx, $y2 + $dy], [$x2 - $dx, $y2 - $dy], [$x1 - $dx, $y1 - $dy], $corner],
+            ]);
+            $all = $all === null ? $piece : $all->union($piece)->union(self::buffer(self::point([$x1, $y1]), $half));
+        }
+
+        return $all ?? throw new \LogicException('A line has two points.');
+    }
+
+    /**
+     * The lines of a result, each as its points; points that a cut leaves over are dropped.
+     *
+     * @return list<list<array{float, float}>>
+     */
+    public static function lines(\GEOSGeometry $shape): array
+    {
+        if ($shape->isEmpty()) {
+            return [];
+        }
+        if ($shape->typeName() === 'LineString') {
+            return [self::points($shape)];
+        }
+        $out = [];
+        if (in_array($shape->typeName(), ['MultiLineString', 'GeometryCollection'], true)) {
+            for ($i = 0; $i < $shape->numGeometries(); ++$i) {
+                $out = [...$out, ...self::lines($shape->geometryN($i))];
+            }
+        }
+
+        return $out;
+    }
+
+    /**
      * A line without the positions that lie nearer than so much to what is left (Douglas and Peucker).
      *
      * @param list<array{float, float}> $points

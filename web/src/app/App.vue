@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { standQuery } from '@/api/queries';
 import { useSession } from '@/composables/useSession';
-import { sendFor } from '@/features/field-mode/fieldSync';
+import { sendFor } from '@/features/field-mode/sending';
 import { passwordAsked } from '@/features/session/password';
 import { useHand } from './hand';
 import StemRail from './StemRail.vue';
@@ -41,7 +41,7 @@ watchEffect(() => {
 // whose notes are sent: never anybody else's
 watch(
   () => user.value?.id ?? null,
-  (id) => sendFor(id),
+  (id) => void sendFor(id),
   { immediate: true },
 );
 const more = ref(false);

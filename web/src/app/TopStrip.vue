@@ -5,7 +5,7 @@ import { useSession } from '@/composables/useSession';
 import { dayText } from '@/components/dates';
 import HintTip from '@/components/feedback/HintTip.vue';
 import ActButton from '@/components/form/ActButton.vue';
-import { sendNow, useSending } from '@/features/field-mode/fieldSync';
+import { sendNow, useSending } from '@/features/field-mode/sending';
 
 defineProps<{ stand: Schemas['Stand'] | null }>();
 const emit = defineEmits<{ search: []; more: [] }>();

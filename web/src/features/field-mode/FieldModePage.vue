@@ -11,7 +11,7 @@ import CountPart from './CountPart.vue';
 import HappenedPart from './HappenedPart.vue';
 import WeatherPart from './WeatherPart.vue';
 import { beforeStart, clockAt, clocksOf, workingOf } from './fieldLog';
-import { sendNow, useSending } from './fieldSync';
+import { sendNow, useSending } from './sending';
 import { useAlarms } from './useAlarms';
 import { useFieldDay } from './useFieldDay';
 

@@ -1,22 +1,16 @@
-import { computed, ref } from 'vue';
 import { api, Refusal, unwrap, type Schemas } from '@/api/client';
 import { countUnsent, dayKey, field, type KeptNote } from './fieldStore';
+import { sendingState as state, unsentNotes as unsent } from './sending';
 
-/** How the sending stands: idle, sending, no signal, signed out, or the server refuses to take any. */
-export type Sending = 'idle' | 'sending' | 'away' | 'signed-out' | 'refused';
 const AT_ONCE = 200;
 const AGAIN_MS = 15_000;
 const MOST_WAIT_MS = 300_000;
 
-const state = ref<Sending>('idle');
-const unsent = ref(0);
 let user: string | null = null;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let wait = AGAIN_MS;
 let running: Promise<void> | null = null;
 let asked = false;
-
-export const useSending = () => ({ state: computed(() => state.value), unsent: computed(() => unsent.value) });
 
 /** Whose notes are sent from now on: never anybody else's (B15). */
 export function sendFor(id: string | null): void {
