@@ -165,6 +165,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('steps/{step}/recipe', [RecipeController::class, 'show']);
     Route::get('sheets/{sheet}', [SheetController::class, 'show']);
     Route::get('sheets/{sheet}/notes', [FieldController::class, 'show']);
+    Route::get('sheets/{sheet}/coverage', [FieldController::class, 'coverage']);
     Route::get('stands/{stand}/sheet-draft', [SheetController::class, 'draft']);
     Route::get('records', [RecordController::class, 'index']);
     Route::get('records/{record}', [RecordController::class, 'show']);

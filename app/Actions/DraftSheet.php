@@ -21,6 +21,7 @@ use Thicket\Assess\Board;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\LookTest;
+use Thicket\FieldDay\AlarmZones;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
 use Thicket\Mix\Recipe;
@@ -29,6 +30,7 @@ use Thicket\Safety\Cautions;
 use Thicket\Safety\Steps;
 use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
+use Thicket\Survey\Shape;
 use Thicket\Timing\EvaluationDate;
 use Thicket\Timing\StartLimit;
 use Thicket\Timing\StartLimits;
@@ -93,7 +95,7 @@ final readonly class DraftSheet
                 'longitude' => $ground->longitude,
                 'area' => Format::quantity($this->situations->area($stand->patch)),
             ],
-            'map' => $this->map($stand),
+            'map' => $this->map($stand, $situation, $products),
             'target' => [
                 'name' => $species->commonName(),
                 'scientific' => $species->scientificName(),
@@ -368,8 +370,12 @@ final readonly class DraftSheet
         ];
     }
 
-    /** @return array<string, mixed>|null shapes for the map page, as they stood when the sheet was issued */
-    private function map(Stand $stand): ?array
+    /**
+     * @param non-empty-list<Option> $products
+     *
+     * @return array<string, mixed>|null shapes for the map page, as they stood when the sheet was issued
+     */
+    private function map(Stand $stand, Situation $situation, array $products): ?array
     {
         $outline = $stand->patch->outline;
         if ($outline === null) {
@@ -380,7 +386,29 @@ final readonly class DraftSheet
             static fn(array $k): bool => $k['row']->shape !== null,
         );
 
+        $zones = AlarmZones::of(
+            $situation,
+            $products,
+            array_values(
+                array_map(
+                    static fn(array $k): array => [
+                        'keeper' => $k['keeper'],
+                        'shape' => Shape::fromGeoJson($k['row']->shape),
+                    ],
+                    array_slice($near, 0, self::MOST_ON_MAP),
+                ),
+            ),
+        );
+
         return [
+            'zones' => array_map(
+                static fn(array $zone): array => [
+                    'name' => $zone['name'],
+                    'distance' => Format::ground($zone['distance']),
+                    'polygons' => $zone['polygons'],
+                ],
+                $zones,
+            ),
             'patch' => ['name' => $stand->patch->name, 'shape' => $outline->outline],
             'near' => array_values(
                 array_map(

@@ -11,6 +11,10 @@ use Thicket\FieldDay\CarriedLimits;
 use Thicket\FieldDay\EventKind;
 use Thicket\FieldDay\FieldEvent;
 use Thicket\FieldDay\FieldLog;
+use Thicket\Measure\Quantity;
+use Thicket\Survey\Coverage;
+use Thicket\Survey\Outline;
+use Thicket\Survey\SweepLines;
 
 /** A field day on the wire: the notes of a sheet, and what they tell together. */
 final readonly class FieldResource
@@ -94,6 +98,23 @@ final readonly class FieldResource
             ),
             'notes' => array_map(static fn(FieldEvent $e): string => $e->text('text'), $log->kind(EventKind::Note)),
             'takenBack' => count($log->undone),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function coverage(Outline $patch, FieldLog $log, Quantity $width): array
+    {
+        $of = Coverage::of($patch, $log->tracks(), $width);
+
+        return [
+            'covered' => Format::ground($of->coveredArea),
+            'missed' => Format::ground($of->missedArea),
+            'twice' => Format::ground($of->twiceArea),
+            'sure' => Format::ground($of->surelyCoveredArea),
+            'coveredShapes' => $of->covered,
+            'missedShapes' => $of->missed,
+            'twiceShapes' => $of->twice,
+            'lines' => SweepLines::across($patch, $width),
         ];
     }
 

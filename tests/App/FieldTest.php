@@ -153,7 +153,16 @@ it('signs with the notes of the day, and sees when one of them is changed', func
 it('puts right what was signed by adding to it, seals that, and gives all as a table', function () {
     $this->as();
     [, $sheet] = issuedTrees($this);
-    $record = $this->api('POST', "/sheets/{$sheet}/records", signed(['remarks' => '=HYPERLINK("x")']))
+    $record = $this->api(
+        'POST',
+        "/sheets/{$sheet}/records",
+        signed([
+            'remarks' => '=HYPERLINK("x")',
+            'nozzle' => 'flat fan 03',
+            'pressure' => '30 psi',
+            'droplets' => 'coarse',
+        ]),
+    )
         ->assertCreated()
         ->json();
     $amend = fn(array $change = []) => $this->api(
@@ -197,6 +206,12 @@ it('puts right what was signed by adding to it, seals that, and gives all as a t
         'treated' => '12',
         'put right' => 'treated: 11 (one was counted twice)',
     ]);
+    expect([$mine['nozzle'], $mine['pressure'], $mine['pressure unit'], $mine['droplets']])->toBe([
+        'flat fan 03',
+        '30',
+        'psi',
+        'coarse',
+    ]);
     // no program takes a remark for a formula
     expect($mine['remarks'])->not->toStartWith('=');
     $all = $this->api('GET', '/records?year=2026')->assertOk()->json('records');
@@ -238,6 +253,35 @@ it('lets a note that is kept be neither changed nor deleted', function () {
         ->toThrow(QueryException::class)
         ->and(fn() => $note->delete())
         ->toThrow(QueryException::class);
+});
+
+it('holds the tracks of the day against the patch, and tells ground that nobody enters', function () {
+    $this->as();
+    [, $sheet] = issuedTrees($this);
+    // the patch is 0.001 by 0.0005 degrees, 80.1 by 55.6 m: straight through its middle
+    $points = [];
+    for ($i = 0; $i <= 10; ++$i) {
+        $points[] = [-71.2001 + 0.00012 * $i, 44.10025, 1_788_400_000 + 5 * $i, 1.5];
+    }
+    $this->api('POST', "/sheets/{$sheet}/notes", [
+        'notes' => [fieldNote(1, 'track', ['points' => $points])],
+    ])->assertOk();
+    $told = $this->api('GET', "/sheets/{$sheet}/coverage?width=5 m")
+        ->assertOk()
+        ->json();
+    expect((float) $told['covered']['value'])
+        ->toEqualWithDelta(5 * 80.1, 1)
+        ->and((float) $told['covered']['value'] + (float) $told['missed']['value'])
+        ->toEqualWithDelta(80.1 * 55.56, 5)
+        ->and((float) $told['sure']['value'])
+        ->toEqualWithDelta(2 * 80.1, 1)
+        ->and(count($told['lines']))
+        ->toBe(12);
+    foreach (['width=1 cm', 'width=51 m', 'width=two', ''] as $bad) {
+        $this->api('GET', "/sheets/{$sheet}/coverage?{$bad}")
+            ->assertStatus(422)
+            ->assertJsonPath('errors.0.pointer', '/width');
+    }
 });
 
 it('takes what was done by a sheet that was withdrawn meanwhile', function () {

@@ -59,6 +59,7 @@ const ROUTES = [
         'GET steps/{step}/recipe',
         'GET sheets/{sheet}',
         'GET sheets/{sheet}/notes',
+        'GET sheets/{sheet}/coverage',
         'GET stands/{stand}/sheet-draft',
         'GET records',
         'GET records/{record}',

@@ -74,7 +74,7 @@ it('tells what passes cover, miss and cover twice, as reckoned by hand', functio
         // each pass on its own, well apart in time
         $fixes = [...$fixes, ...walked([[-5.0, $north], [105.0, $north]], 1000 * ($n + 1))];
     }
-    $coverage = Coverage::of(strip(), $fixes, Quantity::of(5, Unit::Metre));
+    $coverage = Coverage::of(strip(), [$fixes], Quantity::of(5, Unit::Metre));
     // the plane of the patch is not the one it was drawn in to the last millimetre
     expect(metres2($coverage->coveredArea))
         ->toEqualWithDelta($covered, 1.0)
@@ -92,9 +92,15 @@ it('tells what passes cover, miss and cover twice, as reckoned by hand', functio
     'nobody went' => [[], 0.0, 2000.0, 0.0, 1],
 ]);
 
+it('keeps the tracks of two people apart who walk at the same time', function () {
+    $tracks = [walked([[-5.0, 2.5], [105.0, 2.5]]), walked([[-5.0, 17.5], [105.0, 17.5]])];
+    $coverage = Coverage::of(strip(), $tracks, Quantity::of(5, Unit::Metre));
+    expect(metres2($coverage->coveredArea))->toEqualWithDelta(1000.0, 1.0);
+});
+
 it('goes there and back in one track, and turns outside without covering twice', function () {
     $fixes = walked([[-5.0, 2.5], [108.0, 2.5], [108.0, 7.5], [-5.0, 7.5]]);
-    $coverage = Coverage::of(strip(), $fixes, Quantity::of(5, Unit::Metre));
+    $coverage = Coverage::of(strip(), [$fixes], Quantity::of(5, Unit::Metre));
     expect(metres2($coverage->coveredArea))
         ->toEqualWithDelta(1000.0, 1.5)
         ->and(metres2($coverage->twiceArea))
@@ -103,7 +109,7 @@ it('goes there and back in one track, and turns outside without covering twice',
 
 it('does not draw a line over what nobody heard of', function (int $pause, float $covered) {
     $fixes = [...walked([[-5.0, 10.0], [40.0, 10.0]], 1000), ...walked([[60.0, 10.0], [105.0, 10.0]], 1009 + $pause)];
-    expect(metres2(Coverage::of(strip(), $fixes, Quantity::of(5, Unit::Metre))->coveredArea))->toEqualWithDelta(
+    expect(metres2(Coverage::of(strip(), [$fixes], Quantity::of(5, Unit::Metre))->coveredArea))->toEqualWithDelta(
         $covered,
         1.0,
     );
@@ -111,11 +117,11 @@ it('does not draw a line over what nobody heard of', function (int $pause, float
 
 it('counts as sure only what is covered though every fix is off', function () {
     $fixes = walked([[-5.0, 10.0], [105.0, 10.0]], 1000, 1.0);
-    $coverage = Coverage::of(strip(), $fixes, Quantity::of(5, Unit::Metre));
+    $coverage = Coverage::of(strip(), [$fixes], Quantity::of(5, Unit::Metre));
     // 5 m less a metre on each side
     expect(metres2($coverage->surelyCoveredArea))->toEqualWithDelta(300.0, 1.0);
     $fixes = walked([[-5.0, 10.0], [105.0, 10.0]], 1000, 2.5);
-    expect(metres2(Coverage::of(strip(), $fixes, Quantity::of(5, Unit::Metre))->surelyCoveredArea))->toBe(0.0);
+    expect(metres2(Coverage::of(strip(), [$fixes], Quantity::of(5, Unit::Metre))->surelyCoveredArea))->toBe(0.0);
 });
 
 it('lays lines side by side along the longest edge, there and back, and they cover it once', function () {
@@ -132,11 +138,20 @@ it('lays lines side by side along the longest edge, there and back, and they cov
             ];
         }
     }
-    $coverage = Coverage::of(strip(), $fixes, Quantity::of(5, Unit::Metre));
+    $coverage = Coverage::of(strip(), [$fixes], Quantity::of(5, Unit::Metre));
     expect(metres2($coverage->missedArea))
         ->toEqualWithDelta(0.0, 1.0)
         ->and(metres2($coverage->twiceArea))
         ->toEqualWithDelta(0.0, 1.0);
+    // 20 m by passes of 6 m: the fourth goes over 4 m of the third; one of 50 m goes along the middle
+    $centres = static fn(float $width): array => array_map(
+        static fn(array $line): float => round((new LocalPlane([-71.2, 44.1]))->metres($line[0])[1] + 10, 1),
+        SweepLines::across(strip(), Quantity::of((string) $width, Unit::Metre)),
+    );
+    expect($centres(6))
+        ->toBe([3.0, 9.0, 15.0, 17.0])
+        ->and($centres(50))
+        ->toBe([10.0]);
     // an L: where a line leaves the patch and comes back it is two
     $l = strip([[0, 0], [100, 0], [100, 20], [60, 20], [60, 10], [40, 10], [40, 20], [0, 20]]);
     expect(count(SweepLines::across($l, Quantity::of(10, Unit::Metre))))->toBe(3);

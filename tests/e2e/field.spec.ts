@@ -44,7 +44,17 @@ test('works a day without signal: started, counted, reloaded in the wood, and ev
     await getReady(page);
     await expect(page.getByRole('heading', { name: 'All is ticked: you can begin' })).toBeVisible();
   });
-  await expect(page.getByRole('button', { name: 'All sent' })).toBeVisible();
+  await test.step('where one goes, by the simulated receiver', async () => {
+    await toPart(page, 'At work');
+    await page.getByRole('button', { name: 'Record my way' }).click();
+    await expect(page.getByText(/positions, about/)).toBeVisible();
+    await page.getByRole('button', { name: 'Stop recording' }).click();
+    await expect(page.getByRole('button', { name: 'All sent' })).toBeVisible();
+    await page.getByLabel('How wide one pass is').fill('5 ft');
+    await page.getByRole('button', { name: 'What is covered' }).click();
+    await expect(page.getByText('Gone over twice:')).toBeVisible();
+    await isAccessible(page);
+  });
   const noted = (await fieldDay(page, sheet)).notes;
 
   await context.setOffline(true);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\TakeFieldNotes;
+use App\Exceptions\Stopped;
 use App\Models\FieldNote;
 use App\Models\Sheet;
 use App\Repositories\CrewRows;
@@ -12,6 +13,10 @@ use App\Resources\FieldResource;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Thicket\Input\Refused;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Survey\Outline;
 
 /** Notes of a field day, from phones that were without signal. */
 final class FieldController extends Controller
@@ -57,6 +62,34 @@ final class FieldController extends Controller
         }
 
         return $this->json($taken + $this->body($sheet, $after));
+    }
+
+    /** What the tracks of the day cover of the patch as it stood when the sheet was issued. */
+    public function coverage(Request $request, string $sheetId): JsonResponse
+    {
+        $sheet = CrewRows::sheet($this->user($request), $sheetId);
+        $in = $this->query($request);
+        $width = $in->positive('width', Dimension::Length);
+        if ($width !== null && ($width->isLessThan(self::narrowest()) || $width->isGreaterThan(self::widest()))) {
+            $in->fault('width', 'A pass is 10 cm to 50 m wide, such as 5 ft or 1.5 m.');
+        }
+        $this->done($in);
+        $outline = $sheet->snapshot['map']['patch']['shape'] ?? null;
+        if ($outline === null || $width === null) {
+            throw new Stopped(409, 'This patch has no outline: nothing can be held against its ground.');
+        }
+
+        return $this->json($this->resource->coverage(Outline::fromGeoJson($outline), $sheet->fieldLog(), $width));
+    }
+
+    private static function narrowest(): Quantity
+    {
+        return Quantity::of(10, Unit::Centimetre);
+    }
+
+    private static function widest(): Quantity
+    {
+        return Quantity::of(50, Unit::Metre);
     }
 
     /** @return array<string, mixed> */

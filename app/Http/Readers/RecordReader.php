@@ -15,6 +15,21 @@ use Thicket\Measure\Dimension;
 /** What was done by a job sheet, as whoever signs it says. */
 final readonly class RecordReader
 {
+    /** Words of what was put out and kept, in the order of the form. */
+    public const FURTHER = [
+        'supervisor',
+        'mixers',
+        'nozzle',
+        'instrument',
+        'buffers',
+        'permits',
+        'notices',
+        'leftovers',
+        'containers',
+    ];
+    /** As spray is classed, the finest first. */
+    public const DROPLETS = ['very-fine', 'fine', 'medium', 'coarse', 'very-coarse', 'extremely-coarse'];
+
     public function __construct(private JobClock $clock) {}
 
     /** @return array<string, mixed> the record as typed, read and checked */
@@ -48,7 +63,30 @@ final readonly class RecordReader
             'equipment' => $in->textOrNull('equipment', 300),
             'incident' => $in->bool('incident', false),
             'remarks' => $in->textOrNull('remarks', 4000),
-        ];
+        ] + $this->further($in, $usesProduct);
+    }
+
+    /**
+     * What an inspector asks for besides (rulings J29), as far as it was told.
+     *
+     * @return array<string, mixed>
+     */
+    private function further(Fields $in, bool $usesProduct): array
+    {
+        $told = [];
+        foreach (self::FURTHER as $name) {
+            $told[$name] = $usesProduct ? $in->textOrNull($name, 300) : $this->none($in, $name);
+        }
+        $told['owner'] = $in->textOrNull('owner', 200);
+        $told['pressure'] = $usesProduct
+            ? Format::quantity($in->quantityOrNull('pressure', Dimension::Pressure))
+            : $this->none($in, 'pressure');
+        $told['height'] = $usesProduct
+            ? Format::quantity($in->positiveOrNull('height', Dimension::Length))
+            : $this->none($in, 'height');
+        $told['droplets'] = $usesProduct ? $in->choiceOrNull('droplets', self::DROPLETS) : $this->none($in, 'droplets');
+
+        return array_filter($told, static fn(mixed $v): bool => $v !== null);
     }
 
     private static function ground(Sheet $sheet): Ground

@@ -209,6 +209,31 @@ final readonly class FieldLog
     }
 
     /**
+     * Where each device went.
+     *
+     * @return list<list<array{float, float, int, float|null}>> longitude, latitude, seconds since 1970, metres of error
+     */
+    public function tracks(): array
+    {
+        $tracks = [];
+        foreach ($this->kind(EventKind::Track) as $event) {
+            foreach (is_array($event->body['points'] ?? null) ? $event->body['points'] : [] as $point) {
+                [$longitude, $latitude, $at, $error] = array_pad(is_array($point) ? array_values($point) : [], 4, null);
+                if (is_numeric($longitude) && is_numeric($latitude) && is_int($at)) {
+                    $tracks[$event->device][] = [
+                        (float) $longitude,
+                        (float) $latitude,
+                        $at,
+                        is_numeric($error) ? (float) $error : null,
+                    ];
+                }
+            }
+        }
+
+        return array_values($tracks);
+    }
+
+    /**
      * What is said of each field of the record: all that nobody has put another in the place of. More than one value
      * is a conflict that a person ends by saying it again over all of them.
      *

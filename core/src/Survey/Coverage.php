@@ -46,18 +46,20 @@ final readonly class Coverage
     ) {}
 
     /**
-     * @param list<array{float, float, int, float|null}> $fixes longitude, latitude, seconds since 1970, metres of error
+     * @param list<list<array{float, float, int, float|null}>> $tracks of one receiver each: longitude, latitude,
+     *     seconds since 1970, metres of error
      * @param Quantity $width that one pass covers
      */
-    public static function of(Outline $patch, array $fixes, Quantity $width): self
+    public static function of(Outline $patch, array $tracks, Quantity $width): self
     {
         $metres = $width->mustMatch(Dimension::Length)->float(Unit::Metre);
         $plane = LocalPlane::ofBox($patch->box());
         $whole = Geos::polygon(array_map($plane->allMetres(...), $patch->rings));
-        $error = self::usualError($fixes);
+        $error = self::usualError(array_merge([], ...$tracks));
         // kept whole beyond the fence, so that no hair of the edge is left over
         $over = $covered = $twice = $sure = null;
-        foreach (self::passes($plane, $fixes) as $pass) {
+        $passes = array_map(static fn(array $track): array => self::passes($plane, $track), $tracks);
+        foreach (array_merge([], ...$passes) as $pass) {
             $line = Geos::thinned($pass, self::STRAIGHT_METRES);
             $wide = Geos::swath($line, $metres);
             $swath = $wide->intersection($whole);

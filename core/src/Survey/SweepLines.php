@@ -36,7 +36,9 @@ final class SweepLines
         $lines = [];
         $count = min(self::MOST_LINES, (int) ceil(($most - $least) / $step - self::HAIR));
         for ($i = 0; $i < $count; ++$i) {
-            $off = $least + ($i + 0.5) * $step;
+            // the last lies within the patch, over a part of the one before it; a patch narrower than a pass has one
+            $last = max(($least + $most) / 2, $most - $step / 2);
+            $off = min($least + ($i + 0.5) * $step, $last);
             $point = static fn(float $at): array => [
                 $at * $along[0] + $off * $across[0],
                 $at * $along[1] + $off * $across[1],

@@ -23,6 +23,11 @@ export const yearQuery = (stand: string) =>
   });
 export const calendarQuery = () =>
   queryOptions({ queryKey: ['calendar'], queryFn: () => unwrap(api.GET('/session/calendar')) });
+export const coverageQuery = (sheet: string, width: string) =>
+  queryOptions({
+    queryKey: ['sheet', sheet, 'coverage', width],
+    queryFn: () => unwrap(api.GET('/sheets/{sheet}/coverage', { params: { path: { sheet }, query: { width } } })),
+  });
 export const fieldNotesQuery = (sheet: string) =>
   queryOptions({
     queryKey: ['sheet', sheet, 'notes'],

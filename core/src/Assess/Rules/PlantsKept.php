@@ -9,11 +9,11 @@ use Thicket\Assess\RestsOnSchool;
 use Thicket\Catalogue\FactName;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
-use Thicket\Measure\Unit;
 use Thicket\Situation\KeptPlant;
 use Thicket\Situation\Option;
 use Thicket\Situation\ProtectedFeature;
 use Thicket\Situation\Situation;
+use Thicket\Situation\SprayReach;
 use Thicket\Verdict\Finding;
 
 /**
@@ -22,10 +22,6 @@ use Thicket\Verdict\Finding;
  */
 final readonly class PlantsKept implements RestsOnSchool, ChangesWithSeason
 {
-    /** How far drops are carried, typical, ours; a card's larger figure wins. */
-    private const REACH_FEET = ['touch' => '1.5', 'low' => '3', 'coarse' => '10', 'fine' => '26', 'boom' => '100'];
-    private const TALL_FEET = 3;
-
     public function school(Situation $situation, Option $option): ?string
     {
         return $option->goesOn('leaf') ? 'foliar-droplet' : null;
@@ -58,7 +54,7 @@ final readonly class PlantsKept implements RestsOnSchool, ChangesWithSeason
         }
         $taken = $kept->isTakenBy($option->actives());
         $values = ['keeper' => $keeper->name, 'active' => $option->activeNames()];
-        $reach = $this->reach($situation, $option);
+        $reach = SprayReach::of($situation, $option);
         if ($taken !== false && $keeper->distance !== null && $keeper->distance->isGreaterThan($reach)) {
             return Finding::fits(
                 'keep.beyond-reach',
@@ -151,25 +147,5 @@ final readonly class PlantsKept implements RestsOnSchool, ChangesWithSeason
             'by-form' => Finding::withCare('keep.injury-by-form', 'rulings-J45', $values, 'change.tell-grass-form'),
             default => Finding::doesNotSuit('keep.would-be-taken', 'rulings-J45', $values, 'change.shield-or-wick'),
         };
-    }
-
-    private function reach(Situation $situation, Option $option): Quantity
-    {
-        $height = $situation->quantity(FactName::Height) ?? $situation->tallestTallied();
-        $tall = $height !== null && $height->isGreaterThan(Quantity::of(self::TALL_FEET, Unit::Foot));
-        $kind = match (true) {
-            $option->method->work() === 'wipe' || $option->goesOn('stump', 'wood') => 'touch',
-            $option->goesOn('bark') || $option->method->guard() === 'shield' => 'low',
-            $option->method->coversGround() && !$option->method->goesByHand() => 'boom',
-            $tall || $option->schools->choice('foliar-droplet') === 'fine' => 'fine',
-            default => 'coarse',
-        };
-        $reach = Quantity::of(self::REACH_FEET[$kind], Unit::Foot);
-        foreach ($option->isLeafSpray() ? $option->cards() : [] as $card) {
-            $own = $card->protection->exclusion;
-            $reach = $own !== null && $own->isGreaterThan($reach) ? $own : $reach;
-        }
-
-        return $reach;
     }
 }

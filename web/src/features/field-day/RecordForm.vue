@@ -8,6 +8,7 @@ import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import ActButton from '@/components/form/ActButton.vue';
+import ChoiceField from '@/components/form/ChoiceField.vue';
 import SaidAmount from '@/components/figures/SaidAmount.vue';
 import NamesField from '@/components/form/NamesField.vue';
 import TextField from '@/components/form/TextField.vue';
@@ -36,7 +37,37 @@ const form = ref({
   equipment: '',
   remarks: '',
   incident: false,
+  owner: '',
+  supervisor: '',
+  mixers: '',
+  nozzle: '',
+  pressure: '',
+  height: '',
+  droplets: '',
+  instrument: '',
+  buffers: '',
+  permits: '',
+  notices: '',
+  leftovers: '',
+  containers: '',
 });
+/** What an inspector asks for besides, where product was put out (J29). */
+const FURTHER = [
+  'owner',
+  'supervisor',
+  'mixers',
+  'nozzle',
+  'pressure',
+  'height',
+  'droplets',
+  'instrument',
+  'buffers',
+  'permits',
+  'notices',
+  'leftovers',
+  'containers',
+] as const;
+const DROPLETS = ['very-fine', 'fine', 'medium', 'coarse', 'very-coarse', 'extremely-coarse'] as const;
 const { restoredAt, drop } = useDraft(
   () => (user.value ? draftKey(user.value.id, 'record', props.sheet.id) : ''),
   form,
@@ -61,6 +92,8 @@ const noted = computed<Partial<typeof form.value>>(() => {
     ...(last?.air ? { temperature: format(last.air) } : {}),
     ...(last?.sky ? { weather: t(`fieldMode.skies.${last.sky}`) } : {}),
     ...(said.equipment ? { equipment: said.equipment } : {}),
+    ...(said.nozzle ? { nozzle: said.nozzle } : {}),
+    ...(said.leftover ? { leftovers: said.leftover } : {}),
     ...(day.notes.length || said.remarks ? { remarks: [said.remarks, ...day.notes].filter(Boolean).join(' ') } : {}),
     ...(day.incidents.length ? { incident: true } : {}),
   };
@@ -88,9 +121,18 @@ const shown = FIELDS.filter((f) => f !== 'mixUsed' || props.sheet.snapshot.produ
 const number = (text: string): number => (/^\d+$/.test(text.trim()) ? Number(text) : -1);
 
 const sign = async (): Promise<void> => {
-  const { people, treated, skipped, mixUsed, equipment, remarks, ...rest } = form.value;
+  const { people, treated, skipped, mixUsed, equipment, remarks, workedOn, start, stop, weather, wind, temperature } =
+    form.value;
+  const further = Object.fromEntries(FURTHER.flatMap((f) => (form.value[f].trim() ? [[f, form.value[f]]] : [])));
   const body = {
-    ...rest,
+    ...further,
+    workedOn,
+    start,
+    stop,
+    weather,
+    wind,
+    temperature,
+    incident: form.value.incident,
     people: people
       .split(',')
       .map((p) => p.trim())
@@ -156,6 +198,28 @@ const sign = async (): Promise<void> => {
         />
       </template>
     </div>
+    <details v-if="sheet.snapshot.product">
+      <summary class="label">{{ t('record.further') }}</summary>
+      <div class="fields">
+        <template v-for="f in FURTHER" :key="f">
+          <ChoiceField
+            v-if="f === 'droplets'"
+            v-model="form[f]"
+            :label="t(`record.${f}`)"
+            :fault="at(`/${f}`)"
+            :options="DROPLETS.map((d) => ({ value: d, label: t(`record.drops.${d}`) }))"
+          />
+          <QuantityField
+            v-else-if="f === 'pressure' || f === 'height'"
+            v-model="form[f]"
+            :label="t(`record.${f}`)"
+            :fault="at(`/${f}`)"
+            :sample="t(`record.example.${f}`)"
+          />
+          <TextField v-else v-model="form[f]" :label="t(`record.${f}`)" :fault="at(`/${f}`)" maxlength="300" />
+        </template>
+      </div>
+    </details>
     <TickField v-model="form.incident">{{ t('record.incident') }}</TickField>
     <p class="small soft">{{ t('record.once') }}</p>
     <ActButton main type="submit" :busy="busy">{{ t('record.sign') }}</ActButton>

@@ -9,6 +9,7 @@ import ClocksPart from './ClocksPart.vue';
 import ClosePart from './ClosePart.vue';
 import CountPart from './CountPart.vue';
 import HappenedPart from './HappenedPart.vue';
+import WayPart from './WayPart.vue';
 import WeatherPart from './WeatherPart.vue';
 import { beforeStart, clockAt, clocksOf, workingOf } from './fieldLog';
 import { sendNow, useSending } from './sending';
@@ -37,12 +38,14 @@ const shut = computed(() => {
   return lacks.outside[0] ? `${t('fieldMode.stopNow')} ${format(lacks.outside[0].text)}` : '';
 });
 
+/** Ground that nobody enters, and where this phone is in it. */
+const entered = ref(0);
 /** How many alarms have sounded by now: one more rings. */
 const sounded = computed(() =>
   clocksOf(notes.value).reduce((sum, n) => {
     const clock = clocks.value.find((c) => c.code === n.clock);
     return sum + (clock ? clockAt(clock, Date.parse(n.at), now.value).sounded : 0);
-  }, 0),
+  }, entered.value),
 );
 const { now, ready } = useAlarms(sounded);
 const work = async (what: 'start' | 'pause' | 'stop'): Promise<void> => {
@@ -99,6 +102,15 @@ const work = async (what: 'start' | 'pause' | 'stop'): Promise<void> => {
         <ClocksPart :clocks="clocks" :notes="notes" :now="now" @note="add" />
         <HappenedPart :snapshot="snapshot" :notes="notes" @note="add" />
       </template>
+      <!-- stays while one looks at another part: the way goes on -->
+      <WayPart
+        v-show="part === 'work'"
+        :sheet="sheet"
+        :snapshot="snapshot"
+        :notes="notes"
+        @note="add"
+        @entered="entered = $event"
+      />
       <WeatherPart v-if="part !== 'after'" :limits="snapshot.startOnlyIf" :notes="notes" @note="add" />
       <ClosePart v-if="part === 'after'" :day="day" :notes="notes" :by="by" @note="add" />
       <p v-if="part === 'before'" class="small soft">{{ t('door.care') }}</p>

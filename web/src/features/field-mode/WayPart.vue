@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import type { Schemas } from '@/api/client';
+import { coverageQuery } from '@/api/queries';
+import ActButton from '@/components/form/ActButton.vue';
+import QuantityField from '@/components/form/QuantityField.vue';
+import SaidAmount from '@/components/figures/SaidAmount.vue';
+import { useSession } from '@/composables/useSession';
+import FieldMap from './FieldMap.vue';
+import type { FieldNote } from './fieldStore';
+import { isWithin, useTrack, type TrackPoint } from './useTrack';
+
+/** Where one goes: recorded on this phone, an alarm where the product must not come, and what was covered. */
+const props = defineProps<{ sheet: string; snapshot: Schemas['SheetSnapshot']; notes: FieldNote[] }>();
+const emit = defineEmits<{ note: [kind: FieldNote['kind'], body: Record<string, unknown>]; entered: [n: number] }>();
+const { t } = useI18n();
+const { session, format } = useSession();
+const { recording, failure, lost, here, points, start, stop } = useTrack(
+  (piece) => emit('note', 'track', { points: piece }),
+  () => session.value?.demo ?? false,
+);
+const map = computed(() => props.snapshot.map);
+/** Tracks that are written down, and the piece that is being walked. */
+const tracks = computed<TrackPoint[][]>(() => {
+  const of = new Map<string, TrackPoint[]>();
+  for (const n of props.notes)
+    if (n.kind === 'track') of.set(n.device, [...(of.get(n.device) ?? []), ...(n.points as TrackPoint[])]);
+  return [...of.values(), points.value];
+});
+const entered = computed(() =>
+  (map.value?.zones ?? []).filter((z) => {
+    const at = here.value;
+    return at !== null && z.polygons.some((p) => isWithin([at[0], at[1]], p));
+  }),
+);
+watch(
+  () => entered.value.length,
+  (n) => emit('entered', n),
+);
+const begin = (): void => {
+  const [longitude, latitude] = (map.value?.patch.shape.coordinates as number[][][] | undefined)?.[0]?.[0] ?? [0, 0];
+  start([longitude ?? 0, latitude ?? 0]);
+};
+const width = ref('');
+const asked = ref('');
+const { data: coverage, error } = useQuery(
+  computed(() => ({ ...coverageQuery(props.sheet, asked.value), enabled: asked.value !== '' })),
+);
+</script>
+
+<template>
+  <section v-if="map" class="stack" aria-labelledby="way-h">
+    <h2 id="way-h">{{ t('fieldMode.way') }}</h2>
+    <p v-for="z in entered" :key="z.name" class="warn" role="alert">
+      <b>{{ t('fieldMode.zone', { name: z.name }) }}</b> {{ t('fieldMode.zoneHelp', { distance: format(z.distance) }) }}
+    </p>
+    <FieldMap :map="map" :track="tracks" :here="here" :coverage="coverage ?? null" />
+    <p v-if="recording" class="small" role="status">
+      {{
+        lost
+          ? t('fieldMode.noFix')
+          : here?.[3]
+            ? t('fieldMode.fixes', { n: points.length, metres: here[3] })
+            : t('fieldMode.waiting')
+      }}
+    </p>
+    <p v-if="failure" class="fault" role="alert">
+      {{ t(failure === 'silent' ? 'fieldMode.stopped' : 'fieldMode.noPosition') }}
+    </p>
+    <div class="row">
+      <ActButton v-if="!recording" @click="begin">{{ t('fieldMode.record') }}</ActButton>
+      <ActButton v-else @click="stop">{{ t('fieldMode.recordStop') }}</ActButton>
+    </div>
+    <form class="row" novalidate @submit.prevent="asked = width.trim()">
+      <QuantityField v-model="width" :label="t('fieldMode.width')" sample="5 ft" width="8em" />
+      <ActButton quiet type="submit" :disabled="!width.trim()">{{ t('fieldMode.cover') }}</ActButton>
+    </form>
+    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <ul v-if="coverage" class="plain ruled">
+      <li>{{ t('fieldMode.covered') }} <SaidAmount :of="coverage.covered" /></li>
+      <li class="small soft">{{ t('fieldMode.sure') }} <SaidAmount :of="coverage.sure" /></li>
+      <li>{{ t('fieldMode.missed') }} <SaidAmount :of="coverage.missed" /></li>
+      <li>{{ t('fieldMode.twice') }} <SaidAmount :of="coverage.twice" /></li>
+    </ul>
+  </section>
+</template>
