@@ -84,6 +84,20 @@ test('works a day without signal: started, counted, reloaded in the wood, and ev
     await expect(page.getByText('5 treated')).toBeVisible();
   });
 
+  await test.step('the record is signed on the phone, and not sealed', async () => {
+    await page.getByText('Write the record').click();
+    await page.getByRole('button', { name: 'Take over what was noted' }).click();
+    await expect(page.getByLabel('Stems treated')).toHaveValue('5');
+    await page.getByLabel('Mix used').fill('1 qt');
+    await page.getByLabel('Sky and ground').fill('dry');
+    await page.getByLabel('Wind', { exact: true }).fill('3 mph');
+    // an hour of work, in this journey's few seconds
+    await page.getByLabel('Stop', { exact: true }).fill('23:59');
+    await page.getByLabel('Stop', { exact: true }).press('Tab');
+    await page.getByRole('button', { name: 'Sign the record' }).click();
+    await expect(page.getByRole('heading', { name: 'Signed on this phone, not sealed' })).toBeVisible();
+  });
+
   // the server takes the first of it and dies before it answers: all is sent again
   let lost = 0;
   await page.route('**/api/v1/sheets/*/notes', async (route) => {
@@ -93,15 +107,17 @@ test('works a day without signal: started, counted, reloaded in the wood, and ev
   });
   await context.setOffline(false);
   await expect.poll(() => lost).toBeGreaterThan(0);
-  await page.getByRole('button', { name: /not sent|All sent/ }).click();
-  await expect(page.getByRole('button', { name: 'All sent' })).toBeVisible();
+  await page.getByRole('button', { name: /not sent/ }).click();
+  // the record is what is left: it waits for a person
+  await expect(page.getByRole('button', { name: /^1 note not sent/ })).toBeVisible();
   const told = await fieldDay(page, sheet);
   // a start, five taps, one taken back, a clock, one tap more, a stop
   expect(told).toEqual({ treated: 5, notes: noted + 10 });
-  await page.getByRole('link', { name: 'On to the record' }).click();
-  await expect(page).toHaveURL(new RegExp(`/stands/${stand}/field-day`));
-  await page.getByRole('button', { name: 'Take over what was noted' }).click();
-  await expect(page.getByLabel('Stems treated')).toHaveValue('5');
+  await page.getByRole('button', { name: 'Seal it now' }).click();
+  await expect(page.getByRole('heading', { name: 'Signed on this phone, not sealed' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'All sent' })).toBeVisible();
+  await page.goto(`/stands/${stand}/look-back`);
+  await expect(page.getByText('Signed by Ada Thornbury')).toBeVisible();
 });
 
 test('two phones on one job: counts add up, what they say differently is shown to a person', async ({

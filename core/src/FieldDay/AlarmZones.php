@@ -29,7 +29,8 @@ final class AlarmZones
      * @param non-empty-list<Option> $tank the product of the step and its partners
      * @param list<array{keeper: ProtectedFeature, shape: Shape}> $drawn what is drawn near
      *
-     * @return list<array{name: string, kind: string, distance: Quantity, polygons: list<list<list<array{float, float}>>>}>
+     * @return list<array{name: string, kind: string, distance: Quantity, polygons:
+     *     list<list<list<array{float, float}>>>}>
      */
     public static function of(Situation $situation, array $tank, array $drawn): array
     {

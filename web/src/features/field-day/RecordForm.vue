@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { fieldNotesQuery } from '@/api/queries';
 import { api, jobDay, unwrap, type Schemas } from '@/api/client';
+import type { paths } from '@/api/schema';
 import { useSubmit } from '@/composables/useSubmit';
+import { dayKey, field as fieldDb, type Signing } from '@/features/field-mode/fieldStore';
+import { recount } from '@/features/field-mode/fieldSync';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import ActButton from '@/components/form/ActButton.vue';
@@ -17,7 +20,13 @@ import DayField from '@/components/form/DayField.vue';
 import TimeField from '@/components/form/TimeField.vue';
 import QuantityField from '@/components/form/QuantityField.vue';
 
-const props = defineProps<{ sheet: Schemas['Sheet']; timeZone: string; crew: Schemas['Stand']['crew'] }>();
+const props = defineProps<{
+  sheet: Schemas['Sheet'];
+  timeZone: string;
+  crew: readonly { name: string }[];
+  /** What this phone noted, for where the server cannot be asked. */
+  noted?: Record<string, string | boolean>;
+}>();
 const emit = defineEmits<{ signed: [] }>();
 const { t } = useI18n();
 const { user, format } = useSession();
@@ -78,7 +87,8 @@ const clockOf = (at: string): string =>
   new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: props.timeZone });
 const noted = computed<Partial<typeof form.value>>(() => {
   const day = field.value?.day;
-  if (!day || field.value?.last === 0) return {};
+  if (!day) return props.noted ?? {};
+  if (field.value?.last === 0) return {};
   const last = day.readings.at(-1);
   const said = Object.fromEntries(day.said.map((s) => [s.field, s.values.map((v) => v.value).join(' / ')]));
   return {
@@ -143,18 +153,75 @@ const sign = async (): Promise<void> => {
     ...(equipment ? { equipment } : {}),
     ...(remarks ? { remarks } : {}),
   };
-  const done = await run(() =>
-    unwrap(api.POST('/sheets/{sheet}/records', { params: { path: { sheet: props.sheet.id } }, body })),
-  );
-  if (done) {
+  const key = signing.value?.write ?? crypto.randomUUID();
+  if (await send(key, body)) {
     await drop();
     emit('signed');
+  } else if (refusal.value?.status === 0 && user.value) {
+    // no signal: signed on this phone, and sealed when the server has it
+    await drop();
+    const kept = {
+      sheetId: props.sheet.id,
+      user: user.value.id,
+      key: signingKey.value,
+      write: key,
+      body,
+      at: Date.now(),
+    };
+    await fieldDb().signings.put(kept);
+    signing.value = kept;
+    await recount();
   }
+};
+
+const signingKey = computed(() => dayKey(user.value?.id ?? '', props.sheet.id));
+const signing = ref<Signing | null>(null);
+watch(signingKey, async (key) => (signing.value = (await fieldDb().signings.get(key)) ?? null), { immediate: true });
+type Signed = NonNullable<paths['/sheets/{sheet}/records']['post']['requestBody']>['content']['application/json'];
+const send = (key: string, body: Record<string, unknown>) =>
+  run(() =>
+    unwrap(
+      api.POST('/sheets/{sheet}/records', {
+        params: { path: { sheet: props.sheet.id } },
+        headers: { 'Idempotency-Key': key },
+        body: body as Signed,
+      }),
+    ),
+  );
+/** With signal, and the password again: the server seals what was signed out there. */
+const seal = async (): Promise<void> => {
+  const kept = signing.value;
+  if (!kept || !(await send(kept.write, kept.body))) return;
+  await fieldDb().signings.delete(kept.key);
+  signing.value = null;
+  await recount();
+  emit('signed');
+};
+/** Back into the form: what was signed on the phone is not sealed yet, and may be put right. */
+const takeBack = async (): Promise<void> => {
+  const kept = signing.value;
+  if (!kept) return;
+  const { people, ...rest } = kept.body as { people: string[] } & Record<string, string>;
+  form.value = { ...form.value, ...rest, people: people.join(', ') } as typeof form.value;
+  form.value.treated = String(kept.body.treated);
+  form.value.skipped = String(kept.body.skipped);
+  await fieldDb().signings.delete(kept.key);
+  signing.value = null;
+  await recount();
 };
 </script>
 
 <template>
-  <form class="stack" novalidate aria-labelledby="record-h" @submit.prevent="sign">
+  <section v-if="signing" class="note stack" aria-labelledby="signing-h">
+    <h2 id="signing-h">{{ t('record.onPhone') }}</h2>
+    <p>{{ t('record.onPhoneHelp') }}</p>
+    <div class="row">
+      <ActButton main :busy="busy" @click="seal">{{ t('record.seal') }}</ActButton>
+      <ActButton quiet :disabled="busy" @click="takeBack">{{ t('record.takeBack') }}</ActButton>
+    </div>
+    <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+  </section>
+  <form v-else class="stack" novalidate aria-labelledby="record-h" @submit.prevent="sign">
     <h2 id="record-h">{{ t('record.title') }}</h2>
     <p v-if="restoredAt" class="note small">{{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}</p>
     <div v-if="Object.keys(noted).length && !tookOver" class="note stack">

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n';
 import ActButton from '@/components/form/ActButton.vue';
 import TextField from '@/components/form/TextField.vue';
 import { useSession } from '@/composables/useSession';
+import RecordForm from '@/features/field-day/RecordForm.vue';
 import { saidOf, stemsOf, workingOf } from './fieldLog';
 import type { FieldNote, KeptDay } from './fieldStore';
 
@@ -11,7 +12,7 @@ import type { FieldNote, KeptDay } from './fieldStore';
 const props = defineProps<{ day: KeptDay; notes: FieldNote[]; by: string }>();
 const emit = defineEmits<{ note: [kind: FieldNote['kind'], body: Record<string, unknown>] }>();
 const { t } = useI18n();
-const { format } = useSession();
+const { format, mayWrite } = useSession();
 const FIELDS = ['equipment', 'nozzle', 'leftover', 'remarks'] as const;
 const stems = computed(() => stemsOf(props.notes));
 const nameOf = (key: string): string => {
@@ -25,6 +26,31 @@ const say = (name: string, value: string): void => {
   emit('note', 'say', { field: name, value, over: said(name).map((n) => n.id) });
   typed.value = { ...typed.value, [name]: '' };
 };
+const writing = ref(false);
+const crew = computed(() => props.day.people.map((name) => ({ name })));
+/** For the record, where the server cannot be asked what all phones noted. */
+const noted = computed(() => {
+  const clock = (at: string): string =>
+    new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: props.day.timeZone });
+  const starts = props.notes.filter((n) => n.kind === 'work' && n.what === 'start');
+  const ends = props.notes.filter((n) => n.kind === 'work' && n.what !== 'start');
+  const sum = (of: 'treated' | 'left') => Object.values(stems.value).reduce((all, one) => all + one[of], 0);
+  const reading = props.notes.findLast((n) => n.kind === 'reading');
+  const figure = (of: unknown): string => {
+    const q = of as { value: string; unit: string } | undefined;
+    return q ? `${q.value} ${q.unit.replace('deg', '')}` : '';
+  };
+  return {
+    ...(starts[0] ? { start: clock(starts[0].at) } : {}),
+    ...(ends.at(-1) ? { stop: clock(ends.at(-1)!.at) } : {}),
+    people: [...new Set(starts.map((n) => n.by))].join(', ') || props.by,
+    treated: String(sum('treated')),
+    skipped: String(sum('left')),
+    ...(figure(reading?.wind) ? { wind: figure(reading?.wind) } : {}),
+    ...(figure(reading?.air) ? { temperature: figure(reading?.air) } : {}),
+    ...(values('equipment')[0] ? { equipment: values('equipment')[0]! } : {}),
+  };
+});
 const working = computed(() => [...workingOf(props.notes)]);
 </script>
 
@@ -58,8 +84,13 @@ const working = computed(() => [...workingOf(props.notes)]);
         <ActButton type="submit" quiet :disabled="!(typed[name] ?? '').trim()">{{ t('fieldMode.keep') }}</ActButton>
       </form>
     </div>
-    <RouterLink class="btn main" :to="{ name: 'field-day', params: { stand: day.sheet.snapshot.standId } }">{{
-      t('fieldMode.toRecord')
-    }}</RouterLink>
+    <details
+      v-if="!day.signed && mayWrite"
+      :open="writing"
+      @toggle="writing = ($event.target as HTMLDetailsElement).open"
+    >
+      <summary class="label">{{ t('fieldMode.toRecord') }}</summary>
+      <RecordForm v-if="writing" :sheet="day.sheet" :time-zone="day.timeZone" :crew="crew" :noted="noted" />
+    </details>
   </section>
 </template>

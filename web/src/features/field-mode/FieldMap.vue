@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import type { TrackPoint } from './useTrack';
 
-/** The patch, what nobody enters, where one went and stands; drawn from what the sheet carries, so without signal too. */
+/** The patch, what nobody enters, where one went and stands; from what the sheet carries, so without signal too. */
 const props = defineProps<{
   map: NonNullable<Schemas['SheetSnapshot']['map']>;
   track: readonly (readonly TrackPoint[])[];
@@ -25,8 +25,10 @@ const frame = computed(() => {
   const narrow = Math.cos((((south + north) / 2) * Math.PI) / 180);
   const scale = (WIDTH - 2 * MARGIN) / Math.max((east - west) * narrow, (north - south) * 0.8, 1e-6);
   return {
-    at: (p: readonly number[]): string =>
-      `${(MARGIN + ((p[0] ?? 0) - west) * narrow * scale).toFixed(1)} ${(MARGIN + (north - (p[1] ?? 0)) * scale).toFixed(1)}`,
+    at: (p: readonly number[]): string => {
+      const [x, y] = [((p[0] ?? 0) - west) * narrow, north - (p[1] ?? 0)];
+      return `${(MARGIN + x * scale).toFixed(1)} ${(MARGIN + y * scale).toFixed(1)}`;
+    },
     height: Math.round((north - south) * scale + 2 * MARGIN),
   };
 });

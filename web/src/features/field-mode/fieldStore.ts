@@ -28,11 +28,24 @@ export interface KeptNote {
   why?: string;
 }
 
+/** A record that was signed on this device without signal: the server has to seal it yet (B17). */
+export interface Signing {
+  key: string;
+  user: string;
+  sheetId: string;
+  /** The key of the write: sent twice, it is done once. */
+  write: string;
+  body: Record<string, unknown>;
+  at: number;
+}
+
 class Field extends Dexie {
   days!: Table<KeptDay, string>;
   notes!: Table<KeptNote, string>;
+  signings!: Table<Signing, string>;
   constructor() {
     super('thicket-field');
+    this.version(2).stores({ signings: 'key, user' });
     this.version(1).stores({ days: 'key, user', notes: 'id, [user+state], [user+sheetId], sheetId' });
   }
 }
@@ -81,11 +94,13 @@ export async function addNote(
 }
 
 /** Not with the server yet: what waits, and what it refused and a person has to look at. */
-export const countUnsent = (user: string): Promise<number> =>
-  field().notes.where('[user+state]').anyOf([user, 'waiting'], [user, 'refused']).count();
+export const countUnsent = async (user: string): Promise<number> =>
+  (await field().notes.where('[user+state]').anyOf([user, 'waiting'], [user, 'refused']).count()) +
+  (await field().signings.where('user').equals(user).count());
 
 /** Everything of one person on this device goes; called when signing out after they agreed. */
 export async function clearField(user: string): Promise<void> {
   await field().notes.where('[user+state]').between([user, Dexie.minKey], [user, Dexie.maxKey]).delete();
   await field().days.where('user').equals(user).delete();
+  await field().signings.where('user').equals(user).delete();
 }
