@@ -210,6 +210,14 @@ one {{ $load['part'] ? 'part-load' : 'full load' }} with the {{ $m['tool'] }}:
 <div><span class="box"></span>{{ $k }}</div>
 @endforeach
 </div>
+@if (! empty($s['cleanUp']))
+<h2>Cleaning up</h2>
+<div class="two">
+@foreach ($s['cleanUp'] as $c)
+<div><span class="box"></span>{{ $c['name'] }}</div>
+@endforeach
+</div>
+@endif
 <h2>Emergency</h2>
 <table>
 <tr><td>Poison centre</td><td><b>{{ $s['emergency']['poisonCentre'] ?? 'not set: ask before you start' }}</b></td></tr>

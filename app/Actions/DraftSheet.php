@@ -21,12 +21,14 @@ use Thicket\Assess\Board;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\LookTest;
+use Thicket\FieldDay\AlarmZone;
 use Thicket\FieldDay\AlarmZones;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
 use Thicket\Mix\Recipe;
 use Thicket\Mix\TankTerms;
 use Thicket\Safety\Cautions;
+use Thicket\Safety\CleanUp;
 use Thicket\Safety\Steps;
 use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
@@ -161,6 +163,10 @@ final readonly class DraftSheet
             'wearing' => $names('wear', $cautions->wearing),
             'cautions' => [...$names('caution', $cautions->cautions), ...$label],
             'kit' => $names('kit', $cautions->kit),
+            'cleanUp' => array_map(
+                fn(string $code): array => ['code' => $code, 'name' => $this->sentences->name("cleanup.{$code}")],
+                CleanUp::of($situation, $products),
+            ),
             'emergency' => [
                 'poisonCentre' => $ground->crew->settings['poisonCentre'] ?? null,
                 'place' => "{$stand->patch->name}, {$ground->name}",
@@ -402,10 +408,10 @@ final readonly class DraftSheet
 
         return [
             'zones' => array_map(
-                static fn(array $zone): array => [
-                    'name' => $zone['name'],
-                    'distance' => Format::ground($zone['distance']),
-                    'polygons' => $zone['polygons'],
+                static fn(AlarmZone $zone): array => [
+                    'name' => $zone->name,
+                    'distance' => Format::ground($zone->distance),
+                    'polygons' => $zone->polygons,
                 ],
                 $zones,
             ),

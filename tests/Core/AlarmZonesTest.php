@@ -32,10 +32,10 @@ it('keeps off water by the card, else by ours, and off plants as far as drops ar
     if ($metres === null) {
         return;
     }
-    expect($zones[0]['distance']->float(Unit::Metre))->toEqualWithDelta($metres, 0.01);
+    expect($zones[0]->distance->float(Unit::Metre))->toEqualWithDelta($metres, 0.01);
     // a circle of that radius round the point
     $plane = new LocalPlane([-71.2, 44.1]);
-    foreach ($zones[0]['polygons'][0][0] as $corner) {
+    foreach ($zones[0]->polygons[0][0] as $corner) {
         expect(hypot(...$plane->metres($corner)))->toEqualWithDelta($metres, 0.01);
     }
 })->with([

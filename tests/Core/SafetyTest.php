@@ -6,6 +6,7 @@ use Thicket\Catalogue\FactName;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Safety\Cautions;
+use Thicket\Safety\CleanUp;
 use Thicket\Safety\DangerousParts;
 use Thicket\Situation\SituationReader;
 use Thicket\Timing\StartLimit;
@@ -149,4 +150,34 @@ it('marks the parts that burn, poison or prick, the worst first', function (stri
     'thorns alone' => ['multiflora-rose', ['thorn' => 'pricks']],
     'stock alone' => ['reed-canarygrass', array_fill_keys(['stem', 'leaf', 'flower', 'fruit'], 'harmsStock')],
     'harmless' => ['american-beech', []],
+]);
+
+it('cleans the sprayer first, then the person, then what would travel (handbook 5, J24, J36)', function (
+    array $document,
+    string $row,
+    array $must,
+    array $never,
+) {
+    [$situation, $option] = situated($document, $row);
+    $codes = CleanUp::of($situation, [$option]);
+    expect(array_values(array_intersect($codes, $must)))->toBe($must)->and(array_intersect($codes, $never))->toBe([]);
+})->with([
+    'a leaf spray on thistles' => [
+        thistlePasture([]),
+        'foliar-spot/2-4-d/spray',
+        ['rinse-sprayer-thrice', 'wash-gloves-on', 'clothes-apart-hot', 'run-machine-empty', 'brush-tools-boots'],
+        ['rust-off-blades', 'brush-jaws-mower', 'gloves-bagged'],
+    ],
+    'poison hemlock pulled' => [
+        herbs('pasture', 'poison-hemlock', '2026-04-20'),
+        'hand-pull',
+        ['gloves-bagged', 'wash-hands-face', 'clothes-apart-hot', 'tools-before-others'],
+        ['rinse-sprayer-thrice', 'rust-off-blades'],
+    ],
+    'mowing what roots from pieces' => [
+        herbs('pasture', 'canada-thistle', '2026-06-01'),
+        'mow',
+        ['wash-hands-face', 'brush-tools-boots', 'brush-jaws-mower'],
+        ['rinse-sprayer-thrice', 'clothes-apart-hot'],
+    ],
 ]);

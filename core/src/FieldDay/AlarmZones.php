@@ -29,8 +29,7 @@ final class AlarmZones
      * @param non-empty-list<Option> $tank the product of the step and its partners
      * @param list<array{keeper: ProtectedFeature, shape: Shape}> $drawn what is drawn near
      *
-     * @return list<array{name: string, kind: string, distance: Quantity, polygons:
-     *     list<list<list<array{float, float}>>>}>
+     * @return list<AlarmZone>
      */
     public static function of(Situation $situation, array $tank, array $drawn): array
     {
@@ -43,12 +42,7 @@ final class AlarmZones
                 default => null,
             };
             if ($distance !== null) {
-                $zones[] = [
-                    'name' => $keeper->name,
-                    'kind' => $keeper->kind,
-                    'distance' => $distance,
-                    'polygons' => Zone::round($shape, $distance),
-                ];
+                $zones[] = new AlarmZone($keeper->name, $distance, Zone::round($shape, $distance));
             }
         }
 

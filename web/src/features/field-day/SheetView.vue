@@ -149,6 +149,12 @@ const strictest = computed(() => props.snapshot.strictest ?? props.snapshot.prod
     <ul>
       <li v-for="k in snapshot.kit" :key="k">{{ k }}</li>
     </ul>
+    <template v-if="snapshot.cleanUp?.length">
+      <h3>{{ t('field.cleanUp') }}</h3>
+      <ol>
+        <li v-for="c in snapshot.cleanUp" :key="c.code">{{ c.name }}</li>
+      </ol>
+    </template>
     <div class="warn">
       <h3>{{ t('field.emergency') }}</h3>
       <p>

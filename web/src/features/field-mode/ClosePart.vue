@@ -3,9 +3,10 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import ActButton from '@/components/form/ActButton.vue';
 import TextField from '@/components/form/TextField.vue';
+import TickField from '@/components/form/TickField.vue';
 import { useSession } from '@/composables/useSession';
 import RecordForm from '@/features/field-day/RecordForm.vue';
-import { saidOf, stemsOf, workingOf } from './fieldLog';
+import { saidOf, stemsOf, ticksOf, workingOf } from './fieldLog';
 import type { FieldNote, KeptDay } from './fieldStore';
 
 /** After the work: what the day comes to, what two phones said differently, and on to the record. */
@@ -26,6 +27,17 @@ const say = (name: string, value: string): void => {
   emit('note', 'say', { field: name, value, over: said(name).map((n) => n.id) });
   typed.value = { ...typed.value, [name]: '' };
 };
+/** Ticked by whoever's work it is: each cleans what is theirs. */
+const ticks = computed(() => ticksOf(props.notes));
+const cleaned = computed(
+  () =>
+    new Set(
+      (props.day.sheet.snapshot.cleanUp ?? [])
+        .map((c) => c.code)
+        .filter((code) => ticks.value.has(`cleanup.${code}|${props.by}`)),
+    ),
+);
+const clean = (code: string, on: boolean): void => emit('note', 'tick', { what: `cleanup.${code}`, on });
 const writing = ref(false);
 const crew = computed(() => props.day.people.map((name) => ({ name })));
 /** For the record, where the server cannot be asked what all phones noted. */
@@ -64,6 +76,16 @@ const working = computed(() => [...workingOf(props.notes)]);
         }}<template v-if="of.left">, {{ t('fieldMode.left', { n: of.left }) }}</template>
       </li>
     </ul>
+    <template v-if="day.sheet.snapshot.cleanUp?.length">
+      <h3>{{ t('field.cleanUp') }}</h3>
+      <ul class="plain ruled ticks">
+        <li v-for="c in day.sheet.snapshot.cleanUp" :key="c.code">
+          <TickField :model-value="cleaned.has(c.code)" @update:model-value="clean(c.code, $event === true)">{{
+            c.name
+          }}</TickField>
+        </li>
+      </ul>
+    </template>
     <div v-for="name in FIELDS" :key="name" class="stack">
       <template v-if="values(name).length > 1">
         <p class="warn" role="alert">{{ t('fieldMode.differ', { what: t(`fieldMode.fields.${name}`) }) }}</p>
