@@ -17,7 +17,7 @@ it(
         $receiver = new Process(['php', base_path('stand-ins/gps/serve.php'), (string) $port, '400']);
         $receiver->start();
         try {
-            for ($try = 0, $line = false; $line === false && $try < 50; ++$try) {
+            for ($try = 0, $line = false; $line === false && $try < 150; ++$try) {
                 usleep(100_000);
                 $line = @stream_socket_client("tcp://127.0.0.1:{$port}", $code, $message, 1);
             }

@@ -24,6 +24,7 @@ final class TodayController extends Controller
 {
     private const MOST_SCOUTED = 100;
 
+    /** More than six: services that are handed in: a day gathers from all of them. */
     public function __invoke(
         Request $request,
         StandResource $resource,

@@ -30,6 +30,8 @@ final readonly class Coverage
     private const LEAST_SQUARE_METRES = 0.5;
 
     /**
+     * More than six: what a track makes of a patch, each part as its area and as its shapes.
+     *
      * @param list<list<list<array{float, float}>>> $covered polygons of the patch that a pass went over
      * @param list<list<list<array{float, float}>>> $missed polygons that none did
      * @param list<list<list<array{float, float}>>> $twice polygons that more than one did
