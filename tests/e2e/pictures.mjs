@@ -128,23 +128,29 @@ const SHOTS = [
   },
   {
     name: 'phone-field-day',
-    path: (s) => `/stands/${s['Norway maple']}/field-day`,
+    path: (s) => `/stands/${s['Quackgrass']}/field-day`,
     phone: true,
     before: async (p) => {
       // a sheet of its own: every gate open, but for those that a lead may pass
       const reasons = p.getByLabel('Reason, printed on the sheet');
+      await reasons.first().waitFor();
       for (let i = 0; i < (await reasons.count()); ++i) await reasons.nth(i).fill('seen and settled on the spot');
       await p.getByRole('button', { name: 'Issue the job sheet' }).click();
-      await p.getByLabel('Password').fill('thicket-demo');
+      await p.getByRole('textbox', { name: 'Password' }).fill('thicket-demo');
       await p.getByRole('dialog').getByRole('button').last().click();
       await p.getByRole('link', { name: 'Take it to the field' }).click();
       const open = p.getByRole('checkbox', { checked: false });
       await open.first().waitFor();
-      for (let left = await open.count(); left > 0; --left) await open.first().press('Space');
+      for (let left = await open.count(); left > 0; left = await open.count()) {
+        await open.first().press('Space');
+        await p.waitForTimeout(120);
+      }
       await p.getByLabel('Temperature, °F').fill('64');
+      await p.getByLabel('Wind, mph').fill('4');
       await p.getByRole('button', { name: 'Note the weather' }).click();
       await p.getByRole('button', { name: 'Start', exact: true }).click();
       const pads = p.locator('button.pad');
+      await pads.first().waitFor();
       for (let i = 0; i < 7; ++i) await pads.nth(i % (await pads.count())).click();
       await p.getByRole('button', { name: /Start: Tell whoever waits/ }).click();
       await p.evaluate(() => window.scrollTo(0, 0));
