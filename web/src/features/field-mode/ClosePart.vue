@@ -111,7 +111,7 @@ const working = computed(() => [...workingOf(props.notes)]);
       :open="writing"
       @toggle="writing = ($event.target as HTMLDetailsElement).open"
     >
-      <summary class="label">{{ t('fieldMode.toRecord') }}</summary>
+      <summary class="btn main">{{ t('fieldMode.toRecord') }}</summary>
       <RecordForm v-if="writing" :sheet="day.sheet" :time-zone="day.timeZone" :crew="crew" :noted="noted" />
     </details>
   </section>
