@@ -76,6 +76,46 @@ it('tells every laying of a preventer by the card, and what stays open (J48)', f
     ],
 ]);
 
+it('counts what was laid already: covered is covered, and the card allows no more than it does', function (
+    string $date,
+    string $laid,
+    array $card,
+    array $expected,
+) {
+    $document = herbs(
+        'orchard',
+        'large-crabgrass',
+        $date,
+        [seen('weeds-up', false), seen('soil-texture', 'loam')],
+        [
+            'cards' => [preventerCard($card)],
+            'history' => [['on' => $laid, 'method' => 'pre-emergent', 'active' => 'pendimethalin']],
+        ],
+    );
+    expect(rounds($document, 'pre-emergent/pendimethalin/preventer'))->toBe($expected);
+})->with([
+    // laid on 1 April it works from 1 May to 29 June
+    'covered to 29 June' => [
+        '2026-05-10',
+        '2026-04-01',
+        [],
+        ['repeat-by 05-10 05-31 06-30 08-28', 'first 02-01 04-01 05-01 06-29'],
+    ],
+    'no second one this year' => [
+        '2026-05-10',
+        '2026-04-01',
+        ['applications' => 1],
+        // nor the next
+        ['open 06-30 08-01', 'first 02-01 04-01 05-01 06-29', 'open 06-30 08-01'],
+    ],
+    'not before sixty days are over' => [
+        '2026-05-10',
+        '2026-04-01',
+        ['intervalDays' => 60],
+        ['repeat-by 05-31 05-31 06-30 08-28', 'first 02-01 04-01 05-01 06-29'],
+    ],
+]);
+
 it('mows new native grass by height and grazes it a day a week, not in its first winter (handbook 2)', function (
     string $date,
     string $method,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Assess;
 
+use Thicket\Catalogue\Active;
 use Thicket\Catalogue\FactName;
 use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
@@ -55,21 +56,28 @@ final readonly class Rounds
             );
         }
         if ($situation->target?->germinations() === null) {
-            $works = $day->modify("+{$terms->leadDays} days");
-            $until = $works->modify('+' . max(0, $terms->works() - 1) . ' days');
-            $again = $until->modify('-' . max(0, $terms->leadDays - 1) . ' days');
+            $laid = self::laid($situation, $option);
+            $last = Laying::done($laid === [] ? $day : max($laid), $terms->leadDays, $terms->works());
+            $again = $last->coversUntil->modify('-' . max(0, $terms->leadDays - 1) . ' days');
 
             return [
                 ...$out,
-                Finding::withCare('round.any-time', 'rulings-J48', [
-                    'works' => $works,
-                    'until' => $until,
-                    'again' => max($again, $day->modify("+{$terms->intervalDays} days")),
+                Finding::withCare($laid === [] ? 'round.any-time' : 'round.lies', 'rulings-J48', [
+                    'on' => $last->latest,
+                    'works' => $last->worksFrom,
+                    'until' => $last->coversUntil,
+                    'again' => max($day, $again, $last->latest->modify("+{$terms->intervalDays} days")),
                 ]),
             ];
         }
         $flushes = $situation->phenology()?->flushes((int) $day->format('Y')) ?? [];
-        $calendar = PreventerCalendar::of($flushes, $terms, $day, $day->modify('+' . self::AHEAD_DAYS . ' days'));
+        $calendar = PreventerCalendar::of(
+            $flushes,
+            $terms,
+            $day,
+            $day->modify('+' . self::AHEAD_DAYS . ' days'),
+            self::laid($situation, $option),
+        );
         $dated = [];
         foreach ($calendar->layings as $laying) {
             $dated[] = [$laying->earliest, self::laying($laying)];
@@ -99,6 +107,22 @@ final readonly class Rounds
         usort($dated, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
 
         return [...$out, ...array_column($dated, 1)];
+    }
+
+    /** @return list<\DateTimeImmutable> days on which an active of this tank was laid here already */
+    private static function laid(Situation $situation, Option $option): array
+    {
+        $actives = array_map(static fn(Active $a): string => $a->id(), $option->actives());
+        $days = [];
+        foreach ($situation->history as $past) {
+            $isLaying =
+                in_array($past->active, $actives, true) &&
+                $option->catalogue->hasMethod($past->method) &&
+                $option->catalogue->method($past->method)->onto() === 'soil';
+            $isLaying && $past->on <= $situation->day && ($days[] = $past->on);
+        }
+
+        return $days;
     }
 
     private static function laying(Laying $laying): Finding

@@ -19,4 +19,12 @@ final readonly class Laying
         public \DateTimeImmutable $worksFrom,
         public \DateTimeImmutable $coversUntil,
     ) {}
+
+    /** One that lies there since a day. */
+    public static function done(\DateTimeImmutable $day, int $leadDays, int $worksDays): self
+    {
+        $works = $day->modify("+{$leadDays} days");
+
+        return new self(self::FIRST, $day, $day, $works, $works->modify('+' . max(0, $worksDays - 1) . ' days'));
+    }
 }

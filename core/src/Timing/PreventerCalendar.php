@@ -24,15 +24,20 @@ final readonly class PreventerCalendar
      * @param list<array{from: \DateTimeImmutable, to: \DateTimeImmutable}> $flushes in order; ends are included
      * @param \DateTimeImmutable $from first day that anything can be laid
      * @param \DateTimeImmutable $until last day planned for
+     * @param list<\DateTimeImmutable> $laid days on which it was laid already: what they cover is covered, and they
+     *     count for the card's number and interval
      */
     public static function of(
         array $flushes,
         PreventerTerms $terms,
         \DateTimeImmutable $from,
         \DateTimeImmutable $until,
+        array $laid = [],
     ): self {
         [$works, $lead] = [$terms->works(), $terms->leadDays];
-        $layings = $unprotected = [];
+        $unprotected = [];
+        sort($laid);
+        $layings = array_map(static fn(\DateTimeImmutable $day): Laying => Laying::done($day, $lead, $works), $laid);
         foreach ($flushes as $flush) {
             if ($flush['to'] < $from || $flush['from'] > $until) {
                 continue;
@@ -55,10 +60,13 @@ final readonly class PreventerCalendar
                 if (
                     self::thatYear($layings, $day) >= ($terms->applications ?? PHP_INT_MAX) ||
                     $works === 0 ||
-                    $active > $flush['to'] ||
-                    $day > $until
+                    $active > $flush['to']
                 ) {
                     $unprotected[] = ['from' => $open, 'to' => $flush['to']];
+                    break;
+                }
+                if ($day > $until) {
+                    // beyond what is planned: neither laid nor open
                     break;
                 }
                 $active > $open && ($unprotected[] = ['from' => $open, 'to' => $active->modify('-1 day')]);
@@ -79,7 +87,7 @@ final readonly class PreventerCalendar
             }
         }
 
-        return new self($layings, $unprotected);
+        return new self(array_slice($layings, count($laid)), $unprotected);
     }
 
     /** The laying that is due next, on or after a day. */
