@@ -174,11 +174,7 @@ final readonly class SignRecord
         if (!is_array($recipe) || !is_array($mix)) {
             return ['planned' => null];
         }
-        $amount = static fn(mixed $resource): ?Quantity => is_array($resource) &&
-        is_string($resource['value'] ?? null) &&
-        is_string($resource['unit'] ?? null)
-            ? Quantity::of($resource['value'], Unit::from($resource['unit']))
-            : null;
+        $amount = Quantity::ofWire(...);
         $used = $amount($mix)?->to(Unit::Litre) ?? Quantity::zero(Unit::Litre);
         $need = $amount($recipe['need'] ?? null);
         $cards = ($stand->steps->firstWhere('id', $sheet->snapshot['stepId'] ?? '') ?? new Step())->cardVersions();

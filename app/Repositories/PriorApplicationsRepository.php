@@ -13,7 +13,6 @@ use App\Support\JobClock;
 use Illuminate\Support\Facades\DB;
 use Thicket\Calendar\Day;
 use Thicket\Measure\Quantity;
-use Thicket\Measure\Unit;
 use Thicket\Mix\PastLoad;
 use Thicket\Mix\PriorApplications;
 use Thicket\Survey\Outline;
@@ -127,7 +126,7 @@ final class PriorApplicationsRepository
             }
             foreach (is_array($body['activesPerArea'] ?? null) ? $body['activesPerArea'] : [] as $put) {
                 if (is_array($put) && ($put['active'] ?? null) === $active) {
-                    $out[] = ['patch' => $record->patch_id, 'day' => $day, 'load' => self::load($put)];
+                    $out[] = ['patch' => $record->patch_id, 'day' => $day, 'load' => Quantity::ofWire($put)];
                 }
             }
         }
@@ -142,7 +141,7 @@ final class PriorApplicationsRepository
         foreach ($this->sheets[$crew] ??= $this->readSheets($crew) as $sheet) {
             foreach ($sheet['step'] === $step->id ? [] : $sheet['puts'] as $put) {
                 if (($put['active'] ?? null) === $active) {
-                    $out[] = ['patch' => $sheet['patch'], 'day' => $sheet['day'], 'load' => self::load($put)];
+                    $out[] = ['patch' => $sheet['patch'], 'day' => $sheet['day'], 'load' => Quantity::ofWire($put)];
                 }
             }
         }
@@ -176,14 +175,6 @@ final class PriorApplicationsRepository
         }
 
         return $out;
-    }
-
-    /** @param array<mixed> $put */
-    private static function load(array $put): ?Quantity
-    {
-        return is_string($put['value'] ?? null) && is_string($put['unit'] ?? null)
-            ? Quantity::of($put['value'], Unit::from($put['unit']))
-            : null;
     }
 
     /** The outline of a patch as it was on a day: work lies where it was done, also after the patch was cut. */

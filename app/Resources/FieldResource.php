@@ -60,9 +60,9 @@ final readonly class FieldResource
                 static fn(FieldEvent $e): array => [
                     'at' => self::moment($e->at, $zone),
                     'by' => $e->by,
-                    'wind' => Format::quantity(FieldLog::quantity($e->body['wind'] ?? null)),
+                    'wind' => Format::quantity(Quantity::ofWire($e->body['wind'] ?? null)),
                     'windFrom' => $e->body['windFrom'] ?? null,
-                    'air' => Format::quantity(FieldLog::quantity($e->body['air'] ?? null)),
+                    'air' => Format::quantity(Quantity::ofWire($e->body['air'] ?? null)),
                     'humidity' => $e->body['humidity'] ?? null,
                     'sky' => $e->body['sky'] ?? null,
                     'outside' => $limits->outside($e),

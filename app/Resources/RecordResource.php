@@ -11,7 +11,6 @@ use App\Seal\Verifier;
 use App\Support\Format;
 use App\Support\JobClock;
 use Thicket\Measure\Quantity;
-use Thicket\Measure\Unit;
 use Thicket\Survey\RootKill;
 
 final readonly class RecordResource
@@ -83,11 +82,7 @@ final readonly class RecordResource
      */
     private static function amounts(array $body): array
     {
-        $told = static fn(mixed $wire): ?array => is_array($wire) &&
-        is_string($wire['value'] ?? null) &&
-        is_string($wire['unit'] ?? null)
-            ? Format::accounted(Quantity::of($wire['value'], Unit::from($wire['unit'])))
-            : null;
+        $told = static fn(mixed $wire): ?array => Format::accounted(Quantity::ofWire($wire));
         $planned = is_array($body['planned'] ?? null) ? $body['planned'] : [];
         if (!isset($body['mixUsed'])) {
             return [];

@@ -68,7 +68,8 @@ final readonly class RecordTable
         'signed by',
         'licence',
         'batches',
-        'buffer kept',
+        'buffer asked by the label',
+        'buffers kept',
         're-entry hours',
         'incident',
         'remarks',
@@ -188,7 +189,12 @@ final readonly class RecordTable
             'signed by' => $text('signedBy'),
             'licence' => $text('licence'),
             'batches' => $list('batches', 'number'),
-            'buffer kept' => $text('buffers') ?: $text('sheet.snapshot.strictest.waterBuffer.shown.us'),
+            'buffer asked by the label' => trim(
+                $text('sheet.snapshot.strictest.waterBuffer.value') .
+                    ' ' .
+                    $text('sheet.snapshot.strictest.waterBuffer.unit'),
+            ),
+            'buffers kept' => $text('buffers'),
             're-entry hours' => $text('sheet.snapshot.strictest.reentryHours'),
             'incident' => $at('incident') === true ? 'yes' : 'no',
             'remarks' => $text('remarks'),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Thicket\FieldDay;
 
 use Thicket\Catalogue\FactName;
+use Thicket\Measure\Quantity;
 use Thicket\Timing\StartLimit;
 
 /** The limits that an issued sheet carries, as it carries them, for readings taken on the spot (rulings B16). */
@@ -22,7 +23,7 @@ final readonly class CarriedLimits
         $limits = [];
         foreach (is_array($carried) ? $carried : [] as $one) {
             $one = is_array($one) ? $one : [];
-            $value = FieldLog::quantity($one['limit'] ?? null);
+            $value = Quantity::ofWire($one['limit'] ?? null);
             $fact = is_string($one['fact'] ?? null) ? FactName::tryFrom($one['fact']) : null;
             $text = is_array($one['text'] ?? null) ? $one['text'] : [];
             [$us, $metric, $source] = [$text['us'] ?? '', $text['metric'] ?? '', $one['source'] ?? ''];
@@ -53,7 +54,7 @@ final readonly class CarriedLimits
         $out = [];
         foreach ($this->limits as [$limit, $text]) {
             $told = self::TOLD[$limit->fact->value] ?? null;
-            $value = $told === null ? null : FieldLog::quantity($of($told));
+            $value = $told === null ? null : Quantity::ofWire($of($told));
             $value === null || $limit->allows($value) || ($out[] = $text);
         }
 

@@ -6,6 +6,7 @@ namespace Thicket\FieldDay;
 
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Unit;
+use Thicket\Mix\TankTerms;
 use Thicket\Situation\Option;
 use Thicket\Timing\StumpClock;
 
@@ -49,11 +50,11 @@ final class FieldClocks
         if ($option->method->work() === 'fire') {
             $clocks[] = new FieldClock('fire-watch', [self::FIRE_WATCH_MINUTES], 'rulings-J35');
         }
-        $hours = static fn(array $of): ?int => ($known = array_filter($of, is_int(...))) === [] ? null : max($known);
-        $dry = $hours(array_map(static fn(LabelCard $c): ?int => $c->start->rainfastHours, $cards));
-        $reentry = $hours(array_map(static fn(LabelCard $c): ?int => $c->protection->reentryHours, $cards));
-        $dry === null || $dry === 0 || ($clocks[] = new FieldClock('rainfast', [60 * $dry], 'label-card'));
-        $reentry === null || $reentry === 0 || ($clocks[] = new FieldClock('reentry', [60 * $reentry], 'label-card'));
+        // no clock where a card is silent: one that ran out would be taken for leave
+        $terms = new TankTerms($cards);
+        foreach (['rainfast' => $terms->rainfastHours(), 'reentry' => $terms->reentryHours()] as $code => $hours) {
+            $hours === null || $hours === 0 || ($clocks[] = new FieldClock($code, [60 * $hours], 'label-card'));
+        }
         $clocks[] = new FieldClock('check-in', [self::CHECK_IN_MINUTES], 'rulings-J34', repeats: true);
 
         return $clocks;

@@ -19,6 +19,9 @@ final class FieldEventReader
     public const SURFACES = ['soil', 'paving', 'water'];
     /** Fields of the record that are said on the way. */
     public const FIELDS = ['equipment', 'nozzle', 'pressure', 'leftover', 'weather', 'remarks'];
+    /** A clock beyond these years is not set. */
+    private const FIRST_YEAR = 2000;
+    private const LAST_YEAR = 2100;
     private const MOST_COUNTED = 1000;
     private const MOST_POINTS = 500;
     private const MOST_SEQ = 1_000_000_000;
@@ -30,7 +33,10 @@ final class FieldEventReader
     {
         $id = $in->uuid('id');
         $kind = $in->choice('kind', array_column(EventKind::cases(), 'value'));
-        $at = $in->moment('at');
+        $at = $in->moment('at')?->setTimezone(new \DateTimeZone('UTC'));
+        if ($at !== null && ((int) $at->format('Y') < self::FIRST_YEAR || (int) $at->format('Y') > self::LAST_YEAR)) {
+            $in->fault('at', 'The clock of this device is far off; set it and note this again.');
+        }
         $device = $in->text('device', 60);
         $seq = $in->int('seq', 1, self::MOST_SEQ);
         $by = $in->text('by', 120);
@@ -42,7 +48,7 @@ final class FieldEventReader
             : new FieldEvent(
                 $id,
                 EventKind::from($kind),
-                $at->setTimezone(new \DateTimeZone('UTC')),
+                $at,
                 $device,
                 $seq,
                 $by,

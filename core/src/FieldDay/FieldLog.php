@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Thicket\FieldDay;
 
 use Thicket\Measure\Quantity;
-use Thicket\Measure\Unit;
 
 /**
  * A field day as all of its notes tell it together, from however many devices (docs/field-day.md). Whatever order they
@@ -54,11 +53,10 @@ final readonly class FieldLog
     {
         usort(
             $events,
-            static fn(FieldEvent $a, FieldEvent $b): int => [$a->device, $a->seq, $a->id] <=> [
-                $b->device,
-                $b->seq,
-                $b->id,
-            ],
+            // as texts: a name made of digits is no number
+            static fn(FieldEvent $a, FieldEvent $b): int => strcmp($a->device, $b->device) ?:
+            ($a->seq <=> $b->seq ?:
+            strcmp($a->id, $b->id)),
         );
         $at = $latest = [];
         foreach ($events as $event) {
@@ -88,7 +86,7 @@ final readonly class FieldLog
             $of[$event->kind === EventKind::Count ? 'treated' : 'left'] += $event->number('n');
             $stems[$event->text('group')] = $of;
         }
-        ksort($stems);
+        ksort($stems, SORT_STRING);
 
         return $stems;
     }
@@ -110,7 +108,7 @@ final readonly class FieldLog
         foreach ($this->kind(EventKind::Count) as $event) {
             $by[$event->by] = ($by[$event->by] ?? 0) + $event->number('n');
         }
-        ksort($by);
+        ksort($by, SORT_STRING);
 
         return $by;
     }
@@ -176,7 +174,7 @@ final readonly class FieldLog
             $this->kind(EventKind::Work, EventKind::Count, EventKind::Skip),
         );
         $people = array_values(array_unique($people));
-        sort($people);
+        sort($people, SORT_STRING);
 
         return $people;
     }
@@ -186,7 +184,7 @@ final readonly class FieldLog
     {
         $sum = null;
         foreach ($this->kind(EventKind::Refill) as $event) {
-            $amount = self::quantity($event->body['amount'] ?? null);
+            $amount = Quantity::ofWire($event->body['amount'] ?? null);
             $sum = $amount === null ? $sum : $sum?->plus($amount) ?? $amount;
         }
 
@@ -251,7 +249,7 @@ final readonly class FieldLog
         foreach ($this->kind(EventKind::Say) as $event) {
             isset($over[$event->id]) || ($said[$event->text('field')][] = $event);
         }
-        ksort($said);
+        ksort($said, SORT_STRING);
 
         return $said;
     }
@@ -267,13 +265,5 @@ final readonly class FieldLog
                 ) > 1,
             ),
         );
-    }
-
-    /** An amount of a note's body; null where there is none. */
-    public static function quantity(mixed $wire): ?Quantity
-    {
-        return is_array($wire) && is_string($wire['value'] ?? null) && is_string($wire['unit'] ?? null)
-            ? Quantity::of($wire['value'], Unit::from($wire['unit']))
-            : null;
     }
 }

@@ -190,6 +190,16 @@ final readonly class Quantity
         return $this;
     }
 
+    /** What {@see toWire()} wrote, with whatever stands beside it; null where it is none. */
+    public static function ofWire(mixed $wire): ?self
+    {
+        $unit = is_array($wire) && is_string($wire['unit'] ?? null) ? Unit::tryFrom($wire['unit']) : null;
+
+        return $unit !== null && is_array($wire) && is_string($wire['value'] ?? null)
+            ? self::of($wire['value'], $unit)
+            : null;
+    }
+
     /**
      * Wire form: a decimal string of at most nine places, no trailing zeros. Exact where the amount is a
      * decimal of nine places or fewer, else rounded half up.

@@ -46,11 +46,8 @@ final readonly class ToolsAtHand
             $option->method->tools() === [] && $option->method->clearance() !== 'none'
                 ? self::uncleared([$option->method->clearance()], $option)
                 : null;
-        foreach ($option->method->tools() as $need) {
+        foreach (self::counted($option) as $need) {
             $kinds = $option->catalogue->toolsThatMeet($need);
-            if (array_filter($kinds, static fn(ToolKind $kind): bool => $kind->isCommon()) !== []) {
-                continue;
-            }
             $held = array_filter(
                 $kinds,
                 static fn(ToolKind $kind): bool => $option->shed->tools === null ||

@@ -14,6 +14,7 @@ use Thicket\Measure\Unit;
  */
 final class SweepLines
 {
+    /** More are no help to anybody who walks: then there are none. */
     private const MOST_LINES = 400;
     /** What is shorter than this is not gone along (our guess). */
     private const LEAST_METRES = 0.5;
@@ -34,7 +35,10 @@ final class SweepLines
         [$begins, $ends] = self::reach($rings[0], $along);
         $whole = Geos::polygon($rings);
         $lines = [];
-        $count = min(self::MOST_LINES, (int) ceil(($most - $least) / $step - self::HAIR));
+        $count = (int) ceil(($most - $least) / $step - self::HAIR);
+        if ($count > self::MOST_LINES) {
+            return [];
+        }
         for ($i = 0; $i < $count; ++$i) {
             // the last lies within the patch, over a part of the one before it; a patch narrower than a pass has one
             $last = max(($least + $most) / 2, $most - $step / 2);
