@@ -14,7 +14,8 @@ export default defineConfig({
     // the shell alone: answers of the API are never kept here, for they are one person's (field-mode/fieldStore.ts)
     VitePWA({
       strategies: 'generateSW',
-      registerType: 'autoUpdate',
+      // a newer shell is taken when all of the old one is closed: nothing is reloaded under somebody's hands
+      registerType: 'prompt',
       injectRegister: false,
       manifestFilename: 'manifest.json',
       manifest: {
@@ -32,7 +33,6 @@ export default defineConfig({
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//, /^\/sanctum\//],
         cleanupOutdatedCaches: true,
-        skipWaiting: true,
         clientsClaim: true,
       },
     }),

@@ -10,6 +10,7 @@ use Thicket\FieldDay\FieldClock;
 use Thicket\FieldDay\FieldClocks;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Unit;
+use Thicket\Safety\Spill;
 use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
 use Thicket\Survey\StemGroup;
@@ -55,6 +56,16 @@ final readonly class FieldTerms
                 FieldClocks::of($tank),
             ),
             'groups' => $this->groups($situation),
+            'spill' => array_map(
+                fn(string $surface): array => [
+                    'on' => $surface,
+                    'steps' => array_map(
+                        fn(string $step): string => $this->sentences->name("spill.{$step}"),
+                        Spill::steps($surface),
+                    ),
+                ],
+                Spill::SURFACES,
+            ),
         ];
     }
 

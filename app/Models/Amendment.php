@@ -25,23 +25,6 @@ final class Amendment extends Model
     use HasUuids;
 
     public const UPDATED_AT = null;
-    /** Parts of a record, in the order of its form. */
-    public const FIELDS = [
-        'workedOn',
-        'start',
-        'stop',
-        'people',
-        'treated',
-        'skipped',
-        'mixUsed',
-        'weather',
-        'wind',
-        'temperature',
-        'equipment',
-        'incident',
-        'remarks',
-        'other',
-    ];
 
     protected $table = 'record_amendments';
     protected $fillable = ['id', 'record_id', 'field', 'text', 'why', 'made_by'];

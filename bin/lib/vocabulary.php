@@ -14,8 +14,11 @@ use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\Method;
 use Thicket\Catalogue\Cover;
 use Thicket\Catalogue\SprayerKind;
+use Thicket\FieldDay\FieldEventReader;
+use Thicket\FieldDay\RecordFields;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\MeasuringKind;
+use Thicket\Safety\Spill;
 use Thicket\Situation\ProtectedFeature;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Outcome;
@@ -37,6 +40,13 @@ function vocabulary(Catalogue $catalogue): array
         'STAGES' => FactName::Stage->choices() ?? [],
         'SITES' => $catalogue->sites(),
         'FAMILIES' => Method::FAMILIES,
+        'COMPASS' => FactName::COMPASS,
+        'SKIES' => FieldEventReader::SKY,
+        'INCIDENTS' => FieldEventReader::INCIDENTS,
+        'SURFACES' => Spill::SURFACES,
+        'AMENDED' => RecordFields::AMENDED,
+        'FURTHER' => RecordFields::FURTHER,
+        'DROPLETS' => RecordFields::DROPLETS,
     ];
 }
 

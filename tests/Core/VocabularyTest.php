@@ -6,6 +6,8 @@ use Symfony\Component\Yaml\Yaml;
 use Thicket\Catalogue\Carrier;
 use Thicket\Catalogue\SprayerKind;
 use Thicket\Catalogue\WindowGrade;
+use Thicket\FieldDay\EventKind;
+use Thicket\FieldDay\RecordFields;
 use Thicket\Measure\Unit;
 use Thicket\Mix\Advice\Advisory;
 use Thicket\Mix\Advice\MixPlan;
@@ -54,6 +56,12 @@ it('has them in the contract as they are', function (string $where, array $words
     'waters' => [
         'paths /steps/{step}/recipe put requestBody content application/json schema properties water',
         MixPlan::WATERS,
+    ],
+    'parts of a record' => ['components schemas RecordField', RecordFields::AMENDED],
+    'kinds of notes' => ['components schemas FieldNote properties kind', array_column(EventKind::cases(), 'value')],
+    'droplets' => [
+        'paths /sheets/{sheet}/records post requestBody content application/json schema properties droplets',
+        RecordFields::DROPLETS,
     ],
     'gates of a job sheet' => ['components schemas Gate properties code', array_column(GateKind::cases(), 'value')],
     'sprayers' => [

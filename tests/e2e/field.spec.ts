@@ -14,7 +14,10 @@ async function getReady(page: Page): Promise<void> {
     await expect(open).toHaveCount(left - 1);
   }
   await page.getByLabel('Temperature, °F').fill('68');
+  await page.getByRole('combobox', { name: 'Wind from' }).click();
+  await page.getByRole('option', { name: 'west', exact: true }).click();
   await page.getByRole('button', { name: 'Note the weather' }).click();
+  await expect(page.getByText(/west 68 °F/)).toBeVisible();
 }
 
 /** Takes the sheet along, and waits till the shell is on the device. */

@@ -6,6 +6,7 @@ import {
   inOrder,
   minutesText,
   outside,
+  recordOf,
   saidOf,
   stemsOf,
   ticksOf,
@@ -77,6 +78,8 @@ describe('the start', () => {
     expect([air('85', 'degF'), air('85.1', 'degF'), air('29.44', 'degC'), air('29.5', 'degC')]).toEqual([0, 1, 0, 1]);
     expect([air('41', 'degF'), air('40.9', 'degF')]).toEqual([0, 1]);
     expect(outside([most], { wind: { value: '99', unit: 'mph' } })).toEqual([]);
+    // in a unit that the sheet does not carry it cannot be held against the limit
+    expect(outside([most], { air: { value: '290', unit: 'K' } })).toEqual([most]);
   });
 
   it('waits for what everybody ticks, and for the weather on the spot', () => {
@@ -101,5 +104,51 @@ describe('the start', () => {
     expect(beforeStart(snapshot, [eyewash, read], 'Bram').ticks).toBe(1);
     const hot = note('reading', 'Ada', { air: { value: '90', unit: 'degF' } });
     expect(beforeStart(snapshot, [hot], 'Ada')).toMatchObject({ unread: false, outside: [most] });
+  });
+});
+
+describe('the record of a day', () => {
+  let seq = 0;
+  const note = (kind: string, at: string, by: string, more: object): FieldNote =>
+    ({ id: `n${++seq}`, kind, at: `2026-09-03T${at}:00Z`, device: by, seq, by, ...more }) as FieldNote;
+  const say = (value: string, by: string) => note('say', '15:00', by, { field: 'equipment', value, over: [] });
+  const day = [
+    note('work', '14:00', 'Ada', { what: 'start' }),
+    note('work', '14:10', 'Bram', { what: 'start' }),
+    note('reading', '14:15', 'Ada', { wind: { value: '4', unit: 'mph' }, sky: 'clear' }),
+    note('count', '14:20', 'Ada', { group: 'a', n: 3 }),
+    note('skip', '14:21', 'Bram', { group: 'b', n: 2 }),
+    note('reading', '14:30', 'Ada', { air: { value: '64', unit: 'degF' } }),
+    say('blue sprayer', 'Ada'),
+    note('work', '16:00', 'Ada', { what: 'stop' }),
+  ];
+
+  it('is taken over as far as the notes tell it, and has no end while somebody works on', () => {
+    expect(recordOf(day, 'Etc/GMT+5')).toEqual({
+      start: '09:00',
+      people: 'Ada, Bram',
+      treated: '3',
+      skipped: '2',
+      wind: '4 mph',
+      temperature: '64 F',
+      equipment: 'blue sprayer',
+      sky: 'clear',
+      conflicts: false,
+    });
+    const over = [...day, note('work', '16:30', 'Bram', { what: 'stop' })];
+    expect(recordOf(over, 'Etc/GMT+5').stop).toBe('11:30');
+  });
+
+  it('shows both where they differ, and says that something happened', () => {
+    const told = recordOf(
+      [...day, say('red sprayer', 'Bram'), note('incident', '15:30', 'Ada', { what: 'spill', text: 'a cup on soil' })],
+      'UTC',
+    );
+    expect([told.equipment, told.conflicts, told.incident, told.remarks]).toEqual([
+      'blue sprayer / red sprayer',
+      true,
+      true,
+      'a cup on soil',
+    ]);
   });
 });

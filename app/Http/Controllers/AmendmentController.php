@@ -13,6 +13,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use Thicket\FieldDay\RecordFields;
 
 /** Corrections of signed records: added, never written over (rulings B17). */
 final class AmendmentController extends Controller
@@ -25,7 +26,7 @@ final class AmendmentController extends Controller
         $in = $this->fields($request);
         $id = $in->uuidOrNull('id');
         $given = [
-            'field' => $in->choice('field', Amendment::FIELDS),
+            'field' => $in->choice('field', RecordFields::AMENDED),
             'text' => $in->text('text', 2000),
             'why' => $in->text('why', 500),
         ];

@@ -9,26 +9,15 @@ use App\Models\Record;
 use App\Models\Sheet;
 use App\Support\Format;
 use App\Support\JobClock;
+use Thicket\FieldDay\RecordFields;
 use Thicket\Input\Fields;
 use Thicket\Measure\Dimension;
 
 /** What was done by a job sheet, as whoever signs it says. */
 final readonly class RecordReader
 {
-    /** Words of what was put out and kept, in the order of the form. */
-    public const FURTHER = [
-        'supervisor',
-        'mixers',
-        'nozzle',
-        'instrument',
-        'buffers',
-        'permits',
-        'notices',
-        'leftovers',
-        'containers',
-    ];
-    /** As spray is classed, the finest first. */
-    public const DROPLETS = ['very-fine', 'fine', 'medium', 'coarse', 'very-coarse', 'extremely-coarse'];
+    /** Of what an inspector asks for besides: what is of the ground, not of the spray. */
+    private const OF_GROUND = ['owner'];
 
     public function __construct(private JobClock $clock) {}
 
@@ -74,17 +63,15 @@ final readonly class RecordReader
     private function further(Fields $in, bool $usesProduct): array
     {
         $told = [];
-        foreach (self::FURTHER as $name) {
-            $told[$name] = $usesProduct ? $in->textOrNull($name, 300) : $this->none($in, $name);
+        foreach (RecordFields::FURTHER as $name) {
+            $told[$name] = match (true) {
+                !$usesProduct && !in_array($name, self::OF_GROUND, true) => $this->none($in, $name),
+                $name === 'pressure' => Format::quantity($in->quantityOrNull($name, Dimension::Pressure)),
+                $name === 'height' => Format::quantity($in->positiveOrNull($name, Dimension::Length)),
+                $name === 'droplets' => $in->choiceOrNull($name, RecordFields::DROPLETS),
+                default => $in->textOrNull($name, 300),
+            };
         }
-        $told['owner'] = $in->textOrNull('owner', 200);
-        $told['pressure'] = $usesProduct
-            ? Format::quantity($in->quantityOrNull('pressure', Dimension::Pressure))
-            : $this->none($in, 'pressure');
-        $told['height'] = $usesProduct
-            ? Format::quantity($in->positiveOrNull('height', Dimension::Length))
-            : $this->none($in, 'height');
-        $told['droplets'] = $usesProduct ? $in->choiceOrNull('droplets', self::DROPLETS) : $this->none($in, 'droplets');
 
         return array_filter($told, static fn(mixed $v): bool => $v !== null);
     }

@@ -8,6 +8,7 @@ use Thicket\Catalogue\FactName;
 use Thicket\Input\Fields;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
+use Thicket\Safety\Spill;
 
 /** Reads one note of a field day as a device sends it. */
 final class FieldEventReader
@@ -16,7 +17,6 @@ final class FieldEventReader
     public const WORK = ['start', 'pause', 'stop'];
     public const MARKS = ['treated', 'left', 'missed'];
     public const INCIDENTS = ['spill', 'exposure', 'drift', 'injury', 'visitor', 'other'];
-    public const SURFACES = ['soil', 'paving', 'water'];
     /** Fields of the record that are said on the way. */
     public const FIELDS = ['equipment', 'nozzle', 'pressure', 'leftover', 'weather', 'remarks'];
     /** A clock beyond these years is not set. */
@@ -93,7 +93,7 @@ final class FieldEventReader
             ],
             EventKind::Incident => [
                 'what' => $in->choice('what', self::INCIDENTS),
-                'on' => $in->choiceOrNull('on', self::SURFACES),
+                'on' => $in->choiceOrNull('on', Spill::SURFACES),
                 'text' => $in->text('text', 2000),
             ],
             EventKind::Note => ['text' => $in->text('text', 2000)],

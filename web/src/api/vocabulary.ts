@@ -125,6 +125,95 @@ export const FAMILIES = [
   'chemical',
 ] as const;
 
+export const COMPASS = [
+  'north',
+  'north-east',
+  'east',
+  'south-east',
+  'south',
+  'south-west',
+  'west',
+  'north-west',
+] as const;
+
+export const SKIES = [
+  'clear',
+  'part-cloud',
+  'overcast',
+  'fog',
+  'drizzle',
+] as const;
+
+export const INCIDENTS = [
+  'spill',
+  'exposure',
+  'drift',
+  'injury',
+  'visitor',
+  'other',
+] as const;
+
+export const SURFACES = [
+  'soil',
+  'paving',
+  'water',
+] as const;
+
+export const AMENDED = [
+  'workedOn',
+  'start',
+  'stop',
+  'people',
+  'treated',
+  'skipped',
+  'mixUsed',
+  'weather',
+  'wind',
+  'temperature',
+  'equipment',
+  'owner',
+  'supervisor',
+  'mixers',
+  'nozzle',
+  'pressure',
+  'height',
+  'droplets',
+  'instrument',
+  'buffers',
+  'permits',
+  'notices',
+  'leftovers',
+  'containers',
+  'incident',
+  'remarks',
+  'other',
+] as const;
+
+export const FURTHER = [
+  'owner',
+  'supervisor',
+  'mixers',
+  'nozzle',
+  'pressure',
+  'height',
+  'droplets',
+  'instrument',
+  'buffers',
+  'permits',
+  'notices',
+  'leftovers',
+  'containers',
+] as const;
+
+export const DROPLETS = [
+  'very-fine',
+  'fine',
+  'medium',
+  'coarse',
+  'very-coarse',
+  'extremely-coarse',
+] as const;
+
 /** What may be said of a fact: yes or no, a day, an amount, or one of some words. */
 export const FACTS: Record<string, 'yes-no' | 'day' | 'amount' | readonly string[]> = {
   'setting': SITES,
@@ -176,16 +265,7 @@ export const FACTS: Record<string, 'yes-no' | 'day' | 'amount' | readonly string
     'suckering-root',
   ],
   'leaf-out': 'day',
-  'wind-from': [
-    'north',
-    'north-east',
-    'east',
-    'south-east',
-    'south',
-    'south-west',
-    'west',
-    'north-west',
-  ],
+  'wind-from': COMPASS,
   'diameter-at': [
     'base',
     'breast-height',

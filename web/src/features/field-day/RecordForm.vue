@@ -5,8 +5,10 @@ import { useI18n } from 'vue-i18n';
 import { fieldNotesQuery } from '@/api/queries';
 import { api, jobDay, unwrap, type Schemas } from '@/api/client';
 import type { paths } from '@/api/schema';
+import { DROPLETS, FURTHER } from '@/api/vocabulary';
 import { useSubmit } from '@/composables/useSubmit';
-import { dayKey, field as fieldDb, type Signing } from '@/features/field-mode/fieldStore';
+import { inOrder, recordOf } from '@/features/field-mode/fieldLog';
+import { dayKey, field as fieldDb, type FieldNote, type Signing } from '@/features/field-mode/fieldStore';
 import { recount } from '@/features/field-mode/fieldSync';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
@@ -24,8 +26,8 @@ const props = defineProps<{
   sheet: Schemas['Sheet'];
   timeZone: string;
   crew: readonly { name: string }[];
-  /** What this phone noted, for where the server cannot be asked. */
-  noted?: Record<string, string | boolean>;
+  /** What this phone holds of the day, in order, for where the server cannot be asked. */
+  notes?: readonly FieldNote[];
 }>();
 const emit = defineEmits<{ signed: [] }>();
 const { t } = useI18n();
@@ -60,57 +62,30 @@ const form = ref({
   leftovers: '',
   containers: '',
 });
-/** What an inspector asks for besides, where product was put out (J29). */
-const FURTHER = [
-  'owner',
-  'supervisor',
-  'mixers',
-  'nozzle',
-  'pressure',
-  'height',
-  'droplets',
-  'instrument',
-  'buffers',
-  'permits',
-  'notices',
-  'leftovers',
-  'containers',
-] as const;
-const DROPLETS = ['very-fine', 'fine', 'medium', 'coarse', 'very-coarse', 'extremely-coarse'] as const;
 const { restoredAt, drop } = useDraft(
   () => (user.value ? draftKey(user.value.id, 'record', props.sheet.id) : ''),
   form,
 );
 /** What was noted on the way, put in where nobody has written anything yet. */
 const { data: field } = useQuery(computed(() => fieldNotesQuery(props.sheet.id)));
-const clockOf = (at: string): string =>
-  new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: props.timeZone });
-const noted = computed<Partial<typeof form.value>>(() => {
-  const day = field.value?.day;
-  if (!day) return props.noted ?? {};
-  if (field.value?.last === 0) return {};
-  const last = day.readings.at(-1);
-  const said = Object.fromEntries(day.said.map((s) => [s.field, s.values.map((v) => v.value).join(' / ')]));
+const noted = computed(() => {
+  const server = field.value;
+  const notes = server ? inOrder(server.notes.map((n) => n.note as FieldNote)) : (props.notes ?? []);
+  if (notes.length === 0) return null;
+  const { sky, conflicts, ...told } = recordOf(notes, props.timeZone);
+  const mix = server?.day.mixFilled;
   return {
-    ...(day.started ? { start: clockOf(day.started) } : {}),
-    ...(day.stopped ? { stop: clockOf(day.stopped) } : {}),
-    ...(day.people.length ? { people: day.people.join(', ') } : {}),
-    ...(day.treated ? { treated: String(day.treated) } : {}),
-    ...(day.left ? { skipped: String(day.left) } : {}),
-    ...(day.mixFilled ? { mixUsed: format(day.mixFilled) } : {}),
-    ...(last?.wind ? { wind: format(last.wind) } : {}),
-    ...(last?.air ? { temperature: format(last.air) } : {}),
-    ...(last?.sky ? { weather: t(`fieldMode.skies.${last.sky}`) } : {}),
-    ...(said.equipment ? { equipment: said.equipment } : {}),
-    ...(said.nozzle ? { nozzle: said.nozzle } : {}),
-    ...(said.leftover ? { leftovers: said.leftover } : {}),
-    ...(day.notes.length || said.remarks ? { remarks: [said.remarks, ...day.notes].filter(Boolean).join(' ') } : {}),
-    ...(day.incidents.length ? { incident: true } : {}),
+    conflicts,
+    told: {
+      ...told,
+      ...(sky ? { weather: t(`fieldMode.skies.${sky}`) } : {}),
+      ...(mix ? { mixUsed: format(mix) } : {}),
+    },
   };
 });
 const tookOver = ref(false);
 const takeOver = (): void => {
-  form.value = { ...form.value, ...noted.value };
+  form.value = { ...form.value, ...noted.value?.told };
   tookOver.value = true;
 };
 const FIELDS = [
@@ -153,7 +128,7 @@ const sign = async (): Promise<void> => {
     ...(equipment ? { equipment } : {}),
     ...(remarks ? { remarks } : {}),
   };
-  const key = signing.value?.write ?? crypto.randomUUID();
+  const key = crypto.randomUUID();
   if (await send(key, body)) {
     await drop();
     emit('signed');
@@ -224,9 +199,9 @@ const takeBack = async (): Promise<void> => {
   <form v-else class="stack" novalidate aria-labelledby="record-h" @submit.prevent="sign">
     <h2 id="record-h">{{ t('record.title') }}</h2>
     <p v-if="restoredAt" class="note small">{{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}</p>
-    <div v-if="Object.keys(noted).length && !tookOver" class="note stack">
-      <p>{{ t('record.fromField', { n: field?.day.treated ?? 0 }) }}</p>
-      <p v-if="field?.day.conflicts.length" class="warn">{{ t('record.differ') }}</p>
+    <div v-if="noted && !tookOver" class="note stack">
+      <p>{{ t('record.fromField', { n: noted.told.treated ?? 0 }) }}</p>
+      <p v-if="noted.conflicts" class="warn">{{ t('record.differ') }}</p>
       <ActButton small class="start" @click="takeOver">{{ t('record.takeOver') }}</ActButton>
     </div>
     <p v-if="sheet.snapshot.recipe" class="small">
@@ -299,8 +274,5 @@ const takeBack = async (): Promise<void> => {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
   gap: 8px 16px;
-}
-.wide {
-  grid-column: 1 / -1;
 }
 </style>

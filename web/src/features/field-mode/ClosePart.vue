@@ -40,29 +40,6 @@ const cleaned = computed(
 const clean = (code: string, on: boolean): void => emit('note', 'tick', { what: `cleanup.${code}`, on });
 const writing = ref(false);
 const crew = computed(() => props.day.people.map((name) => ({ name })));
-/** For the record, where the server cannot be asked what all phones noted. */
-const noted = computed(() => {
-  const clock = (at: string): string =>
-    new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: props.day.timeZone });
-  const starts = props.notes.filter((n) => n.kind === 'work' && n.what === 'start');
-  const ends = props.notes.filter((n) => n.kind === 'work' && n.what !== 'start');
-  const sum = (of: 'treated' | 'left') => Object.values(stems.value).reduce((all, one) => all + one[of], 0);
-  const reading = props.notes.findLast((n) => n.kind === 'reading');
-  const figure = (of: unknown): string => {
-    const q = of as { value: string; unit: string } | undefined;
-    return q ? `${q.value} ${q.unit.replace('deg', '')}` : '';
-  };
-  return {
-    ...(starts[0] ? { start: clock(starts[0].at) } : {}),
-    ...(ends.at(-1) ? { stop: clock(ends.at(-1)!.at) } : {}),
-    people: [...new Set(starts.map((n) => n.by))].join(', ') || props.by,
-    treated: String(sum('treated')),
-    skipped: String(sum('left')),
-    ...(figure(reading?.wind) ? { wind: figure(reading?.wind) } : {}),
-    ...(figure(reading?.air) ? { temperature: figure(reading?.air) } : {}),
-    ...(values('equipment')[0] ? { equipment: values('equipment')[0]! } : {}),
-  };
-});
 const working = computed(() => [...workingOf(props.notes)]);
 </script>
 
@@ -112,7 +89,7 @@ const working = computed(() => [...workingOf(props.notes)]);
       @toggle="writing = ($event.target as HTMLDetailsElement).open"
     >
       <summary class="btn main">{{ t('fieldMode.toRecord') }}</summary>
-      <RecordForm v-if="writing" :sheet="day.sheet" :time-zone="day.timeZone" :crew="crew" :noted="noted" />
+      <RecordForm v-if="writing" :sheet="day.sheet" :time-zone="day.timeZone" :crew="crew" :notes="notes" />
     </details>
   </section>
 </template>

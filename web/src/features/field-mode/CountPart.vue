@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import ActButton from '@/components/form/ActButton.vue';
+import TapPad from '@/components/form/TapPad.vue';
 import { useSession } from '@/composables/useSession';
 import { stemsOf } from './fieldLog';
 import type { FieldNote } from './fieldStore';
@@ -18,10 +19,13 @@ const { format } = useSession();
 const stems = computed(() => stemsOf(props.notes));
 const leaving = ref(false);
 const last = computed(() => props.notes.findLast((n) => n.kind === 'count' || n.kind === 'skip'));
-const tap = (group: string): void => {
-  navigator.vibrate?.(15);
-  emit('note', leaving.value ? 'skip' : 'count', { group, n: 1 });
-};
+const hintOf = (g: (typeof props.groups)[number]): string =>
+  [
+    g.count ? t('fieldMode.ofCounted', { n: g.count }) : '',
+    stems.value[g.key]?.left ? t('fieldMode.left', { n: stems.value[g.key]?.left }) : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
 const nameOf = (key: unknown): string => {
   const found = props.groups.find((g) => g.key === key);
   return found ? format(found.name) : String(key);
@@ -31,15 +35,16 @@ const nameOf = (key: unknown): string => {
 <template>
   <section class="stack" aria-labelledby="count-h">
     <h2 id="count-h">{{ t(leaving ? 'fieldMode.countLeft' : 'fieldMode.count') }}</h2>
-    <div class="pads" :class="{ leaving }">
-      <button v-for="g in groups" :key="g.key" type="button" class="pad" @click="tap(g.key)">
-        <span class="class">{{ format(g.name) }}</span>
-        <span class="n">{{ stems[g.key]?.treated ?? 0 }}</span>
-        <span class="small soft"
-          ><template v-if="g.count">{{ t('fieldMode.ofCounted', { n: g.count }) }}</template
-          ><template v-if="stems[g.key]?.left"> · {{ t('fieldMode.left', { n: stems[g.key]?.left }) }}</template></span
-        >
-      </button>
+    <div class="pads">
+      <TapPad
+        v-for="g in groups"
+        :key="g.key"
+        :label="format(g.name)"
+        :n="stems[g.key]?.treated ?? 0"
+        :hint="hintOf(g)"
+        :dashed="leaving"
+        @tap="emit('note', leaving ? 'skip' : 'count', { group: g.key, n: 1 })"
+      />
     </div>
     <div class="row">
       <ActButton v-if="last" @click="emit('note', 'undo', { of: last.id })">{{
@@ -57,32 +62,5 @@ const nameOf = (key: unknown): string => {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
   gap: 10px;
-}
-.pad {
-  min-height: 116px;
-  border: 3px solid var(--sloe);
-  border-radius: var(--corner);
-  background: var(--paper);
-  color: var(--ink);
-  display: grid;
-  align-content: center;
-  justify-items: center;
-  cursor: pointer;
-  touch-action: manipulation;
-}
-.leaving .pad {
-  border-style: dashed;
-  border-color: var(--gorse);
-}
-.pad:active {
-  background: var(--sloe-pale);
-}
-.class {
-  font-weight: 650;
-}
-.n {
-  font-size: var(--size-pour);
-  font-weight: 700;
-  line-height: 1.1;
 }
 </style>

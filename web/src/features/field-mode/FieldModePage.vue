@@ -85,7 +85,7 @@ const work = async (what: 'start' | 'pause' | 'stop'): Promise<void> => {
       <p>
         <b>{{ t('fieldMode.refused') }}</b> {{ t(`fieldMode.kind.${one.note.kind}`) }}: {{ one.why }}
       </p>
-      <ActButton small quiet class="start" @click="putAway(one.id)">{{ t('fieldMode.putAway') }}</ActButton>
+      <ActButton small quiet class="start" @click="putAway(one.key)">{{ t('fieldMode.putAway') }}</ActButton>
     </div>
 
     <template v-if="day && snapshot">

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
+import { INCIDENTS, SURFACES } from '@/api/vocabulary';
 import ActButton from '@/components/form/ActButton.vue';
 import PickField from '@/components/form/PickField.vue';
 import QuantityField from '@/components/form/QuantityField.vue';
@@ -9,16 +10,15 @@ import TextField from '@/components/form/TextField.vue';
 import type { FieldNote } from './fieldStore';
 
 /** What happens on the way: a bottle filled, something spilt, anything worth a word. */
-defineProps<{ snapshot: Schemas['SheetSnapshot']; notes: FieldNote[] }>();
+const props = defineProps<{ snapshot: Schemas['SheetSnapshot']; notes: FieldNote[] }>();
 const emit = defineEmits<{ note: [kind: FieldNote['kind'], body: Record<string, unknown>] }>();
 const { t } = useI18n();
-const KINDS = ['spill', 'exposure', 'drift', 'injury', 'visitor', 'other'] as const;
-const SURFACES = ['soil', 'paving', 'water'] as const;
 const opened = ref<'refill' | 'incident' | 'note' | null>(null);
 const amount = ref('');
-const what = ref<(typeof KINDS)[number]>('spill');
+const what = ref<(typeof INCIDENTS)[number]>('spill');
 const on = ref<(typeof SURFACES)[number]>('soil');
 const text = ref('');
+const steps = computed(() => props.snapshot.field?.spill.find((s) => s.on === on.value)?.steps ?? []);
 const keep = (): void => {
   if (opened.value === 'refill') emit('note', 'refill', { amount: amount.value });
   else if (opened.value === 'incident')
@@ -47,7 +47,7 @@ const keep = (): void => {
         <PickField
           v-model="what"
           :label="t('fieldMode.what')"
-          :options="KINDS.map((k) => ({ value: k, label: t(`fieldMode.incidents.${k}`) }))"
+          :options="INCIDENTS.map((k) => ({ value: k, label: t(`fieldMode.incidents.${k}`) }))"
         />
         <template v-if="what === 'spill'">
           <PickField
@@ -56,7 +56,7 @@ const keep = (): void => {
             :options="SURFACES.map((s) => ({ value: s, label: t(`fieldMode.surfaces.${s}`) }))"
           />
           <ol class="warn">
-            <li v-for="n in 4" :key="n">{{ t(`fieldMode.spill.${on}.${n}`) }}</li>
+            <li v-for="step in steps" :key="step">{{ step }}</li>
           </ol>
         </template>
         <p v-else-if="what === 'exposure' || what === 'injury'" class="warn">

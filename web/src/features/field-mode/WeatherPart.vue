@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
+import { COMPASS, SKIES } from '@/api/vocabulary';
 import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import TextField from '@/components/form/TextField.vue';
@@ -16,10 +17,8 @@ const { t } = useI18n();
 const { units, format } = useSession();
 const UNITS = { us: { wind: 'mph', air: '°F' }, metric: { wind: 'm/s', air: '°C' } };
 const CODES = { us: { wind: 'mph', air: 'degF' }, metric: { wind: 'm/s', air: 'degC' } };
-const SIDES = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const;
-const SKIES = ['clear', 'part-cloud', 'overcast', 'fog', 'drizzle'] as const;
 const typed = ref({ wind: '', air: '' });
-const windFrom = ref<(typeof SIDES)[number] | ''>('');
+const windFrom = ref<(typeof COMPASS)[number] | ''>('');
 const sky = ref<(typeof SKIES)[number] | ''>('');
 const isFigure = (text: string): boolean => /^-?\d+([.]\d+)?$/.test(text.trim());
 const faults = computed(() => ({
@@ -74,7 +73,7 @@ const figure = (wire: unknown): string => {
       <ChoiceField
         v-model="windFrom"
         :label="t('fieldMode.windFrom')"
-        :options="SIDES.map((s) => ({ value: s, label: t(`fieldMode.side.${s}`) }))"
+        :options="COMPASS.map((s) => ({ value: s, label: t(`value.${s}`) }))"
       />
       <ChoiceField
         v-model="sky"
@@ -91,7 +90,7 @@ const figure = (wire: unknown): string => {
     <ul v-if="readings.length" class="plain small">
       <li v-for="r in readings" :key="r.id">
         {{ clock(r.at) }}: <template v-if="r.wind">{{ figure(r.wind) }} </template><template v-if="r.windFrom"
-          >{{ t(`fieldMode.side.${String(r.windFrom)}`) }} </template
+          >{{ t(`value.${String(r.windFrom)}`) }} </template
         ><template v-if="r.air">{{ figure(r.air) }} </template
         ><template v-if="r.sky">{{ t(`fieldMode.skies.${String(r.sky)}`) }}</template>
       </li>

@@ -119,7 +119,9 @@ export function outside(limits: readonly Limit[], reading: { wind?: Figure; air?
   return limits.filter((limit) => {
     const read = reading[OF[limit.fact] ?? 'wind'];
     const held = Object.values(limit.typed ?? {}).find((one) => one.unit === read?.unit);
-    if (!OF[limit.fact] || !read || !held) return false;
+    if (!OF[limit.fact] || !read) return false;
+    // a figure that cannot be held against the limit does not keep it
+    if (!held) return true;
     return limit.comparator === 'least'
       ? Number(read.value) < Number(held.value)
       : Number(read.value) > Number(held.value);
@@ -147,5 +149,49 @@ export function beforeStart(snapshot: Schemas['SheetSnapshot'], notes: readonly 
     ticks: (snapshot.field?.briefing ?? []).filter((one) => !isTicked(ticks, one, by)).length,
     unread: snapshot.startOnlyIf.filter((l) => OF[l.fact] && !latest[OF[l.fact] ?? 'wind']).length > 0,
     outside: outside(snapshot.startOnlyIf, latest),
+  };
+}
+
+const clockOf = (at: string, timeZone: string): string =>
+  new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone });
+/** As a field of amounts reads it again. */
+const typedOf = (figure: Figure | undefined): string =>
+  figure ? `${figure.value} ${figure.unit.replace('deg', '')}` : '';
+
+/**
+ * What the notes of a day give for its record, as far as they tell it: the same fields from the server's notes as from
+ * this phone's. Mix is summed up by the server alone, in units.
+ */
+export function recordOf(notes: readonly FieldNote[], timeZone: string) {
+  const stems = Object.values(stemsOf(notes));
+  const sum = (of: 'treated' | 'left'): number => stems.reduce((all, one) => all + one[of], 0);
+  const times = notes.filter((n) => n.kind === 'work');
+  const ends = workingOf(notes).size > 0 ? [] : times.filter((n) => n.what !== 'start');
+  const readings = notes.filter((n) => n.kind === 'reading');
+  const told = (name: string) => readings.findLast((n) => n[name])?.[name];
+  const said = (name: string): string => [...new Set(saidOf(notes, name).map((n) => String(n.value)))].join(' / ');
+  const words = notes.filter((n) => n.kind === 'note' || n.kind === 'incident').map((n) => String(n.text));
+  const start = times.find((n) => n.what === 'start');
+  const sky = told('sky');
+  const all = {
+    start: start ? clockOf(start.at, timeZone) : '',
+    stop: ends.length ? clockOf(ends[ends.length - 1]?.at ?? '', timeZone) : '',
+    people: [...new Set(times.map((n) => n.by))].join(', '),
+    treated: sum('treated') ? String(sum('treated')) : '',
+    skipped: sum('left') ? String(sum('left')) : '',
+    wind: typedOf(told('wind') as Figure | undefined),
+    temperature: typedOf(told('air') as Figure | undefined),
+    equipment: said('equipment'),
+    nozzle: said('nozzle'),
+    leftovers: said('leftover'),
+    remarks: [said('remarks'), ...words].filter(Boolean).join(' '),
+  };
+  return {
+    ...(Object.fromEntries(Object.entries(all).filter(([, text]) => text !== '')) as Partial<typeof all>),
+    ...(typeof sky === 'string' ? { sky } : {}),
+    ...(notes.some((n) => n.kind === 'incident') ? { incident: true } : {}),
+    conflicts: ['equipment', 'nozzle', 'leftover', 'remarks'].some(
+      (name) => new Set(saidOf(notes, name).map((n) => n.value)).size > 1,
+    ),
   };
 }

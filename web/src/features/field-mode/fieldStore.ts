@@ -19,6 +19,8 @@ export interface KeptDay {
   keptAt: number;
 }
 export interface KeptNote {
+  /** user|note: two people on one phone each have theirs. */
+  key: string;
   id: string;
   user: string;
   sheetId: string;
@@ -45,14 +47,18 @@ class Field extends Dexie {
   signings!: Table<Signing, string>;
   constructor() {
     super('thicket-field');
-    this.version(2).stores({ signings: 'key, user' });
-    this.version(1).stores({ days: 'key, user', notes: 'id, [user+state], [user+sheetId], sheetId' });
+    this.version(1).stores({
+      days: 'key, user',
+      notes: 'key, [user+state], [user+sheetId]',
+      signings: 'key, user',
+    });
   }
 }
 let store: Field | null = null;
 export const field = (): Field => (store ??= new Field());
 
 export const dayKey = (user: string, sheet: string): string => `${user}|${sheet}`;
+export const noteKey = (user: string, note: string): string => `${user}|${note}`;
 
 const DEVICE = 'thicket.device';
 const SEQ = 'thicket.seq';
@@ -89,7 +95,7 @@ export async function addNote(
     by,
     ...body,
   };
-  await field().notes.add({ id: note.id, user, sheetId, note, state: 'waiting' });
+  await field().notes.add({ key: noteKey(user, note.id), id: note.id, user, sheetId, note, state: 'waiting' });
   return note;
 }
 

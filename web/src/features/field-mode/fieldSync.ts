@@ -1,5 +1,5 @@
 import { api, Refusal, unwrap, type Schemas } from '@/api/client';
-import { countUnsent, dayKey, field, type KeptNote } from './fieldStore';
+import { countUnsent, dayKey, field, noteKey, type KeptNote } from './fieldStore';
 import { sendingState as state, unsentNotes as unsent } from './sending';
 
 const AT_ONCE = 200;
@@ -32,6 +32,16 @@ export function sendNow(): Promise<void> {
   asked = true;
   running ??= sendWhileAsked().finally(() => (running = null));
   return running;
+}
+
+/** In a moment, with what is noted till then: a tap a second is not a write a second. */
+const SOON_MS = 1_500;
+let soon: ReturnType<typeof setTimeout> | undefined;
+export function sendSoon(): void {
+  soon ??= setTimeout(() => {
+    soon = undefined;
+    void sendNow();
+  }, SOON_MS);
 }
 
 async function sendWhileAsked(): Promise<void> {
@@ -85,14 +95,14 @@ async function sendSome(me: string, sheet: string, some: KeptNote[]): Promise<vo
     // none of them can be taken: each waits for a person, and holds up no other
     if (!(e instanceof Refusal) || e.status !== 422) throw e;
     for (const [i, one] of some.entries())
-      await field().notes.update(one.id, { state: 'refused', why: e.at(`/notes/${i}`) ?? e.message });
+      await field().notes.update(one.key, { state: 'refused', why: e.at(`/notes/${i}`) ?? e.message });
     return;
   }
   const refused = new Map(answer.refused.map((r) => [r.id, r.message]));
   await field().transaction('rw', field().notes, field().days, async () => {
     for (const one of some) {
       const why = refused.get(one.id);
-      await field().notes.update(one.id, why === undefined ? { state: 'sent' } : { state: 'refused', why });
+      await field().notes.update(one.key, why === undefined ? { state: 'sent' } : { state: 'refused', why });
     }
     await keepTheirs(me, sheet, answer);
   });
@@ -101,8 +111,9 @@ async function sendSome(me: string, sheet: string, some: KeptNote[]): Promise<vo
 /** Takes over what other devices noted on the same sheet. */
 async function keepTheirs(me: string, sheet: string, answer: Schemas['FieldDay']): Promise<void> {
   for (const { note } of answer.notes) {
-    if ((await field().notes.get(note.id)) === undefined)
-      await field().notes.add({ id: note.id, user: me, sheetId: sheet, note, state: 'theirs' });
+    const key = noteKey(me, note.id);
+    if ((await field().notes.get(key)) === undefined)
+      await field().notes.add({ key, id: note.id, user: me, sheetId: sheet, note, state: 'theirs' });
   }
   await field().days.update(dayKey(me, sheet), {
     seen: answer.last,

@@ -4,7 +4,7 @@ import { api, jobNow, Refusal, unwrap } from '@/api/client';
 import { useSession } from '@/composables/useSession';
 import { addNote, dayKey, field, type FieldNote, type KeptDay, type KeptNote } from './fieldStore';
 import { inOrder } from './fieldLog';
-import { fetchTheirs, recount, sendNow } from './fieldSync';
+import { fetchTheirs, recount, sendNow, sendSoon } from './fieldSync';
 
 /** Looks for what others noted, while the screen is open. */
 const OTHERS_MS = 30_000;
@@ -33,8 +33,8 @@ export function useFieldDay(sheetId: () => string) {
       const key = dayKey(me.id, id);
       subscriptions = [
         liveQuery(() => field().days.get(key)).subscribe((found) => (day.value = found ?? null)),
-        liveQuery(() => field().notes.where('sheetId').equals(id).toArray()).subscribe(
-          (all) => (kept.value = all.filter((one) => one.user === me.id)),
+        liveQuery(() => field().notes.where('[user+sheetId]').equals([me.id, id]).toArray()).subscribe(
+          (all) => (kept.value = all),
         ),
       ];
       await takeAlong(me.id, id, missing);
@@ -63,7 +63,7 @@ export function useFieldDay(sheetId: () => string) {
       const note = await addNote(me.id, sheetId(), of, jobNow(), kind, body);
       full.value = false;
       await recount();
-      void sendNow();
+      sendSoon();
       return note;
     } catch {
       // the device has no room left: nothing is dropped in silence
@@ -72,8 +72,8 @@ export function useFieldDay(sheetId: () => string) {
     }
   };
   /** A note that the server refused is looked at and put away by a person. */
-  const putAway = async (id: string): Promise<void> => {
-    await field().notes.delete(id);
+  const putAway = async (key: string): Promise<void> => {
+    await field().notes.delete(key);
     await recount();
   };
   return { day, notes, refused, missing, by, full, add, putAway };

@@ -2,6 +2,7 @@
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
+import { AMENDED } from '@/api/vocabulary';
 import { dayText } from '@/components/dates';
 import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
@@ -14,24 +15,8 @@ const props = defineProps<{ record: Schemas['Record'] }>();
 const { t } = useI18n();
 const { mayWrite } = useSession();
 const { busy, refusal, run, at } = useSubmit();
-const FIELDS = [
-  'workedOn',
-  'start',
-  'stop',
-  'people',
-  'treated',
-  'skipped',
-  'mixUsed',
-  'weather',
-  'wind',
-  'temperature',
-  'equipment',
-  'incident',
-  'remarks',
-  'other',
-] as const;
 const opened = ref(false);
-const form = ref<{ field: (typeof FIELDS)[number]; text: string; why: string }>({
+const form = ref<{ field: (typeof AMENDED)[number]; text: string; why: string }>({
   field: 'treated',
   text: '',
   why: '',
@@ -67,7 +52,7 @@ const add = async (): Promise<void> => {
         v-model="form.field"
         :label="t('look.amendField')"
         :fault="at('/field')"
-        :options="FIELDS.map((f) => ({ value: f, label: nameOf(f) }))"
+        :options="AMENDED.map((f) => ({ value: f, label: nameOf(f) }))"
       />
       <TextField v-model="form.text" :label="t('look.amendText')" :fault="at('/text')" maxlength="2000" />
       <TextField v-model="form.why" :label="t('look.amendWhy')" :fault="at('/why')" maxlength="500" />

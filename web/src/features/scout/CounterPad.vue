@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import ActButton from '@/components/form/ActButton.vue';
+import TapPad from '@/components/form/TapPad.vue';
 import { className, stepped, type TallyRow } from './tally';
 
 /* For wet gloves: one large button a class, each tap one more; the last taps can be taken back one by one. */
@@ -14,8 +15,6 @@ const tap = (i: number): void => {
   if (!row) return;
   row.count = stepped(row.count, 1);
   taps.value = [...taps.value, i].slice(-500);
-  // a short buzz where the device can: it is felt through a glove
-  navigator.vibrate?.(15);
 };
 /** A new visit counts from nought; what was saved before stays as it is. */
 const nought = (): void => {
@@ -33,12 +32,13 @@ const back = (): void => {
   <div class="stack">
     <p v-if="ready.length === 0" class="soft">{{ t('scout.counter.none') }}</p>
     <div class="pads">
-      <button v-for="{ row, i } in ready" :key="i" type="button" class="pad" @click="tap(i)">
-        <span class="class"
-          >{{ className(row) }}<template v-if="row.bark"> · {{ t(`value.${row.bark}`) }}</template></span
-        >
-        <span class="n">{{ row.count || 0 }}</span>
-      </button>
+      <TapPad
+        v-for="{ row, i } in ready"
+        :key="i"
+        :label="[className(row), row.bark ? t(`value.${row.bark}`) : ''].filter(Boolean).join(' · ')"
+        :n="row.count || 0"
+        @tap="tap(i)"
+      />
     </div>
     <div v-if="ready.length" class="row">
       <ActButton :disabled="taps.length === 0" @click="back">{{ t('scout.counter.back') }}</ActButton>
@@ -52,28 +52,5 @@ const back = (): void => {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
   gap: 10px;
-}
-.pad {
-  min-height: 104px;
-  border: 3px solid var(--sloe);
-  border-radius: var(--corner);
-  background: var(--paper);
-  color: var(--ink);
-  display: grid;
-  align-content: center;
-  justify-items: center;
-  cursor: pointer;
-  touch-action: manipulation;
-}
-.pad:active {
-  background: var(--sloe-pale);
-}
-.class {
-  font-weight: 650;
-}
-.n {
-  font-size: var(--size-pour);
-  font-weight: 700;
-  line-height: 1.1;
 }
 </style>
