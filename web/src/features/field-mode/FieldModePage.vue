@@ -111,7 +111,13 @@ const work = async (what: 'start' | 'pause' | 'stop'): Promise<void> => {
         @note="add"
         @entered="entered = $event"
       />
-      <WeatherPart v-if="part !== 'after'" :limits="snapshot.startOnlyIf" :notes="notes" @note="add" />
+      <WeatherPart
+        v-if="part !== 'after'"
+        :limits="snapshot.startOnlyIf"
+        :notes="notes"
+        :time-zone="day.timeZone"
+        @note="add"
+      />
       <ClosePart v-if="part === 'after'" :day="day" :notes="notes" :by="by" @note="add" />
       <p v-if="part === 'before'" class="small soft">{{ t('door.care') }}</p>
     </template>

@@ -11,7 +11,11 @@ import { outside } from './fieldLog';
 import type { FieldNote } from './fieldStore';
 
 /** What is measured on the spot, held against the limits that the sheet carries. */
-const props = defineProps<{ limits: Schemas['SheetSnapshot']['startOnlyIf']; notes: FieldNote[] }>();
+const props = defineProps<{
+  limits: Schemas['SheetSnapshot']['startOnlyIf'];
+  notes: FieldNote[];
+  timeZone: string;
+}>();
 const emit = defineEmits<{ note: [kind: FieldNote['kind'], body: Record<string, unknown>] }>();
 const { t } = useI18n();
 const { units, format } = useSession();
@@ -44,11 +48,21 @@ const keep = (): void => {
   windFrom.value = '';
   sky.value = '';
 };
-const clock = (at: string): string => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+const clock = (at: string): string =>
+  new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: props.timeZone });
 const figure = (wire: unknown): string => {
   const q = wire as { value: string; unit: string } | { typed: string };
   return 'value' in q ? `${q.value} ${q.unit.replace('deg', '°')}` : q.typed;
 };
+const said = (r: FieldNote): string =>
+  [
+    r.wind ? figure(r.wind) : '',
+    typeof r.windFrom === 'string' ? t('fieldMode.from', { side: t(`value.${r.windFrom}`) }) : '',
+    r.air ? figure(r.air) : '',
+    typeof r.sky === 'string' ? t(`fieldMode.skies.${r.sky}`) : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
 </script>
 
 <template>
@@ -88,12 +102,7 @@ const figure = (wire: unknown): string => {
       t('fieldMode.keepReading')
     }}</ActButton>
     <ul v-if="readings.length" class="plain small">
-      <li v-for="r in readings" :key="r.id">
-        {{ clock(r.at) }}: <template v-if="r.wind">{{ figure(r.wind) }} </template><template v-if="r.windFrom"
-          >{{ t(`value.${String(r.windFrom)}`) }} </template
-        ><template v-if="r.air">{{ figure(r.air) }} </template
-        ><template v-if="r.sky">{{ t(`fieldMode.skies.${String(r.sky)}`) }}</template>
-      </li>
+      <li v-for="r in readings" :key="r.id">{{ clock(r.at) }}: {{ said(r) }}</li>
     </ul>
   </section>
 </template>

@@ -3,7 +3,8 @@ import { countUnsent, dayKey, field, noteKey, type KeptNote } from './fieldStore
 import { sendingState as state, unsentNotes as unsent } from './sending';
 
 const AT_ONCE = 200;
-const AGAIN_MS = 15_000;
+/** Soon at first: signal flickers when it comes back. */
+const AGAIN_MS = 3_000;
 const MOST_WAIT_MS = 300_000;
 
 let user: string | null = null;
