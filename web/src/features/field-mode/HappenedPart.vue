@@ -55,9 +55,11 @@ const keep = (): void => {
             :label="t('fieldMode.spiltOn')"
             :options="SURFACES.map((s) => ({ value: s, label: t(`fieldMode.surfaces.${s}`) }))"
           />
-          <ol class="warn">
-            <li v-for="step in steps" :key="step">{{ step }}</li>
-          </ol>
+          <div class="warn">
+            <ol>
+              <li v-for="step in steps" :key="step">{{ step }}</li>
+            </ol>
+          </div>
         </template>
         <p v-else-if="what === 'exposure' || what === 'injury'" class="warn">
           {{ t('field.poison') }} <b>{{ snapshot.emergency.poisonCentre ?? t('field.poisonUnset') }}</b>.
