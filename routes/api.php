@@ -17,6 +17,7 @@ use App\Http\Controllers\HandbookController;
 use App\Http\Controllers\HoursController;
 use App\Http\Controllers\IdentifyController;
 use App\Http\Controllers\LabelCardController;
+use App\Http\Controllers\LessonController;
 use App\Http\Controllers\ListingController;
 use App\Http\Controllers\LoanController;
 use App\Http\Controllers\LookBackController;
@@ -225,6 +226,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('shed/sprayers', [SprayerController::class, 'store']);
         Route::put('shed/sprayers/{sprayer}', [SprayerController::class, 'update']);
         Route::post('shed/sprayers/{sprayer}/calibrations', [CalibrationController::class, 'store']);
+        Route::put('shed/lessons/{lesson}', [LessonController::class, 'update']);
         Route::post('shed/tools', [ToolController::class, 'store']);
         Route::delete('shed/tools/{tool}', [ToolController::class, 'destroy']);
         Route::post('shed/tools/{tool}/loans', [LoanController::class, 'store']);

@@ -21,6 +21,7 @@ use Thicket\Assess\Board;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\FactName;
 use Thicket\Catalogue\LookTest;
+use Thicket\Economics\PlannedWork;
 use Thicket\FieldDay\AlarmZone;
 use Thicket\FieldDay\AlarmZones;
 use Thicket\Label\LabelCard;
@@ -160,6 +161,7 @@ final readonly class DraftSheet
                 StartLimits::ofTank($products, $species)->limits,
             ),
             'field' => $this->field->of($situation, $products),
+            'planned' => PlannedWork::of($situation, $option, $recipe)->told(),
             'wearing' => $names('wear', $cautions->wearing),
             'cautions' => [...$names('caution', $cautions->cautions), ...$label],
             'kit' => $names('kit', $cautions->kit),

@@ -41,6 +41,7 @@ final readonly class SignRecord
         private Puts $puts,
         private Chain $chain,
         private FieldResource $field,
+        private Learn $learn,
     ) {}
 
     /** @param array<string, mixed> $body as RecordReader reads it */
@@ -117,6 +118,7 @@ final readonly class SignRecord
             FieldNote::query()
                 ->whereIn('id', $notes->pluck('id'))
                 ->update(['record_id' => $record->id]);
+            $this->learn->fromRecord($record, $sheet, $body, $log);
             // a draw is linked to its record by way of its batch
             $batches->each(static fn(Batch $batch) => $batch->update(['record_id' => $record->id]));
 

@@ -64,6 +64,7 @@ final class SituationRepository
         private readonly Counts $counts,
         private readonly Surroundings $surroundings,
         private readonly KeptWork $kept,
+        private readonly Lessons $lessons,
     ) {
         $this->sheds = new \WeakMap();
         $this->situations = new \WeakMap();
@@ -258,11 +259,12 @@ final class SituationRepository
         return $out;
     }
 
-    /** The crew's own coefficients; null where it keeps to the shipped table. */
+    /** The crew's own coefficients, put in or learned; null where it keeps to the shipped table. */
     public function figures(Crew $crew): ?CrewCoefficients
     {
         $kept = $crew->settings['figures'] ?? [];
-        if ($kept === []) {
+        $learned = $this->lessons->learned($crew);
+        if ($kept === [] && $learned === []) {
             return null;
         }
         $faults = new Faults();
@@ -273,7 +275,7 @@ final class SituationRepository
         );
         $faults->throwIfAny();
 
-        return $figures;
+        return $figures->drawnBy($learned);
     }
 
     /** @return list<PastWork> signed work on this stand; failed where a scored look-back found most of it alive */

@@ -25,7 +25,7 @@ final readonly class BoardResource
     /** Where a missing fact is answered; everything else at Scout. */
     private const STATIONS = ['setting' => 'ground', 'treated-area' => 'scout', 'water-distance' => 'ground'];
 
-    public function __construct(private Sentences $sentences) {}
+    public function __construct(private Sentences $sentences, private LearnedResource $learned) {}
 
     /**
      * The board to choose from: each row with its figures and what decides it; the reasons come with the row that is
@@ -128,6 +128,7 @@ final readonly class BoardResource
                         ? null
                         : ['from' => $measures->weeksLow, 'to' => $measures->weeksHigh],
                 'keepInjury' => $measures->keepInjury,
+                'learned' => $this->learned->of($row->option, array_keys($measures->labour->restsOn)),
                 'plan' => $this->plan($measures),
             ],
             'weighing' => $this->weighing($row->weighing),

@@ -36,7 +36,7 @@ final readonly class RecipeResource
     /** Nobody writes a thinner mix in parts, and there the misreading comes to next to nothing. */
     private const MOST_PARTS = 20;
 
-    public function __construct(private Sentences $sentences) {}
+    public function __construct(private Sentences $sentences, private LearnedResource $learned) {}
 
     /**
      * @param Quantity|null $content of the product, for the active in the mix
@@ -76,6 +76,7 @@ final readonly class RecipeResource
             'watering' => self::watering($recipe),
             'ceiling' => self::ceiling($recipe->ceiling),
             'working' => Format::values($recipe->working),
+            'learned' => $this->learned($recipe),
             'missing' => array_map(
                 fn(string $fact): array => ['fact' => $fact, 'name' => $this->sentences->name("fact.{$fact}")],
                 $recipe->missing,
@@ -108,6 +109,15 @@ final readonly class RecipeResource
                 'earliest' => Format::quantity($watering->earliest()),
                 'latest' => Format::quantity($watering->latest()),
             ];
+    }
+
+    /** @return list<array{us: string, metric: string}> what records of the crew moved in the need */
+    private function learned(Recipe $recipe): array
+    {
+        $path = $recipe->restsOn();
+        $option = $recipe->products[0]->option ?? null;
+
+        return $path === null || $option === null ? [] : $this->learned->of($option, [$path]);
     }
 
     /** @return array<string, mixed> */

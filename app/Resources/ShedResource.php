@@ -7,6 +7,7 @@ namespace App\Resources;
 use App\Models\Crew;
 use App\Models\LabelCardVersion;
 use App\Models\Person;
+use App\Models\RecordLesson;
 use App\Models\User;
 use App\Repositories\SituationRepository;
 use App\Support\Format;
@@ -21,6 +22,8 @@ use Thicket\Situation\Prices;
 
 final readonly class ShedResource
 {
+    private const MOST_LESSONS = 100;
+
     public function __construct(
         private SituationRepository $situations,
         private JobClock $clock,
@@ -111,6 +114,7 @@ final readonly class ShedResource
             'schools' => (object) ($crew->settings['schools'] ?? []),
             'prices' => $this->prices($crew),
             'figures' => $this->figures($crew),
+            'lessons' => $this->lessons($crew),
             'fuelOil' => $crew->settings['fuelOil'] ?? false,
             'stemLimits' => [
                 'least' => $crew->settings['stemLimits']['stemLeast'] ?? null,
@@ -120,32 +124,74 @@ final readonly class ShedResource
         ];
     }
 
-    /** @return list<array<string, mixed>> each coefficient as it ships and as the crew has it */
+    /** @return list<array<string, mixed>> each coefficient as it ships, as records draw it, and as it was put in */
     private function figures(Crew $crew): array
     {
-        $own = $this->situations->figures($crew)->own ?? [];
+        $figures = $this->situations->figures($crew);
         $out = [];
         foreach ($this->catalogue->coefficients()->changeable() as $path => $figure) {
-            [$group, $of] = [...explode('/', $path), ''];
-            $name = match (true) {
-                in_array($group, ['minutesPerStem', 'minutesPerCut'], true) => $this->sentences->name("method.{$of}"),
-                $this->sentences->has("figure.by.{$group}") => $this->sentences->both("figure.by.{$group}", [
-                    'method' => $this->sentences->name("method.{$of}"),
-                ])['us'],
-                default => $this->sentences->name('figure.' . str_replace('/', '.', $path)),
-            };
+            $drawn = $figures->learned[$path] ?? null;
             $out[] = [
                 'path' => $path,
-                'group' => $group,
-                'name' => $name,
+                'group' => explode('/', $path)[0],
+                'name' => $this->sentences->coefficient($path),
                 'below' => Format::quantity($figure['below']),
                 'unit' => $figure['unit'],
                 'shipped' => $figure['figures'],
-                'own' => $own[$path] ?? null,
+                'drawn' => $drawn === null ? null : ['figures' => $drawn->three, 'records' => $drawn->records],
+                'own' => $figures->own[$path] ?? null,
             ];
         }
 
         return $out;
+    }
+
+    /** @return list<array<string, mixed>> what records say of the figures: what is asked about, then the newest */
+    private function lessons(Crew $crew): array
+    {
+        $changeable = $this->catalogue->coefficients()->changeable();
+
+        /** @var list<RecordLesson> $lessons */
+        $lessons = RecordLesson::query()
+            ->with(['record.patch', 'answerer'])
+            ->where('crew_id', $crew->id)
+            ->whereIn('path', array_keys($changeable))
+            ->get()
+            ->all();
+        usort(
+            $lessons,
+            static fn(RecordLesson $a, RecordLesson $b): int => [self::isOpen($b), $b->record->seq, $a->path] <=> [
+                self::isOpen($a),
+                $a->record->seq,
+                $b->path,
+            ],
+        );
+
+        return array_map(
+            fn(RecordLesson $one): array => [
+                'id' => $one->id,
+                'path' => $one->path,
+                'name' => $this->sentences->coefficient($one->path),
+                'below' => Format::quantity($changeable[$one->path]['below']),
+                'unit' => $changeable[$one->path]['unit'],
+                'record' => $one->record->seq,
+                'workedOn' => Format::day($one->record->worked_on),
+                'patch' => $one->record->patch->name,
+                'planned' => $one->planned,
+                'seen' => $one->seen,
+                'asked' => $one->asked,
+                'counted' => $one->isCounted(),
+                'answered' => $one->counts !== null,
+                'why' => $one->why,
+                'by' => $one->answerer?->name,
+            ],
+            array_slice($lessons, 0, self::MOST_LESSONS),
+        );
+    }
+
+    private static function isOpen(RecordLesson $one): bool
+    {
+        return $one->asked !== null && $one->counts === null;
     }
 
     /** @return array<string, mixed>|null */

@@ -71,6 +71,20 @@ final class Sentences
         return $this->has("plant.{$species}.{$what}") ? $this->name("plant.{$species}.{$what}") : '';
     }
 
+    /** A figure of the table of coefficients, by its path there. */
+    public function coefficient(string $path): string
+    {
+        [$group, $of] = [...explode('/', $path), ''];
+
+        return match (true) {
+            in_array($group, ['minutesPerStem', 'minutesPerCut'], true) => $this->name("method.{$of}"),
+            $this->has("figure.by.{$group}") => $this->both("figure.by.{$group}", [
+                'method' => $this->name("method.{$of}"),
+            ])['us'],
+            default => $this->name('figure.' . str_replace('/', '.', $path)),
+        };
+    }
+
     /** The question of a test that parts two look-alikes (lang/LOCALE/lookalikes.json). */
     public function lookTest(LookTest $test): string
     {

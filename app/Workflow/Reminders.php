@@ -6,6 +6,7 @@ namespace App\Workflow;
 
 use App\Models\Crew;
 use App\Models\Loan;
+use App\Models\RecordLesson;
 use App\Support\Format;
 use App\Support\JobClock;
 use App\Text\Sentences;
@@ -49,6 +50,18 @@ final readonly class Reminders
             if ($person->licence !== null && !$person->isLicensedOn($day)) {
                 $out[] = $this->one('licence', $person->name, 'people', $person->licence_until);
             }
+        }
+        foreach (
+            RecordLesson::query()
+                ->with('record.patch')
+                ->where('crew_id', $crew->id)
+                ->whereNotNull('asked')
+                ->whereNull('counts')
+                ->get()
+                ->unique('record_id')
+            as $lesson
+        ) {
+            $out[] = $this->one('lesson', $lesson->record->patch->name, 'figures', $lesson->record->worked_on);
         }
         usort($out, static fn(array $a, array $b): int => $a['day'] <=> $b['day']);
 

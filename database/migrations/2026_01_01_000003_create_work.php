@@ -160,6 +160,23 @@ return new class extends Migration {
             $table->foreignUuid('made_by')->constrained('users');
             $table->timestamp('created_at');
         });
+        // what each record says of the figures that plans go by; worked out of the record, so it may be made anew
+        Schema::create('record_lessons', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->foreignUuid('record_id')->constrained();
+            $table->string('path', 80)->comment('of the figure in the table of coefficients');
+            $table->string('planned', 20)->comment('in the unit of the table');
+            $table->string('seen', 20);
+            $table->decimal('weight', 5, 4);
+            $table->string('asked', 20)->nullable()->comment('unusual, amended: counts only once somebody says so');
+            $table->boolean('counts')->nullable();
+            $table->string('why', 500)->nullable();
+            $table->foreignUuid('answered_by')->nullable()->constrained('users');
+            $table->timestamp('answered_at')->nullable();
+            $table->unique(['record_id', 'path']);
+            $table->index(['crew_id', 'path']);
+        });
         Schema::create('look_backs', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('record_id')->constrained();
@@ -179,6 +196,7 @@ return new class extends Migration {
                 'record_amendments',
                 'field_notes',
                 'record_actives',
+                'record_lessons',
                 'records',
                 'sheet_step',
                 'sheets',

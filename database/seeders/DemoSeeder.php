@@ -419,6 +419,7 @@ final class DemoSeeder
         $this->past($issue, $sign, $honeysuckle, $clock, '2025-09-02', [
             'treated' => 58,
             'skipped' => 2,
+            'mixUsed' => '1.5 fl oz',
             'remarks' => 'Two stems left under the wren nest.',
         ]);
 
@@ -437,6 +438,8 @@ final class DemoSeeder
         $record = $this->past($issue, $sign, $broom, $clock, '2024-08-28', [
             'treated' => 204,
             'skipped' => 6,
+            'mixUsed' => '20 fl oz',
+            'stop' => '10:40',
             'remarks' => 'Seedlings to be pulled each spring.',
         ]);
         $look = LookBack::create([
@@ -973,7 +976,6 @@ final class DemoSeeder
                 'start' => '09:10',
                 'stop' => '11:40',
                 'people' => ['Ada Thornbury', 'Bram Quillfeather'],
-                'mixUsed' => '3 fl oz',
                 'weather' => 'bright, dry',
                 'wind' => '4 mph',
                 'temperature' => '68 F',

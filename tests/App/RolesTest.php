@@ -161,6 +161,7 @@ const ROUTES = [
         'PUT shed/cards/{card}/packs',
         'POST shed/card-versions/{version}/confirm',
         'PATCH shed/choices',
+        'PUT shed/lessons/{lesson}',
     ],
 ];
 const ROLES = ['nobody' => 0, 'viewer' => 1, 'member' => 2, 'lead' => 3];

@@ -105,6 +105,23 @@ it('tells when each worked, and not when it ended while somebody works on', func
     expect($log->people())->toBe(['Ada', 'Bram']);
 });
 
+it('counts minutes by the clock of each, and the longest for who kept none', function (int $people, ?int $minutes) {
+    $log = dayOf([
+        noteSent(1, 'work', '09:00', ['what' => 'start']),
+        noteSent(2, 'work', '10:00', ['what' => 'pause']),
+        noteSent(3, 'work', '10:30', ['what' => 'start']),
+        noteSent(4, 'work', '11:00', ['what' => 'stop']),
+        noteSent(11, 'work', '09:30', ['what' => 'start'], 'other', 'Bram'),
+    ]);
+    expect($log->minutesWorked($people))->toBeNull();
+    $log = FieldLog::of([
+        ...$log->events,
+        noteRead(noteSent(12, 'work', '10:10', ['what' => 'stop'], 'other', 'Bram')),
+    ]);
+    // Ada 60 + 30, Bram 40; somebody worked from 9:00 to 10:10 and from 10:30 to 11:00
+    expect($log->minutesWorked($people))->toBe($minutes);
+})->with(['both kept one' => [2, 130], 'a third kept none' => [3, 230], 'fewer than kept one' => [1, 130]]);
+
 it('keeps the order of a device whose clock was put back, and nobody else out of it', function () {
     // its clock runs back by an hour between its two ticks; the last one holds
     $log = dayOf([

@@ -19,6 +19,7 @@ const CORE = [
     'SeasonPlan',
     'Identify',
     'Season',
+    'Learning',
     'Situation',
     'Timing',
     'Mix',

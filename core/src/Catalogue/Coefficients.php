@@ -22,6 +22,7 @@ final readonly class Coefficients
         'seedlingMinutes' => 'min',
         'furtherStemMinutes' => 'min',
         'hectaresPerHour' => 'ha/h',
+        'kilometresPerHour' => 'km/h',
     ];
 
     public function __construct(private Node $data) {}
@@ -85,6 +86,23 @@ final readonly class Coefficients
     public function additive(string $material): ?Quantity
     {
         return $this->data->node('additives')->quantity($material);
+    }
+
+    /**
+     * How a crew's records move its figures.
+     *
+     * @return array{worth: float, wholeFrom: float, askBeyond: float} records that a shipped figure is worth; plants
+     *     from which a record says all it can; how many times beyond low and high somebody is asked
+     */
+    public function learning(): array
+    {
+        $terms = $this->data->node('learning');
+
+        return [
+            'worth' => (float) $terms->string('worth'),
+            'wholeFrom' => (float) $terms->string('wholeFrom'),
+            'askBeyond' => (float) $terms->string('askBeyond'),
+        ];
     }
 
     /** Stems from which a clump has many. */

@@ -10,8 +10,7 @@ use Thicket\Measure\Quantity;
 /**
  * How long work takes (handbook 9): low, use and high of each figure, as they stand in the table or as the crew has
  * them.
- *
- * @phpstan-type Three array{string, string, string}
+
  */
 final readonly class LabourTable
 {
@@ -45,69 +44,72 @@ final readonly class LabourTable
         return $this->data->node('minutesPerStem')->has($name);
     }
 
-    /** @return Three|null minutes of one stem of a size; null where no class reaches so far */
-    public function perStem(string $name, Quantity $size): ?array
+    /** Minutes of one stem of a size; null where no class reaches so far. */
+    public function perStem(string $name, Quantity $size): ?LabourFigure
     {
-        foreach ($this->hasPerStem($name) ? $this->data->node('minutesPerStem')->nodes($name) : [] as $row) {
+        $rows = $this->hasPerStem($name) ? $this->data->node('minutesPerStem')->nodes($name) : [];
+        foreach (array_values($rows) as $i => $row) {
             $below = $row->quantity('below')?->mustMatch(Dimension::Length);
             if ($below !== null && $size->isLessThan($below)) {
-                return self::three($row->strings('minutes'));
+                return LabourFigure::of("minutesPerStem/{$name}/{$i}", $row->strings('minutes'));
             }
         }
 
         return null;
     }
 
-    /** @return Three|null */
-    public function perSeedling(string $name): ?array
+    public function perSeedling(string $name): ?LabourFigure
     {
         return $this->of('seedlingMinutes', $name);
     }
 
-    /** @return Three|null of each stem of a clump after the first */
-    public function perFurtherStem(string $name): ?array
+    /** Of each stem of a clump after the first. */
+    public function perFurtherStem(string $name): ?LabourFigure
     {
         return $this->of('furtherStemMinutes', $name);
     }
 
-    /** @return Three|null of one planted tree */
-    public function perTree(Method $method): ?array
+    /** Of one planted tree. */
+    public function perTree(Method $method): ?LabourFigure
     {
         return $this->of('minutesPerTree', $method->id());
     }
 
-    /** @return array{tree: string, cut: Three} minutes of a tree, and of each cut in it */
+    /** @return array{tree: string, cut: LabourFigure} minutes of a tree, and of each cut in it */
     public function perCut(Method $method): array
     {
         $rows = $this->data->node('minutesPerCut');
         // a way of injecting without a figure of its own goes as the first of the table
-        $row = $rows->node($rows->has($method->id()) ? $method->id() : (string) array_key_first($rows->data));
+        $name = $rows->has($method->id()) ? $method->id() : (string) array_key_first($rows->data);
+        $row = $rows->node($name);
 
-        return ['tree' => $row->string('perTree'), 'cut' => self::three($row->strings('perCut'))];
+        return [
+            'tree' => $row->string('perTree'),
+            'cut' => LabourFigure::of("minutesPerCut/{$name}", $row->strings('perCut')),
+        ];
     }
 
-    /** @return Three|null minutes of a covered square metre */
-    public function perSquareMetre(Method $method): ?array
+    /** Minutes of a covered square metre. */
+    public function perSquareMetre(Method $method): ?LabourFigure
     {
         return $this->of('minutesPerSquareMetre', $method->id());
     }
 
-    /** @return Three|null */
-    public function perHectare(Method $method): ?array
+    public function perHectare(Method $method): ?LabourFigure
     {
         return $this->of('minutesPerHectare', $method->id());
     }
 
-    /** @return Three|null slow, use, fast */
-    public function hectaresPerHour(Method $method): ?array
+    /** Slow, use, fast. */
+    public function hectaresPerHour(Method $method): ?LabourFigure
     {
         return $this->of('hectaresPerHour', $method->id());
     }
 
-    /** @return Three each crew-day */
-    public function setUp(): array
+    /** Minutes each crew-day. */
+    public function setUp(): LabourFigure
     {
-        return self::three($this->data->strings('setUpMinutes'));
+        return LabourFigure::of('setUpMinutes', $this->data->strings('setUpMinutes'));
     }
 
     /** @param string $why dryPull, deepLever, handRing: what makes the hands slower, as a factor */
@@ -129,28 +131,15 @@ final readonly class LabourTable
     }
 
     /** @param string $where thicket, wood or open */
-    public function kilometresPerHour(string $where): string
+    public function kilometresPerHour(string $where): LabourFigure
     {
-        return $this->data->node('walking')->node('kilometresPerHour')->string($where);
+        return LabourFigure::of("kilometresPerHour/{$where}", $this->data->node('kilometresPerHour')->strings($where));
     }
 
-    /** @return Three|null */
-    private function of(string $group, string $name): ?array
+    private function of(string $group, string $name): ?LabourFigure
     {
         $found = $this->data->nodeOrEmpty($group)->stringsOrEmpty($name);
 
-        return $found === [] ? null : self::three($found);
-    }
-
-    /**
-     * @param list<string> $figures
-     *
-     * @return Three
-     */
-    private static function three(array $figures): array
-    {
-        return count($figures) === 3
-            ? [$figures[0], $figures[1], $figures[2]]
-            : throw new \LogicException('low, use, high');
+        return $found === [] ? null : LabourFigure::of("{$group}/{$name}", $found);
     }
 }

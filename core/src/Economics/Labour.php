@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Thicket\Economics;
 
-use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Thicket\Catalogue\FactName;
+use Thicket\Catalogue\LabourFigure;
 use Thicket\Catalogue\LabourTable;
 use Thicket\Catalogue\Method;
 use Thicket\Measure\Quantity;
@@ -39,9 +39,15 @@ final readonly class Labour
      * @param Quantity|null $walking minutes; null where the area is not known, and nought where the rate of an area
      *     holds it
      * @param list<Quantity> $setUp minutes each crew-day: low, use, high
+     * @param array<string, array{string, Quantity}> $restsOn path in the table => the middle figure there, and the
+     *     minutes that come of it
      */
-    private function __construct(public ?array $hands, public ?Quantity $walking, private array $setUp)
-    {
+    private function __construct(
+        public ?array $hands,
+        public ?Quantity $walking,
+        private array $setUp,
+        public array $restsOn,
+    ) {
         $this->days = $hands === null ? 0 : $this->crewDays(1);
         $this->total = $hands === null ? null : $this->hours(1);
     }
@@ -68,24 +74,27 @@ final readonly class Labour
     {
         $table = $option->coefficients()->labour();
         $trees = self::trees($situation, $option, $table);
-        $hands =
-            $trees === null
-                ? self::byStems($situation, $option, $table)
-                : self::sum([[$table->perTree($option->method) ?? throw new \LogicException('counted by it'), $trees]]);
+        $perTree = $trees === null ? null : $table->perTree($option->method);
+        $hands = $perTree === null ? self::byStems($situation, $option, $table) : Hands::of([[$perTree, (int) $trees]]);
         $walking = $hands === null ? null : self::walking($situation, $table, $trees ?? $situation->stemCount());
+        $restsOn = $walking === null ? [] : [$walking[0]->path => [$walking[0]->use, $walking[1]]];
+        $walked = $walking[1] ?? null;
         if ($hands === null) {
             $hands = self::byArea($situation, $option, $table);
-            $walking = $hands === null ? null : Quantity::zero(Unit::Minute);
-        }
-        if ($hands === null) {
-            return new self(null, null, []);
+            $walked = $hands === null ? null : Quantity::zero(Unit::Minute);
         }
 
-        return new self(
-            $hands,
-            $walking,
-            array_map(static fn(string $minutes): Quantity => Quantity::of($minutes, Unit::Minute), $table->setUp()),
-        );
+        return $hands === null
+            ? new self(null, null, [], [])
+            : new self(
+                $hands->minutes,
+                $walked,
+                array_map(
+                    static fn(string $minutes): Quantity => Quantity::of($minutes, Unit::Minute),
+                    $table->setUp()->three(),
+                ),
+                $hands->restsOn + $restsOn,
+            );
     }
 
     /** Hours of the whole pass, the middle figure. */
@@ -123,8 +132,7 @@ final readonly class Labour
         );
     }
 
-    /** @return array{Quantity, Quantity, Quantity}|null */
-    private static function byStems(Situation $situation, Option $option, LabourTable $table): ?array
+    private static function byStems(Situation $situation, Option $option, LabourTable $table): ?Hands
     {
         if ($situation->stems === [] || ($situation->target !== null && !$option->method->isFor($situation->target))) {
             return null;
@@ -160,7 +168,7 @@ final readonly class Labour
             $parts[] = [$further ?? $minutes, $group->count - $clumps];
         }
 
-        return self::sum($parts, self::longer($situation, $option, $table));
+        return Hands::of($parts, self::longer($situation, $option, $table));
     }
 
     /** What makes the hands slower (handbook 9). */
@@ -187,12 +195,8 @@ final readonly class Labour
             : $trees->in(Unit::One)->toScale(0, RoundingMode::CEILING)->toInt();
     }
 
-    /**
-     * A leaf spray goes by plants and their height, however many stems each has (rulings J59).
-     *
-     * @return array{Quantity, Quantity, Quantity}|null
-     */
-    private static function byPlants(Situation $situation, LabourTable $table, string $method): ?array
+    /** A leaf spray goes by plants and their height, however many stems each has (rulings J59). */
+    private static function byPlants(Situation $situation, LabourTable $table, string $method): ?Hands
     {
         $parts = [];
         foreach ($situation->stems as $group) {
@@ -205,40 +209,13 @@ final readonly class Labour
             $parts[] = [$minutes, (int) ceil($group->count / $group->stemsPerClump)];
         }
 
-        return self::sum($parts);
+        return Hands::of($parts);
     }
 
-    /**
-     * @param list<array{list<string>, int}> $parts low, use and high minutes of one, and how many
-     *
-     * @return array{Quantity, Quantity, Quantity}
-     */
-    private static function sum(array $parts, string $longer = '1'): array
+    /** So much a tree and so much a cut; thick bark takes half as long again. */
+    private static function byCuts(Situation $situation, Option $option, LabourTable $table): Hands
     {
-        $of = static function (int $i) use ($parts, $longer): Quantity {
-            $times = [];
-            foreach ($parts as [$minutes, $count]) {
-                $times[$minutes[$i]] = ($times[$minutes[$i]] ?? 0) + $count;
-            }
-            $total = BigRational::zero();
-            foreach ($times as $minutes => $count) {
-                $total = $total->plus(Quantity::of((string) $minutes, Unit::Minute)->amount->multipliedBy($count));
-            }
-
-            return Quantity::of($longer === '1' ? $total : $total->multipliedBy($longer), Unit::Minute);
-        };
-
-        return [$of(0), $of(1), $of(2)];
-    }
-
-    /**
-     * So much a tree and so much a cut; thick bark takes half as long again.
-     *
-     * @return array{Quantity, Quantity, Quantity}
-     */
-    private static function byCuts(Situation $situation, Option $option, LabourTable $table): array
-    {
-        ['tree' => $perTree, 'cut' => [$low, $use, $high]] = $table->perCut($option->method);
+        ['tree' => $perTree, 'cut' => $perCut] = $table->perCut($option->method);
         [$spacing, $per] = MixNeed::spacing($option);
         $cuts = 0;
         $served = ServedStems::of($situation, $option);
@@ -247,16 +224,16 @@ final readonly class Labour
         }
         $bark = $situation->word(FactName::BarkThickness) ?? $situation->target?->barkThickness();
         $more = in_array($bark, ['thick', 'corky'], true) ? '3/2' : '1';
-        $trees = Quantity::of($perTree, Unit::Minute)->times($served->count());
-        $of = static fn(string $perCut): Quantity => $trees
-            ->plus(Quantity::of($perCut, Unit::Minute)->times($cuts))
-            ->times($more);
 
-        return [$of($low), $of($use), $of($high)];
+        return Hands::of(
+            [[$perCut, $cuts]],
+            $more,
+            Quantity::of($perTree, Unit::Minute)->times($served->count())->times($more),
+        );
     }
 
-    /** @return array{Quantity, Quantity, Quantity}|null the fast rate makes the low figure */
-    private static function byArea(Situation $situation, Option $option, LabourTable $table): ?array
+    /** The fast rate makes the low figure. */
+    private static function byArea(Situation $situation, Option $option, LabourTable $table): ?Hands
     {
         $byCover = $table->perSquareMetre($option->method);
         $covered =
@@ -264,43 +241,20 @@ final readonly class Labour
                 ? TreatedArea::covered($situation, $option, $situation->area)
                 : null;
         if ($covered !== null && $byCover !== null) {
-            $of = static fn(string $minutes): Quantity => Quantity::of(
-                $covered->in(Unit::SquareMetre)->multipliedBy(BigRational::of($minutes)),
-                Unit::Minute,
-            );
-            [$low, $use, $high] = $byCover;
-
-            return [$of($low), $of($use), $of($high)];
+            return Hands::over($byCover, $covered->in(Unit::SquareMetre));
         }
         $perHectare = $table->perHectare($option->method);
         if ($perHectare !== null && $situation->area !== null) {
-            $hectares = $situation->area->in(Unit::Hectare);
-            [$low, $use, $high] = array_map(
-                static fn(string $minutes): Quantity => Quantity::of(
-                    $hectares->multipliedBy(BigRational::of($minutes)),
-                    Unit::Minute,
-                ),
-                $perHectare,
-            );
-
-            return [$low, $use, $high];
+            return Hands::over($perHectare, $situation->area->in(Unit::Hectare));
         }
         $rates = $table->hectaresPerHour($option->method);
         $area = TreatedArea::of($situation, $option, $situation->area);
-        if ($rates === null || $area === null) {
-            return null;
-        }
-        $hectares = $area->in(Unit::Hectare);
-        $of = static fn(string $rate): Quantity => Quantity::of(
-            $hectares->dividedBy(BigRational::of($rate))->multipliedBy(60),
-            Unit::Minute,
-        );
-        [$slow, $use, $fast] = $rates;
 
-        return [$of($fast), $of($use), $of($slow)];
+        return $rates === null || $area === null ? null : Hands::atRate($rates, $area->in(Unit::Hectare));
     }
 
-    private static function walking(Situation $situation, LabourTable $table, int $stops): ?Quantity
+    /** @return array{LabourFigure, Quantity}|null the pace, and the minutes that it means */
+    private static function walking(Situation $situation, LabourTable $table, int $stops): ?array
     {
         if ($situation->area === null) {
             return null;
@@ -317,6 +271,9 @@ final readonly class Labour
             sqrt($situation->area->float(Unit::SquareMetre) * $stops) *
             (float) $walk['sweeping'];
 
-        return Quantity::of(number_format(($metres / 1000 / (float) $pace) * 60, 1, '.', ''), Unit::Minute);
+        return [
+            $pace,
+            Quantity::of(number_format(($metres / 1000 / (float) $pace->use) * 60, 1, '.', ''), Unit::Minute),
+        ];
     }
 }

@@ -166,6 +166,28 @@ final readonly class FieldLog
         return $ends === [] || in_array(null, $ends, true) ? null : max($ends);
     }
 
+    /**
+     * Minutes that so many people worked, all together: each who kept a clock by that, the others as long as anybody
+     * did. Null where nobody kept one, or one still runs.
+     */
+    public function minutesWorked(int $people): ?int
+    {
+        $spells = $this->spells();
+        if ($spells === [] || $this->stopped() === null) {
+            return null;
+        }
+        $own = $anybody = $until = 0;
+        foreach ($spells as $spell) {
+            [$from, $to] = [$spell->from->getTimestamp(), $spell->to?->getTimestamp() ?? 0];
+            $own += $to - $from;
+            $anybody += max(0, $to - max($from, $until));
+            $until = max($until, $to);
+        }
+        $kept = count(array_unique(array_map(static fn(Spell $s): string => $s->by, $spells)));
+
+        return (int) round(($own + max(0, $people - $kept) * $anybody) / 60);
+    }
+
     /** @return list<string> whose work it tells of */
     public function people(): array
     {

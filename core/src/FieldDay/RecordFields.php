@@ -25,6 +25,8 @@ final class RecordFields
         'remarks',
         'other',
     ];
+    /** What minutes and mL of the crew are learned from. */
+    public const TAUGHT_BY = ['start', 'stop', 'people', 'treated', 'mixUsed'];
     /** What an inspector asks for besides. */
     public const FURTHER = [
         'owner',

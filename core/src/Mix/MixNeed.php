@@ -44,13 +44,27 @@ final readonly class MixNeed
             return null;
         }
 
+        return match ($this->restsOn()) {
+            'film/basal' => $this->basalNeed($stems, $working),
+            'film/stump' => $this->stumpNeed($stems, $working),
+            'kerfPerTenCentimetres' => $this->kerfNeed($working),
+            'cut' => $this->injectionNeed($stems, $working),
+            'wick' => $this->wickNeed($working),
+            null => null,
+            default => $this->foliarNeed($working, $missing),
+        };
+    }
+
+    /** Which figure of the table the need goes by, as its path there; null where nothing is put out by itself. */
+    public function restsOn(): ?string
+    {
         return match (true) {
-            $this->option->goesOn('bark') => $this->basalNeed($stems, $working),
-            $this->option->goesOn('stump') => $this->stumpNeed($stems, $working),
-            $this->option->how('girdle') => $this->kerfNeed($working),
-            $this->option->goesOn('wood') => $this->injectionNeed($stems, $working),
-            $this->option->method->work() === 'wipe' => $this->wickNeed($working),
-            $this->option->goesOn('leaf') => $this->foliarNeed($working, $missing),
+            $this->option->goesOn('bark') => 'film/basal',
+            $this->option->goesOn('stump') => 'film/stump',
+            $this->option->how('girdle') => 'kerfPerTenCentimetres',
+            $this->option->goesOn('wood') => 'cut',
+            $this->option->method->work() === 'wipe' => 'wick',
+            $this->option->goesOn('leaf') => 'foliar/' . TreatedArea::crownClass($this->situation),
             default => null,
         };
     }

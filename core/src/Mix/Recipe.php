@@ -67,6 +67,18 @@ final readonly class Recipe
         $this->stems = $reckoning->stems;
     }
 
+    /** The figure of the table of coefficients that the need goes by, as its path there; null where none does. */
+    public function restsOn(): ?string
+    {
+        return $this->reckoning->restsOn;
+    }
+
+    /** The need as it is reckoned, before what every plan gets more. */
+    public function beforeAllowance(): ?Quantity
+    {
+        return $this->reckoning->bare;
+    }
+
     /** @return list<Load> each kind of load once, in the order in which they are filled; empty before it is reckoned */
     public function loads(): array
     {

@@ -98,7 +98,7 @@ final readonly class RecipeSolver
         }
         $missing = $working = [];
         $amounts = new MixNeed($this->situation, $this->option, $this->area);
-        $need = $amounts->mix($working, $missing);
+        $need = $bare = $amounts->mix($working, $missing);
         $carrier ??= $this->carrier();
         $doses = array_map(
             fn(Option $one): Dose => (new Dosing($this->situation, $one, $amounts->treated()))->byStrength(),
@@ -114,7 +114,7 @@ final readonly class RecipeSolver
             $doses,
             new MixWanted($need, $carrier, $extras, $tank),
             new OverGround($this->area),
-            new Reckoning($working, $amounts->treated()),
+            new Reckoning($working, $amounts->treated(), $need === null ? null : $amounts->restsOn(), $bare),
             $missing,
         );
     }

@@ -6,6 +6,7 @@ namespace Thicket\Situation;
 
 use Thicket\Catalogue\Coefficients;
 use Thicket\Input\Fields;
+use Thicket\Learning\LearnedFigure;
 
 /**
  * The crew's own coefficients over the shipped table (handbook 9, rulings B10): minutes, hectares an hour and volumes
@@ -15,12 +16,35 @@ use Thicket\Input\Fields;
 final readonly class CrewCoefficients
 {
     private const MOST = '100000';
-    /** Tables of three figures by method, and their unit. */
+
     /**
      * @param array<string, array{string, string, string}> $own path in the table => low, use, high in the unit of the
-     * shipped figure
+     *     shipped figure, as somebody put them in
+     * @param array<string, LearnedFigure> $learned by path, as the crew's records draw them
      */
-    private function __construct(public array $own) {}
+    private function __construct(public array $own, public array $learned = []) {}
+
+    /** @param array<string, LearnedFigure> $learned */
+    public function drawnBy(array $learned): self
+    {
+        return new self($this->own, $learned);
+    }
+
+    /**
+     * What is reckoned with: what somebody put in holds over what records say, and that over what ships.
+     *
+     * @return array<string, array{string, string, string}>
+     */
+    public function inForce(): array
+    {
+        return $this->own + array_map(static fn(LearnedFigure $f): array => $f->three, $this->learned);
+    }
+
+    /** The figure as records draw it, where it is one that is reckoned with. */
+    public function learnedInForce(string $path): ?LearnedFigure
+    {
+        return isset($this->own[$path]) ? null : $this->learned[$path] ?? null;
+    }
 
     /** Reads {path: [low, use, high]}; faults are noted at their paths. */
     public static function read(Fields $in, string $field, Coefficients $table): self

@@ -227,7 +227,7 @@ final readonly class Option
     {
         $shipped = $this->catalogue->coefficients();
 
-        return $this->shed->figures === null ? $shipped : $shipped->with($this->shed->figures->own);
+        return $this->shed->figures === null ? $shipped : $shipped->with($this->shed->figures->inForce());
     }
 
     /**

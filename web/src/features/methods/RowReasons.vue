@@ -27,6 +27,7 @@ const to = (station: string, stand: string) =>
 </script>
 
 <template>
+  <p v-for="(l, i) in row.measures.learned" :key="i" class="small">{{ format(l) }}</p>
   <ul class="ruled reasons">
     <li v-for="(f, i) in row.findings" :key="i">
       <div class="head">

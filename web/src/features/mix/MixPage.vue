@@ -415,6 +415,7 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
               ><h3>{{ t('mix.onStem', { diameter: format(recipe.drawing.diameter) }) }}</h3>
               <StemDrawing :drawing="recipe.drawing" :format="format"
             /></template>
+            <p v-for="(l, i) in recipe.learned" :key="i" class="small">{{ format(l) }}</p>
             <details>
               <summary>{{ t('mix.how') }}</summary>
               <table>

@@ -7,7 +7,7 @@ import { useSubmit } from '@/composables/useSubmit';
 import ActButton from '@/components/form/ActButton.vue';
 import TextField from '@/components/form/TextField.vue';
 
-/** Coefficients: as they ship, and as this crew has found them; only what differs is kept. */
+/** Coefficients: as they ship, as records draw them, and as somebody put them in; only what differs is kept. */
 const props = defineProps<{ shed: Schemas['Shed']; mayChange: boolean }>();
 const { t } = useI18n();
 const { format } = useSession();
@@ -25,15 +25,17 @@ const GROUPS: readonly { key: string; of: readonly string[] }[] = [
       'minutesPerSquareMetre',
     ],
   },
-  { key: 'area', of: ['hectaresPerHour', 'minutesPerHectare', 'setUpMinutes'] },
+  { key: 'area', of: ['hectaresPerHour', 'minutesPerHectare', 'kilometresPerHour', 'setUpMinutes'] },
   { key: 'volumes', of: ['cut', 'kerfPerTenCentimetres', 'wick', 'film', 'foliar', 'crown'] },
 ];
 const inGroup = (of: readonly string[]): Figure[] => props.shed.figures.filter((f) => of.includes(f.group));
+/** What holds where nobody puts anything in. */
+const usual = (f: Figure): string[] => f.drawn?.figures ?? f.shipped;
 const typed = ref<Record<string, string[]>>({});
 watchEffect(() => {
-  typed.value = Object.fromEntries(props.shed.figures.map((f) => [f.path, [...(f.own ?? f.shipped)]]));
+  typed.value = Object.fromEntries(props.shed.figures.map((f) => [f.path, [...(f.own ?? usual(f))]]));
 });
-const differs = (f: Figure): boolean => (typed.value[f.path] ?? []).some((v, i) => v.trim() !== f.shipped[i]);
+const differs = (f: Figure): boolean => (typed.value[f.path] ?? []).some((v, i) => v.trim() !== usual(f)[i]);
 const own = computed(() =>
   Object.fromEntries(
     props.shed.figures.filter(differs).map((f) => [f.path, (typed.value[f.path] ?? []).map((v) => v.trim())]),
@@ -84,6 +86,10 @@ const PLACES = ['low', 'use', 'high'] as const;
                   class="small"
                 >
                   {{ t('figures.ours', { n: f.shipped.join(' / ') }) }}</b
+                ><span v-else-if="f.drawn" class="small">
+                  {{
+                    t('figures.drawn', { n: f.drawn.records, shipped: f.shipped.join(' / ') }, f.drawn.records)
+                  }}</span
                 >
               </td>
               <td v-for="(p, i) in PLACES" :key="p">

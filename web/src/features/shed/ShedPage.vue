@@ -8,6 +8,7 @@ import ViewTabs from '@/components/ViewTabs.vue';
 import BuyingPanel from './BuyingPanel.vue';
 import CardsPanel from './CardsPanel.vue';
 import FiguresPanel from './FiguresPanel.vue';
+import LessonsPanel from './LessonsPanel.vue';
 import PeoplePanel from './PeoplePanel.vue';
 import PricesPanel from './PricesPanel.vue';
 import SprayersPanel from './SprayersPanel.vue';
@@ -48,7 +49,10 @@ const views = computed(() => VIEWS.map((id) => ({ id, name: t(`shed.view.${id}`)
         <BuyingPanel v-else-if="view === 'buying'" :shed="shed" />
         <div v-else-if="view === 'figures'" class="bench">
           <FiguresPanel :shed="shed" :may-change="isLead" />
-          <PricesPanel class="why" :shed="shed" :may-change="isLead" />
+          <div class="why stack">
+            <LessonsPanel :shed="shed" :may-change="isLead" />
+            <PricesPanel :shed="shed" :may-change="isLead" />
+          </div>
         </div>
         <WaysPanel v-else :shed="shed" />
       </template>
