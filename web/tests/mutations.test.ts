@@ -1,4 +1,4 @@
-import { QueryClient } from '@tanstack/vue-query';
+import { QueryClient, QueryObserver } from '@tanstack/vue-query';
 import { describe, expect, it, vi } from 'vitest';
 import { afterWrite, ANSWERS_ARE, HANGS_ON, MUTATIONS, STANDS_STILL } from '@/api/mutations';
 
@@ -49,6 +49,28 @@ describe('what is asked again after a write', () => {
       .getAll()
       .filter((query) => hangs?.(query));
     expect(touched.map((query) => query.queryKey)).toEqual([['stand', 'one']]);
+  });
+
+  it('asks again what was being asked for the first time while the write went through', async () => {
+    const client = new QueryClient();
+    const answers: ((value: string) => void)[] = [];
+    const watched = new QueryObserver(client, {
+      queryKey: ['stand', 'one', 'hours'],
+      queryFn: () => new Promise<string>((answer) => answers.push(answer)),
+    });
+    const stop = watched.subscribe(() => {});
+    const after = afterWrite(client).onResponse?.({
+      request: new Request('http://here/', { method: 'PUT' }),
+      response: new Response('{"day":"outage"}', { status: 200 }),
+      schemaPath: '/stand-ins/weather',
+    } as never);
+    await vi.waitFor(() => expect(answers).toHaveLength(1));
+    answers[0]?.('as before the write');
+    await vi.waitFor(() => expect(answers).toHaveLength(2));
+    answers[1]?.('as after it');
+    await after;
+    expect(client.getQueryData(['stand', 'one', 'hours'])).toBe('as after it');
+    stop();
   });
 
   it('takes an answer only of a write that makes stale what it answers', () => {

@@ -1,4 +1,4 @@
-import type { QueryClient, QueryKey } from '@tanstack/vue-query';
+import type { Query, QueryClient, QueryKey } from '@tanstack/vue-query';
 import type { Middleware } from 'openapi-fetch';
 import type { Schemas } from './client';
 import { recipeQuery, seasonQuery, shedQuery, sightingQuery, standQuery } from './queries';
@@ -218,7 +218,16 @@ export const afterWrite = (client: QueryClient): Middleware => ({
       const answer: unknown = await response.clone().json();
       client.setQueryData(keyOf(answer), answer);
     }
-    if (hangs.size) await client.invalidateQueries({ predicate: (query) => hangs.has(query.queryKey[0]) });
+    if (!hangs.size) return undefined;
+    const predicate = (query: Query): boolean => hangs.has(query.queryKey[0]);
+    // a first asking that is still under way may have been answered before the write: it is waited for, not repeated,
+    // so it is asked again when it is there
+    const early = client
+      .getQueryCache()
+      .findAll({ predicate, fetchStatus: 'fetching' })
+      .filter((query) => query.state.data === undefined);
+    await client.invalidateQueries({ predicate });
+    if (early.length) await client.invalidateQueries({ predicate: (query) => early.includes(query) });
     return undefined;
   },
 });
