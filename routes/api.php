@@ -7,6 +7,7 @@ use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BoardController;
 use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CalibrationController;
+use App\Http\Controllers\CleaningController;
 use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\ContainerController;
 use App\Http\Controllers\CountController;
@@ -225,6 +226,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('shed/containers/{container}/draws', [ContainerController::class, 'draw']);
         Route::post('shed/sprayers', [SprayerController::class, 'store']);
         Route::put('shed/sprayers/{sprayer}', [SprayerController::class, 'update']);
+        Route::post('shed/sprayers/{sprayer}/cleanings', [CleaningController::class, 'store']);
         Route::post('shed/sprayers/{sprayer}/calibrations', [CalibrationController::class, 'store']);
         Route::put('shed/lessons/{lesson}', [LessonController::class, 'update']);
         Route::post('shed/tools', [ToolController::class, 'store']);

@@ -63,7 +63,8 @@ final readonly class DraftSheet
     ) {}
 
     /**
-     * @param array<string, string> $passes gate code => written reason of the lead
+     * @param list<array{gate: string, text: string, reason: string}> $passes gates that were shut, with the written
+     *     reason of the lead
      *
      * @return array<string, mixed> the snapshot, openapi Sheet/snapshot
      *
@@ -182,17 +183,7 @@ final readonly class DraftSheet
                     $this->catalogue->method($step->method)->showsLateOn($species),
                 ),
             ),
-            'passes' => array_map(
-                fn(string $gate, string $reason): array => [
-                    'gate' => $gate,
-                    'text' => $this->sentences->both("gate.{$gate}", ['other' => '', 'missing' => '', 'tool' => ''])[
-                        'us'
-                    ],
-                    'reason' => $reason,
-                ],
-                array_keys($passes),
-                array_values($passes),
-            ),
+            'passes' => $passes,
         ];
     }
 

@@ -52,7 +52,14 @@ final readonly class IssueSheet
             if ($shut !== [] || $step === null) {
                 throw new Stopped(409, 'The sheet cannot be issued yet.', ['gates' => $shut]);
             }
-            $used = array_intersect_key($passes, array_flip(array_column($gates, 'code')));
+            $used = array_map(
+                static fn(array $g): array => [
+                    'gate' => $g['code'],
+                    'text' => $g['text']['us'],
+                    'reason' => $passes[$g['code']] ?? '',
+                ],
+                $gates,
+            );
             $snapshot = ($this->draft)($stand, $step, $lead, $used);
             $crewId = $stand->patch->ground->crew_id;
             $number = 1 + (int) Sheet::query()->where('crew_id', $crewId)->lockForUpdate()->max('number');

@@ -42,6 +42,7 @@ final readonly class SignRecord
         private Chain $chain,
         private FieldResource $field,
         private Learn $learn,
+        private NoteSprayer $sprayers,
     ) {}
 
     /** @param array<string, mixed> $body as RecordReader reads it */
@@ -119,6 +120,15 @@ final readonly class SignRecord
                 ->whereIn('id', $notes->pluck('id'))
                 ->update(['record_id' => $record->id]);
             $this->learn->fromRecord($record, $sheet, $body, $log);
+            // a batch was noted when it was mixed; what was mixed elsewhere is when the work began
+            if ($batches->isEmpty() && ($sheet->snapshot['recipe'] ?? null) !== null) {
+                $this->sprayers->filled(
+                    $step,
+                    self::carrier($sheet),
+                    self::began($worked, $body['start'] ?? null, $stand->patch->ground->time_zone),
+                    $user,
+                );
+            }
             // a draw is linked to its record by way of its batch
             $batches->each(static fn(Batch $batch) => $batch->update(['record_id' => $record->id]));
 
@@ -126,6 +136,20 @@ final readonly class SignRecord
 
             return $record->load(['lookBacks', 'seal', 'patch.ground']);
         });
+    }
+
+    private static function carrier(Sheet $sheet): string
+    {
+        $carrier = $sheet->snapshot['recipe']['carrier']['id'] ?? null;
+
+        return is_string($carrier) ? $carrier : 'water';
+    }
+
+    private static function began(\DateTimeImmutable $day, mixed $start, string $zone): \DateTimeImmutable
+    {
+        $time = is_string($start) ? $start : '00:00';
+
+        return new \DateTimeImmutable("{$day->format('Y-m-d')} {$time}", new \DateTimeZone($zone));
     }
 
     /**

@@ -21,6 +21,8 @@ use Thicket\Input\Refused;
  */
 final readonly class TakeFieldNotes
 {
+    public function __construct(private NoteSprayer $sprayers) {}
+
     /**
      * @param list<mixed> $sent notes as the device made them
      *
@@ -47,6 +49,8 @@ final readonly class TakeFieldNotes
                     }
                 }
             }
+
+            $answer['taken'] === 0 || $this->sprayers->fromField($sheet, $user);
 
             return $answer;
         });

@@ -26,6 +26,8 @@ use Thicket\Learning\Lesson;
  * @property string|null $answered_by
  * @property \Illuminate\Support\Carbon|null $answered_at
  * @property Record $record
+ * @property string $patch where it was asked for with that
+ * @property \Illuminate\Support\Carbon $worked_on the same
  * @property User|null $answerer
  */
 final class RecordLesson extends Model
@@ -72,6 +74,24 @@ final class RecordLesson extends Model
                 $open->whereNull('counts')->whereNull('asked');
             });
         });
+    }
+
+    /**
+     * What a person is asked, once a record, with its patch and day.
+     *
+     * @param Builder<self> $query
+     */
+    public function scopeOpenByRecord(Builder $query, string $crewId): void
+    {
+        $query
+            ->withCasts(['worked_on' => 'date'])
+            ->join('records', 'records.id', '=', 'record_lessons.record_id')
+            ->join('patches', 'patches.id', '=', 'records.patch_id')
+            ->where('record_lessons.crew_id', $crewId)
+            ->whereNotNull('asked')
+            ->whereNull('counts')
+            ->distinct()
+            ->select(['records.id', 'records.worked_on', 'patches.name as patch']);
     }
 
     public function lesson(): Lesson

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Support\JobClock;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -11,6 +13,7 @@ use Thicket\Catalogue\Method;
 use Thicket\Catalogue\SprayerKind;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
+use Thicket\Mix\Residue;
 
 /**
  * Whatever a mix is put out with: backpack, boom, hand can, squirt bottle or wick.
@@ -29,6 +32,7 @@ use Thicket\Measure\Unit;
  * @property \Illuminate\Support\Carbon|null $due_on
  * @property int $revision
  * @property \Illuminate\Database\Eloquent\Collection<int, Calibration> $calibrations newest first
+ * @property \Illuminate\Database\Eloquent\Collection<int, SprayerUse> $uses newest first
  */
 final class Sprayer extends Model
 {
@@ -68,6 +72,33 @@ final class Sprayer extends Model
     public function dueOn(): ?\DateTimeInterface
     {
         return $this->due_on ?? $this->calibrated_on?->copy()->addYear();
+    }
+
+    /** @return HasMany<SprayerUse, $this> the newest first; of the same moment the one noted last */
+    public function uses(): HasMany
+    {
+        return $this->hasMany(SprayerUse::class)->orderByDesc('at')->orderByDesc('id');
+    }
+
+    /** What is still in it, as far as anybody noted, by the days of a time zone. */
+    public function residue(string $timeZone): ?Residue
+    {
+        $last = $this->relationLoaded('uses') ? $this->uses->first() : $this->uses()->first();
+
+        return $last === null || $last->kind !== SprayerUse::FILLED || $last->held === null
+            ? null
+            : new Residue(
+                $last->held['cards'],
+                $last->held['carrier'],
+                $last->held['told'],
+                JobClock::dayOf($last->at, $timeZone),
+            );
+    }
+
+    /** @param Builder<self> $query */
+    public function scopeWithLastUse(Builder $query): void
+    {
+        $query->with(['uses' => static fn($uses) => $uses->limit(1)]);
     }
 
     /** @return HasMany<Calibration, $this> */

@@ -114,6 +114,7 @@ final readonly class StockResource
             $crew
                 ->sprayers()
                 ->with('calibrations')
+                ->withLastUse()
                 ->get()
                 ->map(
                     static fn(Sprayer $s): array => [
@@ -130,6 +131,7 @@ final readonly class StockResource
                         'calibratedOn' => Format::day($s->calibrated_on),
                         'dueOn' => Format::day($s->dueOn()),
                         'due' => $s->dueOn() === null || $s->dueOn()->format('Y-m-d') < $today,
+                        'holds' => self::held($s, $crew->timeZone()),
                         'history' => $s->calibrations
                             ->map(
                                 static fn(Calibration $c): array => [
@@ -147,6 +149,16 @@ final readonly class StockResource
                 )
                 ->all(),
         );
+    }
+
+    /** @return array{told: string, carrier: string, since: string|null}|null what nobody noted to be washed out of it */
+    private static function held(Sprayer $sprayer, string $timeZone): ?array
+    {
+        $held = $sprayer->residue($timeZone);
+
+        return $held === null
+            ? null
+            : ['told' => $held->told, 'carrier' => $held->carrier, 'since' => Format::day($held->day)];
     }
 
     /** @return list<array<string, mixed>> */

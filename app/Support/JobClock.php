@@ -9,7 +9,13 @@ use Thicket\Calendar\Day;
 /** The one clock of the job (rulings B6): the real clock moved by an offset, or standing still in tests. */
 final class JobClock
 {
-    public function __construct(private readonly int $offsetSeconds, private ?\DateTimeImmutable $frozenAt = null) {}
+    private ?\DateTimeImmutable $frozenAt;
+
+    /** A frozen moment is told in UTC, as the running clock is: the database keeps no zone. */
+    public function __construct(private readonly int $offsetSeconds, ?\DateTimeImmutable $frozenAt = null)
+    {
+        $this->frozenAt = $frozenAt?->setTimezone(new \DateTimeZone('UTC'));
+    }
 
     public static function fromConfig(): self
     {
@@ -52,6 +58,6 @@ final class JobClock
 
     public function freezeAt(string $moment): void
     {
-        $this->frozenAt = new \DateTimeImmutable($moment);
+        $this->frozenAt = (new \DateTimeImmutable($moment))->setTimezone(new \DateTimeZone('UTC'));
     }
 }

@@ -105,6 +105,7 @@ final readonly class Gates
         foreach (CoreGates::actives($cards) as $active) {
             $last[$active] = $this->prior->lastDay($stand, $active);
         }
+        $recipe = $this->recipes->solve($stand, $step);
         $is = static fn(bool $shut, GateKind $kind): ?Gate => $shut ? new Gate($kind) : null;
 
         return [
@@ -117,13 +118,20 @@ final readonly class Gates
                 GateKind::CardNewer,
             ),
             $is($step->recipe === null || !$this->recipes->isFresh($stand, $step), GateKind::Recipe),
-            CoreGates::ofCeilings($this->recipes->solve($stand, $step)->products),
+            CoreGates::ofCeilings($recipe->products),
             CoreGates::ofWait($terms, array_filter($last), $stand->patch->setting, $today),
             CoreGates::ofLicence(
                 $terms,
                 $stand->patch->ground->crew->people->contains(static fn(Person $p): bool => $p->isLicensedOn($today)),
             ),
             $step->sprayer === null ? null : CoreGates::ofCalibration($step->sprayer->dueOn(), $today),
+            CoreGates::ofCleaning(
+                $step->sprayer->name ?? '',
+                $step->sprayer?->residue($stand->patch->ground->time_zone),
+                array_map(static fn(LabelCardVersion $v): string => $v->label_card_id, $versions),
+                $recipe->carrier,
+                $today,
+            ),
         ];
     }
 

@@ -25,7 +25,11 @@ final readonly class Reminders
         $day = $this->clock->today($crew->timeZone());
         $today = $day->format('Y-m-d');
         $out = [];
-        foreach ($crew->sprayers()->get() as $sprayer) {
+        foreach ($crew->sprayers()->withLastUse()->get() as $sprayer) {
+            $held = $sprayer->residue($crew->timeZone());
+            if ($held !== null && $held->day->format('Y-m-d') < $today) {
+                $out[] = $this->one('cleaning', $sprayer->name, 'sprayers', $held->day);
+            }
             if ($sprayer->dueOn() === null || $sprayer->dueOn()->format('Y-m-d') < $today) {
                 $out[] = $this->one('calibration', $sprayer->name, 'sprayers', $sprayer->dueOn());
             }
@@ -51,17 +55,8 @@ final readonly class Reminders
                 $out[] = $this->one('licence', $person->name, 'people', $person->licence_until);
             }
         }
-        foreach (
-            RecordLesson::query()
-                ->with('record.patch')
-                ->where('crew_id', $crew->id)
-                ->whereNotNull('asked')
-                ->whereNull('counts')
-                ->get()
-                ->unique('record_id')
-            as $lesson
-        ) {
-            $out[] = $this->one('lesson', $lesson->record->patch->name, 'figures', $lesson->record->worked_on);
+        foreach (RecordLesson::query()->openByRecord($crew->id)->get() as $lesson) {
+            $out[] = $this->one('lesson', $lesson->patch, 'figures', $lesson->worked_on);
         }
         usort($out, static fn(array $a, array $b): int => $a['day'] <=> $b['day']);
 

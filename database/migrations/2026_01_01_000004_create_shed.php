@@ -21,6 +21,17 @@ return new class extends Migration {
             $table->foreignUuid('made_by')->constrained('users');
             $table->timestamps();
         });
+        Schema::create('sprayer_uses', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('sprayer_id')->constrained();
+            $table->string('kind', 20)->comment('filled, cleaned');
+            $table->dateTime('at');
+            $table->json('held')->nullable()->comment('cards, carrier and names of what it was filled with');
+            $table->foreignUuid('sheet_id')->nullable()->constrained()->comment('whose clean-up list says so');
+            $table->string('note', 300)->nullable();
+            $table->foreignUuid('noted_by')->constrained('users');
+            $table->index(['sprayer_id', 'at']);
+        });
         Schema::create('containers', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('crew_id')->constrained();
@@ -108,7 +119,10 @@ return new class extends Migration {
 
     public function down(): void
     {
-        foreach (['loans', 'tools', 'draws', 'batch_cards', 'batches', 'containers', 'calibrations'] as $table) {
+        foreach (
+            ['loans', 'tools', 'draws', 'batch_cards', 'batches', 'containers', 'sprayer_uses', 'calibrations']
+            as $table
+        ) {
             Schema::dropIfExists($table);
         }
     }

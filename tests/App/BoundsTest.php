@@ -105,6 +105,7 @@ it('refuses at its field whatever a field of a write cannot be', function () {
             'container' => 'containers',
             'keeper' => 'keepers',
             'sighting' => 'sightings',
+            'lesson' => 'record_lessons',
         ]
         as $name => $table
     ) {

@@ -133,6 +133,7 @@ const ROUTES = [
         'POST shed/containers/{container}/draws',
         'POST shed/sprayers',
         'PUT shed/sprayers/{sprayer}',
+        'POST shed/sprayers/{sprayer}/cleanings',
         'POST shed/sprayers/{sprayer}/calibrations',
         'POST shed/tools',
         'DELETE shed/tools/{tool}',
@@ -202,6 +203,7 @@ it('lets in from the role of the table on, and nobody of another crew to what is
             'person' => 'people',
             'loan' => 'loans',
             'away' => 'days_away',
+            'lesson' => 'record_lessons',
             'keeper' => 'keepers',
         ]
         as $name => $table

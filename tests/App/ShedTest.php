@@ -834,6 +834,7 @@ it('reminds of what in the Shed is due, the longest due first', function () {
     $shed = $this->api('GET', '/today')->assertOk()->json('shed');
     expect(array_column($shed, 'text'))->toBe([
         'Green squirt bottle: calibrate',
+        'Old rose corner: a record far out of the common, does it count?',
         'Glyphosate 360 g/L, water-borne: past its date',
         'Short loppers: lent, not brought back',
     ]);

@@ -6,6 +6,7 @@ use Thicket\Calendar\Day;
 use Thicket\Label\LabelLimit;
 use Thicket\Mix\PastLoad;
 use Thicket\Mix\PriorApplications;
+use Thicket\Mix\Residue;
 use Thicket\Mix\TankTerms;
 use Thicket\Practice\Gate;
 use Thicket\Practice\GateKind;
@@ -33,6 +34,7 @@ it('lets a lead pass what bears on effect alone', function () {
         'not-now',
         'does-not-suit',
         'calibration',
+        'cleaning-due',
         'estimated-tally',
     ]);
 });
@@ -45,6 +47,21 @@ it('knows what a sprayer gives till the day its next calibration is due', functi
     'due yesterday' => ['2026-09-02', true],
     'never calibrated' => [null, true],
 ]);
+
+it('has a sprayer washed before anything else goes in', function (array $now, string $day, ?GateKind $shut) {
+    $held = new Residue(['ester', 'amine'], 'oil', 'ester and amine', Day::parse('2026-09-02'));
+    expect(Gates::ofCleaning('Blue tank', $held, $now[0], $now[1], Day::parse($day))?->kind)->toBe($shut);
+})->with([
+    'the same again that day' => [[['amine', 'ester'], 'oil'], '2026-09-02', null],
+    'the same on the next' => [[['amine', 'ester'], 'oil'], '2026-09-03', GateKind::CleaningDue],
+    'another carrier' => [[['amine', 'ester'], 'water'], '2026-09-02', GateKind::Cleaning],
+    'one product less' => [[['ester'], 'oil'], '2026-09-02', GateKind::Cleaning],
+    'one more' => [[['ester', 'amine', 'dye'], 'oil'], '2026-09-02', GateKind::Cleaning],
+]);
+
+it('goes on with a sprayer that holds nothing', function () {
+    expect(Gates::ofCleaning('Blue tank', null, ['ester'], 'oil', Day::parse('2026-09-02')))->toBeNull();
+});
 
 it('asks for a licence where a card of the tank does', function () {
     $card = static fn(bool $licensed) => Thicket\Label\LabelCard::read(

@@ -27,6 +27,8 @@ enum GateKind: string
     case Interval = 'interval';
     case Licence = 'licence';
     case Calibration = 'calibration';
+    case Cleaning = 'cleaning';
+    case CleaningDue = 'cleaning-due';
     case EstimatedTally = 'estimated-tally';
 
     /** Where what opens it is done. */
@@ -48,17 +50,23 @@ enum GateKind: string
             self::CardUnconfirmed,
             self::IntervalUnknown,
             self::Licence,
-            self::Calibration
+            self::Calibration,
+            self::Cleaning,
+            self::CleaningDue
                 => 'shed',
         };
     }
 
     /**
-     * Effect, calibration and estimate may be passed by a lead with a written reason; label, law, licence, look-alike
-     * and cannot-tell never are.
+     * Effect, calibration, estimate and a cleaning that changes no product may be passed by a lead with a written
+     * reason; label, law, licence, look-alike and cannot-tell never are.
      */
     public function isPassable(): bool
     {
-        return in_array($this, [self::NotNow, self::DoesNotSuit, self::EstimatedTally, self::Calibration], true);
+        return in_array(
+            $this,
+            [self::NotNow, self::DoesNotSuit, self::EstimatedTally, self::Calibration, self::CleaningDue],
+            true,
+        );
     }
 }

@@ -6,6 +6,7 @@ namespace Thicket\Practice;
 
 use Thicket\Label\LabelCard;
 use Thicket\Mix\MixedProduct;
+use Thicket\Mix\Residue;
 use Thicket\Mix\TankTerms;
 use Thicket\Survey\StemGroup;
 use Thicket\Verdict\Finding;
@@ -108,6 +109,31 @@ final readonly class Gates
         return $due === null || $due->format('Y-m-d') < $today->format('Y-m-d')
             ? new Gate(GateKind::Calibration)
             : null;
+    }
+
+    /**
+     * A sprayer that held something else is washed first, whoever asks; one that holds the same since an earlier day
+     * ought to have been (rulings B2, J10, J64).
+     *
+     * @param list<string> $cards ids of the label cards that go in now
+     */
+    public static function ofCleaning(
+        string $sprayer,
+        ?Residue $held,
+        array $cards,
+        string $carrier,
+        \DateTimeImmutable $today,
+    ): ?Gate {
+        $kind = match (true) {
+            $held === null => null,
+            !$held->isOf($cards, $carrier) => GateKind::Cleaning,
+            $held->day->format('Y-m-d') < $today->format('Y-m-d') => GateKind::CleaningDue,
+            default => null,
+        };
+
+        return $held === null || $kind === null
+            ? null
+            : new Gate($kind, ['sprayer' => $sprayer, 'held' => $held->told, 'day' => $held->day]);
     }
 
     /** @param list<StemGroup> $stems counted or estimated */

@@ -73,6 +73,11 @@ const save = async (): Promise<void> => {
     form.value = blank();
   }
 };
+const rinsed = (s: Sprayer): Promise<unknown> =>
+  run(
+    () => unwrap(api.POST('/shed/sprayers/{sprayer}/cleanings', { params: { path: { sprayer: s.id } }, body: {} })),
+    t('form.kept'),
+  );
 /** What it gave, oldest first; what was measured in another unit is no step of the same line. */
 const history = (s: Sprayer) =>
   [...s.history]
@@ -107,6 +112,14 @@ const history = (s: Sprayer) =>
           }}
         </p>
         <p v-else-if="s.dueOn" class="small soft">{{ t('sprayer.due', { day: dayText(s.dueOn, true) }) }}</p>
+        <div v-if="s.holds" class="stack">
+          <p class="warn small">
+            {{ t('sprayer.heldLast', { told: s.holds.told, day: dayText(s.holds.since, true) }) }}
+          </p>
+          <ActButton v-if="mayWrite" small class="start" :disabled="busy" @click="rinsed(s)">{{
+            t('sprayer.rinsed')
+          }}</ActButton>
+        </div>
         <p class="small soft">
           {{ s.material ? t(`sprayer.material.${s.material}`) : t('sprayer.noMaterial') }} ·
           {{

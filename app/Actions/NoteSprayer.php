@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\LabelCardVersion;
+use App\Models\Sheet;
+use App\Models\Sprayer;
+use App\Models\SprayerUse;
+use App\Models\Step;
+use App\Models\User;
+use Thicket\FieldDay\FieldEvent;
+
+/** Keeps the book of a sprayer: what went into it, and that it was cleaned. */
+final readonly class NoteSprayer
+{
+    /** The line of the clean-up list that says so (core Safety\CleanUp). */
+    private const RINSED = 'cleanup.rinse-sprayer-thrice';
+
+    /** Nothing where nobody said what the step is put out with. */
+    public function filled(Step $step, string $carrier, \DateTimeInterface $at, User $user): void
+    {
+        if ($step->sprayer_id === null) {
+            return;
+        }
+        $cards = $step->cardVersions();
+        SprayerUse::create([
+            'sprayer_id' => $step->sprayer_id,
+            'kind' => SprayerUse::FILLED,
+            'at' => self::utc($at),
+            'held' => [
+                'cards' => array_map(static fn(LabelCardVersion $v): string => $v->label_card_id, $cards),
+                'carrier' => $carrier,
+                'told' => implode(', ', array_map(static fn(LabelCardVersion $v): string => $v->card->product, $cards)),
+            ],
+            'noted_by' => $user->id,
+        ]);
+    }
+
+    public function cleaned(Sprayer $sprayer, \DateTimeInterface $at, ?string $note, User $user): void
+    {
+        SprayerUse::create([
+            'sprayer_id' => $sprayer->id,
+            'kind' => SprayerUse::CLEANED,
+            'at' => self::utc($at),
+            'note' => $note,
+            'noted_by' => $user->id,
+        ]);
+    }
+
+    /** As the clean-up list of a field day has it now: ticked by anybody, or taken back. */
+    public function fromField(Sheet $sheet, User $user): void
+    {
+        $sprayer = $sheet->steps[0]->sprayer_id ?? null;
+        if ($sprayer === null) {
+            return;
+        }
+        $rinsed = array_values(
+            array_filter(
+                $sheet->load('fieldNotes')->fieldLog()->ticks(),
+                static fn(FieldEvent $tick): bool => $tick->text('what') === self::RINSED,
+            ),
+        );
+        $of = ['sheet_id' => $sheet->id, 'sprayer_id' => $sprayer, 'kind' => SprayerUse::CLEANED];
+        $rinsed === []
+            ? SprayerUse::query()->where($of)->delete()
+            : SprayerUse::query()->updateOrCreate($of, [
+                'at' => self::utc($rinsed[count($rinsed) - 1]->at),
+                'noted_by' => $user->id,
+            ]);
+    }
+
+    /** As the database holds moments: it keeps no zone. */
+    private static function utc(\DateTimeInterface $at): \DateTimeImmutable
+    {
+        return \DateTimeImmutable::createFromInterface($at)->setTimezone(new \DateTimeZone('UTC'));
+    }
+}
