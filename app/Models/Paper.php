@@ -24,7 +24,7 @@ final class Paper extends Model
 {
     use HasUuids;
 
-    public const KINDS = ['sheet', 'mixing-card'];
+    public const KINDS = ['sheet', 'mixing-card', 're-entry-sign', 'season'];
     public const OPEN = ['waiting', 'making'];
     public const KEPT_HOURS = 24;
 

@@ -11,6 +11,7 @@ use App\Models\Sheet;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 
 /**
@@ -88,5 +89,16 @@ final class CrewRows
             ->ofCrew($user)
             ->with(['lookBacks', 'amendments.author', 'patch.ground', 'seal', 'sheet'])
             ->findOrFail($id);
+    }
+
+    /** @return Collection<int, Record> by the days of the work; of all years where none is named */
+    public static function recordsOf(User $user, ?int $year): Collection
+    {
+        $query = Record::query()
+            ->ofCrew($user)
+            ->with(['lookBacks', 'amendments.author', 'patch.ground', 'seal', 'sheet']);
+        $year === null || $query->whereBetween('worked_on', ["{$year}-01-01", "{$year}-12-31"]);
+
+        return $query->orderBy('worked_on')->orderBy('seq')->get();
     }
 }

@@ -151,7 +151,7 @@ final readonly class StockResource
         );
     }
 
-    /** @return array{told: string, carrier: string, since: string|null}|null what nobody noted to be washed out of it */
+    /** @return array{told: string, carrier: string, since: string|null}|null what nobody noted to be washed out */
     private static function held(Sprayer $sprayer, string $timeZone): ?array
     {
         $held = $sprayer->residue($timeZone);

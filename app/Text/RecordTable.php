@@ -90,7 +90,7 @@ final readonly class RecordTable
     }
 
     /** @return array<string, string> column => value */
-    private function row(Record $record): array
+    public function row(Record $record): array
     {
         $body = $record->content() ?? [];
         $at = static function (string $path) use ($body): mixed {
@@ -153,7 +153,11 @@ final readonly class RecordTable
                         ? implode(
                             ' ',
                             array_filter(
-                                array_intersect_key($one, ['active' => 1, 'value' => 1, 'unit' => 1]),
+                                array_map(static fn(string $key): mixed => $one[$key] ?? null, [
+                                    'active',
+                                    'value',
+                                    'unit',
+                                ]),
                                 is_string(...),
                             ),
                         )

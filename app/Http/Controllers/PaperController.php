@@ -8,12 +8,16 @@ use App\Actions\AskPaper;
 use App\Exceptions\Stopped;
 use App\Http\SecurityLog;
 use App\Models\Paper;
-use App\Models\Sheet;
 use App\Models\Stand;
+use App\Models\User;
 use App\Print\MixingCardPdf;
+use App\Print\ReentrySignPdf;
+use App\Print\SeasonPdf;
 use App\Print\SheetPdf;
+use App\Repositories\CrewRows;
 use App\Resources\StandResource;
 use App\Workflow\RecipeDesk;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -21,45 +25,65 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /** PDFs: asked for, waited for with one's place in the queue, fetched. */
 final class PaperController extends Controller
 {
-    public function store(
-        Request $request,
-        AskPaper $ask,
-        SheetPdf $sheets,
-        MixingCardPdf $cards,
-        RecipeDesk $desk,
-        StandResource $resource,
-    ): JsonResponse {
+    public function __construct(
+        private readonly SheetPdf $sheets,
+        private readonly ReentrySignPdf $signs,
+        private readonly MixingCardPdf $cards,
+        private readonly SeasonPdf $seasons,
+        private readonly RecipeDesk $desk,
+        private readonly StandResource $stands,
+    ) {}
+
+    public function store(Request $request, AskPaper $ask): JsonResponse
+    {
         $user = $this->user($request);
         $in = $this->fields($request);
         $kind = $in->choice('kind', Paper::KINDS);
-        $of = $in->uuid('of');
+        $year = $kind === 'season' ? $in->int('year', 2000, 2100) : null;
+        $of = $kind === 'season' ? null : $in->uuid('of');
         $this->done($in);
-        if ($kind === 'sheet') {
-            $sheet = Sheet::query()->ofCrew($user)->findOrFail($of);
-            [$name, $html] = ["job-sheet-{$sheet->number}.pdf", $sheets->html($sheet, $user->units)];
-        } else {
-            $stand = Stand::query()
-                ->ofCrew($user)
-                ->whereHas('steps', fn($steps) => $steps->whereKey($of)->whereNotNull('active'))
-                ->withTrail()
-                ->firstOrFail();
-            $step =
-                $stand->steps->firstWhere('id', $of) ??
-                throw new \Illuminate\Database\Eloquent\ModelNotFoundException();
-            [$name, $html] = [
-                'mixing-card.pdf',
-                $cards->html(
-                    $resource->recipe($stand, $step, $desk->solve($stand, $step)),
-                    $stand,
-                    $step,
-                    $user->units,
-                ),
-            ];
-        }
+        [$name, $html] = match ($kind) {
+            'season' => $this->season($user, (int) $year),
+            'sheet', 're-entry-sign' => $this->ofSheet($user, $kind, (string) $of),
+            default => $this->mixingCard($user, (string) $of),
+        };
         SecurityLog::note('exported', $request, ['what' => $kind]);
         $paper = $ask($user, (string) $kind, $name, $html);
 
         return $this->json($this->told($paper->refresh()), 202);
+    }
+
+    /** @return array{string, string} name of the file and what is printed */
+    private function season(User $user, int $year): array
+    {
+        return [
+            "work-records-{$year}.pdf",
+            $this->seasons->html(CrewRows::recordsOf($user, $year), $user->crew, $year, $user->units),
+        ];
+    }
+
+    /** @return array{string, string} */
+    private function ofSheet(User $user, string $kind, string $id): array
+    {
+        $sheet = CrewRows::sheet($user, $id);
+
+        return $kind === 'sheet'
+            ? ["job-sheet-{$sheet->number}.pdf", $this->sheets->html($sheet, $user->units)]
+            : ["keep-out-{$sheet->number}.pdf", $this->signs->html($sheet, $user->crew)];
+    }
+
+    /** @return array{string, string} */
+    private function mixingCard(User $user, string $stepId): array
+    {
+        $stand = Stand::query()
+            ->ofCrew($user)
+            ->whereHas('steps', fn($steps) => $steps->whereKey($stepId)->whereNotNull('active'))
+            ->withTrail()
+            ->firstOrFail();
+        $step = $stand->steps->firstWhere('id', $stepId) ?? throw new ModelNotFoundException();
+        $recipe = $this->stands->recipe($stand, $step, $this->desk->solve($stand, $step));
+
+        return ['mixing-card.pdf', $this->cards->html($recipe, $stand, $step, $user->units)];
     }
 
     public function show(Request $request, string $paperId): JsonResponse

@@ -69,12 +69,8 @@ final class RecordController extends Controller
         $year = $in->has('year') ? $in->int('year', 2000, 2100) : null;
         $in->has('year') || $in->raw('year');
         $this->done($in);
-        $query = Record::query()
-            ->ofCrew($this->user($request))
-            ->with(['lookBacks', 'amendments.author', 'patch.ground', 'seal', 'sheet']);
-        $year === null || $query->whereBetween('worked_on', ["{$year}-01-01", "{$year}-12-31"]);
 
-        return $query->orderBy('worked_on')->orderBy('seq')->get();
+        return CrewRows::recordsOf($this->user($request), $year);
     }
 
     public function show(Request $request, string $recordId, RecordResource $resource): JsonResponse

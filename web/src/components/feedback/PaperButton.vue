@@ -11,7 +11,13 @@ import ActButton from '@/components/form/ActButton.vue';
  * Asks for a PDF, says how far it is, and gives it to be opened; what is printed is what stands there when it is asked
  * for.
  */
-const props = defineProps<{ kind: Schemas['Paper']['kind']; of: string; label: string; main?: boolean }>();
+const props = defineProps<{
+  kind: Schemas['Paper']['kind'];
+  /** The sheet or the step. */ of?: string;
+  /** Of a season. */ year?: number;
+  label: string;
+  main?: boolean;
+}>();
 const { t } = useI18n();
 const { busy, refusal, run } = useSubmit();
 const asked = ref<Schemas['Paper'] | null>(null);
@@ -20,10 +26,13 @@ const { data, error } = useQuery(
 );
 const paper = computed(() => (asked.value && data.value?.id === asked.value.id ? data.value : asked.value));
 const ask = async (): Promise<void> => {
-  asked.value = await run(() => unwrap(api.POST('/papers', { body: { kind: props.kind, of: props.of } })));
+  const { kind, of, year } = props;
+  asked.value = await run(() =>
+    unwrap(api.POST('/papers', { body: { kind, ...(of ? { of } : {}), ...(year ? { year } : {}) } })),
+  );
 };
 const forget = (): void => void (asked.value = null);
-watch(() => props.of, forget);
+watch(() => [props.of, props.year], forget);
 </script>
 
 <template>

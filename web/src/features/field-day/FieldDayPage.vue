@@ -105,6 +105,7 @@ const withdraw = async (): Promise<void> => {
           >{{ t('fieldMode.open') }}</RouterLink
         >
         <PaperButton kind="sheet" :of="sheet.id" :label="t('field.pdf')" />
+        <PaperButton v-if="sheet.snapshot.product" kind="re-entry-sign" :of="sheet.id" :label="t('field.sign')" />
         <RouterLink v-if="stand.recordId" class="btn" :to="{ name: 'look-back', params: { stand: props.stand } }">{{
           t('field.signed')
         }}</RouterLink>

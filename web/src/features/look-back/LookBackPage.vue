@@ -7,6 +7,7 @@ import { api, jobDay, unwrap, type Schemas } from '@/api/client';
 import { recordQuery, sightingQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
 import SaidAmount from '@/components/figures/SaidAmount.vue';
+import PaperButton from '@/components/feedback/PaperButton.vue';
 import EmptyState from '@/components/feedback/EmptyState.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
@@ -76,6 +77,8 @@ const course = computed(() => {
     ...(scored.value ? [] : [{ day: r.judgeAfter, said: t('look.judgeFrom'), ahead: !r.mayScore }]),
   ].sort((a, b) => a.day.localeCompare(b.day));
 });
+/** Whose season is printed and told as a table. */
+const year = computed(() => Number(record.value?.workedOn.slice(0, 4) ?? 0));
 const COUNTS = ['counted', 'dead', 'resprouted'] as const;
 const number = (text: string): number => (/^\d+$/.test(text.trim()) ? Number(text) : -1);
 const keep = async (scored: boolean): Promise<void> => {
@@ -257,8 +260,9 @@ const keep = async (scored: boolean): Promise<void> => {
         <p class="small soft hash">
           {{ t('look.seal', { n: record.seal.seq ?? '—' }) }} {{ record.seal.hash?.slice(0, 16) ?? '' }}…
         </p>
+        <PaperButton kind="season" :year="year" :label="t('look.season', { year })" />
         <p class="small soft">
-          <a href="/api/v1/records.csv" download>{{ t('look.table') }}</a> ·
+          <a :href="`/api/v1/records.csv?year=${year}`" download>{{ t('look.table', { year }) }}</a> ·
           <a href="/api/v1/seal" download="seal-head.json">{{ t('look.head') }}</a> {{ t('look.headHelp') }}
         </p>
       </section>

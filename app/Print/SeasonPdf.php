@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Print;
+
+use App\Models\Crew;
+use App\Models\Record;
+use App\Seal\Verifier;
+use App\Support\Format;
+use App\Support\JobClock;
+use App\Text\RecordTable;
+use Brick\Math\BigRational;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\View;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Shown;
+use Thicket\Measure\Unit;
+
+/** The records of a year as an inspector asks for them (rulings J29): each with all that was told, and the sums. */
+final readonly class SeasonPdf
+{
+    /** Told in the heading of a record, or as the unit of the line before. */
+    private const HEAD = ['record', 'day', 'ground', 'patch'];
+
+    public function __construct(private RecordTable $table, private Verifier $verifier, private JobClock $clock) {}
+
+    /** @param Collection<int, Record> $records in order */
+    public function html(Collection $records, Crew $crew, int $year, string $units): string
+    {
+        $told = $broken = [];
+        foreach ($records as $record) {
+            $row = $this->table->row($record);
+            $told[] = [
+                'number' => $record->seq,
+                'title' => "{$row['day']}, {$row['patch']}, {$row['ground']}",
+                'lines' => self::lines($row),
+            ];
+            $this->verifier->record($record) === 'whole' || ($broken[] = $record->seq);
+        }
+
+        return View::file(resource_path('season.blade.php'), [
+            'crew' => $crew->name,
+            'year' => $year,
+            'day' => $this->clock->today($crew->timeZone())->format('Y-m-d'),
+            'records' => $told,
+            'broken' => $broken,
+            'used' => self::used($records, $units),
+            'fonts' => Paper::fonts(),
+        ])->render();
+    }
+
+    /**
+     * @param array<string, string> $row as the table has it
+     *
+     * @return array<string, string> what was told, each figure with its unit
+     */
+    private static function lines(array $row): array
+    {
+        $lines = [];
+        foreach ($row as $name => $value) {
+            if ($value !== '' && !in_array($name, self::HEAD, true) && !str_ends_with($name, ' unit')) {
+                $unit = $row["{$name} unit"] ?? ($row[preg_replace('/ used$/', '', $name) . ' unit'] ?? '');
+                $lines[$name] = self::readable(trim("{$value} {$unit}"));
+            }
+        }
+
+        return $lines;
+    }
+
+    /** Amounts as people write them: the table has the codes of units. */
+    private static function readable(string $text): string
+    {
+        return (string) preg_replace_callback(
+            '/(-?\d+(?:\.\d+)?) (\S+?)(?=$|;)/',
+            static function (array $m): string {
+                $unit = Unit::tryFrom($m[2]);
+
+                return $unit === null ? $m[0] : Shown::withUnit(BigRational::of($m[1]), $unit);
+            },
+            $text,
+        );
+    }
+
+    /**
+     * @param Collection<int, Record> $records
+     *
+     * @return list<array{product: string, amount: string, records: list<int>}>
+     */
+    private static function used(Collection $records, string $units): array
+    {
+        $sums = [];
+        foreach ($records as $record) {
+            $products = $record->content()['productsUsed'] ?? [];
+            foreach (is_array($products) ? $products : [] as $one) {
+                $amount = Quantity::ofWire(is_array($one) ? $one['used'] ?? null : null);
+                $name = is_array($one) && is_string($one['product'] ?? null) ? $one['product'] : '';
+                if ($amount === null) {
+                    continue;
+                }
+                // what is weighed and what is poured are not one sum
+                $key = "{$name} {$amount->dimension()->name}";
+                $sums[$key]['product'] = $name;
+                $sums[$key]['sum'] = ($sums[$key]['sum'] ?? null)?->plus($amount) ?? $amount;
+                $sums[$key]['records'][] = $record->seq;
+            }
+        }
+        ksort($sums, SORT_STRING);
+
+        return array_values(
+            array_map(
+                static fn(array $one): array => [
+                    'product' => $one['product'],
+                    'amount' => Format::quantity($one['sum'])['shown'][$units] ?? '',
+                    'records' => $one['records'],
+                ],
+                $sums,
+            ),
+        );
+    }
+}

@@ -1,0 +1,60 @@
+<!doctype html>
+<html lang="en">
+<head>
+<meta charset="utf-8">
+<title>Work records {{ $year }}</title>
+<style>
+@font-face {
+    font-family: Hyper;
+    src: url("file://{{ $fonts }}/atkinson-hyperlegible-next-latin-wght-normal.woff2");
+    font-weight: 200 800;
+}
+@page {
+    size: A4;
+    margin: 14mm 14mm 16mm;
+    @bottom-left { content: "{{ $crew }} · work records {{ $year }}"; font: 8pt Hyper; color: #44524a; }
+    @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; }
+}
+body { font: 9.5pt/1.4 Hyper, sans-serif; color: #10201a; }
+h1 { font-size: 20pt; margin: 0; }
+h2 { font-size: 12pt; margin: 6mm 0 1mm; border-bottom: .4mm solid #10201a; padding-bottom: .6mm; }
+table { border-collapse: collapse; width: 100%; }
+td, th { text-align: left; border-bottom: .2mm solid #a9b5ad; padding: .8mm 2mm .8mm 0; vertical-align: top; }
+.record { break-inside: avoid; }
+.record td:first-child { width: 44mm; color: #44524a; }
+.seal { font-size: 7pt; overflow-wrap: anywhere; }
+.warn { border-left: 1.4mm solid #7c1d22; padding: 1mm 3mm; margin: 2mm 0; }
+</style>
+</head>
+<body>
+<h1>Work records {{ $year }}</h1>
+<div>{{ $crew }}; {{ count($records) }} {{ count($records) === 1 ? 'record' : 'records' }}, taken out {{ $day }}.</div>
+@if ($broken !== [])
+<div class="warn"><b>Changed after they were signed, or not to be read:</b> record {{ implode(', ', $broken) }}.</div>
+@endif
+@if ($used !== [])
+<h2>Product put out</h2>
+<table>
+<tr><th>Product</th><th>In all</th><th>Records</th></tr>
+@foreach ($used as $one)
+<tr><td>{{ $one['product'] }}</td><td>{{ $one['amount'] }}</td><td>{{ implode(', ', $one['records']) }}</td></tr>
+@endforeach
+</table>
+@endif
+@foreach ($records as $record)
+<div class="record">
+<h2>Record {{ $record['number'] }}: {{ $record['title'] }}</h2>
+<table>
+@foreach ($record['lines'] as $name => $value)
+<tr><td>{{ $name }}</td><td @if ($name === 'seal') class="seal" @endif>{{ $value }}</td></tr>
+@endforeach
+</table>
+</div>
+@endforeach
+@if ($records === [])
+<p>Nothing was signed that year.</p>
+@endif
+<p>Records are signed once and only added to; each seal holds all that was signed before it. The same as figures:
+records.csv and records.json of the same year.</p>
+</body>
+</html>

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Crew;
+use App\Models\Sheet;
+use App\Models\User;
+use App\Print\ReentrySignPdf;
+use App\Print\SeasonPdf;
+use App\Repositories\CrewRows;
+
+/** @return string what is printed, tags left out */
+function printed(string $html): string
+{
+    return (string) preg_replace(
+        '/\s+/',
+        ' ',
+        html_entity_decode(
+            strip_tags(str_replace('<', ' <', (string) preg_replace('/<style.*?<\/style>/s', '', $html))),
+        ),
+    );
+}
+
+it('hangs up a sign whose time is the label\'s, to be written in until the work has ended', function () {
+    $this->as();
+    [, $sheet] = issuedTrees($this);
+    $sign = static fn(): string => printed(
+        app(ReentrySignPdf::class)->html(Sheet::query()->findOrFail($sheet), Crew::query()->firstOrFail()),
+    );
+    expect($sign())
+        ->toContain('KEEP OUT')
+        ->toContain('Write it in when the work ends: 12 h later, by the label')
+        ->toContain('Triclopyr ester 480 g/L, oil-soluble, DEMO-0480')
+        ->toContain('Lane edge, Fernshaw');
+    $this->api('POST', "/sheets/{$sheet}/records", [
+        'workedOn' => '2026-09-03',
+        'start' => '08:00',
+        'stop' => '08:40',
+        'people' => ['Ada Thornbury'],
+        'treated' => 12,
+        'mixUsed' => '0.4 L',
+        'weather' => 'dry',
+        'wind' => '3 mph',
+        'temperature' => '68 F',
+    ])->assertCreated();
+    expect($sign())->toContain('20:40 12 h after the work ended, by the label, and until all of it is dry.');
+    $this->api('POST', '/papers', ['kind' => 're-entry-sign', 'of' => $sheet])->assertStatus(202);
+    $this->api('POST', '/papers', ['kind' => 're-entry-sign'])
+        ->assertStatus(422)
+        ->assertJsonPath('errors.0.pointer', '/of');
+});
+
+it(
+    'prints the records of a year with all that was told and the product in all, and says which were changed',
+    function () {
+        $this->as();
+        $print = static function (int $year): string {
+            $user = User::query()->where('role', 'lead')->firstOrFail();
+
+            return printed(
+                app(SeasonPdf::class)->html(CrewRows::recordsOf($user, $year), $user->crew, $year, 'metric'),
+            );
+        };
+        // the stumps at Old rose corner: 1.5 fl oz of half-and-half mix
+        expect($print(2025))
+            ->toContain('1 record, taken out 2026-09-03')
+            ->toContain('2025-09-02, Old rose corner')
+            ->toContain('active per area glyphosate 106.9 g a.e./ha')
+            ->toContain('Two stems left under the wren nest.')
+            ->toContain('start 09:10 stop 11:40')
+            ->toContain('mix used 1.5 fl oz')
+            ->toContain('Glyphosate 360 g/L, water-borne 22.18 mL')
+            ->not->toContain('Broom bank')
+            ->not->toContain('Changed after they were signed');
+        expect($print(2024))->toContain('Broom bank');
+        expect($print(2023))->toContain('Nothing was signed that year.');
+        $records = CrewRows::recordsOf(User::query()->where('role', 'lead')->firstOrFail(), 2025);
+        $records[0]->body = '{';
+        expect(printed(app(SeasonPdf::class)->html($records, Crew::query()->firstOrFail(), 2025, 'us')))->toContain(
+            "Changed after they were signed, or not to be read: record {$records[0]->seq}.",
+        );
+        $this->api('POST', '/papers', ['kind' => 'season', 'year' => 2025])->assertStatus(202);
+        $this->api('POST', '/papers', ['kind' => 'season', 'year' => 1999])->assertStatus(422);
+    },
+);
