@@ -33,6 +33,7 @@ final readonly class Learn
             RecordLesson::create([
                 'crew_id' => $record->crew_id,
                 'record_id' => $record->id,
+                'of' => $lesson->of,
                 'path' => $lesson->path,
                 'planned' => $lesson->planned,
                 'seen' => $lesson->seen,

@@ -7,7 +7,6 @@ namespace App\Actions;
 use App\Exceptions\Stopped;
 use App\Models\Batch;
 use App\Models\Container;
-use App\Models\LabelCardVersion;
 use App\Models\Stand;
 use App\Models\Step;
 use App\Models\User;
@@ -17,10 +16,10 @@ use App\Support\Format;
 use App\Support\JobClock;
 use App\Text\Sentences;
 use App\Workflow\RecipeDesk;
+use App\Workflow\Washing;
 use Illuminate\Support\Facades\DB;
 use Thicket\Label\LabelCard;
 use Thicket\Measure\Quantity;
-use Thicket\Measure\System;
 use Thicket\Mix\Leftover;
 use Thicket\Mix\Load;
 use Thicket\Mix\LoadDraws;
@@ -28,8 +27,6 @@ use Thicket\Mix\LoadStep;
 use Thicket\Mix\MeasuringKit;
 use Thicket\Mix\MixedProduct;
 use Thicket\Mix\Recipe;
-use Thicket\Practice\GateKind;
-use Thicket\Practice\Gates;
 use Thicket\Safety\Cautions;
 use Thicket\Situation\Option;
 
@@ -47,6 +44,7 @@ final readonly class MixBatch
         private JobClock $clock,
         private Sentences $sentences,
         private NoteSprayer $sprayers,
+        private Washing $washing,
     ) {}
 
     /**
@@ -62,7 +60,10 @@ final readonly class MixBatch
             throw new Stopped(409, 'This work is signed already.');
         }
         $recipe = $this->desk->solve($stand, $step);
-        $this->mustBeClean($step, $recipe->carrier, $stand->patch->ground->time_zone);
+        $wash = $this->washing->first($step, $recipe->carrier, $stand->patch->ground->time_zone);
+        if ($wash !== null) {
+            throw new Stopped(409, $wash['us']);
+        }
         $one = $recipe->loads()[$mixed->load] ?? throw self::refused('/load', 'The recipe has no such load.');
         $wanted = array_map(static fn(LoadStep $step): string => $step->what, $one->steps());
         if ($mixed->confirmed !== $wanted) {
@@ -98,27 +99,6 @@ final readonly class MixBatch
 
             return $batch;
         });
-    }
-
-    /** What held something else is washed before this goes in (rulings J64). */
-    private function mustBeClean(Step $step, string $carrier, string $timeZone): void
-    {
-        $gate = Gates::ofCleaning(
-            $step->sprayer->name ?? '',
-            $step->sprayer?->residue($timeZone),
-            array_map(static fn(LabelCardVersion $v): string => $v->label_card_id, $step->cardVersions()),
-            $carrier,
-            $this->clock->today($timeZone),
-        );
-        if ($gate?->kind === GateKind::Cleaning) {
-            $values = array_map(
-                fn(string|Quantity|\DateTimeImmutable $v): string|Quantity => $v instanceof \DateTimeImmutable
-                    ? $this->sentences->day($v)
-                    : $v,
-                $gate->values,
-            );
-            throw new Stopped(409, $this->sentences->in("gate.{$gate->kind->value}", $values, System::Us));
-        }
     }
 
     /** @return array<string, array{product: string, amount: Quantity}> products of the load by their label card */

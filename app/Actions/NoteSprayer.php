@@ -38,8 +38,11 @@ final readonly class NoteSprayer
         ]);
     }
 
+    /** It holds nothing from now on, whatever clock the last line was written by. */
     public function cleaned(Sprayer $sprayer, \DateTimeInterface $at, ?string $note, User $user): void
     {
+        $last = $sprayer->uses()->first();
+        $at = $last === null ? $at : max($at, $last->at);
         SprayerUse::create([
             'sprayer_id' => $sprayer->id,
             'kind' => SprayerUse::CLEANED,

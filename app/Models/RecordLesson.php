@@ -16,6 +16,7 @@ use Thicket\Learning\Lesson;
  * @property string $id
  * @property string $crew_id
  * @property string $record_id
+ * @property string $of what the record tells: mix, hands; figures of one are answered together
  * @property string $path of the figure in the table of coefficients
  * @property string $planned
  * @property string $seen
@@ -39,7 +40,7 @@ final class RecordLesson extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['crew_id', 'record_id', 'path', 'planned', 'seen', 'weight', 'asked'];
+    protected $fillable = ['crew_id', 'record_id', 'of', 'path', 'planned', 'seen', 'weight', 'asked'];
 
     /** @var array<string, string> */
     protected $casts = ['counts' => 'boolean', 'answered_at' => 'datetime'];
@@ -96,6 +97,13 @@ final class RecordLesson extends Model
 
     public function lesson(): Lesson
     {
-        return new Lesson($this->path, $this->planned, $this->seen, (float) $this->weight, $this->asked !== null);
+        return new Lesson(
+            $this->path,
+            $this->planned,
+            $this->seen,
+            (float) $this->weight,
+            $this->asked !== null,
+            $this->of,
+        );
     }
 }

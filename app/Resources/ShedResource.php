@@ -146,47 +146,55 @@ final readonly class ShedResource
         return $out;
     }
 
-    /** @return list<array<string, mixed>> what records say of the figures: what is asked about, then the newest */
+    /**
+     * @return list<array<string, mixed>> what records say of the mix and of the time they took: what is asked about, then
+     * the newest
+     */
     private function lessons(Crew $crew): array
     {
         $changeable = $this->catalogue->coefficients()->changeable();
-
         /** @var list<RecordLesson> $lessons */
         $lessons = RecordLesson::query()
             ->with(['record.patch', 'answerer'])
             ->where('crew_id', $crew->id)
             ->whereIn('path', array_keys($changeable))
+            ->orderBy('path')
             ->get()
             ->all();
         usort(
             $lessons,
-            static fn(RecordLesson $a, RecordLesson $b): int => [self::isOpen($b), $b->record->seq, $a->path] <=> [
+            static fn(RecordLesson $a, RecordLesson $b): int => [self::isOpen($b), $b->record->seq, $a->of] <=> [
                 self::isOpen($a),
                 $a->record->seq,
-                $b->path,
+                $b->of,
             ],
         );
-
-        return array_map(
-            fn(RecordLesson $one): array => [
+        $told = [];
+        foreach ($lessons as $one) {
+            $told["{$one->record_id} {$one->of}"] ??= [
                 'id' => $one->id,
-                'path' => $one->path,
-                'name' => $this->sentences->coefficient($one->path),
-                'below' => Format::quantity($changeable[$one->path]['below']),
-                'unit' => $changeable[$one->path]['unit'],
+                'of' => $one->of,
                 'record' => $one->record->seq,
                 'workedOn' => Format::day($one->record->worked_on),
                 'patch' => $one->record->patch->name,
-                'planned' => $one->planned,
-                'seen' => $one->seen,
+                'figures' => [],
                 'asked' => $one->asked,
                 'counted' => $one->isCounted(),
                 'answered' => $one->counts !== null,
                 'why' => $one->why,
                 'by' => $one->answerer?->name,
-            ],
-            array_slice($lessons, 0, self::MOST_LESSONS),
-        );
+            ];
+            $told["{$one->record_id} {$one->of}"]['figures'][] = [
+                'path' => $one->path,
+                'name' => $this->sentences->coefficient($one->path),
+                'below' => Format::quantity($changeable[$one->path]['below']),
+                'unit' => $changeable[$one->path]['unit'],
+                'planned' => $one->planned,
+                'seen' => $one->seen,
+            ];
+        }
+
+        return array_slice(array_values($told), 0, self::MOST_LESSONS);
     }
 
     private static function isOpen(RecordLesson $one): bool

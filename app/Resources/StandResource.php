@@ -18,6 +18,7 @@ use App\Text\CardChanges;
 use App\Text\Sentences;
 use App\Workflow\Gates;
 use App\Workflow\RecipeDesk;
+use App\Workflow\Washing;
 use App\Workflow\Workflow;
 use Thicket\Catalogue\Carrier;
 use Thicket\Catalogue\Catalogue;
@@ -53,6 +54,7 @@ final readonly class StandResource
         private RecipeResource $recipes,
         private Gates $gates,
         private ProgrammeResource $programmes,
+        private Washing $washing,
     ) {}
 
     /** @return array<string, mixed> one line for lists */
@@ -185,6 +187,7 @@ final readonly class StandResource
                         'tank' => Format::quantity($step->sprayer->tank()),
                         'gives' => Format::quantity($step->sprayer->gives()),
                     ],
+            'washFirst' => $this->washing->first($step, $recipe->carrier, $stand->patch->ground->time_zone),
             'asked' => array_map(
                 static fn(string $role): array => [
                     'role' => $role,

@@ -36,6 +36,7 @@ final readonly class Gates
         private Sentences $sentences,
         private JobClock $clock,
         private PriorApplicationsRepository $prior,
+        private Washing $washing,
     ) {}
 
     /**
@@ -125,13 +126,7 @@ final readonly class Gates
                 $stand->patch->ground->crew->people->contains(static fn(Person $p): bool => $p->isLicensedOn($today)),
             ),
             $step->sprayer === null ? null : CoreGates::ofCalibration($step->sprayer->dueOn(), $today),
-            CoreGates::ofCleaning(
-                $step->sprayer->name ?? '',
-                $step->sprayer?->residue($stand->patch->ground->time_zone),
-                array_map(static fn(LabelCardVersion $v): string => $v->label_card_id, $versions),
-                $recipe->carrier,
-                $today,
-            ),
+            $this->washing->gate($step, $recipe->carrier, $stand->patch->ground->time_zone),
         ];
     }
 

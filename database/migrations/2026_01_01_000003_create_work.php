@@ -165,6 +165,7 @@ return new class extends Migration {
             $table->uuid('id')->primary();
             $table->foreignUuid('crew_id')->constrained();
             $table->foreignUuid('record_id')->constrained();
+            $table->string('of', 10)->comment('mix, hands: figures that are off together');
             $table->string('path', 80)->comment('of the figure in the table of coefficients');
             $table->string('planned', 20)->comment('in the unit of the table');
             $table->string('seen', 20);

@@ -30,8 +30,8 @@ it('lets nothing else into a sprayer until somebody notes that it was washed', f
 
     $this->api('POST', "/sheets/{$sheet}/records", [
         'workedOn' => '2026-09-03',
-        'start' => '08:00',
-        'stop' => '08:40',
+        'start' => '10:00',
+        'stop' => '10:40',
         'people' => ['Ada Thornbury'],
         'treated' => 12,
         'mixUsed' => '0.4 L',
@@ -57,7 +57,7 @@ it('lets nothing else into a sprayer until somebody notes that it was washed', f
     $tick = [
         'id' => '01a22634-0000-7000-8000-000000000901',
         'kind' => 'tick',
-        'at' => '2026-09-03T08:50:00-05:00',
+        'at' => '2026-09-03T10:50:00-05:00',
         'device' => 'phone',
         'seq' => 1,
         'by' => 'Bram Quillfeather',

@@ -163,6 +163,22 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await expect(page.getByRole('row', { name: /^Mix about 22 fl oz.* about 26 fl oz/ })).toBeVisible();
     await isAccessible(page);
   });
+
+  await test.step('the next plan listens: what it took, against what was planned', async () => {
+    await station(page, 'Shed');
+    await page.getByRole('tab', { name: 'Prices and figures' }).click();
+    const lessons = page.getByRole('region', { name: 'What your records say' });
+    const film = lessons.getByRole('listitem').filter({ hasText: /^Mix of record .* South lane/ });
+    await expect(film).toContainText(/Basal bark, full wet: 0\.\d+ L\/m2, planned with 0\.30/);
+    await expect(film).toContainText('Counts');
+    // two and a quarter hours for 42 stems: far out of the common, so a person is asked
+    const hands = lessons.getByRole('listitem').filter({ hasText: /^Time of record .* South lane/ });
+    await hands.getByRole('button', { name: /^Say whether it counts/ }).click();
+    await hands.getByLabel(/^Why/).fill('A talk with the neighbour came between.');
+    await hands.getByRole('button', { name: 'Leave it out' }).click();
+    await expect(hands).toContainText('Left out: A talk with the neighbour came between.');
+    await isAccessible(page);
+  });
 });
 
 test('stops at a look-alike and opens when the test is made', async ({ page }) => {

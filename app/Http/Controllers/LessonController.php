@@ -13,7 +13,9 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 
-/** Whether what a record says of a figure counts: a person decides where it is out of the common. */
+/**
+ * Whether what a record says of the mix or the time it took counts: a person decides where it is out of the common.
+ */
 final class LessonController extends Controller
 {
     public function update(Request $request, string $lessonId, ShedResource $resource, JobClock $clock): JsonResponse
@@ -28,11 +30,14 @@ final class LessonController extends Controller
         $this->done($in);
         $this->mustMatch($request, $crew->revision, static fn(): array => $resource->shed($crew));
         DB::transaction(static function () use ($lesson, $crew, $user, $clock, $counts, $why): void {
-            $lesson->counts = $counts;
-            $lesson->why = $why;
-            $lesson->answered_by = $user->id;
-            $lesson->answered_at = Carbon::instance($clock->now());
-            $lesson->save();
+            RecordLesson::query()
+                ->where(['record_id' => $lesson->record_id, 'of' => $lesson->of])
+                ->update([
+                    'counts' => $counts,
+                    'why' => $why,
+                    'answered_by' => $user->id,
+                    'answered_at' => Carbon::instance($clock->now()),
+                ]);
             $crew->revision++;
             $crew->save();
         });

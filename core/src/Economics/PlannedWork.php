@@ -81,11 +81,14 @@ final readonly class PlannedWork
         }
         $lessons = [];
         foreach (
-            [[$this->mix, $used?->float(Unit::Litre), $this->litres], [$this->hands, $minutes, $this->minutes]]
-            as [$figures, $took, $planned]
+            [
+                [Lesson::MIX, $this->mix, $used?->float(Unit::Litre), $this->litres],
+                [Lesson::HANDS, $this->hands, $minutes, $this->minutes],
+            ]
+            as [$of, $figures, $took, $planned]
         ) {
             if ($took !== null && $planned > 0) {
-                $lessons = [...$lessons, ...Lesson::of($figures, $took / ($planned * $done), $plants, $shipped)];
+                $lessons = [...$lessons, ...Lesson::of($of, $figures, $took / ($planned * $done), $plants, $shipped)];
             }
         }
 

@@ -9,6 +9,8 @@ use Thicket\Catalogue\Coefficients;
 /** What one signed record says of one figure: what was planned with, and what it would have to be to come out right. */
 final readonly class Lesson
 {
+    public const MIX = 'mix';
+    public const HANDS = 'hands';
     /** Tables of rates: who takes half as long goes twice as fast. */
     private const RATES = ['hectaresPerHour', 'kilometresPerHour'];
 
@@ -17,6 +19,7 @@ final readonly class Lesson
      * @param string $seen the figure that the record came to
      * @param float $weight 0 to 1: a record of few plants, or one in which the figure had a small part, says less
      * @param bool $asked so far from the usual that a person is asked before it counts
+     * @param string $of what the record tells: mix, hands
      */
     public function __construct(
         public string $path,
@@ -24,11 +27,12 @@ final readonly class Lesson
         public string $seen,
         public float $weight,
         public bool $asked,
+        public string $of = self::MIX,
     ) {}
 
     /**
      * Every figure of the plan is off by as much as the whole was: the record does not tell them apart, so each has the
-     * weight of its share.
+     * weight of its share, and where one of them is out of the common all are asked about at once.
      *
      * @param list<PlannedFigure> $figures
      * @param float $ratio what it took to what was planned for as much work, above nought
@@ -36,28 +40,38 @@ final readonly class Lesson
      *
      * @return list<self> in the order of the figures
      */
-    public static function of(array $figures, float $ratio, int $done, Coefficients $shipped): array
+    public static function of(string $of, array $figures, float $ratio, int $done, Coefficients $shipped): array
     {
         $terms = $shipped->learning();
         $table = $shipped->changeable();
-        $out = [];
-        foreach ($figures as $one) {
+        $seen = [];
+        $asked = false;
+        foreach ($ratio > 0 ? $figures : [] as $one) {
             $usual = $table[$one->path]['figures'] ?? null;
-            if ($usual === null || $ratio <= 0 || $one->share <= 0) {
+            if ($usual === null || $one->share <= 0) {
                 continue;
             }
             $isRate = in_array(explode('/', $one->path)[0], self::RATES, true);
-            $seen = $isRate ? (float) $one->figure / $ratio : (float) $one->figure * $ratio;
-            $out[] = new self(
-                $one->path,
-                $one->figure,
-                self::figure($seen),
-                $one->share * ($done === 0 ? 1 : min(1, $done / $terms['wholeFrom'])),
-                $seen < (float) $usual[0] / $terms['askBeyond'] || $seen > (float) $usual[2] * $terms['askBeyond'],
-            );
+            $value = $isRate ? (float) $one->figure / $ratio : (float) $one->figure * $ratio;
+            $seen[] = [$one, $value];
+            $asked =
+                $asked ||
+                $value < (float) $usual[0] / $terms['askBeyond'] ||
+                $value > (float) $usual[2] * $terms['askBeyond'];
         }
+        $weight = $done === 0 ? 1.0 : min(1.0, $done / $terms['wholeFrom']);
 
-        return $out;
+        return array_map(
+            static fn(array $one): self => new self(
+                $one[0]->path,
+                $one[0]->figure,
+                self::figure($one[1]),
+                $one[0]->share * $weight,
+                $asked,
+                $of,
+            ),
+            $seen,
+        );
     }
 
     /** Three significant digits, as plain decimals. */

@@ -68,6 +68,15 @@ watch(
   { immediate: true },
 );
 const draws = computed(() => products.value.map((p) => from.value[p.what] ?? '').filter((id) => id !== ''));
+const washed = (): Promise<unknown> =>
+  run(() =>
+    unwrap(
+      api.POST('/shed/sprayers/{sprayer}/cleanings', {
+        params: { path: { sprayer: props.recipe.sprayer?.id ?? '' } },
+        body: {},
+      }),
+    ),
+  );
 const write = async (): Promise<void> => {
   const made = await run(() =>
     unwrap(
@@ -108,6 +117,11 @@ const write = async (): Promise<void> => {
         >
       </div>
       <p class="small">{{ t('mix.care') }}</p>
+      <div v-if="recipe.washFirst" class="stack note" role="alert">
+        <p>{{ format(recipe.washFirst) }}</p>
+        <p class="small">{{ t('mixing.wash') }}</p>
+        <ActButton v-if="mayWrite" class="start" :disabled="busy" @click="washed">{{ t('sprayer.rinsed') }}</ActButton>
+      </div>
       <ol class="steps">
         <li
           v-for="(s, i) in steps"
@@ -120,7 +134,7 @@ const write = async (): Promise<void> => {
         </li>
       </ol>
       <template v-if="!batch">
-        <ActButton v-if="current && mayWrite" main big @click="done++">{{
+        <ActButton v-if="current && mayWrite && !recipe.washFirst" main big @click="done++">{{
           t('mixing.isIn', { what: current.name, amount: measuredOf(current) })
         }}</ActButton>
         <ActButton v-if="done > 0" quiet small @click="done--">{{ t('mixing.undo') }}</ActButton>

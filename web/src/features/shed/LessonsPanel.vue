@@ -17,7 +17,9 @@ type Lesson = Schemas['Lesson'];
 const opened = ref('');
 const why = ref('');
 const isOpen = (l: Lesson): boolean => l.asked !== null && !l.answered;
-const nameOf = (l: Lesson): string => (l.below ? `${l.name} ${t('figures.below', { size: format(l.below) })}` : l.name);
+const nameOf = (f: Lesson['figures'][number]): string =>
+  f.below ? `${f.name} ${t('figures.below', { size: format(f.below) })}` : f.name;
+const titleOf = (l: Lesson): string => t(`lessons.of.${l.of}`, { n: l.record });
 const open = (l: Lesson): void => {
   opened.value = l.id;
   why.value = '';
@@ -44,10 +46,13 @@ const say = async (l: Lesson, counts: boolean): Promise<void> => {
     <ul class="plain ruled">
       <li v-for="l in shed.lessons" :key="l.id" class="stack">
         <div>
-          <b>{{ nameOf(l) }}</b>: {{ t('lessons.said', { seen: l.seen, planned: l.planned, unit: l.unit }) }}
-          <div class="small soft">
-            {{ t('lessons.of', { n: l.record, patch: l.patch, day: dayText(l.workedOn, true) }) }}
-          </div>
+          <b>{{ titleOf(l) }}</b>
+          <span class="small soft"> {{ l.patch }}, {{ dayText(l.workedOn, true) }}</span>
+          <ul class="plain small">
+            <li v-for="f in l.figures" :key="f.path">
+              {{ nameOf(f) }}: <b>{{ f.seen }}</b> {{ t('lessons.said', { planned: f.planned, unit: f.unit }) }}
+            </li>
+          </ul>
           <p v-if="isOpen(l)" class="asks">{{ t(`lessons.${l.asked}`) }}</p>
           <p v-else class="small">
             {{ t(l.counted ? 'lessons.counts' : 'lessons.leftOut')
@@ -61,7 +66,7 @@ const say = async (l: Lesson, counts: boolean): Promise<void> => {
           small
           :quiet="!isOpen(l)"
           class="start"
-          :aria-label="t('lessons.decideOf', { name: nameOf(l), n: l.record })"
+          :aria-label="t('lessons.decideOf', { what: titleOf(l) })"
           @click="open(l)"
           >{{ t(isOpen(l) ? 'lessons.decide' : 'lessons.change') }}</ActButton
         >
