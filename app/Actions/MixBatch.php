@@ -92,7 +92,7 @@ final readonly class MixBatch
             if ($one->carried !== null) {
                 $step->update(['recipe' => ['leftover' => null, 'leftoverFrom' => null] + ($step->recipe ?? [])]);
             }
-            $this->sprayers->filled($step, $recipe->carrier, $batch->mixed_at, $user);
+            $this->sprayers->fills($step, $recipe->carrier, $user);
             foreach ($draws as $draw) {
                 $this->draw->take($draw['containerId'], $draw['amount'], 'mixed', $user, $batch);
             }

@@ -10,6 +10,7 @@ use App\Models\Sprayer;
 use App\Models\SprayerUse;
 use App\Models\Step;
 use App\Models\User;
+use App\Support\JobClock;
 use Thicket\FieldDay\FieldEvent;
 
 /** Keeps the book of a sprayer: what went into it, and that it was cleaned. */
@@ -18,8 +19,21 @@ final readonly class NoteSprayer
     /** The line of the clean-up list that says so (core Safety\CleanUp). */
     private const RINSED = 'cleanup.rinse-sprayer-thrice';
 
-    /** Nothing where nobody said what the step is put out with. */
-    public function filled(Step $step, string $carrier, \DateTimeInterface $at, User $user): void
+    public function __construct(private JobClock $clock) {}
+
+    /** Now: after all that its book tells. Nothing where nobody said what the step is put out with. */
+    public function fills(Step $step, string $carrier, User $user): void
+    {
+        $step->sprayer === null || $this->filled($step, $carrier, $this->afterAll($step->sprayer), $user);
+    }
+
+    /** As a record tells, that may be written long after; no record is of a time that is still ahead. */
+    public function wasFilled(Step $step, string $carrier, \DateTimeInterface $at, User $user): void
+    {
+        $this->filled($step, $carrier, min($at, $this->clock->now()), $user);
+    }
+
+    private function filled(Step $step, string $carrier, \DateTimeInterface $at, User $user): void
     {
         if ($step->sprayer_id === null) {
             return;
@@ -38,15 +52,13 @@ final readonly class NoteSprayer
         ]);
     }
 
-    /** It holds nothing from now on, whatever clock the last line was written by. */
-    public function cleaned(Sprayer $sprayer, \DateTimeInterface $at, ?string $note, User $user): void
+    /** Now: it holds nothing, whatever its book tells. */
+    public function cleaned(Sprayer $sprayer, ?string $note, User $user): void
     {
-        $last = $sprayer->uses()->first();
-        $at = $last === null ? $at : max($at, $last->at);
         SprayerUse::create([
             'sprayer_id' => $sprayer->id,
             'kind' => SprayerUse::CLEANED,
-            'at' => self::utc($at),
+            'at' => self::utc($this->afterAll($sprayer)),
             'note' => $note,
             'noted_by' => $user->id,
         ]);
@@ -72,6 +84,15 @@ final readonly class NoteSprayer
                 'at' => self::utc($rinsed[count($rinsed) - 1]->at),
                 'noted_by' => $user->id,
             ]);
+    }
+
+    /** Now, but never before the last line: a phone whose clock runs ahead has written some. */
+    private function afterAll(Sprayer $sprayer): \DateTimeInterface
+    {
+        $last = $sprayer->uses()->first();
+        $now = $this->clock->now();
+
+        return $last === null ? $now : max($now, $last->at->toDateTimeImmutable());
     }
 
     /** As the database holds moments: it keeps no zone. */

@@ -122,7 +122,7 @@ final readonly class SignRecord
             $this->learn->fromRecord($record, $sheet, $body, $log);
             // a batch was noted when it was mixed; what was mixed elsewhere is when the work began
             if ($batches->isEmpty() && ($sheet->snapshot['recipe'] ?? null) !== null) {
-                $this->sprayers->filled(
+                $this->sprayers->wasFilled(
                     $step,
                     self::carrier($sheet),
                     self::began($worked, $body['start'] ?? null, $stand->patch->ground->time_zone),

@@ -27,7 +27,7 @@ final readonly class LearnedResource
                     'n' => $figure->records,
                     'ours' => $figure->three[1],
                     'usual' => $figure->usual[1],
-                    'unit' => $option->catalogue->coefficients()->changeable()[$path]['unit'],
+                    'unit' => $this->sentences->unit($option->catalogue->coefficients()->changeable()[$path]['unit']),
                     'name' => $this->sentences->coefficient($path),
                 ]);
             }

@@ -136,7 +136,7 @@ final readonly class ShedResource
                 'group' => explode('/', $path)[0],
                 'name' => $this->sentences->coefficient($path),
                 'below' => Format::quantity($figure['below']),
-                'unit' => $figure['unit'],
+                'unit' => $this->sentences->unit($figure['unit']),
                 'shipped' => $figure['figures'],
                 'drawn' => $drawn === null ? null : ['figures' => $drawn->three, 'records' => $drawn->records],
                 'own' => $figures->own[$path] ?? null,
@@ -147,8 +147,8 @@ final readonly class ShedResource
     }
 
     /**
-     * @return list<array<string, mixed>> what records say of the mix and of the time they took: what is asked about, then
-     * the newest
+     * @return list<array<string, mixed>> what records say of the mix and of the time they took: what is asked about,
+     * then the newest
      */
     private function lessons(Crew $crew): array
     {
@@ -188,7 +188,7 @@ final readonly class ShedResource
                 'path' => $one->path,
                 'name' => $this->sentences->coefficient($one->path),
                 'below' => Format::quantity($changeable[$one->path]['below']),
-                'unit' => $changeable[$one->path]['unit'],
+                'unit' => $this->sentences->unit($changeable[$one->path]['unit']),
                 'planned' => $one->planned,
                 'seen' => $one->seen,
             ];

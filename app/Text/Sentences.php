@@ -9,6 +9,7 @@ use Thicket\Catalogue\LookTest;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 use Thicket\Measure\System;
+use Thicket\Measure\Unit;
 
 /**
  * Turns codes and values into sentences (rulings B14): ICU messages in lang/LOCALE/*.json, read only here. A missing
@@ -69,6 +70,12 @@ final class Sentences
     public function ofPlant(string $species, string $what): string
     {
         return $this->has("plant.{$species}.{$what}") ? $this->name("plant.{$species}.{$what}") : '';
+    }
+
+    /** A unit as people write it; the table of coefficients has some that nothing is measured in. */
+    public function unit(string $code): string
+    {
+        return Unit::tryFrom($code)?->label() ?? $code;
     }
 
     /** A figure of the table of coefficients, by its path there. */

@@ -60,7 +60,7 @@ it('draws the next plan by what a signed record took, and says so', function () 
     expect([$figure['drawn']['figures'][1], $figure['drawn']['records'], $figure['own']])->toBe(['0.332', 1, null]);
     expect($need() / $before)->toEqualWithDelta(0.332 / 0.3, 0.001);
     expect($this->api('GET', "/steps/{$step->id}/recipe")->json('learned.0.us'))->toBe(
-        'One record of yours puts it at 0.332 L/m2 instead of 0.30: Basal bark, full wet',
+        'One record of yours puts it at 0.332 L/m² instead of 0.30: Basal bark, full wet',
     );
     // what somebody puts in holds over it
     $this->api(

@@ -169,7 +169,7 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await page.getByRole('tab', { name: 'Prices and figures' }).click();
     const lessons = page.getByRole('region', { name: 'What your records say' });
     const film = lessons.getByRole('listitem').filter({ hasText: /^Mix of record .* South lane/ });
-    await expect(film).toContainText(/Basal bark, full wet: 0\.\d+ L\/m2, planned with 0\.30/);
+    await expect(film).toContainText(/Basal bark, full wet: 0\.\d+ L\/m²,? planned with 0\.30/);
     await expect(film).toContainText('Counts');
     // two and a quarter hours for 42 stems: far out of the common, so a person is asked
     const hands = lessons.getByRole('listitem').filter({ hasText: /^Time of record .* South lane/ });
