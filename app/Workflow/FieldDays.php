@@ -60,6 +60,19 @@ final readonly class FieldDays
         return $out;
     }
 
+    /** @return list<string> ids of sheets that are out and not signed for: what a phone takes along */
+    public function toBeDone(User $user): array
+    {
+        return Sheet::query()
+            ->ofCrew($user)
+            ->whereNull('withdrawn_at')
+            ->whereDoesntHave('steps.records')
+            ->latest('issued_at')
+            ->limit(self::MOST_SHEETS)
+            ->pluck('id')
+            ->all();
+    }
+
     /** @return list<string> */
     private static function working(FieldLog $log): array
     {

@@ -123,6 +123,45 @@ test('works a day without signal: started, counted, reloaded in the wood, and ev
   await expect(page.getByText('Signed by Ada Thornbury')).toBeVisible();
 });
 
+test('has every job that is out on the phone once Today was seen, and opens it from there without signal', async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  const { sheet } = await issuedTrees(page);
+  await page.goto('/today');
+  await page.evaluate(async () => (await navigator.serviceWorker.ready).active?.state);
+  // the sheet itself was never opened on this phone
+  await expect
+    .poll(() =>
+      page.evaluate(
+        (id) =>
+          new Promise<boolean>((told) => {
+            const asked = indexedDB.open('thicket-field');
+            asked.onerror = () => told(false);
+            asked.onsuccess = () => {
+              const db = asked.result;
+              if (!db.objectStoreNames.contains('days')) return (db.close(), told(false));
+              const all = db.transaction('days').objectStore('days').getAllKeys();
+              all.onsuccess = () => (db.close(), told(all.result.some((key) => String(key).endsWith(id))));
+            };
+          }),
+        sheet,
+      ),
+    )
+    .toBe(true);
+  await context.setOffline(true);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Jobs this phone has with it' })).toBeVisible();
+  await isAccessible(page);
+  await page
+    .getByRole('link', { name: /Basal bark, Tree-of-heaven/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: /things to tick before you begin/ })).toBeVisible();
+  await context.setOffline(false);
+});
+
 test('two phones on one job: counts add up, what they say differently is shown to a person', async ({
   page,
   browser,

@@ -1,10 +1,11 @@
 import { liveQuery } from 'dexie';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
-import { api, jobNow, Refusal, unwrap } from '@/api/client';
+import { jobNow } from '@/api/client';
 import { useSession } from '@/composables/useSession';
 import { addNote, dayKey, field, type FieldNote, type KeptDay, type KeptNote } from './fieldStore';
 import { inOrder } from './fieldLog';
 import { fetchTheirs, recount, sendNow, sendSoon } from './fieldSync';
+import { takeAlong } from './takeAlong';
 
 /** Looks for what others noted, while the screen is open. */
 const OTHERS_MS = 30_000;
@@ -37,7 +38,7 @@ export function useFieldDay(sheetId: () => string) {
           (all) => (kept.value = all),
         ),
       ];
-      await takeAlong(me.id, id, missing);
+      missing.value = (await takeAlong(me.id, id)) ?? '';
       void sendNow();
     },
     { immediate: true },
@@ -77,32 +78,4 @@ export function useFieldDay(sheetId: () => string) {
     await recount();
   };
   return { day, notes, refused, missing, by, full, add, putAway };
-}
-
-/** Brings the sheet onto this device, or its newest state; what is here stays where there is no signal. */
-async function takeAlong(me: string, id: string, missing: { value: string }): Promise<void> {
-  missing.value = '';
-  const key = dayKey(me, id);
-  try {
-    const sheet = await unwrap(api.GET('/sheets/{sheet}', { params: { path: { sheet: id } } }));
-    const stand = await unwrap(api.GET('/stands/{stand}', { params: { path: { stand: sheet.snapshot.standId } } }));
-    const before = await field().days.get(key);
-    await field().days.put({
-      key,
-      user: me,
-      sheet,
-      timeZone: stand.season.timeZone,
-      people: stand.crew.map((p) => p.name),
-      seen: before?.seen ?? 0,
-      withdrawn: sheet.withdrawn,
-      signed: before?.signed ?? false,
-      keptAt: Date.now(),
-    });
-    await fetchTheirs(me, id);
-    // asked for once something is kept that must not go
-    void navigator.storage?.persist?.();
-  } catch (e) {
-    if (!(e instanceof Refusal)) throw e;
-    if ((await field().days.get(key)) === undefined) missing.value = e.message;
-  }
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { calendarDaysQuery, todayHoursQuery, todayQuery } from '@/api/queries';
 import { dayText, plusDays } from '@/components/dates';
@@ -8,15 +8,28 @@ import ActButton from '@/components/form/ActButton.vue';
 import { momentText } from '@/features/when/hours';
 import EmptyState from '@/components/feedback/EmptyState.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
+import { useSession } from '@/composables/useSession';
 import FieldLines from './FieldLines.vue';
 import TodayLine from './TodayLine.vue';
 import { groundsOf, groupsOf, isOf, type Line, NOBODY, peopleOf } from './groups';
 
 /** What is next, the furthest along first, each group with the reason why it comes there. */
 
+const KeptDays = defineAsyncComponent(() => import('@/features/field-mode/KeptDays.vue'));
 const { t } = useI18n();
+const { user, mayWrite } = useSession();
 const { data, isPending, error } = useQuery(todayQuery());
 const { data: hours } = useQuery(todayHoursQuery());
+// what is out is taken along while there is signal, once Today itself is there
+watch(
+  () => data.value?.sheets,
+  (sheets) => {
+    const me = user.value?.id;
+    if (me && sheets?.length && mayWrite.value)
+      void import('@/features/field-mode/takeAlong').then((t) => t.takeAllAlong(me, sheets));
+  },
+  { immediate: true },
+);
 const ground = ref('');
 const who = ref('');
 /** Jobs that may be done, with the line of their stand. */
@@ -62,7 +75,10 @@ const groups = computed(() =>
 <template>
   <div class="stack">
     <h1>{{ data ? dayText(data.day, true) : t('station.today') }}</h1>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <template v-if="error">
+      <p class="fault" role="alert">{{ error.message }}</p>
+      <KeptDays />
+    </template>
     <p v-else-if="isPending" role="status">{{ t('frame.loading') }}</p>
     <EmptyState v-else-if="data && data.lines.length === 0" :said="t('today.empty')">
       <RouterLink class="btn main" :to="{ name: 'ground' }">{{ t('today.toGround') }}</RouterLink>
