@@ -86,6 +86,18 @@ final readonly class FieldResource
                 array_values($log->said()),
             ),
             'conflicts' => $log->conflicts(),
+            'marks' => array_map(
+                static fn(FieldEvent $e): array => [
+                    'id' => $e->id,
+                    'at' => self::moment($e->at, $zone),
+                    'by' => $e->by,
+                    'state' => $e->text('state'),
+                    'position' => $e->body['position'] ?? null,
+                    'within' => Format::quantity(Quantity::ofWire($e->body['within'] ?? null)),
+                    'why' => $e->body['why'] ?? null,
+                ],
+                $log->kind(EventKind::Mark),
+            ),
             'incidents' => array_map(
                 static fn(FieldEvent $e): array => [
                     'at' => self::moment($e->at, $zone),

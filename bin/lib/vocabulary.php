@@ -42,6 +42,7 @@ function vocabulary(Catalogue $catalogue): array
         'FAMILIES' => Method::FAMILIES,
         'COMPASS' => FactName::COMPASS,
         'SKIES' => FieldEventReader::SKY,
+        'MARKS' => FieldEventReader::MARKS,
         'INCIDENTS' => FieldEventReader::INCIDENTS,
         'SURFACES' => Spill::SURFACES,
         'AMENDED' => RecordFields::AMENDED,

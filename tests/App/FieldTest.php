@@ -337,3 +337,41 @@ it('ends the same from 1,000 notes sent out of order and twice', function () {
         str_replace('-7000-', '-7001-', json_encode($inOrder, JSON_THROW_ON_ERROR)),
     );
 });
+
+it('takes the way that another device recorded, the same file once, and holds it against the patch', function () {
+    $this->as();
+    [, $sheet] = issuedTrees($this);
+    $way = static fn(float $south): string => '<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"><trk>' .
+        "<trkseg><trkpt lat=\"{$south}\" lon=\"-71.19990\"/><trkpt lat=\"{$south}\" lon=\"-71.19970\"/>" .
+        "<trkpt lat=\"{$south}\" lon=\"-71.19950\"/></trkseg></trk></gpx>";
+    $send = fn(string $gpx) => $this->api('POST', "/sheets/{$sheet}/tracks", ['gpx' => $gpx]);
+    expect($send($way(44.1002))->assertOk()->json('taken'))->toBe(1);
+    $again = $send($way(44.1002))->assertOk();
+    expect([$again->json('taken'), $again->json('known')])->toBe([0, 1]);
+    // 0.0004 degrees of longitude at 44.1 degrees are 32.0 m: 2 m wide, 64 m2
+    $covered = fn(): float => (float) $this->api('GET', "/sheets/{$sheet}/coverage?width=2 m")->json('covered.value');
+    expect($covered())->toEqualWithDelta(64.0, 0.6);
+    $send($way(44.1003))->assertOk();
+    expect($covered())->toEqualWithDelta(128.0, 1.2);
+    $send($way(45.1))->assertStatus(422)->assertJsonPath('errors.0.pointer', '/gpx');
+    $send('<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"/>')->assertStatus(422);
+});
+
+it('tells the spots that were marked, and signs them with the day', function () {
+    $this->as();
+    [, $sheet] = issuedTrees($this);
+    $mark = fieldNote(1, 'mark', ['state' => 'missed', 'position' => [-71.1995, 44.1002], 'why' => 'wren']);
+    $day = $this->api('POST', "/sheets/{$sheet}/notes", [
+        'notes' => [$mark, fieldNote(2, 'mark', ['state' => 'left', 'position' => [-71.1996, 44.1002]])],
+    ])
+        ->assertOk()
+        ->json('day');
+    expect(array_column($day['marks'], 'state'))
+        ->toBe(['missed', 'left'])
+        ->and($day['marks'][0]['why'])
+        ->toBe('wren');
+    $record = $this->api('POST', "/sheets/{$sheet}/records", signed())
+        ->assertCreated()
+        ->json();
+    expect(array_column($record['body']['field']['marks'], 'state'))->toBe(['missed', 'left']);
+});

@@ -58,6 +58,27 @@ test('works a day without signal: started, counted, reloaded in the wood, and ev
     await expect(page.getByText('Gone over twice:')).toBeVisible();
     await isAccessible(page);
   });
+  await test.step('a spot marked by keys, and the way of another device', async () => {
+    await page.getByRole('button', { name: 'Mark a spot' }).click();
+    const map = page.getByRole('application', { name: /^Map: tap where the spot is/ });
+    await map.press('ArrowRight');
+    await page.getByRole('radio', { name: 'missed, to come back to' }).check({ force: true });
+    await page.getByLabel(/^Why \(wren/).fill('Ran out by the ditch');
+    await isAccessible(page);
+    await page.getByRole('button', { name: 'Put it here' }).click();
+    await expect(page.getByRole('listitem').filter({ hasText: 'Ran out by the ditch' })).toBeVisible();
+    const here = [44.1, -71.2];
+    const point = (i: number): string => `<trkpt lat="${here[0]! + 0.0001}" lon="${here[1]! + i * 0.00005}"/>`;
+    await page.getByLabel('A way that another device recorded (GPX)').setInputFiles({
+      name: 'way.gpx',
+      mimeType: 'application/gpx+xml',
+      buffer: Buffer.from(
+        `<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>${[0, 1, 2, 3].map(point).join('')}</trkseg></trk></gpx>`,
+      ),
+    });
+    await expect.poll(async () => (await fieldDay(page, sheet)).notes).toBeGreaterThan(0);
+    await expect(page.getByRole('button', { name: 'All sent' })).toBeVisible();
+  });
   const noted = (await fieldDay(page, sheet)).notes;
 
   await context.setOffline(true);

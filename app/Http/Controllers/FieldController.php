@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\ReadTrackFile;
 use App\Actions\TakeFieldNotes;
 use App\Exceptions\Stopped;
 use App\Models\FieldNote;
@@ -16,6 +17,7 @@ use Thicket\Input\Refused;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
+use Thicket\Survey\Exchange\FileFormat;
 use Thicket\Survey\Outline;
 
 /** Notes of a field day, from phones that were without signal. */
@@ -62,6 +64,23 @@ final class FieldController extends Controller
         }
 
         return $this->json($taken + $this->body($sheet, $after));
+    }
+
+    /** A way that another device recorded. */
+    public function storeTracks(
+        Request $request,
+        string $sheetId,
+        ReadTrackFile $read,
+        TakeFieldNotes $take,
+    ): JsonResponse {
+        $user = $this->user($request);
+        $sheet = CrewRows::sheet($user, $sheetId);
+        $in = $this->fields($request);
+        $gpx = $in->document('gpx', FileFormat::MOST_BYTES);
+        $this->done($in);
+        $taken = $take($sheet, $user, $read($sheet, $user, (string) $gpx));
+
+        return $this->json($taken + $this->body($sheet, 0));
     }
 
     /** What the tracks of the day cover of the patch as it stood when the sheet was issued. */

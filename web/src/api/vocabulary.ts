@@ -144,6 +144,12 @@ export const SKIES = [
   'drizzle',
 ] as const;
 
+export const MARKS = [
+  'treated',
+  'left',
+  'missed',
+] as const;
+
 export const INCIDENTS = [
   'spill',
   'exposure',

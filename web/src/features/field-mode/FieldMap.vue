@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
+import type { Mark } from './marks';
 import type { TrackPoint } from './useTrack';
 
 /** The patch, what nobody enters, where one went and stands; from what the sheet carries, so without signal too. */
@@ -10,7 +11,10 @@ const props = defineProps<{
   track: readonly (readonly TrackPoint[])[];
   here: TrackPoint | null;
   coverage: Schemas['Coverage'] | null;
+  marks: readonly Mark[];
 }>();
+/** Where a mark is to be put; null while none is. */
+const cross = defineModel<[number, number] | null>('cross', { required: true });
 const { t } = useI18n();
 const WIDTH = 360;
 const MARGIN = 14;
@@ -30,8 +34,44 @@ const frame = computed(() => {
       return `${(MARGIN + x * scale).toFixed(1)} ${(MARGIN + y * scale).toFixed(1)}`;
     },
     height: Math.round((north - south) * scale + 2 * MARGIN),
+    /** The position under a point of the picture. */
+    under: (x: number, y: number): [number, number] => [
+      west + (x - MARGIN) / scale / narrow,
+      north - (y - MARGIN) / scale,
+    ],
   };
 });
+const picture = ref<SVGSVGElement | null>(null);
+const STEP = 6;
+const STEPS: Record<string, [number, number]> = {
+  ArrowLeft: [-STEP, 0],
+  ArrowRight: [STEP, 0],
+  ArrowUp: [0, -STEP],
+  ArrowDown: [0, STEP],
+};
+const spotOf = (p: readonly (number | null)[]): [number, number] => {
+  const [x, y] = frame.value
+    .at(p as number[])
+    .split(' ')
+    .map(Number);
+  return [x ?? 0, y ?? 0];
+};
+const put = (x: number, y: number): void => {
+  const inside = (n: number, most: number): number => Math.min(most, Math.max(0, n));
+  cross.value = frame.value.under(inside(x, WIDTH), inside(y, frame.value.height));
+};
+const tap = (event: MouseEvent): void => {
+  const box = picture.value?.getBoundingClientRect();
+  if (!cross.value || !box) return;
+  put(((event.clientX - box.left) / box.width) * WIDTH, ((event.clientY - box.top) / box.height) * frame.value.height);
+};
+const move = (event: KeyboardEvent): void => {
+  const by = STEPS[event.key];
+  if (!cross.value || !by) return;
+  event.preventDefault();
+  const [x, y] = spotOf(cross.value);
+  put(x + by[0], y + by[1]);
+};
 const path = (polygon: readonly (readonly (readonly number[])[])[]): string =>
   polygon.map((ring) => `M${ring.map((p) => frame.value.at(p)).join('L')}Z`).join('');
 const line = (points: readonly (readonly (number | null)[])[]): string =>
@@ -40,7 +80,17 @@ const spot = computed(() => (props.here ? frame.value.at(props.here.slice(0, 2) 
 </script>
 
 <template>
-  <svg class="map" :viewBox="`0 0 ${WIDTH} ${frame.height}`" role="img" :aria-label="t('fieldMode.map')">
+  <svg
+    ref="picture"
+    class="map"
+    :class="{ placing: cross }"
+    :viewBox="`0 0 ${WIDTH} ${frame.height}`"
+    :role="cross ? 'application' : 'img'"
+    :tabindex="cross ? 0 : undefined"
+    :aria-label="t(cross ? 'fieldMode.place' : 'fieldMode.map')"
+    @click="tap"
+    @keydown="move"
+  >
     <path class="patch" :d="path(rings)" />
     <path v-for="(p, i) in coverage?.coveredShapes ?? []" :key="`c${i}`" class="covered" :d="path(p)" />
     <path v-for="(p, i) in coverage?.twiceShapes ?? []" :key="`t${i}`" class="twice" :d="path(p)" />
@@ -50,6 +100,17 @@ const spot = computed(() => (props.here ? frame.value.at(props.here.slice(0, 2) 
     </template>
     <path class="edge" :d="path(rings)" />
     <path v-for="(one, i) in track" :key="`w${i}`" class="way" :d="line(one)" />
+    <g
+      v-for="m in marks"
+      :key="m.id"
+      :transform="`translate(${spotOf(m.position).join(' ')})`"
+      :class="['mark', m.state]"
+    >
+      <circle v-if="m.state === 'treated'" r="5" />
+      <rect v-else-if="m.state === 'left'" x="-5" y="-5" width="10" height="10" />
+      <path v-else d="M-6-6L6 6M6-6L-6 6" />
+    </g>
+    <path v-if="cross" class="cross" :transform="`translate(${spotOf(cross).join(' ')})`" d="M-12 0H12M0-12V12" />
     <circle v-if="spot" class="here" :cx="spot[0]" :cy="spot[1]" r="7" />
   </svg>
 </template>
@@ -92,6 +153,27 @@ const spot = computed(() => (props.here ? frame.value.at(props.here.slice(0, 2) 
   fill: none;
   stroke: var(--sloe);
   stroke-width: 2;
+}
+.placing {
+  cursor: crosshair;
+  outline-offset: 2px;
+}
+.mark.treated {
+  fill: var(--moss);
+}
+.mark.left {
+  fill: var(--paper);
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.mark.missed {
+  fill: none;
+  stroke: var(--haw);
+  stroke-width: 3;
+}
+.cross {
+  stroke: var(--sloe);
+  stroke-width: 3;
 }
 .here {
   fill: var(--sloe);

@@ -12,6 +12,7 @@ import HappenedPart from './HappenedPart.vue';
 import WayPart from './WayPart.vue';
 import WeatherPart from './WeatherPart.vue';
 import { beforeStart, clockAt, clocksOf, workingOf } from './fieldLog';
+import { fetchTheirs } from './fieldSync';
 import { sendNow, useSending } from './sending';
 import { useAlarms } from './useAlarms';
 import { useFieldDay } from './useFieldDay';
@@ -19,9 +20,10 @@ import { useFieldDay } from './useFieldDay';
 /** The field day in one hand: before, at work, afterwards; whatever is noted stays on this phone till it is sent. */
 const props = defineProps<{ sheet: string }>();
 const { t } = useI18n();
-const { format } = useSession();
+const { format, user } = useSession();
 const { day, notes, refused, missing, by, full, add, putAway } = useFieldDay(() => props.sheet);
 const { state, unsent } = useSending();
+const lookAgain = (): void => void (user.value && fetchTheirs(user.value.id, props.sheet));
 
 const PARTS = ['before', 'work', 'after'] as const;
 const part = ref<(typeof PARTS)[number]>('before');
@@ -110,6 +112,7 @@ const work = async (what: 'start' | 'pause' | 'stop'): Promise<void> => {
         :notes="notes"
         @note="add"
         @entered="entered = $event"
+        @brought="lookAgain"
       />
       <WeatherPart
         v-if="part !== 'after'"

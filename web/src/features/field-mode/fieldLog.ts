@@ -170,7 +170,9 @@ export function recordOf(notes: readonly FieldNote[], timeZone: string) {
   const readings = notes.filter((n) => n.kind === 'reading');
   const told = (name: string) => readings.findLast((n) => n[name])?.[name];
   const said = (name: string): string => [...new Set(saidOf(notes, name).map((n) => String(n.value)))].join(' / ');
-  const words = notes.filter((n) => n.kind === 'note' || n.kind === 'incident').map((n) => String(n.text));
+  const words = notes
+    .filter((n) => n.kind === 'note' || n.kind === 'incident' || (n.kind === 'mark' && n.why))
+    .map((n) => String(n.kind === 'mark' ? n.why : n.text));
   const start = times.find((n) => n.what === 'start');
   const sky = told('sky');
   const all = {
