@@ -23,7 +23,8 @@ return [
     // Bytes of a body, and the routes that take more: pictures, files of shapes, walked lines, a count as a table.
     'body_limit_bytes' => 262_144,
     'large_bodies' => [
-        'api/v1/sightings/[^/]+/photos' => 13_000_000,
+        'api/v1/(sightings|sheets)/[^/]+/photos' => 13_000_000,
+        'api/v1/sheets/[^/]+/tracks' => 14_000_000,
         'api/v1/grounds/[^/]+/imports(/preview)?' => 14_000_000,
         'api/v1/outlines' => 14_000_000,
         'api/v1/stands/[^/]+/tally/csv' => 500_000,

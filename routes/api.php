@@ -214,6 +214,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::put('steps/{step}/recipe', [RecipeController::class, 'update']);
         Route::post('stands/{stand}/sheets', [SheetController::class, 'store']);
         Route::post('sheets/{sheet}/notes', [FieldController::class, 'store']);
+        Route::post('sheets/{sheet}/photos', [PhotoController::class, 'storeOfSheet']);
         Route::post('sheets/{sheet}/tracks', [FieldController::class, 'storeTracks']);
         Route::post('sheets/{sheet}/records', [RecordController::class, 'store']);
         Route::post('records/{record}/amendments', [AmendmentController::class, 'store']);

@@ -59,6 +59,7 @@ enum Sealed: string
             self::Photo => [
                 'id',
                 'sighting_id',
+                'sheet_id',
                 'file',
                 'width',
                 'height',

@@ -13,12 +13,12 @@ final class PhotoPolicy
 {
     public function view(User $user, Photo $photo): Response
     {
-        return $photo->sighting->ground->crew_id === $user->crew_id ? Response::allow() : Response::denyAsNotFound();
+        return $photo->crewId() === $user->crew_id ? Response::allow() : Response::denyAsNotFound();
     }
 
     public function delete(User $user, Photo $photo): Response
     {
-        if ($photo->sighting->ground->crew_id !== $user->crew_id) {
+        if ($photo->crewId() !== $user->crew_id) {
             return Response::denyAsNotFound();
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Resources;
 
 use App\Models\FieldNote;
+use App\Models\Photo;
 use App\Models\Sheet;
 use App\Support\Format;
 use Thicket\FieldDay\CarriedLimits;
@@ -98,6 +99,7 @@ final readonly class FieldResource
                 ],
                 $log->kind(EventKind::Mark),
             ),
+            'photos' => $this->photos($sheet, $log, $zone),
             'incidents' => array_map(
                 static fn(FieldEvent $e): array => [
                     'at' => self::moment($e->at, $zone),
@@ -111,6 +113,24 @@ final readonly class FieldResource
             'notes' => array_map(static fn(FieldEvent $e): string => $e->text('text'), $log->kind(EventKind::Note)),
             'takenBack' => count($log->undone),
         ];
+    }
+
+    /** @return list<array<string, mixed>> pictures that stand, whether their file is here yet or still on a phone */
+    private function photos(Sheet $sheet, FieldLog $log, ?string $zone): array
+    {
+        $noted = $log->kind(EventKind::Photo);
+        $here = $noted === [] ? [] : Photo::query()->where('sheet_id', $sheet->id)->pluck('id')->all();
+
+        return array_map(
+            static fn(FieldEvent $e): array => [
+                'id' => $e->text('photo'),
+                'at' => self::moment($e->at, $zone),
+                'by' => $e->by,
+                'text' => $e->body['text'] ?? null,
+                'here' => in_array($e->text('photo'), $here, true),
+            ],
+            $noted,
+        );
     }
 
     /** @return array<string, mixed> */

@@ -120,7 +120,11 @@ final readonly class Verifier
             Sealed::Record => $own('records'),
             Sealed::LookBack => DB::table('look_backs')->whereIn('record_id', $own('records')->select('id')),
             Sealed::Amendment => DB::table('record_amendments')->whereIn('record_id', $own('records')->select('id')),
-            Sealed::Photo => DB::table('photos')->whereIn('sighting_id', $sightings->select('id')),
+            Sealed::Photo => DB::table('photos')->where(
+                static fn(Builder $photos) => $photos
+                    ->whereIn('sighting_id', $sightings->select('id'))
+                    ->orWhereIn('sheet_id', $own('sheets')->select('id')),
+            ),
             Sealed::PhotoDropped => null,
         };
     }

@@ -162,7 +162,7 @@ return new class extends Migration {
         });
         Schema::create('photos', function (Blueprint $table): void {
             $table->uuid('id')->primary();
-            $table->foreignUuid('sighting_id')->constrained();
+            $table->foreignUuid('sighting_id')->nullable()->constrained();
             $table->string('file', 80)->comment('name under the photo store, outside the web root');
             $table->unsignedInteger('width');
             $table->unsignedInteger('height');

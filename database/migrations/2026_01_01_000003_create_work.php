@@ -160,6 +160,9 @@ return new class extends Migration {
             $table->foreignUuid('made_by')->constrained('users');
             $table->timestamp('created_at');
         });
+        Schema::table('photos', function (Blueprint $table): void {
+            $table->foreignUuid('sheet_id')->nullable()->after('sighting_id')->constrained()->comment('of a field day');
+        });
         // what each record says of the figures that plans go by; worked out of the record, so it may be made anew
         Schema::create('record_lessons', function (Blueprint $table): void {
             $table->uuid('id')->primary();
@@ -191,6 +194,7 @@ return new class extends Migration {
 
     public function down(): void
     {
+        Schema::table('photos', fn(Blueprint $table) => $table->dropConstrainedForeignId('sheet_id'));
         foreach (
             [
                 'look_backs',

@@ -375,3 +375,48 @@ it('tells the spots that were marked, and signs them with the day', function () 
         ->json();
     expect(array_column($record['body']['field']['marks'], 'state'))->toBe(['missed', 'left']);
 });
+
+it('keeps a picture of the day once, seals it, and says of one that is still on a phone that it is', function () {
+    $this->as();
+    [, $sheet] = issuedTrees($this);
+    [$id, $other] = ['01a22634-0000-7000-8000-00000000aa01', '01a22634-0000-7000-8000-00000000aa02'];
+    $path = tempnam(sys_get_temp_dir(), 'shot');
+    $picture = imagecreatetruecolor(40, 30);
+    imagejpeg($picture, $path);
+    $send = fn(string $as) => $this->call(
+        'POST',
+        "/api/v1/sheets/{$sheet}/photos",
+        ['id' => $as],
+        [],
+        ['photo' => new Illuminate\Http\UploadedFile($path, 'shot.jpg', null, null, true)],
+        ['HTTP_ACCEPT' => 'application/json', 'CONTENT_TYPE' => 'multipart/form-data'],
+    );
+    $day = $this->api('POST', "/sheets/{$sheet}/notes", [
+        'notes' => [
+            fieldNote(1, 'photo', ['photo' => $id, 'text' => 'The wren stump']),
+            fieldNote(2, 'photo', ['photo' => $other]),
+        ],
+    ])
+        ->assertOk()
+        ->json('day.photos');
+    expect(array_column($day, 'here'))->toBe([false, false]);
+    $send($id)->assertStatus(201)->assertJsonPath('photo', $id);
+    $send($id)->assertStatus(200);
+    $send('not an id')->assertStatus(422)->assertJsonPath('errors.0.pointer', '/id');
+    expect(App\Models\Photo::query()->where('sheet_id', $sheet)->count())->toBe(1);
+    $day = $this->api('GET', "/sheets/{$sheet}/notes")->json('day.photos');
+    expect(array_column($day, 'here'))
+        ->toBe([true, false])
+        ->and($day[0]['text'])
+        ->toBe('The wren stump');
+    $this->get("/api/v1/photos/{$id}/thumb")->assertOk();
+    // it stays with its day, and the chain misses it where its file was changed
+    $this->api('DELETE', "/photos/{$id}")->assertStatus(409);
+    $crew = Crew::query()->firstOrFail();
+    $faults = static fn(): array => array_column(app(Verifier::class)->crew($crew)->faults, 'code');
+    expect($faults())->toBe([]);
+    $file = storage_path("app/photos/{$id}.full.jpg");
+    file_put_contents($file, 'x', FILE_APPEND);
+    expect($faults())->toBe(['file-changed']);
+    unlink($file);
+});

@@ -124,6 +124,7 @@ const ROUTES = [
         'PUT steps/{step}/card',
         'POST steps/{step}/batches',
         'POST sheets/{sheet}/notes',
+        'POST sheets/{sheet}/photos',
         'POST sheets/{sheet}/tracks',
         'POST sheets/{sheet}/records',
         'POST records/{record}/amendments',

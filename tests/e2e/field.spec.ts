@@ -59,6 +59,7 @@ test('works a day without signal: started, counted, reloaded in the wood, and ev
     await isAccessible(page);
   });
   await test.step('a spot marked by keys, and the way of another device', async () => {
+    const before = (await fieldDay(page, sheet)).notes;
     await page.getByRole('button', { name: 'Mark a spot' }).click();
     const map = page.getByRole('application', { name: /^Map: tap where the spot is/ });
     await map.press('ArrowRight');
@@ -67,16 +68,14 @@ test('works a day without signal: started, counted, reloaded in the wood, and ev
     await isAccessible(page);
     await page.getByRole('button', { name: 'Put it here' }).click();
     await expect(page.getByRole('listitem').filter({ hasText: 'Ran out by the ditch' })).toBeVisible();
-    const here = [44.1, -71.2];
-    const point = (i: number): string => `<trkpt lat="${here[0]! + 0.0001}" lon="${here[1]! + i * 0.00005}"/>`;
+    const point = (i: number): string => `<trkpt lat="44.1001" lon="${-71.2 + i * 0.00005}"/>`;
+    const way = `<trk><trkseg>${[0, 1, 2, 3].map(point).join('')}</trkseg></trk>`;
     await page.getByLabel('A way that another device recorded (GPX)').setInputFiles({
       name: 'way.gpx',
       mimeType: 'application/gpx+xml',
-      buffer: Buffer.from(
-        `<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>${[0, 1, 2, 3].map(point).join('')}</trkseg></trk></gpx>`,
-      ),
+      buffer: Buffer.from(`<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1">${way}</gpx>`),
     });
-    await expect.poll(async () => (await fieldDay(page, sheet)).notes).toBeGreaterThan(0);
+    await expect.poll(async () => (await fieldDay(page, sheet)).notes).toBe(before + 2);
     await expect(page.getByRole('button', { name: 'All sent' })).toBeVisible();
   });
   const noted = (await fieldDay(page, sheet)).notes;
@@ -89,6 +88,11 @@ test('works a day without signal: started, counted, reloaded in the wood, and ev
     await expect(pad(page)).toContainText('4');
     await page.getByRole('button', { name: /notes? not sent/ }).click();
     await expect(page.getByRole('button', { name: /not sent.*no signal/ })).toBeVisible();
+    // a picture waits on the phone like everything else
+    await page.getByLabel('What the next one shows').fill('The stump by the ditch');
+    await page.getByLabel('Take or choose a picture').setInputFiles('docs/screenshots/phone-field-day.png');
+    await expect(page.getByRole('img', { name: 'The stump by the ditch' })).toBeVisible();
+    await expect(page.getByText('not sent yet', { exact: true })).toBeVisible();
     await page.getByRole('button', { name: /Start: Tell whoever waits/ }).click();
     await expect(page.getByRole('timer')).toContainText('Tell whoever waits');
     await isAccessible(page);
@@ -135,13 +139,14 @@ test('works a day without signal: started, counted, reloaded in the wood, and ev
   // the record is what is left: it waits for a person
   await expect(page.getByRole('button', { name: /^1 note not sent/ })).toBeVisible();
   const told = await fieldDay(page, sheet);
-  // a start, five taps, one taken back, a clock, one tap more, a stop
-  expect(told).toEqual({ treated: 5, notes: noted + 10 });
+  // a start, five taps, one taken back, a picture, a clock, one tap more, a stop
+  expect(told).toEqual({ treated: 5, notes: noted + 11 });
   await page.getByRole('button', { name: 'Seal it now' }).click();
   await expect(page.getByRole('heading', { name: 'Signed on this phone, not sealed' })).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'All sent' })).toBeVisible();
   await page.goto(`/stands/${stand}/look-back`);
   await expect(page.getByText('Signed by Ada Thornbury')).toBeVisible();
+  await expect(page.getByRole('img', { name: 'The stump by the ditch' })).toBeVisible();
 });
 
 test('has every job that is out on the phone once Today was seen, and opens it from there without signal', async ({
@@ -164,7 +169,7 @@ test('has every job that is out on the phone once Today was seen, and opens it f
               const db = asked.result;
               if (!db.objectStoreNames.contains('days')) return (db.close(), told(false));
               const all = db.transaction('days').objectStore('days').getAllKeys();
-              all.onsuccess = () => (db.close(), told(all.result.some((key) => String(key).endsWith(id))));
+              all.onsuccess = () => (db.close(), told(all.result.some((key) => (key as string).endsWith(id))));
             };
           }),
         sheet,

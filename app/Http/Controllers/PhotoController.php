@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\KeepPhoto;
+use App\Exceptions\Stopped;
 use App\Models\Photo;
 use App\Models\Sealed;
 use App\Models\Sighting;
 use App\Photos\PhotoStore;
+use App\Repositories\CrewRows;
 use App\Resources\SightingResource;
 use App\Seal\Chain;
 use Illuminate\Http\JsonResponse;
@@ -17,44 +20,28 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Thicket\Input\Faults;
+use Thicket\Input\Fields;
 use Thicket\Input\Refused;
 
-/** Photos of a sighting. */
+/** Photos of a sighting, and of a field day. */
 final class PhotoController extends Controller
 {
     private const MOST_PHOTOS = 12;
+    private const MOST_OF_A_DAY = 60;
 
     public function __construct(private readonly SightingResource $resource) {}
 
     /** The place that the camera wrote is told in the answer and kept nowhere; the person takes it over or not. */
-    public function store(Request $request, string $id, PhotoStore $store, Chain $chain): JsonResponse
+    public function store(Request $request, string $id, KeepPhoto $keep): JsonResponse
     {
         $sighting = $this->find($request, $id);
-        $upload = $request->file('photo');
-        if (!($upload instanceof UploadedFile) || !$upload->isValid()) {
-            throw Refused::at(
-                '/photo',
-                $upload instanceof UploadedFile
-                    ? 'The picture did not arrive whole; it may be larger than 12 MB.'
-                    : 'Send one picture as the form field photo.',
-            );
-        }
+        $upload = self::upload($request);
         if ($sighting->photos->count() >= self::MOST_PHOTOS) {
             throw Refused::at('/photo', 'A sighting holds at most ' . self::MOST_PHOTOS . ' pictures.');
         }
         $photoId = (string) Str::uuid7();
-        $taken = $store->take($upload->getPathname(), $photoId);
-        $offered = $taken['offered'];
-        unset($taken['offered']);
-        try {
-            $photo = Photo::create(
-                ['id' => $photoId, 'sighting_id' => $sighting->id, 'made_by' => $this->user($request)->id] + $taken,
-            );
-            $chain->add($sighting->ground->crew_id, Sealed::Photo, $photo->id);
-        } catch (\Throwable $e) {
-            $store->drop($photoId);
-            throw $e;
-        }
+        $offered = $keep($upload, $photoId, $this->user($request), ['sighting_id' => $sighting->id]);
 
         return $this->json(
             [
@@ -66,11 +53,52 @@ final class PhotoController extends Controller
         );
     }
 
+    /** A picture of a field day, with the id that its note names: sent twice, it is kept once. */
+    public function storeOfSheet(Request $request, string $sheetId, KeepPhoto $keep): JsonResponse
+    {
+        $user = $this->user($request);
+        $sheet = CrewRows::sheet($user, $sheetId);
+        $in = Fields::of($request->except('photo'), new Faults());
+        $id = (string) $in->uuid('id');
+        $this->done($in);
+        $there = Photo::query()->find($id);
+        if ($there !== null && $there->sheet_id !== $sheet->id) {
+            throw Refused::at('/id', 'This id is taken; make a new one.');
+        }
+        if ($there === null) {
+            $upload = self::upload($request);
+            if (Photo::query()->where('sheet_id', $sheet->id)->count() >= self::MOST_OF_A_DAY) {
+                throw Refused::at('/photo', 'A field day holds at most ' . self::MOST_OF_A_DAY . ' pictures.');
+            }
+            $keep($upload, $id, $user, ['sheet_id' => $sheet->id]);
+        }
+
+        return $this->json(['photo' => $id], $there === null ? 201 : 200);
+    }
+
+    private static function upload(Request $request): UploadedFile
+    {
+        $upload = $request->file('photo');
+        if (!($upload instanceof UploadedFile) || !$upload->isValid()) {
+            throw Refused::at(
+                '/photo',
+                $upload instanceof UploadedFile
+                    ? 'The picture did not arrive whole; it may be larger than 12 MB.'
+                    : 'Send one picture as the form field photo.',
+            );
+        }
+
+        return $upload;
+    }
+
     public function destroy(Request $request, string $id, PhotoStore $store, Chain $chain): JsonResponse
     {
         $photo = $this->photo($id);
         Gate::authorize('delete', $photo);
-        $chain->add($photo->sighting->ground->crew_id, Sealed::PhotoDropped, $photo->id);
+        if ($photo->sighting_id === null) {
+            throw new Stopped(409, 'A picture of a field day stays with its day; take back its note instead.');
+        }
+        $chain->add((string) $photo->crewId(), Sealed::PhotoDropped, $photo->id);
         $photo->delete();
         // the file goes once it is sure that the row is gone
         DB::afterCommit(static fn() => $store->drop($photo->file));
@@ -104,7 +132,7 @@ final class PhotoController extends Controller
     private function photo(string $id): Photo
     {
         return Photo::query()
-            ->with(['sighting.ground'])
+            ->with(['sighting.ground', 'sheet'])
             ->findOrFail($id);
     }
 

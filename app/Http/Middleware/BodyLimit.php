@@ -24,7 +24,9 @@ final readonly class BodyLimit
             return Problem::answer(413, 'This is larger than ' . intdiv($most, 1000) . ' kB; send less at a time.');
         }
         $type = strtolower(trim(explode(';', (string) $request->headers->get('Content-Type'))[0]));
-        $wanted = $request->is('api/v1/sightings/*/photos') ? 'multipart/form-data' : 'application/json';
+        $wanted = $request->is('api/v1/sightings/*/photos', 'api/v1/sheets/*/photos')
+            ? 'multipart/form-data'
+            : 'application/json';
         if ((int) $length > 0 && $request->is('api/*') && $type !== $wanted) {
             return Problem::answer(415, "Send the body as {$wanted}.");
         }

@@ -27,6 +27,8 @@ enum EventKind: string
     case Track = 'track';
     /** A field of the record, said anew: it names what it takes the place of. */
     case Say = 'say';
+    /** A picture, whose file comes after it. */
+    case Photo = 'photo';
     case Incident = 'incident';
     case Note = 'note';
     /** One of the others is taken back. */

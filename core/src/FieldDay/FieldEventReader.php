@@ -96,6 +96,7 @@ final class FieldEventReader
                 'on' => $in->choiceOrNull('on', Spill::SURFACES),
                 'text' => $in->text('text', 2000),
             ],
+            EventKind::Photo => ['photo' => $in->uuid('photo'), 'text' => $in->textOrNull('text', 500)],
             EventKind::Note => ['text' => $in->text('text', 2000)],
             EventKind::Undo => ['of' => $in->uuid('of')],
         };

@@ -101,6 +101,7 @@ export const MUTATIONS = {
   'POST /stands/{stand}/sheets': 'stand',
   'POST /sheets/{sheet}/withdraw': 'stand',
   'POST /sheets/{sheet}/notes': 'field',
+  'POST /sheets/{sheet}/photos': 'field',
   'POST /sheets/{sheet}/tracks': 'field',
   'POST /records/{record}/amendments': 'stand',
   'POST /sheets/{sheet}/records': 'stand',

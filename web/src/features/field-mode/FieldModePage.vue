@@ -9,6 +9,7 @@ import ClocksPart from './ClocksPart.vue';
 import ClosePart from './ClosePart.vue';
 import CountPart from './CountPart.vue';
 import HappenedPart from './HappenedPart.vue';
+import PicturePart from './PicturePart.vue';
 import WayPart from './WayPart.vue';
 import WeatherPart from './WeatherPart.vue';
 import { beforeStart, clockAt, clocksOf, workingOf } from './fieldLog';
@@ -21,7 +22,7 @@ import { useFieldDay } from './useFieldDay';
 const props = defineProps<{ sheet: string }>();
 const { t } = useI18n();
 const { format, user } = useSession();
-const { day, notes, refused, missing, by, full, add, putAway } = useFieldDay(() => props.sheet);
+const { day, notes, pictures, refused, missing, by, full, add, addPicture, putAway } = useFieldDay(() => props.sheet);
 const { state, unsent } = useSending();
 const lookAgain = (): void => void (user.value && fetchTheirs(user.value.id, props.sheet));
 
@@ -105,6 +106,7 @@ const work = async (what: 'start' | 'pause' | 'stop'): Promise<void> => {
         <HappenedPart :snapshot="snapshot" :notes="notes" @note="add" />
       </template>
       <!-- stays while one looks at another part: the way goes on -->
+      <PicturePart v-show="part === 'work'" :notes="notes" :pictures="pictures" :keep="addPicture" @note="add" />
       <WayPart
         v-show="part === 'work'"
         :sheet="sheet"

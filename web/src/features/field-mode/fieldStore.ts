@@ -41,10 +41,23 @@ export interface Signing {
   at: number;
 }
 
+/** A picture that this device took; its note is sent before it. */
+export interface KeptPhoto {
+  /** user|photo */
+  key: string;
+  id: string;
+  user: string;
+  sheetId: string;
+  file: Blob;
+  state: 'waiting' | 'refused';
+  why?: string;
+}
+
 class Field extends Dexie {
   days!: Table<KeptDay, string>;
   notes!: Table<KeptNote, string>;
   signings!: Table<Signing, string>;
+  photos!: Table<KeptPhoto, string>;
   constructor() {
     super('thicket-field');
     this.version(1).stores({
@@ -52,6 +65,7 @@ class Field extends Dexie {
       notes: 'key, [user+state], [user+sheetId]',
       signings: 'key, user',
     });
+    this.version(2).stores({ photos: 'key, [user+state], [user+sheetId]' });
   }
 }
 let store: Field | null = null;
@@ -99,9 +113,24 @@ export async function addNote(
   return note;
 }
 
+/** Keeps a picture till it can be sent, and notes it. */
+export async function addPhoto(
+  user: string,
+  sheetId: string,
+  by: string,
+  at: Date,
+  file: Blob,
+  text: string,
+): Promise<FieldNote> {
+  const id = crypto.randomUUID();
+  await field().photos.add({ key: noteKey(user, id), id, user, sheetId, file, state: 'waiting' });
+  return addNote(user, sheetId, by, at, 'photo', { photo: id, ...(text ? { text } : {}) });
+}
+
 /** Not with the server yet: what waits, and what it refused and a person has to look at. */
 export const countUnsent = async (user: string): Promise<number> =>
   (await field().notes.where('[user+state]').anyOf([user, 'waiting'], [user, 'refused']).count()) +
+  (await field().photos.where('[user+state]').between([user, Dexie.minKey], [user, Dexie.maxKey]).count()) +
   (await field().signings.where('user').equals(user).count());
 
 /** Everything of one person on this device goes; called when signing out after they agreed. */
@@ -109,4 +138,5 @@ export async function clearField(user: string): Promise<void> {
   await field().notes.where('[user+state]').between([user, Dexie.minKey], [user, Dexie.maxKey]).delete();
   await field().days.where('user').equals(user).delete();
   await field().signings.where('user').equals(user).delete();
+  await field().photos.where('[user+state]').between([user, Dexie.minKey], [user, Dexie.maxKey]).delete();
 }

@@ -1,5 +1,5 @@
 import { api, Refusal, unwrap, type Schemas } from '@/api/client';
-import { countUnsent, dayKey, field, noteKey, type KeptNote } from './fieldStore';
+import { countUnsent, dayKey, field, noteKey, type KeptNote, type KeptPhoto } from './fieldStore';
 import { sendingState as state, unsentNotes as unsent } from './sending';
 
 const AT_ONCE = 200;
@@ -57,8 +57,9 @@ async function send(): Promise<void> {
   const me = user;
   if (!me) return;
   const waiting = await field().notes.where('[user+state]').equals([me, 'waiting']).toArray();
+  const pictures = await field().photos.where('[user+state]').equals([me, 'waiting']).toArray();
   await recount();
-  if (waiting.length === 0) {
+  if (waiting.length === 0 && pictures.length === 0) {
     if (state.value === 'sending' || state.value === 'away') state.value = 'idle';
     return;
   }
@@ -68,6 +69,8 @@ async function send(): Promise<void> {
       const notes = waiting.filter((w) => w.sheetId === sheet).sort((a, b) => a.note.seq - b.note.seq);
       for (let i = 0; i < notes.length; i += AT_ONCE) await sendSome(me, sheet, notes.slice(i, i + AT_ONCE));
     }
+    // after the notes that name them; one at a time, so that what went through is not sent again
+    for (const picture of pictures) await sendPicture(picture);
     wait = AGAIN_MS;
     state.value = 'idle';
   } catch (e) {
@@ -107,6 +110,26 @@ async function sendSome(me: string, sheet: string, some: KeptNote[]): Promise<vo
     }
     await keepTheirs(me, sheet, answer);
   });
+}
+
+async function sendPicture(one: KeptPhoto): Promise<void> {
+  const body = new FormData();
+  body.append('id', one.id);
+  body.append('photo', one.file, 'picture.jpg');
+  try {
+    await unwrap(
+      api.POST('/sheets/{sheet}/photos', {
+        params: { path: { sheet: one.sheetId } },
+        body: body as unknown as { id: string; photo: string },
+        bodySerializer: (b) => b as unknown as FormData,
+      }),
+    );
+    // from now on it is the server's
+    await field().photos.delete(one.key);
+  } catch (e) {
+    if (!(e instanceof Refusal) || (e.status !== 422 && e.status !== 413)) throw e;
+    await field().photos.update(one.key, { state: 'refused', why: e.message });
+  }
 }
 
 /** Takes over what other devices noted on the same sheet. */

@@ -2,9 +2,19 @@ import { liveQuery } from 'dexie';
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { jobNow } from '@/api/client';
 import { useSession } from '@/composables/useSession';
-import { addNote, dayKey, field, type FieldNote, type KeptDay, type KeptNote } from './fieldStore';
+import {
+  addNote,
+  addPhoto,
+  dayKey,
+  field,
+  type FieldNote,
+  type KeptDay,
+  type KeptNote,
+  type KeptPhoto,
+} from './fieldStore';
 import { inOrder } from './fieldLog';
 import { fetchTheirs, recount, sendNow, sendSoon } from './fieldSync';
+import { shrunk } from './shrink';
 import { takeAlong } from './takeAlong';
 
 /** Looks for what others noted, while the screen is open. */
@@ -15,6 +25,8 @@ export function useFieldDay(sheetId: () => string) {
   const { user } = useSession();
   const day = shallowRef<KeptDay | null>(null);
   const kept = shallowRef<KeptNote[]>([]);
+  /** Pictures of this device that are not with the server yet. */
+  const pictures = shallowRef<KeptPhoto[]>([]);
   const missing = ref('');
   /** Whose work the next note tells of. */
   const by = ref('');
@@ -36,6 +48,9 @@ export function useFieldDay(sheetId: () => string) {
         liveQuery(() => field().days.get(key)).subscribe((found) => (day.value = found ?? null)),
         liveQuery(() => field().notes.where('[user+sheetId]').equals([me.id, id]).toArray()).subscribe(
           (all) => (kept.value = all),
+        ),
+        liveQuery(() => field().photos.where('[user+sheetId]').equals([me.id, id]).toArray()).subscribe(
+          (all) => (pictures.value = all),
         ),
       ];
       missing.value = (await takeAlong(me.id, id)) ?? '';
@@ -72,10 +87,25 @@ export function useFieldDay(sheetId: () => string) {
       return null;
     }
   };
+  /** A picture is kept here till it can be sent, small enough to wait. */
+  const addPicture = async (file: File, text: string): Promise<boolean> => {
+    const me = user.value;
+    if (!me) return false;
+    try {
+      await addPhoto(me.id, sheetId(), by.value, jobNow(), await shrunk(file), text);
+      full.value = false;
+      await recount();
+      sendSoon();
+      return true;
+    } catch {
+      full.value = true;
+      return false;
+    }
+  };
   /** A note that the server refused is looked at and put away by a person. */
   const putAway = async (key: string): Promise<void> => {
     await field().notes.delete(key);
     await recount();
   };
-  return { day, notes, refused, missing, by, full, add, putAway };
+  return { day, notes, pictures, refused, missing, by, full, add, addPicture, putAway };
 }

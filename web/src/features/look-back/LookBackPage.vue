@@ -40,9 +40,11 @@ type Body = {
   weather?: string;
   signedBy?: string;
   remarks?: string | null;
+  field?: { photos?: { id: string; by: string; text: string | null }[] } | null;
   batches?: { number: number; finished: Schemas['Quantity'] | null; drawn: { amount: string; lot: string | null }[] }[];
 };
 const body = computed(() => (record.value?.body ?? {}) as Body);
+const pictures = computed(() => body.value.field?.photos ?? []);
 const form = ref({
   lookedOn: stand.value ? jobDay(stand.value.season.timeZone) : '',
   counted: '',
@@ -255,6 +257,21 @@ const keep = async (scored: boolean): Promise<void> => {
         <p class="small">{{ t('record.weather') }}: {{ body.weather }}</p>
         <p v-if="body.remarks" class="small">{{ t('record.remarks') }}: {{ body.remarks }}</p>
         <p class="small">{{ t('look.signedBy') }} {{ body.signedBy }}</p>
+        <template v-if="pictures.length">
+          <h3>{{ t('look.pictures') }}</h3>
+          <ul class="plain shots">
+            <li v-for="p in pictures" :key="p.id">
+              <a :href="`/api/v1/photos/${p.id}/full`" target="_blank" rel="noopener"
+                ><img
+                  :src="`/api/v1/photos/${p.id}/thumb`"
+                  :alt="p.text || t('fieldMode.pictureBy', { name: p.by })"
+                  width="104"
+                  height="104"
+              /></a>
+              <span class="small">{{ p.text }}</span>
+            </li>
+          </ul>
+        </template>
         <AmendmentList :record="record" />
         <p v-if="record.seal.state !== 'whole'" class="fault" role="alert">{{ t(`look.${record.seal.state}`) }}</p>
         <p class="small soft hash">
@@ -271,6 +288,14 @@ const keep = async (scored: boolean): Promise<void> => {
 </template>
 
 <style scoped>
+.shots {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+.shots img {
+  object-fit: cover;
+}
 .hash {
   font-family: var(--font-amount);
 }
