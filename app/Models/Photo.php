@@ -9,7 +9,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A picture of a sighting or of a field day. The file lies in the photo store and is only ever served through PhotoPolicy.
+ * A picture of a sighting or of a field day. The file lies in the photo store and is only ever served through
+ * PhotoPolicy.
  *
  * @property string $id
  * @property string|null $sighting_id

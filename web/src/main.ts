@@ -16,7 +16,8 @@ import en from './messages/en.json';
 const client = new QueryClient({
   defaultOptions: {
     queries: {
-      retry: (n, e) => !(e instanceof Refusal && e.status > 0) && n < 2,
+      // a refusal is an answer; without signal nothing is gained by waiting: what the device has is shown at once
+      retry: (n, e) => !(e instanceof Refusal && e.status > 0) && navigator.onLine && n < 2,
       refetchOnWindowFocus: false,
       staleTime: 5_000,
     },

@@ -30,7 +30,7 @@ const go = async (): Promise<void> => {
     ),
   );
   if (!who) return;
-  entered();
+  entered(who);
   set(who);
   const to = route.query.to;
   await router.push(typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : { name: 'today' });

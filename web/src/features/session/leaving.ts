@@ -27,6 +27,11 @@ export async function leave(): Promise<Schemas['Session']> {
   }
 }
 
+function keep(here: Schemas['Session']): void {
+  if (here.user) localStorage.setItem(LAST, JSON.stringify(here));
+  else localStorage.removeItem(LAST);
+}
+
 /** Who is here; first ends a session whose end the server has not heard of. Without signal, who was here last. */
 export async function whoIsHere(): Promise<Schemas['Session']> {
   if (localStorage.getItem(MARK) !== null) {
@@ -35,8 +40,7 @@ export async function whoIsHere(): Promise<Schemas['Session']> {
   }
   try {
     const here = await unwrap(api.GET('/session'));
-    if (here.user) localStorage.setItem(LAST, JSON.stringify(here));
-    else localStorage.removeItem(LAST);
+    keep(here);
     return here;
   } catch (e) {
     const last = localStorage.getItem(LAST);
@@ -46,5 +50,8 @@ export async function whoIsHere(): Promise<Schemas['Session']> {
   }
 }
 
-/** Somebody signed in: the server forgets by itself whoever was here before. */
-export const entered = (): void => localStorage.removeItem(MARK);
+/** Somebody signed in, and is known from now on without signal; the server forgets by itself who was here before. */
+export function entered(here: Schemas['Session']): void {
+  localStorage.removeItem(MARK);
+  keep(here);
+}

@@ -18,7 +18,9 @@ import { groundsOf, groupsOf, isOf, type Line, NOBODY, peopleOf } from './groups
 const KeptDays = defineAsyncComponent(() => import('@/features/field-mode/KeptDays.vue'));
 const { t } = useI18n();
 const { user, mayWrite } = useSession();
-const { data, isPending, error } = useQuery(todayQuery());
+const { data, isPending, error, failureReason } = useQuery(todayQuery());
+/** The first asking that fails is enough to show what the phone has; it is asked on meanwhile. */
+const away = computed(() => (data.value ? null : (error.value ?? failureReason.value)));
 const { data: hours } = useQuery(todayHoursQuery());
 // what is out is taken along while there is signal, once Today itself is there
 watch(
@@ -75,8 +77,8 @@ const groups = computed(() =>
 <template>
   <div class="stack">
     <h1>{{ data ? dayText(data.day, true) : t('station.today') }}</h1>
-    <template v-if="error">
-      <p class="fault" role="alert">{{ error.message }}</p>
+    <template v-if="away">
+      <p class="fault" role="alert">{{ away.message }}</p>
       <KeptDays />
     </template>
     <p v-else-if="isPending" role="status">{{ t('frame.loading') }}</p>
