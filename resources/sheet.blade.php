@@ -137,6 +137,9 @@ one {{ $load['part'] ? 'part-load' : 'full load' }} with the {{ $m['tool'] }}:
 @if ($s['clock'])
 <div class="warn"><b>{{ $s['clock'][$units] }}</b></div>
 @endif
+@if ($s['standing'] ?? null)
+<div class="warn"><b>{{ $s['standing']['text'][$units] }}</b></div>
+@endif
 <h2>Do</h2>
 <ol>
 @foreach ($s['method']['steps'] as $step)

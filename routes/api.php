@@ -47,6 +47,7 @@ use App\Http\Controllers\SightingController;
 use App\Http\Controllers\SprayerController;
 use App\Http\Controllers\StandController;
 use App\Http\Controllers\StandInController;
+use App\Http\Controllers\StandingTreeController;
 use App\Http\Controllers\StandSightingController;
 use App\Http\Controllers\StepCardController;
 use App\Http\Controllers\StepController;
@@ -217,6 +218,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('sheets/{sheet}/photos', [PhotoController::class, 'storeOfSheet']);
         Route::post('sheets/{sheet}/tracks', [FieldController::class, 'storeTracks']);
         Route::post('sheets/{sheet}/records', [RecordController::class, 'store']);
+        Route::put('standing-trees/{standing}', [StandingTreeController::class, 'update']);
         Route::post('records/{record}/amendments', [AmendmentController::class, 'store']);
         Route::post('records/{record}/look-backs', [LookBackController::class, 'store']);
         Route::put('steps/{step}/card', [StepCardController::class, 'update']);

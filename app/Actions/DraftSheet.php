@@ -30,6 +30,7 @@ use Thicket\Mix\Recipe;
 use Thicket\Mix\TankTerms;
 use Thicket\Safety\Cautions;
 use Thicket\Safety\CleanUp;
+use Thicket\Safety\StandingTrees;
 use Thicket\Safety\Steps;
 use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
@@ -162,6 +163,7 @@ final readonly class DraftSheet
                 StartLimits::ofTank($products, $species)->limits,
             ),
             'field' => $this->field->of($situation, $products),
+            'standing' => $this->standing($situation, $option),
             'planned' => PlannedWork::of($situation, $option, $recipe)->told(),
             'wearing' => $names('wear', $cautions->wearing),
             'cautions' => [...$names('caution', $cautions->cautions), ...$label],
@@ -184,6 +186,28 @@ final readonly class DraftSheet
                 ),
             ),
             'passes' => $passes,
+        ];
+    }
+
+    /**
+     * @return array<string, mixed>|null trees that die on their feet by it: count, reach, snags, text
+     */
+    private function standing(Situation $situation, Option $option): ?array
+    {
+        $trees = StandingTrees::of($situation, $option);
+        if ($trees === null) {
+            return null;
+        }
+        $code = 'sheet.standing' . ($trees->snags ? '-snags' : '') . ($trees->reach === null ? '' : '-reach');
+
+        return [
+            'count' => $trees->count,
+            'reach' => Format::quantity($trees->reach),
+            'snags' => $trees->snags,
+            'text' => $this->sentences->both(
+                $code,
+                ['n' => $trees->count] + ($trees->reach === null ? [] : ['reach' => $trees->reach]),
+            ),
         ];
     }
 

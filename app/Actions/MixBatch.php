@@ -36,6 +36,7 @@ use Thicket\Situation\Option;
  */
 final readonly class MixBatch
 {
+    /** More than six: services that are handed in: a batch is checked, drawn, labelled and noted at once. */
     public function __construct(
         private RecipeDesk $desk,
         private RecipeResource $recipes,

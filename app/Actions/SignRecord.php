@@ -11,6 +11,7 @@ use App\Models\Record;
 use App\Models\Sealed;
 use App\Models\Sheet;
 use App\Models\Stand;
+use App\Models\StandingTree;
 use App\Models\Step;
 use App\Models\StockWithdrawal;
 use App\Models\User;
@@ -35,6 +36,7 @@ use Thicket\Timing\EvaluationDate;
  */
 final readonly class SignRecord
 {
+    /** More than six: services that are handed in: what hangs on a record is kept with it. */
     public function __construct(
         private Catalogue $catalogue,
         private \App\Repositories\SituationRepository $situations,
@@ -120,6 +122,7 @@ final readonly class SignRecord
                 ->whereIn('id', $notes->pluck('id'))
                 ->update(['record_id' => $record->id]);
             $this->learn->fromRecord($record, $sheet, $body, $log);
+            self::leaveStanding($record, $sheet, $body);
             // a batch was noted when it was mixed; what was mixed elsewhere is when the work began
             if ($batches->isEmpty() && ($sheet->snapshot['recipe'] ?? null) !== null) {
                 $this->sprayers->wasFilled(
@@ -136,6 +139,28 @@ final readonly class SignRecord
 
             return $record->load(['lookBacks', 'seal', 'patch.ground']);
         });
+    }
+
+    /**
+     * What was to die on its feet stands from now on, as many as were treated.
+     *
+     * @param array<string, mixed> $body
+     */
+    private static function leaveStanding(Record $record, Sheet $sheet, array $body): void
+    {
+        $standing = $sheet->snapshot['standing'] ?? null;
+        $treated = $body['treated'] ?? null;
+        if (is_array($standing) && is_int($standing['count'] ?? null) && is_int($treated) && $treated > 0) {
+            StandingTree::create([
+                'crew_id' => $record->crew_id,
+                'record_id' => $record->id,
+                'patch_id' => $record->patch_id,
+                'count' => min($treated, $standing['count']),
+                'reach' => $standing['reach'] ?? null,
+                'snags' => ($standing['snags'] ?? false) === true,
+                'since' => $record->worked_on->format('Y-m-d'),
+            ]);
+        }
     }
 
     private static function carrier(Sheet $sheet): string

@@ -27,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property \Illuminate\Support\Carbon $signed_at
  * @property Patch $patch
  * @property Sheet $sheet
+ * @property StandingTree|null $standing trees that it left dying on their feet
  * @property \Illuminate\Database\Eloquent\Collection<int, LookBack> $lookBacks
  * @property \Illuminate\Database\Eloquent\Collection<int, Amendment> $amendments in the order in which they came
  */
@@ -81,6 +82,12 @@ final class Record extends Model
     public function lookBacks(): HasMany
     {
         return $this->hasMany(LookBack::class)->orderByDesc('looked_on');
+    }
+
+    /** @return HasOne<StandingTree, $this> */
+    public function standing(): HasOne
+    {
+        return $this->hasOne(StandingTree::class);
     }
 
     /** @return HasMany<Amendment, $this> */

@@ -55,7 +55,16 @@ final readonly class MapResource
                     ),
             )
             ->orderBy('p.name')
-            ->get(['p.id', 'p.name', 'p.setting', DB::raw("{$shape} as shape")]);
+            ->get([
+                'p.id',
+                'p.name',
+                'p.setting',
+                DB::raw("{$shape} as shape"),
+                DB::raw(
+                    '(select coalesce(sum(t.`count`), 0) from standing_trees t where t.patch_id = p.id and ' .
+                        't.down_on is null) as standing',
+                ),
+            ]);
         /** @var \Illuminate\Database\Eloquent\Collection<int, ProtectedFeature> $keepers */
         $keepers = $within(
             ProtectedFeature::query()
@@ -81,7 +90,7 @@ final readonly class MapResource
             ->first();
 
         $drawnAs = static fn(\stdClass $p): string => json_encode(
-            ['id' => $p->id, 'name' => $p->name, 'setting' => $p->setting],
+            ['id' => $p->id, 'name' => $p->name, 'setting' => $p->setting, 'standing' => (int) $p->standing],
             JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
         );
         $patchList = $drawn

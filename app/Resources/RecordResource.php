@@ -46,6 +46,7 @@ final readonly class RecordResource
             'amounts' => self::amounts($record->content() ?? []),
             // a body that cannot be read is shown as broken, not guessed at
             'body' => (object) ($record->content() ?? []),
+            'standing' => self::standing($record),
             'amendments' => $record->amendments
                 ->map(
                     static fn(Amendment $a): array => [
@@ -71,6 +72,25 @@ final readonly class RecordResource
                 ->values()
                 ->all(),
         ];
+    }
+
+    /** @return array<string, mixed>|null trees that it left dying on their feet */
+    private static function standing(Record $record): ?array
+    {
+        $trees = $record->standing;
+
+        return $trees === null
+            ? null
+            : [
+                'id' => $trees->id,
+                'count' => $trees->count,
+                'reach' => $trees->reach,
+                'snags' => $trees->snags,
+                'since' => Format::day($trees->since),
+                'lookedOn' => Format::day($trees->looked_on),
+                'lookBy' => Format::day($trees->lookBy()),
+                'downOn' => Format::day($trees->down_on),
+            ];
     }
 
     /**

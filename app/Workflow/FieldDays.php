@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workflow;
 
 use App\Models\Sheet;
+use App\Models\StandingTree;
 use App\Models\User;
 use App\Support\Format;
 use App\Support\JobClock;
@@ -58,6 +59,35 @@ final readonly class FieldDays
         usort($out, static fn(array $a, array $b): int => [$a['day'], $a['number']] <=> [$b['day'], $b['number']]);
 
         return $out;
+    }
+
+    /** @return list<array<string, mixed>> trees dying on their feet that nobody looked at for a year, the oldest first */
+    public function standing(User $user): array
+    {
+        $up = StandingTree::query()->up()->where('standing_trees.crew_id', $user->crew_id);
+
+        return $up
+            ->join('patches', 'patches.id', '=', 'standing_trees.patch_id')
+            ->join('grounds', 'grounds.id', '=', 'patches.ground_id')
+            ->join('records', 'records.id', '=', 'standing_trees.record_id')
+            ->join('stand_step', 'stand_step.step_id', '=', 'records.step_id')
+            ->orderBy('since')
+            ->limit(self::MOST_SHEETS)
+            ->get(['standing_trees.*', 'patches.name as patch_name', 'grounds.time_zone', 'stand_step.stand_id'])
+            ->filter(
+                fn(StandingTree $t): bool => $t->lookBy()->format('Y-m-d') <=
+                    $this->clock->today((string) $t->getAttribute('time_zone'))->format('Y-m-d'),
+            )
+            ->map(
+                static fn(StandingTree $t): array => [
+                    'standId' => $t->getAttribute('stand_id'),
+                    'count' => $t->count,
+                    'patch' => $t->getAttribute('patch_name'),
+                    'lookBy' => $t->lookBy()->format('Y-m-d'),
+                ],
+            )
+            ->values()
+            ->all();
     }
 
     /** @return list<string> ids of sheets that are out and not signed for: what a phone takes along */

@@ -163,6 +163,19 @@ return new class extends Migration {
         Schema::table('photos', function (Blueprint $table): void {
             $table->foreignUuid('sheet_id')->nullable()->after('sighting_id')->constrained()->comment('of a field day');
         });
+        // trees that a record left dying on their feet
+        Schema::create('standing_trees', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->foreignUuid('record_id')->unique()->constrained();
+            $table->foreignUuid('patch_id')->constrained();
+            $table->unsignedInteger('count');
+            $table->json('reach')->nullable()->comment('two heights');
+            $table->boolean('snags')->comment('left on purpose');
+            $table->date('since');
+            $table->date('looked_on')->nullable();
+            $table->date('down_on')->nullable();
+        });
         // what each record says of the figures that plans go by; worked out of the record, so it may be made anew
         Schema::create('record_lessons', function (Blueprint $table): void {
             $table->uuid('id')->primary();
@@ -202,6 +215,7 @@ return new class extends Migration {
                 'field_notes',
                 'record_actives',
                 'record_lessons',
+                'standing_trees',
                 'records',
                 'sheet_step',
                 'sheets',

@@ -95,6 +95,14 @@ it('refuses at its field whatever a field of a write cannot be', function () {
         'record' => $record,
         'id' => 'tree-of-heaven',
     ];
+    $ids['standing'] = App\Models\StandingTree::create([
+        'crew_id' => $row->patch->ground->crew_id,
+        'record_id' => $record,
+        'patch_id' => $row->patch_id,
+        'count' => 3,
+        'snags' => false,
+        'since' => '2025-09-02',
+    ])->id;
     foreach (
         [
             'card' => 'label_cards',

@@ -128,6 +128,7 @@ const ROUTES = [
         'POST sheets/{sheet}/tracks',
         'POST sheets/{sheet}/records',
         'POST records/{record}/amendments',
+        'PUT standing-trees/{standing}',
         'POST records/{record}/look-backs',
         'POST shed/containers',
         'PATCH shed/containers/{container}',
@@ -222,6 +223,14 @@ it('lets in from the role of the table on, and nobody of another crew to what is
         'name' => 'x.pdf',
         'digest' => str_repeat('0', 64),
         'state' => 'ready',
+    ])->id;
+    $ids['standing'] = App\Models\StandingTree::create([
+        'crew_id' => $lead->crew_id,
+        'record_id' => DB::table('records')->orderBy('id')->value('id'),
+        'patch_id' => $ids['patch'],
+        'count' => 3,
+        'snags' => false,
+        'since' => '2025-09-02',
     ])->id;
     $ids['zone'] = App\Models\Zone::create([
         'patch_id' => $ids['patch'],

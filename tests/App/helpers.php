@@ -34,7 +34,7 @@ function maples(Tests\AppTestCase $t): Step
  *
  * @return array{string, string} stand and sheet
  */
-function issuedTrees(Tests\AppTestCase $t): array
+function issuedTrees(Tests\AppTestCase $t, string $diameter = '3 in'): array
 {
     $ground = $t
         ->api('POST', '/grounds', [
@@ -64,7 +64,7 @@ function issuedTrees(Tests\AppTestCase $t): array
         'species' => 'tree-of-heaven',
         'tests' => [['pair' => 'tree-of-heaven--winged-sumac', 'test' => 'leaflet-notch', 'answer' => 'yes']],
     ])->assertCreated();
-    $t->api('PUT', "/stands/{$stand}/tally", ['rows' => [['diameter' => '3 in', 'count' => 12]]])->assertOk();
+    $t->api('PUT', "/stands/{$stand}/tally", ['rows' => [['diameter' => $diameter, 'count' => 12]]])->assertOk();
     $t->api('POST', "/patches/{$patch}/observations", [
         'facts' => [
             ['fact' => 'bark-texture', 'value' => 'smooth'],

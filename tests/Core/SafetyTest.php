@@ -181,3 +181,44 @@ it('cleans the sprayer first, then the person, then what would travel (handbook 
         ['rinse-sprayer-thrice', 'clothes-apart-hot'],
     ],
 ]);
+
+it('counts the trees that die on their feet: from 4 in, or of 16 ft', function (
+    array $changes,
+    string $row,
+    ?int $count,
+) {
+    [$situation, $option] = situated(stand($changes + ['date' => '2026-09-10']), $row);
+    expect(Thicket\Safety\StandingTrees::of($situation, $option)?->count)->toBe($count);
+})->with([
+    '4 in' => [['stems' => [['diameter' => '4 in', 'count' => 7]]], 'hack-and-squirt/glyphosate', 7],
+    'just under' => [['stems' => [['diameter' => '3.99 in', 'count' => 7]]], 'hack-and-squirt/glyphosate', null],
+    'a class that reaches it' => [
+        ['stems' => [['from' => '2 in', 'below' => '4 in', 'count' => 7]]],
+        'hack-and-squirt/glyphosate',
+        7,
+    ],
+    'thin but 16 ft tall' => [
+        ['stems' => [['diameter' => '3 in', 'count' => 7]], 'facts' => [seen('height', '16 ft')]],
+        'basal-bark/triclopyr-ester',
+        7,
+    ],
+    'thin and lower' => [
+        ['stems' => [['diameter' => '3 in', 'count' => 7]], 'facts' => [seen('height', '15.9 ft')]],
+        'basal-bark/triclopyr-ester',
+        null,
+    ],
+    'cut down' => [['stems' => [['diameter' => '6 in', 'count' => 7]]], 'cut-stump/glyphosate', null],
+]);
+
+it('asks for the lesser competitor where a tree is released in woods, and nowhere else', function (
+    array $facts,
+    bool $asked,
+) {
+    [$situation, $option] = situated(stand(['date' => '2026-09-10', 'facts' => $facts]), 'cut-stump/glyphosate');
+    expect(in_array('lesser-competitor', Thicket\Safety\Steps::of($situation, $option), true))->toBe($asked);
+})->with([
+    'light in woods' => [[seen('setting', 'woods'), seen('removal-for', 'light')], true],
+    'looks in woods' => [[seen('setting', 'woods'), seen('removal-for', 'looks')], false],
+    'light in a pasture' => [[seen('setting', 'pasture'), seen('removal-for', 'light')], false],
+    'nobody said what for' => [[seen('setting', 'woods')], false],
+]);

@@ -79,6 +79,7 @@ final class TodayController extends Controller
             'lines' => $lines,
             'lookBacks' => $due,
             'field' => $fieldDays->open($user),
+            'standing' => $fieldDays->standing($user),
             'sheets' => $fieldDays->toBeDone($user),
             'shed' => $reminders->of($user->crew),
             'more' => $more,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Safety;
 
+use Thicket\Catalogue\FactName;
 use Thicket\Mix\MixNeed;
 use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
@@ -14,6 +15,9 @@ use Thicket\Situation\Situation;
  */
 final readonly class Steps
 {
+    /** Purposes for which a kept tree is given room. */
+    private const RELEASES = ['light', 'planting', 'harvest'];
+
     /** @return list<string> codes */
     public static function of(Situation $situation, Option $option): array
     {
@@ -36,6 +40,16 @@ final readonly class Steps
                     default => [$step],
                 },
             ];
+        }
+
+        // in woods what is released gains most where its lesser neighbour goes in the same pass (handbook 2)
+        if (
+            $situation->word(FactName::Setting) === 'woods' &&
+            in_array($situation->word(FactName::RemovalFor), self::RELEASES, true) &&
+            $situation->target?->isWoody() === true &&
+            $option->how('cut', 'girdle')
+        ) {
+            $out[] = 'lesser-competitor';
         }
 
         return array_values(array_unique($out));

@@ -6,12 +6,9 @@ namespace Thicket\Assess\Rules;
 
 use Thicket\Assess\Rule;
 use Thicket\Catalogue\FactName;
-use Thicket\Catalogue\Species;
-use Thicket\Measure\Quantity;
-use Thicket\Measure\Unit;
 use Thicket\Situation\Option;
 use Thicket\Situation\Situation;
-use Thicket\Survey\StemGroup;
+use Thicket\Situation\TallStems;
 use Thicket\Verdict\Certainty;
 use Thicket\Verdict\Finding;
 
@@ -22,9 +19,6 @@ use Thicket\Verdict\Finding;
  */
 final readonly class StandingDead implements Rule
 {
-    private const THICK_INCHES = 4;
-    private const TALL_FEET = 16;
-    private const HEIGHTS = 2;
     private const WHERE_PEOPLE_ARE = ['path', 'building', 'stock'];
     /** What a dead tree on its feet still stands in the way of (handbook 6: the purpose decides). */
     private const IN_THE_WAY = ['access', 'fire'];
@@ -48,7 +42,7 @@ final readonly class StandingDead implements Rule
             ? [Finding::withCare("purpose.stays-standing-{$purpose}", 'handbook-6', [], 'change.take-down')]
             : [];
 
-        return [...$this->standing($situation, $option, $target), ...$against];
+        return [...$this->standing($situation, $option), ...$against];
     }
 
     /**
@@ -59,7 +53,7 @@ final readonly class StandingDead implements Rule
     {
         $fells = $option->method->work() === 'machine' || $option->how('cut');
 
-        return $fells && $situation->isYes(FactName::KeptAsSnags) === true && $this->thick($situation) !== []
+        return $fells && $situation->isYes(FactName::KeptAsSnags) === true && TallStems::thick($situation->stems) !== []
             ? [
                 Finding::withCare(
                     'dead.snags-wanted',
@@ -72,29 +66,16 @@ final readonly class StandingDead implements Rule
             : [];
     }
 
-    /** @return array<int, StemGroup> */
-    private function thick(Situation $situation): array
-    {
-        return array_filter(
-            $situation->stems,
-            static fn(StemGroup $g): bool => !$g
-                ->forCeilings()
-                ->isLessThan(Quantity::of(self::THICK_INCHES, Unit::Inch)),
-        );
-    }
-
     /** @return list<Finding> */
-    private function standing(Situation $situation, Option $option, Species $target): array
+    private function standing(Situation $situation, Option $option): array
     {
-        $height = $situation->quantity(FactName::Height) ?? $situation->tallestTallied();
-        $thick = $this->thick($situation);
-        $tall = $height !== null && !$height->isLessThan(Quantity::of(self::TALL_FEET, Unit::Foot));
-        if ($thick === [] && !$tall) {
+        $height = TallStems::height($situation);
+        if (TallStems::thick($situation->stems) === [] && !TallStems::areTall($height)) {
             return $option->goesOn('leaf') || $situation->stems === []
                 ? []
                 : [Finding::withCare('dead.stands', self::SOURCE)];
         }
-        $reach = ($height ?? $target->greatestHeight())?->times(self::HEIGHTS);
+        $reach = TallStems::reach($situation);
         foreach ($situation->keepers as $keeper) {
             if (
                 !in_array($keeper->kind, self::WHERE_PEOPLE_ARE, true) ||

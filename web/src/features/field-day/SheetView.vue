@@ -117,6 +117,7 @@ const strictest = computed(() => props.snapshot.strictest ?? props.snapshot.prod
         <li v-for="(role, i) in snapshot.reason.roles" :key="i">{{ format(role) }}</li>
       </ul>
     </template>
+    <p v-if="snapshot.standing" class="warn">{{ format(snapshot.standing.text) }}</p>
     <h3>{{ t('field.do') }}</h3>
     <ol>
       <li v-for="s in snapshot.method.steps" :key="s">{{ s }}</li>

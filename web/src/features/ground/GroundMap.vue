@@ -111,9 +111,14 @@ const load = async (box: string | null): Promise<void> => {
   );
   if (mine !== asking) return;
   boxed = box;
-  const features = (things: { id: string; name: string; shape: unknown; kind?: string }[]): Feature[] =>
+  // what may fall is told on the map until it is down
+  const named = (thing: { name: string; standing?: number }): string =>
+    thing.standing ? `${thing.name} ⚠ ${t('ground.standing', { n: thing.standing }, thing.standing)}` : thing.name;
+  const features = (
+    things: { id: string; name: string; shape: unknown; kind?: string; standing?: number }[],
+  ): Feature[] =>
     things.map((thing) => {
-      const feature = new Feature({ geometry: geometryOf(thing.shape), name: thing.name, kind: thing.kind });
+      const feature = new Feature({ geometry: geometryOf(thing.shape), name: named(thing), kind: thing.kind });
       feature.setId(thing.id);
       return feature;
     });

@@ -14,6 +14,7 @@ import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
 import AmendmentList from './AmendmentList.vue';
+import StandingTrees from './StandingTrees.vue';
 import PhotoStrip from '@/features/scout/PhotoStrip.vue';
 import ActButton from '@/components/form/ActButton.vue';
 import TextField from '@/components/form/TextField.vue';
@@ -272,6 +273,7 @@ const keep = async (scored: boolean): Promise<void> => {
             </li>
           </ul>
         </template>
+        <StandingTrees v-if="record.standing" :trees="record.standing" />
         <AmendmentList :record="record" />
         <p v-if="record.seal.state !== 'whole'" class="fault" role="alert">{{ t(`look.${record.seal.state}`) }}</p>
         <p class="small soft hash">

@@ -199,6 +199,19 @@ const groups = computed(() =>
             >{{ t(l.due ? 'today.due' : 'today.notBefore', { day: dayText(l.judgeAfter, true) }) }}</TodayLine
           >
         </ul>
+        <template v-if="data.standing.length">
+          <h2>{{ t('today.standing') }}</h2>
+          <ul class="ruled lines">
+            <TodayLine
+              v-for="s in data.standing"
+              :key="s.standId"
+              :to="{ name: 'look-back', params: { stand: s.standId } }"
+              :name="t('today.standingTrees', { n: s.count }, s.count)"
+              :where="s.patch"
+              >{{ t('today.due', { day: dayText(s.lookBy, true) }) }}</TodayLine
+            >
+          </ul>
+        </template>
         <template v-if="hours?.looks.length">
           <h2>{{ t('today.looks') }}</h2>
           <ul class="ruled lines">
