@@ -61,7 +61,7 @@ final readonly class FieldDays
         return $out;
     }
 
-    /** @return list<array<string, mixed>> trees dying on their feet that nobody looked at for a year, the oldest first */
+    /** @return list<array<string, mixed>> trees dying on their feet that nobody looked at for a year, oldest first */
     public function standing(User $user): array
     {
         $up = StandingTree::query()->up()->where('standing_trees.crew_id', $user->crew_id);
