@@ -29,6 +29,7 @@ use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Mix\MixedProduct;
 use Thicket\Timing\EvaluationDate;
+use Thicket\Timing\Signs;
 
 /**
  * Signs and seals a work record: a new link of the crew's chain (rulings B17, J29). Signed once, then only added
@@ -97,6 +98,20 @@ final readonly class SignRecord
                 ] + [
                     'outsideLimits' => self::outside($sheet, $body, $log),
                     'field' => $notes->isEmpty() ? null : $this->field->day($sheet, $log),
+                    'signs' => array_map(
+                        static fn(array $sign): array => [
+                            'code' => $sign['code'],
+                            'from' => Format::day($sign['from']),
+                            'to' => Format::day($sign['to']),
+                        ],
+                        Signs::of(
+                            $this->situations->option($step, $stand->patch->ground->crew),
+                            $species,
+                            $stand->patch->ground->seasonShift(),
+                            $worked,
+                            $judge,
+                        ),
+                    ),
                     'signedBy' => $user->name,
                     'licence' => $user->person?->licence,
                     'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot],

@@ -81,7 +81,7 @@ final class Record extends Model
     /** @return HasMany<LookBack, $this> */
     public function lookBacks(): HasMany
     {
-        return $this->hasMany(LookBack::class)->orderByDesc('looked_on');
+        return $this->hasMany(LookBack::class)->orderByDesc('looked_on')->orderByDesc('id');
     }
 
     /** @return HasOne<StandingTree, $this> */

@@ -15,7 +15,7 @@ use Thicket\Survey\RootKill;
 
 final readonly class RecordResource
 {
-    public function __construct(private JobClock $clock, private Verifier $verifier) {}
+    public function __construct(private JobClock $clock, private Verifier $verifier, private ResultResource $results) {}
 
     /** @return array<string, mixed> */
     public function record(Record $record): array
@@ -47,6 +47,8 @@ final readonly class RecordResource
             // a body that cannot be read is shown as broken, not guessed at
             'body' => (object) ($record->content() ?? []),
             'standing' => self::standing($record),
+            'signs' => $this->results->signs($record),
+            'causes' => $this->results->causes($record),
             'amendments' => $record->amendments
                 ->map(
                     static fn(Amendment $a): array => [
@@ -62,11 +64,12 @@ final readonly class RecordResource
                 ->all(),
             'lookBacks' => $record->lookBacks
                 ->map(
-                    static fn(LookBack $l): array => [
+                    fn(LookBack $l): array => [
                         'id' => $l->id,
                         'lookedOn' => $l->looked_on->format('Y-m-d'),
                         'scored' => $l->scored,
                         'deadPercent' => RootKill::percent($l->body['dead'], $l->body['counted']),
+                        'result' => $l->scored ? $this->results->of($record, $l) : null,
                     ] + $l->body,
                 )
                 ->values()

@@ -30,6 +30,7 @@ const CORE = [
     'Hours',
     'Practice',
     'FieldDay',
+    'Review',
 ];
 
 const APPLICATION = [

@@ -95,6 +95,14 @@ final readonly class PlannedWork
         return $lessons;
     }
 
+    /** Mix used to mix planned for as many plants; null where none was planned, or nothing was done. */
+    public function dose(int $treated, Quantity $used): ?float
+    {
+        $done = $this->plants === 0 ? 1.0 : $treated / $this->plants;
+
+        return $this->litres > 0 && $done > 0 ? $used->float(Unit::Litre) / ($this->litres * $done) : null;
+    }
+
     /** @return array<string, mixed> to be kept with a sheet */
     public function told(): array
     {

@@ -65,7 +65,8 @@ const expected = computed(() => {
   const e = record.value?.expected;
   return e ? t('look.expectedShare', e) : '—';
 });
-const scored = computed(() => record.value?.lookBacks.filter((l) => l.scored).at(-1) ?? null);
+/** They come newest first. */
+const scored = computed(() => record.value?.lookBacks.find((l) => l.scored) ?? null);
 /** What was when, and the day from which it can be judged, where that is still ahead. */
 const course = computed(() => {
   const r = record.value;
@@ -125,6 +126,12 @@ const keep = async (scored: boolean): Promise<void> => {
           {{ record.mayScore ? t('look.may') : t('look.notBefore', { day: dayText(record.judgeAfter, true) }) }}
         </h2>
         <p class="soft">{{ t('look.why') }}</p>
+        <template v-if="record.signs.length && !scored">
+          <h3>{{ t('look.signs') }}</h3>
+          <ul>
+            <li v-for="s in record.signs" :key="s.code">{{ s.text }}</li>
+          </ul>
+        </template>
         <div class="then">
           <form v-if="mayWrite" class="stack" novalidate @submit.prevent="keep(record.mayScore)">
             <DayField
@@ -172,6 +179,23 @@ const keep = async (scored: boolean): Promise<void> => {
             <PhotoStrip :sighting="sighting" adding />
           </figure>
         </div>
+        <template v-if="scored?.result?.text">
+          <p class="note" :class="scored.result.against">
+            <b>{{ scored.result.text }}</b>
+          </p>
+          <template v-if="record.causes.length">
+            <h3>{{ t('look.causes') }}</h3>
+            <ul>
+              <li v-for="(c, i) in record.causes" :key="i">{{ format(c) }}</li>
+            </ul>
+            <p class="small">
+              {{ t('look.another') }}
+              <RouterLink :to="{ name: 'methods', params: { stand: props.stand } }">{{
+                t('look.toMethods')
+              }}</RouterLink>
+            </p>
+          </template>
+        </template>
         <template v-if="record.lookBacks.length">
           <h3>{{ t('look.done') }}</h3>
           <div class="table-wrap">
@@ -193,6 +217,7 @@ const keep = async (scored: boolean): Promise<void> => {
                   <td>{{ l.counted }}</td>
                   <td>
                     {{ l.dead }}<span v-if="l.deadPercent !== null" class="soft small"> ({{ l.deadPercent }} %)</span>
+                    <div v-if="l.result" class="small">{{ t('look.between', l.result) }}</div>
                   </td>
                   <td>{{ l.resprouted }}</td>
                   <td>{{ expected }}</td>

@@ -237,7 +237,9 @@ const groups = computed(() =>
               :key="r.code + r.text"
               :to="{ name: 'shed', query: { view: r.view } }"
               :name="r.text"
-              >{{ r.day ? t('today.since', { day: dayText(r.day, r.day.slice(0, 4) !== data.day.slice(0, 4)) }) : '' }}</TodayLine
+              >{{
+                r.day ? t('today.since', { day: dayText(r.day, r.day.slice(0, 4) !== data.day.slice(0, 4)) }) : ''
+              }}</TodayLine
             >
           </ul>
         </template>

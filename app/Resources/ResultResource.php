@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Resources;
+
+use App\Models\LookBack;
+use App\Models\Record;
+use App\Text\Sentences;
+use Thicket\Calendar\Day;
+use Thicket\Economics\PlannedWork;
+use Thicket\Measure\Quantity;
+use Thicket\Review\Causes;
+use Thicket\Review\Done;
+use Thicket\Review\Result;
+
+/** What a scored look-back says of a record, and why it may have gone as it did. */
+final readonly class ResultResource
+{
+    public function __construct(private Sentences $sentences) {}
+
+    /** @return array<string, mixed> how much is dead, how sure that is, and against what was expected */
+    public function of(Record $record, LookBack $look): array
+    {
+        $result = self::judged($record, $look);
+        $percent = static fn(float $share): int => (int) round($share * 100);
+
+        return [
+            'low' => $percent($result->low),
+            'high' => $percent($result->high),
+            'level' => (int) (Result::LEVEL * 100),
+            'against' => $result->against,
+            'text' => $result->against === null ? null : $this->sentences->name("result.{$result->against}"),
+        ];
+    }
+
+    /**
+     * What is to be seen when, and what is no failure, as it was signed with the record.
+     *
+     * @return list<array{code: string, from: string|null, to: string|null, text: string}>
+     */
+    public function signs(Record $record): array
+    {
+        $told = [];
+        $signs = $record->content()['signs'] ?? null;
+        foreach (is_array($signs) ? $signs : [] as $sign) {
+            $code = is_array($sign) ? $sign['code'] ?? null : null;
+            if (!is_string($code) || !$this->sentences->has($code)) {
+                continue;
+            }
+            $days = array_filter(
+                ['from' => $sign['from'] ?? null, 'to' => $sign['to'] ?? null],
+                static fn(mixed $day): bool => is_string($day),
+            );
+            $values = array_map(fn(string $day): string => $this->sentences->day(Day::parse($day)), $days);
+            $told[] = ['code' => $code] +
+                $days + ['from' => null, 'to' => null, 'text' => $this->sentences->both($code, $values)['us']];
+        }
+
+        return $told;
+    }
+
+    private static function judged(Record $record, LookBack $look): Result
+    {
+        $expected = $record->sheet->snapshot['reason']['expected'] ?? null;
+
+        return Result::of(
+            (int) $look->body['dead'],
+            (int) $look->body['counted'],
+            is_int($expected['low'] ?? null) && is_int($expected['high'] ?? null)
+                ? ['low' => $expected['low'], 'high' => $expected['high']]
+                : null,
+        );
+    }
+
+    /** @return list<array{us: string, metric: string}> where the newest score is worse than expected, why that may be */
+    public function causes(Record $record): array
+    {
+        $scored = $record->lookBacks->first(static fn(LookBack $l): bool => $l->scored);
+        if ($scored === null || self::judged($record, $scored)->against !== Result::WORSE) {
+            return [];
+        }
+
+        return array_map(
+            /** @return array{us: string, metric: string} */
+            fn(array $cause): array => $this->sentences->both($cause['code'], $cause['values']),
+            Causes::of(self::done($record)),
+        );
+    }
+
+    private static function done(Record $record): Done
+    {
+        $body = $record->content() ?? [];
+        $list = static fn(mixed $of): array => is_array($of) ? array_values($of) : [];
+        $number = static fn(mixed $n): int => is_int($n) ? $n : 0;
+        $used = Quantity::ofWire($body['mixUsed'] ?? null);
+        $planned = PlannedWork::kept($record->sheet->snapshot['planned'] ?? null);
+
+        return new Done(
+            array_values(array_filter($list($body['outsideLimits'] ?? null), is_string(...))),
+            array_values(
+                array_map(
+                    static fn(array $p): array => ['gate' => (string) $p['gate'], 'reason' => (string) $p['reason']],
+                    array_filter($list($record->sheet->snapshot['passes'] ?? null), is_array(...)),
+                ),
+            ),
+            $used === null ? null : $planned?->dose($number($body['treated'] ?? null), $used),
+            $number($body['skipped'] ?? null),
+            count(
+                array_filter(
+                    $list($body['field']['marks'] ?? null),
+                    static fn(mixed $m): bool => is_array($m) && ($m['state'] ?? null) === 'missed',
+                ),
+            ),
+            ($body['incident'] ?? false) === true,
+        );
+    }
+}
