@@ -55,6 +55,6 @@ td, th { text-align: left; border-bottom: .2mm solid #a9b5ad; padding: .8mm 2mm 
 <p>Nothing was signed that year.</p>
 @endif
 <p>Records are signed once and only added to; each seal holds all that was signed before it. The same as figures:
-records.csv and records.json of the same year.</p>
+the table (CSV) and the JSON of the same year.</p>
 </body>
 </html>
