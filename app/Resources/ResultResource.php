@@ -73,7 +73,7 @@ final readonly class ResultResource
         );
     }
 
-    /** @return list<array{us: string, metric: string}> where the newest score is worse than expected, why that may be */
+    /** @return list<array{us: string, metric: string}> where the newest score is worse than expected, why */
     public function causes(Record $record): array
     {
         $scored = $record->lookBacks->first(static fn(LookBack $l): bool => $l->scored);

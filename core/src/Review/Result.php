@@ -6,7 +6,7 @@ namespace Thicket\Review;
 
 use Thicket\Survey\RootKill;
 
-/** What a scored look-back says of the work: the share that is dead, how sure that is, and against what was expected. */
+/** What a scored look-back says of the work: the share that is dead, how sure, and against what was expected. */
 final readonly class Result
 {
     public const LEVEL = 0.9;

@@ -87,7 +87,7 @@ final readonly class Signs
         return !in_array($species->lifeCycle(), ['summer-annual', 'winter-annual', 'biennial'], true);
     }
 
-    /** When a woody plant that was treated bare leafs out once more; null where it was treated in leaf, or from below. */
+    /** When a woody plant that was treated bare leafs out once more; null where it was treated in leaf. */
     private static function leafOutAfter(
         Option $option,
         Species $species,
