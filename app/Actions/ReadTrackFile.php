@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\FieldNote;
 use App\Models\Sheet;
 use App\Models\User;
 use App\Support\JobClock;
@@ -26,7 +27,8 @@ final readonly class ReadTrackFile
     public function __construct(private JobClock $clock) {}
 
     /**
-     * @return list<array<string, mixed>> notes as a device sends them
+     * @return array{notes: list<array<string, mixed>>, known: int} notes as a device sends them, and how many of the
+     *     file are here already, whoever brought it and when
      *
      * @throws Refused where there is no way in it, or it lies elsewhere
      */
@@ -61,8 +63,18 @@ final readonly class ReadTrackFile
         if ($points > self::MOST_POINTS) {
             throw Refused::at('/gpx', 'This file has more than ' . self::MOST_POINTS . ' points; part it by days.');
         }
+        $known = FieldNote::query()
+            ->where('sheet_id', $sheet->id)
+            ->whereIn('id', array_column($notes, 'id'))
+            ->pluck('id')
+            ->all();
 
-        return $notes;
+        return [
+            'notes' => array_values(
+                array_filter($notes, static fn(array $note): bool => !in_array($note['id'], $known, true)),
+            ),
+            'known' => count($known),
+        ];
     }
 
     /**
@@ -93,11 +105,11 @@ final readonly class ReadTrackFile
         );
     }
 
-    /** The same for the same words: an id of its own kind (RFC 9562, 5.8). */
+    /** The same for the same words: an id by name (RFC 9562, 5.5). */
     private static function id(string $of): string
     {
-        $hex = substr(hash('sha256', "track {$of}"), 0, 32);
-        $hex[12] = '8';
+        $hex = substr(sha1("track {$of}"), 0, 32);
+        $hex[12] = '5';
         $hex[16] = dechex((hexdec($hex[16]) & 3) | 8);
 
         return implode(

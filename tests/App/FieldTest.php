@@ -346,8 +346,11 @@ it('takes the way that another device recorded, the same file once, and holds it
         "<trkpt lat=\"{$south}\" lon=\"-71.19950\"/></trkseg></trk></gpx>";
     $send = fn(string $gpx) => $this->api('POST', "/sheets/{$sheet}/tracks", ['gpx' => $gpx]);
     expect($send($way(44.1002))->assertOk()->json('taken'))->toBe(1);
+    // later, and by somebody else: the file is the same one
+    app(App\Support\JobClock::class)->freezeAt('2026-09-03T14:00:00Z');
+    $this->as('bram');
     $again = $send($way(44.1002))->assertOk();
-    expect([$again->json('taken'), $again->json('known')])->toBe([0, 1]);
+    expect([$again->json('taken'), $again->json('known'), $again->json('refused')])->toBe([0, 1, []]);
     // 0.0004 degrees of longitude at 44.1 degrees are 32.0 m: 2 m wide, 64 m2
     $covered = fn(): float => (float) $this->api('GET', "/sheets/{$sheet}/coverage?width=2 m")->json('covered.value');
     expect($covered())->toEqualWithDelta(64.0, 0.6);

@@ -161,3 +161,15 @@ it('adds calendar months and holds the last day', function (string $day, int $mo
     'a year from a leap day' => ['2028-02-29', 12, '2029-02-28'],
     'backward' => ['2026-01-31', -2, '2025-11-30'],
 ]);
+
+it('takes the ids that the database holds, and refuses those of versions that it may not', function (
+    string $id,
+    array $faults,
+) {
+    expect(faultsOf(['id' => $id], static fn(Fields $in) => $in->uuid('id')))->toBe($faults);
+})->with([
+    'by name' => ['9f3ecbeb-3bb0-5713-808e-a1c78a5ba920', []],
+    'by time' => ['9f3ecbeb-3bb0-7713-808e-a1c78a5ba920', []],
+    'of a kind of its own' => ['9f3ecbeb-3bb0-8713-808e-a1c78a5ba920', ['/id']],
+    'of none' => ['9f3ecbeb-3bb0-f713-008e-a1c78a5ba920', ['/id']],
+]);

@@ -78,9 +78,10 @@ final class FieldController extends Controller
         $in = $this->fields($request);
         $gpx = $in->document('gpx', FileFormat::MOST_BYTES);
         $this->done($in);
-        $taken = $take($sheet, $user, $read($sheet, $user, (string) $gpx));
+        ['notes' => $notes, 'known' => $known] = $read($sheet, $user, (string) $gpx);
+        $taken = $take($sheet, $user, $notes);
 
-        return $this->json($taken + $this->body($sheet, 0));
+        return $this->json(['known' => $taken['known'] + $known] + $taken + $this->body($sheet, 0));
     }
 
     /** What the tracks of the day cover of the patch as it stood when the sheet was issued. */

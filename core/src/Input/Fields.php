@@ -170,8 +170,9 @@ final class Fields
     {
         $value = $this->take($name);
 
+        // of versions from 8 on the database refuses some
         return is_string($value) &&
-            preg_match('/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/D', $value) === 1
+            preg_match('/^[0-9a-f]{8}-[0-9a-f]{4}-[0-7][0-9a-f]{3}-[0-9a-f]{4}-[0-9a-f]{12}$/D', $value) === 1
             ? $value
             : $this->fault($name, self::called($name) . ': give an id such as 0198c1d2-7e4a-7b3c-8f10-2a9b6d5e4c31.');
     }
