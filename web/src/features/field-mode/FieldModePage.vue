@@ -22,7 +22,9 @@ import { useFieldDay } from './useFieldDay';
 const props = defineProps<{ sheet: string }>();
 const { t } = useI18n();
 const { format, user } = useSession();
-const { day, notes, pictures, refused, missing, by, full, add, addPicture, putAway } = useFieldDay(() => props.sheet);
+const { day, notes, pictures, refused, missing, by, full, add, addPicture, dropPicture, putAway } = useFieldDay(
+  () => props.sheet,
+);
 const { state, unsent } = useSending();
 const lookAgain = (): void => void (user.value && fetchTheirs(user.value.id, props.sheet));
 
@@ -106,7 +108,13 @@ const work = async (what: 'start' | 'pause' | 'stop'): Promise<void> => {
         <HappenedPart :snapshot="snapshot" :notes="notes" @note="add" />
       </template>
       <!-- stays while one looks at another part: the way goes on -->
-      <PicturePart v-show="part === 'work'" :notes="notes" :pictures="pictures" :keep="addPicture" @note="add" />
+      <PicturePart
+        v-show="part === 'work'"
+        :notes="notes"
+        :pictures="pictures"
+        :keep="addPicture"
+        @drop="dropPicture"
+      />
       <WayPart
         v-show="part === 'work'"
         :sheet="sheet"

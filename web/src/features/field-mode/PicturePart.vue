@@ -11,7 +11,7 @@ const props = defineProps<{
   pictures: KeptPhoto[];
   keep: (file: File, text: string) => Promise<boolean>;
 }>();
-const emit = defineEmits<{ note: [kind: FieldNote['kind'], body: Record<string, unknown>] }>();
+const emit = defineEmits<{ drop: [note: string, photo: string] }>();
 const { t } = useI18n();
 const text = ref('');
 const busy = ref(false);
@@ -37,6 +37,7 @@ const shown = computed(() =>
     .filter((n) => n.kind === 'photo')
     .map((n) => ({
       note: n.id,
+      photo: n.photo as string,
       text: typeof n.text === 'string' ? n.text : '',
       by: n.by,
       // its file lies here, or with the server, or on another phone that had no signal yet
@@ -67,7 +68,7 @@ const shown = computed(() =>
           >{{ s.text }} <span v-if="s.waits" class="soft">{{ t('fieldMode.pictureWaits') }}</span></span
         >
         <span v-if="s.why" class="fault small" role="alert">{{ s.why }}</span>
-        <button class="link small" type="button" @click="emit('note', 'undo', { of: s.note })">
+        <button class="link small" type="button" @click="emit('drop', s.note, s.photo)">
           {{ t('fieldMode.takeBack') }}
         </button>
       </li>

@@ -123,9 +123,15 @@ export async function addPhoto(
   text: string,
 ): Promise<FieldNote> {
   const id = crypto.randomUUID();
-  await field().photos.add({ key: noteKey(user, id), id, user, sheetId, file, state: 'waiting' });
-  return addNote(user, sheetId, by, at, 'photo', { photo: id, ...(text ? { text } : {}) });
+  // both or neither: a device that is full keeps no picture that nothing names
+  return field().transaction('rw', field().photos, field().notes, async () => {
+    await field().photos.add({ key: noteKey(user, id), id, user, sheetId, file, state: 'waiting' });
+    return addNote(user, sheetId, by, at, 'photo', { photo: id, ...(text ? { text } : {}) });
+  });
 }
+
+/** A picture that was taken back is not sent any more. */
+export const dropPhoto = (user: string, id: string): Promise<void> => field().photos.delete(noteKey(user, id));
 
 /** Not with the server yet: what waits, and what it refused and a person has to look at. */
 export const countUnsent = async (user: string): Promise<number> =>

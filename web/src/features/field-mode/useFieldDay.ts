@@ -5,6 +5,7 @@ import { useSession } from '@/composables/useSession';
 import {
   addNote,
   addPhoto,
+  dropPhoto,
   dayKey,
   field,
   type FieldNote,
@@ -102,10 +103,14 @@ export function useFieldDay(sheetId: () => string) {
       return false;
     }
   };
+  const dropPicture = async (note: string, photo: string): Promise<void> => {
+    if (user.value && (await add('undo', { of: note }))) await dropPhoto(user.value.id, photo);
+    await recount();
+  };
   /** A note that the server refused is looked at and put away by a person. */
   const putAway = async (key: string): Promise<void> => {
     await field().notes.delete(key);
     await recount();
   };
-  return { day, notes, pictures, refused, missing, by, full, add, addPicture, putAway };
+  return { day, notes, pictures, refused, missing, by, full, add, addPicture, dropPicture, putAway };
 }

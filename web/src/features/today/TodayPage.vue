@@ -22,13 +22,17 @@ const { data, isPending, error, failureReason } = useQuery(todayQuery());
 /** The first asking that fails is enough to show what the phone has; it is asked on meanwhile. */
 const away = computed(() => (data.value ? null : (error.value ?? failureReason.value)));
 const { data: hours } = useQuery(todayHoursQuery());
+/** The device could not keep a sheet. */
+const noRoom = ref(false);
 // what is out is taken along while there is signal, once Today itself is there
 watch(
   () => data.value?.sheets,
   (sheets) => {
     const me = user.value?.id;
     if (me && sheets?.length && mayWrite.value)
-      void import('@/features/field-mode/takeAlong').then((t) => t.takeAllAlong(me, sheets));
+      void import('@/features/field-mode/takeAlong')
+        .then((along) => along.takeAllAlong(me, sheets))
+        .catch(() => (noRoom.value = true));
   },
   { immediate: true },
 );
@@ -111,6 +115,7 @@ const groups = computed(() =>
             ]"
           />
         </div>
+        <p v-if="noRoom" class="warn" role="alert">{{ t('fieldMode.noRoom') }}</p>
         <template v-if="field.length">
           <h2>{{ t('today.field') }}</h2>
           <FieldLines :days="field" />
