@@ -4,11 +4,7 @@
 <meta charset="utf-8">
 <title>Mixing card</title>
 <style>
-@font-face {
-    font-family: Hyper;
-    src: url("file://{{ $fonts }}/atkinson-hyperlegible-next-latin-wght-normal.woff2");
-    font-weight: 200 800;
-}
+{!! $face !!}
 @page {
     size: A5 landscape;
     margin: 9mm 10mm 11mm;

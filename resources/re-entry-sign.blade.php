@@ -4,11 +4,7 @@
 <meta charset="utf-8">
 <title>Keep out</title>
 <style>
-@font-face {
-    font-family: Hyper;
-    src: url("file://{{ $fonts }}/atkinson-hyperlegible-next-latin-wght-normal.woff2");
-    font-weight: 200 800;
-}
+{!! $face !!}
 @page { size: A4 landscape; margin: 10mm; }
 body { font: 15pt/1.3 Hyper, sans-serif; color: #10201a; margin: 0; border: 3mm solid #10201a; padding: 8mm 10mm; }
 h1 { font-size: 96pt; line-height: 1; margin: 0; font-weight: 800; letter-spacing: -.02em; }

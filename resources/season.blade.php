@@ -4,11 +4,7 @@
 <meta charset="utf-8">
 <title>Work records {{ $year }}</title>
 <style>
-@font-face {
-    font-family: Hyper;
-    src: url("file://{{ $fonts }}/atkinson-hyperlegible-next-latin-wght-normal.woff2");
-    font-weight: 200 800;
-}
+{!! $face !!}
 @page {
     size: A4;
     margin: 14mm 14mm 16mm;

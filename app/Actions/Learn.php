@@ -11,6 +11,7 @@ use Thicket\Catalogue\Catalogue;
 use Thicket\Economics\PlannedWork;
 use Thicket\FieldDay\FieldLog;
 use Thicket\FieldDay\RecordFields;
+use Thicket\FieldDay\WorkTime;
 use Thicket\Measure\Quantity;
 
 /** Holds a signed record against what its sheet was planned with, and keeps what it says of each figure. */
@@ -21,12 +22,14 @@ final readonly class Learn
     /** @param array<string, mixed> $body as signed */
     public function fromRecord(Record $record, Sheet $sheet, array $body, FieldLog $log): void
     {
+        $text = static fn(string $name): string => is_string($body[$name] ?? null) ? $body[$name] : '';
+        $people = is_array($body['people'] ?? null) ? $body['people'] : [];
         $planned = PlannedWork::kept($sheet->snapshot['planned'] ?? null);
         $lessons =
             $planned?->teaches(
                 is_int($body['treated'] ?? null) ? $body['treated'] : 0,
                 Quantity::ofWire($body['mixUsed'] ?? null),
-                self::minutes($body, $log),
+                WorkTime::minutes($log, count($people), $text('start'), $text('stop')),
                 $this->catalogue->coefficients(),
             ) ?? [];
         foreach ($lessons as $lesson) {
@@ -57,23 +60,5 @@ final readonly class Learn
                     'answered_at' => null,
                 ]);
         }
-    }
-
-    /**
-     * Minutes of all who worked together: by the clocks of the field day, else from start to stop for each of them.
-     *
-     * @param array<string, mixed> $body
-     */
-    private static function minutes(array $body, FieldLog $log): ?int
-    {
-        $people = is_array($body['people'] ?? null) ? count($body['people']) : 0;
-        $clock = static fn(mixed $time): ?int => is_string($time) && preg_match('/^\d\d:\d\d$/D', $time) === 1
-            ? 60 * (int) substr($time, 0, 2) + (int) substr($time, 3)
-            : null;
-        [$start, $stop] = [$clock($body['start'] ?? null), $clock($body['stop'] ?? null)];
-
-        return $people === 0
-            ? null
-            : $log->minutesWorked($people) ?? ($start === null || $stop === null ? null : $people * ($stop - $start));
     }
 }

@@ -12,13 +12,11 @@ use App\Models\Step;
 use App\Models\User;
 use App\Support\JobClock;
 use Thicket\FieldDay\FieldEvent;
+use Thicket\Safety\CleanUp;
 
 /** Keeps the book of a sprayer: what went into it, and that it was cleaned. */
 final readonly class NoteSprayer
 {
-    /** The line of the clean-up list that says so (core Safety\CleanUp). */
-    private const RINSED = 'cleanup.rinse-sprayer-thrice';
-
     public function __construct(private JobClock $clock) {}
 
     /** Now: after all that its book tells. Nothing where nobody said what the step is put out with. */
@@ -74,7 +72,7 @@ final readonly class NoteSprayer
         $rinsed = array_values(
             array_filter(
                 $sheet->load('fieldNotes')->fieldLog()->ticks(),
-                static fn(FieldEvent $tick): bool => $tick->text('what') === self::RINSED,
+                static fn(FieldEvent $tick): bool => $tick->text('what') === 'cleanup.' . CleanUp::RINSED,
             ),
         );
         $of = ['sheet_id' => $sheet->id, 'sprayer_id' => $sprayer, 'kind' => SprayerUse::CLEANED];

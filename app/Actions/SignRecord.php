@@ -139,13 +139,10 @@ final readonly class SignRecord
             $this->learn->fromRecord($record, $sheet, $body, $log);
             self::leaveStanding($record, $sheet, $body);
             // a batch was noted when it was mixed; what was mixed elsewhere is when the work began
-            if ($batches->isEmpty() && ($sheet->snapshot['recipe'] ?? null) !== null) {
-                $this->sprayers->wasFilled(
-                    $step,
-                    self::carrier($sheet),
-                    self::began($worked, $body['start'] ?? null, $stand->patch->ground->time_zone),
-                    $user,
-                );
+            $carrier = $sheet->snapshot['recipe']['carrier']['id'] ?? null;
+            if ($batches->isEmpty() && is_string($carrier) && is_string($body['start'])) {
+                $zone = $stand->patch->ground->time_zone;
+                $this->sprayers->wasFilled($step, $carrier, self::began($worked, $body['start'], $zone), $user);
             }
             // a draw is linked to its record by way of its batch
             $batches->each(static fn(Batch $batch) => $batch->update(['record_id' => $record->id]));
@@ -178,18 +175,9 @@ final readonly class SignRecord
         }
     }
 
-    private static function carrier(Sheet $sheet): string
+    private static function began(\DateTimeImmutable $day, string $start, string $zone): \DateTimeImmutable
     {
-        $carrier = $sheet->snapshot['recipe']['carrier']['id'] ?? null;
-
-        return is_string($carrier) ? $carrier : 'water';
-    }
-
-    private static function began(\DateTimeImmutable $day, mixed $start, string $zone): \DateTimeImmutable
-    {
-        $time = is_string($start) ? $start : '00:00';
-
-        return new \DateTimeImmutable("{$day->format('Y-m-d')} {$time}", new \DateTimeZone($zone));
+        return new \DateTimeImmutable("{$day->format('Y-m-d')} {$start}", new \DateTimeZone($zone));
     }
 
     /**

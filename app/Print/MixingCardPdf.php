@@ -35,7 +35,7 @@ final readonly class MixingCardPdf
             ),
             'patch' => $stand->patch->name,
             'ground' => $stand->patch->ground->name,
-            'fonts' => Paper::fonts(),
+            'face' => Paper::face(),
             'cautions' => array_map(
                 fn(string $c): string => $this->sentences->name("caution.{$c}"),
                 Cautions::ofJug($products),

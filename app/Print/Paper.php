@@ -13,9 +13,14 @@ final readonly class Paper
 {
     private const TIME_LIMIT_SECONDS = 40;
 
-    public static function fonts(): string
+    /** The rule by which every paper has our face; WeasyPrint reads it from the package itself. */
+    public static function face(): string
     {
-        return base_path('node_modules/@fontsource-variable/atkinson-hyperlegible-next/files');
+        $files = base_path('node_modules/@fontsource-variable/atkinson-hyperlegible-next/files');
+
+        return "@font-face {\n    font-family: Hyper;\n" .
+            "    src: url(\"file://{$files}/atkinson-hyperlegible-next-latin-wght-normal.woff2\");\n" .
+            "    font-weight: 200 800;\n}";
     }
 
     /**

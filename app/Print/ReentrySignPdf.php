@@ -34,7 +34,7 @@ final readonly class ReentrySignPdf
             'hours' => is_int($hours) ? $hours : null,
             'until' => is_int($hours) ? $this->until($sheet, $hours) : null,
             'crew' => $crew->name,
-            'fonts' => Paper::fonts(),
+            'face' => Paper::face(),
         ])->render();
     }
 

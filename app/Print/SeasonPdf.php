@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\View;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Shown;
 use Thicket\Measure\Unit;
+use Thicket\Review\ProductUse;
 
 /** The records of a year as an inspector asks for them (rulings J29): each with all that was told, and the sums. */
 final readonly class SeasonPdf
@@ -46,7 +47,7 @@ final readonly class SeasonPdf
             'records' => $told,
             'broken' => $broken,
             'used' => self::used($records, $units),
-            'fonts' => Paper::fonts(),
+            'face' => Paper::face(),
         ])->render();
     }
 
@@ -89,33 +90,25 @@ final readonly class SeasonPdf
      */
     private static function used(Collection $records, string $units): array
     {
-        $sums = [];
+        $uses = [];
         foreach ($records as $record) {
             $products = $record->content()['productsUsed'] ?? [];
             foreach (is_array($products) ? $products : [] as $one) {
-                $amount = Quantity::ofWire(is_array($one) ? $one['used'] ?? null : null);
-                $name = is_array($one) && is_string($one['product'] ?? null) ? $one['product'] : '';
-                if ($amount === null) {
-                    continue;
+                $used = Quantity::ofWire(is_array($one) ? $one['used'] ?? null : null);
+                $product = is_array($one) ? $one['product'] ?? null : null;
+                if ($used !== null && is_string($product)) {
+                    $uses[] = ['record' => $record->seq, 'product' => $product, 'used' => $used];
                 }
-                // what is weighed and what is poured are not one sum
-                $key = "{$name} {$amount->dimension()->name}";
-                $sums[$key]['product'] = $name;
-                $sums[$key]['sum'] = ($sums[$key]['sum'] ?? null)?->plus($amount) ?? $amount;
-                $sums[$key]['records'][] = $record->seq;
             }
         }
-        ksort($sums, SORT_STRING);
 
-        return array_values(
-            array_map(
-                static fn(array $one): array => [
-                    'product' => $one['product'],
-                    'amount' => Format::quantity($one['sum'])['shown'][$units] ?? '',
-                    'records' => $one['records'],
-                ],
-                $sums,
-            ),
+        return array_map(
+            static fn(ProductUse $one): array => [
+                'product' => $one->product,
+                'amount' => Format::quantity($one->sum)['shown'][$units] ?? '',
+                'records' => $one->records,
+            ],
+            ProductUse::sums($uses),
         );
     }
 }

@@ -18,7 +18,7 @@ final readonly class SheetPdf
             's' => $sheet->snapshot,
             'units' => $units,
             'map' => self::map($sheet->snapshot, $units),
-            'fonts' => Paper::fonts(),
+            'face' => Paper::face(),
         ])->render();
     }
 

@@ -8,6 +8,7 @@ use Thicket\FieldDay\FieldEvent;
 use Thicket\FieldDay\FieldEventReader;
 use Thicket\FieldDay\FieldLog;
 use Thicket\FieldDay\Spell;
+use Thicket\FieldDay\WorkTime;
 use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Input\Refused;
@@ -121,6 +122,19 @@ it('counts minutes by the clock of each, and the longest for who kept none', fun
     // Ada 60 + 30, Bram 40; somebody worked from 9:00 to 10:10 and from 10:30 to 11:00
     expect($log->minutesWorked($people))->toBe($minutes);
 })->with(['both kept one' => [2, 130], 'a third kept none' => [3, 230], 'fewer than kept one' => [1, 130]]);
+
+it('reckons the time of a job by start and stop where nobody kept a clock', function (
+    int $people,
+    array $told,
+    ?int $minutes,
+) {
+    expect(WorkTime::minutes(FieldLog::of([]), $people, ...$told))->toBe($minutes);
+})->with([
+    'two for an hour and ten' => [2, ['09:10', '10:20'], 140],
+    'nobody' => [0, ['09:10', '10:20'], null],
+    'no stop told' => [2, ['09:10', ''], null],
+    'no time of day' => [2, ['09:10', '24:00'], null],
+]);
 
 it('keeps the order of a device whose clock was put back, and nobody else out of it', function () {
     // its clock runs back by an hour between its two ticks; the last one holds

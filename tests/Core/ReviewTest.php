@@ -2,8 +2,12 @@
 
 declare(strict_types=1);
 
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
 use Thicket\Review\Causes;
 use Thicket\Review\Done;
+use Thicket\Review\ProductUse;
 use Thicket\Review\Result;
 use Thicket\Survey\RootKill;
 
@@ -75,3 +79,28 @@ it('finds likely causes in the record, the strongest first, and asks for what no
         ],
     ],
 ]);
+
+it('sums up what was put out by product, weighed and poured apart', function () {
+    $use = static fn(int $record, string $product, string $amount, Unit $unit): array => [
+        'record' => $record,
+        'product' => $product,
+        'used' => Quantity::of($amount, $unit),
+    ];
+    $told = array_map(
+        static fn(ProductUse $one): array => [
+            $one->product,
+            (string) $one->sum
+                ->in($one->sum->dimension() === Dimension::Mass ? Unit::Gram : Unit::Millilitre)
+                ->toScale(2),
+            $one->records,
+        ],
+        ProductUse::sums([
+            $use(2, 'Ester', '0.5', Unit::Litre),
+            $use(1, 'Amine', '100', Unit::Millilitre),
+            $use(3, 'Ester', '250', Unit::Millilitre),
+            $use(3, 'Ester', '30', Unit::Gram),
+            $use(3, 'Ester', '1', Unit::Millilitre),
+        ]),
+    );
+    expect($told)->toBe([['Amine', '100.00', [1]], ['Ester', '30.00', [3]], ['Ester', '751.00', [2, 3]]]);
+});

@@ -73,8 +73,7 @@ final readonly class PlannedWork
      */
     public function teaches(int $treated, ?Quantity $used, ?int $minutes, Coefficients $shipped): array
     {
-        // of work that goes by ground the count says nothing of how much was done: it is taken as the whole of it
-        $done = $this->plants === 0 ? 1.0 : $treated / $this->plants;
+        $done = $this->done($treated);
         $plants = $this->plants === 0 ? 0 : $treated;
         if ($done <= 0) {
             return [];
@@ -98,9 +97,15 @@ final readonly class PlannedWork
     /** Mix used to mix planned for as many plants; null where none was planned, or nothing was done. */
     public function dose(int $treated, Quantity $used): ?float
     {
-        $done = $this->plants === 0 ? 1.0 : $treated / $this->plants;
+        $done = $this->done($treated);
 
         return $this->litres > 0 && $done > 0 ? $used->float(Unit::Litre) / ($this->litres * $done) : null;
+    }
+
+    /** Share of the plan: of work that goes by ground the count says nothing of it, and it is taken as the whole. */
+    private function done(int $treated): float
+    {
+        return $this->plants === 0 ? 1.0 : $treated / $this->plants;
     }
 
     /** @return array<string, mixed> to be kept with a sheet */

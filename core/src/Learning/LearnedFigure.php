@@ -19,15 +19,8 @@ final readonly class LearnedFigure
      * @param array{string, string, string} $usual low, use, high as shipped
      * @param array{string, string, string} $three low, use, high as drawn
      * @param int $records behind it
-     * @param float $pull 0 to below 1
      */
-    private function __construct(
-        public string $path,
-        public array $usual,
-        public array $three,
-        public int $records,
-        public float $pull,
-    ) {}
+    private function __construct(public string $path, public array $usual, public array $three, public int $records) {}
 
     /**
      * @param list<Lesson> $lessons that count, of all figures
@@ -81,7 +74,6 @@ final readonly class LearnedFigure
                 Lesson::figure($drawn * ($high / $use) ** $narrower),
             ],
             count($lessons),
-            $pull,
         );
     }
 }

@@ -18,6 +18,9 @@ final class CleanUp
     /** What is carried off on boots and tools. */
     private const SEEDING = ['seed', 'seed-set', 'fruit', 'ripe-fruit', 'full-flower', 'heading'];
 
+    /** The line whose tick says that a sprayer is washed out. */
+    public const RINSED = 'rinse-sprayer-thrice';
+
     private function __construct() {}
 
     /**
@@ -38,7 +41,7 @@ final class CleanUp
 
         return array_keys(
             array_filter([
-                'rinse-sprayer-thrice' => $product,
+                self::RINSED => $product,
                 'spray-rinsings-here' => $product,
                 'wash-gloves-on' => $product,
                 'peel-or-keep-gloves' => $product,
