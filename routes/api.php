@@ -218,7 +218,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('sheets/{sheet}/photos', [PhotoController::class, 'storeOfSheet']);
         Route::post('sheets/{sheet}/tracks', [FieldController::class, 'storeTracks']);
         Route::post('sheets/{sheet}/records', [RecordController::class, 'store']);
-        Route::put('standing-trees/{standing}', [StandingTreeController::class, 'update']);
+        Route::post('standing-trees/{standing}/looks', [StandingTreeController::class, 'store']);
         Route::post('records/{record}/amendments', [AmendmentController::class, 'store']);
         Route::post('records/{record}/look-backs', [LookBackController::class, 'store']);
         Route::put('steps/{step}/card', [StepCardController::class, 'update']);

@@ -98,7 +98,7 @@ final class Sprayer extends Model
     /** @param Builder<self> $query */
     public function scopeWithLastUse(Builder $query): void
     {
-        $query->with(['uses' => static fn($uses) => $uses->limit(1)]);
+        $query->with(['uses' => static fn($uses) => $uses->limit(1), 'uses.author']);
     }
 
     /** @return HasMany<Calibration, $this> */

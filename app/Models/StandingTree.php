@@ -21,7 +21,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool $snags left on purpose
  * @property \Illuminate\Support\Carbon $since
  * @property \Illuminate\Support\Carbon|null $looked_on
+ * @property string|null $looked_by
  * @property \Illuminate\Support\Carbon|null $down_on
+ * @property User|null $looker
  * @property Patch $patch
  */
 final class StandingTree extends Model
@@ -46,6 +48,12 @@ final class StandingTree extends Model
     public function patch(): BelongsTo
     {
         return $this->belongsTo(Patch::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function looker(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'looked_by');
     }
 
     /** @param Builder<self> $query */

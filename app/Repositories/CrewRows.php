@@ -87,7 +87,7 @@ final class CrewRows
     {
         return Record::query()
             ->ofCrew($user)
-            ->with(['lookBacks', 'amendments.author', 'patch.ground', 'seal', 'sheet', 'standing'])
+            ->with(['lookBacks', 'amendments.author', 'patch.ground', 'seal', 'sheet', 'standing.looker'])
             ->findOrFail($id);
     }
 
@@ -96,7 +96,7 @@ final class CrewRows
     {
         $query = Record::query()
             ->ofCrew($user)
-            ->with(['lookBacks', 'amendments.author', 'patch.ground', 'seal', 'sheet', 'standing']);
+            ->with(['lookBacks', 'amendments.author', 'patch.ground', 'seal', 'sheet', 'standing.looker']);
         $year === null || $query->whereBetween('worked_on', ["{$year}-01-01", "{$year}-12-31"]);
 
         return $query->orderBy('worked_on')->orderBy('seq')->get();

@@ -91,6 +91,7 @@ final readonly class RecordResource
                 'snags' => $trees->snags,
                 'since' => Format::day($trees->since),
                 'lookedOn' => Format::day($trees->looked_on),
+                'lookedBy' => $trees->looker?->name,
                 'lookBy' => Format::day($trees->lookBy()),
                 'downOn' => Format::day($trees->down_on),
             ];

@@ -9,6 +9,7 @@ use App\Models\Container;
 use App\Models\Crew;
 use App\Models\Loan;
 use App\Models\Sprayer;
+use App\Models\SprayerUse;
 use App\Models\StockWithdrawal;
 use App\Models\Tool;
 use App\Support\Format;
@@ -132,6 +133,7 @@ final readonly class StockResource
                         'dueOn' => Format::day($s->dueOn()),
                         'due' => $s->dueOn() === null || $s->dueOn()->format('Y-m-d') < $today,
                         'holds' => self::held($s, $crew->timeZone()),
+                        'cleaned' => self::cleaned($s, $crew->timeZone()),
                         'history' => $s->calibrations
                             ->map(
                                 static fn(Calibration $c): array => [
@@ -149,6 +151,20 @@ final readonly class StockResource
                 )
                 ->all(),
         );
+    }
+
+    /** @return array{on: string|null, by: string, note: string|null}|null where a cleaning was noted last */
+    private static function cleaned(Sprayer $sprayer, string $timeZone): ?array
+    {
+        $last = $sprayer->uses->first();
+
+        return $last?->kind !== SprayerUse::CLEANED
+            ? null
+            : [
+                'on' => Format::day(JobClock::dayOf($last->at, $timeZone)),
+                'by' => $last->author->name,
+                'note' => $last->note,
+            ];
     }
 
     /** @return array{told: string, carrier: string, since: string|null}|null what nobody noted to be washed out */

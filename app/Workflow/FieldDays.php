@@ -80,6 +80,7 @@ final readonly class FieldDays
             )
             ->map(
                 static fn(StandingTree $t): array => [
+                    'id' => $t->id,
                     'standId' => $t->getAttribute('stand_id'),
                     'count' => $t->count,
                     'patch' => $t->getAttribute('patch_name'),

@@ -174,6 +174,7 @@ return new class extends Migration {
             $table->boolean('snags')->comment('left on purpose');
             $table->date('since');
             $table->date('looked_on')->nullable();
+            $table->foreignUuid('looked_by')->nullable()->constrained('users');
             $table->date('down_on')->nullable();
         });
         // what each record says of the figures that plans go by; worked out of the record, so it may be made anew

@@ -75,4 +75,9 @@ it('lets nothing else into a sprayer until somebody notes that it was washed', f
     // or the Shed
     $this->api('POST', "/shed/sprayers/{$used}/cleanings", ['note' => 'Rinsed thrice at the yard.'])->assertCreated();
     expect(washing($this, $other->id))->toBe([]);
+    expect(collect($this->api('GET', '/shed')->json('sprayers'))->firstWhere('id', $used)['cleaned'])->toBe([
+        'on' => '2026-09-03',
+        'by' => 'Ada Thornbury',
+        'note' => 'Rinsed thrice at the yard.',
+    ]);
 });

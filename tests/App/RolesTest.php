@@ -128,7 +128,7 @@ const ROUTES = [
         'POST sheets/{sheet}/tracks',
         'POST sheets/{sheet}/records',
         'POST records/{record}/amendments',
-        'PUT standing-trees/{standing}',
+        'POST standing-trees/{standing}/looks',
         'POST records/{record}/look-backs',
         'POST shed/containers',
         'PATCH shed/containers/{container}',

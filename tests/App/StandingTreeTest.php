@@ -38,11 +38,23 @@ it('marks what was left dying on its feet until it is down, and has it looked at
     $trees->update(['since' => '2025-09-04']);
     expect($due())->toBe([]);
     $trees->update(['since' => '2025-09-03']);
-    expect($due())->toBe([['standId' => $stand, 'count' => 10, 'patch' => 'Lane edge', 'lookBy' => '2026-09-03']]);
-    $say = fn(string $state) => $this->api('PUT', "/standing-trees/{$trees->id}", ['state' => $state]);
-    $say('looked')->assertOk()->assertJsonPath('standing.lookBy', '2027-09-03');
+    expect($due())->toBe([
+        ['id' => $trees->id, 'standId' => $stand, 'count' => 10, 'patch' => 'Lane edge', 'lookBy' => '2026-09-03'],
+    ]);
+    $say = fn(array $body) => $this->api('POST', "/standing-trees/{$trees->id}/looks", $body);
+    $say(['down' => false])
+        ->assertCreated()
+        ->assertJsonPath('standing.lookBy', '2027-09-03')
+        ->assertJsonPath('standing.lookedBy', 'Ada Thornbury');
     expect($due())->toBe([])->and($onMap())->toBe(10);
-    $say('gone')->assertStatus(422);
-    $say('down')->assertOk()->assertJsonPath('standing.downOn', '2026-09-03');
+    $say([])->assertStatus(422)->assertJsonPath('errors.0.pointer', '/down');
+    $say(['down' => true])
+        ->assertCreated()
+        ->assertJsonPath('standing.downOn', '2026-09-03');
     expect($onMap())->toBe(0);
+    // said of the wrong trees: they stand on the map again
+    $say(['down' => false])
+        ->assertCreated()
+        ->assertJsonPath('standing.downOn', null);
+    expect($onMap())->toBe(10);
 });

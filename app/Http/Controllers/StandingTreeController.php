@@ -13,27 +13,23 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Gate;
 
-/** Trees dying on their feet: looked at, or down (rulings J34). */
+/** Looks at trees dying on their feet: they stand, or are down (rulings J34). The newest look holds. */
 final class StandingTreeController extends Controller
 {
-    private const STATES = ['looked', 'down'];
-
-    public function update(
-        Request $request,
-        string $standingId,
-        RecordResource $resource,
-        JobClock $clock,
-    ): JsonResponse {
+    public function store(Request $request, string $standingId, RecordResource $resource, JobClock $clock): JsonResponse
+    {
         $user = $this->user($request);
         $trees = StandingTree::query()->with('patch.ground')->where('crew_id', $user->crew_id)->findOrFail($standingId);
         Gate::authorize('write');
         $in = $this->fields($request);
-        $state = $in->choice('state', self::STATES);
+        $down = $in->has('down') ? $in->bool('down', false) : $in->fault('down', 'Say whether they are down.');
         $this->done($in);
         $today = Carbon::instance($clock->today($trees->patch->ground->time_zone));
-        $state === 'down' ? ($trees->down_on = $today) : ($trees->looked_on = $today);
+        $trees->looked_on = $today;
+        $trees->looked_by = $user->id;
+        $trees->down_on = $down === true ? $today : null;
         $trees->save();
 
-        return $this->json($resource->record(CrewRows::record($user, $trees->record_id)));
+        return $this->json($resource->record(CrewRows::record($user, $trees->record_id)), 201);
     }
 }

@@ -104,7 +104,7 @@ export const MUTATIONS = {
   'POST /sheets/{sheet}/photos': 'field',
   'POST /sheets/{sheet}/tracks': 'field',
   'POST /records/{record}/amendments': 'stand',
-  'PUT /standing-trees/{standing}': 'stand',
+  'POST /standing-trees/{standing}/looks': 'stand',
   'POST /sheets/{sheet}/records': 'stand',
   'POST /records/{record}/look-backs': 'stand',
   'POST /papers': 'nothing',

@@ -112,6 +112,9 @@ const history = (s: Sprayer) =>
           }}
         </p>
         <p v-else-if="s.dueOn" class="small soft">{{ t('sprayer.due', { day: dayText(s.dueOn, true) }) }}</p>
+        <p v-if="s.cleaned" class="small soft">
+          {{ t('sprayer.cleaned', { day: dayText(s.cleaned.on, true), name: s.cleaned.by }) }} {{ s.cleaned.note }}
+        </p>
         <div v-if="s.holds" class="stack">
           <p class="warn small">
             {{ t('sprayer.heldLast', { told: s.holds.told, day: dayText(s.holds.since, true) }) }}

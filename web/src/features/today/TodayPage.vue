@@ -209,7 +209,7 @@ const groups = computed(() =>
           <ul class="ruled lines">
             <TodayLine
               v-for="s in data.standing"
-              :key="s.standId"
+              :key="s.id"
               :to="{ name: 'look-back', params: { stand: s.standId } }"
               :name="t('today.standingTrees', { n: s.count }, s.count)"
               :where="s.patch"
