@@ -133,6 +133,21 @@ one {{ $load['part'] ? 'part-load' : 'full load' }} with the {{ $m['tool'] }}:
 @if ($s['clock'])
 <div class="warn"><b>{{ $s['clock'][$units] }}</b></div>
 @endif
+@if (array_filter($s['duties'] ?? [], static fn (array $d): bool => $d['settled'] !== null))
+<h2>Agreed with others</h2>
+<ul>
+@foreach ($s['duties'] as $d)
+@if ($d['settled'])
+<li>
+{{ $d['name'] }}@if ($d['keeper']) ({{ $d['keeper'] }})@endif: {{ $d['settled']['who'] }},
+@if ($d['settled']['number']) no. {{ $d['settled']['number'] }}, @endif
+{{ $d['settled']['on'] }}@if ($d['settled']['until']), till {{ $d['settled']['until'] }}@endif.
+{{ $d['settled']['text'] }}
+</li>
+@endif
+@endforeach
+</ul>
+@endif
 @if ($s['standing'] ?? null)
 <div class="warn"><b>{{ $s['standing']['text'][$units] }}</b></div>
 @endif

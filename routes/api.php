@@ -11,6 +11,7 @@ use App\Http\Controllers\CleaningController;
 use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\ContainerController;
 use App\Http\Controllers\CountController;
+use App\Http\Controllers\DutyController;
 use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\FieldController;
 use App\Http\Controllers\GroundController;
@@ -213,6 +214,8 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::put('stands/{stand}/weights', [WeightController::class, 'update']);
         Route::put('stands/{stand}/step', [StepController::class, 'update']);
         Route::put('steps/{step}/recipe', [RecipeController::class, 'update']);
+        Route::post('stands/{stand}/duties', [DutyController::class, 'store']);
+        Route::delete('duties/{duty}', [DutyController::class, 'destroy']);
         Route::post('stands/{stand}/sheets', [SheetController::class, 'store']);
         Route::post('sheets/{sheet}/notes', [FieldController::class, 'store']);
         Route::post('sheets/{sheet}/photos', [PhotoController::class, 'storeOfSheet']);

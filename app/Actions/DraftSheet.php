@@ -16,6 +16,7 @@ use App\Repositories\Surroundings;
 use App\Resources\StandResource;
 use App\Support\Format;
 use App\Text\Sentences;
+use App\Workflow\DutyDesk;
 use App\Workflow\RecipeDesk;
 use Thicket\Assess\Board;
 use Thicket\Catalogue\Catalogue;
@@ -61,6 +62,7 @@ final readonly class DraftSheet
         private Sentences $sentences,
         private Puts $puts,
         private FieldTerms $field,
+        private DutyDesk $duties,
     ) {}
 
     /**
@@ -163,6 +165,7 @@ final readonly class DraftSheet
                 StartLimits::ofTank($products, $species)->limits,
             ),
             'field' => $this->field->of($situation, $products),
+            'duties' => $this->duties->forSheet($stand, $step),
             'standing' => $this->standing($situation, $option),
             'planned' => PlannedWork::of($situation, $option, $recipe)->told(),
             'wearing' => $names('wear', $cautions->wearing),

@@ -16,6 +16,7 @@ use App\Repositories\Surroundings;
 use App\Support\Format;
 use App\Text\CardChanges;
 use App\Text\Sentences;
+use App\Workflow\DutyDesk;
 use App\Workflow\Gates;
 use App\Workflow\RecipeDesk;
 use App\Workflow\Washing;
@@ -55,6 +56,7 @@ final readonly class StandResource
         private Gates $gates,
         private ProgrammeResource $programmes,
         private Washing $washing,
+        private DutyDesk $duties,
     ) {}
 
     /** @return array<string, mixed> one line for lists */
@@ -124,6 +126,7 @@ final readonly class StandResource
             ],
             'stations' => $this->stations($trail, array_column($gates, 'station')),
             'gates' => $gates,
+            'duties' => $step === null || $trail->record !== null ? [] : $this->duties->told($stand, $step),
             'setting' => $stand->patch->setting,
             'markedUnknown' => $stand->marked_unknown,
             'confirmed' => $stand->sighting?->confirmed_by !== null,

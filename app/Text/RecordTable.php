@@ -179,8 +179,8 @@ final readonly class RecordTable
             'release height unit' => $text('height.unit'),
             'droplets' => $text('droplets'),
             'weather measured with' => $text('instrument'),
-            'permits and checks' => $text('permits'),
-            'notices given' => $text('notices'),
+            'permits and checks' => $text('permits') ?: self::settled($at('sheet.snapshot.duties'), true),
+            'notices given' => $text('notices') ?: self::settled($at('sheet.snapshot.duties'), false),
             'leftovers' => $text('leftovers'),
             'containers' => $text('containers'),
             'sky' => $text('weather'),
@@ -210,5 +210,20 @@ final readonly class RecordTable
             ),
             'seal' => (string) $record->seal?->hash,
         ];
+    }
+
+    /** What the sheet says was settled with others, where the record says nothing of its own. */
+    private static function settled(mixed $duties, bool $papers): string
+    {
+        $out = [];
+        foreach (is_array($duties) ? $duties : [] as $one) {
+            $settled = is_array($one) ? $one['settled'] ?? null : null;
+            if (is_array($settled) && ($one['paper'] ?? null) === $papers) {
+                $words = [$one['name'] ?? '', $one['keeper'] ?? '', $settled['number'] ?? '', $settled['who'] ?? ''];
+                $out[] = implode(', ', array_filter([...$words, $settled['on'] ?? '']));
+            }
+        }
+
+        return implode('; ', $out);
     }
 }

@@ -12,11 +12,9 @@ use App\Repositories\LookAlikes;
 use App\Repositories\PriorApplicationsRepository;
 use App\Repositories\SituationRepository;
 use App\Support\JobClock;
-use App\Text\Sentences;
+use App\Text\GateText;
 use Thicket\Assess\Board;
 use Thicket\Catalogue\Catalogue;
-use Thicket\Measure\Quantity;
-use Thicket\Measure\System;
 use Thicket\Mix\TankTerms;
 use Thicket\Practice\Gate;
 use Thicket\Practice\GateKind;
@@ -33,10 +31,11 @@ final readonly class Gates
         private SituationRepository $situations,
         private LookAlikes $lookAlikes,
         private RecipeDesk $recipes,
-        private Sentences $sentences,
+        private GateText $text,
         private JobClock $clock,
         private PriorApplicationsRepository $prior,
         private Washing $washing,
+        private DutyDesk $duties,
     ) {}
 
     /**
@@ -45,7 +44,7 @@ final readonly class Gates
      */
     public function of(Stand $stand, ?Step $step): array
     {
-        return array_map($this->told(...), array_values(array_filter($this->shut($stand, $step))));
+        return array_map($this->text->of(...), array_values(array_filter($this->shut($stand, $step))));
     }
 
     /** @return list<Gate|null> */
@@ -67,6 +66,7 @@ final readonly class Gates
             ...$shut,
             ...$this->ofBoard($stand, $step),
             ...$this->ofProduct($stand, $step),
+            ...$this->duties->gates($stand, $step),
             CoreGates::ofCount($this->situations->stems($stand)),
         ];
     }
@@ -127,35 +127,6 @@ final readonly class Gates
             ),
             $step->sprayer === null ? null : CoreGates::ofCalibration($step->sprayer->dueOn(), $today),
             $this->washing->gate($step, $recipe->carrier, $stand->patch->ground->time_zone),
-        ];
-    }
-
-    /**
-     * @return array{code: string, text: array{us: string, metric: string}, opens: string, station: string,
-     *     passable: bool}
-     */
-    private function told(Gate $gate): array
-    {
-        $values = array_map(
-            fn(string|Quantity|\DateTimeImmutable $value): string|Quantity => $value instanceof \DateTimeImmutable
-                ? $this->sentences->day($value)
-                : $value,
-            $gate->values,
-        );
-        if (is_string($missing = $values['missing'] ?? null) && $missing !== '') {
-            $values['missing'] = $this->sentences->in(
-                "fact.{$missing}",
-                ['keeper' => $values['keeper'] ?? ''],
-                System::Us,
-            );
-        }
-
-        return [
-            'code' => $gate->kind->value,
-            'text' => $this->sentences->both("gate.{$gate->kind->value}", $values),
-            'opens' => $this->sentences->in("gate.opens.{$gate->kind->value}", $values, System::Us),
-            'station' => $gate->kind->station(),
-            'passable' => $gate->kind->isPassable(),
         ];
     }
 }

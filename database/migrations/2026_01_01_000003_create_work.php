@@ -163,6 +163,30 @@ return new class extends Migration {
         Schema::table('photos', function (Blueprint $table): void {
             $table->foreignUuid('sheet_id')->nullable()->after('sighting_id')->constrained()->comment('of a field day');
         });
+        // what was settled with others before a job: papers of a ground or patch, notices of one step; never changed,
+        // but taken back
+        Schema::create('settled_duties', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->foreignUuid('ground_id')->constrained();
+            $table->foreignUuid('patch_id')->nullable()->constrained()->comment('null: the whole ground');
+            $table->foreignUuid('step_id')->nullable()->constrained()->comment('of a notice');
+            $table->string('kind', 20);
+            $table->string('state', 12)->comment('under-way, done, not-needed');
+            $table->string('keeper', 80)->nullable()->comment('name of what it is about');
+            $table->string('who', 120)->comment('who gave it, who was told, who says that none is needed');
+            $table->string('number', 80)->nullable();
+            $table->boolean('boundary_checked')->default(false);
+            $table->date('on')->comment('given, told; of what is under way: the day by which');
+            $table->date('until')->nullable()->comment('last day on which it holds');
+            $table->string('text', 1000)->nullable();
+            $table->foreignUuid('noted_by')->constrained('users');
+            $table->timestamp('noted_at', 6);
+            $table->timestamp('taken_back_at')->nullable();
+            $table->foreignUuid('taken_back_by')->nullable()->constrained('users');
+            $table->index(['ground_id', 'taken_back_at']);
+            $table->index(['crew_id', 'state', 'on']);
+        });
         // trees that a record left dying on their feet
         Schema::create('standing_trees', function (Blueprint $table): void {
             $table->uuid('id')->primary();
@@ -217,6 +241,7 @@ return new class extends Migration {
                 'record_actives',
                 'record_lessons',
                 'standing_trees',
+                'settled_duties',
                 'records',
                 'sheet_step',
                 'sheets',

@@ -25,6 +25,7 @@ use App\Models\Photo;
 use App\Models\ProtectedFeature;
 use App\Models\Record;
 use App\Models\Sealed;
+use App\Models\SettledDuty;
 use App\Models\Sighting;
 use App\Models\Sprayer;
 use App\Models\Stand;
@@ -49,6 +50,8 @@ use Thicket\Input\Fields;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Programmes\Planner;
+use Thicket\Safety\DutyKind;
+use Thicket\Safety\Settled;
 use Thicket\Survey\LocalPlane;
 use Thicket\Survey\Outline;
 use Thicket\Survey\OutlineEdit;
@@ -91,10 +94,15 @@ final class DemoSeeder
                 $this->ground('Hollin Hedge and oak wood', 0.02, '215'),
                 $this->ground('Quince Court orchard', 0.04, '210'),
             ];
+            foreach ([$creek, $hedge, $farm] as $own) {
+                $this->agreed($own, Settled::NOT_NEEDED, 'Alderbrook trust, deed of 2014', '2026-04-02');
+            }
             $this->hedge($hedge, $ester, $glyphosate, $bottle, $desk, $issue, $sign, $clock);
             $this->creek($creek);
             $this->farm($farm, $glyphosate, $bottle, $desk);
-            $this->common($this->ground('Fernhollow common', 0.09, '260'));
+            $common = $this->ground('Fernhollow common', 0.09, '260');
+            $this->agreed($common, Settled::UNDER_WAY, 'Fernhollow commoners, by letter', '2026-09-15');
+            $this->common($common);
             $this->taken(['norway-maple' => 'Ada Thornbury', 'spotted-knapweed' => 'Bram Quillfeather']);
         });
     }
@@ -781,6 +789,22 @@ final class DemoSeeder
                 ['active' => 'triclopyr-ester', 'amount' => '96.00', 'per' => '1 gal', 'on' => '2024-08-10'],
             ],
         ];
+    }
+
+    /** The owner of a ground agrees to the work there, or was asked. */
+    private function agreed(Ground $ground, string $state, string $who, string $on): void
+    {
+        SettledDuty::create([
+            'crew_id' => $this->crew->id,
+            'ground_id' => $ground->id,
+            'kind' => DutyKind::Owner,
+            'state' => $state,
+            'who' => $who,
+            'on' => $on,
+            'boundary_checked' => $state !== Settled::UNDER_WAY,
+            'noted_by' => $this->lead->id,
+            'noted_at' => '2026-04-02T10:00:00Z',
+        ]);
     }
 
     private function ground(string $name, float $east, string $elevation): Ground

@@ -95,6 +95,7 @@ it('refuses at its field whatever a field of a write cannot be', function () {
         'record' => $record,
         'id' => 'tree-of-heaven',
     ];
+    $ids['duty'] = App\Models\SettledDuty::query()->firstOrFail()->id;
     $ids['standing'] = App\Models\StandingTree::create([
         'crew_id' => $row->patch->ground->crew_id,
         'record_id' => $record,

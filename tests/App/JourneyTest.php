@@ -97,6 +97,7 @@ it('carries a patch from an outline to a look-back that cannot be scored yet', f
         ->assertOk()
         ->assertJsonCount(52, 'weeks')
         ->assertJsonPath('chosen.outcome', 'withCare');
+    ownerAgrees($this, $stand);
     $this->api('GET', "/stands/{$stand}/gates")->assertExactJson(['gates' => []]);
 
     $sheet = $this->api('POST', "/stands/{$stand}/sheets")

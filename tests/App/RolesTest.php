@@ -129,6 +129,8 @@ const ROUTES = [
         'POST sheets/{sheet}/records',
         'POST records/{record}/amendments',
         'POST standing-trees/{standing}/looks',
+        'POST stands/{stand}/duties',
+        'DELETE duties/{duty}',
         'POST records/{record}/look-backs',
         'POST shed/containers',
         'PATCH shed/containers/{container}',
@@ -224,6 +226,7 @@ it('lets in from the role of the table on, and nobody of another crew to what is
         'digest' => str_repeat('0', 64),
         'state' => 'ready',
     ])->id;
+    $ids['duty'] = App\Models\SettledDuty::query()->firstOrFail()->id;
     $ids['standing'] = App\Models\StandingTree::create([
         'crew_id' => $lead->crew_id,
         'record_id' => DB::table('records')->orderBy('id')->value('id'),

@@ -29,6 +29,19 @@ function maples(Tests\AppTestCase $t): Step
     return $step;
 }
 
+/** The owner of a stand's ground agrees, as far as the gates ask. */
+function ownerAgrees(Tests\AppTestCase $t, string $stand): void
+{
+    $t->api('POST', "/stands/{$stand}/duties", [
+        'kind' => 'owner',
+        'state' => 'done',
+        'who' => 'Hester Fernshaw',
+        'on' => '2026-08-01',
+        'boundaryChecked' => true,
+        'wholeGround' => true,
+    ])->assertCreated();
+}
+
 /**
  * Trees of heaven with a sheet that is out: basal bark in oil, every gate open.
  *
@@ -91,6 +104,8 @@ function issuedTrees(Tests\AppTestCase $t, string $diameter = '3 in'): array
         [],
         ['If-Match' => $t->api('GET', "/steps/{$step}/recipe")->headers->get('ETag')],
     )->assertOk();
+
+    ownerAgrees($t, $stand);
 
     return [
         $stand,

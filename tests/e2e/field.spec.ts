@@ -1,5 +1,5 @@
 import { expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { fieldDay, isAccessible, issuedTrees, signIn } from './helpers';
+import { ask, fieldDay, isAccessible, issuedTrees, killWorkers, signIn } from './helpers';
 
 test.use({ viewport: { width: 390, height: 844 }, serviceWorkers: 'allow' });
 
@@ -232,4 +232,69 @@ test('two phones on one job: counts add up, what they say differently is shown t
   await expect(other.getByRole('button', { name: 'All sent' })).toBeVisible();
   expect((await fieldDay(page, sheet)).treated).toBe(7);
   await second.close();
+});
+
+test('a server that dies while it takes notes, and a session ended elsewhere: every note arrives once', async ({
+  page,
+  context,
+}) => {
+  await signIn(page);
+  const { sheet } = await issuedTrees(page);
+  await takeAlong(page, sheet);
+  await toPart(page, 'At work');
+  await context.setOffline(true);
+  for (let i = 0; i < 12; ++i) await pad(page).click();
+  let [lost, killed] = [0, 0];
+  page.on('response', (r) => void (r.status() >= 500 && lost++));
+  page.on('requestfailed', (r) => void (r.method() === 'POST' && lost++));
+  await context.setOffline(false);
+  for (const until = Date.now() + 8000; Date.now() < until && (killed === 0 || lost === 0);) {
+    killed += killWorkers();
+    await page.waitForTimeout(20);
+  }
+  expect([killed > 0, lost > 0]).toEqual([true, true]);
+  await expect(page.getByRole('button', { name: 'All sent' })).toBeVisible({ timeout: 60_000 });
+  expect((await fieldDay(page, sheet)).treated).toBe(12);
+
+  await test.step('the session is ended elsewhere: the phone keeps what it has, and says why', async () => {
+    await context.clearCookies();
+    await pad(page).click();
+    await expect(page.getByRole('button', { name: /1 note not sent/ })).toContainText('sign in again');
+    await page.reload();
+    await signIn(page);
+    await page.goto(`/field/${sheet}`);
+    await expect(page.getByRole('button', { name: 'All sent' })).toBeVisible();
+    expect((await fieldDay(page, sheet)).treated).toBe(13);
+  });
+});
+
+test('asks who agreed before a sheet goes out: the owner, and people who walk by', async ({ page }) => {
+  await signIn(page);
+  const { stand, sheet } = await issuedTrees(page);
+  const patch = String((await ask(page, 'GET', `/stands/${stand}`)).json.patchId);
+  await ask(page, 'POST', `/sheets/${sheet}/withdraw`, { reason: 'A path was forgotten.' });
+  await ask(page, 'POST', `/patches/${patch}/observations`, { facts: [{ fact: 'public-way', value: true }] });
+  await page.goto(`/stands/${stand}/field-day`);
+  const shut = (words: string) => page.getByText(words, { exact: true });
+  const agreed = page.getByRole('region', { name: 'Agreed with others first' });
+  await expect(agreed.getByText('From Hester Fernshaw, Sat 1 Aug 2026.')).toBeVisible();
+  await expect(shut('Not told yet: people who use the path.')).toBeVisible();
+  await agreed.getByRole('button', { name: 'That no longer holds' }).click();
+  await expect(shut("Not recorded: the owner's consent.")).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Issue the job sheet' })).toBeDisabled();
+  await agreed.getByRole('button', { name: 'Write it down' }).first().click();
+  await agreed.getByRole('radio', { name: 'It is our own ground' }).click({ force: true });
+  await agreed.getByLabel('Who of you owns it').fill('Ada Thornbury');
+  await agreed.getByRole('button', { name: 'Keep it' }).click();
+  await expect(agreed.getByText('Walk the boundary first, and say that it was checked.')).toBeVisible();
+  await isAccessible(page);
+  await agreed.getByRole('checkbox', { name: 'The boundary was walked and is known' }).press('Space');
+  await agreed.getByRole('button', { name: 'Keep it' }).click();
+  await expect(shut("Not recorded: the owner's consent.")).toHaveCount(0);
+  await agreed.getByRole('button', { name: 'Write it down' }).click();
+  await agreed.getByLabel('Who was told').fill('Walkers, by a board at the gate');
+  await agreed.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('heading', { name: 'All gates are open' })).toBeVisible();
+  await page.getByRole('button', { name: 'Issue the job sheet' }).click();
+  await expect(page.getByText(/people who use the path: Walkers, by a board at the gate/)).toBeVisible();
 });

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Locator, type Page } from '@playwright/test';
 
@@ -94,7 +95,13 @@ export const chosen = (field: Locator): Locator =>
   field.locator('xpath=ancestor::*[contains(@class, "el-select__wrapper")]');
 
 /** A write or a question by whoever is signed in on the page, past its screens. */
-async function ask(page: Page, method: string, path: string, body: unknown = null, match = ''): Promise<Answered> {
+export async function ask(
+  page: Page,
+  method: string,
+  path: string,
+  body: unknown = null,
+  match = '',
+): Promise<Answered> {
   return page.evaluate(
     async ([verb, where, sent, revision]) => {
       const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
@@ -170,8 +177,24 @@ export async function issuedTrees(page: Page): Promise<{ stand: string; sheet: s
   };
   const recipe = await call('GET', `/steps/${step.id}/recipe`);
   await call('PUT', `/steps/${step.id}/recipe`, {}, recipe.etag);
+  await call('POST', `/stands/${stand}/duties`, {
+    kind: 'owner',
+    state: 'done',
+    who: 'Hester Fernshaw',
+    on: '2026-08-01',
+    boundaryChecked: true,
+  });
   await call('POST', '/session/password', { password: 'thicket-demo' });
   return { stand, sheet: String((await call('POST', `/stands/${stand}/sheets`)).json.id) };
+}
+
+/** Kills -9 the workers of the server that these journeys go to; says how many there were. */
+export function killWorkers(): number {
+  const noted = `${process.env.THICKET_VAR ?? 'var'}/run/fpm.pid.noted`;
+  const master = readFileSync(noted, 'utf8').split(' ')[0] ?? '';
+  const workers = readFileSync(`/proc/${master}/task/${master}/children`, 'utf8').trim().split(' ').filter(Boolean);
+  workers.forEach((pid) => process.kill(Number(pid), 'SIGKILL'));
+  return workers.length;
 }
 
 /** What the server holds of a field day. */

@@ -98,12 +98,12 @@ describe('the start', () => {
       ({ id: `${kind}${by}`, kind, at: '2026-09-03T14:00:00Z', device: 'a', seq: 1, by, ...more }) as FieldNote;
     const eyewash = note('tick', 'Bram', { what: 'kit.eyewash', on: true });
     const read = note('tick', 'Ada', { what: 'brief.card-read', on: true });
-    expect(beforeStart(snapshot, [], 'Ada')).toEqual({ ticks: 2, unread: true, outside: [] });
+    expect(beforeStart(snapshot, [], 'Ada', '2026-09-03')).toEqual({ ticks: 2, unread: true, outside: [], over: [] });
     // once for all, the other for each
-    expect(beforeStart(snapshot, [eyewash, read], 'Ada').ticks).toBe(0);
-    expect(beforeStart(snapshot, [eyewash, read], 'Bram').ticks).toBe(1);
+    expect(beforeStart(snapshot, [eyewash, read], 'Ada', '2026-09-03').ticks).toBe(0);
+    expect(beforeStart(snapshot, [eyewash, read], 'Bram', '2026-09-03').ticks).toBe(1);
     const hot = note('reading', 'Ada', { air: { value: '90', unit: 'degF' } });
-    expect(beforeStart(snapshot, [hot], 'Ada')).toMatchObject({ unread: false, outside: [most] });
+    expect(beforeStart(snapshot, [hot], 'Ada', '2026-09-03')).toMatchObject({ unread: false, outside: [most] });
   });
 });
 

@@ -14,6 +14,8 @@ use App\Models\Step;
 use App\Repositories\CrewRows;
 use App\Support\Format;
 use App\Text\CardChanges;
+use App\Text\GateText;
+use App\Workflow\DutyDesk;
 use App\Workflow\Gates;
 use App\Workflow\Workflow;
 use Illuminate\Http\JsonResponse;
@@ -23,7 +25,11 @@ use Illuminate\Support\Facades\Gate;
 /** Gates and job sheets. */
 final class SheetController extends Controller
 {
-    public function __construct(private readonly CardChanges $changes) {}
+    public function __construct(
+        private readonly CardChanges $changes,
+        private readonly DutyDesk $duties,
+        private readonly GateText $gateText,
+    ) {}
 
     public function gates(Request $request, string $standId, Gates $gates): JsonResponse
     {
@@ -95,8 +101,23 @@ final class SheetController extends Controller
                     ? null
                     : ['by' => $sheet->withdrawn_by, 'reason' => $sheet->withdrawn_why],
             'cardChanges' => $this->cardChanges($sheet),
+            'dutiesOpen' => $this->dutiesOpen($sheet),
             'snapshot' => $sheet->snapshot,
         ];
+    }
+
+    /**
+     * @return list<array{us: string, metric: string}> what was settled with others when it was issued and is not any
+     *     more: taken back, run out, new on the map
+     */
+    private function dutiesOpen(Sheet $sheet): array
+    {
+        $step = $sheet->steps->first();
+        $stand = $step?->stands()->withTrail()->first();
+
+        return $sheet->withdrawn_at !== null || $step === null || $stand === null || $step->records->isNotEmpty()
+            ? []
+            : array_column(array_map($this->gateText->of(...), $this->duties->gates($stand, $step)), 'text');
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Models\Stand;
 use App\Repositories\LookAlikes;
 use App\Resources\StandResource;
 use App\Support\JobClock;
+use App\Workflow\DutyDesk;
 use App\Workflow\FieldDays;
 use App\Workflow\Reminders;
 use App\Workflow\Workflow;
@@ -33,6 +34,7 @@ final class TodayController extends Controller
         LookAlikes $lookAlikes,
         Reminders $reminders,
         FieldDays $fieldDays,
+        DutyDesk $duties,
     ): JsonResponse {
         $user = $this->user($request);
         $lines = [];
@@ -80,6 +82,7 @@ final class TodayController extends Controller
             'lookBacks' => $due,
             'field' => $fieldDays->open($user),
             'standing' => $fieldDays->standing($user),
+            'duties' => $duties->underWay($user),
             'sheets' => $fieldDays->toBeDone($user),
             'shed' => $reminders->of($user->crew),
             'more' => $more,

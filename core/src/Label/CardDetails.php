@@ -31,6 +31,7 @@ final readonly class CardDetails
         'seasonallyDry',
         'autumnLaying',
         'repeatIfNeeded',
+        'protectedLifeCheck',
     ];
     public const BUYERS = ['home', 'farm', 'licensed'];
 
@@ -131,6 +132,12 @@ final readonly class CardDetails
             self::grasses($in, 'grassesTolerant', $catalogue),
             self::grasses($in, 'grassesHarmed', $catalogue),
         );
+    }
+
+    /** Whether the label asks to look up the official check for protected life before each use (rulings J20). */
+    public function protectedLifeCheck(): bool
+    {
+        return $this->answers['protectedLifeCheck'] ?? false;
     }
 
     /** Whether the label allows oil on ground that is dry only in season (rulings J52). */

@@ -29,6 +29,9 @@ enum GateKind: string
     case Calibration = 'calibration';
     case Cleaning = 'cleaning';
     case CleaningDue = 'cleaning-due';
+    case Permit = 'permit';
+    case PermitOver = 'permit-over';
+    case Notice = 'notice';
     case EstimatedTally = 'estimated-tally';
 
     /** Where what opens it is done. */
@@ -54,6 +57,7 @@ enum GateKind: string
             self::Cleaning,
             self::CleaningDue
                 => 'shed',
+            self::Permit, self::PermitOver, self::Notice => 'field-day',
         };
     }
 

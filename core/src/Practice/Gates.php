@@ -8,6 +8,8 @@ use Thicket\Label\LabelCard;
 use Thicket\Mix\MixedProduct;
 use Thicket\Mix\Residue;
 use Thicket\Mix\TankTerms;
+use Thicket\Safety\Duty;
+use Thicket\Safety\Settled;
 use Thicket\Survey\StemGroup;
 use Thicket\Verdict\Finding;
 use Thicket\Verdict\Outcome;
@@ -134,6 +136,39 @@ final readonly class Gates
         return $held === null || $kind === null
             ? null
             : new Gate($kind, ['sprayer' => $sprayer, 'held' => $held->told, 'day' => $held->day]);
+    }
+
+    /**
+     * What has to be settled with others first: a paper that nobody holds or that has run out, people whom nobody told
+     * (rulings B2, J15, J19, J20).
+     *
+     * @param list<Duty> $duties
+     * @param list<Settled> $recorded newest first
+     *
+     * @return list<Gate> the code of the duty under duty, what it is about under keeper
+     */
+    public static function ofDuties(array $duties, array $recorded, \DateTimeImmutable $today): array
+    {
+        $shut = [];
+        foreach ($duties as $duty) {
+            $settled = Settled::of($duty, $recorded, $today);
+            if ($settled?->holdsOn($today) === true) {
+                continue;
+            }
+            $values = [
+                'duty' => $duty->kind->value,
+                'keeper' => $duty->keeper ?? '',
+                'about' => $duty->keeper === null ? 'no' : 'yes',
+            ];
+            $over = $settled === null || $settled->state === Settled::UNDER_WAY ? null : $settled->until;
+            $shut[] = match (true) {
+                !$duty->kind->isPaper() => new Gate(GateKind::Notice, $values),
+                $over !== null => new Gate(GateKind::PermitOver, $values + ['day' => $over]),
+                default => new Gate(GateKind::Permit, $values),
+            };
+        }
+
+        return $shut;
     }
 
     /** @param list<StemGroup> $stems counted or estimated */

@@ -28,6 +28,7 @@ final readonly class ProtectedFeature
         'stock',
         'organic',
         'litter',
+        'habitat',
     ];
     /** Wind wavers: an eighth of the circle to each side counts as downwind. */
     private const DRIFT_HALF_ANGLE_DEGREES = 45.0;

@@ -105,6 +105,8 @@ export const MUTATIONS = {
   'POST /sheets/{sheet}/tracks': 'field',
   'POST /records/{record}/amendments': 'stand',
   'POST /standing-trees/{standing}/looks': 'stand',
+  'POST /stands/{stand}/duties': 'stand',
+  'DELETE /duties/{duty}': 'stand',
   'POST /sheets/{sheet}/records': 'stand',
   'POST /records/{record}/look-backs': 'stand',
   'POST /papers': 'nothing',

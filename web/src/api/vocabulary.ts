@@ -36,6 +36,7 @@ export const KEEPER_KINDS = [
   'stock',
   'organic',
   'litter',
+  'habitat',
 ] as const;
 
 export const CARRIERS = [

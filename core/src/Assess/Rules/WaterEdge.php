@@ -31,14 +31,12 @@ final readonly class WaterEdge implements Rule
         if (!$option->method->usesProduct()) {
             return [];
         }
-        $distance = $situation->waterDistance();
-        $floods = $situation->isYes(FactName::Floods) === true;
-        if ($distance === null && !$floods) {
+        $distance = self::distance($situation);
+        if ($distance === null) {
             return $situation->word(FactName::Setting) === 'water-edge'
                 ? [Finding::unknown('water-distance', self::SOURCE, true)]
                 : [];
         }
-        $distance = $floods ? Quantity::zero(Unit::Metre) : $distance ?? Quantity::zero(Unit::Metre);
         $near = !$distance->isGreaterThan(Quantity::of(Situation::NEAR_WATER, Unit::Metre));
         $close = $distance->isLessThan(Quantity::of(self::CLOSE_METRES, Unit::Metre));
         if (
@@ -62,6 +60,30 @@ final readonly class WaterEdge implements Rule
         return $findings;
     }
 
+    /** Whether a card that may be used in water is used so near to it that a permit is asked (rulings J15, J52). */
+    public static function wantsPermit(Situation $situation, Option $option): bool
+    {
+        $distance = $option->method->usesProduct() ? self::distance($situation) : null;
+
+        return $distance !== null &&
+            array_filter(
+                $option->cards(),
+                static fn(LabelCard $c): bool => $c->start->aquaticAllowed && self::isInside($c, $distance),
+            ) !== [];
+    }
+
+    /** Ground that floods is water. */
+    private static function distance(Situation $situation): ?Quantity
+    {
+        return $situation->isYes(FactName::Floods) === true ? Quantity::zero(Unit::Metre) : $situation->waterDistance();
+    }
+
+    private static function isInside(LabelCard $card, Quantity $distance): bool
+    {
+        return $distance->isLessThan(Quantity::of(self::CLOSE_METRES, Unit::Metre)) ||
+            $card->start->waterBuffer?->isGreaterThan($distance) === true;
+    }
+
     /** @return list<Finding> */
     private function ofCard(Option $option, ?LabelCard $card, Quantity $distance, bool $near, bool $close): array
     {
@@ -79,9 +101,7 @@ final readonly class WaterEdge implements Rule
         }
         $buffer = $card->start->waterBuffer;
         if ($card->start->aquaticAllowed) {
-            return $close || ($buffer !== null && $distance->isLessThan($buffer))
-                ? [Finding::withCare('water.permit', self::SOURCE, $values)]
-                : [];
+            return self::isInside($card, $distance) ? [Finding::withCare('water.permit', self::SOURCE, $values)] : [];
         }
         if ($buffer === null) {
             return $near ? [Finding::unknown('card-water-buffer', 'label-card', true)] : [];

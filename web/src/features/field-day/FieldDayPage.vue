@@ -9,6 +9,7 @@ import CardChanges from '@/components/CardChanges.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
+import DutiesPart from './DutiesPart.vue';
 import RecordForm from './RecordForm.vue';
 import WhoDoesIt from './WhoDoesIt.vue';
 import SheetView from './SheetView.vue';
@@ -77,7 +78,8 @@ const withdraw = async (): Promise<void> => {
               <b>{{ format(g.text) }}</b>
             </p>
             <p>
-              <RouterLink :to="to(g.station)">{{ g.opens }}</RouterLink>
+              <a v-if="g.station === 'field-day'" href="#duties-h">{{ g.opens }}</a>
+              <RouterLink v-else :to="to(g.station)">{{ g.opens }}</RouterLink>
               <span class="small soft"> {{ g.passable ? t('field.passable') : t('field.notPassable') }}</span>
             </p>
             <TextField v-if="g.passable && isLead" v-model="reasons[g.code]" :label="t('field.reason')" />
@@ -93,6 +95,7 @@ const withdraw = async (): Promise<void> => {
         }}</ActButton>
         <p v-else class="soft">{{ t('field.leadIssues') }}</p>
         <p v-if="refusal" class="fault" role="alert">{{ refusal.message }}</p>
+        <DutiesPart :stand="stand" />
         <WhoDoesIt :stand="stand" />
       </section>
     </div>
@@ -109,6 +112,15 @@ const withdraw = async (): Promise<void> => {
         <RouterLink v-if="stand.recordId" class="btn" :to="{ name: 'look-back', params: { stand: props.stand } }">{{
           t('field.signed')
         }}</RouterLink>
+      </div>
+      <div v-if="sheet.dutiesOpen.length" class="warn stack" role="alert">
+        <p>
+          <b>{{ t('field.dutiesOpen') }}</b>
+        </p>
+        <ul>
+          <li v-for="(d, i) in sheet.dutiesOpen" :key="i">{{ format(d) }}</li>
+        </ul>
+        <DutiesPart :stand="stand" />
       </div>
       <div v-if="sheet.cardChanges.length" class="warn stack" role="alert">
         <p>

@@ -34,6 +34,13 @@ const { t } = useI18n();
 const { user, format } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 
+/** What the sheet says was settled with others, as a line of the record. */
+const settled = (paper: boolean): string =>
+  (props.sheet.snapshot.duties ?? [])
+    .filter((d) => d.paper === paper && d.settled)
+    .map((d) => [d.name, d.keeper, d.settled?.number, d.settled?.who, d.settled?.on].filter(Boolean).join(', '))
+    .join('; ')
+    .slice(0, 300);
 const form = ref({
   workedOn: jobDay(props.timeZone),
   start: '',
@@ -57,8 +64,8 @@ const form = ref({
   droplets: '',
   instrument: '',
   buffers: '',
-  permits: '',
-  notices: '',
+  permits: settled(true),
+  notices: settled(false),
   leftovers: '',
   containers: '',
 });

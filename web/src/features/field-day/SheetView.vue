@@ -31,6 +31,8 @@ const reason = computed(() => {
   const r = props.snapshot.reason;
   return r && (r.for || r.why || r.snags || r.evidence.length) ? r : null;
 });
+/** Papers held and people told; sheets of before say nothing of it. */
+const agreed = computed(() => (props.snapshot.duties ?? []).filter((d) => d.settled !== null));
 const several = computed(() => (props.snapshot.recipe?.products?.length ?? 1) > 1);
 const strictest = computed(() => props.snapshot.strictest ?? props.snapshot.product);
 </script>
@@ -115,6 +117,20 @@ const strictest = computed(() => props.snapshot.strictest ?? props.snapshot.prod
       <h3>{{ t('field.roles') }}</h3>
       <ul>
         <li v-for="(role, i) in snapshot.reason.roles" :key="i">{{ format(role) }}</li>
+      </ul>
+    </template>
+    <template v-if="agreed.length">
+      <h3>{{ t('field.agreed') }}</h3>
+      <ul>
+        <li v-for="d in agreed" :key="d.name + d.keeper">
+          {{ d.name }}<template v-if="d.keeper"> ({{ d.keeper }})</template>: {{ d.settled?.who
+          }}<template v-if="d.settled?.number">, {{ t('duty.numbered', { number: d.settled.number }) }}</template>
+          <template v-if="d.settled">{{ dayText(d.settled.on, true) }}</template>
+          <template v-if="d.settled?.until">
+            · {{ t('duty.holdsTill', { day: dayText(d.settled.until, true) }) }}</template
+          >
+          <span v-if="d.settled?.text" class="soft"> {{ d.settled.text }}</span>
+        </li>
       </ul>
     </template>
     <p v-if="snapshot.standing" class="warn">{{ format(snapshot.standing.text) }}</p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { jobDay } from '@/api/client';
 import ActButton from '@/components/form/ActButton.vue';
 import PickField from '@/components/form/PickField.vue';
 import { useSession } from '@/composables/useSession';
@@ -37,7 +38,12 @@ const working = computed(() => workingOf(notes.value).has(by.value));
 /** What keeps them from beginning, the first of it. */
 const shut = computed(() => {
   if (!snapshot.value || part.value === 'after') return '';
-  const lacks = beforeStart(snapshot.value, notes.value, by.value);
+  const lacks = beforeStart(snapshot.value, notes.value, by.value, jobDay(day.value?.timeZone ?? 'UTC'));
+  // sheets that were brought by an older shell tell none
+  const open = (day.value?.sheet.dutiesOpen as { us: string; metric: string }[] | undefined)?.[0];
+  if (open) return `${t('fieldMode.stopNow')} ${format(open)}`;
+  if (lacks.over[0])
+    return t('fieldMode.paperOver', { name: lacks.over[0].name, day: lacks.over[0].settled?.until ?? '' });
   if (lacks.ticks) return t('fieldMode.firstTick', { n: lacks.ticks }, lacks.ticks);
   if (lacks.unread) return t('fieldMode.firstWeather');
   return lacks.outside[0] ? `${t('fieldMode.stopNow')} ${format(lacks.outside[0].text)}` : '';

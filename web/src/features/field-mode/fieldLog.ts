@@ -137,7 +137,7 @@ export const isTicked = (ticks: ReadonlySet<string>, one: Tick, by: string): boo
  * What somebody still lacks before they may begin: ticks, a reading of each fact that a limit of the sheet is of, and
  * limits that the newest reading does not keep. None of it can be passed: it is the label's and the law's (B2, J38).
  */
-export function beforeStart(snapshot: Schemas['SheetSnapshot'], notes: readonly FieldNote[], by: string) {
+export function beforeStart(snapshot: Schemas['SheetSnapshot'], notes: readonly FieldNote[], by: string, day: string) {
   const ticks = ticksOf(notes);
   const latest: { wind?: Figure; air?: Figure } = {};
   for (const n of notes) {
@@ -149,6 +149,8 @@ export function beforeStart(snapshot: Schemas['SheetSnapshot'], notes: readonly 
     ticks: (snapshot.field?.briefing ?? []).filter((one) => !isTicked(ticks, one, by)).length,
     unread: snapshot.startOnlyIf.filter((l) => OF[l.fact] && !latest[OF[l.fact] ?? 'wind']).length > 0,
     outside: outside(snapshot.startOnlyIf, latest),
+    /** Papers that have run out since the sheet was issued. */
+    over: (snapshot.duties ?? []).filter((d) => d.settled?.until != null && d.settled.until < day),
   };
 }
 

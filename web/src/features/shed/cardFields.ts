@@ -59,6 +59,7 @@ export const SECTIONS: readonly { key: string; fields: readonly CardField[] }[] 
       { id: 'aquaticAllowed', kind: 'tick' },
       { id: 'waterBuffer', kind: 'amount', sample: '30 ft' },
       { id: 'seasonallyDry', kind: 'yes-no' },
+      { id: 'protectedLifeCheck', kind: 'yes-no' },
       { id: 'soilActive', kind: 'tick' },
       { id: 'runoff', kind: 'long' },
       { id: 'drift', kind: 'long' },

@@ -204,6 +204,23 @@ const groups = computed(() =>
             >{{ t(l.due ? 'today.due' : 'today.notBefore', { day: dayText(l.judgeAfter, true) }) }}</TodayLine
           >
         </ul>
+        <template v-if="data.duties.length">
+          <h2>{{ t('today.duties') }}</h2>
+          <ul class="ruled lines">
+            <TodayLine
+              v-for="d in data.duties"
+              :key="d.id"
+              :to="
+                d.standId
+                  ? { name: 'field-day', params: { stand: d.standId } }
+                  : { name: 'ground', query: { ground: d.groundId } }
+              "
+              :name="`${d.name[0]?.toUpperCase()}${d.name.slice(1)}: ${d.who}`"
+              :where="d.ground"
+              >{{ t(d.paper ? 'today.wantedBy' : 'today.tellBy', { day: dayText(d.by, true) }) }}</TodayLine
+            >
+          </ul>
+        </template>
         <template v-if="data.standing.length">
           <h2>{{ t('today.standing') }}</h2>
           <ul class="ruled lines">
