@@ -25,6 +25,7 @@ use App\Http\Controllers\LoanController;
 use App\Http\Controllers\LookBackController;
 use App\Http\Controllers\ObservationController;
 use App\Http\Controllers\OutlineController;
+use App\Http\Controllers\OutlookController;
 use App\Http\Controllers\PaperController;
 use App\Http\Controllers\PatchController;
 use App\Http\Controllers\PatchOutlineController;
@@ -120,6 +121,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::get('stands/{stand}/programmes', [ProgrammeController::class, 'index']);
         Route::get('stands/{stand}/comparison', [ComparisonController::class, 'show']);
         Route::get('stands/{stand}/costs', [ComparisonController::class, 'costs']);
+        Route::get('stands/{stand}/outlook', [OutlookController::class, 'show']);
         Route::get('stands/{stand}/year', [BoardController::class, 'year']);
         Route::get('season-plan', [SeasonController::class, 'show']);
         Route::get('calendar', [CalendarController::class, 'days']);
@@ -212,6 +214,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
         Route::post('stands/{stand}/programme', [ProgrammeController::class, 'store']);
         Route::delete('stands/{stand}/programme', [ProgrammeController::class, 'destroy']);
         Route::put('stands/{stand}/weights', [WeightController::class, 'update']);
+        Route::put('stands/{stand}/outlook', [OutlookController::class, 'update']);
         Route::put('stands/{stand}/step', [StepController::class, 'update']);
         Route::put('steps/{step}/recipe', [RecipeController::class, 'update']);
         Route::post('stands/{stand}/duties', [DutyController::class, 'store']);

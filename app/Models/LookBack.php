@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * @property string $id
  * @property \Illuminate\Support\Carbon $looked_on
+ * @property string $record_id
  * @property bool $scored
  * @property array<string, mixed> $body
  */

@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property bool $marked_unknown
  * @property \Illuminate\Support\Carbon|null $closed_at
  * @property array<string, int>|null $weights of this plan; null as the crew weighs
+ * @property array<string, mixed>|null $outlook how its years ahead are looked at, as given
  * @property int $revision
  * @property string|null $person_id
  * @property Person|null $person who does what is next
@@ -42,6 +43,7 @@ final class Stand extends Model
     protected $casts = [
         'revision' => 'integer',
         'weights' => 'array',
+        'outlook' => 'array',
         'marked_unknown' => 'boolean',
         'closed_at' => 'datetime',
         'spreads' => 'boolean',

@@ -96,6 +96,10 @@ return new class extends Migration {
             $table->foreignUuid('person_id')->nullable()->comment('who does what is next')->constrained('people');
             $table->boolean('spreads')->default(false)->comment('it spreads from here');
             $table->date('promised_by')->nullable()->comment('to somebody, by that day');
+            $table
+                ->json('outlook')
+                ->nullable()
+                ->comment('how its years ahead are looked at: years, threshold, figures');
         });
         Schema::create('sightings', function (Blueprint $table): void {
             $table->uuid('id')->primary();

@@ -25,7 +25,8 @@ function twin(string $command, string $input): Process
 
 it('answers every shipped example, without a database, as its schema says', function () {
     foreach (glob(dirname(__DIR__, 2) . '/docs/examples/*.json') ?: [] as $file) {
-        $kind = preg_match('/^(mix|identify|hours|plan)-/', basename($file), $named) === 1 ? $named[1] : 'advise';
+        $kind =
+            preg_match('/^(mix|identify|hours|plan|outlook)-/', basename($file), $named) === 1 ? $named[1] : 'advise';
         $text = (string) file_get_contents($file);
         $validator = new Validator();
         $validator
@@ -44,6 +45,7 @@ it('answers every shipped example, without a database, as its schema says', func
                 'mix' => $answer['outcome'],
                 'identify' => $answer['candidates'],
                 'hours' => $answer['best'],
+                'outlook' => $answer['courses'][0]['years'][5]['plants'],
                 'plan' => $answer['placed'][0]['why'],
                 default => $answer['rows'][0]['findings'],
             },
@@ -129,6 +131,13 @@ it('exits 1 with pointers on refused input', function (string $command, string $
         '"stand":{"date":"2026-05-01","species":"garlic-mustard","place":{"latitude":"40",' .
         '"elevationMetres":"1"}},"weather":{"issued":"2026-05-01T06:00:00Z","hours":[]}}',
         '/weather/hours',
+    ],
+    'an outlook by no row' => ['thicket:outlook', '{"stand":{}}', '/row'],
+    'more dead than counted' => [
+        'thicket:outlook',
+        '{"row":"hand-pull","stand":{},"looks":[{"method":"hand-pull","species":"garlic-mustard","dead":4,' .
+        '"counted":3}]}',
+        '/looks/0/dead',
     ],
     'a job that waits for itself' => [
         'thicket:plan',

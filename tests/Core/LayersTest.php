@@ -31,6 +31,7 @@ const CORE = [
     'Practice',
     'FieldDay',
     'Review',
+    'Outlook',
 ];
 
 const APPLICATION = [

@@ -19,6 +19,8 @@ use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
+use Thicket\Outlook\StandOutlook;
+use Thicket\Outlook\Terms;
 use Thicket\Programmes\Planner;
 use Thicket\SeasonPlan\SeasonPlanner;
 use Thicket\Situation\Schools;
@@ -99,7 +101,12 @@ $forecast = new Forecast(
 );
 $best = Board::for($situation, $catalogue, $schools, $shed)->rows[0]->option;
 $seasonOf200 = randomSeason(11, 200, 240, 4);
+$ahead = Board::judge($situation, $best);
 $lines = [
+    'outlook, 1,000 runs, all courses, 10 years' => median(
+        3,
+        static fn() => StandOutlook::of($situation, $ahead, [$ahead], [], new Terms()),
+    ),
     'board, one stand, one day' => $board,
     'year strip, all methods, 52 weeks' => median(
         15,
@@ -139,7 +146,7 @@ $lines = [
 ];
 printf("baseline: 20,000 rational operations  %8.2f ms\n", $baseline);
 foreach ($lines as $name => $time) {
-    printf("%-38s%8.2f ms   ratio %.3f\n", $name, $time, $time / $baseline);
+    printf("%-44s%8.2f ms   ratio %.3f\n", $name, $time, $time / $baseline);
 }
 printf(
     "the year costs %.1f boards (at most 10 are allowed)\nmemory at its peak %.1f MB\n",

@@ -215,6 +215,12 @@ final class Catalogue
         );
     }
 
+    /** How plants live and multiply: what the outlook over years rests on. */
+    public function life(): LifeTable
+    {
+        return $this->once('life', fn(): LifeTable => new LifeTable($this->root->node('life')));
+    }
+
     public function coefficients(): Coefficients
     {
         return $this->once('coefficients', fn(): Coefficients => new Coefficients($this->root->node('coefficients')));

@@ -28,6 +28,7 @@ final readonly class CatalogueFiles
         'traps',
         'windows',
         'coefficients',
+        'life',
         'weighing',
         'sites',
         'sums',

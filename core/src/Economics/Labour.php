@@ -45,7 +45,7 @@ final readonly class Labour
     private function __construct(
         public ?array $hands,
         public ?Quantity $walking,
-        private array $setUp,
+        public array $setUp,
         public array $restsOn,
     ) {
         $this->days = $hands === null ? 0 : $this->crewDays(1);

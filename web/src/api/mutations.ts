@@ -87,6 +87,7 @@ export const MUTATIONS = {
   'POST /stands/{stand}/close': 'stand',
 
   'PUT /stands/{stand}/weights': 'stand',
+  'PUT /stands/{stand}/outlook': 'stand',
   'PUT /stands/{stand}/step': 'stand',
   'POST /stands/{stand}/programme': 'stand',
   'DELETE /stands/{stand}/programme': 'stand',

@@ -112,6 +112,11 @@ export const costsQuery = (stand: string, row: string) =>
     queryKey: ['stand', stand, 'costs', row],
     queryFn: () => unwrap(api.GET('/stands/{stand}/costs', { params: { path: { stand }, query: { row } } })),
   });
+export const outlookQuery = (stand: string) =>
+  queryOptions({
+    queryKey: ['stand', stand, 'outlook'],
+    queryFn: () => unwrap(api.GET('/stands/{stand}/outlook', { params: { path: { stand } } })),
+  });
 /** Wishes for a recipe beyond what is kept with its step. */
 export type RecipeAsk = Partial<
   Record<
