@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $id
  * @property \Illuminate\Support\Carbon $looked_on
  * @property string $record_id
+ * @property \Illuminate\Support\Carbon $created_at
  * @property bool $scored
  * @property array<string, mixed> $body
  */

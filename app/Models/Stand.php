@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string|null $species
  * @property bool $marked_unknown
  * @property \Illuminate\Support\Carbon|null $closed_at
+ * @property string|null $closed_reason
  * @property array<string, int>|null $weights of this plan; null as the crew weighs
  * @property array<string, mixed>|null $outlook how its years ahead are looked at, as given
  * @property int $revision
@@ -31,6 +32,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property Sighting|null $sighting the newest
  * @property Tally|null $tally the newest
  * @property \Illuminate\Database\Eloquent\Collection<int, Tally> $tallies newest first
+ * @property \Illuminate\Database\Eloquent\Collection<int, Patrol> $patrols newest first
  * @property \Illuminate\Database\Eloquent\Collection<int, Step> $steps
  */
 final class Stand extends Model
@@ -80,6 +82,12 @@ final class Stand extends Model
         return $this->hasMany(Tally::class)->orderByDesc('visited_on')->orderByDesc('id');
     }
 
+    /** @return HasMany<Patrol, $this> newest first */
+    public function patrols(): HasMany
+    {
+        return $this->hasMany(Patrol::class)->orderByDesc('looked_on')->orderByDesc('id');
+    }
+
     /** @return HasMany<PlotPlan, $this> newest first */
     public function plotPlans(): HasMany
     {
@@ -125,6 +133,7 @@ final class Stand extends Model
             'tally',
             'steps.sheets',
             'steps.records.lookBacks',
+            'patrols',
         ]);
     }
 
@@ -153,6 +162,7 @@ final class Stand extends Model
             'steps.sprayer',
             'steps.sheets',
             'steps.records.lookBacks',
+            'patrols.maker',
         ]);
     }
 

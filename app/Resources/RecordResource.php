@@ -49,6 +49,7 @@ final readonly class RecordResource
             'standing' => self::standing($record),
             'signs' => $this->results->signs($record),
             'causes' => $this->results->causes($record),
+            'retreat' => $this->results->retreat($record),
             'amendments' => $record->amendments
                 ->map(
                     static fn(Amendment $a): array => [

@@ -8,16 +8,18 @@ use App\Models\LookBack;
 use App\Models\Record;
 use App\Text\Sentences;
 use Thicket\Calendar\Day;
+use Thicket\Catalogue\Catalogue;
 use Thicket\Economics\PlannedWork;
 use Thicket\Measure\Quantity;
 use Thicket\Review\Causes;
 use Thicket\Review\Done;
 use Thicket\Review\Result;
+use Thicket\Review\Retreat;
 
 /** What a scored look-back says of a record, and why it may have gone as it did. */
 final readonly class ResultResource
 {
-    public function __construct(private Sentences $sentences) {}
+    public function __construct(private Sentences $sentences, private Catalogue $catalogue) {}
 
     /** @return array<string, mixed> how much is dead, how sure that is, and against what was expected */
     public function of(Record $record, LookBack $look): array
@@ -70,7 +72,56 @@ final readonly class ResultResource
             is_int($expected['low'] ?? null) && is_int($expected['high'] ?? null)
                 ? ['low' => $expected['low'], 'high' => $expected['high']]
                 : null,
+            self::plots($look),
         );
+    }
+
+    /** @return list<array{dead: int, counted: int}> */
+    private static function plots(LookBack $look): array
+    {
+        $plots = $look->body['plots'] ?? null;
+
+        return array_values(
+            array_map(
+                static fn(array $p): array => ['dead' => (int) $p['dead'], 'counted' => (int) $p['counted']],
+                array_filter(is_array($plots) ? $plots : [], is_array(...)),
+            ),
+        );
+    }
+
+    /**
+     * @return array{survivors: int, said: list<array{us: string, metric: string}>}|null what is to be done with what
+     *     survived, once somebody scored it
+     */
+    public function retreat(Record $record): ?array
+    {
+        $scored = $record->lookBacks->first(static fn(LookBack $l): bool => $l->scored);
+        if ($scored === null) {
+            return null;
+        }
+        $snapshot = $record->sheet->snapshot;
+        $treated = $record->content()['treated'] ?? null;
+        [$dead, $counted] = [(int) $scored->body['dead'], max(1, (int) $scored->body['counted'])];
+        $stood = is_int($treated) && $treated > 0 ? $treated : $counted;
+        $survivors = $dead >= $counted ? 0 : max(1, (int) round($stood * (1 - $dead / $counted)));
+        $scientific = $snapshot['target']['scientific'] ?? '';
+        $species = is_string($scientific) ? $this->catalogue->speciesCalled($scientific) : null;
+        $said = Retreat::of(
+            self::judged($record, $scored),
+            $survivors,
+            count(Causes::of(self::done($record))) > 1,
+            is_string($snapshot['product']['group'] ?? null) ? $snapshot['product']['group'] : null,
+            $species?->isWoody() === true,
+        );
+
+        return [
+            'survivors' => $survivors,
+            'said' => array_map(
+                /** @return array{us: string, metric: string} */
+                fn(array $one): array => $this->sentences->both($one['code'], $one['values']),
+                $said,
+            ),
+        ];
     }
 
     /** @return list<array{us: string, metric: string}> where the newest score is worse than expected, why */

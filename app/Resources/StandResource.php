@@ -18,6 +18,7 @@ use App\Text\CardChanges;
 use App\Text\Sentences;
 use App\Workflow\DutyDesk;
 use App\Workflow\Gates;
+use App\Workflow\PatrolDesk;
 use App\Workflow\RecipeDesk;
 use App\Workflow\Washing;
 use App\Workflow\Workflow;
@@ -57,6 +58,7 @@ final readonly class StandResource
         private ProgrammeResource $programmes,
         private Washing $washing,
         private DutyDesk $duties,
+        private PatrolDesk $patrols,
     ) {}
 
     /** @return array<string, mixed> one line for lists */
@@ -157,7 +159,9 @@ final readonly class StandResource
             'plan' => $this->programmes->plan($stand, $step),
             'weights' => $stand->weights,
             'sheetId' => $step?->issuedSheet()?->id,
-            'recordId' => $trail->record?->id,
+            'recordId' => $trail->record->id ?? ($step === null ? Workflow::lastRecord($stand)?->id : null),
+            'patrols' => $this->patrols->told($stand),
+            'closedReason' => $stand->closed_reason,
         ];
     }
 

@@ -72,7 +72,27 @@ final readonly class Workflow
                 fn(Step $later): bool => $later->run === $s->run && $later->position > $s->position,
             );
 
-        return $stand->steps->first(fn(Step $s): bool => !self::isJudged($s) && !$after($s)) ?? $stand->steps->last();
+        $open = $stand->steps->first(fn(Step $s): bool => !self::isJudged($s) && !$after($s));
+        $last = $stand->steps->last();
+
+        return $open ?? ($last !== null && self::isCountedSince($stand, $last) ? null : $last);
+    }
+
+    /** The last work on a stand, whatever is next there. */
+    public static function lastRecord(Stand $stand): ?Record
+    {
+        return $stand->steps->last(static fn(Step $s): bool => $s->records->isNotEmpty())?->records->first();
+    }
+
+    /** What came back was counted since the last score: another round begins (handbook 7). */
+    private static function isCountedSince(Stand $stand, Step $judged): bool
+    {
+        $scored = $judged->records->first()?->lookBacks->first(static fn($look): bool => $look->scored);
+
+        return $scored !== null &&
+            $stand->tally !== null &&
+            $stand->tally->visited_on->greaterThanOrEqualTo($scored->looked_on) &&
+            $stand->tally->created_at->greaterThanOrEqualTo($scored->created_at);
     }
 
     public function nextStation(): ?string

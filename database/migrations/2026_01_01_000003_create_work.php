@@ -219,6 +219,18 @@ return new class extends Migration {
             $table->unique(['record_id', 'path']);
             $table->index(['crew_id', 'path']);
         });
+        // looks at ground that was cleared, for as long as seed lasts in it
+        Schema::create('patrols', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('stand_id')->constrained();
+            $table->date('looked_on');
+            $table->string('found', 12)->comment('none, seedlings, seeding');
+            $table->unsignedInteger('count')->nullable();
+            $table->string('text', 500)->nullable();
+            $table->foreignUuid('made_by')->constrained('users');
+            $table->timestamp('created_at');
+            $table->index(['stand_id', 'looked_on']);
+        });
         Schema::create('look_backs', function (Blueprint $table): void {
             $table->uuid('id')->primary();
             $table->foreignUuid('record_id')->constrained();
@@ -236,6 +248,7 @@ return new class extends Migration {
         foreach (
             [
                 'look_backs',
+                'patrols',
                 'record_amendments',
                 'field_notes',
                 'record_actives',

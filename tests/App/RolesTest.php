@@ -131,6 +131,8 @@ const ROUTES = [
         'POST records/{record}/amendments',
         'POST standing-trees/{standing}/looks',
         'POST stands/{stand}/duties',
+        'POST stands/{stand}/patrols',
+        'POST records/{record}/round',
         'PUT stands/{stand}/outlook',
         'DELETE duties/{duty}',
         'POST records/{record}/look-backs',

@@ -10,6 +10,7 @@ use App\Resources\StandResource;
 use App\Support\JobClock;
 use App\Workflow\DutyDesk;
 use App\Workflow\FieldDays;
+use App\Workflow\PatrolDesk;
 use App\Workflow\Reminders;
 use App\Workflow\Workflow;
 use Illuminate\Database\Eloquent\Builder;
@@ -35,10 +36,12 @@ final class TodayController extends Controller
         Reminders $reminders,
         FieldDays $fieldDays,
         DutyDesk $duties,
+        PatrolDesk $patrolDesk,
     ): JsonResponse {
         $user = $this->user($request);
         $lines = [];
         $due = [];
+        $patrols = [];
         $open = fn(): Builder => Stand::query()->ofCrew($user)->inHand();
         // all that is under way; of what is only scouted, the newest: the rest is found at Ground
         $scouted = $open()->whereDoesntHave('steps');
@@ -52,6 +55,15 @@ final class TodayController extends Controller
             $trail = Workflow::of($stand, $catalogue);
             $line = $resource->line($stand, $trail) + ['lookAlikesOpen' => count($lookAlikes->open($stand))];
             $lines[] = $line;
+            $patrol = $trail->next === null ? $patrolDesk->of($stand) : null;
+            if ($patrol !== null && $patrol->next <= $clock->today($stand->patch->ground->time_zone)) {
+                $patrols[] = [
+                    'standId' => $stand->id,
+                    'name' => $line['name'],
+                    'patch' => $line['patch'],
+                    'next' => $patrol->next->format('Y-m-d'),
+                ];
+            }
             if ($trail->next === 'judged' && $trail->record !== null) {
                 $due[] = [
                     'standId' => $stand->id,
@@ -80,6 +92,7 @@ final class TodayController extends Controller
             'person' => $user->crew->people()->where('user_id', $user->id)->value('id'),
             'lines' => $lines,
             'lookBacks' => $due,
+            'patrols' => $patrols,
             'field' => $fieldDays->open($user),
             'standing' => $fieldDays->standing($user),
             'duties' => $duties->underWay($user),

@@ -25,10 +25,12 @@ final readonly class Result
      * Worse or better only where the whole interval lies beyond what was expected: else the count cannot tell it.
      *
      * @param array{low: int, high: int}|null $expected percent
+     * @param list<array{dead: int, counted: int}> $plots that the count was made in; none where it was not
      */
-    public static function of(int $dead, int $counted, ?array $expected): self
+    public static function of(int $dead, int $counted, ?array $expected, array $plots = []): self
     {
-        ['low' => $low, 'high' => $high] = RootKill::interval($dead, $counted, self::LEVEL);
+        ['low' => $low, 'high' => $high] =
+            $plots === [] ? RootKill::interval($dead, $counted, self::LEVEL) : RootKill::overPlots($plots, self::LEVEL);
 
         return new self(
             RootKill::percent($dead, $counted) ?? 0,

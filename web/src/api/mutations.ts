@@ -88,6 +88,8 @@ export const MUTATIONS = {
 
   'PUT /stands/{stand}/weights': 'stand',
   'PUT /stands/{stand}/outlook': 'stand',
+  'POST /stands/{stand}/patrols': 'stand',
+  'POST /records/{record}/round': 'stand',
   'PUT /stands/{stand}/step': 'stand',
   'POST /stands/{stand}/programme': 'stand',
   'DELETE /stands/{stand}/programme': 'stand',

@@ -14,6 +14,9 @@ import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
 import AmendmentList from './AmendmentList.vue';
+import MoreCounts, { type More } from './MoreCounts.vue';
+import PatrolPart from './PatrolPart.vue';
+import RetreatPart from './RetreatPart.vue';
 import StandingTrees from './StandingTrees.vue';
 import PhotoStrip from '@/features/scout/PhotoStrip.vue';
 import ActButton from '@/components/form/ActButton.vue';
@@ -52,7 +55,19 @@ const form = ref({
   dead: '',
   resprouted: '0',
   remarks: '',
+  more: {
+    plots: [],
+    topDead: '',
+    shoots: '',
+    seedlings: '',
+    seedlingArea: '',
+    injury: '',
+    injured: '',
+    measured: {},
+  } as More,
 });
+/** Plot by plot: what was counted in all is their sum. */
+const byPlots = computed(() => form.value.more.plots.length > 0);
 void until(stand)
   .not.toBeNull()
   .then((s) => (form.value.lookedOn ||= jobDay(s.season.timeZone)));
@@ -88,7 +103,12 @@ const number = (text: string): number => (/^\d+$/.test(text.trim()) ? Number(tex
 const keep = async (scored: boolean): Promise<void> => {
   const id = record.value?.id;
   if (!id) return;
-  const { lookedOn, counted, dead, resprouted, remarks } = form.value;
+  const { lookedOn, counted, dead, resprouted, remarks, more } = form.value;
+  const whole = (name: 'topDead' | 'shoots' | 'seedlings' | 'injured') =>
+    more[name].trim() ? { [name]: number(more[name]) } : {};
+  const measured = Object.entries(more.measured).flatMap(([what, value]) =>
+    value?.trim() ? [{ what: what as keyof More['measured'], value }] : [],
+  );
   const done = await run(() =>
     unwrap(
       api.POST('/records/{record}/look-backs', {
@@ -96,9 +116,22 @@ const keep = async (scored: boolean): Promise<void> => {
         body: {
           lookedOn,
           scored,
-          counted: number(counted),
-          dead: number(dead),
-          resprouted: number(resprouted),
+          ...(byPlots.value
+            ? {
+                plots: more.plots.map((p) => ({
+                  counted: number(p.counted),
+                  dead: number(p.dead),
+                  resprouted: number(p.resprouted || '0'),
+                })),
+              }
+            : { counted: number(counted), dead: number(dead), resprouted: number(resprouted) }),
+          ...whole('topDead'),
+          ...whole('shoots'),
+          ...whole('seedlings'),
+          ...whole('injured'),
+          ...(more.seedlingArea.trim() ? { seedlingArea: { typed: more.seedlingArea } } : {}),
+          ...(more.injury ? { injury: more.injury } : {}),
+          ...(measured.length ? { measured } : {}),
           ...(remarks ? { remarks } : {}),
         },
       }),
@@ -138,7 +171,7 @@ const keep = async (scored: boolean): Promise<void> => {
               :from="record.workedOn"
             />
             <TextField
-              v-for="f in COUNTS"
+              v-for="f in byPlots ? [] : COUNTS"
               :key="f"
               v-model="form[f]"
               :label="t(`look.${f}`)"
@@ -146,6 +179,7 @@ const keep = async (scored: boolean): Promise<void> => {
               width="10em"
               inputmode="numeric"
             />
+            <MoreCounts v-model="form.more" :at="at" />
             <TextField
               v-model="form.remarks"
               :label="t('look.remarks')"
@@ -185,14 +219,10 @@ const keep = async (scored: boolean): Promise<void> => {
             <ul>
               <li v-for="(c, i) in record.causes" :key="i">{{ format(c) }}</li>
             </ul>
-            <p class="small">
-              {{ t('look.another') }}
-              <RouterLink :to="{ name: 'methods', params: { stand: props.stand } }">{{
-                t('look.toMethods')
-              }}</RouterLink>
-            </p>
           </template>
         </template>
+        <RetreatPart v-if="stand" :record="record" :stand="stand" />
+        <PatrolPart v-if="stand" :stand="stand" />
         <template v-if="record.lookBacks.length">
           <h3>{{ t('look.done') }}</h3>
           <div class="table-wrap">
@@ -216,7 +246,12 @@ const keep = async (scored: boolean): Promise<void> => {
                     {{ l.dead }}<span v-if="l.deadPercent !== null" class="soft small"> ({{ l.deadPercent }} %)</span>
                     <div v-if="l.result" class="small">{{ t('look.between', l.result) }}</div>
                   </td>
-                  <td>{{ l.resprouted }}</td>
+                  <td>
+                    {{ l.resprouted }}
+                    <div v-if="l.shoots && l.resprouted" class="small">
+                      {{ t('look.shootsEach', { n: (l.shoots / l.resprouted).toFixed(1) }) }}
+                    </div>
+                  </td>
                   <td>{{ expected }}</td>
                 </tr>
               </tbody>

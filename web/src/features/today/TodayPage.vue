@@ -204,6 +204,19 @@ const groups = computed(() =>
             >{{ t(l.due ? 'today.due' : 'today.notBefore', { day: dayText(l.judgeAfter, true) }) }}</TodayLine
           >
         </ul>
+        <template v-if="data.patrols.length">
+          <h2>{{ t('today.patrols') }}</h2>
+          <ul class="ruled lines">
+            <TodayLine
+              v-for="p in data.patrols"
+              :key="p.standId"
+              :to="{ name: 'look-back', params: { stand: p.standId } }"
+              :name="p.name"
+              :where="p.patch"
+              >{{ t('today.due', { day: dayText(p.next, true) }) }}</TodayLine
+            >
+          </ul>
+        </template>
         <template v-if="data.duties.length">
           <h2>{{ t('today.duties') }}</h2>
           <ul class="ruled lines">

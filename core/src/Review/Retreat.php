@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Thicket\Review;
+
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+
+/**
+ * What is to be done with what survived (handbook 7): who did badly for a cause does it again without it, who did badly
+ * without one takes another way; the mode of action is rotated, and few that are left are taken out by hand.
+ */
+final readonly class Retreat
+{
+    /** So few are dug or levered out sooner than a tank is mixed for them (our guess). */
+    private const FEW = 10;
+    /** Regrowth of woody plants takes a leaf spray from so high on (rulings J64). */
+    private const REGROWTH_FEET = 2;
+
+    private function __construct() {}
+
+    /**
+     * @param int $survivors of all that stood there, as far as those that were counted tell
+     * @param bool $hasCause the record itself gives a cause
+     * @param string|null $group mode of action that was used
+     *
+     * @return list<array{code: string, values: array<string, int|string|Quantity>}> in their order
+     */
+    public static function of(Result $result, int $survivors, bool $hasCause, ?string $group, bool $isWoody): array
+    {
+        if ($survivors < 1) {
+            return [['code' => 'retreat.none-left', 'values' => []]];
+        }
+        $said = [['code' => 'retreat.left', 'values' => ['n' => $survivors]]];
+        $worse = $result->against === Result::WORSE;
+        $worse && ($said[] = ['code' => $hasCause ? 'retreat.mend-cause' : 'retreat.other-way', 'values' => []]);
+        $group !== null &&
+            $group !== 'none' &&
+            ($said[] = ['code' => 'retreat.rotate', 'values' => ['group' => $group]]);
+        $survivors <= self::FEW && ($said[] = ['code' => 'retreat.by-hand', 'values' => []]);
+        $isWoody &&
+            ($said[] = [
+                'code' => 'retreat.regrowth',
+                'values' => ['height' => Quantity::of(self::REGROWTH_FEET, Unit::Foot)],
+            ]);
+
+        return $said;
+    }
+
+    /**
+     * How many of each size are left, where they fared alike: the counts scaled, their rest given to the largest
+     * remainders so that the sum is right.
+     *
+     * @param list<int> $counts
+     *
+     * @return list<int>
+     */
+    public static function left(array $counts, int $dead, int $counted): array
+    {
+        $share = $counted < 1 ? 1.0 : max(0.0, 1 - $dead / $counted);
+        $exact = array_map(static fn(int $n): float => $n * $share, $counts);
+        $whole = array_map(static fn(float $n): int => (int) floor($n), $exact);
+        $rest = (int) round(array_sum($exact)) - array_sum($whole);
+        $order = array_keys($exact);
+        usort(
+            $order,
+            static fn(int $a, int $b): int => $exact[$b] - $whole[$b] <=> $exact[$a] - $whole[$a] ?: $a <=> $b,
+        );
+        foreach (array_slice($order, 0, max(0, $rest)) as $i) {
+            ++$whole[$i];
+        }
+
+        return array_values($whole);
+    }
+}
