@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AmendmentController;
 use App\Http\Controllers\BatchController;
 use App\Http\Controllers\BoardController;
@@ -99,6 +100,9 @@ Route::get('seal', [SealController::class, 'show'])
 Route::get('shed/shopping.csv', [ShoppingController::class, 'csv'])
     ->withoutMiddleware('api')
     ->middleware(['web', 'auth:web']);
+Route::get('accounts.csv', [AccountController::class, 'csv'])
+    ->withoutMiddleware('api')
+    ->middleware(['web', 'auth:web']);
 Route::get('records.csv', [RecordController::class, 'csv'])
     ->withoutMiddleware('api')
     ->middleware(['web', 'auth:web']);
@@ -175,6 +179,7 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::get('sheets/{sheet}/notes', [FieldController::class, 'show']);
     Route::get('sheets/{sheet}/coverage', [FieldController::class, 'coverage']);
     Route::get('stands/{stand}/sheet-draft', [SheetController::class, 'draft']);
+    Route::get('accounts', [AccountController::class, 'show']);
     Route::get('records', [RecordController::class, 'index']);
     Route::get('records/{record}', [RecordController::class, 'show']);
     Route::get('shed', [ShedController::class, 'show']);

@@ -24,7 +24,9 @@ final class Paper extends Model
 {
     use HasUuids;
 
-    public const KINDS = ['sheet', 'mixing-card', 're-entry-sign', 'season'];
+    /** What is printed of all records of a year. */
+    public const OF_A_YEAR = ['season', 'accounts', 'review'];
+    public const KINDS = ['sheet', 'mixing-card', 're-entry-sign', 'season', 'accounts', 'review'];
     public const OPEN = ['waiting', 'making'];
     public const KEPT_HOURS = 24;
 

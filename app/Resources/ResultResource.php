@@ -109,7 +109,7 @@ final readonly class ResultResource
         $said = Retreat::of(
             self::judged($record, $scored),
             $survivors,
-            count(Causes::of(self::done($record))) > 1,
+            Causes::explain(self::done($record)),
             is_string($snapshot['product']['group'] ?? null) ? $snapshot['product']['group'] : null,
             $species?->isWoody() === true,
         );

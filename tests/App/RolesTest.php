@@ -47,6 +47,8 @@ const ROUTES = [
         'GET sightings',
         'GET sightings/{sighting}',
         'GET records.csv',
+        'GET accounts.csv',
+        'GET accounts',
         'GET sightings.csv',
         'GET photos/{photo}/{size}',
         'GET stands/{stand}/board',

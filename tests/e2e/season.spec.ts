@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { choose, isAccessible, openStand, signIn, station } from './helpers';
+import { ask, choose, isAccessible, openStand, signIn, station } from './helpers';
 
 test('plans the season: proposed, kept, a job moved where it may go, busy days taken in', async ({ page }) => {
   await signIn(page);
@@ -104,4 +104,57 @@ test('lives through the bad days of the weather service, and goes by what somebo
   await page.getByRole('button', { name: 'Back to the service alone' }).click();
   await have('a fine day');
   await expect(page.getByText(/^Not now\. Opens Sat 5 Sep/)).toBeVisible();
+});
+
+test('goes from a treatment that failed to another round, and sees the years ahead of both', async ({ page }) => {
+  await signIn(page);
+  const today = (await ask(page, 'GET', '/today')).json as unknown as { lines: { id: string; name: string }[] };
+  const stand = today.lines.find((l) => l.name === 'Bush honeysuckle')?.id ?? '';
+  await page.goto(`/stands/${stand}/look-back`);
+  await test.step('plot by plot, and refused where it cannot be', async () => {
+    await page.getByText('Plots, tops, seedlings, injury, other signs').click();
+    for (const [n, counted, dead] of [
+      [1, '30', '31'],
+      [2, '28', '4'],
+    ] as const) {
+      await page.getByRole('button', { name: 'A plot more' }).click();
+      const plot = page.locator('.row', { has: page.getByText(`Plot ${n}`, { exact: true }) });
+      await plot.getByLabel('Stems counted').fill(counted);
+      await plot.getByLabel('Dead to the root').fill(dead);
+    }
+    await page.getByRole('button', { name: 'Keep as the score' }).click();
+    await expect(page.getByText('Dead and resprouted together are more than were counted.')).toBeVisible();
+    await isAccessible(page);
+    await page.getByLabel('Dead to the root').first().fill('6');
+    await page.getByRole('button', { name: 'Keep as the score' }).click();
+    await expect(page.getByText('Worse than expected', { exact: false })).toBeVisible();
+  });
+  await test.step('the years ahead begin with what is left', async () => {
+    await page.getByRole('tab', { name: 'Years ahead' }).click();
+    await expect(page.getByText('Begins with the look-back of', { exact: false })).toBeVisible();
+    await expect(page.getByRole('radio', { name: 'Left alone' })).toBeVisible();
+    const told = page.getByRole('table', { name: /Year by year/ });
+    await expect(told.getByRole('row')).toHaveCount(12);
+    await page.getByText('Left alone', { exact: true }).first().click();
+    await expect(page.getByRole('table', { name: 'Year by year: Left alone' })).toBeVisible();
+    await isAccessible(page);
+    await page.getByText('What this rests on, and what you know better').click();
+    const years = page.getByLabel('Years to look');
+    await years.fill('5');
+    await page.getByRole('button', { name: 'Look again with these' }).click();
+    await expect(told.getByRole('row')).toHaveCount(7);
+  });
+  await test.step('another round: the survivors are counted, and a way is chosen anew', async () => {
+    await page.getByRole('tab', { name: 'Did it work' }).click();
+    await expect(page.getByText('About 48 plants of those that were treated live.')).toBeVisible();
+    await page.getByRole('button', { name: 'Another round: 48 plants left' }).click();
+    await expect(page).toHaveURL(/\/methods$/);
+    await page.goto('/today');
+    await expect(
+      page
+        .getByRole('region', { name: /Choose how/ })
+        .or(page.locator('section', { hasText: 'Choose how' }))
+        .first(),
+    ).toContainText('Bush honeysuckle');
+  });
 });

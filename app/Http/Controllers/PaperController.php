@@ -12,6 +12,7 @@ use App\Models\Stand;
 use App\Models\User;
 use App\Print\MixingCardPdf;
 use App\Print\ReentrySignPdf;
+use App\Print\ReportPdf;
 use App\Print\SeasonPdf;
 use App\Print\SheetPdf;
 use App\Repositories\CrewRows;
@@ -30,6 +31,7 @@ final class PaperController extends Controller
         private readonly ReentrySignPdf $signs,
         private readonly MixingCardPdf $cards,
         private readonly SeasonPdf $seasons,
+        private readonly ReportPdf $reports,
         private readonly RecipeDesk $desk,
         private readonly StandResource $stands,
     ) {}
@@ -39,11 +41,14 @@ final class PaperController extends Controller
         $user = $this->user($request);
         $in = $this->fields($request);
         $kind = $in->choice('kind', Paper::KINDS);
-        $year = $kind === 'season' ? $in->int('year', 2000, 2100) : null;
-        $of = $kind === 'season' ? null : $in->uuid('of');
+        $yearly = in_array($kind, Paper::OF_A_YEAR, true);
+        $year = $yearly ? $in->int('year', 2000, 2100) : null;
+        $of = $yearly ? null : $in->uuid('of');
         $this->done($in);
         [$name, $html] = match ($kind) {
             'season' => $this->season($user, (int) $year),
+            'accounts' => ["accounts-{$year}.pdf", $this->reports->accounts($user, (int) $year)],
+            'review' => ["season-review-{$year}.pdf", $this->reports->review($user, (int) $year)],
             'sheet', 're-entry-sign' => $this->ofSheet($user, $kind, (string) $of),
             default => $this->mixingCard($user, (string) $of),
         };

@@ -13,7 +13,16 @@ final readonly class Causes
     /** Less than so much of the planned mix, for as many plants, is an under-dose (ours). */
     private const LEAST_DOSE = 0.7;
 
+    /** What is asked, and explains nothing of itself. */
+    private const QUESTIONS = ['cause.left', 'cause.ask'];
+
     private function __construct() {}
+
+    /** Whether the record itself gives something that went wrong. */
+    public static function explain(Done $done): bool
+    {
+        return array_diff(array_column(self::of($done), 'code'), self::QUESTIONS) !== [];
+    }
 
     /** @return list<array{code: string, values: array<string, string|int>}> the strongest evidence first */
     public static function of(Done $done): array

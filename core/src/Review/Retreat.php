@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Thicket\Review;
 
-use Thicket\Measure\Quantity;
-use Thicket\Measure\Unit;
-
 /**
  * What is to be done with what survived (handbook 7): who did badly for a cause does it again without it, who did badly
  * without one takes another way; the mode of action is rotated, and few that are left are taken out by hand.
@@ -15,8 +12,6 @@ final readonly class Retreat
 {
     /** So few are dug or levered out sooner than a tank is mixed for them (our guess). */
     private const FEW = 10;
-    /** Regrowth of woody plants takes a leaf spray from so high on (rulings J64). */
-    private const REGROWTH_FEET = 2;
 
     private function __construct() {}
 
@@ -25,7 +20,7 @@ final readonly class Retreat
      * @param bool $hasCause the record itself gives a cause
      * @param string|null $group mode of action that was used
      *
-     * @return list<array{code: string, values: array<string, int|string|Quantity>}> in their order
+     * @return list<array{code: string, values: array<string, int|string>}> in their order
      */
     public static function of(Result $result, int $survivors, bool $hasCause, ?string $group, bool $isWoody): array
     {
@@ -39,11 +34,8 @@ final readonly class Retreat
             $group !== 'none' &&
             ($said[] = ['code' => 'retreat.rotate', 'values' => ['group' => $group]]);
         $survivors <= self::FEW && ($said[] = ['code' => 'retreat.by-hand', 'values' => []]);
-        $isWoody &&
-            ($said[] = [
-                'code' => 'retreat.regrowth',
-                'values' => ['height' => Quantity::of(self::REGROWTH_FEET, Unit::Foot)],
-            ]);
+        // leaf sprays wait for 2 ft of regrowth, and 12 weeks after a cut (rulings J64)
+        $isWoody && ($said[] = ['code' => 'retreat.regrowth', 'values' => []]);
 
         return $said;
     }

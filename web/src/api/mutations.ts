@@ -8,7 +8,7 @@ import type { paths } from './schema';
  * What is asked again once something was written, by the first word of its key. What is left out hangs on no write of
  * a crew: the handbook, its sums and its names change with the server only.
  */
-const OF_A_STAND = ['stand', 'recipe', 'batches', 'sheet', 'record', 'today', 'season'] as const;
+const OF_A_STAND = ['stand', 'accounts', 'recipe', 'batches', 'sheet', 'record', 'today', 'season'] as const;
 const OF_GROUND = ['grounds', 'patch', 'patches', 'keepers'] as const;
 export const HANGS_ON = {
   /** A step, a count, a recipe, a sheet, a record, a look-back: patches tell how their stands are. */

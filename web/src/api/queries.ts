@@ -117,6 +117,11 @@ export const outlookQuery = (stand: string) =>
     queryKey: ['stand', stand, 'outlook'],
     queryFn: () => unwrap(api.GET('/stands/{stand}/outlook', { params: { path: { stand } } })),
   });
+export const accountsQuery = (year: number | null) =>
+  queryOptions({
+    queryKey: ['accounts', year],
+    queryFn: () => unwrap(api.GET('/accounts', { params: { query: year === null ? {} : { year } } })),
+  });
 /** Wishes for a recipe beyond what is kept with its step. */
 export type RecipeAsk = Partial<
   Record<

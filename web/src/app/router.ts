@@ -60,6 +60,7 @@ export const router = createRouter({
       meta: { bare: true },
     },
     { path: '/season', name: 'season', component: () => import('@/features/season/SeasonPage.vue') },
+    { path: '/accounts', name: 'accounts', component: () => import('@/features/accounts/AccountsPage.vue') },
     { path: '/sums', name: 'sums', component: () => import('@/features/mix/SumsPage.vue') },
     { path: '/shed', name: 'shed', component: () => import('@/features/shed/ShedPage.vue') },
     { path: '/handbook', name: 'handbook', component: () => import('@/features/handbook/HandbookPage.vue') },

@@ -153,7 +153,13 @@ const keep = async (scored: boolean): Promise<void> => {
     <div v-if="record" class="bench">
       <section class="stack" aria-labelledby="judge-h">
         <h2 id="judge-h">
-          {{ record.mayScore ? t('look.may') : t('look.notBefore', { day: dayText(record.judgeAfter, true) }) }}
+          {{
+            scored
+              ? t('look.judgedOn', { day: dayText(scored.lookedOn, true) })
+              : record.mayScore
+                ? t('look.may')
+                : t('look.notBefore', { day: dayText(record.judgeAfter, true) })
+          }}
         </h2>
         <p class="soft">{{ t('look.why') }}</p>
         <template v-if="record.signs.length && !scored">
@@ -162,54 +168,6 @@ const keep = async (scored: boolean): Promise<void> => {
             <li v-for="s in record.signs" :key="s.code">{{ s.text }}</li>
           </ul>
         </template>
-        <div class="then">
-          <form v-if="mayWrite" class="stack" novalidate @submit.prevent="keep(record.mayScore)">
-            <DayField
-              v-model="form.lookedOn"
-              :label="t('look.lookedOn')"
-              :fault="at('/lookedOn')"
-              :from="record.workedOn"
-            />
-            <TextField
-              v-for="f in byPlots ? [] : COUNTS"
-              :key="f"
-              v-model="form[f]"
-              :label="t(`look.${f}`)"
-              :fault="at(`/${f}`)"
-              width="10em"
-              inputmode="numeric"
-            />
-            <MoreCounts v-model="form.more" :at="at" />
-            <TextField
-              v-model="form.remarks"
-              :label="t('look.remarks')"
-              :fault="at('/remarks')"
-              type="textarea"
-              :rows="2"
-            />
-            <ActButton main type="submit" :busy="busy">{{
-              record.mayScore ? t('look.score') : t('look.sign')
-            }}</ActButton>
-            <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
-          </form>
-          <figure v-if="sighting" class="stack picture">
-            <img
-              v-if="sighting.photos[0]"
-              :src="`/api/v1/photos/${sighting.photos[0].id}/full`"
-              :alt="t('sighting.photoOf', { name: sighting.name, n: 1 })"
-              :width="sighting.photos[0].width"
-              :height="sighting.photos[0].height"
-            />
-            <figcaption class="small soft">
-              {{
-                sighting.photos[0]
-                  ? t('look.picture', { day: dayText(sighting.at.slice(0, 10), true) })
-                  : t('look.noPicture')
-              }}
-            </figcaption>
-            <PhotoStrip :sighting="sighting" adding />
-          </figure>
-        </div>
         <template v-if="scored?.result?.text">
           <p class="note" :class="scored.result.against">
             <b>{{ scored.result.text }}</b>
@@ -223,6 +181,57 @@ const keep = async (scored: boolean): Promise<void> => {
         </template>
         <RetreatPart v-if="stand" :record="record" :stand="stand" />
         <PatrolPart v-if="stand" :stand="stand" />
+        <details class="write" :open="!scored">
+          <summary class="label">{{ t('look.write') }}</summary>
+          <div class="then">
+            <form v-if="mayWrite" class="stack" novalidate @submit.prevent="keep(record.mayScore)">
+              <DayField
+                v-model="form.lookedOn"
+                :label="t('look.lookedOn')"
+                :fault="at('/lookedOn')"
+                :from="record.workedOn"
+              />
+              <TextField
+                v-for="f in byPlots ? [] : COUNTS"
+                :key="f"
+                v-model="form[f]"
+                :label="t(`look.${f}`)"
+                :fault="at(`/${f}`)"
+                width="10em"
+                inputmode="numeric"
+              />
+              <MoreCounts v-model="form.more" :at="at" />
+              <TextField
+                v-model="form.remarks"
+                :label="t('look.remarks')"
+                :fault="at('/remarks')"
+                type="textarea"
+                :rows="2"
+              />
+              <ActButton main type="submit" :busy="busy">{{
+                record.mayScore ? t('look.score') : t('look.sign')
+              }}</ActButton>
+              <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
+            </form>
+            <figure v-if="sighting" class="stack picture">
+              <img
+                v-if="sighting.photos[0]"
+                :src="`/api/v1/photos/${sighting.photos[0].id}/full`"
+                :alt="t('sighting.photoOf', { name: sighting.name, n: 1 })"
+                :width="sighting.photos[0].width"
+                :height="sighting.photos[0].height"
+              />
+              <figcaption class="small soft">
+                {{
+                  sighting.photos[0]
+                    ? t('look.picture', { day: dayText(sighting.at.slice(0, 10), true) })
+                    : t('look.noPicture')
+                }}
+              </figcaption>
+              <PhotoStrip :sighting="sighting" adding />
+            </figure>
+          </div>
+        </details>
         <template v-if="record.lookBacks.length">
           <h3>{{ t('look.done') }}</h3>
           <div class="table-wrap">
@@ -337,6 +346,9 @@ const keep = async (scored: boolean): Promise<void> => {
           {{ t('look.seal', { n: record.seal.seq ?? '—' }) }} {{ record.seal.hash?.slice(0, 16) ?? '' }}…
         </p>
         <PaperButton kind="season" :year="year" :label="t('look.season', { year })" />
+        <p>
+          <RouterLink :to="{ name: 'accounts' }">{{ t('accounts.link') }}</RouterLink>
+        </p>
         <p class="small soft">
           <a :href="`/api/v1/records.csv?year=${year}`" download>{{ t('look.table', { year }) }}</a> ·
           <a href="/api/v1/seal" download="seal-head.json">{{ t('look.head') }}</a> {{ t('look.headHelp') }}
@@ -360,7 +372,7 @@ const keep = async (scored: boolean): Promise<void> => {
 }
 .then {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 2fr) minmax(0, 1fr);
   gap: 24px;
   align-items: start;
 }

@@ -19,7 +19,7 @@ import ChoiceField from '@/components/form/ChoiceField.vue';
 import QuantityField from '@/components/form/QuantityField.vue';
 import TextField from '@/components/form/TextField.vue';
 
-/** Plots at fixed spots, tops and roots apart, shoots, seedlings, injury to what is kept, and other signs of success. */
+/** Plots at fixed spots, tops and roots apart, shoots, seedlings, injury to what is kept, other signs of success. */
 const more = defineModel<More>({ required: true });
 defineProps<{ at: (pointer: string) => string | null | undefined }>();
 const { t } = useI18n();

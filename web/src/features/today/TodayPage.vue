@@ -149,7 +149,8 @@ const groups = computed(() =>
           </ul>
         </template>
         <p>
-          <RouterLink :to="{ name: 'season' }">{{ t('today.season') }}</RouterLink>
+          <RouterLink :to="{ name: 'season' }">{{ t('today.season') }}</RouterLink> ·
+          <RouterLink :to="{ name: 'accounts' }">{{ t('accounts.link') }}</RouterLink>
         </p>
         <h2 id="next-h">{{ t('today.next') }}</h2>
         <template v-if="closing.length">

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workflow;
+
+use App\Models\Crew;
+use App\Models\LookBack;
+use App\Models\Record;
+use App\Repositories\SituationRepository;
+use Brick\Math\BigRational;
+use Illuminate\Database\Eloquent\Collection;
+use Thicket\Catalogue\Catalogue;
+use Thicket\FieldDay\WorkTime;
+use Thicket\Measure\Dimension;
+use Thicket\Measure\Quantity;
+use Thicket\Measure\Unit;
+use Thicket\Review\Job;
+use Thicket\Situation\Prices;
+
+/** What signed records give to the accounts, at the prices that the crew keeps today. */
+final readonly class AccountDesk
+{
+    public function __construct(private SituationRepository $situations, private Catalogue $catalogue) {}
+
+    /**
+     * @param Collection<int, Record> $records in order
+     *
+     * @return list<Job>
+     */
+    public function jobs(Crew $crew, Collection $records): array
+    {
+        $records->loadMissing('sheet.fieldNotes');
+        $prices = $this->situations->prices($crew);
+
+        return array_values($records->map(fn(Record $record): Job => $this->job($record, $prices))->all());
+    }
+
+    private function job(Record $record, ?Prices $prices): Job
+    {
+        $body = $record->content() ?? [];
+        $snapshot = $record->sheet->snapshot;
+        $people = is_array($body['people'] ?? null) ? count($body['people']) : 0;
+        $clock = static fn(string $name): string => is_string($body[$name] ?? null) ? $body[$name] : '';
+        $minutes = WorkTime::minutes($record->sheet->fieldLog(), $people, $clock('start'), $clock('stop'));
+        $treated = is_int($body['treated'] ?? null) ? $body['treated'] : 0;
+        $scored = $record->lookBacks->first(static fn(LookBack $l): bool => $l->scored);
+        $hectares = self::hectares($snapshot);
+
+        return new Job(
+            $record->seq,
+            $record->worked_on->format('Y'),
+            "{$record->patch->name}, {$record->patch->ground->name}",
+            is_string($snapshot['method']['name'] ?? null) ? $snapshot['method']['name'] : '',
+            $minutes,
+            self::money($body, $snapshot, $minutes, $prices),
+            $treated,
+            $hectares,
+            $scored === null ? null : ($treated * (int) $scored->body['dead']) / max(1, (int) $scored->body['counted']),
+            $this->kilograms($body, $hectares),
+        );
+    }
+
+    /** @param array<string, mixed> $snapshot */
+    private static function hectares(array $snapshot): ?BigRational
+    {
+        $area =
+            Quantity::ofWire($snapshot['recipe']['working']['area'] ?? null) ??
+            Quantity::ofWire($snapshot['place']['area'] ?? null);
+
+        return $area === null || $area->isZero() ? null : $area->in(Unit::Hectare);
+    }
+
+    /**
+     * Wages, and product at its price where some was used; null where one of them is not known.
+     *
+     * @param array<string, mixed> $body
+     * @param array<string, mixed> $snapshot
+     */
+    private static function money(array $body, array $snapshot, ?int $minutes, ?Prices $prices): ?BigRational
+    {
+        $sum = $minutes === null ? null : $prices?->ofHours(Quantity::of($minutes, Unit::Minute));
+        $actives = array_column(
+            array_filter([$snapshot['product'] ?? null, ...(array) ($snapshot['partners'] ?? [])], is_array(...)),
+            'active',
+            'name',
+        );
+        foreach (is_array($body['productsUsed'] ?? null) ? $body['productsUsed'] : [] as $one) {
+            $used = Quantity::ofWire($one['used'] ?? null);
+            $active = $actives[$one['product'] ?? ''] ?? null;
+            $price = $used === null || !is_string($active) ? null : $prices?->ofProduct($active, $used);
+            $sum = $price === null ? null : $sum?->plus($price);
+        }
+
+        return $sum;
+    }
+
+    /**
+     * @param array<string, mixed> $body
+     *
+     * @return array<string, BigRational> by name and basis (a.e., a.i.)
+     */
+    private function kilograms(array $body, ?BigRational $hectares): array
+    {
+        $out = [];
+        if ($hectares === null) {
+            return $out;
+        }
+        foreach (is_array($body['activesPerArea'] ?? null) ? $body['activesPerArea'] : [] as $one) {
+            $load = Quantity::ofWire($one);
+            $unit = match ($load?->unit->dimension()) {
+                Dimension::EquivalentPerArea => [Unit::KilogramEquivalentPerHectare, 'a.e.'],
+                Dimension::IngredientPerArea => [Unit::KilogramIngredientPerHectare, 'a.i.'],
+                default => null,
+            };
+            $active = $one['active'] ?? '';
+            if ($load === null || $unit === null || !is_string($active)) {
+                continue;
+            }
+            $name = $this->catalogue->hasActive($active) ? $this->catalogue->active($active)->name() : $active;
+            $key = "{$name} ({$unit[1]})";
+            $out[$key] = ($out[$key] ?? BigRational::zero())->plus($load->in($unit[0])->multipliedBy($hectares));
+        }
+
+        return $out;
+    }
+}

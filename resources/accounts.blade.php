@@ -1,0 +1,78 @@
+<!doctype html>
+<html lang="en">
+<head>
+<meta charset="utf-8">
+<title>Accounts {{ $year }}</title>
+<style>
+{!! $face !!}
+@page {
+    size: A4;
+    margin: 14mm 14mm 16mm;
+    @bottom-left { content: "{{ $crew }} · accounts {{ $year }}"; font: 8pt Hyper; color: #44524a; }
+    @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; }
+}
+body { font: 10pt/1.45 Hyper, sans-serif; color: #10201a; }
+h1 { font-size: 20pt; margin: 0; }
+h2 { font-size: 12pt; margin: 6mm 0 1mm; border-bottom: .4mm solid #10201a; padding-bottom: .6mm; }
+h3 { font-size: 10.5pt; margin: 4mm 0 .5mm; }
+table { border-collapse: collapse; width: 100%; }
+td, th { text-align: left; border-bottom: .2mm solid #a9b5ad; padding: .8mm 2mm .8mm 0; vertical-align: top; }
+.n { text-align: right; }
+.one { break-inside: avoid; }
+p { margin: .6mm 0; }
+.soft { color: #44524a; }
+</style>
+</head>
+<body>
+<h1>Accounts {{ $year }}</h1>
+<p>{{ $crew }}, taken out {{ $day }}, from signed records; money at the prices kept that day.</p>
+@if ($told['all'] === null)
+<p>No record of this year.</p>
+@else
+<p>
+<b>{{ $told['all']['hours'] }} hours</b>,
+@if ($told['all']['money'] !== null) <b>{{ $told['all']['money'] }} {{ $told['currency'] }}</b>, @endif
+{{ $told['all']['treated'] }} plants treated
+@if ($told['all']['dead'] !== null)
+({{ $told['all']['dead'] }} found dead where somebody looked back)
+@endif
+</p>
+@foreach ($told['by'] as $by)
+<h2>By {{ $by['of'] }}</h2>
+<table>
+<tr>
+<th></th><th class="n">Records</th><th class="n">Hours</th><th class="n">Money</th><th class="n">Treated</th>
+<th class="n">Dead</th><th class="n">A hectare</th><th class="n">A dead plant</th>
+</tr>
+@foreach ($by['lines'] as $line)
+<tr>
+<td>{{ $line['heading'] }}</td>
+<td class="n">{{ implode(', ', $line['records']) }}</td>
+<td class="n">{{ $line['hours'] }}</td>
+<td class="n">{{ $line['money'] ?? 'not known' }}</td>
+<td class="n">{{ $line['treated'] }}</td>
+<td class="n">{{ $line['dead'] ?? '–' }}</td>
+<td class="n">{{ $line['perHectare'] ?? '–' }}</td>
+<td class="n">{{ $line['perDead'] ?? '–' }}</td>
+</tr>
+@endforeach
+</table>
+@endforeach
+@if ($told['all']['withoutTime'] !== [] || $told['all']['withoutMoney'] !== [])
+<p class="soft">
+@if ($told['all']['withoutTime'] !== []) Without time: record {{ implode(', ', $told['all']['withoutTime']) }}. @endif
+@if ($told['all']['withoutMoney'] !== []) Left out of the money, a price or the time being unknown:
+record {{ implode(', ', $told['all']['withoutMoney']) }}. @endif
+</p>
+@endif
+@if ($told['actives'] !== [])
+<h2>Active put out</h2>
+<table>
+@foreach ($told['actives'] as $one)
+<tr><td>{{ $one['active'] }}</td><td class="n">{{ $one['kilograms'] }} kg</td></tr>
+@endforeach
+</table>
+@endif
+@endif
+</body>
+</html>
