@@ -133,6 +133,9 @@ one {{ $load['part'] ? 'part-load' : 'full load' }} with the {{ $m['tool'] }}:
 @if ($s['clock'])
 <div class="warn"><b>{{ $s['clock'][$units] }}</b></div>
 @endif
+@if ($s['sprayer'] ?? null)
+<div>Put out with: {{ $s['sprayer']['name'] }}</div>
+@endif
 @if (array_filter($s['duties'] ?? [], static fn (array $d): bool => $d['settled'] !== null))
 <h2>Agreed with others</h2>
 <ul>

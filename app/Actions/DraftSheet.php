@@ -165,6 +165,7 @@ final readonly class DraftSheet
                 StartLimits::ofTank($products, $species)->limits,
             ),
             'field' => $this->field->of($situation, $products),
+            'sprayer' => $step->sprayer === null ? null : ['id' => $step->sprayer->id, 'name' => $step->sprayer->name],
             'duties' => $this->duties->forSheet($stand, $step),
             'standing' => $this->standing($situation, $option),
             'planned' => PlannedWork::of($situation, $option, $recipe)->told(),

@@ -65,8 +65,9 @@ final readonly class NoteSprayer
     /** As the clean-up list of a field day has it now: ticked by anybody, or taken back. */
     public function fromField(Sheet $sheet, User $user): void
     {
-        $sprayer = $sheet->steps[0]->sprayer_id ?? null;
-        if ($sprayer === null) {
+        // sheets of before do not name it
+        $sprayer = $sheet->snapshot['sprayer']['id'] ?? ($sheet->steps[0]->sprayer_id ?? null);
+        if (!is_string($sprayer)) {
             return;
         }
         $rinsed = array_values(

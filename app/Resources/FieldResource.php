@@ -143,6 +143,7 @@ final readonly class FieldResource
             'missed' => Format::ground($of->missedArea),
             'twice' => Format::ground($of->twiceArea),
             'sure' => Format::ground($of->surelyCoveredArea),
+            'parted' => $of->parted,
             'coveredShapes' => $of->covered,
             'missedShapes' => $of->missed,
             'twiceShapes' => $of->twice,

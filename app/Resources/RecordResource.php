@@ -50,6 +50,7 @@ final readonly class RecordResource
             'signs' => $this->results->signs($record),
             'causes' => $this->results->causes($record),
             'retreat' => $this->results->retreat($record),
+            'gap' => $this->results->gap($record),
             'amendments' => $record->amendments
                 ->map(
                     static fn(Amendment $a): array => [

@@ -6,6 +6,8 @@ namespace App\Resources;
 
 use App\Models\LookBack;
 use App\Models\Record;
+use App\Support\Format;
+use App\Support\JobClock;
 use App\Text\Sentences;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Catalogue;
@@ -13,13 +15,14 @@ use Thicket\Economics\PlannedWork;
 use Thicket\Measure\Quantity;
 use Thicket\Review\Causes;
 use Thicket\Review\Done;
+use Thicket\Review\GapPlan;
 use Thicket\Review\Result;
 use Thicket\Review\Retreat;
 
 /** What a scored look-back says of a record, and why it may have gone as it did. */
 final readonly class ResultResource
 {
-    public function __construct(private Sentences $sentences, private Catalogue $catalogue) {}
+    public function __construct(private Sentences $sentences, private Catalogue $catalogue, private JobClock $clock) {}
 
     /** @return array<string, mixed> how much is dead, how sure that is, and against what was expected */
     public function of(Record $record, LookBack $look): array
@@ -165,5 +168,51 @@ final readonly class ResultResource
             ),
             ($body['incident'] ?? false) === true,
         );
+    }
+
+    /** @return array<string, mixed> what may fill the gap, and when: openapi Record/gap */
+    public function gap(Record $record): array
+    {
+        $snapshot = $record->sheet->snapshot;
+        $cards = array_column(
+            array_filter([$snapshot['product'] ?? null, ...(array) ($snapshot['partners'] ?? [])], is_array(...)),
+            'card',
+        );
+        $plan = GapPlan::of(
+            $this->catalogue->covers(),
+            $record->patch->ground->seasonShift(),
+            $record->worked_on->toDateTimeImmutable(),
+            array_map(
+                static fn(mixed $card): ?int => is_array($card) && is_numeric($card['replantDays'] ?? null)
+                    ? (int) $card['replantDays']
+                    : null,
+                $cards,
+            ),
+            $this->clock->today($record->patch->ground->time_zone),
+            Quantity::ofWire($snapshot['recipe']['working']['area'] ?? null) ??
+                Quantity::ofWire($snapshot['place']['area'] ?? null),
+        );
+
+        return [
+            'from' => Format::day($plan->from),
+            'text' => $this->sentences->both(
+                match (true) {
+                    $plan->from === null => 'gap.unknown',
+                    $cards === [] => 'gap.at-once',
+                    default => 'gap.from',
+                },
+                ['from' => $plan->from === null ? '' : $this->sentences->day($plan->from)],
+            ),
+            'sowings' => array_map(
+                fn(array $one): array => [
+                    'cover' => $one['cover']->id(),
+                    'name' => $this->sentences->name("cover-kind.{$one['cover']->id()}"),
+                    'first' => Format::day($one['first']),
+                    'last' => Format::day($one['last']),
+                    'seed' => Format::quantity($one['seed']),
+                ],
+                $plan->sowings,
+            ),
+        ];
     }
 }

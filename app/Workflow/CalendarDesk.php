@@ -29,6 +29,7 @@ final readonly class CalendarDesk
         private SeasonDesk $seasons,
         private Catalogue $catalogue,
         private Sentences $sentences,
+        private PatrolDesk $patrols,
     ) {}
 
     /**
@@ -171,18 +172,14 @@ final readonly class CalendarDesk
         $where = "{$stand->patch->name}, {$stand->patch->ground->name}";
         $name = $this->nameOf($stand);
         if ($trail->record !== null) {
-            return $trail->next !== 'judged'
-                ? []
-                : [
-                    new CalendarEntry(
-                        'look-back',
-                        $trail->record->id,
-                        $trail->record->judge_after,
-                        $this->say('look-back', ['name' => $name]),
-                        $where,
-                        "/stands/{$stand->id}/look-back",
-                    ),
-                ];
+            return array_values(
+                array_filter([
+                    $trail->next === 'judged'
+                        ? $this->look($stand, 'look-back', $trail->record->id, $trail->record->judge_after, $name)
+                        : null,
+                    $trail->next === null ? $this->patrol($stand, $name) : null,
+                ]),
+            );
         }
         $step = Workflow::current($stand);
         if ($step === null) {
@@ -205,6 +202,25 @@ final readonly class CalendarDesk
         }
 
         return $entries;
+    }
+
+    private function patrol(Stand $stand, string $name): ?CalendarEntry
+    {
+        $patrol = $this->patrols->of($stand);
+
+        return $patrol === null ? null : $this->look($stand, 'patrol', $stand->id, $patrol->next, $name);
+    }
+
+    private function look(Stand $stand, string $what, string $id, \DateTimeInterface $day, string $name): CalendarEntry
+    {
+        return new CalendarEntry(
+            $what,
+            $id,
+            $day,
+            $this->say($what, ['name' => $name]),
+            "{$stand->patch->name}, {$stand->patch->ground->name}",
+            "/stands/{$stand->id}/look-back",
+        );
     }
 
     /** @param array<string, \DateTimeImmutable|int|string> $values */

@@ -12,7 +12,7 @@ final readonly class CalendarEntry
     /**
      * More than six: a line of a calendar.
      *
-     * @param string $kind planned, opens, last-day, look-back, calibrate, licence or away
+     * @param string $kind planned, opens, last-day, look-back, patrol, calibrate, licence or away
      * @param string $of what it is of: with the kind the same each time, so that a moved day moves
      * @param string|null $job the planned job that begins that day
      */

@@ -14,6 +14,7 @@ use App\Text\Sentences;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\FactName;
 use Thicket\Review\Patrols;
+use Thicket\Timing\EvaluationDate;
 
 /** Looks at cleared ground for as long as seed lasts in it: when next, till when, and whether it may be closed. */
 final readonly class PatrolDesk
@@ -42,6 +43,7 @@ final readonly class PatrolDesk
             'forGood' => $patrols->forGood,
             'next' => Format::day($patrols->next),
             'due' => $patrols->next <= $today,
+            'judgeAgain' => Format::day($this->again($stand)),
             'mayClose' => $patrols->mayClose && $stand->closed_at === null,
             'text' => $this->sentences->both(
                 match (true) {
@@ -66,6 +68,24 @@ final readonly class PatrolDesk
                     ->all(),
             ),
         ];
+    }
+
+    /** The day of a second score, where the plant wants one and nobody has given it yet. */
+    public function again(Stand $stand): ?\DateTimeImmutable
+    {
+        $record = Workflow::lastRecord($stand);
+        $day =
+            $record === null || $stand->species === null
+                ? null
+                : EvaluationDate::again(
+                    $this->catalogue->species($stand->species),
+                    $record->worked_on->toDateTimeImmutable(),
+                );
+        $given = $record?->lookBacks->contains(
+            static fn(LookBack $l): bool => $l->scored && $l->looked_on->toDateTimeImmutable() >= $day,
+        );
+
+        return $day === null || $given === true ? null : $day;
     }
 
     /** Null before anything was done there, and while its work is not judged: the look-back comes first. */

@@ -95,7 +95,7 @@ final class DemoSeeder
                 $this->ground('Quince Court orchard', 0.04, '210'),
             ];
             foreach ([$creek, $hedge, $farm] as $own) {
-                $this->agreed($own, Settled::NOT_NEEDED, 'Alderbrook trust, deed of 2014', '2026-04-02');
+                $this->agreed($own, Settled::NOT_NEEDED, 'Alderbrook trust, deed of 2014', '2024-03-20');
             }
             $this->hedge($hedge, $ester, $glyphosate, $bottle, $desk, $issue, $sign, $clock);
             $this->creek($creek);
@@ -803,7 +803,7 @@ final class DemoSeeder
             'on' => $on,
             'boundary_checked' => $state !== Settled::UNDER_WAY,
             'noted_by' => $this->lead->id,
-            'noted_at' => '2026-04-02T10:00:00Z',
+            'noted_at' => '2024-03-20T10:00:00Z',
         ]);
     }
 

@@ -26,6 +26,7 @@ it('writes the days that are this person\'s or nobody\'s, as other readers read 
     }
     expect($events)->toBe([
         'Look back: Bush honeysuckle' => '20260902',
+        'Look for seedlings: Scotch broom' => '20260910',
         'Last day: Hand pull, Japanese stiltgrass' => '20260913',
         'Last day: Basal bark, Oriental bittersweet' => '20260921',
         'Season opens: Hand pull, Common teasel' => '20260927',

@@ -22,6 +22,7 @@ it('lets nothing else into a sprayer until somebody notes that it was washed', f
     [, $sheet] = issuedTrees($this);
     $used = Sheet::query()->findOrFail($sheet)->steps[0]->sprayer_id ?? '';
     expect($used)->not->toBe('');
+    expect($this->api('GET', "/sheets/{$sheet}")->json('snapshot.sprayer.id'))->toBe($used);
     $other = Stand::query()->findOrFail($this->standId('quackgrass'));
     Step::query()
         ->whereKey($other->steps()->firstOrFail()->id)

@@ -107,13 +107,15 @@ it('goes there and back in one track, and turns outside without covering twice',
         ->toBe(0.0);
 });
 
-it('does not draw a line over what nobody heard of', function (int $pause, float $covered) {
+it('does not draw a line over what nobody heard of, and says how often', function (
+    int $pause,
+    float $covered,
+    int $parted,
+) {
     $fixes = [...walked([[-5.0, 10.0], [40.0, 10.0]], 1000), ...walked([[60.0, 10.0], [105.0, 10.0]], 1009 + $pause)];
-    expect(metres2(Coverage::of(strip(), [$fixes], Quantity::of(5, Unit::Metre))->coveredArea))->toEqualWithDelta(
-        $covered,
-        1.0,
-    );
-})->with(['thirty seconds, 20 m' => [30, 500.0], 'a second more' => [31, 400.0]]);
+    $told = Coverage::of(strip(), [$fixes], Quantity::of(5, Unit::Metre));
+    expect(metres2($told->coveredArea))->toEqualWithDelta($covered, 1.0)->and($told->parted)->toBe($parted);
+})->with(['thirty seconds, 20 m' => [30, 500.0, 0], 'a second more' => [31, 400.0, 1]]);
 
 it('counts as sure only what is covered though every fix is off', function () {
     $fixes = walked([[-5.0, 10.0], [105.0, 10.0]], 1000, 1.0);

@@ -78,6 +78,7 @@ it('asks for papers and notices by what the job does, and where', function (arra
         ],
         'an organic field at 400 m' => [$spray(keeper('organic', 'beans', '400 m')), $leaf, ['grower beans']],
         'a crop farther' => [$spray(keeper('crop', 'beans', '401 m')), $leaf, []],
+        'the crop among which it is worked' => [$spray(keeper('crop', 'apple rows', '0.5 m')), $leaf, []],
         'a house at 30 m' => [$spray(keeper('building', 'cottage', '30 m')), $leaf, ['neighbour cottage']],
         'a house farther' => [$spray(keeper('building', 'cottage', '31 m')), $leaf, []],
         'stumps beside hives' => [stand(['keepers' => [keeper('hive', 'hives', '20 m')]]), 'cut-stump/glyphosate', []],

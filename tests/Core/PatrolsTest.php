@@ -10,6 +10,14 @@ use Thicket\Survey\RootKill;
 
 /* What comes after a score: what survived, and looks for as long as seed lasts. */
 
+it('has brambles judged once more about three years on, and nothing else', function () {
+    $again = static fn(string $species): ?string => Thicket\Timing\EvaluationDate::again(
+        catalogue()->species($species),
+        Day::parse('2025-11-10'),
+    )?->format('Y-m-d');
+    expect([$again('armenian-blackberry'), $again('common-privet')])->toBe(['2028-11-10', null]);
+});
+
 it('says what to do with what survived, by how it went', function (
     array $result,
     int $survivors,
@@ -163,4 +171,60 @@ it('looks for as long as seed lasts, begun again by whatever seeds', function (
     // worked date of handbook 4: seed last dropped in August 2025, patrol to August 2031; sprouts in every season
     'poison hemlock' => ['poison-hemlock', [], false, '2025-12-20', ['2031-08-20', '2025-12-10', false, false]],
     'decades' => ['scotch-broom', [], false, '2026-06-01', ['2055-08-20', '2026-09-10', false, true]],
+]);
+
+it('names what may fill the gap, in its days here and not before the labels let it', function (
+    string $worked,
+    array $replant,
+    string $today,
+    ?string $from,
+    array $sowings,
+) {
+    $plan = Thicket\Review\GapPlan::of(
+        catalogue()->covers(),
+        Thicket\Calendar\SeasonShift::forPlace('40', '200'),
+        Day::parse($worked),
+        $replant,
+        Day::parse($today),
+        quantity('0.5 ha'),
+    );
+    expect($plan->from?->format('Y-m-d'))->toBe($from);
+    expect(
+        array_map(
+            static fn(array $s): string => implode(' ', [
+                $s['cover']->id(),
+                $s['first']->format('m-d'),
+                $s['last']->format('m-d'),
+                (string) $s['seed']?->in(Thicket\Measure\Unit::Kilogram)->toScale(1),
+            ]),
+            $plan->sowings,
+        ),
+    )->toBe($sowings);
+})->with([
+    // oats till 30 September, clovers and ryegrass in their autumn days
+    'by hand, in August' => [
+        '2026-08-10',
+        [],
+        '2026-08-12',
+        '2026-08-10',
+        [
+            'oats 08-12 09-30 45.0',
+            'clover 08-15 09-30 5.0',
+            'ryegrass 09-01 10-31 14.0',
+            'crimson-clover 09-25 10-15 10.0',
+        ],
+    ],
+    'two products, the later one decides' => [
+        '2026-08-10',
+        [0, 60],
+        '2026-08-12',
+        '2026-10-09',
+        [
+            'crimson-clover 10-09 10-15 10.0',
+            'ryegrass 10-09 10-31 14.0',
+            'oats 03-15 09-30 45.0',
+            'clover 08-15 09-30 5.0',
+        ],
+    ],
+    'one label does not say' => ['2026-08-10', [14, null], '2026-08-12', null, []],
 ]);

@@ -69,6 +69,14 @@ final readonly class Field
         $recipe = $lead->must(200, 'GET', "/steps/{$step}/recipe");
         $lead->must(200, 'PUT', "/steps/{$step}/recipe", [], ['If-Match' => $recipe->headers['etag']]);
 
+        $lead->must(201, 'POST', "/stands/{$stand}/duties", [
+            'kind' => 'owner',
+            'state' => 'done',
+            'who' => 'Hester Fernshaw',
+            'on' => '2026-08-01',
+            'boundaryChecked' => true,
+        ]);
+
         return new self($lead, $ground, $patch, $stand, $step);
     }
 

@@ -115,7 +115,7 @@ test('works a day without signal: started, counted, reloaded in the wood, and ev
   await test.step('the record is signed on the phone, and not sealed', async () => {
     await page.getByText('Write the record').click();
     await page.getByRole('button', { name: 'Take over what was noted' }).click();
-    await expect(page.getByLabel('Stems treated')).toHaveValue('5');
+    await expect(page.getByLabel('Treated (stems or plants)')).toHaveValue('5');
     await page.getByLabel('Mix used').fill('1 qt');
     await page.getByLabel('Sky and ground').fill('dry');
     await page.getByLabel('Wind', { exact: true }).fill('3 mph');

@@ -145,7 +145,7 @@ test('carries a new patch from its outline to a signed record, and sees why it c
     await isAccessible(page);
     await page.getByLabel('Start').fill('09:30');
     await page.getByLabel('Stop').fill('09:00');
-    await page.getByLabel('Stems treated').fill('42');
+    await page.getByLabel('Treated (stems or plants)').fill('42');
     await page.getByLabel('Mix used').fill('0.2 gal');
     await page.getByLabel('Sky and ground').fill('bright, dry');
     await page.getByLabel('Wind').fill('3 mph');

@@ -101,19 +101,8 @@ const SHOTS = [
   },
   { name: 'field-day', path: (s) => `/stands/${s['Bush honeysuckle']}/field-day` },
   { name: 'look-back', path: (s) => `/stands/${s['Bush honeysuckle']}/look-back` },
+  { name: 'years-ahead', path: (s) => `/stands/${s['Bush honeysuckle']}/look-back?view=ahead` },
   { name: 'shed', path: '/shed?view=stock' },
-  {
-    name: 'calibrate',
-    path: '/shed?view=sprayers',
-    before: async (p) => {
-      await p.getByRole('button', { name: 'Calibrate' }).first().click();
-      await p.getByLabel('Caught').fill('26 fl oz');
-      await p.getByText('Check several nozzles').click();
-      await p.getByLabel(/^What each gave/).fill('0.80 L, 0.80 L, 0.90 L');
-      await p.getByRole('button', { name: 'Work it out' }).click();
-      await p.waitForTimeout(700);
-    },
-  },
   { name: 'handbook-species', path: '/handbook/species/poison-hemlock' },
   {
     name: 'phone-mixing',

@@ -119,7 +119,7 @@ test('goes from a treatment that failed to another round, and sees the years ahe
     ] as const) {
       await page.getByRole('button', { name: 'A plot more' }).click();
       const plot = page.locator('.row', { has: page.getByText(`Plot ${n}`, { exact: true }) });
-      await plot.getByLabel('Stems counted').fill(counted);
+      await plot.getByLabel('Counted (stems or plants)').fill(counted);
       await plot.getByLabel('Dead to the root').fill(dead);
     }
     await page.getByRole('button', { name: 'Keep as the score' }).click();
@@ -156,5 +156,19 @@ test('goes from a treatment that failed to another round, and sees the years ahe
         .or(page.locator('section', { hasText: 'Choose how' }))
         .first(),
     ).toContainText('Bush honeysuckle');
+  });
+  await test.step('what it cost, and the season on paper for a neighbour', async () => {
+    await page.getByRole('link', { name: 'Accounts and papers of the crew' }).click();
+    await expect(page.getByRole('heading', { name: 'Accounts', exact: true })).toBeVisible();
+    await expect(
+      page.getByRole('table', { name: 'By patch' }).getByRole('row', { name: /Old rose corner/ }),
+    ).toBeVisible();
+    await page.getByRole('combobox', { name: 'Year' }).click();
+    await page.getByRole('option', { name: '2025', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'Papers of 2025' })).toBeVisible();
+    await expect(page.getByRole('table', { name: 'By year' }).getByRole('row')).toHaveCount(2);
+    await isAccessible(page);
+    await page.getByRole('button', { name: 'The season, for a neighbour' }).click();
+    await expect(page.getByRole('link', { name: 'Open the PDF' })).toBeVisible({ timeout: 60_000 });
   });
 });

@@ -26,6 +26,7 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /** PDFs: asked for, waited for with one's place in the queue, fetched. */
 final class PaperController extends Controller
 {
+    /** More than six: services that are handed in: one for each kind of paper. */
     public function __construct(
         private readonly SheetPdf $sheets,
         private readonly ReentrySignPdf $signs,

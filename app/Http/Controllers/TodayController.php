@@ -56,12 +56,13 @@ final class TodayController extends Controller
             $line = $resource->line($stand, $trail) + ['lookAlikesOpen' => count($lookAlikes->open($stand))];
             $lines[] = $line;
             $patrol = $trail->next === null ? $patrolDesk->of($stand) : null;
-            if ($patrol !== null && $patrol->next <= $clock->today($stand->patch->ground->time_zone)) {
+            $next = $patrol === null ? null : min($patrol->next, $patrolDesk->again($stand) ?? $patrol->next);
+            if ($next !== null && $next <= $clock->today($stand->patch->ground->time_zone)) {
                 $patrols[] = [
                     'standId' => $stand->id,
                     'name' => $line['name'],
                     'patch' => $line['patch'],
-                    'next' => $patrol->next->format('Y-m-d'),
+                    'next' => $next->format('Y-m-d'),
                 ];
             }
             if ($trail->next === 'judged' && $trail->record !== null) {

@@ -18,7 +18,7 @@ final readonly class LookBackReader
     /** Injury to what is kept (rulings J45). */
     public const INJURIES = ['none', 'passing', 'lasting'];
     /** What else success is told by. */
-    public const MEASURED = ['cover', 'yield', 'growth', 'sown-height', 'light'];
+    public const MEASURED = ['cover', 'yield', 'growth', 'sown-height', 'light', 'released'];
 
     public function __construct(private JobClock $clock) {}
 

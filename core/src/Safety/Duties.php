@@ -86,7 +86,11 @@ final class Duties
             $near =
                 $keeper->distance === null ||
                 !$keeper->distance->isGreaterThan(Quantity::of(self::NEAR_METRES[$keeper->kind] ?? 0, Unit::Metre));
-            $kind !== null && $near && ($due[] = new Duty($kind, $keeper->name, $keeper->distance));
+            // what stands among the targets is the crew's own crop
+            $kind !== null &&
+                $near &&
+                !($keeper->kind === 'crop' && $keeper->isAmongTargets()) &&
+                ($due[] = new Duty($kind, $keeper->name, $keeper->distance));
         }
         $drawn = array_filter($due, static fn(Duty $one): bool => $one->kind === DutyKind::BeeKeeper) !== [];
         $option->isLeafSpray() &&

@@ -45,6 +45,8 @@ final readonly class Coverage
         public array $covered,
         public array $missed,
         public array $twice,
+        /** Places in which the track was parted, since nothing was heard between. */
+        public int $parted,
     ) {}
 
     /**
@@ -60,7 +62,13 @@ final readonly class Coverage
         $error = self::usualError(array_merge([], ...$tracks));
         // kept whole beyond the fence, so that no hair of the edge is left over
         $over = $covered = $twice = $sure = null;
-        $passes = array_map(static fn(array $track): array => self::passes($plane, $track), $tracks);
+        $parted = 0;
+        $passes = [];
+        foreach ($tracks as $track) {
+            ['passes' => $of, 'gaps' => $gaps] = self::passes($plane, $track);
+            $passes[] = $of;
+            $parted += $gaps;
+        }
         foreach (array_merge([], ...$passes) as $pass) {
             $line = Geos::thinned($pass, self::STRAIGHT_METRES);
             $wide = Geos::swath($line, $metres);
@@ -86,6 +94,7 @@ final readonly class Coverage
             self::shapes($plane, $covered),
             self::shapes($plane, $missed),
             self::shapes($plane, $twice),
+            $parted,
         );
     }
 
@@ -94,7 +103,8 @@ final readonly class Coverage
      *
      * @param list<array{float, float, int, float|null}> $fixes
      *
-     * @return list<non-empty-list<array{float, float}>> of two points and more
+     * @return array{passes: list<non-empty-list<array{float, float}>>, gaps: int} passes of two points and more, and
+     *     how often nothing was heard for too long
      */
     private static function passes(LocalPlane $plane, array $fixes): array
     {
@@ -102,6 +112,7 @@ final readonly class Coverage
         $passes = [];
         $pass = [];
         $heading = $last = null;
+        $gaps = 0;
         foreach ($fixes as $fix) {
             $at = $plane->metres([$fix[0], $fix[1]]);
             $before = $pass === [] ? null : $pass[count($pass) - 1];
@@ -117,6 +128,7 @@ final readonly class Coverage
                     ? 0.0
                     : abs(rad2deg(atan2(sin($now - $heading), cos($now - $heading))));
             if ($gap) {
+                ++$gaps;
                 $passes[] = $pass;
                 $pass = [$at];
                 $now = null;
@@ -130,7 +142,10 @@ final readonly class Coverage
         }
         $passes[] = $pass;
 
-        return array_values(array_filter($passes, static fn(array $points): bool => count($points) > 1));
+        return [
+            'passes' => array_values(array_filter($passes, static fn(array $points): bool => count($points) > 1)),
+            'gaps' => $gaps,
+        ];
     }
 
     /** @param list<array{float, float, int, float|null}> $fixes */

@@ -20,6 +20,7 @@ final class EvaluationDate
     private const SLOW_MONTHS = 12;
     /** A girdle alone takes one to two years, and so does a cactus that was sprayed (handbook 4). */
     private const LATE_MONTHS = 24;
+    private const AGAIN_MONTHS = 36;
 
     /** @param bool $late what takes its two years: a girdle without product, a cactus sprayed */
     public static function day(
@@ -35,6 +36,16 @@ final class EvaluationDate
         $fullLeaf = self::firstWholeSeason(new Phenology($species, $shift), $treated);
 
         return $fullLeaf !== null && $fullLeaf > $later ? $fullLeaf : $later;
+    }
+
+    /**
+     * Brambles are judged for good about three years on: what a year shows may still come back (handbook 7).
+     *
+     * @return \DateTimeImmutable|null null for all others
+     */
+    public static function again(Species $species, \DateTimeImmutable $treated): ?\DateTimeImmutable
+    {
+        return $species->treatmentClass() === 'bramble' ? Day::plusMonths($treated, self::AGAIN_MONTHS) : null;
     }
 
     private static function firstWholeSeason(Phenology $phenology, \DateTimeImmutable $treated): ?\DateTimeImmutable

@@ -58,7 +58,7 @@ const printed = computed(() => year.value ?? years.value[0] ?? Number(today().sl
           </caption>
           <thead>
             <tr>
-              <th></th>
+              <td></td>
               <th class="n">{{ t('accounts.records') }}</th>
               <th class="n">{{ t('accounts.hours') }}</th>
               <th class="n">{{ t('accounts.money', { currency: accounts.currency ?? '' }) }}</th>

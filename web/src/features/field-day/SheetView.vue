@@ -86,6 +86,7 @@ const strictest = computed(() => props.snapshot.strictest ?? props.snapshot.prod
         </ol>
       </div>
     </template>
+    <p v-if="snapshot.sprayer">{{ t('field.with', { name: snapshot.sprayer.name }) }}</p>
     <ul v-if="strictest" class="plain">
       <li>
         {{
@@ -125,7 +126,7 @@ const strictest = computed(() => props.snapshot.strictest ?? props.snapshot.prod
         <li v-for="d in agreed" :key="d.name + d.keeper">
           {{ d.name }}<template v-if="d.keeper"> ({{ d.keeper }})</template>: {{ d.settled?.who
           }}<template v-if="d.settled?.number">, {{ t('duty.numbered', { number: d.settled.number }) }}</template>
-          <template v-if="d.settled">{{ dayText(d.settled.on, true) }}</template>
+          <template v-if="d.settled">, {{ dayText(d.settled.on, true) }}</template>
           <template v-if="d.settled?.until">
             · {{ t('duty.holdsTill', { day: dayText(d.settled.until, true) }) }}</template
           >

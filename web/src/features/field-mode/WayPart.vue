@@ -161,6 +161,7 @@ const { data: coverage, error } = useQuery(
       <li class="small soft">{{ t('fieldMode.sure') }} <SaidAmount :of="coverage.sure" /></li>
       <li>{{ t('fieldMode.missed') }} <SaidAmount :of="coverage.missed" /></li>
       <li>{{ t('fieldMode.twice') }} <SaidAmount :of="coverage.twice" /></li>
+      <li v-if="coverage.parted" class="warn">{{ t('fieldMode.parted', { n: coverage.parted }, coverage.parted) }}</li>
     </ul>
   </section>
 </template>

@@ -14,8 +14,10 @@ import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
 import AmendmentList from './AmendmentList.vue';
+import GapPart from './GapPart.vue';
 import MoreCounts, { type More } from './MoreCounts.vue';
 import PatrolPart from './PatrolPart.vue';
+import PhotoOverlay from './PhotoOverlay.vue';
 import RetreatPart from './RetreatPart.vue';
 import StandingTrees from './StandingTrees.vue';
 import PhotoStrip from '@/features/scout/PhotoStrip.vue';
@@ -228,6 +230,7 @@ const keep = async (scored: boolean): Promise<void> => {
                     : t('look.noPicture')
                 }}
               </figcaption>
+              <PhotoOverlay :photos="sighting.photos" />
               <PhotoStrip :sighting="sighting" adding />
             </figure>
           </div>
@@ -339,6 +342,7 @@ const keep = async (scored: boolean): Promise<void> => {
             </li>
           </ul>
         </template>
+        <GapPart :gap="record.gap" />
         <StandingTrees v-if="record.standing" :trees="record.standing" />
         <AmendmentList :record="record" />
         <p v-if="record.seal.state !== 'whole'" class="fault" role="alert">{{ t(`look.${record.seal.state}`) }}</p>

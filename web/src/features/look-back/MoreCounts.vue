@@ -8,7 +8,7 @@ export interface More {
   seedlingArea: string;
   injury: '' | 'none' | 'passing' | 'lasting';
   injured: string;
-  measured: Partial<Record<'cover' | 'yield' | 'growth' | 'sown-height' | 'light', string>>;
+  measured: Partial<Record<'cover' | 'yield' | 'growth' | 'sown-height' | 'light' | 'released', string>>;
 }
 </script>
 
@@ -24,7 +24,7 @@ const more = defineModel<More>({ required: true });
 defineProps<{ at: (pointer: string) => string | null | undefined }>();
 const { t } = useI18n();
 const PLOT = ['counted', 'dead', 'resprouted'] as const;
-const MEASURED = ['cover', 'yield', 'growth', 'sown-height', 'light'] as const;
+const MEASURED = ['cover', 'yield', 'growth', 'sown-height', 'light', 'released'] as const;
 const INJURIES = ['none', 'passing', 'lasting'] as const;
 </script>
 

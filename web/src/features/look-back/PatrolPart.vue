@@ -55,6 +55,7 @@ const close = (): Promise<unknown> =>
       <b>{{ t('patrol.closed') }}</b> {{ stand.closedReason }}
     </p>
     <p>{{ format(patrols.text) }}</p>
+    <p v-if="patrols.judgeAgain">{{ t('patrol.judgeAgain', { day: dayText(patrols.judgeAgain, true) }) }}</p>
     <template v-if="!stand.closed">
       <p :class="{ warn: patrols.due }">
         <b>{{ t(patrols.due ? 'patrol.due' : 'patrol.next', { day: dayText(patrols.next, true) }) }}</b>
