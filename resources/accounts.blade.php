@@ -65,6 +65,10 @@ p { margin: .6mm 0; }
 record {{ implode(', ', $told['all']['withoutMoney']) }}. @endif
 </p>
 @endif
+@if ($told['all']['amended'] !== [])
+<p class="soft">Put right in words since, and counted as signed:
+record {{ implode(', ', $told['all']['amended']) }}.</p>
+@endif
 @if ($told['actives'] !== [])
 <h2>Active put out</h2>
 <table>

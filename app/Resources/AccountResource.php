@@ -107,7 +107,7 @@ final readonly class AccountResource
     /**
      * @return array{heading: string, records: list<int>, hours: string, money: string|null, treated: int,
      *     dead: int|null, perHectare: string|null, perDead: string|null, withoutTime: list<int>,
-     *     withoutMoney: list<int>}
+     *     withoutMoney: list<int>, amended: list<int>}
      */
     private static function line(Account $account): array
     {
@@ -123,6 +123,7 @@ final readonly class AccountResource
             'perDead' => Format::money($account->perDead),
             'withoutTime' => $account->withoutTime,
             'withoutMoney' => $account->withoutMoney,
+            'amended' => $account->amended,
         ];
     }
 

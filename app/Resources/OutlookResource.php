@@ -45,6 +45,7 @@ final readonly class OutlookResource
         return [
             'lacks' => null,
             'unit' => $unit,
+            'scale' => $unit === Start::STEMS ? null : self::scale(),
             'since' => $this->sentences->both("outlook.since.{$since['code']}", [
                 'day' => $since['day'] === null ? '' : $this->sentences->day($since['day']),
                 'worked' => $since['worked'] === null ? '' : $this->sentences->day($since['worked']),
@@ -62,6 +63,19 @@ final readonly class OutlookResource
             'courses' => array_map(fn(Course $one): array => $this->course($outlook, $one), $courses),
             'assumptions' => $this->assumptions($outlook),
         ];
+    }
+
+    /** @return array<string, array{factor: string, unit: string}> by which a chart multiplies square metres */
+    private static function scale(): array
+    {
+        $told = static fn(Unit $unit): array => [
+            'factor' => (string) Quantity::of(1, Unit::SquareMetre)
+                ->in($unit)
+                ->toScale(6, \Brick\Math\RoundingMode::HALF_UP),
+            'unit' => $unit->label(),
+        ];
+
+        return ['us' => $told(Unit::SquareFoot), 'metric' => $told(Unit::SquareMetre)];
     }
 
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workflow;
 
+use App\Models\Amendment;
 use App\Models\Crew;
 use App\Models\LookBack;
 use App\Models\Record;
@@ -11,6 +12,7 @@ use App\Repositories\SituationRepository;
 use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Collection;
 use Thicket\Catalogue\Catalogue;
+use Thicket\FieldDay\RecordFields;
 use Thicket\FieldDay\WorkTime;
 use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
@@ -58,6 +60,9 @@ final readonly class AccountDesk
             $hectares,
             $scored === null ? null : ($treated * (int) $scored->body['dead']) / max(1, (int) $scored->body['counted']),
             $this->kilograms($body, $hectares),
+            $record->amendments->contains(
+                static fn(Amendment $a): bool => in_array($a->field, RecordFields::TAUGHT_BY, true),
+            ),
         );
     }
 

@@ -27,6 +27,17 @@ it('tells hours, money and active of what was signed, as figures, table and pape
         ->toMatchArray(['hours' => '3.0', 'treated' => 12, 'dead' => null, 'records' => [$record['seq']]])
         ->and((float) $mine['money'])
         ->toBeGreaterThan(0.0);
+    expect($mine['amended'])->toBe([]);
+    $this->api('POST', "/records/{$record['id']}/amendments", [
+        'field' => 'stop',
+        'text' => '12:30',
+        'why' => 'The clock was read wrongly.',
+    ])->assertCreated();
+    $put = collect($this->api('GET', '/accounts?year=2026')->json('by.0.lines'))->firstWhere(
+        'heading',
+        $mine['heading'],
+    );
+    expect([$put['amended'], $put['hours']])->toBe([[$record['seq']], '3.0']);
     expect(array_column($told['actives'], 'active'))->toContain('triclopyr ester (a.e.)');
     expect($this->api('GET', '/accounts.csv?year=2026')->assertOk()->getContent())->toContain(
         "patch,\"Lane edge, Fernshaw\",{$record['seq']},3.0,",

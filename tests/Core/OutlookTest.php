@@ -287,8 +287,33 @@ it('refuses terms that cannot be', function (array $given, string $pointer) {
         ['assumptions' => [['name' => 'adultLives', 'low' => '0.5', 'use' => '0.9', 'high' => '1.1']]],
         '/assumptions/0/high',
     ],
+    'a kill above all' => [
+        ['assumptions' => [['name' => 'control', 'low' => '0.5', 'use' => '0.9', 'high' => '1.2']]],
+        '/assumptions/0/high',
+    ],
+    'a figure of nobody' => [
+        ['assumptions' => [['name' => 'luck', 'low' => '0', 'use' => '1', 'high' => '1']]],
+        '/assumptions/0/name',
+    ],
     'out of order' => [
         ['assumptions' => [['name' => 'seeds', 'low' => '5', 'use' => '4', 'high' => '6']]],
         '/assumptions/0/use',
     ],
 ]);
+
+it('names every figure that an outlook rests on, and none besides', function () {
+    $life = catalogue()->life();
+    $figures = ['seedYears', 'resprouts', ...array_keys($life->kept())];
+    foreach (['tree', 'shrub', 'vine', 'creeping', 'perennial', 'biennial', 'annual'] as $kind) {
+        $figures = [...$figures, ...array_keys($life->kind($kind))];
+    }
+    $figures = [
+        ...$figures,
+        ...array_filter(array_keys($life->all()), fn(string $n): bool => !str_starts_with($n, 'resprouts')),
+    ];
+    $named = Assumptions::NAMES;
+    $expected = array_unique([...Assumptions::CONTROL, ...$figures]);
+    sort($named);
+    sort($expected);
+    expect($named)->toBe($expected);
+});

@@ -10,11 +10,43 @@ use Thicket\Catalogue\Species;
 /** All that an outlook assumes, each with its range and who says so; any of them may be given otherwise. */
 final readonly class Assumptions
 {
+    /** How much the way that is taken kills, and the best one without product. */
+    public const CONTROL = ['control', 'controlByHand'];
+    /** Every figure that may be given otherwise. */
+    public const NAMES = [
+        ...self::CONTROL,
+        'seeds',
+        'comesUp',
+        'seedlingLives',
+        'juvenileLives',
+        'adultLives',
+        'yearsToSeed',
+        'offshoots',
+        'most',
+        'seedYears',
+        'seedLeft',
+        'foundAdults',
+        'foundJuveniles',
+        'foundSeedlings',
+        'resprouts',
+        'weakens',
+        'swing',
+        'youngShare',
+        'firstFound',
+        'arrives',
+        'jobsAlike',
+        'patrol',
+        'livesFree',
+        'livesUnder',
+        'yearsToCrop',
+        'slows',
+    ];
     private const ROOTED = ['root-suckers', 'rhizomes', 'layering', 'fragments', 'tubers', 'bulblets', 'pads'];
     /** Where the species file does not say how long seed lasts. */
     private const SEED_YEARS_UNKNOWN = [1.0, 3.0, 10.0];
     /** Figures of which 1 is the most. */
     private const SHARES = [
+        ...self::CONTROL,
         'comesUp',
         'seedlingLives',
         'juvenileLives',
@@ -69,7 +101,7 @@ final readonly class Assumptions
     /**
      * With what somebody says instead.
      *
-     * @param array<string, array{float, float, float}> $given by name; names that are none are left aside
+     * @param array<string, array{float, float, float}> $given by name; those this stand has not are left aside
      */
     public function with(array $given): self
     {
@@ -85,7 +117,7 @@ final readonly class Assumptions
     public static function mostOf(string $name): float
     {
         return match (true) {
-            in_array($name, self::SHARES, true), str_starts_with($name, 'control.') => 1.0,
+            in_array($name, self::SHARES, true) => 1.0,
             $name === 'seedYears', $name === 'yearsToSeed', $name === 'yearsToCrop' => 100.0,
             $name === 'swing' => 3.0,
             default => self::MOST,

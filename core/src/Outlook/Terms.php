@@ -35,7 +35,7 @@ final readonly class Terms
         $runs = $in->int('runs', self::LEAST_RUNS, self::MOST_RUNS, Projection::RUNS);
         $given = [];
         foreach ($in->objects('assumptions', self::MOST_GIVEN) as $one) {
-            $name = $one->text('name', 40);
+            $name = $one->choice('name', Assumptions::NAMES);
             $most = Assumptions::mostOf((string) $name);
             $three = array_map(static fn(string $part): ?string => $one->decimal($part, '0', (string) (int) $most), [
                 'low',

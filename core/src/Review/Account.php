@@ -24,6 +24,8 @@ final readonly class Account
     public array $withoutTime;
     /** @var list<int> whose money is not known */
     public array $withoutMoney;
+    /** @var list<int> whose figures were put right by words since: they count as they were signed */
+    public array $amended;
     public ?BigRational $perHectare;
     public ?BigRational $perDead;
     /** Plants found dead, of the judged ones. */
@@ -45,6 +47,12 @@ final readonly class Account
         [$this->hours, $this->money, $this->treated] = [$hours, $money, $treated];
         $this->records = array_map(static fn(Job $job): int => $job->record, $jobs);
         [$this->withoutTime, $this->withoutMoney] = [$withoutTime, $withoutMoney];
+        $this->amended = array_values(
+            array_map(
+                static fn(Job $job): int => $job->record,
+                array_filter($jobs, static fn(Job $job): bool => $job->amended),
+            ),
+        );
         $this->perHectare = self::per($jobs, static fn(Job $job): ?BigRational => $job->hectares);
         $this->perDead = self::per(
             $jobs,

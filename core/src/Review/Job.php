@@ -17,6 +17,7 @@ final readonly class Job
      * @param BigRational|null $hectares of the ground that was worked
      * @param float|null $dead of those treated, by its newest score; null where nobody judged it
      * @param array<string, BigRational> $kilograms of active put out, by its name and basis
+     * @param bool $amended its time, people, count or mix were put right by words since, which no sum reads
      */
     public function __construct(
         public int $record,
@@ -29,5 +30,6 @@ final readonly class Job
         public ?BigRational $hectares,
         public ?float $dead,
         public array $kilograms,
+        public bool $amended = false,
     ) {}
 }

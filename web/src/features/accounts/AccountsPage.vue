@@ -111,6 +111,9 @@ const printed = computed(() => year.value ?? years.value[0] ?? Number(today().sl
         {{ t('accounts.withoutMoney', { list: accounts.all.withoutMoney.join(', ') }) }}
         <RouterLink :to="{ name: 'shed', query: { view: 'figures' } }">{{ t('accounts.toPrices') }}</RouterLink>
       </p>
+      <p v-if="accounts.all.amended.length" class="small soft">
+        {{ t('accounts.amended', { list: accounts.all.amended.join(', ') }) }}
+      </p>
       <h2>{{ t('accounts.papers', { year: printed }) }}</h2>
       <div class="row">
         <PaperButton kind="accounts" :year="printed" :label="t('accounts.pdf')" />

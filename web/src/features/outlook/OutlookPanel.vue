@@ -12,7 +12,7 @@ import OutlookTerms from './OutlookTerms.vue';
 /** The years ahead of a stand: as planned, with a year left out, given up, without product, later, or left alone. */
 const props = defineProps<{ stand: string; revision: number }>();
 const { t } = useI18n();
-const { format, mayWrite } = useSession();
+const { format, mayWrite, units } = useSession();
 const { data: outlook, error } = useQuery(computed(() => outlookQuery(props.stand)));
 type Band = { low: number; use: number; high: number } | null;
 
@@ -20,13 +20,16 @@ const shown = ref('planned');
 const course = computed(
   () => outlook.value?.courses.find((c) => c.id === shown.value) ?? outlook.value?.courses[0] ?? null,
 );
+/** A chart is drawn in the crew's units by what the server says. */
+const scale = computed(() => outlook.value?.scale?.[units.value] ?? null);
+const drawn = (n: number | undefined): number => Math.round((n ?? 0) * Number(scale.value?.factor ?? 1));
 const steps = computed(() =>
   (course.value?.years ?? []).map((y) => ({
     label: y.year === 0 ? t('outlook.today') : String(y.year),
     told: format(y.plantsText),
-    value: y.plants?.use ?? 0,
-    low: y.plants?.low ?? 0,
-    high: y.plants?.high ?? 0,
+    value: drawn(y.plants?.use),
+    low: drawn(y.plants?.low),
+    high: drawn(y.plants?.high),
   })),
 );
 const range = (band: Band | undefined): string =>
@@ -62,7 +65,7 @@ const to = (lacks: string) => ({
         <FigureChart
           :name="t('outlook.chart', { course: course.name })"
           :steps="steps"
-          :unit="outlook.unit === 'stems' ? ' ' : 'm²'"
+          :unit="scale?.unit ?? ' '"
           :caption="t('outlook.band')"
         />
         <div
