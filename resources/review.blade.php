@@ -11,16 +11,7 @@
     @bottom-left { content: "{{ $crew }} · the season {{ $year }}"; font: 8pt Hyper; color: #44524a; }
     @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; }
 }
-body { font: 10pt/1.45 Hyper, sans-serif; color: #10201a; }
-h1 { font-size: 20pt; margin: 0; }
-h2 { font-size: 12pt; margin: 6mm 0 1mm; border-bottom: .4mm solid #10201a; padding-bottom: .6mm; }
-h3 { font-size: 10.5pt; margin: 4mm 0 .5mm; }
-table { border-collapse: collapse; width: 100%; }
-td, th { text-align: left; border-bottom: .2mm solid #a9b5ad; padding: .8mm 2mm .8mm 0; vertical-align: top; }
-.n { text-align: right; }
-.one { break-inside: avoid; }
-p { margin: .6mm 0; }
-.soft { color: #44524a; }
+{!! $style !!}
 </style>
 </head>
 <body>

@@ -58,6 +58,14 @@ final class Crew extends Model
         return $this->hasMany(Sprayer::class)->orderBy('name');
     }
 
+    /** In which its prices are; null before it keeps any. */
+    public function currency(): ?string
+    {
+        $currency = $this->settings['prices']['currency'] ?? null;
+
+        return is_string($currency) ? $currency : null;
+    }
+
     /** @return HasMany<Person, $this> */
     public function people(): HasMany
     {

@@ -52,6 +52,12 @@ final class Record extends Model
     /** @var array<string, string> */
     protected $casts = ['worked_on' => 'date', 'judge_after' => 'date', 'signed_at' => 'datetime', 'seq' => 'integer'];
 
+    /** Its newest score; null while nobody has judged it. */
+    public function scored(): ?LookBack
+    {
+        return $this->lookBacks->first(static fn(LookBack $look): bool => $look->scored);
+    }
+
     /** @return BelongsTo<Sheet, $this> */
     public function sheet(): BelongsTo
     {

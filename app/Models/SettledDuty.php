@@ -34,6 +34,7 @@ use Thicket\Safety\Settled;
  * @property \Illuminate\Support\Carbon|null $taken_back_at
  * @property string|null $taken_back_by
  * @property User $author
+ * @property User|null $taker who took it back
  */
 final class SettledDuty extends Model
 {
@@ -77,7 +78,7 @@ final class SettledDuty extends Model
     }
 
     /**
-     * What counts for a step: of its ground, of its patch, of itself; the newest first.
+     * What is recorded for a step: of its ground, of its patch, of itself; the newest first, what was taken back too.
      *
      * @param Builder<self> $query
      */
@@ -85,11 +86,16 @@ final class SettledDuty extends Model
     {
         $query
             ->where('ground_id', $patch->ground_id)
-            ->whereNull('taken_back_at')
             ->where(fn(Builder $q) => $q->whereNull('patch_id')->orWhere('patch_id', $patch->id))
             ->where(fn(Builder $q) => $q->whereNull('step_id')->orWhere('step_id', $step->id))
             ->latest('noted_at')
             ->latest('id');
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function taker(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'taken_back_by');
     }
 
     public function told(): Settled

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Print;
 
-use App\Models\LookBack;
 use App\Models\Record;
 use App\Models\Stand;
 use App\Models\User;
@@ -17,6 +16,7 @@ use App\Workflow\AccountDesk;
 use App\Workflow\PatrolDesk;
 use App\Workflow\Workflow;
 use Illuminate\Support\Facades\View;
+use Thicket\Measure\System;
 
 /** Two papers of a year: what it cost and brought, for who pays; what was done and comes next, for who lives there. */
 final readonly class ReportPdf
@@ -35,7 +35,7 @@ final readonly class ReportPdf
     public function accounts(User $user, int $year): string
     {
         $jobs = $this->desk->jobs($user->crew, CrewRows::recordsOf($user, $year));
-        $currency = $user->crew->settings['prices']['currency'] ?? null;
+        $currency = $user->crew->currency();
 
         return View::file(
             resource_path('accounts.blade.php'),
@@ -46,9 +46,15 @@ final readonly class ReportPdf
     /** What a landowner hands to a neighbour: ground by ground what was done, how it went, and what comes. */
     public function review(User $user, int $year): string
     {
+        $records = CrewRows::recordsOf($user, $year);
+        $stands = Stand::query()
+            ->whereHas('steps', static fn($steps) => $steps->whereKey($records->pluck('step_id')))
+            ->withTrail()
+            ->get();
         $grounds = [];
-        foreach (CrewRows::recordsOf($user, $year) as $record) {
-            $grounds[$record->patch->ground->name][] = $this->line($record, $user->units);
+        foreach ($records as $record) {
+            $stand = $stands->first(static fn(Stand $s): bool => $s->steps->contains('id', $record->step_id));
+            $grounds[$record->patch->ground->name][] = $this->line($record, $stand);
         }
         ksort($grounds);
 
@@ -58,7 +64,7 @@ final readonly class ReportPdf
         )->render();
     }
 
-    /** @return array{crew: string, year: int, day: string, face: string} */
+    /** @return array{crew: string, year: int, day: string, face: string, style: string} */
     private function head(User $user, int $year): array
     {
         return [
@@ -66,14 +72,15 @@ final readonly class ReportPdf
             'year' => $year,
             'day' => $this->clock->today($user->crew->timeZone())->format('Y-m-d'),
             'face' => Paper::face(),
+            'style' => (string) file_get_contents(resource_path('report.css')),
         ];
     }
 
     /** @return array{title: string, done: string, result: string, next: string} */
-    private function line(Record $record, string $units): array
+    private function line(Record $record, ?Stand $stand): array
     {
         $snapshot = $record->sheet->snapshot;
-        $scored = $record->lookBacks->first(static fn(LookBack $l): bool => $l->scored);
+        $scored = $record->scored();
         $body = $record->content() ?? [];
         $word = static fn(mixed $text): string => is_scalar($text) ? (string) $text : '';
         $result =
@@ -87,7 +94,7 @@ final readonly class ReportPdf
                         'counted' => (int) $scored->body['counted'],
                         'text' => $this->results->of($record, $scored)['text'] ?? '',
                     ],
-                    $units === 'metric' ? \Thicket\Measure\System::Metric : \Thicket\Measure\System::Us,
+                    System::Us,
                 );
 
         return [
@@ -101,20 +108,16 @@ final readonly class ReportPdf
                     'with' => is_array($snapshot['product'] ?? null) ? 'yes' : 'no',
                     'n' => is_int($body['treated'] ?? null) ? $body['treated'] : 0,
                 ],
-                \Thicket\Measure\System::Us,
+                System::Us,
             ),
             'result' => $result,
-            'next' => $this->next($record),
+            'next' => $this->next($record, $stand),
         ];
     }
 
-    private function next(Record $record): string
+    private function next(Record $record, ?Stand $stand): string
     {
-        $stand = Stand::query()
-            ->whereHas('steps', static fn($steps) => $steps->whereKey($record->step_id))
-            ->withTrail()
-            ->first();
-        $judged = $record->lookBacks->contains(static fn(LookBack $l): bool => $l->scored);
+        $judged = $record->scored() !== null;
         $patrols = $stand === null || !$judged ? null : $this->patrols->of($stand);
 
         return match (true) {
@@ -122,7 +125,7 @@ final readonly class ReportPdf
             !$judged => $this->sentences->in(
                 'review.look',
                 ['day' => $this->sentences->day($record->judge_after->toDateTimeImmutable())],
-                \Thicket\Measure\System::Us,
+                System::Us,
             ),
             $stand !== null && Workflow::current($stand) === null => $this->sentences->name('review.round'),
             $patrols !== null => $this->sentences->in(
@@ -132,7 +135,7 @@ final readonly class ReportPdf
                     'until' => $this->sentences->day($patrols->until),
                     'good' => $patrols->forGood ? 'yes' : 'no',
                 ],
-                \Thicket\Measure\System::Us,
+                System::Us,
             ),
             default => '',
         };

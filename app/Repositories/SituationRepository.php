@@ -284,7 +284,7 @@ final class SituationRepository
         $out = [];
         foreach ($stand->steps as $step) {
             foreach ($step->records as $record) {
-                $scored = $record->lookBacks->first(fn($look): bool => $look->scored);
+                $scored = $record->scored();
                 [$counted, $dead] = [$scored->body['counted'] ?? null, $scored->body['dead'] ?? null];
                 // of several products in the tank each was put there
                 foreach (

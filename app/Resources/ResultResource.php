@@ -98,15 +98,17 @@ final readonly class ResultResource
      */
     public function retreat(Record $record): ?array
     {
-        $scored = $record->lookBacks->first(static fn(LookBack $l): bool => $l->scored);
+        $scored = $record->scored();
         if ($scored === null) {
             return null;
         }
         $snapshot = $record->sheet->snapshot;
         $treated = $record->content()['treated'] ?? null;
-        [$dead, $counted] = [(int) $scored->body['dead'], max(1, (int) $scored->body['counted'])];
-        $stood = is_int($treated) && $treated > 0 ? $treated : $counted;
-        $survivors = $dead >= $counted ? 0 : max(1, (int) round($stood * (1 - $dead / $counted)));
+        $survivors = Retreat::survivors(
+            is_int($treated) ? $treated : 0,
+            (int) $scored->body['dead'],
+            (int) $scored->body['counted'],
+        );
         $scientific = $snapshot['target']['scientific'] ?? '';
         $species = is_string($scientific) ? $this->catalogue->speciesCalled($scientific) : null;
         $said = Retreat::of(
@@ -130,7 +132,7 @@ final readonly class ResultResource
     /** @return list<array{us: string, metric: string}> where the newest score is worse than expected, why */
     public function causes(Record $record): array
     {
-        $scored = $record->lookBacks->first(static fn(LookBack $l): bool => $l->scored);
+        $scored = $record->scored();
         if ($scored === null || self::judged($record, $scored)->against !== Result::WORSE) {
             return [];
         }

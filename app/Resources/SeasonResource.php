@@ -51,7 +51,7 @@ final readonly class SeasonResource
                 'mixADay' => Format::quantity(
                     $terms->litres_a_day === null ? null : Quantity::of($terms->litres_a_day, Unit::Litre),
                 ),
-                'currency' => $crew->settings['prices']['currency'] ?? null,
+                'currency' => $crew->currency(),
                 'revision' => $terms->revision,
             ],
             'keptAt' => Format::moment($terms->kept_at, $crew->timeZone()),

@@ -76,10 +76,10 @@ final readonly class Shopping
             static fn(BigRational $sum, array $k): BigRational => $sum->plus($k['amount']),
             BigRational::zero(),
         );
-        $currency = $crew->settings['prices']['currency'] ?? 'USD';
+        $currency = $crew->currency() ?? 'USD';
 
         return [
-            'currency' => is_string($currency) ? $currency : 'USD',
+            'currency' => $currency,
             'lines' => $lines,
             'cost' => Format::money($total),
             'kit' => $kit,

@@ -6,7 +6,6 @@ namespace App\Workflow;
 
 use App\Models\Amendment;
 use App\Models\Crew;
-use App\Models\LookBack;
 use App\Models\Record;
 use App\Repositories\SituationRepository;
 use Brick\Math\BigRational;
@@ -14,10 +13,10 @@ use Illuminate\Database\Eloquent\Collection;
 use Thicket\Catalogue\Catalogue;
 use Thicket\FieldDay\RecordFields;
 use Thicket\FieldDay\WorkTime;
-use Thicket\Measure\Dimension;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Review\Job;
+use Thicket\Review\Retreat;
 use Thicket\Situation\Prices;
 
 /** What signed records give to the accounts, at the prices that the crew keeps today. */
@@ -46,7 +45,7 @@ final readonly class AccountDesk
         $clock = static fn(string $name): string => is_string($body[$name] ?? null) ? $body[$name] : '';
         $minutes = WorkTime::minutes($record->sheet->fieldLog(), $people, $clock('start'), $clock('stop'));
         $treated = is_int($body['treated'] ?? null) ? $body['treated'] : 0;
-        $scored = $record->lookBacks->first(static fn(LookBack $l): bool => $l->scored);
+        $scored = $record->scored();
         $hectares = self::hectares($snapshot);
 
         return new Job(
@@ -58,7 +57,9 @@ final readonly class AccountDesk
             self::money($body, $snapshot, $minutes, $prices),
             $treated,
             $hectares,
-            $scored === null ? null : ($treated * (int) $scored->body['dead']) / max(1, (int) $scored->body['counted']),
+            $scored === null
+                ? null
+                : $treated * (1 - Retreat::alive((int) $scored->body['dead'], (int) $scored->body['counted'])),
             $this->kilograms($body, $hectares),
             $record->amendments->contains(
                 static fn(Amendment $a): bool => in_array($a->field, RecordFields::TAUGHT_BY, true),
@@ -84,20 +85,21 @@ final readonly class AccountDesk
      */
     private static function money(array $body, array $snapshot, ?int $minutes, ?Prices $prices): ?BigRational
     {
-        $sum = $minutes === null ? null : $prices?->ofHours(Quantity::of($minutes, Unit::Minute));
         $actives = array_column(
             array_filter([$snapshot['product'] ?? null, ...(array) ($snapshot['partners'] ?? [])], is_array(...)),
             'active',
             'name',
         );
+        $products = [];
         foreach (is_array($body['productsUsed'] ?? null) ? $body['productsUsed'] : [] as $one) {
-            $used = Quantity::ofWire($one['used'] ?? null);
             $active = $actives[$one['product'] ?? ''] ?? null;
-            $price = $used === null || !is_string($active) ? null : $prices?->ofProduct($active, $used);
-            $sum = $price === null ? null : $sum?->plus($price);
+            $products[] = [
+                'active' => is_string($active) ? $active : null,
+                'used' => Quantity::ofWire($one['used'] ?? null),
+            ];
         }
 
-        return $sum;
+        return Job::costs($minutes, $products, $prices);
     }
 
     /**
@@ -113,18 +115,14 @@ final readonly class AccountDesk
         }
         foreach (is_array($body['activesPerArea'] ?? null) ? $body['activesPerArea'] : [] as $one) {
             $load = Quantity::ofWire($one);
-            $unit = match ($load?->unit->dimension()) {
-                Dimension::EquivalentPerArea => [Unit::KilogramEquivalentPerHectare, 'a.e.'],
-                Dimension::IngredientPerArea => [Unit::KilogramIngredientPerHectare, 'a.i.'],
-                default => null,
-            };
+            $put = $load === null ? null : Job::putOut($load, $hectares);
             $active = $one['active'] ?? '';
-            if ($load === null || $unit === null || !is_string($active)) {
+            if ($put === null || !is_string($active)) {
                 continue;
             }
             $name = $this->catalogue->hasActive($active) ? $this->catalogue->active($active)->name() : $active;
-            $key = "{$name} ({$unit[1]})";
-            $out[$key] = ($out[$key] ?? BigRational::zero())->plus($load->in($unit[0])->multipliedBy($hectares));
+            $key = "{$name} ({$put['basis']})";
+            $out[$key] = ($out[$key] ?? BigRational::zero())->plus($put['kilograms']);
         }
 
         return $out;

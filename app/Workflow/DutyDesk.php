@@ -38,7 +38,10 @@ final readonly class DutyDesk
         return CoreGates::ofDuties(
             $this->due($stand, $step),
             array_values(
-                $this->recorded($stand, $step)->map(static fn(SettledDuty $row): Settled => $row->told())->all(),
+                $this->recorded($stand, $step)
+                    ->whereNull('taken_back_at')
+                    ->map(static fn(SettledDuty $row): Settled => $row->told())
+                    ->all(),
             ),
             $this->clock->today($stand->patch->ground->time_zone),
         );
@@ -47,7 +50,9 @@ final readonly class DutyDesk
     /** @return list<array<string, mixed>> openapi Duty: each with what counts of all that is recorded of it */
     public function told(Stand $stand, Step $step): array
     {
-        $rows = $this->recorded($stand, $step)->load('author')->all();
+        $all = $this->recorded($stand, $step)->load(['author', 'taker']);
+        $rows = $all->whereNull('taken_back_at')->values()->all();
+        $gone = $all->whereNotNull('taken_back_at')->sortByDesc('taken_back_at')->all();
         $recorded = array_map(static fn(SettledDuty $row): Settled => $row->told(), $rows);
         $today = $this->clock->today($stand->patch->ground->time_zone);
         $due = $this->due($stand, $step);
@@ -55,11 +60,10 @@ final readonly class DutyDesk
         $work = $told ? self::workDay($step) : null;
         $message = $told ? $this->message($stand, $step, $work) : null;
 
-        return array_map(function (Duty $duty) use ($rows, $recorded, $today, $work, $message): array {
+        return array_map(function (Duty $duty) use ($rows, $gone, $recorded, $today, $work, $message): array {
             $settled = Settled::of($duty, array_values($recorded), $today);
             $at = $settled === null ? false : array_search($settled, $recorded, true);
             $values = [
-                'duty' => $duty->kind->value,
                 'keeper' => $duty->keeper ?? '',
                 'far' => $duty->distance === null ? 'no' : 'yes',
                 'distance' => $duty->distance ?? '',
@@ -74,10 +78,11 @@ final readonly class DutyDesk
                 'hasNumber' => $duty->kind->hasNumber(),
                 'needsEnd' => $duty->kind->needsEnd(),
                 'needsBoundary' => $duty->kind->needsBoundary(),
-                'by' => $duty->kind->isPaper() ? null : self::tellBy($work),
+                'by' => $duty->kind->isPaper() || $work === null ? null : Format::day(Duties::tellBy($work)),
                 'message' => $duty->kind->isPaper() ? null : $message,
                 'open' => $settled?->holdsOn($today) !== true,
                 'settled' => $at === false ? null : self::row($rows[$at]),
+                'takenBack' => $at === false ? self::gone($duty, $gone) : null,
             ];
         }, $due);
     }
@@ -143,12 +148,6 @@ final readonly class DutyDesk
         return SettledDuty::query()->forStep($step, $stand->patch)->get();
     }
 
-    /** The day by which people are told, where the day of the work is known. */
-    private static function tellBy(?\DateTimeImmutable $work): ?string
-    {
-        return $work === null ? null : Format::day($work->modify('-' . Duties::TELL_DAYS_BEFORE . ' days'));
-    }
-
     /** The day that is planned for the work, else the first on which it may be. */
     private static function workDay(Step $step): ?\DateTimeImmutable
     {
@@ -175,6 +174,22 @@ final readonly class DutyDesk
         );
     }
 
+    /**
+     * @param array<SettledDuty> $gone that which was taken back last first
+     *
+     * @return array{who: string, on: string|null, by: string}|null what held once and does not any more
+     */
+    private static function gone(Duty $duty, array $gone): ?array
+    {
+        foreach ($gone as $row) {
+            if ($row->told()->isOf($duty)) {
+                return ['who' => $row->who, 'on' => Format::day($row->taken_back_at), 'by' => $row->taker->name ?? ''];
+            }
+        }
+
+        return null;
+    }
+
     /** @return array<string, mixed> openapi SettledDuty */
     private static function row(SettledDuty $row): array
     {
@@ -187,6 +202,7 @@ final readonly class DutyDesk
             'until' => Format::day($row->until),
             'text' => $row->text,
             'wholeGround' => $row->patch_id === null,
+            'boundaryChecked' => $row->boundary_checked,
             'by' => $row->author->name,
         ];
     }

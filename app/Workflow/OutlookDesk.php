@@ -13,6 +13,7 @@ use Thicket\Input\Faults;
 use Thicket\Input\Fields;
 use Thicket\Outlook\StandOutlook;
 use Thicket\Outlook\Terms;
+use Thicket\Review\Retreat;
 
 /** The years ahead of a stand, by the way that is chosen for it. */
 final readonly class OutlookDesk
@@ -60,7 +61,7 @@ final readonly class OutlookDesk
     {
         $counted = $stand->tally?->visited_on->toDateTimeImmutable();
         $record = Workflow::current($stand)?->records->first();
-        $look = $record?->lookBacks->first(static fn(LookBack $l): bool => $l->scored);
+        $look = $record?->scored();
         $from = ['code' => 'count', 'day' => $counted, 'worked' => null, 'left' => 1.0];
         if ($record === null || ($counted !== null && $counted > $record->worked_on->toDateTimeImmutable())) {
             return $from;
@@ -68,13 +69,12 @@ final readonly class OutlookDesk
         if ($look === null) {
             return ['code' => 'count-before-work', 'worked' => $record->worked_on->toDateTimeImmutable()] + $from;
         }
-        $all = max(1, (int) $look->body['counted']);
 
         return [
             'code' => 'look-back',
             'day' => $look->looked_on->toDateTimeImmutable(),
             'worked' => $record->worked_on->toDateTimeImmutable(),
-            'left' => max(0.0, 1 - (int) $look->body['dead'] / $all),
+            'left' => Retreat::alive((int) $look->body['dead'], (int) $look->body['counted']),
         ];
     }
 

@@ -92,19 +92,16 @@ final readonly class PatrolDesk
     public function of(Stand $stand, bool $isFirstFind = false): ?Patrols
     {
         $record = Workflow::lastRecord($stand);
-        $scored = $record?->lookBacks->first(static fn(LookBack $l): bool => $l->scored);
+        $scored = $record?->scored();
         if ($record === null || $scored === null || $stand->species === null) {
             return null;
         }
-        $worked = $record->worked_on->toDateTimeImmutable();
-        $looked = $scored->looked_on->toDateTimeImmutable();
-        // what lived through the work may have seeded until somebody saw it
-        $lived = (int) $scored->body['dead'] < (int) $scored->body['counted'];
 
         return Patrols::of(
             $this->catalogue->species($stand->species),
-            $lived ? $looked : $worked,
-            $looked,
+            $record->worked_on->toDateTimeImmutable(),
+            $scored->looked_on->toDateTimeImmutable(),
+            (int) $scored->body['dead'] < (int) $scored->body['counted'],
             array_values(
                 $stand->patrols
                     ->map(

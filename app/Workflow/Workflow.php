@@ -87,7 +87,7 @@ final readonly class Workflow
     /** What came back was counted since the last score: another round begins (handbook 7). */
     private static function isCountedSince(Stand $stand, Step $judged): bool
     {
-        $scored = $judged->records->first()?->lookBacks->first(static fn($look): bool => $look->scored);
+        $scored = $judged->records->first()?->scored();
 
         return $scored !== null &&
             $stand->tally !== null &&
@@ -102,9 +102,7 @@ final readonly class Workflow
 
     private static function isJudged(Step $step): bool
     {
-        $record = $step->records->first();
-
-        return $record !== null && $record->lookBacks->contains(fn($look): bool => $look->scored);
+        return $step->records->first()?->scored() !== null;
     }
 
     private static function isWoody(Stand $stand, Catalogue $catalogue): bool

@@ -18,6 +18,9 @@ use Thicket\FieldDay\FieldEventReader;
 use Thicket\FieldDay\RecordFields;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Mix\MeasuringKind;
+use Thicket\Review\LookSigns;
+use Thicket\Review\Patrols;
+use Thicket\Safety\Settled;
 use Thicket\Safety\Spill;
 use Thicket\Situation\ProtectedFeature;
 use Thicket\Verdict\Certainty;
@@ -48,6 +51,10 @@ function vocabulary(Catalogue $catalogue): array
         'AMENDED' => RecordFields::AMENDED,
         'FURTHER' => RecordFields::FURTHER,
         'DROPLETS' => RecordFields::DROPLETS,
+        'DUTY_STATES' => Settled::STATES,
+        'PATROL_FINDS' => Patrols::FOUND,
+        'LOOK_INJURIES' => LookSigns::INJURIES,
+        'LOOK_MEASURES' => LookSigns::MEASURED,
     ];
 }
 

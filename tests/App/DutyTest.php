@@ -11,10 +11,21 @@ it('issues no sheet till the owner agrees, and says on the sheet who did', funct
     expect($said)
         ->toHaveCount(1)
         ->and($said[0]['settled'])
-        ->toMatchArray(['state' => 'done', 'who' => 'Hester Fernshaw', 'on' => '2026-08-01', 'wholeGround' => true]);
+        ->toMatchArray([
+            'state' => 'done',
+            'who' => 'Hester Fernshaw',
+            'on' => '2026-08-01',
+            'wholeGround' => true,
+            'boundaryChecked' => true,
+        ]);
     // given back: the sheet that is out says so, and the gate of the next one is shut
     $this->api('DELETE', "/duties/{$said[0]['settled']['id']}")->assertNoContent();
     $this->api('DELETE', "/duties/{$said[0]['settled']['id']}")->assertNotFound();
+    expect($this->api('GET', "/stands/{$stand}")->json('duties.0.takenBack'))->toBe([
+        'who' => 'Hester Fernshaw',
+        'on' => '2026-09-03',
+        'by' => 'Ada Thornbury',
+    ]);
     expect($this->api('GET', "/sheets/{$sheet}")->json('dutiesOpen.0.us'))->toBe("Not recorded: the owner's consent.");
     $this->api('POST', "/sheets/{$sheet}/withdraw", ['reason' => 'The owner says no.'])->assertOk();
     $this->api('POST', "/stands/{$stand}/sheets")

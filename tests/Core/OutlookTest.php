@@ -180,7 +180,7 @@ it('tells what a year left out, an early end, a late start and nothing at all co
     $hand = new Way(
         'pull',
         Control::expected(new Span(0.1, 0.25, 0.5)),
-        new Effort(400, new Span(1, 3, 6), 30, new Span(60, 90, 150), null, null, null),
+        new Effort(400, new Span(1, 3, 6), 30, new Span(60, 90, 150), 0.0, 0.0, null),
     );
     $told = Projection::of(new Start(400, 0.3), privetLife(), Course::all(outlookWay(), $hand, 10), 10, 4, 1, 300);
     $end = static fn(string $course): float => $told->bands[$course][10]['plants'][1] ?? -1.0;
@@ -316,4 +316,16 @@ it('names every figure that an outlook rests on, and none besides', function () 
     sort($named);
     sort($expected);
     expect($named)->toBe($expected);
+});
+
+it('tells no litres and no money where nobody knows how much one plant takes', function () {
+    $unknown = new Way(
+        'spread',
+        Control::expected(new Span(0.8, 0.8, 0.8)),
+        new Effort(100, new Span(0.3, 0.5, 0.8), 30, new Span(60, 90, 150), null, null, 20),
+    );
+    $told = Projection::of(new Start(400, 0.3), privetLife(), Course::all($unknown, null, 2), 2, 4, 1, 100);
+    expect([$told->totals[Course::PLANNED]['litres'], $told->totals[Course::PLANNED]['money']])->toBe([null, null]);
+    expect($told->totals[Course::PLANNED]['hours'][1])->toBeGreaterThan(0.0);
+    expect($told->totals[Course::LEAVE]['litres'])->toBe([0.0, 0.0, 0.0]);
 });

@@ -106,6 +106,7 @@ it('looks for as long as seed lasts, begun again by whatever seeds', function (
         catalogue()->species($species),
         Day::parse('2025-08-20'),
         Day::parse('2025-09-10'),
+        false,
         array_map(static fn(array $l): array => ['on' => Day::parse($l[0]), 'found' => $l[1]], $looks),
         $first,
         Day::parse($today),

@@ -12,6 +12,10 @@ use Thicket\Measure\Unit;
 use Thicket\Mix\Advice\Advisory;
 use Thicket\Mix\Advice\MixPlan;
 use Thicket\Practice\GateKind;
+use Thicket\Review\LookSigns;
+use Thicket\Review\Patrols;
+use Thicket\Safety\DutyKind;
+use Thicket\Safety\Settled;
 use Thicket\Situation\Option;
 use Thicket\Situation\ProtectedFeature;
 use Thicket\Verdict\Certainty;
@@ -62,6 +66,16 @@ it('has them in the contract as they are', function (string $where, array $words
     'droplets' => [
         'paths /sheets/{sheet}/records post requestBody content application/json schema properties droplets',
         RecordFields::DROPLETS,
+    ],
+    'what is settled with others' => ['components schemas DutyKind', array_column(DutyKind::cases(), 'value')],
+    'how that stands' => ['components schemas SettledDuty properties state', Settled::STATES],
+    'what a patrol finds' => [
+        'paths /stands/{stand}/patrols post requestBody content application/json schema properties found',
+        Patrols::FOUND,
+    ],
+    'injury to what is kept' => [
+        'paths /records/{record}/look-backs post requestBody content application/json schema properties injury',
+        LookSigns::INJURIES,
     ],
     'gates of a job sheet' => ['components schemas Gate properties code', array_column(GateKind::cases(), 'value')],
     'sprayers' => [

@@ -23,13 +23,7 @@ final class AccountController extends Controller
         $user = $this->user($request);
         $year = $this->year($request);
 
-        return $this->json(
-            $this->resource->of(
-                $this->jobs($request, $year),
-                $year,
-                $user->crew->settings['prices']['currency'] ?? null,
-            ),
-        );
+        return $this->json($this->resource->of($this->jobs($request, $year), $year, $user->crew->currency()));
     }
 
     /** The same as a table. */

@@ -49,11 +49,7 @@ final class OutlookController extends Controller
         return $this->json(
             is_string($outlook)
                 ? $this->resource->lacking($outlook)
-                : $this->resource->of(
-                    $outlook,
-                    $crew->settings['prices']['currency'] ?? null,
-                    OutlookDesk::since($stand),
-                ),
+                : $this->resource->of($outlook, $crew->currency(), OutlookDesk::since($stand)),
             200,
             $stand->revision,
         );

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Exceptions\Stopped;
-use App\Models\LookBack;
 use App\Models\Stand;
 use App\Models\Tally;
 use App\Repositories\CrewRows;
@@ -27,7 +26,7 @@ final class RoundController extends Controller
         $record = CrewRows::record($user, $recordId);
         Gate::authorize('write');
         $this->done($this->fields($request));
-        $scored = $record->lookBacks->first(static fn(LookBack $l): bool => $l->scored);
+        $scored = $record->scored();
         $stand = CrewRows::openStand(
             $user,
             (string) Stand::query()

@@ -9,16 +9,13 @@ use App\Support\Format;
 use App\Support\JobClock;
 use Thicket\Input\Fields;
 use Thicket\Measure\Dimension;
+use Thicket\Review\LookSigns;
 
 /** What was seen of the work of a record: in all or plot by plot, and what else the crew goes by. */
 final readonly class LookBackReader
 {
     private const MOST = 1_000_000;
     private const MOST_PLOTS = 60;
-    /** Injury to what is kept (rulings J45). */
-    public const INJURIES = ['none', 'passing', 'lasting'];
-    /** What else success is told by. */
-    public const MEASURED = ['cover', 'yield', 'growth', 'sown-height', 'light', 'released'];
 
     public function __construct(private JobClock $clock) {}
 
@@ -44,11 +41,11 @@ final readonly class LookBackReader
         if ($seedlings !== null && $area === null) {
             $in->fault('seedlingArea', 'On how much ground were the seedlings counted?');
         }
-        $injury = $in->choiceOrNull('injury', self::INJURIES);
+        $injury = $in->choiceOrNull('injury', LookSigns::INJURIES);
         $injured = $in->intOrNull('injured', 0, self::MOST);
         $measured = [];
-        foreach ($in->objects('measured', count(self::MEASURED)) as $one) {
-            $measured[] = ['what' => $one->choice('what', self::MEASURED), 'value' => $one->text('value', 80)];
+        foreach ($in->objects('measured', count(LookSigns::MEASURED)) as $one) {
+            $measured[] = ['what' => $one->choice('what', LookSigns::MEASURED), 'value' => $one->text('value', 80)];
             $one->noOthers();
         }
         $remarks = $in->textOrNull('remarks', 2000);

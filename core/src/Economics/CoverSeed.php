@@ -33,15 +33,15 @@ final readonly class CoverSeed
         $rate = $kind->rate();
         $area = $situation->quantity(FactName::TreatedArea) ?? $situation->area;
 
-        return new self(
-            $kind,
-            $rate,
-            $area === null
-                ? null
-                : Quantity::of(
-                    $rate->in(Unit::KilogramPerHectare)->multipliedBy($area->in(Unit::Hectare)),
-                    Unit::Kilogram,
-                ),
+        return new self($kind, $rate, $area === null ? null : self::over($kind, $area));
+    }
+
+    /** Seed that so much open ground takes, at the typical rate. */
+    public static function over(Cover $kind, Quantity $area): Quantity
+    {
+        return Quantity::of(
+            $kind->rate()->in(Unit::KilogramPerHectare)->multipliedBy($area->in(Unit::Hectare)),
+            Unit::Kilogram,
         );
     }
 }

@@ -26,7 +26,8 @@ use Thicket\Situation\ToolsAtHand;
  */
 final readonly class Labour
 {
-    private const DAY_MINUTES = 360;
+    /** Working day net of breaks (handbook 9). */
+    public const DAY_MINUTES = 360;
     private const SEEDLINGS = ['cotyledon', 'seedling'];
 
     /** Crew-days of the middle figure; none where nothing is known. */

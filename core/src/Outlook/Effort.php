@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace Thicket\Outlook;
 
+use Thicket\Economics\Labour;
+
 /** What a pass over so many plants takes, scaled from the pass that is planned now. */
 final readonly class Effort
 {
-    /** Working day net of breaks (handbook 9). */
-    private const DAY_MINUTES = 360;
-
     /**
      * More than six: what a pass is made of.
      *
@@ -17,8 +16,8 @@ final readonly class Effort
      * @param Span $hands minutes on one plant
      * @param float $walking minutes between all of them; grows with the root of their number (handbook 9)
      * @param Span $setUp minutes each crew-day
-     * @param float|null $litres of finished mix on one plant
-     * @param float|null $product money on one plant; null where nobody gave a price
+     * @param float|null $litres of finished mix on one plant, nought without product; null where it is not known
+     * @param float|null $product money on one plant, nought without product; null where nobody gave a price
      * @param float|null $wage money an hour
      */
     public function __construct(
@@ -42,19 +41,18 @@ final readonly class Effort
         }
         $work = $plants * $hands + $this->walking * sqrt($plants / max(1.0, $this->plants));
 
-        return ($work + $setUp * ceil($work / self::DAY_MINUTES)) / 60;
+        return ($work + $setUp * ceil($work / Labour::DAY_MINUTES)) / 60;
     }
 
-    public function litres(float $plants): float
+    /** Null where it is not known how much one plant takes. */
+    public function litres(float $plants): ?float
     {
-        return $plants * ($this->litres ?? 0.0);
+        return $this->litres === null ? null : $plants * $this->litres;
     }
 
     /** Null where wage or price are not known. */
     public function money(float $plants, float $hours): ?float
     {
-        return $this->wage === null || ($this->product === null && $this->litres !== null)
-            ? null
-            : $hours * $this->wage + $plants * ($this->product ?? 0.0);
+        return $this->wage === null || $this->product === null ? null : $hours * $this->wage + $plants * $this->product;
     }
 }

@@ -78,7 +78,7 @@ final readonly class Projection
     }
 
     /**
-     * @param list<array{hours: float, litres: float, money: float|null, ...}> $lines of one run
+     * @param list<array{hours: float, litres: float|null, money: float|null, ...}> $lines of one run
      *
      * @return array<string, float|null> what all its years take
      */
@@ -109,7 +109,7 @@ final readonly class Projection
     }
 
     /**
-     * @return array{list<array{plants: float, seeds: float, hours: float, litres: float, money: float|null,
+     * @return array{list<array{plants: float, seeds: float, hours: float, litres: float|null, money: float|null,
      *     kept: float|null}>, float|null} a line a year from today, and the year in which what
      *     is kept bears
      */
@@ -146,7 +146,7 @@ final readonly class Projection
         return [$lines, $keeps ? $borne ?? $years + 1.0 : null];
     }
 
-    /** @return array{float, float, float|null} hours, litres, money of the work of a year */
+    /** @return array{float, float|null, float|null} hours, litres, money of the work of a year */
     private static function effort(?Way $way, World $world, float $treated, float $hectares): array
     {
         if ($way === null) {
@@ -158,12 +158,15 @@ final readonly class Projection
         return [$hours, $way->effort->litres($treated), $way->effort->money($treated, $hours)];
     }
 
-    /** @return array{plants: float, seeds: float, hours: float, litres: float, money: float|null, kept: float|null} */
+    /**
+     * @return array{plants: float, seeds: float, hours: float, litres: float|null, money: float|null,
+     *     kept: float|null}
+     */
     private static function line(
         float $plants,
         float $seeds,
         float $hours,
-        float $litres,
+        ?float $litres,
         ?float $money,
         ?float $kept,
     ): array {

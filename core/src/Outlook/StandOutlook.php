@@ -174,10 +174,11 @@ final readonly class StandOutlook
         }
         $minutes = static fn(Quantity $q): float => $q->in(Unit::Minute)->toFloat();
         $hands = array_map(static fn(Quantity $q): float => $minutes($q) / $start->counted, $labour->hands);
-        $litres = $option->method->usesProduct()
+        $uses = $option->method->usesProduct();
+        $litres = $uses
             ? RecipeSolver::plain($situation, $option)->solve(null)->need?->in(Unit::Litre)->toFloat()
-            : null;
-        $product = Money::of($situation, $option, $labour)?->product->toFloat();
+            : 0.0;
+        $product = $uses ? Money::of($situation, $option, $labour)?->product->toFloat() : 0.0;
         $setUp = array_map($minutes, $labour->setUp);
 
         return new Effort(

@@ -7,8 +7,8 @@ namespace Thicket\Review;
 use Thicket\Calendar\Day;
 use Thicket\Calendar\SeasonShift;
 use Thicket\Catalogue\Cover;
+use Thicket\Economics\CoverSeed;
 use Thicket\Measure\Quantity;
-use Thicket\Measure\Unit;
 use Thicket\Season\LocalSpans;
 
 /**
@@ -50,13 +50,7 @@ final readonly class GapPlan
                     'cover' => $cover,
                     'first' => $next[0],
                     'last' => $next[1],
-                    'seed' =>
-                        $area === null
-                            ? null
-                            : Quantity::of(
-                                $cover->rate()->in(Unit::KilogramPerHectare)->multipliedBy($area->in(Unit::Hectare)),
-                                Unit::Kilogram,
-                            ),
+                    'seed' => $area === null ? null : CoverSeed::over($cover, $area),
                 ]);
         }
         usort(

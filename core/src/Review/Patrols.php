@@ -32,15 +32,19 @@ final readonly class Patrols
     ) {}
 
     /**
-     * @param \DateTimeImmutable $lastSeed the last day on which plants stood here that may have seeded
-     * @param \DateTimeImmutable $lastLook work or look-back, before any patrol
+     * More than six: what is known of a cleared stand.
+     *
+     * @param \DateTimeImmutable $worked last
+     * @param \DateTimeImmutable $looked the day of its score
+     * @param bool $lived some of those counted then: they may have seeded until somebody saw them
      * @param list<array{on: \DateTimeImmutable, found: string}> $looks patrols, newest first
      * @param bool $isFirstFind the plant was never found here before, so little seed can lie in the soil (handbook 7)
      */
     public static function of(
         Species $species,
-        \DateTimeImmutable $lastSeed,
-        \DateTimeImmutable $lastLook,
+        \DateTimeImmutable $worked,
+        \DateTimeImmutable $looked,
+        bool $lived,
         array $looks,
         bool $isFirstFind,
         \DateTimeImmutable $today,
@@ -50,8 +54,9 @@ final readonly class Patrols
         // a second find resets the hope of the first
         $quick = $isFirstFind && $seeded === [];
         $years = max(1, $quick ? $bank['min'] ?? 1 : $bank['typical'] ?? self::UNKNOWN_YEARS);
+        $lastSeed = $lived ? $looked : $worked;
         $until = max($lastSeed, $seeded[0]['on'] ?? $lastSeed)->modify("+{$years} years");
-        $last = max($lastLook, $looks[0]['on'] ?? $lastLook);
+        $last = max($looked, $looks[0]['on'] ?? $looked);
         // what sprouts at any time is looked for in every season
         $next = $last->modify($species->germinations() === null ? '+3 months' : '+1 year');
         $forGood = ($bank['typical'] ?? 0) >= self::FOR_GOOD_YEARS && !$quick;

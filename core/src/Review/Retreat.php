@@ -40,6 +40,20 @@ final readonly class Retreat
         return $said;
     }
 
+    /** Share of those counted that a look found not dead; all where nothing was counted. */
+    public static function alive(int $dead, int $counted): float
+    {
+        return $counted < 1 ? 1.0 : max(0.0, 1 - $dead / $counted);
+    }
+
+    /** How many of those treated live, where they fared as those counted: one at least where any did. */
+    public static function survivors(int $treated, int $dead, int $counted): int
+    {
+        $stood = $treated > 0 ? $treated : $counted;
+
+        return $dead >= $counted ? 0 : max(1, (int) round($stood * self::alive($dead, $counted)));
+    }
+
     /**
      * How many of each size are left, where they fared alike: the counts scaled, their rest given to the largest
      * remainders so that the sum is right.
@@ -50,7 +64,7 @@ final readonly class Retreat
      */
     public static function left(array $counts, int $dead, int $counted): array
     {
-        $share = $counted < 1 ? 1.0 : max(0.0, 1 - $dead / $counted);
+        $share = self::alive($dead, $counted);
         $exact = array_map(static fn(int $n): float => $n * $share, $counts);
         $whole = array_map(static fn(float $n): int => (int) floor($n), $exact);
         $rest = (int) round(array_sum($exact)) - array_sum($whole);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Safety;
 
+use Thicket\Assess\Rules\Downwind;
 use Thicket\Assess\Rules\WaterEdge;
 use Thicket\Catalogue\FactName;
 use Thicket\Label\LabelCard;
@@ -20,9 +21,14 @@ use Thicket\Situation\Situation;
 final class Duties
 {
     /** Days before the work by which people are told, where no local rule asks for more (our guess). */
-    public const TELL_DAYS_BEFORE = 2;
-    /** How near makes it due: hives and crops by rulings J39; houses by the widest ground of J9 that nobody enters. */
-    private const NEAR_METRES = ['hive' => 800, 'organic' => 400, 'crop' => 400, 'building' => 30];
+    private const TELL_DAYS_BEFORE = 2;
+    /** How near makes it due; houses as far as the widest ground that nobody enters. */
+    private const NEAR_METRES = [
+        'hive' => Downwind::HIVE_METRES,
+        'organic' => Downwind::CROP_METRES,
+        'crop' => Downwind::CROP_METRES,
+        'building' => Downwind::NEAR_METRES,
+    ];
     private const TOLD = [
         'hive' => DutyKind::BeeKeeper,
         'organic' => DutyKind::Grower,
@@ -40,6 +46,12 @@ final class Duties
     public static function of(Situation $situation, array $tank): array
     {
         return [...self::papers($situation, $tank), ...self::notices($situation, $tank)];
+    }
+
+    /** The day by which people are told of work on a day. */
+    public static function tellBy(\DateTimeImmutable $work): \DateTimeImmutable
+    {
+        return $work->modify('-' . self::TELL_DAYS_BEFORE . ' days');
     }
 
     /**

@@ -221,6 +221,33 @@ export const DROPLETS = [
   'extremely-coarse',
 ] as const;
 
+export const DUTY_STATES = [
+  'under-way',
+  'done',
+  'not-needed',
+] as const;
+
+export const PATROL_FINDS = [
+  'none',
+  'seedlings',
+  'seeding',
+] as const;
+
+export const LOOK_INJURIES = [
+  'none',
+  'passing',
+  'lasting',
+] as const;
+
+export const LOOK_MEASURES = [
+  'cover',
+  'yield',
+  'growth',
+  'sown-height',
+  'light',
+  'released',
+] as const;
+
 /** What may be said of a fact: yes or no, a day, an amount, or one of some words. */
 export const FACTS: Record<string, 'yes-no' | 'day' | 'amount' | readonly string[]> = {
   'setting': SITES,

@@ -20,7 +20,6 @@ use Thicket\Verdict\Finding;
  */
 final readonly class BeesAndFlowers implements ChangesWithSeason
 {
-    private const HIVE_METRES = 800;
     private const IN_FLOWER = ['flower', 'full-flower'];
     private const SOURCE = 'rulings-J53';
     /** What is found where only the hour decides. */
@@ -44,7 +43,7 @@ final readonly class BeesAndFlowers implements ChangesWithSeason
             if (
                 $keeper->kind === 'hive' &&
                 ($keeper->distance === null ||
-                    !$keeper->distance->isGreaterThan(Quantity::of(self::HIVE_METRES, Unit::Metre)))
+                    !$keeper->distance->isGreaterThan(Quantity::of(Downwind::HIVE_METRES, Unit::Metre)))
             ) {
                 return [
                     Finding::notNow(

@@ -20,9 +20,12 @@ use Thicket\Verdict\Finding;
  */
 final readonly class Downwind implements Rule
 {
-    private const HIVE_METRES = 800;
-    private const CROP_METRES = 400;
-    private const NEAR_METRES = 30;
+    /** Bees fly so far (rulings J39). */
+    public const HIVE_METRES = 800;
+    /** Organic fields and sensitive crops are looked after so far (rulings J39). */
+    public const CROP_METRES = 400;
+    /** The widest ground that nobody enters while it is sprayed (rulings J9). */
+    public const NEAR_METRES = 30;
     /** What is found where a neighbour could be reached and nobody tells the wind. */
     public const ASK_WIND = 'drift.ask-wind';
 

@@ -25,6 +25,7 @@ const said = (d: Duty): string => {
     s.number ? t('duty.numbered', { number: s.number }) : '',
     s.until ? t('duty.holdsTill', { day: dayText(s.until, true) }) : '',
     s.wholeGround && d.paper ? t('duty.ofGround') : '',
+    s.boundaryChecked ? t('duty.walked') : '',
     s.text ?? '',
   ];
   return words.filter(Boolean).join(' ');
@@ -43,6 +44,11 @@ const takeBack = (id: string): Promise<unknown> =>
         </h3>
         <p v-if="d.settled" :class="{ warn: d.open }">{{ said(d) }}</p>
         <p v-if="d.settled" class="small soft">{{ t('duty.writtenBy', { name: d.settled.by }) }}</p>
+        <p v-if="d.takenBack" class="small">
+          {{
+            t('duty.wasTakenBack', { who: d.takenBack.who, name: d.takenBack.by, day: dayText(d.takenBack.on, true) })
+          }}
+        </p>
         <template v-if="d.open">
           <p class="small">{{ format(d.why) }}</p>
           <p v-if="d.by" class="small">

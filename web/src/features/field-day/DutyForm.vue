@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
+import { DUTY_STATES } from '@/api/vocabulary';
 import ActButton from '@/components/form/ActButton.vue';
 import DayField from '@/components/form/DayField.vue';
 import PickField from '@/components/form/PickField.vue';
@@ -16,10 +17,9 @@ const emit = defineEmits<{ done: [] }>();
 const { t } = useI18n();
 const { today } = useSession();
 const { busy, refusal, run, at } = useSubmit();
-const STATES = ['done', 'under-way', 'not-needed'] as const;
 const sort = computed(() => (props.duty.kind === 'owner' ? 'owner' : props.duty.paper ? 'paper' : 'notice'));
 const form = ref({
-  state: 'done' as (typeof STATES)[number],
+  state: 'done' as (typeof DUTY_STATES)[number],
   who: '',
   number: '',
   boundaryChecked: false,
@@ -60,7 +60,7 @@ const save = async (): Promise<void> => {
       v-model="form.state"
       :label="t('duty.how')"
       :fault="at('/state')"
-      :options="STATES.map((s) => ({ value: s, label: t(`duty.state.${sort}.${s}`) }))"
+      :options="DUTY_STATES.map((s) => ({ value: s, label: t(`duty.state.${sort}.${s}`) }))"
     />
     <div class="row">
       <TextField

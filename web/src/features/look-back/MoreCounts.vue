@@ -1,4 +1,6 @@
 <script lang="ts">
+import type { LOOK_INJURIES, LOOK_MEASURES } from '@/api/vocabulary';
+
 /** What else is counted in a look-back, as it is typed. */
 export interface More {
   plots: { counted: string; dead: string; resprouted: string }[];
@@ -6,14 +8,16 @@ export interface More {
   shoots: string;
   seedlings: string;
   seedlingArea: string;
-  injury: '' | 'none' | 'passing' | 'lasting';
+  injury: '' | (typeof LOOK_INJURIES)[number];
   injured: string;
-  measured: Partial<Record<'cover' | 'yield' | 'growth' | 'sown-height' | 'light' | 'released', string>>;
+  measured: Partial<Record<(typeof LOOK_MEASURES)[number], string>>;
 }
 </script>
 
 <script setup lang="ts">
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { LOOK_INJURIES as INJURIES, LOOK_MEASURES as MEASURES } from '@/api/vocabulary';
 import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import QuantityField from '@/components/form/QuantityField.vue';
@@ -24,8 +28,11 @@ const more = defineModel<More>({ required: true });
 defineProps<{ at: (pointer: string) => string | null | undefined }>();
 const { t } = useI18n();
 const PLOT = ['counted', 'dead', 'resprouted'] as const;
-const MEASURED = ['cover', 'yield', 'growth', 'sown-height', 'light', 'released'] as const;
-const INJURIES = ['none', 'passing', 'lasting'] as const;
+const hurt = computed(() => more.value.injury !== '' && more.value.injury !== 'none');
+/** Counts in whole numbers; how many are hurt is asked where some are. */
+const counts = computed(
+  () => ['topDead', 'shoots', ...(hurt.value ? (['injured'] as const) : []), 'seedlings'] as const,
+);
 </script>
 
 <template>
@@ -49,27 +56,23 @@ const INJURIES = ['none', 'passing', 'lasting'] as const;
       <ActButton small class="start" @click="more.plots.push({ counted: '', dead: '', resprouted: '' })">{{
         t('look.plotAdd')
       }}</ActButton>
+      <ChoiceField
+        v-model="more.injury"
+        :label="t('look.injury')"
+        :fault="at('/injury') ?? null"
+        width="14em"
+        :options="[
+          { value: '', label: t('look.notLooked') },
+          ...INJURIES.map((k) => ({ value: k, label: t(`look.injuries.${k}`) })),
+        ]"
+      />
       <div class="row">
         <TextField
-          v-model="more.topDead"
-          :label="t('look.topDead')"
-          :fault="at('/topDead') ?? null"
-          width="8em"
-          inputmode="numeric"
-        />
-        <TextField
-          v-model="more.shoots"
-          :label="t('look.shoots')"
-          :fault="at('/shoots') ?? null"
-          width="8em"
-          inputmode="numeric"
-        />
-      </div>
-      <div class="row">
-        <TextField
-          v-model="more.seedlings"
-          :label="t('look.seedlings')"
-          :fault="at('/seedlings') ?? null"
+          v-for="c in counts"
+          :key="c"
+          v-model="more[c]"
+          :label="t(`look.${c}`)"
+          :fault="at(`/${c}`) ?? null"
           width="8em"
           inputmode="numeric"
         />
@@ -80,30 +83,10 @@ const INJURIES = ['none', 'passing', 'lasting'] as const;
           sample="100 sq ft"
         />
       </div>
-      <div class="row">
-        <ChoiceField
-          v-model="more.injury"
-          :label="t('look.injury')"
-          :fault="at('/injury') ?? null"
-          width="14em"
-          :options="[
-            { value: '', label: t('look.notLooked') },
-            ...INJURIES.map((k) => ({ value: k, label: t(`look.injuries.${k}`) })),
-          ]"
-        />
-        <TextField
-          v-if="more.injury === 'passing' || more.injury === 'lasting'"
-          v-model="more.injured"
-          :label="t('look.injured')"
-          :fault="at('/injured') ?? null"
-          width="8em"
-          inputmode="numeric"
-        />
-      </div>
       <p class="small soft">{{ t('look.measuredHelp') }}</p>
       <div class="row">
         <TextField
-          v-for="m in MEASURED"
+          v-for="m in MEASURES"
           :key="m"
           v-model="more.measured[m]"
           :label="t(`look.measure.${m}`)"

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
+import { PATROL_FINDS } from '@/api/vocabulary';
 import { dayText } from '@/components/dates';
 import ActButton from '@/components/form/ActButton.vue';
 import DayField from '@/components/form/DayField.vue';
@@ -17,8 +18,7 @@ const { format, mayWrite, today } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 const closing = useSubmit();
 const patrols = computed(() => props.stand.patrols ?? null);
-const FOUND = ['none', 'seedlings', 'seeding'] as const;
-const form = ref({ lookedOn: today(), found: 'none' as (typeof FOUND)[number], count: '', text: '' });
+const form = ref({ lookedOn: today(), found: 'none' as (typeof PATROL_FINDS)[number], count: '', text: '' });
 const reason = ref('');
 const keep = async (): Promise<void> => {
   const { lookedOn, found, count, text } = form.value;
@@ -75,7 +75,7 @@ const close = (): Promise<unknown> =>
         <PickField
           v-model="form.found"
           :label="t('patrol.found')"
-          :options="FOUND.map((f) => ({ value: f, label: t(`patrol.what.${f}`) }))"
+          :options="PATROL_FINDS.map((f) => ({ value: f, label: t(`patrol.what.${f}`) }))"
         />
         <TextField v-model="form.text" :label="t('patrol.text')" :fault="at('/text')" maxlength="500" />
         <ActButton class="start" type="submit" :busy="busy">{{ t('patrol.keep') }}</ActButton>
