@@ -36,7 +36,7 @@ const range = (band: Band | undefined): string =>
   !band ? t('outlook.unknown') : band.low === band.high ? `${band.use}` : `${band.use} (${band.low} – ${band.high})`;
 const last = computed(() => outlook.value?.years ?? 0);
 const keeps = computed(() => outlook.value?.courses.some((c) => c.crop !== null) ?? false);
-const wet = computed(() => outlook.value?.courses.some((c) => (c.litres?.high ?? 0) > 0) ?? false);
+const wet = computed(() => outlook.value?.courses.some((c) => c.litres === null || c.litres.high > 0) ?? false);
 const priced = computed(() => outlook.value?.courses.some((c) => c.money !== null && c.money.high > 0) ?? false);
 const to = (lacks: string) => ({
   name: lacks === 'way' ? 'methods' : 'scout',
@@ -129,7 +129,9 @@ const to = (lacks: string) => ({
               <td>{{ c.years[last]?.chance }} %</td>
               <td>{{ format(c.years[last]?.plantsText ?? null) }}</td>
               <td>{{ c.hours?.high ? range(c.hours) : '–' }}</td>
-              <td v-if="wet">{{ c.litres?.high ? format(c.litresText) : '–' }}</td>
+              <td v-if="wet">
+                {{ c.litres === null ? t('outlook.unknown') : c.litres.high ? format(c.litresText) : '–' }}
+              </td>
               <td v-if="priced">{{ c.money?.high === 0 ? '–' : range(c.money) }}</td>
               <td v-if="keeps">{{ c.crop && c.crop.use > last ? t('outlook.later', { n: last }) : range(c.crop) }}</td>
             </tr>
