@@ -13,7 +13,7 @@ final readonly class Settled
     public const DONE = 'done';
     /** Whoever decides says that it needs none: our own ground, no permit here, nobody lives there. */
     public const NOT_NEEDED = 'not-needed';
-    public const STATES = [self::UNDER_WAY, self::DONE, self::NOT_NEEDED];
+    public const STATES = [self::DONE, self::UNDER_WAY, self::NOT_NEEDED];
 
     /**
      * @param string|null $keeper that it is about; null: whatever it is about

@@ -222,8 +222,8 @@ export const DROPLETS = [
 ] as const;
 
 export const DUTY_STATES = [
-  'under-way',
   'done',
+  'under-way',
   'not-needed',
 ] as const;
 
