@@ -54,13 +54,14 @@ final readonly class DutyDesk
         $rows = $all->whereNull('taken_back_at')->values()->all();
         $gone = $all->whereNotNull('taken_back_at')->sortByDesc('taken_back_at')->all();
         $recorded = array_map(static fn(SettledDuty $row): Settled => $row->told(), $rows);
-        $today = $this->clock->today($stand->patch->ground->time_zone);
+        $zone = $stand->patch->ground->time_zone;
+        $today = $this->clock->today($zone);
         $due = $this->due($stand, $step);
         $told = array_filter($due, static fn(Duty $one): bool => !$one->kind->isPaper()) !== [];
         $work = $told ? self::workDay($step) : null;
         $message = $told ? $this->message($stand, $step, $work) : null;
 
-        return array_map(function (Duty $duty) use ($rows, $gone, $recorded, $today, $work, $message): array {
+        return array_map(function (Duty $duty) use ($rows, $gone, $recorded, $zone, $today, $work, $message): array {
             $settled = Settled::of($duty, array_values($recorded), $today);
             $at = $settled === null ? false : array_search($settled, $recorded, true);
             $values = [
@@ -82,7 +83,7 @@ final readonly class DutyDesk
                 'message' => $duty->kind->isPaper() ? null : $message,
                 'open' => $settled?->holdsOn($today) !== true,
                 'settled' => $at === false ? null : self::row($rows[$at]),
-                'takenBack' => $at === false ? self::gone($duty, $gone) : null,
+                'takenBack' => $at === false ? self::gone($duty, $gone, $zone) : null,
             ];
         }, $due);
     }
@@ -179,11 +180,13 @@ final readonly class DutyDesk
      *
      * @return array{who: string, on: string|null, by: string}|null what held once and does not any more
      */
-    private static function gone(Duty $duty, array $gone): ?array
+    private static function gone(Duty $duty, array $gone, string $zone): ?array
     {
         foreach ($gone as $row) {
-            if ($row->told()->isOf($duty)) {
-                return ['who' => $row->who, 'on' => Format::day($row->taken_back_at), 'by' => $row->taker->name ?? ''];
+            if ($row->taken_back_at !== null && $row->told()->isOf($duty)) {
+                $on = JobClock::dayOf($row->taken_back_at, $zone);
+
+                return ['who' => $row->who, 'on' => Format::day($on), 'by' => $row->taker->name ?? ''];
             }
         }
 

@@ -182,6 +182,14 @@ it('dates a sheet, the record signed for it and its look-back by the ground', fu
     expect($mayScore($judge->modify('-1 day')))->toBeFalse()->and($mayScore($judge))->toBeTrue();
 })->with('edges of the day');
 
+it('tells by the ground on which day a paper was taken back', function (string $zone, string $moment, string $today) {
+    standIn($this, $zone, $moment);
+    [$stand, $sheet] = issuedTrees($this);
+    $paper = $this->api('GET', "/sheets/{$sheet}")->json('snapshot.duties.0.settled.id');
+    $this->api('DELETE', "/duties/{$paper}")->assertNoContent();
+    expect($this->api('GET', "/stands/{$stand}")->json('duties.0.takenBack.on'))->toBe($today);
+})->with('edges of the day');
+
 it('takes no day from the clock without saying where', function () {
     $days = [
         'now\(\)(->modify\([^)]*\))?->format\(\'Y-m-d',
