@@ -42,11 +42,15 @@ final readonly class LifeTable
         return self::figures($this->data->node('kept'));
     }
 
-    /** @return array<string, array{float, float, float}> */
-    private static function figures(Node $node): array
+    /**
+     * @internal read by the catalogue
+     *
+     * @return array<string, array{float, float, float}>
+     */
+    public static function figures(Node $node): array
     {
         $out = [];
-        foreach (array_keys($node->data) as $name) {
+        foreach (array_keys(array_diff_key($node->data, ['basis' => true])) as $name) {
             [$low, $use, $high] = $node->strings((string) $name);
             $out[(string) $name] = [(float) $low, (float) $use, (float) $high];
         }

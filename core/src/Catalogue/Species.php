@@ -410,6 +410,16 @@ final readonly class Species
         return ['min' => $years->int('min'), 'typical' => $years->int('typical'), 'max' => $years->int('max')];
     }
 
+    /**
+     * Where this plant lives otherwise than its kind (core/data/life.yaml): our guess.
+     *
+     * @return array<string, array{float, float, float}> by name of the figure: low, use, high
+     */
+    public function life(): array
+    {
+        return LifeTable::figures($this->data->nodeOrEmpty('life'));
+    }
+
     /** @return array<string, array<string, string>> character => state => frequency */
     public function characters(): array
     {

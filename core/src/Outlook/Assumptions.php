@@ -86,6 +86,9 @@ final readonly class Assumptions
         $seeds = in_array('seed', $species->spread(), true);
         $creeps = array_intersect(self::ROOTED, $species->spread()) !== [];
         $spans = array_map(Span::of(...), $figures);
+        foreach ($species->life() as $name => $three) {
+            $spans[$name] = Span::of($three, Span::SPECIES_GUESS);
+        }
         $isFirstFind || ($spans['firstFound'] = new Span(1, 1, 1));
         $seeds || ($spans['seeds'] = new Span(0, 0, 0, Span::SPECIES));
         $creeps || ($spans['offshoots'] = new Span(0, 0, 0, Span::SPECIES));

@@ -9,6 +9,8 @@ final readonly class Span
 {
     public const OUR_GUESS = 'our-guess';
     public const SPECIES = 'species';
+    /** Our guess too, but of this plant and not of its kind. */
+    public const SPECIES_GUESS = 'species-guess';
     public const RECORDS = 'records';
     public const BOARD = 'board';
     public const GIVEN = 'given';
