@@ -7,6 +7,7 @@ namespace App\Resources;
 use App\Models\Amendment;
 use App\Models\LookBack;
 use App\Models\Record;
+use App\Repositories\PlotSpots;
 use App\Seal\Verifier;
 use App\Support\Format;
 use App\Support\JobClock;
@@ -15,7 +16,12 @@ use Thicket\Survey\RootKill;
 
 final readonly class RecordResource
 {
-    public function __construct(private JobClock $clock, private Verifier $verifier, private ResultResource $results) {}
+    public function __construct(
+        private JobClock $clock,
+        private Verifier $verifier,
+        private ResultResource $results,
+        private PlotSpots $spots,
+    ) {}
 
     /** @return array<string, mixed> */
     public function record(Record $record): array
@@ -51,6 +57,7 @@ final readonly class RecordResource
             'causes' => $this->results->causes($record),
             'retreat' => $this->results->retreat($record),
             'gap' => $this->results->gap($record),
+            'plots' => $this->spots->of($record),
             'amendments' => $record->amendments
                 ->map(
                     static fn(Amendment $a): array => [

@@ -108,3 +108,51 @@ it('asks for patrols after the score, and offers to close only when seed is over
     // seed begins it anew
     expect($walk('seeding', '2030-09-03', ['count' => 2])->json('patrols.mayClose'))->toBeFalse();
 });
+
+it('counts again where plots were placed, each with what stood there before the work', function () {
+    $this->as();
+    $stand = $this->standId('bush-honeysuckle');
+    $record = $this->api('GET', "/stands/{$stand}")->json('recordId');
+    $worked = $this->api('GET', "/records/{$record}")->json('workedOn');
+    expect($this->api('GET', "/records/{$record}")->json('plots'))->toBe([]);
+    $plan = $this->api('POST', "/stands/{$stand}/plot-plans", [
+        'plots' => 4,
+        'radius' => '2 m',
+        'placement' => 'random',
+        'seed' => 7,
+    ])
+        ->assertSuccessful()
+        ->json('plots');
+    $spots = array_column($plan, 'position');
+    $count = fn(string $day, array $plots) => $this->api('PUT', "/stands/{$stand}/tally", [
+        'kind' => 'plots',
+        'visitedOn' => $day,
+        'sample' => ['radius' => '2 m', 'classes' => [['from' => '1 in', 'below' => '4 in']], 'plots' => $plots],
+    ]);
+    $count($worked, [['counts' => [3], 'position' => [200, 0]]])
+        ->assertStatus(422)
+        ->assertJsonPath('errors.0.pointer', '/sample/plots/0/position');
+    $count($worked, [
+        ['counts' => [9], 'position' => $spots[2]],
+        ['counts' => [6], 'position' => $spots[0]],
+        ['counts' => [1]],
+    ])->assertSuccessful();
+    // counted since the work: that is not what stood there before
+    $count('2026-09-03', [['counts' => [2], 'position' => $spots[1]]])->assertSuccessful();
+    expect($this->api('GET', "/records/{$record}")->json('plots'))->toBe([
+        ['position' => $spots[0], 'stood' => 6],
+        ['position' => $spots[1], 'stood' => null],
+        ['position' => $spots[2], 'stood' => 9],
+        ['position' => $spots[3], 'stood' => null],
+    ]);
+    $look = fn(array $plots) => $this->api('POST', "/records/{$record}/look-backs", [
+        'lookedOn' => '2026-09-03',
+        'scored' => true,
+        'plots' => $plots,
+    ]);
+    $look([['counted' => 6, 'dead' => 5, 'position' => ['x', 1]]])
+        ->assertStatus(422)
+        ->assertJsonPath('errors.0.pointer', '/plots/0/position');
+    $plots = [['counted' => 6, 'dead' => 5, 'resprouted' => 1, 'position' => $spots[0]]];
+    expect($look($plots)->assertCreated()->json('lookBacks.0.plots'))->toBe($plots);
+});

@@ -10,6 +10,7 @@ use App\Support\JobClock;
 use Thicket\Input\Fields;
 use Thicket\Measure\Dimension;
 use Thicket\Review\LookSigns;
+use Thicket\Survey\Positions;
 
 /** What was seen of the work of a record: in all or plot by plot, and what else the crew goes by. */
 final readonly class LookBackReader
@@ -73,14 +74,17 @@ final readonly class LookBackReader
         ];
     }
 
-    /** @return list<array{counted: int, dead: int, resprouted: int}> */
+    /** @return list<array{counted: int, dead: int, resprouted: int, position?: array{float, float}}> */
     private function plots(Fields $in): array
     {
         $plots = [];
         foreach ($in->has('plots') ? $in->objects('plots', self::MOST_PLOTS) : [] as $plot) {
             ['counted' => $counted, 'dead' => $dead, 'resprouted' => $resprouted] = self::count($plot, false);
+            $position = $plot->has('position') ? Positions::read($plot, 'position') : null;
             $plot->noOthers();
-            $plots[] = ['counted' => $counted ?? 0, 'dead' => $dead ?? 0, 'resprouted' => $resprouted ?? 0];
+            $plots[] =
+                ['counted' => $counted ?? 0, 'dead' => $dead ?? 0, 'resprouted' => $resprouted ?? 0] +
+                array_filter(['position' => $position]);
         }
         $plots !== [] &&
             array_sum(array_column($plots, 'counted')) < 1 &&
@@ -103,7 +107,7 @@ final readonly class LookBackReader
     }
 
     /**
-     * @param non-empty-list<array{counted: int, dead: int, resprouted: int}> $plots
+     * @param non-empty-list<array{counted: int, dead: int, resprouted: int, ...}> $plots
      *
      * @return array{counted: int, dead: int, resprouted: int}
      */

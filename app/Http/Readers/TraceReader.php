@@ -47,7 +47,7 @@ final readonly class TraceReader
 
     private function circle(Fields $in): ?Outline
     {
-        $centre = $this->place($in, 'centre');
+        $centre = Positions::read($in, 'centre');
         $radius = $this->length($in, 'radius');
         $in->noOthers();
 
@@ -56,7 +56,7 @@ final readonly class TraceReader
 
     private function rectangle(Fields $in): ?Outline
     {
-        $corner = $this->place($in, 'corner');
+        $corner = Positions::read($in, 'corner');
         $pace = $in->quantityOrNull('pace', Dimension::Length);
         [$length, $width] = [$this->length($in, 'length', $pace), $this->length($in, 'width', $pace)];
         $bearing = $in->decimal('bearing', '0', '360');
@@ -70,7 +70,7 @@ final readonly class TraceReader
     /** @param list<array{string, array<string, mixed>}> $notes */
     private function legs(Fields $in, array &$notes): Outline
     {
-        $start = $this->place($in, 'start');
+        $start = Positions::read($in, 'start');
         $pace = $in->quantityOrNull('pace', Dimension::Length);
         $legs = [];
         foreach ($in->objects('legs', 100, true) as $leg) {
@@ -85,16 +85,6 @@ final readonly class TraceReader
         $notes[] = ['misclosure', ['missed' => $round['misclosure']]];
 
         return $round['outline'];
-    }
-
-    /** @return array{float, float}|null longitude, latitude; a fault is noted with the others */
-    private function place(Fields $in, string $name): ?array
-    {
-        try {
-            return Positions::one($in->raw($name), "{$in->pointer}/{$name}");
-        } catch (Refused $e) {
-            return $in->fault($name, $e->faults[0]['message']);
-        }
     }
 
     /** A length, or a number of paces where a pace is given. */
@@ -121,7 +111,7 @@ final readonly class TraceReader
     {
         $out = [];
         foreach ($in->objects('walk', self::MOST_FIXES, true) as $item) {
-            $position = $this->place($item, 'position');
+            $position = Positions::read($item, 'position');
             $at = $item->moment('at');
             $dilution = $item->has('dilution') ? $item->decimal('dilution', '0', '100') : $item->raw('dilution');
             $item->noOthers();

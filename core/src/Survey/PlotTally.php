@@ -75,7 +75,7 @@ final readonly class PlotTally
             }
             $inside ??= $whole;
             $inside === null || ($areas[] = $inside);
-            $plot->raw('position');
+            $plot->has('position') && Positions::read($plot, 'position');
             $plot->noOthers();
         }
         if (

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Thicket\Survey;
 
+use Thicket\Input\Fields;
 use Thicket\Input\Refused;
 
 /** Reads positions as GeoJSON writes them, longitude first, and refuses what cannot be a place on the ground. */
@@ -51,6 +52,16 @@ final class Positions
         }
 
         return [$lon, $lat];
+    }
+
+    /** @return array{float, float}|null longitude, latitude; a fault is noted with the others */
+    public static function read(Fields $in, string $name): ?array
+    {
+        try {
+            return self::one($in->raw($name), "{$in->pointer}/{$name}");
+        } catch (Refused $e) {
+            return $in->fault($name, $e->faults[0]['message']);
+        }
     }
 
     /**

@@ -124,6 +124,7 @@ const keep = async (scored: boolean): Promise<void> => {
                   counted: number(p.counted),
                   dead: number(p.dead),
                   resprouted: number(p.resprouted || '0'),
+                  ...(p.spot ? { position: p.spot } : {}),
                 })),
               }
             : { counted: number(counted), dead: number(dead), resprouted: number(resprouted) }),
@@ -202,7 +203,7 @@ const keep = async (scored: boolean): Promise<void> => {
                 width="10em"
                 inputmode="numeric"
               />
-              <MoreCounts v-model="form.more" :at="at" />
+              <MoreCounts v-model="form.more" :at="at" :spots="record.plots" />
               <TextField
                 v-model="form.remarks"
                 :label="t('look.remarks')"

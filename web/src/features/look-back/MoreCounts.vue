@@ -1,9 +1,10 @@
 <script lang="ts">
+import type { Schemas } from '@/api/client';
 import type { LOOK_INJURIES, LOOK_MEASURES } from '@/api/vocabulary';
 
 /** What else is counted in a look-back, as it is typed. */
 export interface More {
-  plots: { counted: string; dead: string; resprouted: string }[];
+  plots: { counted: string; dead: string; resprouted: string; spot?: number[] }[];
   topDead: string;
   shoots: string;
   seedlings: string;
@@ -25,10 +26,28 @@ import TextField from '@/components/form/TextField.vue';
 
 /** Plots at fixed spots, tops and roots apart, shoots, seedlings, injury to what is kept, other signs of success. */
 const more = defineModel<More>({ required: true });
-defineProps<{ at: (pointer: string) => string | null | undefined }>();
+const { spots } = defineProps<{
+  at: (pointer: string) => string | null | undefined;
+  /** Where plots were placed, and what stood there. */
+  spots: Schemas['Record']['plots'];
+}>();
 const { t } = useI18n();
 const PLOT = ['counted', 'dead', 'resprouted'] as const;
 const hurt = computed(() => more.value.injury !== '' && more.value.injury !== 'none');
+/** The plots of the plan, each with what stood there before; what is typed already stays. */
+const takeSpots = (): void => {
+  more.value.plots = [
+    ...more.value.plots.filter((p) => p.counted || p.dead),
+    ...spots.map((s) => ({
+      counted: s.stood === null ? '' : String(s.stood),
+      dead: '',
+      resprouted: '',
+      spot: s.position,
+    })),
+  ];
+};
+const placed = computed(() => more.value.plots.some((p) => p.spot));
+const where = (spot: number[]): string => `${spot[1]?.toFixed(5) ?? ''}, ${spot[0]?.toFixed(5) ?? ''}`;
 /** Counts in whole numbers; how many are hurt is asked where some are. */
 const counts = computed(
   () => ['topDead', 'shoots', ...(hurt.value ? (['injured'] as const) : []), 'seedlings'] as const,
@@ -40,8 +59,14 @@ const counts = computed(
     <summary class="label">{{ t('look.more') }}</summary>
     <div class="stack">
       <p class="small soft">{{ t('look.plotsHelp') }}</p>
+      <p v-if="spots.length && !placed">
+        <ActButton small @click="takeSpots">{{ t('look.plotsOfPlan', { n: spots.length }, spots.length) }}</ActButton>
+      </p>
       <div v-for="(plot, i) in more.plots" :key="i" class="row">
-        <b>{{ t('look.plot', { n: i + 1 }) }}</b>
+        <span class="spot"
+          ><b>{{ t('look.plot', { n: i + 1 }) }}</b
+          ><span v-if="plot.spot" class="small soft">{{ where(plot.spot) }}</span></span
+        >
         <TextField
           v-for="p in PLOT"
           :key="p"
@@ -97,3 +122,10 @@ const counts = computed(
     </div>
   </details>
 </template>
+
+<style scoped>
+.spot {
+  display: grid;
+  min-width: 11em;
+}
+</style>

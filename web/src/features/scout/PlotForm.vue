@@ -47,13 +47,17 @@ const make = async (): Promise<void> => {
 interface Sheet {
   size: string;
   classes: { from: string; below: string }[];
-  plots: { counts: string[]; inside: string }[];
+  plots: { counts: string[]; inside: string; spot?: number[] }[];
 }
 const fresh = (): Sheet => ({
   size: props.seedlings ? '1 m2' : (plan.value?.radius ?? '4 m'),
   classes: props.seedlings ? [] : [{ from: '', below: '' }],
   plots: plan.value
-    ? plan.value.plots.map((p) => ({ counts: [''], inside: `${p.inside.value} ${p.inside.unit}` }))
+    ? plan.value.plots.map((p) => ({
+        counts: [''],
+        inside: `${p.inside.value} ${p.inside.unit}`,
+        spot: p.position,
+      }))
     : Array.from({ length: 4 }, () => ({ counts: [''], inside: '' })),
 });
 const sheet = ref<Sheet>(fresh());
@@ -97,6 +101,7 @@ const save = async (): Promise<void> => {
     plots: counted.map((p) => ({
       counts: p.counts.slice(0, columns.value).map((c) => whole(c === '' ? '0' : c)),
       ...(p.inside && !props.seedlings ? { inside: p.inside } : {}),
+      ...(p.spot && !props.seedlings ? { position: p.spot } : {}),
     })),
   };
   const done = await run(() =>
