@@ -5,19 +5,25 @@ declare(strict_types=1);
 namespace App\Resources;
 
 use App\Models\LookBack;
+use App\Models\Patch;
 use App\Models\Record;
+use App\Models\Stand;
+use App\Models\Step;
 use App\Support\Format;
 use App\Support\JobClock;
 use App\Text\Sentences;
 use Thicket\Calendar\Day;
 use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\Species;
 use Thicket\Economics\PlannedWork;
 use Thicket\Measure\Quantity;
 use Thicket\Review\Causes;
 use Thicket\Review\Done;
 use Thicket\Review\GapPlan;
+use Thicket\Review\OpenGround;
 use Thicket\Review\Result;
 use Thicket\Review\Retreat;
+use Thicket\Situation\Schools;
 
 /** What a scored look-back says of a record, and why it may have gone as it did. */
 final readonly class ResultResource
@@ -111,22 +117,41 @@ final readonly class ResultResource
         );
         $scientific = $snapshot['target']['scientific'] ?? '';
         $species = is_string($scientific) ? $this->catalogue->speciesCalled($scientific) : null;
+        $result = self::judged($record, $scored);
+        $explained = Causes::explain(self::done($record));
         $said = Retreat::of(
-            self::judged($record, $scored),
+            $result,
             $survivors,
-            Causes::explain(self::done($record)),
+            $explained,
             is_string($snapshot['product']['group'] ?? null) ? $snapshot['product']['group'] : null,
             $species?->isWoody() === true,
         );
+        $otherSchools =
+            $survivors > 0 && $result->against === Result::WORSE && !$explained ? $this->otherSchools($record) : [];
 
         return [
             'survivors' => $survivors,
             'said' => array_map(
                 /** @return array{us: string, metric: string} */
                 fn(array $one): array => $this->sentences->both($one['code'], $one['values']),
-                $said,
+                [...$said, ...$otherSchools],
             ),
         ];
+    }
+
+    /** @return list<array{code: string, values: array<string, int|string>}> */
+    private function otherSchools(Record $record): array
+    {
+        $step = Step::query()->findOrFail($record->step_id);
+
+        return $step->method === null
+            ? []
+            : Retreat::schools(
+                $this->catalogue,
+                Schools::of($this->catalogue, $step->schools ?? []),
+                $step->method,
+                $step->active,
+            );
     }
 
     /** @return list<array{us: string, metric: string}> where the newest score is worse than expected, why */
@@ -181,7 +206,7 @@ final readonly class ResultResource
             'card',
         );
         $plan = GapPlan::of(
-            $this->catalogue->covers(),
+            $this->catalogue,
             $record->patch->ground->seasonShift(),
             $record->worked_on->toDateTimeImmutable(),
             array_map(
@@ -191,8 +216,21 @@ final readonly class ResultResource
                 $cards,
             ),
             $this->clock->today($record->patch->ground->time_zone),
-            Quantity::ofWire($snapshot['recipe']['working']['area'] ?? null) ??
-                Quantity::ofWire($snapshot['place']['area'] ?? null),
+            new OpenGround(
+                Quantity::ofWire($snapshot['recipe']['working']['area'] ?? null) ??
+                    Quantity::ofWire($snapshot['place']['area'] ?? null),
+                $record->patch->setting,
+                self::foughtOn($record->patch->ground_id),
+            ),
+        );
+        $inSoil = array_filter(
+            array_column(
+                array_filter([$snapshot['product'] ?? null, ...(array) ($snapshot['partners'] ?? [])], is_array(...)),
+                'active',
+            ),
+            fn(mixed $id): bool => is_string($id) &&
+                $this->catalogue->hasActive($id) &&
+                $this->catalogue->active($id)->harmsTreesByRoots() !== 'no',
         );
 
         return [
@@ -215,6 +253,35 @@ final readonly class ResultResource
                 ],
                 $plan->sowings,
             ),
+            'plantings' => array_map(
+                fn(array $one): array => [
+                    'kind' => $one['kind']->id(),
+                    'name' => $this->sentences->name("planting.{$one['kind']->id()}"),
+                    'first' => Format::day($one['first']),
+                    'last' => Format::day($one['last']),
+                    'seed' => Format::quantity($one['seed']),
+                    'plants' => $one['plants'],
+                    'apart' => Format::quantity($one['kind']->apart()),
+                    'care' => $one['kind']->isWoody() && $inSoil !== [] ? $this->sentences->name('gap.roots') : null,
+                    'natives' => array_map(
+                        static fn(Species $s): array => ['id' => $s->id(), 'name' => $s->commonName()],
+                        $one['natives'],
+                    ),
+                ],
+                $plan->plantings,
+            ),
         ];
+    }
+
+    /** @return list<string> species that are fought anywhere on that ground */
+    private static function foughtOn(string $groundId): array
+    {
+        /** @var list<string> */
+        return Stand::query()
+            ->whereIn('patch_id', Patch::query()->where('ground_id', $groundId)->select('id'))
+            ->whereNotNull('species')
+            ->distinct()
+            ->pluck('species')
+            ->all();
     }
 }

@@ -205,6 +205,7 @@ final class Sentences
                 'fact' => 'fact',
                 'school' => 'school',
                 'choice' => 'choice',
+                'other' => 'choice',
                 'crop' => 'crop',
                 'cover' => 'cover-kind',
             ][$name] ?? null;

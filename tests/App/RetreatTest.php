@@ -36,7 +36,9 @@ it('goes from a failed score to another round, and the ways that failed say so',
         ->and($look['retreat']['survivors'])
         ->toBe(43)
         ->and(array_column($look['retreat']['said'], 'us')[0])
-        ->toBe('About 43 plants of those that were treated live.');
+        ->toBe('About 43 plants of those that were treated live.')
+        ->and(implode(' ', array_column($look['retreat']['said'], 'us')))
+        ->toContain('Longest wait from cut to treatment was "15 minutes"; "5 minutes" leaves fewer alive');
     $round = $this->api('POST', "/records/{$record}/round")
         ->assertCreated()
         ->json();

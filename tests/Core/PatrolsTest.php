@@ -5,7 +5,13 @@ declare(strict_types=1);
 use Thicket\Calendar\Day;
 use Thicket\Review\Patrols;
 use Thicket\Review\Result;
+use Thicket\Review\GapPlan;
+use Thicket\Review\OpenGround;
+use Thicket\Calendar\SeasonShift;
+use Thicket\Measure\Unit;
+use Thicket\Catalogue\Species;
 use Thicket\Review\Retreat;
+use Thicket\Situation\Schools;
 use Thicket\Survey\RootKill;
 
 /* What comes after a score: what survived, and looks for as long as seed lasts. */
@@ -182,12 +188,12 @@ it('names what may fill the gap, in its days here and not before the labels let 
     array $sowings,
 ) {
     $plan = Thicket\Review\GapPlan::of(
-        catalogue()->covers(),
+        catalogue(),
         Thicket\Calendar\SeasonShift::forPlace('40', '200'),
         Day::parse($worked),
         $replant,
         Day::parse($today),
-        quantity('0.5 ha'),
+        new Thicket\Review\OpenGround(quantity('0.5 ha'), 'woods', []),
     );
     expect($plan->from?->format('Y-m-d'))->toBe($from);
     expect(
@@ -229,3 +235,66 @@ it('names what may fill the gap, in its days here and not before the labels let 
     ],
     'one label does not say' => ['2026-08-10', [14, null], '2026-08-12', null, []],
 ]);
+
+it('proposes the school that leaves fewer alive, and only where another was taken', function (
+    string $method,
+    ?string $active,
+    array $chosen,
+    array $other,
+) {
+    $said = Retreat::schools(catalogue(), Schools::of(catalogue(), $chosen), $method, $active);
+    expect(array_column(array_column($said, 'values'), 'other'))->toBe($other);
+})->with([
+    'stumps by our defaults' => [
+        'cut-stump',
+        'glyphosate',
+        [],
+        ['stump-amount.liberal-on-small', 'stump-delay.few-minutes'],
+    ],
+    'weak on thin stumps, the rest as sure as it gets' => [
+        'cut-stump',
+        'triclopyr-ester',
+        ['stump-strength' => 'weak-on-thin', 'stump-delay' => 'few-minutes', 'stump-amount' => 'liberal-on-small'],
+        ['stump-strength.from-card'],
+    ],
+    'sparse cuts with glyphosate' => [
+        'hack-and-squirt',
+        'glyphosate',
+        ['injection-strength' => 'undiluted'],
+        ['injection-spacing.per-inch-of-girth'],
+    ],
+    // its label wants them sparse: more would only go into the soil
+    'sparse cuts with imazapyr' => ['hack-and-squirt', 'imazapyr', ['injection-strength' => 'undiluted'], []],
+    'a hand that pulls' => ['hand-pull', null, [], []],
+]);
+
+it('plans what is planted to stay: when, how many, and natives of such a place that are not fought there', function () {
+    $plan = static fn(?string $area, string $setting, array $targets, ?int $days): array => GapPlan::of(
+        catalogue(),
+        SeasonShift::forPlace('40', '200'),
+        Day::parse('2026-08-10'),
+        [$days],
+        Day::parse('2026-08-12'),
+        new OpenGround($area === null ? null : quantity($area), $setting, $targets),
+    )->plantings;
+    $told = static fn(array $one): array => [
+        $one['kind']->id(),
+        $one['first']->format('Y-m-d'),
+        $one['last']->format('m-d'),
+        $one['plants'],
+        $one['seed'] === null ? null : (string) $one['seed']->in(Unit::Kilogram)->toScale(1),
+        implode(' ', array_map(static fn(Species $s): string => $s->id(), $one['natives'])),
+    ];
+    // 0.5 ha: 5000 m2 by 0.4 x 0.4 m, by 2.5 x 2.5 m; 12 kg/ha
+    expect(array_map($told, $plan('0.5 ha', 'woods', ['sugar-maple'], 0)))->toBe([
+        ['plugs', '2026-09-01', '09-30', 31_250, null, 'marsh-marigold whitegrass'],
+        ['potted', '2026-09-01', '10-31', 800, null, 'quaking-aspen red-mulberry red-spruce sassafras white-oak'],
+        ['bare-root', '2026-10-25', '12-05', 800, null, 'quaking-aspen red-spruce white-oak'],
+        ['native-mix', '2026-11-01', '12-15', null, '6.0', 'jewelweed'],
+    ]);
+    // a label of sixty days: the last days of September are over by 9 October
+    expect($told($plan(null, 'open-habitat', [], 60)[0]))
+        ->toBe(['potted', '2026-10-09', '10-31', null, null, 'quaking-aspen sassafras winged-sumac'])
+        ->and($plan('0.5 ha', 'woods', [], null))
+        ->toBe([]);
+});

@@ -258,6 +258,15 @@ final class Catalogue
         return array_map(static fn(Node $kind): Cover => new Cover($kind), array_values($this->root->nodes('covers')));
     }
 
+    /** @return list<Planting> kinds of planting */
+    public function plantings(): array
+    {
+        return array_map(
+            static fn(Node $kind): Planting => new Planting($kind),
+            array_values($this->root->nodes('plantings')),
+        );
+    }
+
     /** @return list<Mixture> actives that practice gives together */
     public function mixtures(): array
     {

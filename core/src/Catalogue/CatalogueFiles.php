@@ -35,6 +35,7 @@ final readonly class CatalogueFiles
         'tools',
         'mixtures',
         'covers',
+        'plantings',
     ];
 
     public function __construct(private string $dataDirectory, private string $schemaDirectory) {}

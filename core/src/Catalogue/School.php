@@ -49,6 +49,16 @@ final readonly class School
         return $this->data->strings('species');
     }
 
+    /** The choice that leaves the fewest alive with that active (our guess); null where none is known to. */
+    public function surest(?string $activeId): ?string
+    {
+        $for = $this->data->stringsOrEmpty('surestFor');
+
+        return $this->data->has('surest') && ($for === [] || in_array($activeId, $for, true))
+            ? $this->data->string('surest')
+            : null;
+    }
+
     /** The choice that goes with an active, of a school that has a choice by active; null where none is told. */
     public function choiceFor(string $activeId): ?string
     {

@@ -69,6 +69,12 @@ final readonly class Species
         return $this->data->has('keptAs') ? $this->data->string('keptAs') : null;
     }
 
+    /** @return list<string> kinds of planting (core/data/plantings.yaml) in which it fills a gap where it is native */
+    public function plantedAs(): array
+    {
+        return $this->data->stringsOrEmpty('plantedAs');
+    }
+
     /** Whether roots or a crown outlive the year, trees and shrubs too, so that a killed top is not a killed plant. */
     public function isPerennial(): bool
     {

@@ -33,14 +33,14 @@ final readonly class CoverSeed
         $rate = $kind->rate();
         $area = $situation->quantity(FactName::TreatedArea) ?? $situation->area;
 
-        return new self($kind, $rate, $area === null ? null : self::over($kind, $area));
+        return new self($kind, $rate, $area === null ? null : self::over($rate, $area));
     }
 
-    /** Seed that so much open ground takes, at the typical rate. */
-    public static function over(Cover $kind, Quantity $area): Quantity
+    /** Seed that so much open ground takes at that rate. */
+    public static function over(Quantity $rate, Quantity $area): Quantity
     {
         return Quantity::of(
-            $kind->rate()->in(Unit::KilogramPerHectare)->multipliedBy($area->in(Unit::Hectare)),
+            $rate->in(Unit::KilogramPerHectare)->multipliedBy($area->in(Unit::Hectare)),
             Unit::Kilogram,
         );
     }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Thicket\Review;
 
+use Thicket\Catalogue\Catalogue;
+use Thicket\Catalogue\School;
+use Thicket\Situation\Schools;
+
 /**
  * What is to be done with what survived (handbook 7): who did badly for a cause does it again without it, who did badly
  * without one takes another way; the mode of action is rotated, and few that are left are taken out by hand.
@@ -38,6 +42,39 @@ final readonly class Retreat
         $isWoody && ($said[] = ['code' => 'retreat.regrowth', 'values' => []]);
 
         return $said;
+    }
+
+    /**
+     * Schools of which another choice than the one taken leaves fewer alive: what to change where the same way is taken
+     * again. The label's figures go before any of them.
+     *
+     * @return list<array{code: string, values: array<string, int|string>}>
+     */
+    public static function schools(Catalogue $catalogue, Schools $schools, string $method, ?string $active): array
+    {
+        $said = [];
+        foreach ($catalogue->schoolsOfMethod($method) as $school) {
+            $surest = $school->surest($active);
+            $taken = $schools->choice($school->id());
+            $same = $surest === null || in_array($surest, [$taken, self::inForce($school, $taken, $active)], true);
+            $same ||
+                ($said[] = [
+                    'code' => 'retreat.school',
+                    'values' => [
+                        'school' => $school->id(),
+                        'choice' => "{$school->id()}.{$taken}",
+                        'other' => "{$school->id()}.{$surest}",
+                    ],
+                ]);
+        }
+
+        return $said;
+    }
+
+    /** The choice that a choice by active comes to. */
+    private static function inForce(School $school, string $taken, ?string $active): string
+    {
+        return $taken === $school->default() && $active !== null ? $school->choiceFor($active) ?? $taken : $taken;
     }
 
     /** Share of those counted that a look found not dead; all where nothing was counted. */
