@@ -27,6 +27,7 @@
 @if ($told['all']['dead'] !== null)
 ({{ $told['all']['dead'] }} found dead where somebody looked back)
 @endif
+@if ($told['all']['released'] !== null), {{ $told['all']['released'] }} wanted trees given room @endif
 </p>
 @foreach ($told['by'] as $by)
 <h2>By {{ $by['of'] }}</h2>

@@ -58,6 +58,14 @@ final class Record extends Model
         return $this->lookBacks->first(static fn(LookBack $look): bool => $look->scored);
     }
 
+    /** Wanted trees that were given room, by the newest look that counted them. */
+    public function released(): ?int
+    {
+        $counted = $this->lookBacks->first(static fn(LookBack $look): bool => is_int($look->body['released'] ?? null));
+
+        return $counted === null ? null : (int) $counted->body['released'];
+    }
+
     /** @return BelongsTo<Sheet, $this> */
     public function sheet(): BelongsTo
     {

@@ -23,6 +23,7 @@ final readonly class AccountResource
         'money',
         'treated',
         'dead',
+        'trees released',
         'money per hectare',
         'money per dead plant',
         'records without time',
@@ -68,6 +69,7 @@ final readonly class AccountResource
                     (string) $line['money'],
                     (string) $line['treated'],
                     (string) $line['dead'],
+                    (string) $line['released'],
                     (string) $line['perHectare'],
                     (string) $line['perDead'],
                     implode(' ', $line['withoutTime']),
@@ -82,6 +84,7 @@ final readonly class AccountResource
                 '',
                 '',
                 self::plain($one['kilograms'], 3),
+                '',
                 '',
                 '',
                 '',
@@ -106,7 +109,7 @@ final readonly class AccountResource
 
     /**
      * @return array{heading: string, records: list<int>, hours: string, money: string|null, treated: int,
-     *     dead: int|null, perHectare: string|null, perDead: string|null, withoutTime: list<int>,
+     *     dead: int|null, released: int|null, perHectare: string|null, perDead: string|null, withoutTime: list<int>,
      *     withoutMoney: list<int>, amended: list<int>}
      */
     private static function line(Account $account): array
@@ -119,6 +122,7 @@ final readonly class AccountResource
                 count($account->withoutMoney) === count($account->records) ? null : Format::money($account->money),
             'treated' => $account->treated,
             'dead' => $account->dead,
+            'released' => $account->released,
             'perHectare' => Format::money($account->perHectare),
             'perDead' => Format::money($account->perDead),
             'withoutTime' => $account->withoutTime,

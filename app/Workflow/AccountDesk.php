@@ -61,6 +61,7 @@ final readonly class AccountDesk
                 ? null
                 : $treated * (1 - Retreat::alive((int) $scored->body['dead'], (int) $scored->body['counted'])),
             $this->kilograms($body, $hectares),
+            $record->released(),
             $record->amendments->contains(
                 static fn(Amendment $a): bool => in_array($a->field, RecordFields::TAUGHT_BY, true),
             ),

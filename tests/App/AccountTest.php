@@ -20,11 +20,25 @@ it('tells hours, money and active of what was signed, as figures, table and pape
     ])
         ->assertCreated()
         ->json();
+    // a sign, not a score: trees that were given room are counted at any look, the newest count holds
+    foreach ([['counted' => 3, 'dead' => 0, 'released' => 5], ['counted' => 3, 'dead' => 0]] as $look) {
+        $this->api(
+            'POST',
+            "/records/{$record['id']}/look-backs",
+            ['lookedOn' => '2026-09-03'] + $look,
+        )->assertCreated();
+    }
     $told = $this->api('GET', '/accounts?year=2026')->assertOk()->json();
     $mine = collect($told['by'][0]['lines'])->firstWhere('heading', 'Lane edge, Fernshaw');
     // two people for an hour and a half
     expect($mine)
-        ->toMatchArray(['hours' => '3.0', 'treated' => 12, 'dead' => null, 'records' => [$record['seq']]])
+        ->toMatchArray([
+            'hours' => '3.0',
+            'treated' => 12,
+            'dead' => null,
+            'released' => 5,
+            'records' => [$record['seq']],
+        ])
         ->and((float) $mine['money'])
         ->toBeGreaterThan(0.0);
     expect($mine['amended'])->toBe([]);

@@ -21,6 +21,7 @@ function job(int $record, array $changes = []): Job
         'hectares' => '0.2',
         'dead' => null,
         'kilograms' => [],
+        'released' => null,
     ];
     $number = static fn(?string $n): ?BigRational => $n === null ? null : BigRational::of($n);
 
@@ -35,13 +36,14 @@ function job(int $record, array $changes = []): Job
         $number($of['hectares']),
         $of['dead'],
         array_map(BigRational::of(...), $of['kilograms']),
+        $of['released'],
     );
 }
 
 it('sums hours, money and plants under a heading, and leaves out what nobody told', function () {
     $jobs = [
-        job(1, ['dead' => 30.0]),
-        job(2, ['minutes' => 45, 'money' => null, 'dead' => 10.0]),
+        job(1, ['dead' => 30.0, 'released' => 14]),
+        job(2, ['minutes' => 45, 'money' => null, 'dead' => 10.0, 'released' => 0]),
         job(3, ['minutes' => null, 'money' => null]),
         job(4, ['patch' => 'Creek', 'money' => '30', 'hectares' => null, 'treated' => 10]),
     ];
@@ -62,7 +64,8 @@ it('sums hours, money and plants under a heading, and leaves out what nobody tol
         ->toBe('1.50')
         ->and($hedge->dead)
         ->toBe(40);
-    expect([$creek->perHectare, $creek->perDead, $creek->dead])->toBe([null, null, null]);
+    expect([$creek->perHectare, $creek->perDead, $creek->dead, $creek->released])->toBe([null, null, null, null]);
+    expect($hedge->released)->toBe(14);
 });
 
 it('adds up active by the year, each by its basis', function () {

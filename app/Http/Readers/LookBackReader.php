@@ -44,6 +44,7 @@ final readonly class LookBackReader
         }
         $injury = $in->choiceOrNull('injury', LookSigns::INJURIES);
         $injured = $in->intOrNull('injured', 0, self::MOST);
+        $released = $in->intOrNull('released', 0, self::MOST);
         $measured = [];
         foreach ($in->objects('measured', count(LookSigns::MEASURED)) as $one) {
             $measured[] = ['what' => $one->choice('what', LookSigns::MEASURED), 'value' => $one->text('value', 80)];
@@ -67,6 +68,7 @@ final readonly class LookBackReader
                         'seedlingArea' => Format::quantity($area),
                         'injury' => $injury,
                         'injured' => $injured,
+                        'released' => $released,
                         'measured' => $measured,
                     ],
                     static fn(mixed $given): bool => $given !== null && $given !== [],

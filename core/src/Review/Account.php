@@ -30,6 +30,8 @@ final readonly class Account
     public ?BigRational $perDead;
     /** Plants found dead, of the judged ones. */
     public ?int $dead;
+    /** Wanted trees that were given room; null where no look counted any. */
+    public ?int $released;
 
     /** @param non-empty-list<Job> $jobs */
     private function __construct(public string $heading, array $jobs)
@@ -65,6 +67,11 @@ final readonly class Account
             static fn(?float $dead): bool => $dead !== null,
         );
         $this->dead = $judged === [] ? null : (int) round(array_sum($judged));
+        $released = array_filter(
+            array_map(static fn(Job $job): ?int => $job->released, $jobs),
+            static fn(?int $trees): bool => $trees !== null,
+        );
+        $this->released = $released === [] ? null : array_sum($released);
     }
 
     /**

@@ -21,6 +21,7 @@ final readonly class Job
      * @param BigRational|null $hectares of the ground that was worked
      * @param float|null $dead of those treated, by its newest score; null where nobody judged it
      * @param array<string, BigRational> $kilograms of active put out, by its name and basis
+     * @param int|null $released wanted trees that were given room, by the newest look that counted them
      * @param bool $amended its time, people, count or mix were put right by words since, which no sum reads
      */
     public function __construct(
@@ -34,6 +35,7 @@ final readonly class Job
         public ?BigRational $hectares,
         public ?float $dead,
         public array $kilograms,
+        public ?int $released = null,
         public bool $amended = false,
     ) {}
 

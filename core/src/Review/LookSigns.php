@@ -10,7 +10,7 @@ final class LookSigns
     /** Injury to what is kept: none, back within a season, thinned or lost (rulings J45). */
     public const INJURIES = ['none', 'passing', 'lasting'];
     /** By what the crew calls success, in its own measure. */
-    public const MEASURED = ['cover', 'yield', 'growth', 'sown-height', 'light', 'released'];
+    public const MEASURED = ['cover', 'yield', 'growth', 'sown-height', 'light'];
 
     private function __construct() {}
 }

@@ -245,7 +245,6 @@ export const LOOK_MEASURES = [
   'growth',
   'sown-height',
   'light',
-  'released',
 ] as const;
 
 /** What may be said of a fact: yes or no, a day, an amount, or one of some words. */

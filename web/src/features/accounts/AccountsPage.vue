@@ -17,6 +17,8 @@ const years = computed(() =>
 const chosen = ref('');
 const year = computed(() => (chosen.value ? Number(chosen.value) : null));
 const { data: accounts, error } = useQuery(computed(() => accountsQuery(year.value)));
+/** Trees given room are a gain of their own, where somebody counted them. */
+const released = computed(() => accounts.value?.all?.released != null);
 const printed = computed(() => year.value ?? years.value[0] ?? Number(today().slice(0, 4)));
 </script>
 
@@ -64,6 +66,7 @@ const printed = computed(() => year.value ?? years.value[0] ?? Number(today().sl
               <th class="n">{{ t('accounts.money', { currency: accounts.currency ?? '' }) }}</th>
               <th class="n">{{ t('accounts.treated') }}</th>
               <th class="n">{{ t('accounts.dead') }}</th>
+              <th v-if="released" class="n">{{ t('accounts.released') }}</th>
               <th class="n">{{ t('accounts.perHectare') }}</th>
               <th class="n">{{ t('accounts.perDead') }}</th>
             </tr>
@@ -76,6 +79,7 @@ const printed = computed(() => year.value ?? years.value[0] ?? Number(today().sl
               <td class="n">{{ l.money ?? t('accounts.unknown') }}</td>
               <td class="n">{{ l.treated }}</td>
               <td class="n">{{ l.dead ?? '–' }}</td>
+              <td v-if="released" class="n">{{ l.released ?? '–' }}</td>
               <td class="n">{{ l.perHectare ?? '–' }}</td>
               <td class="n">{{ l.perDead ?? '–' }}</td>
             </tr>

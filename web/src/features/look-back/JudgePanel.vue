@@ -65,6 +65,7 @@ const form = ref({
     seedlingArea: '',
     injury: '',
     injured: '',
+    released: '',
     measured: {},
   } as More,
 });
@@ -106,7 +107,7 @@ const keep = async (scored: boolean): Promise<void> => {
   const id = record.value?.id;
   if (!id) return;
   const { lookedOn, counted, dead, resprouted, remarks, more } = form.value;
-  const whole = (name: 'topDead' | 'shoots' | 'seedlings' | 'injured') =>
+  const whole = (name: 'topDead' | 'shoots' | 'seedlings' | 'injured' | 'released') =>
     more[name].trim() ? { [name]: number(more[name]) } : {};
   const measured = Object.entries(more.measured).flatMap(([what, value]) =>
     value?.trim() ? [{ what: what as keyof More['measured'], value }] : [],
@@ -132,6 +133,7 @@ const keep = async (scored: boolean): Promise<void> => {
           ...whole('shoots'),
           ...whole('seedlings'),
           ...whole('injured'),
+          ...whole('released'),
           ...(more.seedlingArea.trim() ? { seedlingArea: { typed: more.seedlingArea } } : {}),
           ...(more.injury ? { injury: more.injury } : {}),
           ...(measured.length ? { measured } : {}),

@@ -11,6 +11,7 @@ export interface More {
   seedlingArea: string;
   injury: '' | (typeof LOOK_INJURIES)[number];
   injured: string;
+  released: string;
   measured: Partial<Record<(typeof LOOK_MEASURES)[number], string>>;
 }
 </script>
@@ -50,7 +51,7 @@ const placed = computed(() => more.value.plots.some((p) => p.spot));
 const where = (spot: number[]): string => `${spot[1]?.toFixed(5) ?? ''}, ${spot[0]?.toFixed(5) ?? ''}`;
 /** Counts in whole numbers; how many are hurt is asked where some are. */
 const counts = computed(
-  () => ['topDead', 'shoots', ...(hurt.value ? (['injured'] as const) : []), 'seedlings'] as const,
+  () => ['topDead', 'shoots', ...(hurt.value ? (['injured'] as const) : []), 'released', 'seedlings'] as const,
 );
 </script>
 
