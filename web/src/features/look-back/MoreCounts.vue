@@ -63,21 +63,44 @@ const counts = computed(
       <p v-if="spots.length && !placed">
         <ActButton small @click="takeSpots">{{ t('look.plotsOfPlan', { n: spots.length }, spots.length) }}</ActButton>
       </p>
-      <div v-for="(plot, i) in more.plots" :key="i" class="row">
-        <span class="spot"
-          ><b>{{ t('look.plot', { n: i + 1 }) }}</b
-          ><span v-if="plot.spot" class="small soft">{{ where(plot.spot) }}</span></span
-        >
-        <TextField
-          v-for="p in PLOT"
-          :key="p"
-          v-model="plot[p]"
-          :label="t(`look.${p}`)"
-          :fault="at(`/plots/${i}/${p}`) ?? null"
-          width="7em"
-          inputmode="numeric"
-        />
-        <ActButton quiet small @click="more.plots.splice(i, 1)">{{ t('look.plotOut') }}</ActButton>
+      <div v-if="more.plots.length" class="table-wrap">
+        <table>
+          <thead>
+            <tr>
+              <th>{{ t('scout.plots.plot') }}</th>
+              <th v-for="p in PLOT" :key="p">{{ t(`look.${p}`) }}</th>
+              <td></td>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(plot, i) in more.plots" :key="i">
+              <td>
+                <b>{{ i + 1 }}</b>
+                <div v-if="plot.spot" class="small soft">{{ where(plot.spot) }}</div>
+              </td>
+              <td v-for="p in PLOT" :key="p">
+                <TextField
+                  v-model="plot[p]"
+                  :label="`${t('look.plot', { n: i + 1 })}: ${t(`look.${p}`)}`"
+                  bare
+                  :fault="at(`/plots/${i}/${p}`) ?? null"
+                  width="4.6em"
+                  inputmode="numeric"
+                />
+              </td>
+              <td>
+                <ActButton
+                  quiet
+                  small
+                  :aria-label="`${t('look.plot', { n: i + 1 })}: ${t('look.plotOut')}`"
+                  @click="more.plots.splice(i, 1)"
+                >
+                  ×</ActButton
+                >
+              </td>
+            </tr>
+          </tbody>
+        </table>
       </div>
       <ActButton small class="start" @click="more.plots.push({ counted: '', dead: '', resprouted: '' })">{{
         t('look.plotAdd')
@@ -125,8 +148,8 @@ const counts = computed(
 </template>
 
 <style scoped>
-.spot {
-  display: grid;
-  min-width: 11em;
+td {
+  border: 0;
+  padding: 3px 8px 3px 0;
 }
 </style>
