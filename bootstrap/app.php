@@ -7,6 +7,8 @@ use App\Http\Middleware\BodyLimit;
 use App\Http\Middleware\IdempotentWrites;
 use App\Http\Middleware\InTurn;
 use App\Http\Middleware\JobNow;
+use App\Http\Middleware\KeepsTrail;
+use App\Http\Middleware\SpeaksTo;
 use App\Http\Problem;
 use App\Http\SecurityLog;
 use Illuminate\Database\DeadlockException;
@@ -51,9 +53,10 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // nothing is cleaned value by value: controllers read the body themselves, and say what is wrong with it
         $middleware->remove([HandleCors::class, TrimStrings::class, ConvertEmptyStringsToNull::class]);
         $middleware->prepend(BodyLimit::class);
-        $middleware->api(append: [JobNow::class]);
+        $middleware->api(append: [JobNow::class, SpeaksTo::class]);
+        $middleware->web(append: [SpeaksTo::class]);
         // a write within its crew's turn, done once however often it is sent
-        $middleware->group('writes', ['can:write', InTurn::class, IdempotentWrites::class]);
+        $middleware->group('writes', ['can:write', InTurn::class, IdempotentWrites::class, KeepsTrail::class]);
         $middleware->redirectGuestsTo(fn(): ?string => null);
     })
     ->withCommands([__DIR__ . '/../app/Console/Commands'])

@@ -235,6 +235,9 @@ one {{ $load['part'] ? 'part-load' : 'full load' }} with the {{ $m['tool'] }}:
 @endforeach
 </div>
 @endif
+@if ($s['jurisdiction'] ?? null)
+<p><b>Rules here:</b> {{ $s['jurisdiction'] }}</p>
+@endif
 <h2>Emergency</h2>
 <table>
 <tr><td>Poison centre</td><td><b>{{ $s['emergency']['poisonCentre'] ?? 'not set: ask before you start' }}</b></td></tr>

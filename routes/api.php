@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccessTokenController;
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\AmendmentController;
 use App\Http\Controllers\BatchController;
@@ -12,6 +13,7 @@ use App\Http\Controllers\CleaningController;
 use App\Http\Controllers\ComparisonController;
 use App\Http\Controllers\ContainerController;
 use App\Http\Controllers\CountController;
+use App\Http\Controllers\CrewController;
 use App\Http\Controllers\DutyController;
 use App\Http\Controllers\ExchangeController;
 use App\Http\Controllers\FieldController;
@@ -19,15 +21,20 @@ use App\Http\Controllers\GroundController;
 use App\Http\Controllers\HandbookController;
 use App\Http\Controllers\HoursController;
 use App\Http\Controllers\IdentifyController;
+use App\Http\Controllers\InviteController;
 use App\Http\Controllers\LabelCardController;
 use App\Http\Controllers\LessonController;
 use App\Http\Controllers\ListingController;
 use App\Http\Controllers\LoanController;
 use App\Http\Controllers\LookBackController;
+use App\Http\Controllers\MeController;
+use App\Http\Controllers\MemberController;
 use App\Http\Controllers\ObservationController;
+use App\Http\Controllers\OpenSessionController;
 use App\Http\Controllers\OutlineController;
 use App\Http\Controllers\OutlookController;
 use App\Http\Controllers\PaperController;
+use App\Http\Controllers\PasswordResetController;
 use App\Http\Controllers\PatchController;
 use App\Http\Controllers\PatchOutlineController;
 use App\Http\Controllers\PatchStandController;
@@ -44,6 +51,7 @@ use App\Http\Controllers\RoundController;
 use App\Http\Controllers\SealController;
 use App\Http\Controllers\SearchController;
 use App\Http\Controllers\SeasonController;
+use App\Http\Controllers\SecondFactorController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShedController;
 use App\Http\Controllers\SheetController;
@@ -64,7 +72,9 @@ use App\Http\Controllers\ToolController;
 use App\Http\Controllers\WeatherController;
 use App\Http\Controllers\WeightController;
 use App\Http\Controllers\ZoneController;
+use App\Http\Middleware\ByToken;
 use App\Http\Middleware\InTurn;
+use App\Http\Middleware\KeepsTrail;
 use App\Http\Middleware\KeptAnswers;
 use App\Photos\PhotoStore;
 use Illuminate\Http\JsonResponse;
@@ -74,6 +84,10 @@ Route::get('health', static fn(): JsonResponse => new JsonResponse(['status' => 
 Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'store']);
 Route::post('setup', [SessionController::class, 'setup']);
+Route::get('invites/{token}', [InviteController::class, 'show']);
+Route::post('invites/{token}', [InviteController::class, 'accept']);
+Route::post('password-reset', [PasswordResetController::class, 'store']);
+Route::put('password-reset', [PasswordResetController::class, 'update']);
 
 // opened as pages of their own, so by the plain session: a browser may send no referer there
 Route::get('papers/{paper}/file', [PaperController::class, 'file'])
@@ -114,7 +128,14 @@ Route::get('photos/{photo}/{size}', [PhotoController::class, 'file'])
     ->withoutMiddleware('api')
     ->middleware(['web', 'auth:web']);
 
-Route::middleware('auth:sanctum')->group(static function (): void {
+Route::get('me/data', [MeController::class, 'data'])
+    ->withoutMiddleware('api')
+    ->middleware(['web', 'auth:web']);
+Route::get('crew/bundle', [CrewController::class, 'bundle'])
+    ->withoutMiddleware('api')
+    ->middleware(['web', 'auth:web', 'can:lead']);
+
+Route::middleware(['auth:sanctum', ByToken::class])->group(static function (): void {
     // dear to work out, and the same till somebody of the crew writes
     Route::middleware(KeptAnswers::class)->group(static function (): void {
         Route::get('today', TodayController::class);
@@ -139,6 +160,31 @@ Route::middleware('auth:sanctum')->group(static function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::post('session/password', [SessionController::class, 'password']);
     Route::patch('session', [SessionController::class, 'update']);
+    // one's own account
+    Route::get('me', [MeController::class, 'show']);
+    Route::patch('me', [MeController::class, 'update']);
+    Route::put('me/password', [MeController::class, 'password']);
+    Route::post('me/second-factor', [SecondFactorController::class, 'store']);
+    Route::put('me/second-factor', [SecondFactorController::class, 'update']);
+    Route::delete('me/second-factor', [SecondFactorController::class, 'destroy']);
+    Route::post('me/recovery-codes', [SecondFactorController::class, 'recoveryCodes']);
+    Route::delete('me/sessions', [OpenSessionController::class, 'destroyOthers']);
+    Route::delete('me/sessions/{open}', [OpenSessionController::class, 'destroy']);
+    Route::post('me/tokens', [AccessTokenController::class, 'store']);
+    Route::delete('me/tokens/{accessToken}', [AccessTokenController::class, 'destroy']);
+    // the crew
+    Route::get('crew', [CrewController::class, 'show']);
+    Route::get('crew/acts', [CrewController::class, 'acts']);
+    // in turn and on the trail; no answer is kept, for some tell a secret
+    Route::middleware([InTurn::class, KeepsTrail::class])->group(static function (): void {
+        Route::patch('crew', [CrewController::class, 'update']);
+        Route::post('crew/close', [CrewController::class, 'close']);
+        Route::post('crew/invites', [InviteController::class, 'store']);
+        Route::delete('crew/invites/{invite}', [InviteController::class, 'destroy']);
+        Route::patch('crew/members/{member}', [MemberController::class, 'update']);
+        Route::delete('crew/members/{member}', [MemberController::class, 'destroy']);
+        Route::post('crew/members/{member}/reset-code', [MemberController::class, 'resetCode']);
+    });
     Route::post('papers', [PaperController::class, 'store'])->middleware(InTurn::class);
     Route::get('papers/{paper}', [PaperController::class, 'show']);
     Route::get('search', [SearchController::class, 'index']);

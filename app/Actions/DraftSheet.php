@@ -176,6 +176,7 @@ final readonly class DraftSheet
                 fn(string $code): array => ['code' => $code, 'name' => $this->sentences->name("cleanup.{$code}")],
                 CleanUp::of($situation, $products),
             ),
+            'jurisdiction' => $ground->crew->settings['jurisdiction'] ?? null,
             'emergency' => [
                 'poisonCentre' => $ground->crew->settings['poisonCentre'] ?? null,
                 'place' => "{$stand->patch->name}, {$ground->name}",

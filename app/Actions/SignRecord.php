@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Exceptions\Stopped;
 use App\Models\Batch;
 use App\Models\FieldNote;
+use App\Models\LabelCardVersion;
 use App\Models\Record;
 use App\Models\Sealed;
 use App\Models\Sheet;
@@ -28,6 +29,7 @@ use Thicket\FieldDay\FieldLog;
 use Thicket\Measure\Quantity;
 use Thicket\Measure\Unit;
 use Thicket\Mix\MixedProduct;
+use Thicket\Practice\ThreeHands;
 use Thicket\Timing\EvaluationDate;
 use Thicket\Timing\Signs;
 
@@ -47,6 +49,28 @@ final readonly class SignRecord
         private Learn $learn,
         private NoteSprayer $sprayers,
     ) {}
+
+    /** @throws Stopped 409 in a crew of three and more where nobody else had a hand in it */
+    private function mustNotBeAlone(Sheet $sheet, Step $step, User $user): void
+    {
+        $versions = array_filter([$step->loadMissing('cardVersion')->cardVersion, ...$step->partners()]);
+        $confirmed = array_map(
+            static fn(LabelCardVersion $version): ?string => $version->confirmed_by,
+            array_values($versions),
+        );
+        $hands = $user->crew
+            ->members()
+            ->whereIn('role', ['lead', 'member'])
+            ->count();
+        $oneAlone = ($user->crew->settings['oneAlone'] ?? false) === true;
+        if (!ThreeHands::allow($confirmed, (string) $sheet->issued_by, $user->id, $hands, $oneAlone)) {
+            throw new Stopped(
+                409,
+                'In a crew of three and more nobody confirms the card, issues the sheet and signs alone: ' .
+                    'let somebody else sign, or change it with the settings of the crew.',
+            );
+        }
+    }
 
     /** @param array<string, mixed> $body as RecordReader reads it */
     public function __invoke(Sheet $sheet, User $user, array $body, ?string $id): Record
@@ -73,6 +97,7 @@ final readonly class SignRecord
             ) {
                 throw new Stopped(403, 'This product is signed for by somebody with a valid licence.');
             }
+            $this->mustNotBeAlone($sheet, $step, $user);
             $stand = Stand::query()
                 ->withTrail()
                 ->findOrFail($sheet->snapshot['standId'] ?? '');

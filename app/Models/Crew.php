@@ -14,11 +14,13 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  *
  * @property string $id
  * @property string $name
- * @property array{schools?: array<string, string>, stance?: string, fuelOil?: bool, stemLimits?: array<string, string>,
- *     poisonCentre?: string, listed?: array<string, string>, weights?: array<string, int>, prices?: array<string,
- *     mixed>, figures?: array<string, list<string>>, kit?: list<array{item: string, amount: string,
- *     on: string|null}>} $settings
+ * @property array{units?: string, locale?: string, jurisdiction?: string, doneBelow?: string, oneAlone?: bool,
+ *     keepYears?: int, schools?: array<string, string>, stance?: string, fuelOil?: bool,
+ *     stemLimits?: array<string, string>, poisonCentre?: string, listed?: array<string, string>,
+ *     weights?: array<string, int>, prices?: array<string, mixed>, figures?: array<string, list<string>>,
+ *     kit?: list<array{item: string, amount: string, on: string|null}>} $settings
  * @property int $revision
+ * @property \Illuminate\Support\Carbon|null $closed_at
  * @property int $turn writes of the crew so far
  * @property \Illuminate\Database\Eloquent\Collection<int, Person> $people
  */
@@ -29,7 +31,7 @@ final class Crew extends Model
     protected $fillable = ['name', 'settings'];
 
     /** @var array<string, string> */
-    protected $casts = ['settings' => 'array', 'revision' => 'integer', 'turn' => 'integer'];
+    protected $casts = ['settings' => 'array', 'revision' => 'integer', 'turn' => 'integer', 'closed_at' => 'datetime'];
 
     /** Where the Shed is: the zone of the crew's first ground. */
     public function timeZone(): string
@@ -38,6 +40,12 @@ final class Crew extends Model
             fn(): string => (string) ($this->grounds()->reorder('created_at')->orderBy('id')->value('time_zone') ??
                 'UTC'),
         );
+    }
+
+    /** @return HasMany<User, $this> those who are of it today */
+    public function members(): HasMany
+    {
+        return $this->hasMany(User::class)->whereNull('gone_at')->orderBy('name');
     }
 
     /** @return HasMany<Ground, $this> */

@@ -18,6 +18,7 @@ use Thicket\FieldDay\FieldLog;
  * @property string $id
  * @property string $crew_id
  * @property int $number
+ * @property string $issued_by
  * @property array<string, mixed> $snapshot
  * @property \Illuminate\Support\Carbon $issued_at
  * @property \Illuminate\Support\Carbon|null $withdrawn_at

@@ -98,6 +98,13 @@ final readonly class PhotoStore
         return $this->find($file, $size) ?? throw new Stopped(404, 'The file of this picture is gone.');
     }
 
+    /** A file as it was kept elsewhere: pixels only, made by {@see take()} there. */
+    public function put(string $file, string $size, string $bytes): void
+    {
+        is_dir($this->folder) || mkdir($this->folder, 0o770, true);
+        $this->write("{$file}.{$size}.jpg", $bytes);
+    }
+
     public function drop(string $file): void
     {
         foreach (self::SIZES as $size) {

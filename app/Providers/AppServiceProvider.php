@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Models\AccessToken;
 use App\Models\User;
 use App\Repositories\KeptWork;
 use App\Repositories\SituationRepository;
@@ -24,6 +25,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
+use Laravel\Sanctum\Sanctum;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\CatalogueFiles;
 
@@ -58,6 +60,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict();
+        Sanctum::usePersonalAccessTokenModel(AccessToken::class);
         Session::extend(
             'database',
             static fn(Application $app): QuietSessions => new QuietSessions(
@@ -79,12 +82,10 @@ final class AppServiceProvider extends ServiceProvider
     /** As {@see catalogue()}: what was compiled last is taken as it is, and kept in memory by the opcache. */
     private static function sentences(): Sentences
     {
-        $compiled = config()->string('thicket.var') . '/cache/words.en.php';
-
         return new Sentences(
             base_path('lang'),
-            'en',
-            app()->environment('production', 'demo') && is_file($compiled) ? $compiled : null,
+            Sentences::LOCALES[0],
+            app()->environment('production', 'demo') ? config()->string('thicket.var') . '/cache/words.%s.php' : null,
             // in tests a sentence that is missing stops everything
             app()->environment('testing') ? null : static fn(string $fault) => Log::error($fault),
         );

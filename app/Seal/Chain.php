@@ -41,6 +41,28 @@ final readonly class Chain
         });
     }
 
+    /**
+     * The seals of a crew that comes from another installation, linked anew with the key of this one: what was sealed,
+     * when, and in which order stays.
+     *
+     * @param list<array<string, string|int|null>> $seals rows in order
+     *
+     * @return list<array<string, string|int|null>>
+     */
+    public function linkedAnew(array $seals): array
+    {
+        $before = self::NOTHING_BEFORE;
+        $linked = [];
+        foreach ($seals as $seal) {
+            /** @var array<string, string|int> $link */
+            $link = ['prev_hash' => $before, 'seq' => (int) $seal['seq']] + array_diff_key($seal, ['hash' => 1]);
+            $before = $this->key->link($link);
+            $linked[] = $link + ['hash' => $before];
+        }
+
+        return $linked;
+    }
+
     /** Whether a link is what was sealed: its own columns, and what it was made of. */
     public function holds(Seal $seal): bool
     {

@@ -125,6 +125,12 @@ final class Format
             : ['low' => self::hours($range[0]), 'use' => self::hours($range[1]), 'high' => self::hours($range[2])];
     }
 
+    /** As it is kept in settings, and read again: "0.5 in". */
+    public static function kept(Quantity $quantity): string
+    {
+        return "{$quantity->amount->toScale(4, RoundingMode::HALF_UP)->stripTrailingZeros()} {$quantity->unit->value}";
+    }
+
     public static function day(?\DateTimeInterface $day): ?string
     {
         return $day?->format('Y-m-d');

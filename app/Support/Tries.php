@@ -46,6 +46,18 @@ final readonly class Tries
         return $found;
     }
 
+    /** A letter to somebody: as many as an address may ask for, and as many as an account may get. */
+    public function asked(string $from, string $account): void
+    {
+        self::counted(
+            [
+                "asked.{$from}" => [config()->integer('thicket.sign_in_tries_per_account'), self::HOUR],
+                "asked.{$account}" => [config()->integer('thicket.sign_in_tries_per_minute'), self::HOUR],
+            ],
+            static fn(): mixed => null,
+        );
+    }
+
     /**
      * The password again, by somebody who is signed in: nobody else's tries count.
      *

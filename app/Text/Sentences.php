@@ -17,44 +17,77 @@ use Thicket\Measure\Unit;
  */
 final class Sentences
 {
+    /** Languages that people may choose; the first where nobody did. */
+    public const LOCALES = ['en', 'es'];
     /** Placeholders that hold what was measured or estimated on the ground. */
     private const MEASURED = ['distance', 'height', 'area', 'reading', 'wind'];
     /** Placeholders that hold what a label, a rule or a school asks. */
     private const LIMITS = ['limit', 'buffer', 'least', 'most', 'depth', 'apart', 'care', 'reach'];
 
-    /** @var array<string, string>|null */
-    private ?array $messages = null;
-    /** @var array<string, \MessageFormatter> */
+    /** @var array<string, array<string, string>> by locale */
+    private array $messages = [];
+    /** @var array<string, \MessageFormatter> by locale and code */
     private array $formatters = [];
-    /** @var array<string, \IntlDateFormatter> by pattern */
+    /** @var array<string, \IntlDateFormatter> by locale and pattern */
     private array $dateFormatters = [];
-    /** @var array<string, string> days written already, by pattern and time */
+    /** @var array<string, string> days written already, by locale, pattern and time */
     private array $dates = [];
 
     /**
-     * @param string|null $compiled what {@see compile()} wrote, read in place of the files of words
+     * @param string|null $compiled what {@see compile()} wrote, read in place of the files of words; %s for the locale
      * @param \Closure(string): void|null $missed told of a code without a sentence, which is then shown by its last
      *     part; without it, such a code stops the answer
      */
     public function __construct(
         private readonly string $directory,
-        private readonly string $locale,
+        private string $locale,
         private readonly ?string $compiled = null,
         private readonly ?\Closure $missed = null,
     ) {}
+
+    public function locale(): string
+    {
+        return $this->locale;
+    }
+
+    /** From now on in that language; in the first one where it is none of ours. */
+    public function speak(string $locale): void
+    {
+        $this->locale = in_array($locale, self::LOCALES, true) ? $locale : self::LOCALES[0];
+    }
+
+    /**
+     * Something said to somebody else, in their language.
+     *
+     * @template T
+     *
+     * @param \Closure(): T $say
+     *
+     * @return T
+     */
+    public function inLocale(string $locale, \Closure $say): mixed
+    {
+        $own = $this->locale;
+        $this->speak($locale);
+        try {
+            return $say();
+        } finally {
+            $this->locale = $own;
+        }
+    }
 
     /** Writes all words of the locale as one PHP file, which the opcache keeps in memory. */
     public function compile(string $target): void
     {
         $temporary = tempnam(dirname($target), 'words') ?: throw new \RuntimeException("Cannot write {$target}.");
-        file_put_contents($temporary, "<?php\n\nreturn " . var_export($this->messages(), true) . ";\n");
+        file_put_contents($temporary, "<?php\n\nreturn " . var_export($this->messages($this->locale), true) . ";\n");
         chmod($temporary, 0o644);
         rename($temporary, $target);
     }
 
     public function has(string $code): bool
     {
-        return isset($this->messages()[$code]);
+        return $this->pattern($code) !== null;
     }
 
     /** A fixed name without values. */
@@ -182,10 +215,14 @@ final class Sentences
 
     private function date(string $pattern, \DateTimeImmutable $day): string
     {
-        $key = "{$pattern} {$day->getTimestamp()}";
-        $this->dateFormatters[$pattern] ??= new \IntlDateFormatter($this->locale, timezone: 'UTC', pattern: $pattern);
+        $key = "{$this->locale} {$pattern} {$day->getTimestamp()}";
+        $this->dateFormatters["{$this->locale} {$pattern}"] ??= new \IntlDateFormatter(
+            $this->locale,
+            timezone: 'UTC',
+            pattern: $pattern,
+        );
 
-        return $this->dates[$key] ??= (string) $this->dateFormatters[$pattern]->format($day);
+        return $this->dates[$key] ??= (string) $this->dateFormatters["{$this->locale} {$pattern}"]->format($day);
     }
 
     /** Values that are codes (a habit, a bark, a tool) read as words; names of people and plants stay as they are. */
@@ -210,18 +247,18 @@ final class Sentences
                 'cover' => 'cover-kind',
             ][$name] ?? null;
 
-        return $kind !== null && $this->has("{$kind}.{$value}") ? $this->messages()["{$kind}.{$value}"] : $value;
+        return ($kind === null ? null : $this->pattern("{$kind}.{$value}")) ?? $value;
     }
 
     /** @param array<string, mixed> $values */
     private function format(string $code, array $values): string
     {
-        $pattern = $this->messages()[$code] ?? $this->instead($code);
+        $pattern = $this->pattern($code) ?? $this->instead($code);
         if (strpbrk($pattern, "{'") === false) {
             return $pattern;
         }
-        $this->formatters[$code] ??= new \MessageFormatter($this->locale, $pattern);
-        $text = $this->formatters[$code]->format($values);
+        $this->formatters["{$this->locale} {$code}"] ??= new \MessageFormatter($this->locale, $pattern);
+        $text = $this->formatters["{$this->locale} {$code}"]->format($values);
         if ($text === false) {
             throw new \LogicException(
                 "lang/{$this->locale}: '{$code}' cannot be formatted: " . intl_get_error_message(),
@@ -238,6 +275,12 @@ final class Sentences
             : $text;
     }
 
+    /** In the language spoken; what is not said there yet, in the first one. */
+    private function pattern(string $code): ?string
+    {
+        return $this->messages($this->locale)[$code] ?? ($this->messages(self::LOCALES[0])[$code] ?? null);
+    }
+
     /** One sentence that nobody wrote must not take the rest of a page with it. */
     private function instead(string $code): string
     {
@@ -251,22 +294,26 @@ final class Sentences
     }
 
     /** @return array<string, string> */
-    private function messages(): array
+    private function messages(string $locale): array
     {
-        if ($this->messages === null && $this->compiled !== null) {
-            /** @var array<string, string> $words */
-            $words = require $this->compiled;
-            $this->messages = $words;
+        return $this->messages[$locale] ??= $this->read($locale);
+    }
+
+    /** @return array<string, string> */
+    private function read(string $locale): array
+    {
+        $compiled = $this->compiled === null ? null : sprintf($this->compiled, $locale);
+        if ($compiled !== null && is_file($compiled)) {
+            /** @var array<string, string> */
+            return require $compiled;
         }
-        if ($this->messages === null) {
-            $this->messages = [];
-            foreach (glob("{$this->directory}/{$this->locale}/*.json") ?: [] as $file) {
-                /** @var array<string, string> $read */
-                $read = json_decode((string) file_get_contents($file), true, 8, JSON_THROW_ON_ERROR);
-                $this->messages += $read;
-            }
+        $messages = [];
+        foreach (glob("{$this->directory}/{$locale}/*.json") ?: [] as $file) {
+            /** @var array<string, string> $read */
+            $read = json_decode((string) file_get_contents($file), true, 8, JSON_THROW_ON_ERROR);
+            $messages += $read;
         }
 
-        return $this->messages;
+        return $messages;
     }
 }

@@ -6,6 +6,7 @@ namespace App\Workflow;
 
 use App\Models\LookBack;
 use App\Models\Stand;
+use App\Repositories\CrewSettings;
 use App\Repositories\SituationRepository;
 use Thicket\Assess\Board;
 use Thicket\Catalogue\Catalogue;
@@ -46,7 +47,7 @@ final readonly class OutlookDesk
             Board::judge($situation, $this->situations->option($step, $crew)),
             $board->rows,
             $this->looks($crew->id),
-            self::terms($stand),
+            self::terms($stand, (float) CrewSettings::of($crew)['doneBelow'] / 100),
             self::since($stand)['left'],
         ) ?? 'figures';
     }
@@ -78,9 +79,9 @@ final readonly class OutlookDesk
         ];
     }
 
-    public static function terms(Stand $stand): Terms
+    public static function terms(Stand $stand, float $doneBelow = Terms::DONE_BELOW): Terms
     {
-        return Terms::read(Fields::of($stand->outlook ?? [], new Faults()));
+        return Terms::read(Fields::of($stand->outlook ?? [], new Faults()), $doneBelow);
     }
 
     /** @return list<array{method: string, active: string|null, species: string, dead: int, counted: int}> */

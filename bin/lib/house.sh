@@ -11,6 +11,7 @@ DEBIAN_PACKAGES=(
   php8.2-cli php8.2-fpm php8.2-mysql php8.2-curl php8.2-zip php8.2-bcmath php8.2-gmp php8.2-gd
   php8.2-apcu php8.2-intl php8.2-mbstring php8.2-xml php8.2-opcache php-geos
   unzip mariadb-server nginx chromium weasyprint poppler-utils python3-icalendar
+  php-christianriesen-otp oathtool
 )
 
 # The GEOS extension says one harmless line at every start (rulings B31); that line alone is left out.

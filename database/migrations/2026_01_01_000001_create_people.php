@@ -19,6 +19,7 @@ return new class extends Migration {
             $table->json('settings')->comment('schools, stance, tools, lever jaw, poison centre, jurisdiction');
             $table->unsignedInteger('revision')->default(1);
             $table->unsignedBigInteger('turn')->default(0)->comment('writes of the crew so far');
+            $table->timestamp('closed_at')->nullable();
             $table->timestamps();
         });
         Schema::create('users', function (Blueprint $table): void {
@@ -27,10 +28,20 @@ return new class extends Migration {
             $table->string('role', 10)->comment('lead, member, viewer');
             $table->string('name', 120);
             // folded before it is kept (App\Support\Address), so a letter with an accent is another letter
-            $table->string('email', 190)->charset('utf8mb4')->collation('utf8mb4_bin')->unique();
+            // null for who has left: their name stays with what they did
+            $table->string('email', 190)->nullable()->charset('utf8mb4')->collation('utf8mb4_bin')->unique();
             $table->string('password');
+            $table->text('second_factor')->nullable()->comment('secret, encrypted');
+            $table
+                ->timestamp('second_factor_at')
+                ->nullable()
+                ->comment('since when it is asked; null while it is set up');
+            $table->unsignedBigInteger('second_factor_step')->nullable()->comment('of the last code taken');
+            $table->json('recovery_codes')->nullable()->comment('hashes of those not used');
+            $table->timestamp('gone_at')->nullable();
             $table->string('units', 6)->default('us');
             $table->string('light', 10)->default('day');
+            $table->string('locale', 5)->default('en');
             $table->timestamps();
         });
         Schema::create('people', function (Blueprint $table): void {
@@ -47,6 +58,39 @@ return new class extends Migration {
             $table->boolean('volunteer')->default(false)->comment('touches no product, poison or blade');
             $table->json('weekdays')->nullable()->comment('ISO days on which they work; null as usual');
             $table->unsignedSmallInteger('minutes_a_day')->nullable();
+        });
+        Schema::create('invites', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->string('role', 10);
+            $table->string('name', 120)->nullable();
+            $table->string('email', 190)->nullable();
+            $table->foreignUuid('person_id')->nullable()->comment('of the Shed, who is meant')->constrained('people');
+            $table->char('token_hash', 64)->unique();
+            $table->foreignUuid('made_by')->constrained('users');
+            $table->foreignUuid('used_by')->nullable()->constrained('users');
+            $table->timestamp('used_at')->nullable();
+            $table->timestamp('expires_at');
+            $table->timestamps();
+        });
+        Schema::create('password_resets', function (Blueprint $table): void {
+            $table->uuid('id')->primary();
+            $table->foreignUuid('user_id')->constrained();
+            $table->char('token_hash', 64)->unique()->comment('of a link, or of an account with the code of a lead');
+            $table->foreignUuid('made_by')->nullable()->comment('the lead who gave a code')->constrained('users');
+            $table->timestamp('used_at')->nullable();
+            $table->timestamp('expires_at');
+            $table->timestamps();
+        });
+        Schema::create('acts', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignUuid('crew_id')->constrained();
+            $table->foreignUuid('user_id')->constrained();
+            $table->string('act', 80)->comment('method and route');
+            $table->json('names')->comment('what it was done to, as it was called then');
+            $table->json('changes')->nullable()->comment('settings: from, to');
+            $table->timestamp('at')->index();
+            $table->index(['crew_id', 'id']);
         });
         Schema::create('days_away', function (Blueprint $table): void {
             $table->uuid('id')->primary();
@@ -126,6 +170,9 @@ return new class extends Migration {
                 'sessions',
                 'calendar_feeds',
                 'days_away',
+                'acts',
+                'password_resets',
+                'invites',
                 'people',
                 'users',
                 'crews',

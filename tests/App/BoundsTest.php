@@ -115,6 +115,7 @@ it('refuses at its field whatever a field of a write cannot be', function () {
             'keeper' => 'keepers',
             'sighting' => 'sightings',
             'lesson' => 'record_lessons',
+            'member' => 'users',
         ]
         as $name => $table
     ) {
@@ -126,6 +127,7 @@ it('refuses at its field whatever a field of a write cannot be', function () {
     $apart = [
         '/session',
         '/session/password',
+        '/me/password',
         '/setup',
         '/sightings/{sighting}/photos',
         '/stands/{stand}/tally/csv',

@@ -3,13 +3,13 @@
 declare(strict_types=1);
 
 use Thicket\Calendar\Day;
-use Thicket\Review\Patrols;
-use Thicket\Review\Result;
+use Thicket\Calendar\SeasonShift;
+use Thicket\Catalogue\Species;
+use Thicket\Measure\Unit;
 use Thicket\Review\GapPlan;
 use Thicket\Review\OpenGround;
-use Thicket\Calendar\SeasonShift;
-use Thicket\Measure\Unit;
-use Thicket\Catalogue\Species;
+use Thicket\Review\Patrols;
+use Thicket\Review\Result;
 use Thicket\Review\Retreat;
 use Thicket\Situation\Schools;
 use Thicket\Survey\RootKill;

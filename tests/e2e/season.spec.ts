@@ -118,9 +118,8 @@ test('goes from a treatment that failed to another round, and sees the years ahe
       [2, '28', '4'],
     ] as const) {
       await page.getByRole('button', { name: 'A plot more' }).click();
-      const plot = page.locator('.row', { has: page.getByText(`Plot ${n}`, { exact: true }) });
-      await plot.getByLabel('Counted (stems or plants)').fill(counted);
-      await plot.getByLabel('Dead to the root').fill(dead);
+      await page.getByLabel(`Plot ${n}: Counted (stems or plants)`).fill(counted);
+      await page.getByLabel(`Plot ${n}: Dead to the root`).fill(dead);
     }
     await page.getByRole('button', { name: 'Keep as the score' }).click();
     await expect(page.getByText('Dead and resprouted together are more than were counted.')).toBeVisible();

@@ -88,7 +88,7 @@ describe('what is asked again after a write', () => {
   it('has a job judged again by whatever it hangs on', () => {
     // a note of a field day is judged by nothing
     for (const of of Object.entries(HANGS_ON)
-      .flatMap(([name, all]) => (name === 'field' ? [] : [all]))
+      .flatMap(([name, all]) => (['field', 'me', 'people'].includes(name) ? [] : [all]))
       .filter((all) => all.length > 0))
       expect(of).toEqual(expect.arrayContaining(['stand', 'recipe', 'today']));
   });

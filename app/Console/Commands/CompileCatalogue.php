@@ -21,8 +21,10 @@ final class CompileCatalogue extends Command
         $cache = config()->string('thicket.var') . '/cache';
         $catalogue = (new CatalogueFiles(base_path('core/data'), base_path('docs/schemas')))->compile($cache);
         file_put_contents("{$cache}/catalogue.current", $catalogue->hash);
-        $sentences = new Sentences(base_path('lang'), 'en');
-        $sentences->compile("{$cache}/words.en.php");
+        foreach (array_reverse(Sentences::LOCALES) as $locale) {
+            $sentences = new Sentences(base_path('lang'), $locale);
+            $sentences->compile("{$cache}/words.{$locale}.php");
+        }
         foreach ((new Gaps($catalogue, $sentences->has(...)))->all() as $gap) {
             $this->warn($gap);
         }

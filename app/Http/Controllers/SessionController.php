@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\TakeSecondFactor;
 use App\Exceptions\Stopped;
+use App\Http\Readers\AccountReader;
 use App\Http\SecurityLog;
 use App\Models\Crew;
 use App\Models\Person;
 use App\Models\User;
 use App\Support\Address;
-use App\Support\PasswordStrength;
 use App\Support\Tries;
+use App\Text\Sentences;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -23,7 +25,9 @@ use Illuminate\Support\Str;
 /** Who is here: signing in and out, the password again, and the first account of an empty installation. */
 final class SessionController extends Controller
 {
-    public function __construct(private readonly Tries $tries) {}
+    use EntersSession;
+
+    public function __construct(private readonly Tries $tries, private readonly TakeSecondFactor $secondFactor) {}
 
     public function show(Request $request): JsonResponse
     {
@@ -38,13 +42,27 @@ final class SessionController extends Controller
         $in = $this->fields($request);
         $email = $in->text('email', 190);
         $password = $in->secret('password');
+        $code = $in->textOrNull('code', 40);
         $this->done($in);
         $account = Address::folded((string) $email);
-        $user = $this->tries->signIn(
+        $asked = false;
+        $user = $this->tries->signIn($account, (string) $request->ip(), function () use (
             $account,
-            (string) $request->ip(),
-            fn(): ?User => $this->withPassword(User::query()->where('email', $account)->first(), (string) $password),
-        );
+            $password,
+            $code,
+            &$asked,
+        ): ?User {
+            $user = $this->withPassword(User::query()->here()->where('email', $account)->first(), (string) $password);
+            $asked = $user !== null && $user->hasSecondFactor();
+
+            // the password alone is no wrong try: the code is asked for next
+            return !$asked || $code === null || $this->secondFactor->took($user, $code) ? $user : null;
+        });
+        if ($asked && ($user === null || $code === null)) {
+            $said = $code === null ? 'Give the code that your phone shows.' : 'That is not the code of this moment.';
+            $code === null || SecurityLog::note('second factor refused', $request, ['account' => $account]);
+            throw new Stopped(422, $said, ['errors' => [['pointer' => '/code', 'message' => $said]]]);
+        }
         if ($user === null) {
             SecurityLog::note('sign-in refused', $request, ['account' => $account]);
             throw new Stopped(422, 'Name and password do not go together.', [
@@ -96,14 +114,10 @@ final class SessionController extends Controller
         $code = $in->text('code', 40);
         $crewName = $in->text('crew', 120);
         $name = $in->text('name', 120);
-        $email = $in->text('email', 190);
-        $password = $in->secret('password');
-        if ($email !== null && filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
-            $in->fault('email', 'Write an address such as ada@trust.example.');
-        }
-        $own = array_values(array_filter([$name, $email, $crewName]));
-        $weak = $password === null ? null : PasswordStrength::fault($password, $own);
-        $weak === null || $in->fault('password', $weak);
+        $email = AccountReader::email($in);
+        $password = AccountReader::newPassword($in, [$name, $email, $crewName]);
+        $units = $in->choiceOrNull('units', ['us', 'metric']);
+        $locale = $in->choiceOrNull('locale', Sentences::LOCALES);
         $this->done($in);
         $user = $this->tries->setup(
             (string) $request->ip(),
@@ -113,6 +127,8 @@ final class SessionController extends Controller
                 $name,
                 $email,
                 $password,
+                $units,
+                $locale,
             ): ?User {
                 $kept = DB::table('installation')->where('key', 'setup_code')->lockForUpdate()->value('value');
                 if (!is_string($kept) || User::query()->exists()) {
@@ -121,13 +137,18 @@ final class SessionController extends Controller
                 if (!hash_equals($kept, (string) $code)) {
                     return null;
                 }
-                $crew = Crew::create(['name' => (string) $crewName, 'settings' => []]);
+                $crew = Crew::create([
+                    'name' => (string) $crewName,
+                    'settings' => array_filter(['units' => $units, 'locale' => $locale]),
+                ]);
                 $user = User::create([
                     'crew_id' => $crew->id,
                     'role' => 'lead',
                     'name' => (string) $name,
-                    'email' => Address::folded((string) $email),
+                    'email' => (string) $email,
                     'password' => (string) $password,
+                    'units' => $units ?? 'us',
+                    'locale' => $locale ?? Sentences::LOCALES[0],
                 ]);
                 Person::create([
                     'crew_id' => $crew->id,
@@ -156,31 +177,11 @@ final class SessionController extends Controller
         $user = $this->user($request);
         $units = $in->choiceOrNull('units', ['us', 'metric']);
         $light = $in->choiceOrNull('light', ['day', 'sun', 'dusk']);
+        $locale = $in->choiceOrNull('locale', Sentences::LOCALES);
         $this->done($in);
-        $user->update(array_filter(['units' => $units, 'light' => $light]));
+        $user->update(array_filter(['units' => $units, 'light' => $light, 'locale' => $locale]));
 
         return $this->json(self::who($user));
-    }
-
-    /** A session is a browser's, of this very address: a call from elsewhere has none to enter, end or confirm. */
-    private function mustBeBrowser(Request $request): void
-    {
-        $request->hasSession() ||
-            throw new Stopped(
-                400,
-                'Sessions are for pages of this address: send its Origin or Referer with the request.',
-            );
-    }
-
-    /** Nothing of whoever was here before stays: not their confirmed password, not their session's id or token. */
-    private function enter(Request $request, User $user): User
-    {
-        $request->session()->invalidate();
-        Auth::guard('web')->login($user);
-        $request->session()->regenerateToken();
-        SecurityLog::note('signed in', $request, ['user' => $user->id, 'crew' => $user->crew_id]);
-
-        return $user;
     }
 
     /**
@@ -201,7 +202,7 @@ final class SessionController extends Controller
     }
 
     /** @return array<string, mixed> */
-    private static function who(?User $user): array
+    public static function who(?User $user): array
     {
         $user?->loadMissing(['crew', 'person']);
 
@@ -216,6 +217,7 @@ final class SessionController extends Controller
                         'role' => $user->role,
                         'units' => $user->units,
                         'light' => $user->light,
+                        'locale' => $user->locale,
                         'mayWrite' => $user->mayWrite(),
                         'isLead' => $user->isLead(),
                     ],

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Middleware\KeepsTrail;
 use App\Http\Readers\ChoicesReader;
 use App\Http\SecurityLog;
+use App\Repositories\CrewSettings;
 use App\Resources\ShedResource;
 use App\Support\JobClock;
 use Illuminate\Http\JsonResponse;
@@ -28,6 +30,7 @@ final class ShedController extends Controller
     {
         Gate::authorize('lead');
         $crew = $this->user($request)->crew;
+        $before = CrewSettings::of($crew);
         $in = $this->fields($request);
         $settings = $this->reader->read($in, $clock->today($crew->timeZone()), $crew->settings);
         $this->done($in);
@@ -36,6 +39,7 @@ final class ShedController extends Controller
         $crew->settings = $settings;
         $crew->revision++;
         $crew->save();
+        $request->attributes->set(KeepsTrail::CHANGES, CrewSettings::changes($before, CrewSettings::of($crew)));
 
         return $this->json($this->resource->shed($crew), 200, $crew->revision);
     }

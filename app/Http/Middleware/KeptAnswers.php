@@ -50,12 +50,7 @@ final readonly class KeptAnswers
     /** The address as it was asked, in which language, and who asks: a role or a crew may have changed since. */
     private function tag(Request $request, User $user): string
     {
-        $asked = implode("\n", [
-            $user->id,
-            $user->role,
-            $request->header('Accept-Language'),
-            $request->server->get('REQUEST_URI'),
-        ]);
+        $asked = implode("\n", [$user->id, $user->role, $user->locale, $request->server->get('REQUEST_URI')]);
 
         return $this->kept->state("answer {$asked}", $user->crew);
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Readers;
 
+use App\Support\Format;
 use Thicket\Assess\Weights;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Input\Fields;
-use Thicket\Measure\Quantity;
 use Thicket\Situation\CrewCoefficients;
 use Thicket\Situation\Prices;
 use Thicket\Situation\SituationReader;
@@ -68,13 +68,7 @@ final readonly class ChoicesReader
             $settings['kit'] = $kit;
         }
         if ($limits !== null) {
-            $settings['stemLimits'] = array_map(
-                static fn(Quantity $q): string => "{$q->amount->toScale(
-                    4,
-                    \Brick\Math\RoundingMode::HALF_UP,
-                )->stripTrailingZeros()} {$q->unit->value}",
-                $limits,
-            );
+            $settings['stemLimits'] = array_map(Format::kept(...), $limits);
         }
         if ($figures !== null) {
             $settings['figures'] = $figures->own;

@@ -20,8 +20,6 @@ use Thicket\Verdict\Outcome;
 /** The years ahead of one stand by the way chosen for it, and by what else could be done. */
 final readonly class StandOutlook
 {
-    /** A stand counts as done below this share of what stood there (our guess). */
-    private const DONE_SHARE = 0.01;
     private const KEPT = ['planting', 'crop'];
     private const OPEN = [Outcome::Fits, Outcome::WithCare, Outcome::NotNow];
 
@@ -84,7 +82,7 @@ final readonly class StandOutlook
         }
         $hand = $row->option->method->usesProduct() ? self::best($board) : null;
         $byHand = $hand === null ? null : $way($hand, 'controlByHand');
-        $threshold = $terms->threshold ?? max(1.0, ceil($start->counted * self::DONE_SHARE));
+        $threshold = $terms->threshold ?? max(1.0, ceil($start->counted * $terms->doneBelow));
 
         return new self(
             Projection::of(

@@ -11,12 +11,15 @@ final readonly class Terms
 {
     public const YEARS = 10;
     public const MOST_YEARS = 25;
+    /** A stand counts as done below this share of what stood there (our guess). */
+    public const DONE_BELOW = 0.01;
     private const MOST_GIVEN = 60;
     private const LEAST_RUNS = 100;
     private const MOST_RUNS = 5000;
 
     /**
-     * @param float|null $threshold plants below which it counts as done; null: a hundredth of today's
+     * @param float|null $threshold plants below which it counts as done; null: by the share
+     * @param float $doneBelow share of what stood there, where no number of plants is given
      * @param array<string, array{float, float, float}> $given figures instead of ours, by name
      */
     public function __construct(
@@ -25,9 +28,10 @@ final readonly class Terms
         public array $given = [],
         public int $seed = 1,
         public int $runs = Projection::RUNS,
+        public float $doneBelow = self::DONE_BELOW,
     ) {}
 
-    public static function read(Fields $in): self
+    public static function read(Fields $in, float $doneBelow = self::DONE_BELOW): self
     {
         $years = $in->int('years', 1, self::MOST_YEARS, self::YEARS);
         $threshold = $in->intOrNull('threshold', 1, 10_000_000);
@@ -48,7 +52,7 @@ final readonly class Terms
             $name === null || ($given[$name] = [$low, $use, $high]);
         }
 
-        return new self($years ?? self::YEARS, $threshold, $given, $seed ?? 1, $runs ?? Projection::RUNS);
+        return new self($years ?? self::YEARS, $threshold, $given, $seed ?? 1, $runs ?? Projection::RUNS, $doneBelow);
     }
 
     /** @return array<string, mixed> as it is read again; empty where all is as shipped */

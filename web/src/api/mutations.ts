@@ -28,6 +28,12 @@ export const HANGS_ON = {
   weather: ['weather', ...OF_A_STAND],
   /** A note of a field day. */
   field: ['sheet', 'today'],
+  /** One's own account: how one is called stands in the strip. */
+  me: ['me', 'session', 'crew'],
+  /** Who is of the crew, and who did what. */
+  people: ['crew', 'acts', 'session', 'shed'],
+  /** What the crew set for all its work: all that is judged and mixed by it. */
+  crew: ['crew', 'acts', 'session', 'shed', ...OF_A_STAND],
   /** Only works something out, or is kept where it stands (who is here). */
   nothing: [],
 } as const satisfies Record<string, readonly string[]>;
@@ -51,6 +57,28 @@ export const MUTATIONS = {
   'DELETE /session/calendar': 'nothing',
   'DELETE /session': 'nothing',
   'POST /session/password': 'nothing',
+  'POST /password-reset': 'nothing',
+  'PUT /password-reset': 'nothing',
+  'POST /invites/{token}': 'nothing',
+
+  'PATCH /me': 'me',
+  'PUT /me/password': 'me',
+  'POST /me/second-factor': 'nothing',
+  'PUT /me/second-factor': 'me',
+  'DELETE /me/second-factor': 'me',
+  'POST /me/recovery-codes': 'me',
+  'DELETE /me/sessions': 'me',
+  'DELETE /me/sessions/{open}': 'me',
+  'POST /me/tokens': 'me',
+  'DELETE /me/tokens/{accessToken}': 'me',
+
+  'PATCH /crew': 'crew',
+  'POST /crew/close': 'nothing',
+  'POST /crew/invites': 'people',
+  'DELETE /crew/invites/{invite}': 'people',
+  'PATCH /crew/members/{member}': 'people',
+  'DELETE /crew/members/{member}': 'people',
+  'POST /crew/members/{member}/reset-code': 'people',
 
   'POST /grounds': 'ground',
   'PATCH /grounds/{ground}': 'ground',

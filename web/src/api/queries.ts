@@ -274,3 +274,10 @@ export const speciesListQuery = (ask: SpeciesAsk) =>
     },
     staleTime: Infinity,
   });
+export const meQuery = () => queryOptions({ queryKey: ['me'], queryFn: () => unwrap(api.GET('/me')) });
+export const crewQuery = () => queryOptions({ queryKey: ['crew'], queryFn: () => unwrap(api.GET('/crew')) });
+export const actsQuery = (before: number | null) =>
+  queryOptions({
+    queryKey: ['acts', before],
+    queryFn: () => unwrap(api.GET('/crew/acts', { params: { query: before === null ? {} : { before } } })),
+  });

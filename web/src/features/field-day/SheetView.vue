@@ -173,6 +173,9 @@ const strictest = computed(() => props.snapshot.strictest ?? props.snapshot.prod
         <li v-for="c in snapshot.cleanUp" :key="c.code">{{ c.name }}</li>
       </ol>
     </template>
+    <p v-if="snapshot.jurisdiction" class="small">
+      <b>{{ t('field.jurisdiction') }}</b> {{ snapshot.jurisdiction }}
+    </p>
     <div class="warn">
       <h3>{{ t('field.emergency') }}</h3>
       <p>
