@@ -46,7 +46,6 @@ final readonly class Tables
         'photos' => ['sighting_id' => 'sightings', 'sheet_id' => 'sheets'],
         'records' => ['crew_id' => 'crews'],
         'field_notes' => ['crew_id' => 'crews'],
-        'record_actives' => ['crew_id' => 'crews'],
         'record_amendments' => ['record_id' => 'records'],
         'record_lessons' => ['crew_id' => 'crews'],
         'settled_duties' => ['crew_id' => 'crews'],
@@ -56,7 +55,6 @@ final readonly class Tables
         'sprayer_uses' => ['sprayer_id' => 'sprayers'],
         'containers' => ['crew_id' => 'crews'],
         'batches' => ['crew_id' => 'crews'],
-        'batch_cards' => ['crew_id' => 'crews'],
         'draws' => ['container_id' => 'containers'],
         'tools' => ['crew_id' => 'crews'],
         'loans' => ['tool_id' => 'tools'],
@@ -82,6 +80,9 @@ final readonly class Tables
         'jobs' => 'of a moment',
         'failed_jobs' => 'of a moment',
         'papers' => 'printed again',
+        // triggers fill them from what is carried
+        'record_actives' => 'kept by the database itself',
+        'batch_cards' => 'kept by the database itself',
     ];
 
     /** Columns that nobody carries to another installation. */

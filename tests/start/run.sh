@@ -54,6 +54,13 @@ tables_are_shut() {
   local mine=("-p$(of_env DB_PASSWORD)" thicket)
   ! database_as thicket "${mine[@]}" 'DROP TRIGGER records_sealed_update' && database_as thicket "${mine[@]}" 'SELECT 1'
 }
+art() { THICKET_VAR="$place/start" php artisan "$@" >>"$log" 2>&1; }
+refused() { ! art "$@"; }
+says_now() { local wanted="$1"; shift; : > "$log"; "$@"; says "$wanted"; }
+zip_broken() { # one letter of one table is another
+  php -r '$z = new ZipArchive(); $z->open($argv[1]); $t = $z->getFromName("tables/grounds.jsonl");
+    $z->addFromString("tables/grounds.jsonl", preg_replace("/elevation/", "Elevation", $t, 1)); $z->close();' "$1"
+}
 second_is_refused() { bash bin/start --empty 2>&1 | grep -q 'another bin/start of this checkout is running'; }
 trap finish EXIT
 
@@ -88,6 +95,18 @@ rm -f "$place/start/mariadb/.complete"
 begin
 expect 'a half-made database is made anew' says '^An earlier start broke off while making the database'
 expect 'with the demo and its sign-ins' says '^Demo sign-ins '
+expect 'all of a crew is written as one file' art thicket:bundle "$place/one.zip"
+interrupt
+rm -rf "$place/start/storage/app/photos"
+begin --fresh --empty
+broken="$place/broken.zip"; cp "$place/one.zip" "$broken"; zip_broken "$broken"
+expect 'a file that was changed on the way is refused' refused thicket:take-in "$broken"
+expect 'and nothing of it is kept' says_now '^Setup code' art thicket:prepare --empty
+expect 'an empty installation takes it in' art thicket:take-in "$place/one.zip"
+expect 'and no second one' refused thicket:take-in "$place/one.zip"
+expect 'it verifies there under the new key' art thicket:verify
+expect 'written again' art thicket:bundle "$place/two.zip"
+expect 'it is the same crew' php tests/start/same-bundle.php "$place/one.zip" "$place/two.zip"
 interrupt
 THICKET_NOW=someday begin
 expect 'a clock that cannot be read is refused plainly' says 'THICKET_NOW or THICKET_TODAY cannot be read'
