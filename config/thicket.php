@@ -27,6 +27,7 @@ return [
         'api/v1/sheets/[^/]+/tracks' => 14_000_000,
         'api/v1/grounds/[^/]+/imports(/preview)?' => 14_000_000,
         'api/v1/outlines' => 14_000_000,
+        'api/v1/places' => 14_000_000,
         'api/v1/stands/[^/]+/tally/csv' => 500_000,
     ],
 

@@ -200,6 +200,7 @@ Route::middleware(['auth:sanctum', ByToken::class])->group(static function (): v
     Route::get('imports/{import}', [ExchangeController::class, 'progress'])->middleware('can:write');
     Route::delete('imports/{import}', [ExchangeController::class, 'stop'])->middleware('can:write');
     Route::post('outlines', [OutlineController::class, 'trace']);
+    Route::post('places', [OutlineController::class, 'place']);
     Route::get('patches/{patch}', [PatchController::class, 'show']);
     Route::get('patches/{patch}/outlines', [PatchOutlineController::class, 'index']);
     Route::get('stands/{stand}/count', [CountController::class, 'show']);
@@ -313,6 +314,7 @@ Route::middleware(['auth:sanctum', ByToken::class])->group(static function (): v
         Route::put('stands/{stand}/priority', [SeasonController::class, 'updatePriority']);
         Route::put('shed/cards/{card}/packs', [ShoppingController::class, 'updatePacks']);
         Route::post('shed/cards', [LabelCardController::class, 'store']);
+        Route::post('shed/cards/starters', [LabelCardController::class, 'starters']);
         Route::post('shed/card-versions/{version}/confirm', [LabelCardController::class, 'confirm']);
         Route::patch('shed/choices', [ShedController::class, 'updateChoices']);
     });

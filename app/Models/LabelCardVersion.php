@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $label_card_id
  * @property int $version
  * @property array<string, mixed> $body the card as typed, read by the core
+ * @property bool $template to begin with: a label is copied into the next version, and that is confirmed
  * @property string $entered_by
  * @property string|null $confirmed_by
  * @property \Illuminate\Support\Carbon|null $confirmed_at
@@ -22,10 +23,24 @@ final class LabelCardVersion extends Model
 {
     use HasUuids;
 
-    protected $fillable = ['id', 'label_card_id', 'version', 'body', 'entered_by', 'confirmed_by', 'confirmed_at'];
+    protected $fillable = [
+        'id',
+        'label_card_id',
+        'version',
+        'body',
+        'template',
+        'entered_by',
+        'confirmed_by',
+        'confirmed_at',
+    ];
 
     /** @var array<string, string> */
-    protected $casts = ['body' => 'array', 'confirmed_at' => 'datetime', 'version' => 'integer'];
+    protected $casts = [
+        'body' => 'array',
+        'confirmed_at' => 'datetime',
+        'version' => 'integer',
+        'template' => 'boolean',
+    ];
 
     /** @return BelongsTo<LabelCard, $this> */
     public function card(): BelongsTo

@@ -242,6 +242,7 @@ final readonly class ShedResource
             'id' => $version->id,
             'version' => $version->version,
             'confirmed' => $card->confirmed,
+            'template' => $version->template,
             'registration' => $card->of->registration,
             'formulation' => $card->contents->formulation,
             'actives' => array_map(

@@ -23,6 +23,7 @@ return new class extends Migration {
             $table->foreignUuid('label_card_id')->constrained();
             $table->unsignedInteger('version');
             $table->json('body')->comment('the card as typed');
+            $table->boolean('template')->default(false)->comment('to be copied from a label; never confirmed');
             $table->foreignUuid('entered_by')->constrained('users');
             $table->foreignUuid('confirmed_by')->nullable()->constrained('users');
             $table->timestamp('confirmed_at')->nullable();

@@ -6,12 +6,11 @@ import './styles/kit.css';
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
-import { createI18n } from 'vue-i18n';
 import { api, Refusal } from './api/client';
 import { afterWrite } from './api/mutations';
 import App from './app/App.vue';
+import { firstLocale, i18n, speak } from './app/language';
 import { router } from './app/router';
-import en from './messages/en.json';
 
 const client = new QueryClient({
   defaultOptions: {
@@ -27,9 +26,5 @@ api.use(afterWrite(client));
 // the shell stays on the device, so that it opens without signal; a newer one is taken at the next start
 if ('serviceWorker' in navigator && import.meta.env.PROD)
   void import('virtual:pwa-register').then((w) => w.registerSW());
-createApp(App)
-  .use(createPinia())
-  .use(router)
-  .use(VueQueryPlugin, { queryClient: client })
-  .use(createI18n({ legacy: false, locale: 'en', messages: { en } }))
-  .mount('#app');
+void speak(firstLocale());
+createApp(App).use(createPinia()).use(router).use(VueQueryPlugin, { queryClient: client }).use(i18n).mount('#app');

@@ -10,6 +10,7 @@ use App\Models\LabelCard;
 use App\Models\LabelCardVersion;
 use App\Resources\ShedResource;
 use App\Support\JobClock;
+use App\Text\Sentences;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -59,6 +60,31 @@ final class LabelCardController extends Controller
         return $this->json($this->resource->shed($user->crew), 201);
     }
 
+    /** Cards of common generic products to begin with; those that are there already stay as they are. */
+    public function starters(Request $request, Sentences $sentences): JsonResponse
+    {
+        Gate::authorize('lead');
+        $in = $this->fields($request);
+        $this->done($in);
+        $user = $this->user($request);
+        $there = LabelCard::query()->where('crew_id', $user->crew_id)->pluck('product')->all();
+        foreach ($this->catalogue->cardTemplates() as $template) {
+            if (in_array($template->product(), $there, true)) {
+                continue;
+            }
+            $card = LabelCard::create(['crew_id' => $user->crew_id, 'product' => $template->product()]);
+            LabelCardVersion::create([
+                'label_card_id' => $card->id,
+                'version' => 1,
+                'body' => $template->body($sentences->name('card.template')),
+                'template' => true,
+                'entered_by' => $user->id,
+            ]);
+        }
+
+        return $this->json($this->resource->shed($user->crew), 201);
+    }
+
     /**
      * The newest version of a card as a document that another crew can enter; nobody's confirmation travels with it.
      */
@@ -88,6 +114,12 @@ final class LabelCardController extends Controller
         $this->passwordAgain($request);
         if ($version->confirmed_at !== null) {
             throw new Stopped(409, 'This version is confirmed already.');
+        }
+        if ($version->template) {
+            throw new Stopped(
+                409,
+                'This is a template: copy your own label into it, which makes a new version, and confirm that one.',
+            );
         }
         SecurityLog::note('card confirmed', $request, ['version' => $version->id]);
         $version->update(['confirmed_by' => $user->id, 'confirmed_at' => $clock->now()]);

@@ -12,6 +12,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Thicket\Input\Refused;
 use Thicket\Survey\Outline;
+use Thicket\Survey\PlaceText;
 
 /** Works out an outline from what was drawn, measured, paced or walked, with its area: nothing is kept. */
 final class OutlineController extends Controller
@@ -19,6 +20,22 @@ final class OutlineController extends Controller
     private const WAYS = ['polygon', 'circle', 'rectangle', 'legs', 'walk', 'gpx', 'line'];
 
     public function __construct(private readonly TraceReader $reader, private readonly Sentences $sentences) {}
+
+    /** Where a place is, as somebody pasted it, or the middle of the shapes of a file. */
+    public function place(Request $request): JsonResponse
+    {
+        $in = $this->fields($request);
+        $text = $in->raw('text');
+        (is_string($text) && trim($text) !== '') || $in->fault('text', 'Paste latitude and longitude, or give a file.');
+        $this->done($in);
+        $place = PlaceText::read(is_string($text) ? $text : '');
+
+        return $this->json([
+            'latitude' => (string) $place->position[1],
+            'longitude' => (string) $place->position[0],
+            'shapes' => $place->shapes,
+        ]);
+    }
 
     public function trace(Request $request): JsonResponse
     {

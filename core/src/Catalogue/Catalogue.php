@@ -267,6 +267,15 @@ final class Catalogue
         );
     }
 
+    /** @return list<CardTemplate> label cards to begin with */
+    public function cardTemplates(): array
+    {
+        return array_map(
+            static fn(Node $card): CardTemplate => new CardTemplate($card),
+            array_values($this->root->nodes('card-templates')),
+        );
+    }
+
     /** @return list<Mixture> actives that practice gives together */
     public function mixtures(): array
     {

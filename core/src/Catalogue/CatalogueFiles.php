@@ -36,6 +36,7 @@ final readonly class CatalogueFiles
         'mixtures',
         'covers',
         'plantings',
+        'card-templates',
     ];
 
     public function __construct(private string $dataDirectory, private string $schemaDirectory) {}

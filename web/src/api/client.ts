@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch';
+import { spoken } from '@/app/language';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -47,7 +48,7 @@ export const forgetAnswers = (): void => held.clear();
 const guard: Middleware = {
   async onRequest({ request }) {
     request.headers.set('Accept', 'application/json');
-    request.headers.set('Accept-Language', 'en');
+    request.headers.set('Accept-Language', spoken());
     const known = request.method === 'GET' ? held.get(request.url) : undefined;
     if (known) request.headers.set('If-None-Match', known.tag);
     if (request.method !== 'GET') {

@@ -38,7 +38,7 @@ export const HANGS_ON = {
   nothing: [],
 } as const satisfies Record<string, readonly string[]>;
 /** Hangs on no write. */
-export const STANDS_STILL = ['handbook', 'sums', 'comparison', 'key', 'search', 'paper', 'calendar'] as const;
+export const STANDS_STILL = ['handbook', 'sums', 'comparison', 'key', 'search', 'paper', 'calendar', 'invite'] as const;
 
 type Verb = 'post' | 'put' | 'patch' | 'delete';
 /** Every write of openapi.yaml: 'POST /grounds'. */
@@ -88,6 +88,7 @@ export const MUTATIONS = {
   'POST /grounds/{ground}/imports': 'ground',
   'DELETE /imports/{import}': 'nothing',
   'POST /outlines': 'nothing',
+  'POST /places': 'nothing',
   'PATCH /patches/{patch}': 'ground',
   'POST /patches/{patch}/split': 'ground',
   'POST /patches/{patch}/merge': 'ground',
@@ -144,6 +145,7 @@ export const MUTATIONS = {
 
   'PATCH /shed/choices': 'shed',
   'POST /shed/cards': 'shed',
+  'POST /shed/cards/starters': 'shed',
   'PUT /shed/cards/{card}/packs': 'shed',
   'POST /shed/card-versions/{version}/confirm': 'shed',
   'POST /shed/containers': 'shed',

@@ -8,6 +8,7 @@ import { useSession } from '@/composables/useSession';
 import { sendFor } from '@/features/field-mode/sending';
 import { passwordAsked } from '@/features/session/password';
 import { useHand } from './hand';
+import { partWords, speak, spoken } from './language';
 import StemRail from './StemRail.vue';
 import TopStrip from './TopStrip.vue';
 import { useKeys } from './useKeys';
@@ -30,14 +31,17 @@ const { data: stand, error } = useQuery(
 );
 watch(error, (e) => e && hand.take(null));
 watchEffect(() => {
-  if (session.value && !signedIn.value && route.name !== 'sign-in')
+  if (session.value && !signedIn.value && route.name && !route.meta.open)
     void router.replace({ name: 'sign-in', query: { to: route.fullPath } });
   document.documentElement.dataset.light = user.value?.light ?? 'day';
   document.title =
-    route.name && route.name !== 'sign-in'
-      ? `${t(`station.${String(route.name)}`)} · Gallant Thicket`
-      : 'Gallant Thicket';
+    route.name && !route.meta.open ? `${t(`station.${String(route.name)}`)} · Gallant Thicket` : 'Gallant Thicket';
 });
+watch(
+  () => user.value?.locale,
+  (own) => own && own !== spoken() && void speak(own),
+  { immediate: true },
+);
 // whose notes are sent: never anybody else's
 watch(
   () => user.value?.id ?? null,
@@ -53,22 +57,24 @@ const { searching, helping } = useKeys({
 </script>
 
 <template>
-  <template v-if="session && signedIn && route.meta.bare">
-    <RouterView :key="route.path" />
-    <PasswordDialog v-if="passwordAsked" @done="(given) => passwordAsked?.(given)" />
-  </template>
-  <div v-else-if="session && signedIn" class="frame">
-    <a class="skip" href="#bench">{{ t('frame.skip') }}</a>
-    <StemRail :stand="stand ?? null" />
-    <TopStrip :stand="stand ?? null" @search="searching = true" @more="more = true" />
-    <main id="bench" tabindex="-1"><RouterView :key="route.path" /></main>
-    <SearchDialog v-if="searching" @close="searching = false" />
-    <MoreDialog v-if="more" @close="more = false" @help="((more = false), (helping = true))" />
-    <HelpDialog v-if="helping" @close="helping = false" />
-    <PasswordDialog v-if="passwordAsked" @done="(given) => passwordAsked?.(given)" />
-  </div>
-  <RouterView v-else-if="session" />
-  <p v-else class="wait" role="status">{{ t('frame.loading') }}</p>
+  <el-config-provider :locale="partWords as never">
+    <RouterView v-if="session && route.meta.open" />
+    <template v-else-if="session && signedIn && route.meta.bare">
+      <RouterView :key="route.path" />
+      <PasswordDialog v-if="passwordAsked" @done="(given) => passwordAsked?.(given)" />
+    </template>
+    <div v-else-if="session && signedIn" class="frame">
+      <a class="skip" href="#bench">{{ t('frame.skip') }}</a>
+      <StemRail :stand="stand ?? null" />
+      <TopStrip :stand="stand ?? null" @search="searching = true" @more="more = true" />
+      <main id="bench" tabindex="-1"><RouterView :key="route.path" /></main>
+      <SearchDialog v-if="searching" @close="searching = false" />
+      <MoreDialog v-if="more" @close="more = false" @help="((more = false), (helping = true))" />
+      <HelpDialog v-if="helping" @close="helping = false" />
+      <PasswordDialog v-if="passwordAsked" @done="(given) => passwordAsked?.(given)" />
+    </div>
+    <p v-else class="wait" role="status">{{ t('frame.loading') }}</p>
+  </el-config-provider>
 </template>
 
 <style scoped>

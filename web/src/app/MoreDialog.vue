@@ -6,7 +6,7 @@ import { useRouter } from 'vue-router';
 import { clearDrafts, countDrafts } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
 import { clearField, countUnsent } from '@/features/field-mode/fieldStore';
-import CalendarFeed from '@/features/session/CalendarFeed.vue';
+import { LOCALES, nameOf } from './language';
 import { leave } from '@/features/session/leaving';
 import ActButton from '@/components/form/ActButton.vue';
 import PickField from '@/components/form/PickField.vue';
@@ -52,7 +52,20 @@ const signOut = async (): Promise<void> => {
         :options="UNITS.map((u) => ({ value: u, label: t(`frame.${u}`) }))"
         @change="change({ units: $event })"
       />
-      <CalendarFeed />
+      <PickField
+        :model-value="user?.locale"
+        :label="t('account.language')"
+        :options="LOCALES.map((l) => ({ value: l, label: nameOf(l) }))"
+        @change="change({ locale: $event })"
+      />
+      <p class="row">
+        <RouterLink class="btn quiet small" :to="{ name: 'account' }" @click="emit('close')">{{
+          t('account.title')
+        }}</RouterLink>
+        <RouterLink class="btn quiet small" :to="{ name: 'crew' }" @click="emit('close')">{{
+          t('crew.title')
+        }}</RouterLink>
+      </p>
       <div class="row">
         <ActButton quiet small @click="emit('help')">{{ t('frame.help') }}</ActButton>
         <ActButton small @click="signOut">{{ unsent ? t('frame.signOutAll') : t('frame.signOut') }}</ActButton>

@@ -1,8 +1,8 @@
-const LOCALE = 'en-GB';
+import { formats } from '@/app/language';
 
 /** "Thu 3 Sep", with the year where asked; a calendar day has no zone. */
 export function dayText(day: string, year = false): string {
-  return new Intl.DateTimeFormat(LOCALE, {
+  return new Intl.DateTimeFormat(formats(), {
     weekday: 'short',
     day: 'numeric',
     month: 'short',
@@ -16,7 +16,7 @@ export function dayText(day: string, year = false): string {
 
 /** "25 Apr" of a catalogue day MM-DD. */
 export function monthDayText(monthDay: string): string {
-  return new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'short', timeZone: 'UTC' })
+  return new Intl.DateTimeFormat(formats(), { day: 'numeric', month: 'short', timeZone: 'UTC' })
     .format(new Date(`2000-${monthDay}T00:00:00Z`))
     .replace('Sept', 'Sep');
 }

@@ -1,7 +1,8 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import { api, jobDay, unwrap, type Schemas } from '@/api/client';
+import { api, forgetAnswers, jobDay, unwrap, type Schemas } from '@/api/client';
 import { sessionQuery } from '@/api/queries';
+import type { Locale } from '@/app/language';
 
 export type Units = 'us' | 'metric';
 export type Shown = { us: string; metric: string };
@@ -23,7 +24,7 @@ export function useSession() {
   };
 
   const set = (session: Schemas['Session']) => client.setQueryData(sessionQuery().queryKey, session);
-  const change = async (body: { units?: Units; light?: 'day' | 'sun' | 'dusk' }) => {
+  const change = async (body: { units?: Units; light?: 'day' | 'sun' | 'dusk'; locale?: Locale }) => {
     // shown at once: both strings are here already (B4), so the switch works without signal
     const now = data.value;
     if (now?.user) set({ ...now, user: { ...now.user, ...body } });
@@ -33,6 +34,11 @@ export function useSession() {
     lastChange = sent.catch(() => undefined);
     const answer = await sent;
     if (mine === changes) set(answer);
+    // sentences come from the server: all of them are asked again in the new language
+    if (body.locale) {
+      forgetAnswers();
+      await client.invalidateQueries();
+    }
   };
   /** Today where the Shed is. */
   const today = (): string => jobDay(data.value?.crew?.timeZone ?? 'UTC');

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formats } from '@/app/language';
 import { useI18n } from 'vue-i18n';
 import { jobNow } from '@/api/client';
 import FieldItem from './FieldItem.vue';
@@ -13,7 +14,7 @@ const props = defineProps<
 >();
 const { t } = useI18n();
 const now = (): string =>
-  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: props.timeZone }).format(jobNow());
+  new Intl.DateTimeFormat(formats(), { hour: '2-digit', minute: '2-digit', timeZone: props.timeZone }).format(jobNow());
 </script>
 
 <template>

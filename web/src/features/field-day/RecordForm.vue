@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formats } from '@/app/language';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -205,7 +206,9 @@ const takeBack = async (): Promise<void> => {
   </section>
   <form v-else class="stack" novalidate aria-labelledby="record-h" @submit.prevent="sign">
     <h2 id="record-h">{{ t('record.title') }}</h2>
-    <p v-if="restoredAt" class="note small">{{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}</p>
+    <p v-if="restoredAt" class="note small">
+      {{ t('frame.restored', { when: restoredAt.toLocaleString(formats()) }) }}
+    </p>
     <div v-if="noted && !tookOver" class="note stack">
       <p>{{ t('record.fromField', { n: noted.told.treated ?? 0 }) }}</p>
       <p v-if="noted.conflicts" class="warn">{{ t('record.differ') }}</p>

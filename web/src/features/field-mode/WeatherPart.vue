@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formats } from '@/app/language';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
@@ -49,7 +50,7 @@ const keep = (): void => {
   sky.value = '';
 };
 const clock = (at: string): string =>
-  new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: props.timeZone });
+  new Date(at).toLocaleTimeString(formats(), { hour: '2-digit', minute: '2-digit', timeZone: props.timeZone });
 const figure = (wire: unknown): string => {
   const q = wire as { value: string; unit: string } | { typed: string };
   return 'value' in q ? `${q.value} ${q.unit.replace('deg', '°')}` : q.typed;

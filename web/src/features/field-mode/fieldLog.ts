@@ -1,3 +1,4 @@
+import { formats } from '@/app/language';
 import type { Schemas } from '@/api/client';
 import type { FieldNote } from './fieldStore';
 
@@ -155,7 +156,7 @@ export function beforeStart(snapshot: Schemas['SheetSnapshot'], notes: readonly 
 }
 
 const clockOf = (at: string, timeZone: string): string =>
-  new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone });
+  new Date(at).toLocaleTimeString(formats(), { hour: '2-digit', minute: '2-digit', timeZone });
 /** As a field of amounts reads it again. */
 const typedOf = (figure: Figure | undefined): string =>
   figure ? `${figure.value} ${figure.unit.replace('deg', '')}` : '';

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formats } from '@/app/language';
 import { useQuery } from '@tanstack/vue-query';
 import { useEventListener } from '@vueuse/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
@@ -34,7 +35,7 @@ const groundId = computed<string | null>({
   set: (id) => void router.replace({ query: { ...route.query, ground: id ?? undefined } }),
 });
 const ground = computed(() => data.value?.data.find((g) => g.id === groundId.value) ?? data.value?.data[0] ?? null);
-const patchId = ref<string | null>(null);
+const patchId = ref<string | null>(typeof route.query.patch === 'string' ? route.query.patch : null);
 const { data: patch } = useQuery(
   computed(() => ({ ...patchQuery(patchId.value ?? ''), enabled: patchId.value !== null })),
 );
@@ -271,7 +272,7 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
             <section v-if="task" class="stack" aria-labelledby="task-h">
               <h2 id="task-h">{{ t(`ground.doing.${task}`, { name: patch?.name ?? '' }) }}</h2>
               <p v-if="restoredAt" class="note small">
-                {{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}
+                {{ t('frame.restored', { when: restoredAt.toLocaleString(formats()) }) }}
               </p>
               <div v-if="task === 'keeper'" class="row" role="group" :aria-label="t('ground.asA')">
                 <ActButton

@@ -15,7 +15,11 @@ import FilesField from '@/components/form/FilesField.vue';
 import { KINDS } from './marks';
 import { useImportProgress } from './useImportProgress';
 
-const props = defineProps<{ groundId: string }>();
+const props = defineProps<{
+  groundId: string;
+  /** A file that was given before. */
+  given?: { name: string; text: string } | null;
+}>();
 const emit = defineEmits<{ done: [] }>();
 const { t } = useI18n();
 const { format } = useSession();
@@ -34,7 +38,12 @@ const text = ref('');
 const fileName = ref('');
 /** It opens below the map: whoever asked for it is taken there. */
 const panel = useTemplateRef<HTMLElement>('panel');
-onMounted(() => panel.value?.scrollIntoView({ block: 'start' }));
+onMounted(() => {
+  if (props.given) {
+    [fileName.value, text.value] = [props.given.name, props.given.text];
+    void look();
+  } else panel.value?.scrollIntoView({ block: 'start' });
+});
 const columns = ref<Record<string, string>>({});
 const preview = ref<Schemas['ImportPreview'] | null>(null);
 type Row = Schemas['ImportPreview']['rows'][number];

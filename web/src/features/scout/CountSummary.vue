@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formats } from '@/app/language';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
@@ -32,7 +33,7 @@ const rows = computed(() => {
   <div class="stack">
     <template v-if="count.census">
       <p>
-        <span class="pour">{{ count.census.stems.toLocaleString('en-GB') }}</span> {{ t('scout.stems') }}
+        <span class="pour">{{ count.census.stems.toLocaleString(formats()) }}</span> {{ t('scout.stems') }}
         <b v-if="count.census.estimated" class="est">{{ t('scout.sum.estimated') }}</b>
       </p>
       <figure class="histogram" :aria-label="t('scout.sum.histogram')">
@@ -41,7 +42,7 @@ const rows = computed(() => {
             >{{ format(c.from) }}<template v-if="c.below"> – {{ format(c.below) }}</template></span
           >
           <span class="bar" :class="{ hollow: c.estimated }" :style="{ width: `${(50 * c.stems) / tallest}%` }"></span
-          ><b>{{ c.stems.toLocaleString('en-GB') }}</b>
+          ><b>{{ c.stems.toLocaleString(formats()) }}</b>
         </div>
       </figure>
       <dl>
@@ -52,7 +53,7 @@ const rows = computed(() => {
         <dt>{{ t('scout.sum.cuts') }}</dt>
         <dd>
           <span v-for="c in count.census.cuts" :key="c.name" class="line"
-            ><b>{{ c.cuts.toLocaleString('en-GB') }}</b> {{ c.name }}</span
+            ><b>{{ c.cuts.toLocaleString(formats()) }}</b> {{ c.name }}</span
           >
         </dd>
       </dl>
@@ -61,13 +62,13 @@ const rows = computed(() => {
       <h3>{{ t(`scout.sum.${kind}`) }}</h3>
       <template v-if="sample">
         <p v-if="sample.all && sample.all.total !== null">
-          <b>{{ sample.all.total.toLocaleString('en-GB') }}</b> {{ t('scout.sum.inAll')
+          <b>{{ sample.all.total.toLocaleString(formats()) }}</b> {{ t('scout.sum.inAll')
           }}<template v-if="sample.all.totalLow !== null && sample.all.totalHigh !== null"
             >,
             {{
               t('scout.sum.interval', {
-                low: sample.all.totalLow.toLocaleString('en-GB'),
-                high: sample.all.totalHigh.toLocaleString('en-GB'),
+                low: sample.all.totalLow.toLocaleString(formats()),
+                high: sample.all.totalHigh.toLocaleString(formats()),
               })
             }}</template
           >
@@ -125,7 +126,7 @@ const rows = computed(() => {
           <b>{{ dayText(h.visitedOn, true) }}</b> {{ t(`scout.kind.${h.kind}`)
           }}<template v-if="h.zone"> · {{ h.zone }}</template
           ><template v-if="h.stems !== null"> · {{ t('scout.history.stems', { n: h.stems }) }}</template>
-          <span class="soft"> · {{ h.by }}, {{ h.at ? new Date(h.at).toLocaleString('en-GB') : '' }}</span>
+          <span class="soft"> · {{ h.by }}, {{ h.at ? new Date(h.at).toLocaleString(formats()) : '' }}</span>
         </li>
       </ul>
     </details>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formats } from '@/app/language';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
@@ -52,7 +53,7 @@ const confirm = async (species: string | null): Promise<void> => {
     </div>
     <template v-if="open">
       <p v-if="restoredAt" class="note small">
-        {{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}
+        {{ t('frame.restored', { when: restoredAt.toLocaleString(formats()) }) }}
       </p>
       <KeyForm v-model="seen" :ground="stand.groundId">
         <template #candidate="{ candidate }">

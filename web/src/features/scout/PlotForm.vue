@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formats } from '@/app/language';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
@@ -172,7 +173,9 @@ const save = async (): Promise<void> => {
         })
       }}
     </p>
-    <p v-if="restoredAt" class="note small">{{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}</p>
+    <p v-if="restoredAt" class="note small">
+      {{ t('frame.restored', { when: restoredAt.toLocaleString(formats()) }) }}
+    </p>
     <TextField
       v-model="sheet.size"
       :label="t(seedlings ? 'scout.plots.frame' : 'scout.plots.radius')"

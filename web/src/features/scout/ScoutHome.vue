@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formats } from '@/app/language';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -101,7 +102,7 @@ const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') 
       </div>
       <template v-if="naming">
         <p v-if="restoredAt" class="note small">
-          {{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}
+          {{ t('frame.restored', { when: restoredAt.toLocaleString(formats()) }) }}
         </p>
         <div class="row">
           <ChoiceField

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formats } from '@/app/language';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
@@ -77,7 +78,7 @@ const takePlace = async (latitude: string, longitude: string): Promise<void> => 
   await save();
 };
 const when = computed(() =>
-  new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' })
+  new Intl.DateTimeFormat(formats(), { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' })
     .format(new Date(props.sighting.at))
     .replace('Sept', 'Sep')
     .replace(',', ''),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formats } from '@/app/language';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -131,7 +132,7 @@ const plan = computed(() =>
         <template v-if="way === 'grid' || way === 'counter'">
           <p class="small soft">{{ t('scout.tallyHelp') }} {{ t('scout.diameterRule') }}</p>
           <p v-if="restoredAt" class="note small">
-            {{ t('frame.restored', { when: restoredAt.toLocaleString('en-GB') }) }}
+            {{ t('frame.restored', { when: restoredAt.toLocaleString(formats()) }) }}
           </p>
           <TallyGrid v-if="way === 'grid'" ref="grid" v-model="rows" :disabled="!mayWrite" :girth="girth" :at="at" />
           <CounterPad v-else v-model="rows" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formats } from '@/app/language';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -29,13 +30,13 @@ const { data, error } = useQuery(computed(() => calendarDaysQuery(first.value, l
 const days = computed(() => byDay(data.value?.entries ?? []));
 const on = (day: string): CalendarEntry[] => days.value.find((d) => d.day === day)?.entries ?? [];
 const monthText = computed(() =>
-  new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
+  new Intl.DateTimeFormat(formats(), { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
     new Date(`${month.value}-01T00:00:00Z`),
   ),
 );
 const weekdays = computed(() =>
   weeks.value[0]!.map((day) =>
-    new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' }).format(new Date(`${day}T00:00:00Z`)),
+    new Intl.DateTimeFormat(formats(), { weekday: 'short', timeZone: 'UTC' }).format(new Date(`${day}T00:00:00Z`)),
   ),
 );
 /** The planned job that is being carried, and the day under it. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formats } from '@/app/language';
 import { useTemplateRef, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Refusal } from '@/api/client';
@@ -22,7 +23,7 @@ const left = (day: string): string => `${along(day, first(), last()) * 100}%`;
 const width = (from: string, until: string): string =>
   `${(along(plusDays(until, 1), first(), last()) - along(from, first(), last())) * 100}%`;
 const monthName = (day: string): string =>
-  new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' })
+  new Intl.DateTimeFormat(formats(), { month: 'short', timeZone: 'UTC' })
     .format(new Date(`${day}T00:00:00Z`))
     .slice(0, 3);
 const said = (job: SeasonJob, placed: Placed | null): string =>

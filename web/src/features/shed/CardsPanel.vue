@@ -125,6 +125,9 @@ const lines = (v: Version): { name: string; value: string }[] =>
               t('shed.confirmed', { name: v.confirmedBy ?? '', day: v.confirmedOn ? dayText(v.confirmedOn, true) : '' })
             }}</b>
           </p>
+          <p v-else-if="v.template" class="small">
+            <b>{{ t('shed.template') }}</b>
+          </p>
           <div v-else class="row">
             <span class="fault">{{ t('shed.unconfirmed', { name: v.enteredBy }) }}</span><ActButton
               v-if="isLead"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formats } from '@/app/language';
 import { useScroll } from '@vueuse/core';
 import { computed, onMounted, useTemplateRef } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -14,7 +15,7 @@ const x = (day: string): number => LEFT + partOfYear(day) * (WIDTH - LEFT);
 const MONTHS = Array.from({ length: 12 }, (_, i) => i + 1);
 const monthStart = (m: number): number => x(`${props.year.year}-${String(m).padStart(2, '0')}-01`);
 const monthName = (m: number): string =>
-  new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' })
+  new Intl.DateTimeFormat(formats(), { month: 'short', timeZone: 'UTC' })
     .format(new Date(Date.UTC(2024, m - 1, 1)))
     .slice(0, 3);
 const runs = computed(() => {
