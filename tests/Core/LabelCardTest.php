@@ -530,3 +530,18 @@ it('takes what is not said for no, and a card that nobody confirmed for unconfir
         ])
         ->toBe([30, 90, 7, 14]);
 });
+
+it('begins with cards that read as cards, of actives and ways that are known, and hold no rate', function () {
+    foreach (catalogue()->cardTemplates() as $template) {
+        $card = LabelCard::read(Fields::of($template->body('x'), $faults = new Faults()), catalogue());
+        $faults->throwIfAny();
+        expect($card?->product)
+            ->toBe($template->product())
+            // what a label decides is left to the label
+            ->and($card?->directions->sites)
+            ->toBe([]);
+        foreach ($card->directions->uses ?? [] as $use) {
+            expect([$use->min, $use->max, catalogue()->hasMethod($use->method)])->toBe([null, null, true]);
+        }
+    }
+});

@@ -64,8 +64,6 @@ final class LabelCardController extends Controller
     public function starters(Request $request, Sentences $sentences): JsonResponse
     {
         Gate::authorize('lead');
-        $in = $this->fields($request);
-        $this->done($in);
         $user = $this->user($request);
         $there = LabelCard::query()->where('crew_id', $user->crew_id)->pluck('product')->all();
         foreach ($this->catalogue->cardTemplates() as $template) {

@@ -86,6 +86,7 @@ const keep = async (): Promise<void> => {
           :label="s.label"
           :fault="at(pointer(s.name))"
           :disabled="!isLead"
+          width="100%"
           :options="CHOICES[s.name] ?? []"
         />
         <TextField
