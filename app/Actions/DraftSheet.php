@@ -104,7 +104,7 @@ final readonly class DraftSheet
             ],
             'map' => $this->map($stand, $situation, $products),
             'target' => [
-                'name' => $species->commonName(),
+                'name' => $this->sentences->called($species->commonName()),
                 'scientific' => $species->scientificName(),
                 'stems' => $situation->stemCount(),
                 'stage' =>
@@ -114,11 +114,13 @@ final readonly class DraftSheet
             ],
             'lookAlikes' => array_map(
                 fn(array $l): array => [
-                    'name' => $this->catalogue->species($l['other'])->commonName(),
+                    'name' => $this->sentences->called($this->catalogue->species($l['other'])->commonName()),
                     'tests' => array_map(
                         fn(LookTest $t): string => $this->sentences->both('sheet.look-test', [
                             'test' => $this->sentences->lookTest($t),
-                            'plant' => $this->catalogue->species($t->pointsTo('yes'))->commonName(),
+                            'plant' => $this->sentences->called(
+                                $this->catalogue->species($t->pointsTo('yes'))->commonName(),
+                            ),
                         ])['us'],
                         $l['pair']->tests(),
                     ),

@@ -51,6 +51,9 @@ final class User extends Authenticatable
         'gone_at',
     ];
 
+    /** @var array<string, string> */
+    protected $attributes = ['locale' => 'en'];
+
     /** Nobody is remembered beyond the session, so there is no such column. */
     protected $rememberTokenName = '';
 

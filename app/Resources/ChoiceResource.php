@@ -73,7 +73,7 @@ final readonly class ChoiceResource
             'others' => array_map(
                 fn(string $species, ?string $effect): array => [
                     'species' => $species,
-                    'name' => $this->catalogue->species($species)->commonName(),
+                    'name' => $this->sentences->called($this->catalogue->species($species)->commonName()),
                     'effect' => $effect ?? 'unknown',
                     'effectName' => $this->sentences->name('effect.' . ($effect ?? 'unknown')),
                 ],
@@ -95,7 +95,7 @@ final readonly class ChoiceResource
         return match (true) {
             $what === 'wage' => $this->sentences->name('price.wage'),
             in_array($what, Prices::MATERIALS, true) => $this->sentences->name("material.{$what}"),
-            default => $this->catalogue->active($what)->name(),
+            default => $this->sentences->called($this->catalogue->active($what)->name()),
         };
     }
 

@@ -120,7 +120,7 @@ final readonly class HandbookResource
             'phenology' => $species->events() ?: new \stdClass(),
             'responses' => array_map(
                 fn(string $a): array => [
-                    'active' => $this->catalogue->active($a)->name(),
+                    'active' => $this->sentences->called($this->catalogue->active($a)->name()),
                     'effect' => $species->responseTo($a),
                 ],
                 $species->knownResponses(),
@@ -225,7 +225,7 @@ final readonly class HandbookResource
 
         return [
             'id' => $other->id(),
-            'name' => $other->commonName(),
+            'name' => $this->sentences->called($other->commonName()),
             'scientific' => $other->scientificName(),
             'danger' => $pair->danger(),
             'tests' => array_map($this->test(...), $pair->tests()),
@@ -240,8 +240,8 @@ final readonly class HandbookResource
         return [
             'question' => $this->sentences->lookTest($test),
             'handling' => $this->sentences->name('handling.' . $test->handling()),
-            'yes' => $this->catalogue->species($test->pointsTo('yes'))->commonName(),
-            'no' => $this->catalogue->species($test->pointsTo('no'))->commonName(),
+            'yes' => $this->sentences->called($this->catalogue->species($test->pointsTo('yes'))->commonName()),
+            'no' => $this->sentences->called($this->catalogue->species($test->pointsTo('no'))->commonName()),
         ];
     }
 
@@ -330,7 +330,7 @@ final readonly class HandbookResource
             $detail = $this->sentences->name('family.' . $this->catalogue->method($found['id'])->family());
         } else {
             $species = $this->catalogue->species($found['id']);
-            [$name, $detail] = [$species->commonName(), $species->scientificName()];
+            [$name, $detail] = [$this->sentences->called($species->commonName()), $species->scientificName()];
         }
         $known = in_array($found['name'], [$name, $detail], true);
 
@@ -347,7 +347,7 @@ final readonly class HandbookResource
     {
         return [
             'id' => $species->id(),
-            'name' => $species->commonName(),
+            'name' => $this->sentences->called($species->commonName()),
             'scientific' => $species->scientificName(),
             'habit' => $this->sentences->name("habit.{$species->habit()}"),
         ];

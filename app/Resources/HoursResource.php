@@ -103,7 +103,7 @@ final readonly class HoursResource
     {
         return [
             'species' => $species->id(),
-            'name' => $species->commonName(),
+            'name' => $this->sentences->called($species->commonName()),
             'ground' => $stand->patch->ground->name,
             'why' => $season->why,
             'until' => Format::day($season->until),

@@ -76,7 +76,7 @@ final readonly class KeyResource
 
         return [
             'id' => $candidate->speciesId,
-            'name' => $species->commonName(),
+            'name' => $this->sentences->called($species->commonName()),
             'scientific' => $species->scientificName(),
             'percent' => (int) round(100 * $candidate->share),
             'agrees' => $candidate->agrees,

@@ -100,7 +100,10 @@ final readonly class ProgrammeResource
                     fn(Step $s): array => [
                         'id' => $s->id,
                         'method' => ['id' => $s->method, 'name' => $this->sentences->name("method.{$s->method}")],
-                        'active' => $s->active === null ? null : $this->catalogue->active($s->active)->name(),
+                        'active' =>
+                            $s->active === null
+                                ? null
+                                : $this->sentences->called($this->catalogue->active($s->active)->name()),
                         'from' => Format::day($s->due_from),
                         'to' => Format::day($s->due_to),
                         'when' => $s->due_from === null ? '' : $this->when($s->due_from, $s->due_to),

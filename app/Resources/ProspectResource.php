@@ -38,7 +38,7 @@ final readonly class ProspectResource
         $unlocks = array_map(
             fn(RankedSpecies $c): array => [
                 'id' => $c->speciesId,
-                'name' => $this->catalogue->species($c->speciesId)->commonName(),
+                'name' => $this->sentences->called($this->catalogue->species($c->speciesId)->commonName()),
                 'percent' => (int) round(100 * $c->share),
                 'kept' => in_array($c->speciesId, $unnamed->kept, true),
                 'ways' => $this->ways(
@@ -55,9 +55,12 @@ final readonly class ProspectResource
 
         return [
             'holds' => $unnamed->holds(),
-            'kept' => array_map(fn(string $id): string => $this->catalogue->species($id)->commonName(), $unnamed->kept),
+            'kept' => array_map(
+                fn(string $id): string => $this->sentences->called($this->catalogue->species($id)->commonName()),
+                $unnamed->kept,
+            ),
             'listed' => array_map(
-                fn(string $id): string => $this->catalogue->species($id)->commonName(),
+                fn(string $id): string => $this->sentences->called($this->catalogue->species($id)->commonName()),
                 $unnamed->listed,
             ),
             'inPlay' => count($ranking->inPlay()),

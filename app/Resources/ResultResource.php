@@ -264,7 +264,10 @@ final readonly class ResultResource
                     'apart' => Format::quantity($one['kind']->apart()),
                     'care' => $one['kind']->isWoody() && $inSoil !== [] ? $this->sentences->name('gap.roots') : null,
                     'natives' => array_map(
-                        static fn(Species $s): array => ['id' => $s->id(), 'name' => $s->commonName()],
+                        fn(Species $s): array => [
+                            'id' => $s->id(),
+                            'name' => $this->sentences->called($s->commonName()),
+                        ],
                         $one['natives'],
                     ),
                 ],

@@ -107,7 +107,7 @@ final readonly class SeasonResource
         $plant =
             $job->stand->species === null
                 ? $this->sentences->name('plant.unnamed')
-                : $this->catalogue->species($job->stand->species)->commonName();
+                : $this->sentences->called($this->catalogue->species($job->stand->species)->commonName());
 
         return $this->sentences->name("method.{$job->step->method}") . ", {$plant}";
     }

@@ -29,7 +29,10 @@ final readonly class SightingResource
             'revision' => $sighting->revision,
             'standId' => $sighting->stand_id,
             'species' => $sighting->species,
-            'name' => $species?->commonName() ?? ($sighting->species ?? $this->sentences->name('plant.unnamed')),
+            'name' =>
+                $species === null
+                    ? $sighting->species ?? $this->sentences->name('plant.unnamed')
+                    : $this->sentences->called($species->commonName()),
             'scientific' => $species?->scientificName() ?? '',
             'ground' => ['id' => $sighting->ground_id, 'name' => $sighting->ground->name],
             'patch' =>
@@ -99,7 +102,9 @@ final readonly class SightingResource
         $other = array_values(array_diff(explode('--', $test['pair']), [$test['points']]))[0] ?? '';
 
         return [
-            'other' => $this->catalogue->hasSpecies($other) ? $this->catalogue->species($other)->commonName() : $other,
+            'other' => $this->catalogue->hasSpecies($other)
+                ? $this->sentences->called($this->catalogue->species($other)->commonName())
+                : $other,
             'by' => $test['by'] ?? null,
         ];
     }

@@ -343,7 +343,7 @@ final readonly class StandResource
     {
         return $stand->species === null
             ? $this->sentences->name('plant.unnamed')
-            : $this->catalogue->species($stand->species)->commonName();
+            : $this->sentences->called($this->catalogue->species($stand->species)->commonName());
     }
 
     /**
@@ -419,7 +419,7 @@ final readonly class StandResource
             'pair' => $look['pair']->id(),
             'other' => [
                 'id' => $look['other'],
-                'name' => $this->catalogue->species($look['other'])->commonName(),
+                'name' => $this->sentences->called($this->catalogue->species($look['other'])->commonName()),
                 'scientific' => $this->catalogue->species($look['other'])->scientificName(),
             ],
             'danger' => $look['pair']->danger(),
@@ -464,7 +464,10 @@ final readonly class StandResource
             'revision' => $step->revision,
             'rowId' => implode('/', array_filter([$step->method, $step->active, $step->label_card_version_id])),
             'method' => ['id' => $step->method, 'name' => $this->sentences->name("method.{$step->method}")],
-            'active' => $step->active === null ? null : $this->catalogue->active($step->active)->name(),
+            'active' =>
+                $step->active === null
+                    ? null
+                    : $this->sentences->called($this->catalogue->active($step->active)->name()),
             'why' => $step->why,
             'usesProduct' => $step->active !== null,
             'product' => $step->cardVersion?->card->product,

@@ -19,6 +19,10 @@ final class Sentences
 {
     /** Languages that people may choose; the first where nobody did. */
     public const LOCALES = ['en', 'es'];
+    /** Whose figures and dates a language takes: Spanish writes 2.5 as its readers here do. */
+    private const REGIONS = ['es' => 'es_MX'];
+    /** Placeholders that hold the name of a plant or an active. */
+    private const CALLED = ['active', 'by', 'could', 'id', 'other', 'plant'];
     /** Placeholders that hold what was measured or estimated on the ground. */
     private const MEASURED = ['distance', 'height', 'area', 'reading', 'wind'];
     /** Placeholders that hold what a label, a rule or a school asks. */
@@ -103,6 +107,15 @@ final class Sentences
     public function ofPlant(string $species, string $what): string
     {
         return $this->has("plant.{$species}.{$what}") ? $this->name("plant.{$species}.{$what}") : '';
+    }
+
+    /**
+     * A plant or an active in the language spoken, by its first name in the catalogue; that name where the language
+     * has none (lang/LOCALE/called.json).
+     */
+    public function called(string $name): string
+    {
+        return $this->messages($this->locale)["called.{$name}"] ?? $name;
     }
 
     /** A unit as people write it; the table of coefficients has some that nothing is measured in. */
@@ -217,7 +230,7 @@ final class Sentences
     {
         $key = "{$this->locale} {$pattern} {$day->getTimestamp()}";
         $this->dateFormatters["{$this->locale} {$pattern}"] ??= new \IntlDateFormatter(
-            $this->locale,
+            self::REGIONS[$this->locale] ?? $this->locale,
             timezone: 'UTC',
             pattern: $pattern,
         );
@@ -247,7 +260,12 @@ final class Sentences
                 'cover' => 'cover-kind',
             ][$name] ?? null;
 
-        return ($kind === null ? null : $this->pattern("{$kind}.{$value}")) ?? $value;
+        $word = $kind === null ? null : $this->pattern("{$kind}.{$value}");
+
+        return $word ??
+            (in_array($name, self::CALLED, true)
+                ? implode(', ', array_map($this->called(...), explode(', ', $value)))
+                : $value);
     }
 
     /** @param array<string, mixed> $values */
@@ -257,7 +275,10 @@ final class Sentences
         if (strpbrk($pattern, "{'") === false) {
             return $pattern;
         }
-        $this->formatters["{$this->locale} {$code}"] ??= new \MessageFormatter($this->locale, $pattern);
+        $this->formatters["{$this->locale} {$code}"] ??= new \MessageFormatter(
+            self::REGIONS[$this->locale] ?? $this->locale,
+            $pattern,
+        );
         $text = $this->formatters["{$this->locale} {$code}"]->format($values);
         if ($text === false) {
             throw new \LogicException(

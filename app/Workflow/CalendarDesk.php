@@ -162,7 +162,7 @@ final readonly class CalendarDesk
     {
         return $stand->species === null
             ? $this->sentences->name('plant.unnamed')
-            : $this->catalogue->species($stand->species)->commonName();
+            : $this->sentences->called($this->catalogue->species($stand->species)->commonName());
     }
 
     /** @return list<CalendarEntry> */
