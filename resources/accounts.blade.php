@@ -1,47 +1,49 @@
 <!doctype html>
-<html lang="en">
+<html lang="{{ $words->locale() }}">
 <head>
 <meta charset="utf-8">
-<title>Accounts {{ $year }}</title>
+<title>{{ $words->say('paper.accounts', ['year' => (string) $year]) }}</title>
 <style>
 {!! $face !!}
 @page {
     size: A4;
     margin: 14mm 14mm 16mm;
-    @bottom-left { content: "{{ $crew }} · accounts {{ $year }}"; font: 8pt Hyper; color: #44524a; }
+    @bottom-left { content: "{{ $words->say('paper.accounts-foot', ['crew' => $crew, 'year' => (string) $year]) }}"; font: 8pt Hyper; color: #44524a; }
     @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; }
 }
 {!! $style !!}
 </style>
 </head>
 <body>
-<h1>Accounts {{ $year }}</h1>
-<p>{{ $crew }}, taken out {{ $day }}, from signed records; money at the prices kept that day.</p>
+<h1>{{ $words->say('paper.accounts', ['year' => (string) $year]) }}</h1>
+<p>{{ $words->say('paper.accounts-of', ['crew' => $crew, 'day' => $day]) }}</p>
 @if ($told['all'] === null)
-<p>No record of this year.</p>
+<p>{{ $words->name('paper.no-record') }}</p>
 @else
 <p>
-<b>{{ $told['all']['hours'] }} hours</b>,
+<b>{{ $words->say('paper.hours', ['hours' => (string) $told['all']['hours']]) }}</b>,
 @if ($told['all']['money'] !== null) <b>{{ $told['all']['money'] }} {{ $told['currency'] }}</b>, @endif
-{{ $told['all']['treated'] }} plants treated
+{{ $words->say('paper.plants-treated', ['n' => (string) $told['all']['treated']]) }}
 @if ($told['all']['dead'] !== null)
-({{ $told['all']['dead'] }} found dead where somebody looked back)
+{{ $words->say('paper.found-dead', ['n' => (string) $told['all']['dead']]) }}
 @endif
-@if ($told['all']['released'] !== null), {{ $told['all']['released'] }} wanted trees given room @endif
+@if ($told['all']['released'] !== null), {{ $words->say('paper.released', ['n' => (string) $told['all']['released']]) }} @endif
 </p>
 @foreach ($told['by'] as $by)
-<h2>By {{ $by['of'] }}</h2>
+<h2>{{ $words->name("paper.by-{$by['of']}") }}</h2>
 <table>
 <tr>
-<th></th><th class="n">Records</th><th class="n">Hours</th><th class="n">Money</th><th class="n">Treated</th>
-<th class="n">Dead</th><th class="n">A hectare</th><th class="n">A dead plant</th>
+<th></th>
+@foreach (['Records', 'Hours', 'Money', 'treated', 'Dead', 'a-hectare', 'a-dead-plant'] as $column)
+<th class="n">{{ $words->name("paper.{$column}") }}</th>
+@endforeach
 </tr>
 @foreach ($by['lines'] as $line)
 <tr>
 <td>{{ $line['heading'] }}</td>
 <td class="n">{{ implode(', ', $line['records']) }}</td>
 <td class="n">{{ $line['hours'] }}</td>
-<td class="n">{{ $line['money'] ?? 'not known' }}</td>
+<td class="n">{{ $line['money'] ?? $words->name('paper.not-known') }}</td>
 <td class="n">{{ $line['treated'] }}</td>
 <td class="n">{{ $line['dead'] ?? '–' }}</td>
 <td class="n">{{ $line['perHectare'] ?? '–' }}</td>
@@ -52,17 +54,19 @@
 @endforeach
 @if ($told['all']['withoutTime'] !== [] || $told['all']['withoutMoney'] !== [])
 <p class="soft">
-@if ($told['all']['withoutTime'] !== []) Without time: record {{ implode(', ', $told['all']['withoutTime']) }}. @endif
-@if ($told['all']['withoutMoney'] !== []) Left out of the money, a price or the time being unknown:
-record {{ implode(', ', $told['all']['withoutMoney']) }}. @endif
+@if ($told['all']['withoutTime'] !== []) 
+{{ $words->say('paper.without-time', ['list' => implode(', ', $told['all']['withoutTime'])]) }}
+ @endif
+@if ($told['all']['withoutMoney'] !== []) 
+{{ $words->say('paper.without-money', ['list' => implode(', ', $told['all']['withoutMoney'])]) }}
+ @endif
 </p>
 @endif
 @if ($told['all']['amended'] !== [])
-<p class="soft">Put right in words since, and counted as signed:
-record {{ implode(', ', $told['all']['amended']) }}.</p>
+<p class="soft">{{ $words->say('paper.put-right', ['list' => implode(', ', $told['all']['amended'])]) }}</p>
 @endif
 @if ($told['actives'] !== [])
-<h2>Active put out</h2>
+<h2>{{ $words->name('paper.active-out') }}</h2>
 <table>
 @foreach ($told['actives'] as $one)
 <tr><td>{{ $one['active'] }}</td><td class="n">{{ $one['kilograms'] }} kg</td></tr>

@@ -1,15 +1,15 @@
 <!doctype html>
-<html lang="en">
+<html lang="{{ $words->locale() }}">
 <head>
 <meta charset="utf-8">
-<title>Mixing card</title>
+<title>{{ $words->name('paper.mixing-card') }}</title>
 <style>
 {!! $face !!}
 @page {
     size: A5 landscape;
     margin: 9mm 10mm 11mm;
     @bottom-left {
-        content: "The label and local rules decide. Licensed work is for licensed people.";
+        content: "{{ $words->name('paper.decide') }}";
         font: 7.5pt Hyper;
         color: #44524a;
     }
@@ -51,12 +51,18 @@ li { border-top: .3mm solid #10201a; padding: 1.3mm 0; font-size: 12pt; }
 <div class="grow">
 <h1>{{ $patch }}, {{ $ground }}: {{ $r['method']['name'] }}</h1>
 @foreach ($cards as $one)
-<div class="soft">{{ $one->product }}, {{ $one->of->registration }}, card version {{ $one->version }}</div>
+<div class="soft">
+{{ $words->say('paper.card-of', [
+    'product' => $one->product,
+    'registration' => $one->of->registration,
+    'version' => (string) $one->version,
+]) }}
+</div>
 @endforeach
 </div>
 <div style="text-align:right">
-<b>{{ $load['times'] }} × {{ $load['part'] ? 'part-load' : 'full load' }}</b><br>
-<span class="soft">{{ $both($load['finished']) }} each</span>
+<b>{{ $load['times'] }} × {{ $words->name($load['part'] ? 'paper.part-load' : 'paper.full-load') }}</b><br>
+<span class="soft">{{ $words->say('paper.each', ['amount' => $both($load['finished'])]) }}</span>
 </div>
 </div>
 <div class="two">
@@ -65,7 +71,7 @@ li { border-top: .3mm solid #10201a; padding: 1.3mm 0; font-size: 12pt; }
 @foreach ($load['products'] as $n => $one)
 <div>
 <span class="each">{{ $both($one['amount'] ?? null) }}</span> {{ $one['product'] }}
-<span class="soft">{{ $both($r['products'][$n]['strength']['percent'] ?? null, 'by weight') }}</span>
+<span class="soft">{{ $both($r['products'][$n]['strength']['percent'] ?? null, $words->name('paper.weight')) }}</span>
 </div>
 @endforeach
 @else
@@ -75,24 +81,34 @@ li { border-top: .3mm solid #10201a; padding: 1.3mm 0; font-size: 12pt; }
 <div class="pour">{{ $cup['measured'] ?? $both($load['product'] ?? null) }}</div>
 <div class="soft">
 @if ($cup)
-in the {{ $cup['tool'] }}; exactly {{ $both($load['product'] ?? null) }} of
+{{ $words->say('paper.in-tool-exactly', ['tool' => $cup['tool'], 'amount' => $both($load['product'] ?? null)]) }}
 @endif
-product, {{ $both($r['strength']['percent'] ?? null, 'by weight') }}, to {{ $both($load['finished']) }}
+{{ $words->say('paper.to-amount', [
+    'strength' => $both($r['strength']['percent'] ?? null, $words->name('paper.weight')),
+    'amount' => $both($load['finished']),
+]) }}
 </div>
 @endif
 <ol>
 @foreach ($load['steps'] as $step)
 <li>
 <span class="box"></span><span class="amount">{{ $both($step['amount'] ?? null, '?') }}</span> {{ $step['name'] }}
-<span class="soft">to the {{ \App\Print\Paper::mark($step['mark'], $units) }} mark</span>
+<span class="soft">
+{{ $words->say('paper.to-mark', ['mark' => \App\Print\Paper::mark($step['mark'], $units)]) }}
+</span>
 </li>
 @endforeach
 </ol>
 @foreach ($cups as $m)
 <div class="soft">
-{{ count($load['products']) > 1 ? $m['product'] . ': measure' : 'Measure' }} with the {{ $m['tool'] }}:
-{{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full, then ' : '' }}{{ $m['lastFill'] }}
-({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }}, never over the label).
+{{ $words->say('paper.measure-card', [
+    'product' => count($load['products']) > 1 ? $m['product'] : 'none',
+    'tool' => $m['tool'],
+    'cups' => (int) $m['fullCups'],
+    'last' => $m['lastFill'],
+    'error' => (string) $m['errorPercent'],
+    'under' => $m['under'] ? 'yes' : 'no',
+]) }}
 </div>
 @endforeach
 </div>

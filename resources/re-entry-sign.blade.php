@@ -1,8 +1,8 @@
 <!doctype html>
-<html lang="en">
+<html lang="{{ $words->locale() }}">
 <head>
 <meta charset="utf-8">
-<title>Keep out</title>
+<title>{{ $words->name('paper.keep-out') }}</title>
 <style>
 {!! $face !!}
 @page { size: A4 landscape; margin: 10mm; }
@@ -19,37 +19,46 @@ td:first-child { width: 46mm; color: #44524a; }
 </style>
 </head>
 <body>
-<h1>KEEP OUT</h1>
-<div class="why">Plants were treated with herbicide here. People, pets and stock stay out.</div>
+<h1>{{ $words->name('paper.keep-out') }}</h1>
+<div class="why">{{ $words->name('paper.keep-out-why') }}</div>
+@foreach ($others as $other)
+<div class="why"><b>{{ $other['keepOut'] }}</b> {{ $other['why'] }}</div>
+@endforeach
 <div class="until">
 @if ($until)
-until {{ $until }}
+{{ $words->name('paper.until') }} {{ $until }}
 @else
-until <span class="line">&nbsp;</span>
+{{ $words->name('paper.until') }} <span class="line">&nbsp;</span>
 @endif
 <small>
 @if ($hours === null)
-The label says how long: read it off there. And until all of it is dry.
+{{ $words->name('paper.sign-label') }}
 @elseif ($until)
-{{ $hours }} h after the work ended, by the label, and until all of it is dry.
+{{ $words->say('paper.sign-after', ['hours' => (string) $hours]) }}
 @else
-Write it in when the work ends: {{ $hours }} h later, by the label, and not before all of it is dry.
+{{ $words->say('paper.sign-write', ['hours' => (string) $hours]) }}
 @endif
 </small>
 </div>
 <table>
-<tr><td>Where</td><td><b>{{ $s['place']['patch'] }}, {{ $s['place']['ground'] }}</b></td></tr>
+<tr><td>{{ $words->name('paper.where') }}</td><td><b>{{ $s['place']['patch'] }}, {{ $s['place']['ground'] }}</b></td></tr>
 @foreach ($products as $one)
-<tr><td>Product</td><td>{{ $one['name'] }}, {{ $one['registration'] }} ({{ $one['activeName'] }})</td></tr>
+<tr><td>{{ $words->name('paper.Product') }}</td><td>{{ $one['name'] }}, {{ $one['registration'] }} ({{ $one['activeName'] }})</td></tr>
 @endforeach
-<tr><td>Treated</td><td>{{ $s['target']['name'] }}, {{ $s['method']['name'] }}; sheet {{ $sheet->number }}</td></tr>
-<tr><td>Not meanwhile</td><td>Pick, drink, graze, cut hay, burn or carry anything off.</td></tr>
-<tr><td>Questions</td><td>{{ $crew }} <span class="line">&nbsp;</span></td></tr>
-<tr><td>Poison centre</td><td><b>{{ $s['emergency']['poisonCentre'] ?? 'ask before you start' }}</b></td></tr>
+<tr><td>{{ $words->name('paper.treated') }}</td><td>{{ $words->say('paper.treated-what', [
+    'plant' => $s['target']['name'],
+    'method' => $s['method']['name'],
+    'number' => (string) $sheet->number,
+]) }}</td></tr>
+<tr><td>{{ $words->name('paper.not-meanwhile') }}</td><td>{{ $words->name('paper.not-what') }}</td></tr>
+<tr><td>{{ $words->name('paper.questions') }}</td><td>{{ $crew }} <span class="line">&nbsp;</span></td></tr>
+<tr>
+<td>{{ $words->name('paper.poison-centre') }}</td>
+<td><b>{{ $s['emergency']['poisonCentre'] ?? $words->name('paper.poison-ask') }}</b></td>
+</tr>
 </table>
 <div class="soft">
-Up before the work begins, on every way in; down only when both times are over. The label and local rules decide what a
-sign says and how long it stands. Taken down by <span class="line">&nbsp;</span>
+{{ $words->name('paper.sign-up') }} <span class="line">&nbsp;</span>
 </div>
 </body>
 </html>

@@ -1,22 +1,22 @@
 <!doctype html>
-<html lang="en">
+<html lang="{{ $words->locale() }}">
 <head>
 <meta charset="utf-8">
-<title>The season {{ $year }}</title>
+<title>{{ $words->say('paper.season', ['year' => (string) $year]) }}</title>
 <style>
 {!! $face !!}
 @page {
     size: A4;
     margin: 14mm 14mm 16mm;
-    @bottom-left { content: "{{ $crew }} · the season {{ $year }}"; font: 8pt Hyper; color: #44524a; }
+    @bottom-left { content: "{{ $words->say('paper.season-foot', ['crew' => $crew, 'year' => (string) $year]) }}"; font: 8pt Hyper; color: #44524a; }
     @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; }
 }
 {!! $style !!}
 </style>
 </head>
 <body>
-<h1>What was cleared in {{ $year }}</h1>
-<p>{{ $crew }}, {{ $day }}. What was done, how it went as far as anybody can tell yet, and what comes next.</p>
+<h1>{{ $words->say('paper.cleared', ['year' => (string) $year]) }}</h1>
+<p>{{ $words->say('paper.cleared-of', ['crew' => $crew, 'day' => $day]) }}</p>
 @forelse ($grounds as $name => $lines)
 <h2>{{ $name }}</h2>
 @foreach ($lines as $line)
@@ -28,8 +28,8 @@
 </div>
 @endforeach
 @empty
-<p>Nothing was signed for in this year.</p>
+<p>{{ $words->name('paper.none-in-year') }}</p>
 @endforelse
-<p class="soft">Dead leaves say nothing of a root: woody plants are judged a year after the work, not before.</p>
+<p class="soft">{{ $words->name('paper.dead-leaves') }}</p>
 </body>
 </html>

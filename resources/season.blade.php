@@ -1,14 +1,14 @@
 <!doctype html>
-<html lang="en">
+<html lang="{{ $words->locale() }}">
 <head>
 <meta charset="utf-8">
-<title>Work records {{ $year }}</title>
+<title>{{ $words->say('paper.records', ['year' => (string) $year]) }}</title>
 <style>
 {!! $face !!}
 @page {
     size: A4;
     margin: 14mm 14mm 16mm;
-    @bottom-left { content: "{{ $crew }} · work records {{ $year }}"; font: 8pt Hyper; color: #44524a; }
+    @bottom-left { content: "{{ $words->say('paper.records-foot', ['crew' => $crew, 'year' => (string) $year]) }}"; font: 8pt Hyper; color: #44524a; }
     @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; }
 }
 body { font: 9.5pt/1.4 Hyper, sans-serif; color: #10201a; }
@@ -23,15 +23,16 @@ td, th { text-align: left; border-bottom: .2mm solid #a9b5ad; padding: .8mm 2mm 
 </style>
 </head>
 <body>
-<h1>Work records {{ $year }}</h1>
-<div>{{ $crew }}; {{ count($records) }} {{ count($records) === 1 ? 'record' : 'records' }}, taken out {{ $day }}.</div>
+<h1>{{ $words->say('paper.records', ['year' => (string) $year]) }}</h1>
+<div>{{ $words->say('paper.records-of', ['crew' => $crew, 'n' => count($records), 'day' => $day]) }}</div>
 @if ($broken !== [])
-<div class="warn"><b>Changed after they were signed, or not to be read:</b> record {{ implode(', ', $broken) }}.</div>
+<div class="warn"><b>{{ $words->name('paper.changed') }}</b>
+{{ $words->say('paper.record-list', ['list' => implode(', ', $broken)]) }}</div>
 @endif
 @if ($used !== [])
-<h2>Product put out</h2>
+<h2>{{ $words->name('paper.put-out') }}</h2>
 <table>
-<tr><th>Product</th><th>In all</th><th>Records</th></tr>
+<tr><th>{{ $words->name('paper.Product') }}</th><th>{{ $words->name('paper.in-all') }}</th><th>{{ $words->name('paper.Records') }}</th></tr>
 @foreach ($used as $one)
 <tr><td>{{ $one['product'] }}</td><td>{{ $one['amount'] }}</td><td>{{ implode(', ', $one['records']) }}</td></tr>
 @endforeach
@@ -39,7 +40,10 @@ td, th { text-align: left; border-bottom: .2mm solid #a9b5ad; padding: .8mm 2mm 
 @endif
 @foreach ($records as $record)
 <div class="record">
-<h2>Record {{ $record['number'] }}: {{ $record['title'] }}</h2>
+<h2>{{ $words->say('paper.record-title', [
+    'number' => (string) $record['number'],
+    'title' => $record['title'],
+]) }}</h2>
 <table>
 @foreach ($record['lines'] as $name => $value)
 <tr><td>{{ $name }}</td><td @if ($name === 'seal') class="seal" @endif>{{ $value }}</td></tr>
@@ -48,9 +52,8 @@ td, th { text-align: left; border-bottom: .2mm solid #a9b5ad; padding: .8mm 2mm 
 </div>
 @endforeach
 @if ($records === [])
-<p>Nothing was signed that year.</p>
+<p>{{ $words->name('paper.none-signed') }}</p>
 @endif
-<p>Records are signed once and only added to; each seal holds all that was signed before it. The same as figures:
-the table (CSV) and the JSON of the same year.</p>
+<p>{{ $words->name('paper.sealed') }}</p>
 </body>
 </html>

@@ -1,15 +1,15 @@
 <!doctype html>
-<html lang="en">
+<html lang="{{ $words->locale() }}">
 <head>
 <meta charset="utf-8">
-<title>Job sheet {{ $sheet->number }}</title>
+<title>{{ $words->say('paper.sheet', ['number' => (string) $sheet->number]) }}</title>
 <style>
 {!! $face !!}
 @page {
     size: A4;
     margin: 14mm 14mm 16mm;
     @bottom-left {
-        content: "Job sheet {{ $sheet->number }} · the label and local law decide";
+        content: "{{ $words->say('paper.sheet-foot', ['number' => (string) $sheet->number]) }}";
         font: 8pt Hyper;
         color: #44524a;
     }
@@ -39,67 +39,77 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; }
 <div><i>{{ $s['target']['scientific'] }}</i> · {{ $s['place']['patch'] }}, {{ $s['place']['ground'] }}</div>
 </div>
 <div style="text-align:right">
-<b>Sheet {{ $sheet->number }}</b><br>{{ $s['day'] }}<br>issued by {{ $s['issuedBy'] }}
+<b>{{ $words->say('paper.sheet-number', ['number' => (string) $sheet->number]) }}</b><br>{{ $s['day'] }}<br>
+{{ $words->say('paper.issued-by', ['who' => $s['issuedBy']]) }}
 </div>
 </div>
 @foreach ($s['lookAlikes'] as $look)
-<div class="warn"><b>Not to be taken for {{ $look['name'] }}.</b> {{ implode(' ', $look['tests']) }}</div>
+<div class="warn"><b>{{ $words->say('paper.not-taken-for', ['plant' => $look['name']]) }}</b> {{ implode(' ', $look['tests']) }}</div>
 @endforeach
 @foreach ($s['passes'] as $pass)
-<div class="warn"><b>Passed by the lead:</b> {{ $pass['text'] }} Reason: {{ $pass['reason'] }}</div>
+<div class="warn"><b>{{ $words->name('paper.passed') }}</b> {{ $pass['text'] }}
+{{ $words->say('paper.reason', ['reason' => $pass['reason']]) }}</div>
 @endforeach
 @if ($s['recipe'])
-<h2>Pour</h2>
+<h2>{{ $words->name('paper.pour') }}</h2>
 @php
     $recipe = $s['recipe'];
     $mixed = $recipe['products'] ?? [
-        ['product' => 'product', 'amount' => $recipe['product'], 'strength' => $recipe['strength']],
+        ['product' => $words->name('paper.product'), 'amount' => $recipe['product'], 'strength' => $recipe['strength']],
     ];
     $isOne = count($mixed) === 1 && count($recipe['loads']) === 1 && $recipe['loads'][0]['times'] === 1;
     $cups = array_filter($recipe['loads'][0]['measure'] ?? [], fn ($m) => $m['system'] === $units);
     $cup = $isOne ? (array_values($cups)[0] ?? null) : null;
 @endphp
 @if ($cup)
-<div class="figure">{{ $cup['measured'] }} in the {{ $cup['tool'] }}</div>
-<div>exactly:</div>
+<div class="figure">{{ $words->say('paper.in-tool', ['amount' => $cup['measured'], 'tool' => $cup['tool']]) }}</div>
+<div>{{ $words->name('paper.exactly') }}</div>
 @endif
 <div @if (!$cup) class="figure" @endif>
 @foreach ($mixed as $one)
-{{ $both($one['amount'] ?? null) }} {{ count($mixed) > 1 ? $one['product'] : 'product' }},
+{{ $both($one['amount'] ?? null) }} {{ count($mixed) > 1 ? $one['product'] : $words->name('paper.product') }},
 @endforeach
-then {{ $recipe['carrier']['name'] }} to {{ $both($recipe['need']) }}
+{{ $words->say('paper.then-to', ['carrier' => $recipe['carrier']['name'], 'amount' => $both($recipe['need'])]) }}
 </div>
 @foreach ([$s['product'], ...($s['partners'] ?? [])] as $n => $one)
 <div>
-{{ $one['name'] }} ({{ $one['registration'] }}, card version {{ $one['version'] }}),
-{{ $one['activeName'] }} [group {{ $one['group'] }}]
+{{ $one['name'] }}
+{{ $words->say('paper.card', [
+    'registration' => $one['registration'],
+    'version' => (string) $one['version'],
+    'active' => $one['activeName'],
+    'group' => (string) $one['group'],
+]) }}
 @if ($mixed[$n]['strength'] ?? null)
-at {{ $both($mixed[$n]['strength']['percent']) }}. {{ $mixed[$n]['strength']['why'][$units] }}
+{{ $words->say('paper.at-strength', [
+    'strength' => $both($mixed[$n]['strength']['percent']),
+    'why' => $mixed[$n]['strength']['why'][$units],
+]) }}
 @else
-by weight.
+{{ $words->name('paper.by-weight') }}
 @endif
 </div>
 @endforeach
 @php
     $held = $s['strictest'] ?? $s['product'];
     $keepOut = $held['reentryHours'] === null
-        ? 'How long to keep out is not on the card: read it off the label'
-        : "Keep out for {$held['reentryHours']} h";
+        ? $words->name('paper.keep-out-unknown')
+        : $words->say('paper.keep-out-hours', ['hours' => (string) $held['reentryHours']]);
     $dry = $held['rainfastHours'] === null
-        ? 'Hours without rain are not on the card: read them off the label.'
-        : "No rain for {$held['rainfastHours']} h after.";
+        ? $words->name('paper.rain-unknown')
+        : $words->say('paper.rain-hours', ['hours' => (string) $held['rainfastHours']]);
 @endphp
 <div class="warn">
-{{ $keepOut }}, and until the spray is dry. {{ $dry }}
+{{ $words->say('paper.till-dry', ['keep' => $keepOut, 'dry' => $dry]) }}
 @if ($held['waterBuffer'])
-Stay {{ $both($held['waterBuffer']) }} from water, wells and drains.
+{{ $words->say('paper.stay-from-water', ['buffer' => $both($held['waterBuffer'])]) }}
 @endif
 </div>
 <table>
-<tr><th>Load</th><th>Holds</th><th>In this order</th></tr>
+<tr><th>{{ $words->name('paper.load') }}</th><th>{{ $words->name('paper.holds') }}</th><th>{{ $words->name('paper.order') }}</th></tr>
 @foreach ($recipe['loads'] as $load)
 <tr>
-<td>{{ $load['times'] }} × {{ $load['part'] ? 'part' : 'full' }}</td>
+<td>{{ $load['times'] }} × {{ $words->name($load['part'] ? 'paper.part' : 'paper.full') }}</td>
 <td>{{ $both($load['finished']) }}</td>
 <td>
 @foreach ($load['steps'] as $step)
@@ -113,17 +123,22 @@ Stay {{ $both($held['waterBuffer']) }} from water, wells and drains.
 @foreach ($recipe['loads'] as $load)
 @foreach ($load['measure'] ?? ($loop->first ? $recipe['measure'] : []) as $m)
 @if ($m['system'] === $units)
-{{ count($mixed) > 1 ? ($m['product'] ?? '') . ': measure' : 'Measure' }}
-one {{ $load['part'] ? 'part-load' : 'full load' }} with the {{ $m['tool'] }}:
-{{ $m['fullCups'] > 0 ? $m['fullCups'] . ' full and ' : '' }}{{ $m['lastFill'] }}
-({{ $m['errorPercent'] }} % {{ $m['under'] ? 'under' : 'over' }} the recipe, never over the label).
+{{ $words->say('paper.measure-load', [
+    'product' => count($mixed) > 1 ? $m['product'] ?? '' : 'none',
+    'part' => $load['part'] ? 'yes' : 'no',
+    'tool' => $m['tool'],
+    'cups' => (int) $m['fullCups'],
+    'last' => $m['lastFill'],
+    'error' => (string) $m['errorPercent'],
+    'under' => $m['under'] ? 'yes' : 'no',
+]) }}
 @endif
 @endforeach
 @endforeach
 </div>
 @endif
 @if ($s['startOnlyIf'])
-<h2>Start only if</h2>
+<h2>{{ $words->name('paper.start-only') }}</h2>
 <div class="two">
 @foreach ($s['startOnlyIf'] as $limit)
 <div><span class="box"></span>{{ $limit['text'][$units] }}</div>
@@ -134,17 +149,17 @@ one {{ $load['part'] ? 'part-load' : 'full load' }} with the {{ $m['tool'] }}:
 <div class="warn"><b>{{ $s['clock'][$units] }}</b></div>
 @endif
 @if ($s['sprayer'] ?? null)
-<div>Put out with: {{ $s['sprayer']['name'] }}</div>
+<div>{{ $words->say('paper.put-out-with', ['sprayer' => $s['sprayer']['name']]) }}</div>
 @endif
 @if (array_filter($s['duties'] ?? [], static fn (array $d): bool => $d['settled'] !== null))
-<h2>Agreed with others</h2>
+<h2>{{ $words->name('paper.agreed') }}</h2>
 <ul>
 @foreach ($s['duties'] as $d)
 @if ($d['settled'])
 <li>
 {{ $d['name'] }}@if ($d['keeper']) ({{ $d['keeper'] }})@endif: {{ $d['settled']['who'] }},
-@if ($d['settled']['number']) no. {{ $d['settled']['number'] }}, @endif
-{{ $d['settled']['on'] }}@if ($d['settled']['until']), till {{ $d['settled']['until'] }}@endif.
+@if ($d['settled']['number']) {{ $words->say('paper.number', ['number' => $d['settled']['number']]) }}, @endif
+{{ $d['settled']['on'] }}@if ($d['settled']['until']), {{ $words->say('paper.till', ['day' => $d['settled']['until']]) }}@endif.
 {{ $d['settled']['text'] }}
 </li>
 @endif
@@ -154,31 +169,31 @@ one {{ $load['part'] ? 'part-load' : 'full load' }} with the {{ $m['tool'] }}:
 @if ($s['standing'] ?? null)
 <div class="warn"><b>{{ $s['standing']['text'][$units] }}</b></div>
 @endif
-<h2>Do</h2>
+<h2>{{ $words->name('paper.do') }}</h2>
 <ol>
 @foreach ($s['method']['steps'] as $step)
 <li>{{ $step }}</li>
 @endforeach
 </ol>
-<div>Goes wrong when: {{ implode(' ', $s['method']['mistakes']) }}</div>
+<div>{{ $words->say('paper.goes-wrong', ['mistakes' => implode(' ', $s['method']['mistakes'])]) }}</div>
 @php
     $reason = $s['reason'] ?? null;
 @endphp
 @if ($reason['roles'] ?? [])
-<h2>Who does which part</h2>
+<h2>{{ $words->name('paper.who-does') }}</h2>
 <table>
 @foreach ($reason['roles'] as $role)
-<tr><td>{{ $role[$units] }}</td><td style="width:60mm">Names:</td></tr>
+<tr><td>{{ $role[$units] }}</td><td style="width:60mm">{{ $words->name('paper.names') }}</td></tr>
 @endforeach
 </table>
 @endif
 @if ($reason && ($reason['for'] || $reason['why'] || $reason['snags'] || $reason['evidence']))
-<h2>Why so</h2>
+<h2>{{ $words->name('paper.why') }}</h2>
 @if ($reason['for'])
-<div><b>Done for:</b> {{ $reason['for'] }}.</div>
+<div><b>{{ $words->name('paper.done-for') }}</b> {{ $reason['for'] }}.</div>
 @endif
 @if ($reason['why'])
-<div><b>Chosen because:</b> {{ $reason['why'] }}</div>
+<div><b>{{ $words->name('paper.chosen') }}</b> {{ $reason['why'] }}</div>
 @endif
 @if ($reason['snags'])
 <div class="warn">{{ $reason['snags'] }}</div>
@@ -190,12 +205,12 @@ one {{ $load['part'] ? 'part-load' : 'full load' }} with the {{ $m['tool'] }}:
 </ul>
 @endif
 @if ($s['keepers'])
-<h2>Keep</h2>
+<h2>{{ $words->name('paper.keep') }}</h2>
 <div>
 @foreach ($s['keepers'] as $keeper)
 @php
-    $at = $keeper['distance'] ? ' at ' . $both($keeper['distance']) : '';
-    $side = ($keeper['side'] ?? null) ? ' to the ' . $keeper['side'] : '';
+    $at = $keeper['distance'] ? ' ' . $words->say('paper.at', ['distance' => $both($keeper['distance'])]) : '';
+    $side = ($keeper['side'] ?? null) ? ' ' . $words->say('paper.to-the', ['side' => $keeper['side']]) : '';
 @endphp
 {{ $keeper['name'] }}{{ $at }}{{ $side }};
 @endforeach
@@ -204,31 +219,31 @@ one {{ $load['part'] ? 'part-load' : 'full load' }} with the {{ $m['tool'] }}:
 @php
     $products = array_filter([$s['product'], ...($s['partners'] ?? [])]);
 @endphp
-<h2>Wear</h2>
+<h2>{{ $words->name('paper.wear') }}</h2>
 <ul class="two">
 @foreach ($s['wearing'] as $w)
 <li>{{ $w }}</li>
 @endforeach
 @foreach ($products as $one)
 @if ($one['wearing'])
-<li>Card: {{ $one['wearing'] }}</li>
+<li>{{ $words->say('paper.card-says', ['text' => $one['wearing']]) }}</li>
 @endif
 @endforeach
 </ul>
-<h2>Mind</h2>
+<h2>{{ $words->name('paper.mind') }}</h2>
 <ul class="two">
 @foreach ($s['cautions'] as $c)
 <li>{{ $c }}</li>
 @endforeach
 </ul>
-<h2>Ready before the start</h2>
+<h2>{{ $words->name('paper.ready') }}</h2>
 <div class="two">
 @foreach ($s['kit'] as $k)
 <div><span class="box"></span>{{ $k }}</div>
 @endforeach
 </div>
 @if (! empty($s['cleanUp']))
-<h2>Cleaning up</h2>
+<h2>{{ $words->name('paper.clean-up') }}</h2>
 <div class="two">
 @foreach ($s['cleanUp'] as $c)
 <div><span class="box"></span>{{ $c['name'] }}</div>
@@ -236,25 +251,30 @@ one {{ $load['part'] ? 'part-load' : 'full load' }} with the {{ $m['tool'] }}:
 </div>
 @endif
 @if ($s['jurisdiction'] ?? null)
-<p><b>Rules here:</b> {{ $s['jurisdiction'] }}</p>
+<p><b>{{ $words->name('paper.rules-here') }}</b> {{ $s['jurisdiction'] }}</p>
 @endif
-<h2>Emergency</h2>
+<h2>{{ $words->name('paper.emergency') }}</h2>
 <table>
-<tr><td>Poison centre</td><td><b>{{ $s['emergency']['poisonCentre'] ?? 'not set: ask before you start' }}</b></td></tr>
-<tr><td>Where</td><td>{{ $s['emergency']['place'] }} ({{ $s['emergency']['position'] }})</td></tr>
+<tr>
+<td>{{ $words->name('paper.poison-centre') }}</td>
+<td><b>{{ $s['emergency']['poisonCentre'] ?? $words->name('paper.poison-unset') }}</b></td>
+</tr>
+<tr><td>{{ $words->name('paper.where') }}</td><td>{{ $s['emergency']['place'] }} ({{ $s['emergency']['position'] }})</td></tr>
 @foreach ($products as $one)
-<tr><td>Product</td><td>{{ $one['name'] }}, {{ $one['registration'] }}</td></tr>
-<tr><td>First aid (label)</td><td>{{ $one['firstAid'] ?: 'read it off the label before you start' }}</td></tr>
+<tr><td>{{ $words->name('paper.Product') }}</td><td>{{ $one['name'] }}, {{ $one['registration'] }}</td></tr>
+<tr>
+<td>{{ $words->name('paper.first-aid') }}</td>
+<td>{{ $one['firstAid'] ?: $words->name('paper.first-aid-read') }}</td>
+</tr>
 @endforeach
 </table>
-<p>Not to be judged before {{ $s['judgeAfter'] }}.</p>
+<p>{{ $words->say('paper.judge', ['day' => $s['judgeAfter']]) }}</p>
 @if ($map)
 <div class="map">
-<h2>Map: {{ $s['place']['patch'] }}, {{ $s['place']['ground'] }}</h2>
+<h2>{{ $words->say('paper.map', ['place' => "{$s['place']['patch']}, {$s['place']['ground']}"]) }}</h2>
 {!! $map !!}
 <div>
-Drawn from the crew's own outlines as they stood on {{ $s['day'] }}.
-A stream, well or path that nobody drew is not on it.
+{{ $words->say('paper.map-says', ['day' => $s['day']]) }}
 </div>
 </div>
 @endif

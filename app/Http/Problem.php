@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Exceptions\Stopped;
+use App\Text\Refusals;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -86,10 +87,16 @@ final class Problem
         array $faults = [],
         array $extra = [],
     ): JsonResponse {
+        $words = app(Refusals::class);
+        $said = array_map(
+            static fn(array $fault): array => array_replace($fault, ['message' => $words->say($fault['message'])]),
+            $faults,
+        );
+        $title = $words->say(self::TITLES[$status] ?? 'This did not work.');
         $body =
-            ['type' => 'about:blank', 'title' => self::TITLES[$status] ?? 'This did not work.', 'status' => $status] +
-            ($detail === null ? [] : ['detail' => $detail]) +
-            ($faults === [] ? [] : ['errors' => $faults]) +
+            ['type' => 'about:blank', 'title' => $title, 'status' => $status] +
+            ($detail === null ? [] : ['detail' => $words->say($detail)]) +
+            ($faults === [] ? [] : ['errors' => $said]) +
             $extra;
 
         return new JsonResponse(

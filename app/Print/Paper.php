@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Print;
 
 use App\Exceptions\Stopped;
+use App\Text\Sentences;
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\Process;
 
@@ -32,11 +33,14 @@ final readonly class Paper
     public static function both(?array $quantity, string $units, string $none = ''): string
     {
         $told = self::told($quantity, $units);
+        if ($told === null) {
+            return $none;
+        }
+        $amount = self::inBoth($told, self::told($quantity, $units === 'metric' ? 'us' : 'metric'));
 
-        return $told === null
-            ? $none
-            : ($told === ($quantity['shown'][$units] ?? null) ? '' : 'about ') .
-                    self::inBoth($told, self::told($quantity, $units === 'metric' ? 'us' : 'metric'));
+        return $told === ($quantity['shown'][$units] ?? null)
+            ? $amount
+            : app(Sentences::class)->say('paper.about', ['amount' => $amount]);
     }
 
     /**

@@ -34,8 +34,28 @@ final readonly class ReentrySignPdf
             'hours' => is_int($hours) ? $hours : null,
             'until' => is_int($hours) ? $this->until($sheet, $hours) : null,
             'crew' => $crew->name,
+            'others' => $this->inOtherLanguages(),
             'face' => Paper::face(),
         ])->render();
+    }
+
+    /**
+     * Whoever comes to the way in may read another language than whoever printed the sign.
+     *
+     * @return list<array{keepOut: string, why: string}>
+     */
+    private function inOtherLanguages(): array
+    {
+        return array_map(
+            fn(string $locale): array => $this->sentences->inLocale(
+                $locale,
+                fn(): array => [
+                    'keepOut' => $this->sentences->name('paper.keep-out'),
+                    'why' => $this->sentences->name('paper.keep-out-why'),
+                ],
+            ),
+            array_values(array_diff(Sentences::LOCALES, [$this->sentences->locale()])),
+        );
     }
 
     private function until(Sheet $sheet, int $hours): ?string

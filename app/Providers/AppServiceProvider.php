@@ -13,6 +13,7 @@ use App\Seal\SealKey;
 use App\Support\ImportProgress;
 use App\Support\JobClock;
 use App\Support\QuietSessions;
+use App\Text\Refusals;
 use App\Text\Sentences;
 use App\Weather\BroughtFirst;
 use App\Weather\HttpWeather;
@@ -24,6 +25,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Session;
+use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
 use Laravel\Sanctum\Sanctum;
 use Thicket\Catalogue\Catalogue;
@@ -55,11 +57,14 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(SealKey::class, static fn(): SealKey => SealKey::fromConfig());
         $this->app->singleton(JobClock::class, fn(): JobClock => JobClock::fromConfig());
         $this->app->singleton(Sentences::class, fn(): Sentences => self::sentences());
+        $this->app->singleton(Refusals::class);
     }
 
     public function boot(): void
     {
         Model::shouldBeStrict();
+        // papers are written in the language of whoever prints them
+        View::share('words', $this->app->make(Sentences::class));
         Sanctum::usePersonalAccessTokenModel(AccessToken::class);
         Session::extend(
             'database',

@@ -8,6 +8,7 @@ use App\Models\Ground;
 use App\Models\Patch;
 use App\Models\ProtectedFeature;
 use App\Support\Format;
+use App\Text\Refusals;
 use Thicket\Situation\ProtectedFeature as KeeperKind;
 use Thicket\Survey\Exchange\Entry;
 use Thicket\Survey\Exchange\FileFormat;
@@ -17,6 +18,8 @@ use Thicket\Survey\Outline;
 /** What a file would bring, row by row, before anything is taken. */
 final readonly class ImportResource
 {
+    public function __construct(private Refusals $refusals) {}
+
     /**
      * @param list<Entry> $entries
      * @param list<string> $headers
@@ -42,7 +45,7 @@ final readonly class ImportResource
             'format' => $format->value,
             'headers' => $headers,
             'columns' => (object) $matched,
-            'needs' => $refusal,
+            'needs' => $refusal === null ? null : $this->refusals->say($refusal),
             'rows' => $rows,
             'bad' => count(array_filter($rows, static fn(array $r): bool => $r['fault'] !== null)),
         ];
@@ -79,7 +82,7 @@ final readonly class ImportResource
             'row' => $entry->row,
             'name' => $name,
             'type' => $shape?->type,
-            'fault' => $fault,
+            'fault' => $fault === null ? null : $this->refusals->say($fault),
             'note' => $entry->note,
             'same' => $same,
             'as' => in_array($as, ['patch', 'keeper', 'leave'], true) ? $as : 'leave',

@@ -101,6 +101,16 @@ final class Sentences
     }
 
     /**
+     * A sentence whose values are words and counts, with no figure in it that has two systems.
+     *
+     * @param array<string, int|string> $values
+     */
+    public function say(string $code, array $values): string
+    {
+        return $this->format($code, $values);
+    }
+
+    /**
      * A sentence of one plant (lang/LOCALE/species.json), or '' where nothing is written: origin, why, by-hand,
      * look-first, instead.
      */
@@ -115,7 +125,24 @@ final class Sentences
      */
     public function called(string $name): string
     {
-        return $this->messages($this->locale)["called.{$name}"] ?? $name;
+        return $this->own("called.{$name}") ?? $name;
+    }
+
+    /** What the language spoken itself says under a code, as it is written; null where it says nothing. */
+    public function own(string $code): ?string
+    {
+        return $this->messages($this->locale)[$code] ?? null;
+    }
+
+    /** @return array<string, string> all that the language spoken says under that beginning, by the rest of the code */
+    public function ownUnder(string $beginning): array
+    {
+        $under = [];
+        foreach ($this->messages($this->locale) as $code => $said) {
+            str_starts_with($code, $beginning) && ($under[substr($code, strlen($beginning))] = $said);
+        }
+
+        return $under;
     }
 
     /** A unit as people write it; the table of coefficients has some that nothing is measured in. */

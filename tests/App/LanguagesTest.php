@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Models\User;
+use App\Text\Refusals;
 use App\Text\Sentences;
+use Symfony\Component\Finder\Finder;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\Species;
 
@@ -53,7 +54,7 @@ $others = array_values(array_diff(Sentences::LOCALES, ['en']));
 it('leaves no sentence out, and adds none that nobody says', function (string $locale) {
     $here = array_filter(
         wordsIn($locale),
-        static fn(string $code): bool => !str_starts_with($code, 'called.'),
+        static fn(string $code): bool => preg_match('/^(called|refused)\./', $code) !== 1,
         ARRAY_FILTER_USE_KEY,
     );
     expect(array_diff_key(wordsIn('en'), $here))
@@ -110,3 +111,95 @@ it('calls every plant and every active by a name of its own language', function 
     );
     expect(array_values(array_diff_assoc($plants, array_unique($plants))))->toBe([]);
 })->with($others);
+
+/**
+ * The sentences of refusals as the sources have them, in the pieces between what is filled in.
+ *
+ * @return array<string, string> file by piece
+ */
+function piecesOfRefusals(): array
+{
+    $pieces = [];
+    // commands and bundles speak to whoever keeps the installation, on its console
+    $sources = Finder::create()
+        ->in([base_path('core/src'), base_path('app')])
+        ->name('*.php')
+        ->exclude(['Console', 'Bundle']);
+    foreach ($sources as $file) {
+        $tokens = PhpToken::tokenize($file->getContents());
+        for ($i = 0; $i < count($tokens); $i++) {
+            $starts = match ($tokens[$i]->text) {
+                'fault', 'deny' => $tokens[$i - 1]->is([T_OBJECT_OPERATOR, T_DOUBLE_COLON]),
+                'add' => in_array($tokens[$i - 2]->text, ['faults', '$faults'], true),
+                'at' => $tokens[$i - 2]->text === 'Refused',
+                'Stopped' => $tokens[$i - 2]->is(T_NEW),
+                default => false,
+            };
+            if (!$starts || $tokens[$i + 1]->text !== '(') {
+                continue;
+            }
+            for ($depth = 0, $j = $i + 1; $j < count($tokens); $j++) {
+                $depth += ['(' => 1, ')' => -1][$tokens[$j]->text] ?? 0;
+                if ($depth === 0) {
+                    break;
+                }
+                if ($tokens[$j]->is([T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE])) {
+                    $text = trim(stripslashes(strtr(trim($tokens[$j]->text, '\'"'), ['\u{00B0}' => '°'])));
+                    str_word_count($text) > 2 && ($pieces[$text] = $file->getFilename());
+                }
+            }
+        }
+    }
+
+    return $pieces;
+}
+
+it('refuses in every language', function (string $locale) {
+    $said = array_filter(
+        wordsIn($locale),
+        static fn(string $code): bool => str_starts_with($code, 'refused.'),
+        ARRAY_FILTER_USE_KEY,
+    );
+    $pieces = piecesOfRefusals();
+    $missing = array_filter(
+        $pieces,
+        static fn(string $piece): bool => array_filter(
+            array_keys($said),
+            static fn(string $code): bool => str_contains($code, $piece),
+        ) === [],
+        ARRAY_FILTER_USE_KEY,
+    );
+    expect(count($pieces))->toBeGreaterThan(250)->and($missing)->toBe([]);
+    foreach ($said as $code => $sentence) {
+        preg_match_all('/\{\d\}/', $sentence, $used);
+        foreach ($used[0] as $place) {
+            expect(str_contains($code, $place))->toBeTrue($code);
+        }
+    }
+})->with($others);
+
+it('fills what was refused into the sentence of the language', function () {
+    $sentences = new Sentences(base_path('lang'), 'es');
+    $refusals = new Refusals($sentences);
+    expect($refusals->say('This day is still to come; give one up to 2026-09-03.'))
+        ->toBe('Ese día todavía no llega; dé uno hasta 2026-09-03.')
+        ->and($refusals->say('Length can be from 1 m to 5 m (3 ft to 16 ft); look at the unit.'))
+        ->toBe('Puede ir de 1 m a 5 m (3 ft a 16 ft); mire la unidad.')
+        ->and($refusals->say('A sentence that nobody wrote.'))
+        ->toBe('A sentence that nobody wrote.');
+    $sentences->speak('en');
+    expect($refusals->say('It has no shape.'))->toBe('It has no shape.');
+});
+
+it('answers whoever asks in their own language, and nobody yet in that of the browser', function () {
+    $this->as();
+    $this->api('PATCH', '/session', ['locale' => 'es'])->assertOk();
+    $this->api('POST', '/grounds', [])
+        ->assertStatus(422)
+        ->assertJsonPath('title', 'Hay que corregir algo de esto.')
+        ->assertJsonPath('errors.0.message', 'Falta este dato: escriba de 1 a 120 letras.');
+    $this->api('GET', '/grounds/01a228c5-0000-7000-8000-000000000000/map')->assertJsonPath(
+        'title',
+        'Aquí no hay nada.',
+    );
+});

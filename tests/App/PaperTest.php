@@ -4,10 +4,17 @@ declare(strict_types=1);
 
 use App\Models\Crew;
 use App\Models\Sheet;
+use App\Models\Stand;
 use App\Models\User;
+use App\Print\MixingCardPdf;
 use App\Print\ReentrySignPdf;
+use App\Print\ReportPdf;
 use App\Print\SeasonPdf;
+use App\Print\SheetPdf;
 use App\Repositories\CrewRows;
+use App\Resources\StandResource;
+use App\Text\Sentences;
+use App\Workflow\RecipeDesk;
 
 /** @return string what is printed, tags left out */
 function printed(string $html): string
@@ -83,3 +90,37 @@ it(
         $this->api('POST', '/papers', ['kind' => 'season', 'year' => 1999])->assertStatus(422);
     },
 );
+
+it('prints every paper in the language of whoever prints it, and the sign in the others too', function () {
+    $this->as();
+    $lead = User::query()->where('role', 'lead')->firstOrFail();
+    $this->api('PATCH', '/session', ['locale' => 'es'])->assertOk();
+    [, $id] = issuedTrees($this);
+    $sheet = Sheet::query()->findOrFail($id);
+    $step = $sheet->steps->firstOrFail();
+    $stand = Stand::query()->whereHas('steps', fn($steps) => $steps->whereKey($step->id))->withTrail()->firstOrFail();
+    app(Sentences::class)->speak('es');
+    $papers = [
+        app(SheetPdf::class)->html($sheet, 'us'),
+        app(MixingCardPdf::class)->html(
+            app(StandResource::class)->recipe($stand, $step, app(RecipeDesk::class)->solve($stand, $step)),
+            $stand,
+            $step,
+            'us',
+        ),
+        app(ReportPdf::class)->review($lead, 2026),
+        app(ReportPdf::class)->accounts($lead, 2026),
+        app(SeasonPdf::class)->html(CrewRows::recordsOf($lead, 2026), $lead->crew, 2026, 'us'),
+    ];
+    // what the label says stays as it was copied
+    $label = array_filter(array_intersect_key($sheet->snapshot['product'], ['wearing' => 1, 'firstAid' => 1]));
+    foreach ($papers as $paper) {
+        expect($paper)->toContain('<html lang="es">');
+        $own = str_replace($label, '', printed($paper));
+        preg_match_all('/\b(?:the|and|with|from|not|your|of|is|are|until|where)\b[^.]*/i', $own, $english);
+        expect($english[0])->toBe([]);
+    }
+    $sign = printed(app(ReentrySignPdf::class)->html($sheet, $lead->crew));
+    expect($sign)->toContain('NO ENTRAR')->toContain('KEEP OUT Plants were treated with herbicide here.');
+    app(Sentences::class)->speak('en');
+});

@@ -10,6 +10,7 @@ use App\Models\Step;
 use App\Models\User;
 use App\Repositories\CrewRows;
 use App\Resources\HoursResource;
+use App\Text\Refusals;
 use App\Workflow\HourDesk;
 use App\Workflow\SeasonDesk;
 use App\Workflow\Workflow;
@@ -27,6 +28,7 @@ final class HoursController extends Controller
     private const MOST_STANDS = 40;
 
     public function __construct(
+        private readonly Refusals $refusals,
         private readonly HourDesk $desk,
         private readonly HoursResource $resource,
         private readonly SeasonDesk $seasons,
@@ -84,7 +86,7 @@ final class HoursController extends Controller
                 $hours = $this->desk->of($stand, $step, self::DAYS_OF_TODAY);
             } catch (Stopped $e) {
                 // the season is known all the same
-                [$hours, $silent] = [null, $e->getMessage()];
+                [$hours, $silent] = [null, $this->refusals->say($e->getMessage())];
             }
             $lines[] = $this->resource->line($stand->id, $season, $hours);
         }
