@@ -8,7 +8,11 @@
 @page {
     size: A4;
     margin: 14mm 14mm 16mm;
-    @bottom-left { content: "{{ $words->say('paper.accounts-foot', ['crew' => $crew, 'year' => (string) $year]) }}"; font: 8pt Hyper; color: #44524a; }
+    @bottom-left {
+        content: "{{ $words->say('paper.accounts-foot', ['crew' => $crew, 'year' => (string) $year]) }}";
+        font: 8pt Hyper;
+        color: #44524a;
+    }
     @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; }
 }
 {!! $style !!}
@@ -27,7 +31,9 @@
 @if ($told['all']['dead'] !== null)
 {{ $words->say('paper.found-dead', ['n' => (string) $told['all']['dead']]) }}
 @endif
-@if ($told['all']['released'] !== null), {{ $words->say('paper.released', ['n' => (string) $told['all']['released']]) }} @endif
+@if ($told['all']['released'] !== null)
+, {{ $words->say('paper.released', ['n' => (string) $told['all']['released']]) }}
+@endif
 </p>
 @foreach ($told['by'] as $by)
 <h2>{{ $words->name("paper.by-{$by['of']}") }}</h2>

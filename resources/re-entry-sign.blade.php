@@ -41,9 +41,15 @@ td:first-child { width: 46mm; color: #44524a; }
 </small>
 </div>
 <table>
-<tr><td>{{ $words->name('paper.where') }}</td><td><b>{{ $s['place']['patch'] }}, {{ $s['place']['ground'] }}</b></td></tr>
+<tr>
+<td>{{ $words->name('paper.where') }}</td>
+<td><b>{{ $s['place']['patch'] }}, {{ $s['place']['ground'] }}</b></td>
+</tr>
 @foreach ($products as $one)
-<tr><td>{{ $words->name('paper.Product') }}</td><td>{{ $one['name'] }}, {{ $one['registration'] }} ({{ $one['activeName'] }})</td></tr>
+<tr>
+<td>{{ $words->name('paper.Product') }}</td>
+<td>{{ $one['name'] }}, {{ $one['registration'] }} ({{ $one['activeName'] }})</td>
+</tr>
 @endforeach
 <tr><td>{{ $words->name('paper.treated') }}</td><td>{{ $words->say('paper.treated-what', [
     'plant' => $s['target']['name'],

@@ -8,7 +8,11 @@
 @page {
     size: A4;
     margin: 14mm 14mm 16mm;
-    @bottom-left { content: "{{ $words->say('paper.season-foot', ['crew' => $crew, 'year' => (string) $year]) }}"; font: 8pt Hyper; color: #44524a; }
+    @bottom-left {
+        content: "{{ $words->say('paper.season-foot', ['crew' => $crew, 'year' => (string) $year]) }}";
+        font: 8pt Hyper;
+        color: #44524a;
+    }
     @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; }
 }
 {!! $style !!}

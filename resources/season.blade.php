@@ -8,7 +8,11 @@
 @page {
     size: A4;
     margin: 14mm 14mm 16mm;
-    @bottom-left { content: "{{ $words->say('paper.records-foot', ['crew' => $crew, 'year' => (string) $year]) }}"; font: 8pt Hyper; color: #44524a; }
+    @bottom-left {
+        content: "{{ $words->say('paper.records-foot', ['crew' => $crew, 'year' => (string) $year]) }}";
+        font: 8pt Hyper;
+        color: #44524a;
+    }
     @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; }
 }
 body { font: 9.5pt/1.4 Hyper, sans-serif; color: #10201a; }
@@ -32,7 +36,11 @@ td, th { text-align: left; border-bottom: .2mm solid #a9b5ad; padding: .8mm 2mm 
 @if ($used !== [])
 <h2>{{ $words->name('paper.put-out') }}</h2>
 <table>
-<tr><th>{{ $words->name('paper.Product') }}</th><th>{{ $words->name('paper.in-all') }}</th><th>{{ $words->name('paper.Records') }}</th></tr>
+<tr>
+@foreach (['Product', 'in-all', 'Records'] as $column)
+<th>{{ $words->name("paper.{$column}") }}</th>
+@endforeach
+</tr>
 @foreach ($used as $one)
 <tr><td>{{ $one['product'] }}</td><td>{{ $one['amount'] }}</td><td>{{ implode(', ', $one['records']) }}</td></tr>
 @endforeach

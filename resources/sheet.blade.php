@@ -44,7 +44,8 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; }
 </div>
 </div>
 @foreach ($s['lookAlikes'] as $look)
-<div class="warn"><b>{{ $words->say('paper.not-taken-for', ['plant' => $look['name']]) }}</b> {{ implode(' ', $look['tests']) }}</div>
+<div class="warn"><b>{{ $words->say('paper.not-taken-for', ['plant' => $look['name']]) }}</b>
+{{ implode(' ', $look['tests']) }}</div>
 @endforeach
 @foreach ($s['passes'] as $pass)
 <div class="warn"><b>{{ $words->name('paper.passed') }}</b> {{ $pass['text'] }}
@@ -106,7 +107,11 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; }
 @endif
 </div>
 <table>
-<tr><th>{{ $words->name('paper.load') }}</th><th>{{ $words->name('paper.holds') }}</th><th>{{ $words->name('paper.order') }}</th></tr>
+<tr>
+@foreach (['load', 'holds', 'order'] as $column)
+<th>{{ $words->name("paper.{$column}") }}</th>
+@endforeach
+</tr>
 @foreach ($recipe['loads'] as $load)
 <tr>
 <td>{{ $load['times'] }} × {{ $words->name($load['part'] ? 'paper.part' : 'paper.full') }}</td>
@@ -159,7 +164,9 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; }
 <li>
 {{ $d['name'] }}@if ($d['keeper']) ({{ $d['keeper'] }})@endif: {{ $d['settled']['who'] }},
 @if ($d['settled']['number']) {{ $words->say('paper.number', ['number' => $d['settled']['number']]) }}, @endif
-{{ $d['settled']['on'] }}@if ($d['settled']['until']), {{ $words->say('paper.till', ['day' => $d['settled']['until']]) }}@endif.
+{{ $d['settled']['on'] }}{{
+    $d['settled']['until'] ? ', ' . $words->say('paper.till', ['day' => $d['settled']['until']]) : ''
+}}.
 {{ $d['settled']['text'] }}
 </li>
 @endif
@@ -259,7 +266,10 @@ ul, ol { margin: 1mm 0; padding-left: 5mm; }
 <td>{{ $words->name('paper.poison-centre') }}</td>
 <td><b>{{ $s['emergency']['poisonCentre'] ?? $words->name('paper.poison-unset') }}</b></td>
 </tr>
-<tr><td>{{ $words->name('paper.where') }}</td><td>{{ $s['emergency']['place'] }} ({{ $s['emergency']['position'] }})</td></tr>
+<tr>
+<td>{{ $words->name('paper.where') }}</td>
+<td>{{ $s['emergency']['place'] }} ({{ $s['emergency']['position'] }})</td>
+</tr>
 @foreach ($products as $one)
 <tr><td>{{ $words->name('paper.Product') }}</td><td>{{ $one['name'] }}, {{ $one['registration'] }}</td></tr>
 <tr>

@@ -292,7 +292,7 @@ final readonly class DraftSheet
             'registration' => $card->of->registration,
             'version' => $card->version,
             'active' => $one->active?->id(),
-            'activeName' => $one->active?->name(),
+            'activeName' => $one->active === null ? null : $this->sentences->called($one->active->name()),
             'group' => $one->active?->group(),
             'reentryHours' => $card->protection->reentryHours,
             'rainfastHours' => $card->start->rainfastHours,

@@ -166,7 +166,7 @@ final readonly class BoardResource
                     ? null
                     : [
                         'id' => $option->active->id(),
-                        'name' => $option->activeNames(),
+                        'name' => $this->sentences->called($option->activeNames()),
                         'group' => implode(
                             ' + ',
                             array_unique(array_map(static fn(Active $a): string => $a->group(), $option->actives())),

@@ -120,12 +120,14 @@ final class Sentences
     }
 
     /**
-     * A plant or an active in the language spoken, by its first name in the catalogue; that name where the language
-     * has none (lang/LOCALE/called.json).
+     * A plant or an active in the language spoken, or several of them, by their first names in the catalogue; those
+     * names where the language has none (lang/LOCALE/called.json).
      */
     public function called(string $name): string
     {
-        return $this->own("called.{$name}") ?? $name;
+        $parts = preg_split('/(, | \+ )/', $name, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [$name];
+
+        return implode('', array_map(fn(string $one): string => $this->own("called.{$one}") ?? $one, $parts));
     }
 
     /** What the language spoken itself says under a code, as it is written; null where it says nothing. */
@@ -289,10 +291,7 @@ final class Sentences
 
         $word = $kind === null ? null : $this->pattern("{$kind}.{$value}");
 
-        return $word ??
-            (in_array($name, self::CALLED, true)
-                ? implode(', ', array_map($this->called(...), explode(', ', $value)))
-                : $value);
+        return $word ?? (in_array($name, self::CALLED, true) ? $this->called($value) : $value);
     }
 
     /** @param array<string, mixed> $values */

@@ -55,14 +55,6 @@ const SHOTS = [
   },
   { name: 'sightings', path: '/scout' },
   { name: 'scout-tally', path: (s) => `/stands/${s['Tree-of-heaven']}/scout` },
-  {
-    name: 'scout-plots',
-    path: (s) => `/stands/${s['Burning bush']}/scout`,
-    before: async (p) => {
-      await p.getByRole('button', { name: 'Sample plots' }).click();
-      await p.waitForTimeout(500);
-    },
-  },
   { name: 'methods', path: (s) => `/stands/${s['Tree-of-heaven']}/methods` },
   {
     name: 'programmes',
@@ -103,6 +95,7 @@ const SHOTS = [
   { name: 'look-back', path: (s) => `/stands/${s['Bush honeysuckle']}/look-back` },
   { name: 'years-ahead', path: (s) => `/stands/${s['Bush honeysuckle']}/look-back?view=ahead` },
   { name: 'shed', path: '/shed?view=stock' },
+  { name: 'crew', path: '/crew?view=settings' },
   { name: 'handbook-species', path: '/handbook/species/poison-hemlock' },
   {
     name: 'phone-mixing',
