@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Models\Crew;
+use App\Models\Invite;
 use App\Models\User;
 
 /**
@@ -22,7 +23,7 @@ final readonly class CloseCrew
             ($this->leave)($user);
         }
         $crew->daysAway()->delete();
-        \App\Models\Invite::query()
+        Invite::query()
             ->where('crew_id', $crew->id)
             ->update(['name' => null, 'email' => null, 'expires_at' => now()]);
         $crew->forceFill(['closed_at' => now()])->save();

@@ -79,7 +79,7 @@ final class Problem
 
     /**
      * @param list<array{pointer: string, message: string}> $faults
-     * @param array<string, mixed> $extra
+     * @param array{errors?: list<array{pointer: string, message: string}>, ...} $extra
      */
     public static function answer(
         int $status,
@@ -88,6 +88,8 @@ final class Problem
         array $extra = [],
     ): JsonResponse {
         $words = app(Refusals::class);
+        // what is stopped may bring its own places along
+        $faults = $faults === [] ? $extra['errors'] ?? [] : $faults;
         $said = array_map(
             static fn(array $fault): array => array_replace($fault, ['message' => $words->say($fault['message'])]),
             $faults,

@@ -40,7 +40,7 @@ final readonly class Paper
 
         return $told === ($quantity['shown'][$units] ?? null)
             ? $amount
-            : app(Sentences::class)->say('paper.about', ['amount' => $amount]);
+            : app(Sentences::class)->say('told.about', ['figure' => $amount]);
     }
 
     /**

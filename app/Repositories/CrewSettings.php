@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Repositories;
 
 use App\Models\Crew;
+use Thicket\Outlook\Terms;
 
 /** What a crew sets once for all its work, each with what holds where nobody said. */
 final readonly class CrewSettings
@@ -12,8 +13,6 @@ final readonly class CrewSettings
     public const UNITS = ['us', 'metric'];
     /** Years for which records are kept at the least (rulings J29). */
     public const KEEP_YEARS = 7;
-    /** Percent of what stood there below which a stand counts as done in the outlook (our guess). */
-    public const DONE_BELOW = '1';
     /** In the order in which they are shown. */
     public const NAMES = [
         'name',
@@ -50,7 +49,7 @@ final readonly class CrewSettings
             'fuelOil' => $flag($s['fuelOil'] ?? false),
             'stemLeast' => $s['stemLimits']['stemLeast'] ?? null,
             'stemMost' => $s['stemLimits']['stemMost'] ?? null,
-            'doneBelow' => $s['doneBelow'] ?? self::DONE_BELOW,
+            'doneBelow' => $s['doneBelow'] ?? (string) (100 * Terms::DONE_BELOW),
             'oneAlone' => $flag($s['oneAlone'] ?? false),
             'keepYears' => (string) ($s['keepYears'] ?? self::KEEP_YEARS),
         ];

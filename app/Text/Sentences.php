@@ -22,7 +22,7 @@ final class Sentences
     /** Whose figures and dates a language takes: Spanish writes 2.5 as its readers here do. */
     private const REGIONS = ['es' => 'es_MX'];
     /** Placeholders that hold the name of a plant or an active. */
-    private const CALLED = ['active', 'by', 'could', 'id', 'other', 'plant'];
+    private const CALLED = ['active', 'by', 'could', 'id', 'other', 'plant', 'sighting', 'stand', 'step'];
     /** Placeholders that hold what was measured or estimated on the ground. */
     private const MEASURED = ['distance', 'height', 'area', 'reading', 'wind'];
     /** Placeholders that hold what a label, a rule or a school asks. */

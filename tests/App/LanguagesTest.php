@@ -113,45 +113,45 @@ it('calls every plant and every active by a name of its own language', function 
 })->with($others);
 
 /**
- * The sentences of refusals as the sources have them, in the pieces between what is filled in.
+ * Every piece of the sources that reads as a sentence, or as the end of one, is something refused: all else that people
+ * read has a code. Left out are faults of our own, which nobody is told.
  *
  * @return array<string, string> file by piece
  */
 function piecesOfRefusals(): array
 {
     $pieces = [];
-    // commands and bundles speak to whoever keeps the installation, on its console
+    // commands, bundles and seals speak to whoever keeps the installation, on its console
     $sources = Finder::create()
         ->in([base_path('core/src'), base_path('app')])
         ->name('*.php')
-        ->exclude(['Console', 'Bundle']);
+        ->exclude(['Console', 'Bundle', 'Seal', 'Mail']);
     foreach ($sources as $file) {
         $tokens = PhpToken::tokenize($file->getContents());
         for ($i = 0; $i < count($tokens); $i++) {
-            $starts = match ($tokens[$i]->text) {
-                'fault', 'deny' => $tokens[$i - 1]->is([T_OBJECT_OPERATOR, T_DOUBLE_COLON]),
-                'add' => in_array($tokens[$i - 2]->text, ['faults', '$faults'], true),
-                'at' => $tokens[$i - 2]->text === 'Refused',
-                'Stopped' => $tokens[$i - 2]->is(T_NEW),
-                default => false,
-            };
-            if (!$starts || $tokens[$i + 1]->text !== '(') {
+            if (
+                $tokens[$i]->is(T_NEW) &&
+                preg_match('/(?:Logic|Runtime|InvalidArgument|Domain)Exception$/', $tokens[$i + 2]->text) === 1
+            ) {
+                for ($depth = 0, $i += 3; $i < count($tokens); $i++) {
+                    $depth += ['(' => 1, ')' => -1][$tokens[$i]->text] ?? 0;
+                    if ($depth === 0) {
+                        break;
+                    }
+                }
                 continue;
             }
-            for ($depth = 0, $j = $i + 1; $j < count($tokens); $j++) {
-                $depth += ['(' => 1, ')' => -1][$tokens[$j]->text] ?? 0;
-                if ($depth === 0) {
-                    break;
-                }
-                if ($tokens[$j]->is([T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE])) {
-                    $text = trim(stripslashes(strtr(trim($tokens[$j]->text, '\'"'), ['\u{00B0}' => '°'])));
-                    str_word_count($text) > 2 && ($pieces[$text] = $file->getFilename());
-                }
+            if (!$tokens[$i]->is([T_CONSTANT_ENCAPSED_STRING, T_ENCAPSED_AND_WHITESPACE])) {
+                continue;
+            }
+            $text = trim(stripslashes(strtr(trim($tokens[$i]->text, '\'"'), ['\u{00B0}' => '°'])));
+            if (preg_match('/^[A-Z][^\n]*[.?:]$/u', $text) === 1 && str_word_count($text) > 2) {
+                $pieces[$text] = $file->getFilename();
             }
         }
     }
 
-    return $pieces;
+    return array_diff_key($pieces, ['This action is unauthorized.' => 'the framework\'s own, which is never told']);
 }
 
 it('refuses in every language', function (string $locale) {
@@ -185,6 +185,8 @@ it('fills what was refused into the sentence of the language', function () {
         ->toBe('Ese día todavía no llega; dé uno hasta 2026-09-03.')
         ->and($refusals->say('Length can be from 1 m to 5 m (3 ft to 16 ft); look at the unit.'))
         ->toBe('Puede ir de 1 m a 5 m (3 ft a 16 ft); mire la unidad.')
+        ->and($refusals->say('Add the unit, such as 3 gal; got "3".'))
+        ->toBe('Agregue la unidad, como 3 gal; llegó «3».')
         ->and($refusals->say('A sentence that nobody wrote.'))
         ->toBe('A sentence that nobody wrote.');
     $sentences->speak('en');
@@ -198,6 +200,10 @@ it('answers whoever asks in their own language, and nobody yet in that of the br
         ->assertStatus(422)
         ->assertJsonPath('title', 'Hay que corregir algo de esto.')
         ->assertJsonPath('errors.0.message', 'Falta este dato: escriba de 1 a 120 letras.');
+    // where a refusal brings its own places along
+    $this->api('POST', '/session/password', ['password' => 'wrong horse wrong'])
+        ->assertStatus(422)
+        ->assertJsonPath('errors.0.message', 'Esa no es su contraseña.');
     $this->api('GET', '/grounds/01a228c5-0000-7000-8000-000000000000/map')->assertJsonPath(
         'title',
         'Aquí no hay nada.',

@@ -10,7 +10,7 @@ use Tests\Live\Visitor;
  * 2,000 requests from the contract in bin/test, 10,000 in bin/test --deep; THICKET_FUZZ_SEED makes the same ones again.
  */
 
-it('answers whatever is sent, clearly, and does not hang', function () {
+it('answers whatever is sent, clearly and soon', function () {
     $seed = (int) (getenv('THICKET_FUZZ_SEED') ?: 20261127);
     $lead = Visitor::signedIn();
     $field = Field::ready($lead);
@@ -50,7 +50,14 @@ it('answers whatever is sent, clearly, and does not hang', function () {
             [$method, $path, $body, $headers] = $requests[$i];
             $codes[$answer->status] = ($codes[$answer->status] ?? 0) + 1;
             $clear = $answer->status < 400 || ($answer->headers['content-type'] ?? '') === 'application/problem+json';
-            if ($answer->status >= 500 || $answer->status === 0 || !$clear) {
+            // a machine that stands still for a moment is not the request's fault: what is slow is asked again, alone,
+            // and is slow where it never once comes in time
+            $anew = [$method, $path, $body, array_diff_key($headers, ['Idempotency-Key' => true])];
+            $slow = $answer->seconds > 2.0;
+            for ($again = 0; $slow && $again < 5; $again++) {
+                $slow = $lead->together([$anew])[0]->seconds > 2.0;
+            }
+            if ($answer->status >= 500 || $answer->status === 0 || $slow || !$clear) {
                 $broken[] = sprintf(
                     '%s in %.1f s: %s %s %s %s',
                     $answer->status,
