@@ -451,7 +451,11 @@ it('keeps tools and lends them; what is lent is not at hand', function () {
     $this->api('POST', "/shed/tools/{$puller['id']}/loans", ['to' => 'Another'])->assertStatus(409);
     expect(array_column($row()['findings'], 'code'))->toContain('tool.missing');
     $loan = $find('Big lever puller')['loan']['id'];
-    $this->api('POST', "/shed/loans/{$loan}/return")->assertOk();
+    $this->api('POST', "/shed/loans/{$loan}/return", '{')
+        ->assertStatus(400)
+        ->assertJsonPath('detail', 'The body must be JSON.');
+    // the browser sends no body where there is nothing to say
+    $this->api('POST', "/shed/loans/{$loan}/return", '')->assertOk();
     $this->api('POST', "/shed/loans/{$loan}/return")->assertStatus(409);
     expect(array_column($row()['findings'], 'code'))->not->toContain('tool.missing');
     $this->api('POST', '/shed/tools', [

@@ -24,8 +24,10 @@ abstract class Controller
         if (substr_count($request->getContent(), '[') + substr_count($request->getContent(), '{') > self::MOST_LISTS) {
             throw new Stopped(413, 'This holds more lists and objects than are taken at once; send less at a time.');
         }
-        $body = $request->getContent() === '' ? [] : json_decode($request->getContent(), true, 64);
-        if (json_last_error() !== JSON_ERROR_NONE) {
+        try {
+            $body =
+                $request->getContent() === '' ? [] : json_decode($request->getContent(), true, 64, JSON_THROW_ON_ERROR);
+        } catch (\JsonException) {
             throw new Stopped(400, 'The body must be JSON.');
         }
 
