@@ -95,6 +95,9 @@ const have = (kind: (typeof BAD_DAYS)[number]): Promise<unknown> =>
                     :label="`${t(`weather.${field}`, { unit: '' })} ${STRETCHES[i]!.from}:00`"
                     :fault="faultAt(`/blocks/${sentAt(rows, i)}/${field}`)"
                   />
+                  <span v-if="faultAt(`/blocks/${sentAt(rows, i)}/${field}`)" class="fault small" role="alert">{{
+                    faultAt(`/blocks/${sentAt(rows, i)}/${field}`)
+                  }}</span>
                 </td>
               </tr>
             </tbody>
