@@ -2,16 +2,14 @@
 import { useQuery } from '@tanstack/vue-query';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { api, unwrap } from '@/api/client';
 import { groundsQuery } from '@/api/queries';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
 import ActButton from '@/components/form/ActButton.vue';
-import ChoiceField from '@/components/form/ChoiceField.vue';
-import QuantityField from '@/components/form/QuantityField.vue';
 import TextField from '@/components/form/TextField.vue';
 import { useHere } from '@/features/position/useHere';
-import { zoneChoices } from './zones';
+import GroundFields from './GroundFields.vue';
+import { keepNewGround, newGround } from './newGround';
 
 defineProps<{ /** Shown open when there is no ground yet. */ open: boolean }>();
 const emit = defineEmits<{ made: [id: string] }>();
@@ -19,14 +17,7 @@ const { t } = useI18n();
 const { session } = useSession();
 const { data: grounds } = useQuery(groundsQuery());
 const { busy, run, at } = useSubmit();
-const form = ref({
-  name: '',
-  latitude: '',
-  longitude: '',
-  elevation: '',
-  hardinessZone: '',
-  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-});
+const form = ref(newGround());
 const { looking, failure, look } = useHere(() => session.value?.demo ?? false);
 const here = async (): Promise<void> => {
   const first = grounds.value?.data[0];
@@ -36,9 +27,7 @@ const here = async (): Promise<void> => {
   form.value.latitude = fix.position[1].toFixed(4);
 };
 const save = async (): Promise<void> => {
-  const made = await run(() =>
-    unwrap(api.POST('/grounds', { body: { ...form.value, hardinessZone: form.value.hardinessZone || undefined } })),
-  );
+  const made = await run(() => keepNewGround(form.value));
   if (made) emit('made', made.id);
 };
 </script>
@@ -48,32 +37,10 @@ const save = async (): Promise<void> => {
     <summary>{{ t('ground.newGround') }}</summary>
     <form class="stack" novalidate style="max-width: 420px; padding-top: 8px" @submit.prevent="save">
       <TextField v-model="form.name" :label="t('ground.groundField.name')" :fault="at('/name')" />
-      <div class="row">
-        <TextField
-          v-for="f in ['latitude', 'longitude'] as const"
-          :key="f"
-          v-model="form[f]"
-          :label="t(`ground.groundField.${f}`)"
-          :fault="at(`/${f}`)"
-          width="10em"
-          inputmode="decimal"
-        />
+      <GroundFields v-model="form" :at="at">
         <ActButton small :busy="looking" @click="here">{{ t('ground.iStandOnIt') }}</ActButton>
-      </div>
+      </GroundFields>
       <p v-if="failure" class="fault" role="alert">{{ t('sighting.noFix') }}</p>
-      <QuantityField
-        v-model="form.elevation"
-        :label="t('ground.groundField.elevation')"
-        :fault="at('/elevation')"
-        sample="690 ft"
-      />
-      <TextField v-model="form.timeZone" :label="t('ground.groundField.timeZone')" :fault="at('/timeZone')" />
-      <ChoiceField
-        v-model="form.hardinessZone"
-        :label="t('ground.groundField.hardinessZone')"
-        :fault="at('/hardinessZone')"
-        :options="zoneChoices(t('ground.zoneUnknown'))"
-      />
       <ActButton main type="submit" :busy="busy">{{ t('ground.saveGround') }}</ActButton>
     </form>
   </details>

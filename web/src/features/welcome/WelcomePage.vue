@@ -14,8 +14,9 @@ import QuantityField from '@/components/form/QuantityField.vue';
 import TextField from '@/components/form/TextField.vue';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
+import GroundFields from '@/features/ground/GroundFields.vue';
 import ImportPanel from '@/features/ground/ImportPanel.vue';
-import { zoneChoices } from '@/features/ground/zones';
+import { keepNewGround, newGround } from '@/features/ground/newGround';
 import { useHere } from '@/features/position/useHere';
 
 /** From an empty installation to a first patch: language and units, where the ground is, what is on it, the Shed. */
@@ -30,14 +31,7 @@ const STEPS = ['ways', 'place', 'patch', 'cards'] as const;
 const step = ref(0);
 
 /* where */
-const form = ref({
-  name: '',
-  latitude: '',
-  longitude: '',
-  elevation: '',
-  hardinessZone: '',
-  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-});
+const form = ref(newGround());
 const pasted = ref('');
 const file = ref<{ name: string; text: string } | null>(null);
 const shapes = ref(0);
@@ -63,9 +57,7 @@ const drop = async ([given]: File[]): Promise<void> => {
 };
 const ground = ref<Schemas['Ground'] | null>(null);
 const keepGround = async (): Promise<void> => {
-  const made = await run(() =>
-    unwrap(api.POST('/grounds', { body: { ...form.value, hardinessZone: form.value.hardinessZone || undefined } })),
-  );
+  const made = await run(() => keepNewGround(form.value));
   if (!made) return;
   ground.value = made;
   step.value = 2;
@@ -118,7 +110,6 @@ const finish = async (): Promise<void> => {
     },
   });
 };
-const zones = computed(() => zoneChoices(t('ground.zoneUnknown')));
 </script>
 
 <template>
@@ -173,35 +164,11 @@ const zones = computed(() => zoneChoices(t('ground.zoneUnknown')));
         </div>
         <FilesField :label="t('welcome.file')" accept=".geojson,.json,.gpx,.kml" @files="drop" />
         <p v-if="file" role="status">{{ t('welcome.fileTaken', { name: file.name, n: shapes }, shapes) }}</p>
-        <div class="row">
-          <TextField
-            v-for="f in ['latitude', 'longitude'] as const"
-            :key="f"
-            v-model="form[f]"
-            :label="t(`ground.groundField.${f}`)"
-            :fault="at(`/${f}`)"
-            width="10em"
-            inputmode="decimal"
-          />
-        </div>
-        <QuantityField
-          v-model="form.elevation"
-          :label="t('ground.groundField.elevation')"
-          :help="t('welcome.elevationHelp')"
-          :fault="at('/elevation')"
-          :sample="units === 'us' ? '690 ft' : '210 m'"
-        />
-        <ChoiceField
-          v-model="form.hardinessZone"
-          :label="t('ground.groundField.hardinessZone')"
-          :fault="at('/hardinessZone')"
-          :options="zones"
-        />
-        <TextField
-          v-model="form.timeZone"
-          :label="t('ground.groundField.timeZone')"
-          :help="t('welcome.zoneHelp')"
-          :fault="at('/timeZone')"
+        <GroundFields
+          v-model="form"
+          :at="at"
+          :elevation-help="t('welcome.elevationHelp')"
+          :zone-help="t('welcome.zoneHelp')"
         />
         <p v-if="refusal && !refusal.problem?.errors" class="fault" role="alert">{{ refusal.message }}</p>
         <ActButton main type="submit" :busy="busy">{{ t('welcome.keepGround') }}</ActButton>
