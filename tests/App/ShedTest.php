@@ -740,7 +740,7 @@ it(
             $copy
                 ->fill([
                     'id' => (string) Str::uuid7(),
-                    'seq' => 900 + random_int(1, 90),
+                    'seq' => 1 + (int) Record::query()->max('seq'),
                     'patch_id' => $patch,
                     'worked_on' => '2026-05-05',
                     'body' => json_encode($body),
