@@ -7,6 +7,7 @@ namespace App\Print;
 use App\Exceptions\Stopped;
 use App\Models\Crew;
 use App\Models\Sheet;
+use App\Text\Languages;
 use App\Text\Sentences;
 use Illuminate\Support\Facades\View;
 
@@ -54,7 +55,7 @@ final readonly class ReentrySignPdf
                     'why' => $this->sentences->name('paper.keep-out-why'),
                 ],
             ),
-            array_values(array_diff(Sentences::LOCALES, [$this->sentences->locale()])),
+            array_values(array_diff(Languages::all(), [$this->sentences->locale()])),
         );
     }
 

@@ -13,6 +13,7 @@ use App\Seal\SealKey;
 use App\Support\ImportProgress;
 use App\Support\JobClock;
 use App\Support\QuietSessions;
+use App\Text\Languages;
 use App\Text\Refusals;
 use App\Text\Sentences;
 use App\Weather\BroughtFirst;
@@ -89,7 +90,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         return new Sentences(
             base_path('lang'),
-            Sentences::LOCALES[0],
+            Languages::FIRST,
             app()->environment('production', 'demo') ? config()->string('thicket.var') . '/cache/words.%s.php' : null,
             // in tests a sentence that is missing stops everything
             app()->environment('testing') ? null : static fn(string $fault) => Log::error($fault),

@@ -17,10 +17,6 @@ use Thicket\Measure\Unit;
  */
 final class Sentences
 {
-    /** Languages that people may choose; the first where nobody did. */
-    public const LOCALES = ['en', 'es'];
-    /** Whose figures and dates a language takes: Spanish writes 2.5 as its readers here do. */
-    private const REGIONS = ['es' => 'es_MX'];
     /** Placeholders that hold the name of a plant or an active. */
     private const CALLED = ['active', 'by', 'could', 'id', 'other', 'plant', 'sighting', 'stand', 'step'];
     /** Placeholders that hold what was measured or estimated on the ground. */
@@ -57,7 +53,7 @@ final class Sentences
     /** From now on in that language; in the first one where it is none of ours. */
     public function speak(string $locale): void
     {
-        $this->locale = in_array($locale, self::LOCALES, true) ? $locale : self::LOCALES[0];
+        $this->locale = in_array($locale, Languages::all(), true) ? $locale : Languages::FIRST;
     }
 
     /**
@@ -259,12 +255,18 @@ final class Sentences
     {
         $key = "{$this->locale} {$pattern} {$day->getTimestamp()}";
         $this->dateFormatters["{$this->locale} {$pattern}"] ??= new \IntlDateFormatter(
-            self::REGIONS[$this->locale] ?? $this->locale,
+            $this->region(),
             timezone: 'UTC',
             pattern: $pattern,
         );
 
         return $this->dates[$key] ??= (string) $this->dateFormatters["{$this->locale} {$pattern}"]->format($day);
+    }
+
+    /** Whose figures and days the language takes: Spanish writes 2.5 as its readers here do. */
+    private function region(): string
+    {
+        return $this->own('language.region') ?? $this->locale;
     }
 
     /** Values that are codes (a habit, a bark, a tool) read as words; names of people and plants stay as they are. */
@@ -301,10 +303,7 @@ final class Sentences
         if (strpbrk($pattern, "{'") === false) {
             return $pattern;
         }
-        $this->formatters["{$this->locale} {$code}"] ??= new \MessageFormatter(
-            self::REGIONS[$this->locale] ?? $this->locale,
-            $pattern,
-        );
+        $this->formatters["{$this->locale} {$code}"] ??= new \MessageFormatter($this->region(), $pattern);
         $text = $this->formatters["{$this->locale} {$code}"]->format($values);
         if ($text === false) {
             throw new \LogicException(
@@ -325,7 +324,7 @@ final class Sentences
     /** In the language spoken; what is not said there yet, in the first one. */
     private function pattern(string $code): ?string
     {
-        return $this->messages($this->locale)[$code] ?? ($this->messages(self::LOCALES[0])[$code] ?? null);
+        return $this->messages($this->locale)[$code] ?? ($this->messages(Languages::FIRST)[$code] ?? null);
     }
 
     /** One sentence that nobody wrote must not take the rest of a page with it. */

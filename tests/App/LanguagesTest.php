@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Text\Languages;
 use App\Text\Refusals;
 use App\Text\Sentences;
 use Symfony\Component\Finder\Finder;
@@ -49,7 +50,25 @@ function valuesOf(string $pattern): array
     return $names;
 }
 
-$others = array_values(array_diff(Sentences::LOCALES, ['en']));
+$others = array_values(array_diff(Languages::all(), [Languages::FIRST]));
+
+it('offers every language that has its words of the job and of the screens', function () use ($others) {
+    $named = static fn(string $pattern, string $end): array => array_map(
+        static fn(string $file): string => basename($file, $end),
+        glob(base_path($pattern)) ?: [],
+    );
+    expect(Languages::all()[0])
+        ->toBe('en')
+        ->and($named('web/src/messages/*.json', '.json'))
+        ->toEqualCanonicalizing(Languages::all())
+        ->and($named('web/src/messages/*.parts.ts', '.parts.ts'))
+        ->toEqualCanonicalizing($others);
+    $sentences = new Sentences(base_path('lang'), Languages::FIRST);
+    foreach ([...$others, 'en', '../en', 'xx'] as $locale) {
+        $sentences->speak($locale);
+        expect($sentences->locale())->toBe(in_array($locale, $others, true) ? $locale : 'en');
+    }
+});
 
 it('leaves no sentence out, and adds none that nobody says', function (string $locale) {
     $here = array_filter(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Text\Languages;
 use App\Text\Sentences;
 use Illuminate\Console\Command;
 use Thicket\Assess\Gaps;
@@ -21,11 +22,11 @@ final class CompileCatalogue extends Command
         $cache = config()->string('thicket.var') . '/cache';
         $catalogue = (new CatalogueFiles(base_path('core/data'), base_path('docs/schemas')))->compile($cache);
         file_put_contents("{$cache}/catalogue.current", $catalogue->hash);
-        foreach (array_reverse(Sentences::LOCALES) as $locale) {
-            $sentences = new Sentences(base_path('lang'), $locale);
-            $sentences->compile("{$cache}/words.{$locale}.php");
+        foreach (Languages::all() as $locale) {
+            (new Sentences(base_path('lang'), $locale))->compile("{$cache}/words.{$locale}.php");
         }
-        foreach ((new Gaps($catalogue, $sentences->has(...)))->all() as $gap) {
+        $first = new Sentences(base_path('lang'), Languages::FIRST);
+        foreach ((new Gaps($catalogue, $first->has(...)))->all() as $gap) {
             $this->warn($gap);
         }
         $this->info("Catalogue {$catalogue->hash}: " . count($catalogue->allSpecies()) . ' species.');

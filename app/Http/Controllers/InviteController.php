@@ -15,7 +15,7 @@ use App\Resources\CrewResource;
 use App\Support\Address;
 use App\Support\Secret;
 use App\Support\Tries;
-use App\Text\Sentences;
+use App\Text\Languages;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -107,7 +107,7 @@ final class InviteController extends Controller
         $email = AccountReader::email($in);
         $crewName = self::open($token)?->crew->name;
         $password = AccountReader::newPassword($in, [$name, $email, $crewName]);
-        $locale = $in->choiceOrNull('locale', Sentences::LOCALES);
+        $locale = $in->choiceOrNull('locale', Languages::all());
         $this->done($in);
         $user = $this->tries->setup(
             (string) $request->ip(),
@@ -130,7 +130,7 @@ final class InviteController extends Controller
                     'email' => (string) $email,
                     'password' => (string) $password,
                     'units' => $settings['units'] ?? 'us',
-                    'locale' => $locale ?? ($settings['locale'] ?? Sentences::LOCALES[0]),
+                    'locale' => $locale ?? ($settings['locale'] ?? Languages::FIRST),
                 ]);
                 self::person($invite, $user);
                 $invite->update(['used_by' => $user->id, 'used_at' => now()]);

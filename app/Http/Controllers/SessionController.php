@@ -13,7 +13,7 @@ use App\Models\Person;
 use App\Models\User;
 use App\Support\Address;
 use App\Support\Tries;
-use App\Text\Sentences;
+use App\Text\Languages;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -117,7 +117,7 @@ final class SessionController extends Controller
         $email = AccountReader::email($in);
         $password = AccountReader::newPassword($in, [$name, $email, $crewName]);
         $units = $in->choiceOrNull('units', ['us', 'metric']);
-        $locale = $in->choiceOrNull('locale', Sentences::LOCALES);
+        $locale = $in->choiceOrNull('locale', Languages::all());
         $this->done($in);
         $user = $this->tries->setup(
             (string) $request->ip(),
@@ -148,7 +148,7 @@ final class SessionController extends Controller
                     'email' => (string) $email,
                     'password' => (string) $password,
                     'units' => $units ?? 'us',
-                    'locale' => $locale ?? Sentences::LOCALES[0],
+                    'locale' => $locale ?? Languages::FIRST,
                 ]);
                 Person::create([
                     'crew_id' => $crew->id,
@@ -177,7 +177,7 @@ final class SessionController extends Controller
         $user = $this->user($request);
         $units = $in->choiceOrNull('units', ['us', 'metric']);
         $light = $in->choiceOrNull('light', ['day', 'sun', 'dusk']);
-        $locale = $in->choiceOrNull('locale', Sentences::LOCALES);
+        $locale = $in->choiceOrNull('locale', Languages::all());
         $this->done($in);
         $user->update(array_filter(['units' => $units, 'light' => $light, 'locale' => $locale]));
 

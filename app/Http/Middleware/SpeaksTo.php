@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Models\User;
+use App\Text\Languages;
 use App\Text\Sentences;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -19,7 +20,7 @@ final readonly class SpeaksTo
     {
         $user = $request->user();
         $this->sentences->speak(
-            $user instanceof User ? $user->locale : (string) $request->getPreferredLanguage(Sentences::LOCALES),
+            $user instanceof User ? $user->locale : (string) $request->getPreferredLanguage(Languages::all()),
         );
 
         return $next($request);

@@ -7,7 +7,7 @@ namespace App\Http\Readers;
 use App\Models\Crew;
 use App\Repositories\CrewSettings;
 use App\Support\Format;
-use App\Text\Sentences;
+use App\Text\Languages;
 use Thicket\Input\Fields;
 use Thicket\Situation\SituationReader;
 
@@ -25,7 +25,7 @@ final readonly class CrewReader
         $name = $in->textOrNull('name', 120);
         $put = [
             'units' => $in->choiceOrNull('units', CrewSettings::UNITS),
-            'locale' => $in->choiceOrNull('locale', Sentences::LOCALES),
+            'locale' => $in->choiceOrNull('locale', Languages::all()),
             'stance' => $in->choiceOrNull('stance', ['any', 'least-hazard', 'none']),
             'fuelOil' => self::flag($in, 'fuelOil'),
             'oneAlone' => self::flag($in, 'oneAlone'),

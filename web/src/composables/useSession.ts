@@ -2,7 +2,6 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { api, forgetAnswers, jobDay, unwrap, type Schemas } from '@/api/client';
 import { sessionQuery } from '@/api/queries';
-import type { Locale } from '@/app/language';
 
 export type Units = 'us' | 'metric';
 export type Shown = { us: string; metric: string };
@@ -24,7 +23,7 @@ export function useSession() {
   };
 
   const set = (session: Schemas['Session']) => client.setQueryData(sessionQuery().queryKey, session);
-  const change = async (body: { units?: Units; light?: 'day' | 'sun' | 'dusk'; locale?: Locale }) => {
+  const change = async (body: { units?: Units; light?: 'day' | 'sun' | 'dusk'; locale?: string }) => {
     // shown at once: both strings are here already (B4), so the switch works without signal
     const now = data.value;
     if (now?.user) set({ ...now, user: { ...now.user, ...body } });

@@ -1,0 +1,1 @@
+export { default } from 'element-plus/es/locale/lang/es';
