@@ -6,6 +6,7 @@ namespace App\Mail;
 
 use App\Models\Invite;
 use App\Models\User;
+use App\Text\Languages;
 use App\Text\Sentences;
 use Illuminate\Mail\Message;
 use Illuminate\Support\Facades\Log;
@@ -23,7 +24,7 @@ final readonly class Letters
     {
         return $this->send(
             (string) $invite->email,
-            $invite->crew->settings['locale'] ?? Sentences::LOCALES[0],
+            $invite->crew->settings['locale'] ?? Languages::FIRST,
             'mail.invite',
             ['crew' => $invite->crew->name, 'who' => $invite->maker->name, 'link' => $link, 'days' => Invite::DAYS],
         );
@@ -33,6 +34,23 @@ final readonly class Letters
     public function reset(User $user, #[\SensitiveParameter] string $link): bool
     {
         return $this->send((string) $user->email, $user->locale, 'mail.reset', ['who' => $user->name, 'link' => $link]);
+    }
+
+    /**
+     * Tells that what guards an account is another one now: whoever did not do it can still act.
+     *
+     * @param 'password'|'address'|'on'|'off'|'codes' $what
+     * @param string|null $before the address that held till now, where that is what changed
+     *
+     * @return bool false where it could not be sent
+     */
+    public function changed(User $user, string $what, ?string $before = null): bool
+    {
+        return $this->send($before ?? (string) $user->email, $user->locale, 'mail.changed', [
+            'who' => $user->name,
+            'what' => $what,
+            'link' => config()->string('app.url') . '/forgotten',
+        ]);
     }
 
     /** @param array<string, string|int> $values */

@@ -118,6 +118,39 @@ it('asks a code beside the password once a phone is set up, and takes a recovery
     expect(DB::table('users')->whereNotNull('second_factor')->count())->toBe(0);
 });
 
+it('tells by letter that what guards an account was changed, an address at the one of before', function () {
+    config(['mail.default' => 'array']);
+    $this->as();
+    $told = static function (string ...$parts): void {
+        $letter = letters()->last();
+        expect(letters()->count())
+            ->toBe(1)
+            ->and($letter?->getTo()[0]->getAddress())
+            ->toBe(array_shift($parts))
+            ->and($letter?->getTextBody())
+            ->toContain(...$parts);
+        app('mail.manager')->mailer('array')->getSymfonyTransport()->flush();
+    };
+    $this->api('PATCH', '/me', ['name' => 'Ada T.', 'email' => 'ada@alderbrook.example'])->assertOk();
+    expect(letters())->toHaveCount(0);
+    $this->api('PATCH', '/me', ['name' => 'Ada T.', 'email' => 'ada@elsewhere.example'])->assertOk();
+    $told('ada@alderbrook.example', 'Ada T.', 'the e-mail address of your account', 'tell a lead of your crew now');
+    $this->api('PUT', '/me/password', ['current' => 'thicket-demo', 'password' => 'nine grey barrows'])->assertOk();
+    $told('ada@elsewhere.example', 'the password of your account', config('app.url') . '/forgotten.');
+    $this->api('PATCH', '/session', ['locale' => 'es'])->assertOk();
+    $secret = $this->api('POST', '/me/second-factor')->json('secret');
+    expect(letters())->toHaveCount(0);
+    $this->api('PUT', '/me/second-factor', ['code' => shown($secret)])->assertOk();
+    $told('ada@elsewhere.example', 'se activó un segundo factor', '/forgotten.');
+    $this->api('POST', '/me/recovery-codes')->assertCreated();
+    $told('ada@elsewhere.example', 'códigos de respaldo');
+    $this->api('DELETE', '/me/second-factor')->assertOk();
+    $told('ada@elsewhere.example', 'se quitó el segundo factor');
+    // nothing is taken off where nothing was on
+    $this->api('DELETE', '/me/second-factor')->assertOk();
+    expect(letters())->toHaveCount(0);
+});
+
 it('lists where one is signed in, and ends one or all but this', function () {
     $this->as();
     foreach (['a phone', 'an old laptop'] as $agent) {
@@ -374,6 +407,10 @@ it('lets back in who forgot the password, by a letter or by a code that a lead r
         'password' => $password,
     ]);
     $enter('nine grey barrows')->assertOk();
+    expect(letters())
+        ->toHaveCount(2)
+        ->and(letters()->last()?->getTextBody())
+        ->toContain('the password of your account');
 
     $this->as();
     $cleo = User::query()->where('email', 'cleo@alderbrook.example')->firstOrFail();

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Exceptions\Stopped;
 use App\Http\Readers\AccountReader;
 use App\Http\SecurityLog;
+use App\Mail\Letters;
 use App\Repositories\OpenSessions;
 use App\Resources\MeResource;
 use App\Support\Tries;
@@ -26,7 +27,7 @@ final class MeController extends Controller
         return $this->me($request);
     }
 
-    public function update(Request $request): JsonResponse
+    public function update(Request $request, Letters $letters): JsonResponse
     {
         $user = $this->user($request);
         $in = $this->fields($request);
@@ -36,13 +37,15 @@ final class MeController extends Controller
         // who takes the address over takes the account over: the password is asked again
         $email === $user->email || $this->passwordAgain($request);
         SecurityLog::note('account changed', $request);
+        $before = (string) $user->email;
         $user->update(['name' => (string) $name, 'email' => (string) $email]);
+        $email === $before || $letters->changed($user, 'address', $before);
 
         return $this->me($request);
     }
 
     /** All other sessions end: whoever had the old password is out. */
-    public function password(Request $request): JsonResponse
+    public function password(Request $request, Letters $letters): JsonResponse
     {
         $user = $this->user($request);
         $in = $this->fields($request);
@@ -62,6 +65,7 @@ final class MeController extends Controller
         $user->update(['password' => (string) $new]);
         $ended = OpenSessions::endAll($user, $request->session()->getId());
         SecurityLog::note('password changed', $request, ['sessionsEnded' => $ended]);
+        $letters->changed($user, 'password');
 
         return $this->me($request);
     }

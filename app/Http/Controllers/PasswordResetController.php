@@ -52,7 +52,7 @@ final class PasswordResetController extends Controller
     }
 
     /** All sessions end; a second factor is asked at the next sign-in as before. */
-    public function update(Request $request): JsonResponse
+    public function update(Request $request, Letters $letters): JsonResponse
     {
         $this->mustBeBrowser($request);
         $in = $this->fields($request);
@@ -92,6 +92,7 @@ final class PasswordResetController extends Controller
             ]);
         }
         SecurityLog::note('password reset', $request, ['user' => $done->id]);
+        $letters->changed($done, 'password');
 
         return $this->json(['done' => true]);
     }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Exceptions\Stopped;
 use App\Http\SecurityLog;
+use App\Mail\Letters;
 use App\Models\User;
 use App\Resources\MeResource;
 use App\Support\SecondFactor;
@@ -16,7 +17,11 @@ use Illuminate\Http\Request;
 /** A code of one's phone beside the password, and codes for the day on which the phone is lost. */
 final class SecondFactorController extends Controller
 {
-    public function __construct(private readonly MeResource $resource, private readonly Tries $tries) {}
+    public function __construct(
+        private readonly MeResource $resource,
+        private readonly Tries $tries,
+        private readonly Letters $letters,
+    ) {}
 
     /** A new secret; it is not asked before a first code of it was given. */
     public function store(Request $request): JsonResponse
@@ -56,6 +61,7 @@ final class SecondFactorController extends Controller
         }
         $user->update(['second_factor_at' => now(), 'second_factor_step' => $step]);
         SecurityLog::note('second factor on', $request);
+        $this->letters->changed($user, 'on');
 
         return $this->json(['codes' => self::recovery($user)]);
     }
@@ -69,6 +75,7 @@ final class SecondFactorController extends Controller
             throw new Stopped(409, 'There is no second factor to recover.');
         }
         SecurityLog::note('recovery codes anew', $request);
+        $this->letters->changed($user, 'codes');
 
         return $this->json(['codes' => self::recovery($user)], 201);
     }
@@ -77,6 +84,7 @@ final class SecondFactorController extends Controller
     {
         $user = $this->user($request);
         $this->passwordAgain($request);
+        $was = $user->hasSecondFactor();
         $user->update([
             'second_factor' => null,
             'second_factor_at' => null,
@@ -84,6 +92,7 @@ final class SecondFactorController extends Controller
             'recovery_codes' => null,
         ]);
         SecurityLog::note('second factor off', $request);
+        $was && $this->letters->changed($user, 'off');
 
         return $this->json($this->resource->me($user, $request->session()->getId()));
     }
