@@ -54,7 +54,10 @@ td, th { text-align: left; border-bottom: .2mm solid #a9b5ad; padding: .8mm 2mm 
 ]) }}</h2>
 <table>
 @foreach ($record['lines'] as $name => $value)
-<tr><td>{{ $name }}</td><td @if ($name === 'seal') class="seal" @endif>{{ $value }}</td></tr>
+<tr>
+<td>{{ $words->name('paper.line.' . strtr($name, ' ', '-')) }}</td>
+<td @if ($name === 'seal') class="seal" @endif>{{ $value }}</td>
+</tr>
 @endforeach
 </table>
 </div>

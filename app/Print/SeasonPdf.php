@@ -10,6 +10,7 @@ use App\Seal\Verifier;
 use App\Support\Format;
 use App\Support\JobClock;
 use App\Text\RecordTable;
+use App\Text\Sentences;
 use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\View;
@@ -23,8 +24,15 @@ final readonly class SeasonPdf
 {
     /** Told in the heading of a record, or as the unit of the line before. */
     private const HEAD = ['record', 'day', 'ground', 'patch'];
+    /** Lines whose value is one of a closed set, with the kind of its name. */
+    private const CODES = ['droplets' => 'drops', 'restricted use' => 'word', 'incident' => 'word'];
 
-    public function __construct(private RecordTable $table, private Verifier $verifier, private JobClock $clock) {}
+    public function __construct(
+        private RecordTable $table,
+        private Verifier $verifier,
+        private JobClock $clock,
+        private Sentences $sentences,
+    ) {}
 
     /** @param Collection<int, Record> $records in order */
     public function html(Collection $records, Crew $crew, int $year, string $units): string
@@ -35,7 +43,7 @@ final readonly class SeasonPdf
             $told[] = [
                 'number' => $record->seq,
                 'title' => "{$row['day']}, {$row['patch']}, {$row['ground']}",
-                'lines' => self::lines($row),
+                'lines' => $this->lines($row),
             ];
             $this->verifier->record($record) === 'whole' || ($broken[] = $record->seq);
         }
@@ -56,13 +64,17 @@ final readonly class SeasonPdf
      *
      * @return array<string, string> what was told, each figure with its unit
      */
-    private static function lines(array $row): array
+    private function lines(array $row): array
     {
         $lines = [];
         foreach ($row as $name => $value) {
             if ($value !== '' && !in_array($name, self::HEAD, true) && !str_ends_with($name, ' unit')) {
                 $unit = $row["{$name} unit"] ?? ($row[preg_replace('/ used$/', '', $name) . ' unit'] ?? '');
-                $lines[$name] = self::readable(trim("{$value} {$unit}"));
+                $kind = self::CODES[$name] ?? null;
+                $lines[$name] =
+                    $kind === null
+                        ? self::readable(trim("{$value} {$unit}"))
+                        : $this->sentences->name("{$kind}.{$value}");
             }
         }
 

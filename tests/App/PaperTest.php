@@ -112,6 +112,11 @@ it('prints every paper in the language of whoever prints it, and the sign in the
         app(ReportPdf::class)->accounts($lead, 2026),
         app(SeasonPdf::class)->html(CrewRows::recordsOf($lead, 2026), $lead->crew, 2026, 'us'),
     ];
+    expect(printed(app(SeasonPdf::class)->html(CrewRows::recordsOf($lead, 2025), $lead->crew, 2025, 'us')))
+        ->toContain('mezcla usada 1.5 fl oz')
+        ->toContain('uso restringido no mezcla')
+        ->toContain('incidente no observaciones')
+        ->toContain('ingrediente activo por superficie');
     // what the label says stays as it was copied
     $label = array_filter(array_intersect_key($sheet->snapshot['product'], ['wearing' => 1, 'firstAid' => 1]));
     foreach ($papers as $paper) {
