@@ -210,7 +210,9 @@ final readonly class MixBatch
                                 implode(
                                     ', ',
                                     array_map(
-                                        fn(array $a): string => $this->situations->activeName($a['active']),
+                                        fn(array $a): string => $this->sentences->called(
+                                            $this->situations->activeName($a['active']),
+                                        ),
                                         $one->card->contents->actives ?? [],
                                     ),
                                 ) .

@@ -6,13 +6,14 @@ namespace App\Repositories;
 
 use App\Models\Crew;
 use App\Models\LabelCard;
+use App\Text\Sentences;
 use Thicket\Catalogue\Catalogue;
 use Thicket\Catalogue\NameSearch;
 
 /** Label cards by any name they go or went by: product, former names, registration, actives. */
 final readonly class CardNames
 {
-    public function __construct(private Catalogue $catalogue) {}
+    public function __construct(private Catalogue $catalogue, private Sentences $sentences) {}
 
     /**
      * @return list<array{id: string, product: string, detail: string}> best first; detail: the name that fitted, where
@@ -30,13 +31,15 @@ final readonly class CardNames
                 $texts(array_column(is_array($body['actives'] ?? null) ? $body['actives'] : [], 'active')),
                 $this->catalogue->hasActive(...),
             );
-            $names = array_map(fn(string $id): string => $this->catalogue->active($id)->name(), $actives);
+            $first = array_map(fn(string $id): string => $this->catalogue->active($id)->name(), $actives);
+            $names = array_map($this->sentences->called(...), $first);
             $registration = $texts([$body['registration'] ?? null]);
             $best = NameSearch::closest($typed, [
                 $card->product,
                 ...$texts($body['formerNames'] ?? []),
                 ...$registration,
                 ...$names,
+                ...$first,
             ]);
             if ($best !== null) {
                 $said = $best['name'] === $card->product ? $names : [$best['name']];

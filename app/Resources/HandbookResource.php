@@ -51,7 +51,7 @@ final readonly class HandbookResource
             'actives' => array_map(
                 fn($a): array => [
                     'id' => $a->id(),
-                    'name' => $a->name(),
+                    'name' => $this->sentences->called($a->name()),
                     'group' => $a->group(),
                     'selectivity' => $a->selectivity(),
                     'soilActive' => $a->isSoilActive(),
@@ -192,6 +192,17 @@ final readonly class HandbookResource
         return array_map($this->brief(...), array_values($species));
     }
 
+    /** @return array<string, list<string>> what the language spoken calls each plant, by species */
+    public function namesHere(): array
+    {
+        $names = [];
+        foreach ($this->catalogue->allSpecies() as $species) {
+            $names[$species->id()] = [$this->sentences->called($species->commonName())];
+        }
+
+        return $names;
+    }
+
     /** @return list<string> in the order of the key */
     public function habits(): array
     {
@@ -300,11 +311,11 @@ final readonly class HandbookResource
         ) {
             $name = $this->sentences->name("station.{$station}");
             str_contains(mb_strtolower($name), $words) &&
-                ($hits[] = ['kind' => 'station', 'id' => $station, 'name' => ucfirst($name), 'detail' => 'Station']);
+                ($hits[] = ['kind' => 'station', 'id' => $station, 'name' => ucfirst($name), 'detail' => '']);
         }
         $found = array_map(
             static fn(array $f): array => ['kind' => 'species', 'id' => $f['species']] + $f,
-            (new NameSearch($this->catalogue))->find($words),
+            (new NameSearch($this->catalogue, $this->namesHere()))->find($words),
         );
         foreach ($this->catalogue->allMethods() as $method) {
             $best = NameSearch::closest($words, [

@@ -8,6 +8,7 @@ use App\Models\Amendment;
 use App\Models\Crew;
 use App\Models\Record;
 use App\Repositories\SituationRepository;
+use App\Text\Sentences;
 use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Collection;
 use Thicket\Catalogue\Catalogue;
@@ -22,7 +23,11 @@ use Thicket\Situation\Prices;
 /** What signed records give to the accounts, at the prices that the crew keeps today. */
 final readonly class AccountDesk
 {
-    public function __construct(private SituationRepository $situations, private Catalogue $catalogue) {}
+    public function __construct(
+        private SituationRepository $situations,
+        private Catalogue $catalogue,
+        private Sentences $sentences,
+    ) {}
 
     /**
      * @param Collection<int, Record> $records in order
@@ -121,7 +126,9 @@ final readonly class AccountDesk
             if ($put === null || !is_string($active)) {
                 continue;
             }
-            $name = $this->catalogue->hasActive($active) ? $this->catalogue->active($active)->name() : $active;
+            $name = $this->catalogue->hasActive($active)
+                ? $this->sentences->called($this->catalogue->active($active)->name())
+                : $active;
             $key = "{$name} ({$put['basis']})";
             $out[$key] = ($out[$key] ?? BigRational::zero())->plus($put['kilograms']);
         }

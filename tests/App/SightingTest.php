@@ -568,6 +568,28 @@ it('finds a way of working by whatever people call it', function (string $typed,
     'goats' => ['goats', 'flash-graze'],
 ]);
 
+it(
+    'finds a plant and a product by the names of the language spoken, with accents or without, and in English',
+    function () {
+        $this->as();
+        $first = fn(string $typed, string $kind): ?string => collect(
+            $this->api('GET', '/search?q=' . rawurlencode($typed))->json('data'),
+        )->firstWhere('kind', $kind)['name'] ?? null;
+        expect($first('tascate', 'species'))->toBeNull()->and($first('glifosato', 'card'))->toBeNull();
+        $this->api('PATCH', '/session', ['locale' => 'es'])->assertOk();
+        foreach (['táscate de ashe', 'tascate', 'tascite', 'Ashe juniper', 'Juniperus ashei'] as $typed) {
+            expect($first($typed, 'species'))->toBe('Táscate de Ashe', $typed);
+        }
+        expect($this->api('GET', '/handbook/species?name=tascate')->json('data.0.id'))
+            ->toBe('ashe-juniper')
+            ->and($first('glifosato', 'card'))
+            ->toBe($first('glyphosate', 'card'))
+            ->not->toBeNull()
+            ->and(array_column($this->api('GET', '/handbook')->json('actives'), 'name'))
+            ->toContain('glifosato');
+    },
+);
+
 it('says every other name of a way of working on its page', function () {
     $this->as();
     $named = array_filter(

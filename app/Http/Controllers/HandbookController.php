@@ -53,7 +53,7 @@ final class HandbookController extends Controller
         }
         $this->done($in);
         $ground = $groundId === null ? null : CrewRows::ground($this->user($request), $groundId);
-        $found = (new SpeciesFilter($catalogue))->find(
+        $found = (new SpeciesFilter($catalogue, $resource->namesHere()))->find(
             $name,
             $habit,
             $setting,

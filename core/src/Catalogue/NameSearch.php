@@ -12,7 +12,8 @@ final readonly class NameSearch
 {
     private const LETTERS_PER_SLIP = 4;
 
-    public function __construct(private Catalogue $catalogue) {}
+    /** @param array<string, list<string>> $further names of another language, by species */
+    public function __construct(private Catalogue $catalogue, private array $further = []) {}
 
     /**
      * @return list<array{species: string, name: string, closeness: int}> best first; name is the one that fitted,
@@ -22,7 +23,7 @@ final readonly class NameSearch
     {
         $found = [];
         foreach ($this->catalogue->allSpecies() as $species) {
-            $best = self::closest($typed, $species->allNames());
+            $best = self::closest($typed, [...$this->further[$species->id()] ?? [], ...$species->allNames()]);
             $best === null || ($found[] = ['species' => $species->id(), ...$best]);
         }
         usort(
@@ -72,10 +73,15 @@ final readonly class NameSearch
         return $least === null ? null : 1 + $least;
     }
 
-    /** Small letters, spaces between words, nothing else: "St John's-wort" reads "st johns wort". */
+    /**
+     * Small letters without their accents, spaces between words, nothing else: "St John's-wort" reads "st johns wort",
+     * "Táscate" "tascate".
+     */
     private static function plain(string $text): string
     {
         $text = str_replace(["'", '’'], '', mb_strtolower(mb_substr($text, 0, 80)));
+        $apart = \Normalizer::normalize($text, \Normalizer::FORM_D);
+        $text = (string) preg_replace('/\p{Mn}+/u', '', is_string($apart) ? $apart : $text);
 
         return trim((string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', $text));
     }

@@ -17,7 +17,8 @@ final readonly class SpeciesFilter
     /** A month is judged on these days; one is enough. */
     private const DAYS = [5, 15, 25];
 
-    public function __construct(private Catalogue $catalogue) {}
+    /** @param array<string, list<string>> $further names of another language, by species */
+    public function __construct(private Catalogue $catalogue, private array $further = []) {}
 
     /**
      * @param int|null $month 1 to 12
@@ -38,7 +39,7 @@ final readonly class SpeciesFilter
                 ? $this->catalogue->allSpecies()
                 : array_map(
                     fn(array $hit): Species => $this->catalogue->species($hit['species']),
-                    (new NameSearch($this->catalogue))->find($name),
+                    (new NameSearch($this->catalogue, $this->further))->find($name),
                 );
         $days =
             $month === null
