@@ -72,10 +72,7 @@ const clipped = (each: boolean) => briefing.value.filter((one) => one.each === e
   padding: 4px 0;
 }
 summary {
-  min-height: var(--touch);
+  padding-block: 12px;
   font-weight: 650;
-  display: flex;
-  align-items: center;
-  cursor: pointer;
 }
 </style>

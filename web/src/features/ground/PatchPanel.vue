@@ -299,8 +299,4 @@ const tell = async (): Promise<void> => {
 .tell .btn {
   align-self: end;
 }
-summary {
-  min-height: 28px;
-  cursor: pointer;
-}
 </style>

@@ -195,10 +195,6 @@ const choose = (id: string): void => {
 </template>
 
 <style scoped>
-summary {
-  min-height: 32px;
-  cursor: pointer;
-}
 .grow {
   flex: 1 1 220px;
 }

@@ -454,8 +454,4 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
 .loading :deep(.amount) {
   font-size: var(--size-l);
 }
-summary {
-  min-height: 36px;
-  cursor: pointer;
-}
 </style>

@@ -207,10 +207,6 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
 .amount {
   font-size: var(--size-l);
 }
-summary {
-  min-height: 36px;
-  cursor: pointer;
-}
 @media (max-width: 860px) {
   .sums {
     grid-template-columns: minmax(0, 1fr);

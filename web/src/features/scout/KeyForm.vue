@@ -232,11 +232,6 @@ legend {
   font-weight: 600;
   padding: 0 8px 0 0;
 }
-summary {
-  min-height: 36px;
-  cursor: pointer;
-  padding: 6px 0;
-}
 .asked {
   padding-right: 10px;
 }

@@ -206,8 +206,4 @@ const ask = async (trying: boolean): Promise<void> => {
 .steps {
   padding-left: 20px;
 }
-summary {
-  min-height: 32px;
-  cursor: pointer;
-}
 </style>

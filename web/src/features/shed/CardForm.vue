@@ -231,9 +231,7 @@ fieldset {
   border-top: 1px solid var(--rule);
 }
 .part > summary {
-  min-height: var(--touch);
-  cursor: pointer;
-  padding-top: 8px;
+  padding-block: 10px;
 }
 .inside {
   padding: 4px 0 16px;

@@ -120,8 +120,6 @@ const PLACES = ['low', 'use', 'high'] as const;
   background: var(--sloe-pale);
 }
 summary {
-  min-height: 36px;
-  cursor: pointer;
   font-weight: 600;
 }
 </style>

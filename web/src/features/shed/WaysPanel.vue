@@ -118,8 +118,6 @@ const STANCES = ['any', 'least-hazard', 'none'] as const;
   max-width: 760px;
 }
 summary {
-  min-height: 36px;
-  cursor: pointer;
   font-weight: 600;
 }
 .folded {
