@@ -53,7 +53,14 @@ test('walks the trail in Spanish, with no English left and room for longer words
   const stations = ['scout', 'methods', 'mix', 'when', 'field-day', 'look-back'].map(
     (station) => `/stands/${(stand ?? '').split('/')[2]}/${station}`,
   );
-  const others = ['/today', '/ground', '/season', '/shed', '/sums', '/handbook/species/poison-hemlock', '/account'];
+  const others = [
+    ...['/today', '/ground', '/scout', '/sums', '/accounts', '/account', '/crew'],
+    ...['plan', 'calendar', 'people'].map((view) => `/season?view=${view}`),
+    ...['cards', 'stock', 'sprayers', 'tools', 'people', 'buying', 'figures', 'ways'].map(
+      (view) => `/shed?view=${view}`,
+    ),
+    ...['/handbook', '/handbook/species/poison-hemlock', '/handbook/compare?species=poison-ivy,virginia-creeper'],
+  ];
   for (const path of [...others, ...stations])
     await test.step(path, async () => {
       await page.goto(path);
@@ -64,7 +71,7 @@ test('walks the trail in Spanish, with no English left and room for longer words
     });
   await isAccessible(page);
   await page.setViewportSize({ width: 390, height: 800 });
-  for (const path of ['/today', '/shed', '/account', stations[1] as string, stations[2] as string])
+  for (const path of ['/today', '/shed', '/season', '/crew', '/account', '/handbook', ...stations])
     await test.step(`${path} with longer words`, async () => {
       await page.goto(path);
       await expect(page.getByRole('main').getByRole('heading').first()).toBeVisible();
