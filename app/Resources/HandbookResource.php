@@ -24,44 +24,48 @@ final readonly class HandbookResource
     public function index(): array
     {
         return [
-            'species' => array_map($this->brief(...), $this->catalogue->allSpecies()),
+            'species' => $this->sentences->inOrder(array_map($this->brief(...), $this->catalogue->allSpecies())),
             'habits' => array_map(
                 fn(string $h): array => ['id' => $h, 'name' => $this->sentences->name("habit.{$h}")],
                 $this->habits(),
             ),
-            'methods' => array_map(
-                fn($m): array => [
-                    'id' => $m->id(),
-                    'name' => $this->sentences->name("method.{$m->id()}"),
-                    'also' => $this->alsoCalled($m),
-                    'family' => $this->sentences->name("family.{$m->family()}"),
-                    'product' => $m->usesProduct()
-                        ? ($m->isOfArea() && $m->like() === $m->id()
-                            ? 'rate'
-                            : 'strength')
-                        : 'none',
-                    'steps' => array_map(fn(string $s): string => $this->sentences->name("step.{$s}"), $m->steps()),
-                    'mistakes' => array_map(
-                        fn(string $s): string => $this->sentences->name("mistake.{$s}"),
-                        $m->mistakes(),
-                    ),
-                ],
-                $this->catalogue->allMethods(),
+            'methods' => $this->sentences->inOrder(
+                array_map(
+                    fn($m): array => [
+                        'id' => $m->id(),
+                        'name' => $this->sentences->name("method.{$m->id()}"),
+                        'also' => $this->alsoCalled($m),
+                        'family' => $this->sentences->name("family.{$m->family()}"),
+                        'product' => $m->usesProduct()
+                            ? ($m->isOfArea() && $m->like() === $m->id()
+                                ? 'rate'
+                                : 'strength')
+                            : 'none',
+                        'steps' => array_map(fn(string $s): string => $this->sentences->name("step.{$s}"), $m->steps()),
+                        'mistakes' => array_map(
+                            fn(string $s): string => $this->sentences->name("mistake.{$s}"),
+                            $m->mistakes(),
+                        ),
+                    ],
+                    $this->catalogue->allMethods(),
+                ),
             ),
-            'actives' => array_map(
-                fn($a): array => [
-                    'id' => $a->id(),
-                    'name' => $this->sentences->called($a->name()),
-                    'group' => $a->group(),
-                    'selectivity' => $a->selectivity(),
-                    'soilActive' => $a->isSoilActive(),
-                    'volatile' => $a->isVolatile(),
-                    'cautions' => array_map(
-                        fn(string $c): string => $this->sentences->name("caution.active-{$c}"),
-                        $a->cautions(),
-                    ),
-                ],
-                $this->catalogue->allActives(),
+            'actives' => $this->sentences->inOrder(
+                array_map(
+                    fn($a): array => [
+                        'id' => $a->id(),
+                        'name' => $this->sentences->called($a->name()),
+                        'group' => $a->group(),
+                        'selectivity' => $a->selectivity(),
+                        'soilActive' => $a->isSoilActive(),
+                        'volatile' => $a->isVolatile(),
+                        'cautions' => array_map(
+                            fn(string $c): string => $this->sentences->name("caution.active-{$c}"),
+                            $a->cautions(),
+                        ),
+                    ],
+                    $this->catalogue->allActives(),
+                ),
             ),
             'schools' => array_map(
                 fn($s): array => [
@@ -79,19 +83,28 @@ final readonly class HandbookResource
                 ],
                 $this->catalogue->allSchools(),
             ),
-            'settings' => array_map(
-                fn(string $s): array => ['id' => $s, 'name' => $this->sentences->name("site.{$s}")],
-                $this->catalogue->sites(),
-            ),
-            'tools' => array_values(
+            'settings' => $this->sentences->inOrder(
                 array_map(
-                    fn(ToolKind $t): array => ['id' => $t->id(), 'name' => $this->sentences->name("tool.{$t->id()}")],
-                    array_filter($this->catalogue->toolKinds(), static fn(ToolKind $t): bool => !$t->isNeed()),
+                    fn(string $s): array => ['id' => $s, 'name' => $this->sentences->name("site.{$s}")],
+                    $this->catalogue->sites(),
                 ),
             ),
-            'clearances' => array_map(
-                fn(string $c): array => ['id' => $c, 'name' => $this->sentences->name("clearance.{$c}")],
-                $this->catalogue->clearances(),
+            'tools' => $this->sentences->inOrder(
+                array_values(
+                    array_map(
+                        fn(ToolKind $t): array => [
+                            'id' => $t->id(),
+                            'name' => $this->sentences->name("tool.{$t->id()}"),
+                        ],
+                        array_filter($this->catalogue->toolKinds(), static fn(ToolKind $t): bool => !$t->isNeed()),
+                    ),
+                ),
+            ),
+            'clearances' => $this->sentences->inOrder(
+                array_map(
+                    fn(string $c): array => ['id' => $c, 'name' => $this->sentences->name("clearance.{$c}")],
+                    $this->catalogue->clearances(),
+                ),
             ),
         ];
     }
@@ -353,7 +366,7 @@ final readonly class HandbookResource
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{id: string, name: string, scientific: string, habit: string} */
     private function brief(Species $species): array
     {
         return [

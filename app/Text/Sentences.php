@@ -28,9 +28,9 @@ final class Sentences
     private array $messages = [];
     /** @var array<string, \MessageFormatter> by locale and code */
     private array $formatters = [];
-    /** @var array<string, \IntlDateFormatter> by locale and pattern */
+    /** @var array<string, \IntlDateFormatter> by locale and code of their pattern */
     private array $dateFormatters = [];
-    /** @var array<string, string> days written already, by locale, pattern and time */
+    /** @var array<string, string> days written already, by locale, code of their pattern, and time */
     private array $dates = [];
 
     /**
@@ -143,6 +143,23 @@ final class Sentences
         return $under;
     }
 
+    /**
+     * Rows by their names as the language orders them: an "Á" stands with the "A".
+     *
+     * @template T of array{name: string, ...}
+     *
+     * @param array<T> $rows
+     *
+     * @return list<T>
+     */
+    public function inOrder(array $rows): array
+    {
+        $order = new \Collator($this->region());
+        usort($rows, static fn(array $a, array $b): int => (int) $order->compare($a['name'], $b['name']));
+
+        return $rows;
+    }
+
     /** A unit as people write it; the table of coefficients has some that nothing is measured in. */
     public function unit(string $code): string
     {
@@ -208,7 +225,7 @@ final class Sentences
             $shown[$name] = match (true) {
                 $value instanceof Quantity => $this->figure($name, $value, $system, $limits),
                 $value instanceof \DateTimeImmutable => $this->day($value),
-                $value instanceof MonthDay => $this->date('d MMM', $value->inYear(2000)),
+                $value instanceof MonthDay => $this->date('language.month-day', $value->inYear(2000)),
                 is_string($value) => $this->word($name, $value),
                 default => $value,
             };
@@ -248,19 +265,19 @@ final class Sentences
     /** "Thu 3 Sep", with the year when it is not the one given. */
     public function day(\DateTimeImmutable $day): string
     {
-        return $this->date('EEE d MMM y', $day);
+        return $this->date('language.day', $day);
     }
 
-    private function date(string $pattern, \DateTimeImmutable $day): string
+    private function date(string $code, \DateTimeImmutable $day): string
     {
-        $key = "{$this->locale} {$pattern} {$day->getTimestamp()}";
-        $this->dateFormatters["{$this->locale} {$pattern}"] ??= new \IntlDateFormatter(
+        $kind = "{$this->locale} {$code}";
+        $this->dateFormatters[$kind] ??= new \IntlDateFormatter(
             $this->region(),
             timezone: 'UTC',
-            pattern: $pattern,
+            pattern: $this->pattern($code) ?? $this->instead($code),
         );
 
-        return $this->dates[$key] ??= (string) $this->dateFormatters["{$this->locale} {$pattern}"]->format($day);
+        return $this->dates["{$kind} {$day->getTimestamp()}"] ??= (string) $this->dateFormatters[$kind]->format($day);
     }
 
     /** Whose figures and days the language takes: Spanish writes 2.5 as its readers here do. */

@@ -586,7 +586,10 @@ it(
             ->toBe($first('glyphosate', 'card'))
             ->not->toBeNull()
             ->and(array_column($this->api('GET', '/handbook')->json('actives'), 'name'))
-            ->toContain('glifosato');
+            ->toContain('glifosato')
+            // an Á stands with the A
+            ->and(array_slice(array_column($this->api('GET', '/handbook')->json('species'), 'name'), 5, 4))
+            ->toBe(['Agridulce americano', 'Agridulce oriental', 'Álamo temblón', 'Algodoncillo común']);
     },
 );
 

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { ask, isAccessible, signIn } from './helpers';
+import { ask, isAccessible, issuedTrees, signIn } from './helpers';
 
 const read = (file: string): Record<string, unknown> =>
   JSON.parse(readFileSync(file, 'utf8')) as Record<string, unknown>;
@@ -34,8 +34,16 @@ const widerThanScreen = (page: Page): Promise<number> =>
     return document.documentElement.scrollWidth - window.innerWidth;
   });
 
+const english = pieces();
+/** No piece of what the application says in English stands on the page. */
+async function isSpanish(page: Page): Promise<void> {
+  await expect(page.getByRole('heading').first()).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  const shown = (await page.locator('body').innerText()).replaceAll(/\s+/g, ' ');
+  expect(english.filter((piece) => shown.includes(piece))).toEqual([]);
+}
+
 test('walks the trail in Spanish, with no English left and room for longer words', async ({ page }) => {
-  const english = pieces();
   expect(english.length).toBeGreaterThan(2000);
   await signIn(page, 'cleo');
   await test.step('the language is chosen where a person chooses for themselves', async () => {
@@ -64,10 +72,7 @@ test('walks the trail in Spanish, with no English left and room for longer words
   for (const path of [...others, ...stations])
     await test.step(path, async () => {
       await page.goto(path);
-      await expect(page.getByRole('main').getByRole('heading').first()).toBeVisible();
-      await page.waitForLoadState('networkidle');
-      const shown = (await page.locator('body').innerText()).replaceAll(/\s+/g, ' ');
-      expect(english.filter((piece) => shown.includes(piece))).toEqual([]);
+      await isSpanish(page);
     });
   await isAccessible(page);
   await page.setViewportSize({ width: 390, height: 800 });
@@ -79,5 +84,23 @@ test('walks the trail in Spanish, with no English left and room for longer words
       expect(await widerThanScreen(page)).toBeLessThanOrEqual(0);
     });
   // whoever signs in next finds it as it was
+  await ask(page, 'PATCH', '/session', { locale: 'en' });
+});
+
+test('goes through a field day in Spanish, from the sheet to what comes after', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page);
+  await ask(page, 'PATCH', '/session', { locale: 'es' });
+  const { sheet, stand } = await issuedTrees(page);
+  await page.goto(`/field/${sheet}`);
+  for (const part of ['Antes', 'Trabajando', 'Después'])
+    await test.step(part, async () => {
+      await page.getByRole('button', { name: part, exact: true }).click();
+      await isSpanish(page);
+      expect(await widerThanScreen(page)).toBeLessThanOrEqual(0);
+      await page.reload();
+    });
+  await page.goto(`/stands/${stand}/field-day`);
+  await isSpanish(page);
   await ask(page, 'PATCH', '/session', { locale: 'en' });
 });

@@ -89,7 +89,7 @@ const giveCode = async (m: Schemas['Crew']['members'][number]): Promise<void> =>
     <section class="stack" aria-labelledby="members-h">
       <h2 id="members-h">{{ t('crew.members') }}</h2>
       <ul class="plain ruled">
-        <li v-for="m in crew.members" :key="m.id" class="line">
+        <li v-for="m in crew.members" :key="m.id" class="member">
           <span
             ><b>{{ m.name }}</b
             ><template v-if="m.me"> ({{ t('crew.you') }})</template><br /><span class="small soft"
@@ -183,6 +183,10 @@ const giveCode = async (m: Schemas['Crew']['members'][number]): Promise<void> =>
 </template>
 
 <style scoped>
+.member {
+  display: grid;
+  gap: 6px;
+}
 .line {
   display: flex;
   flex-wrap: wrap;
