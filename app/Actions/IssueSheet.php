@@ -12,6 +12,9 @@ use App\Models\Step;
 use App\Models\User;
 use App\Seal\Chain;
 use App\Support\JobClock;
+use App\Support\Wording;
+use App\Text\Languages;
+use App\Text\Sentences;
 use App\Workflow\Gates;
 use App\Workflow\Workflow;
 use Illuminate\Support\Facades\DB;
@@ -26,6 +29,7 @@ final readonly class IssueSheet
         private DraftSheet $draft,
         private JobClock $clock,
         private Chain $chain,
+        private Sentences $sentences,
     ) {}
 
     /**
@@ -52,15 +56,18 @@ final readonly class IssueSheet
             if ($shut !== [] || $step === null) {
                 throw new Stopped(409, 'The sheet cannot be issued yet.', ['gates' => $shut]);
             }
-            $used = array_map(
-                static fn(array $g): array => [
-                    'gate' => $g['code'],
-                    'text' => $g['text']['us'],
-                    'reason' => $passes[$g['code']] ?? '',
-                ],
-                $gates,
-            );
-            $snapshot = ($this->draft)($stand, $step, $lead, $used);
+            $snapshot = $this->inAllLanguages(function () use ($stand, $step, $lead, $passes): array {
+                $used = array_map(
+                    static fn(array $g): array => [
+                        'gate' => $g['code'],
+                        'text' => $g['text']['us'],
+                        'reason' => $passes[$g['code']] ?? '',
+                    ],
+                    $this->gates->of($stand, $step),
+                );
+
+                return ($this->draft)($stand, $step, $lead, $used);
+            });
             $crewId = $stand->patch->ground->crew_id;
             $number = 1 + (int) Sheet::query()->where('crew_id', $crewId)->lockForUpdate()->max('number');
             $sheet = Sheet::create(
@@ -77,5 +84,24 @@ final readonly class IssueSheet
 
             return $sheet->load('steps');
         });
+    }
+
+    /**
+     * The sheet as its lead reads it, with what other languages say otherwise: whoever works by it reads it in theirs,
+     * and in each it is what was issued.
+     *
+     * @param \Closure(): array<string, mixed> $draft
+     *
+     * @return array<string, mixed>
+     */
+    private function inAllLanguages(\Closure $draft): array
+    {
+        $first = $draft();
+        $others = [];
+        foreach (array_diff(Languages::all(), [$this->sentences->locale()]) as $locale) {
+            $others[$locale] = Wording::differing($first, $this->sentences->inLocale($locale, $draft));
+        }
+
+        return $first + ['otherLanguages' => $others];
     }
 }

@@ -139,7 +139,7 @@ final readonly class SignRecord
                     ),
                     'signedBy' => $user->name,
                     'licence' => $user->person?->licence,
-                    'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->snapshot],
+                    'sheet' => ['number' => $sheet->number, 'snapshot' => $sheet->told()],
                 ];
             $last = Record::query()->where('crew_id', $sheet->crew_id)->orderByDesc('seq')->lockForUpdate()->first();
             $seq = ($last->seq ?? 0) + 1;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Support\Wording;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
@@ -19,7 +20,7 @@ use Thicket\FieldDay\FieldLog;
  * @property string $crew_id
  * @property int $number
  * @property string $issued_by
- * @property array<string, mixed> $snapshot
+ * @property array<string, mixed> $snapshot as it was issued, with what differs in other languages; {@see told()}
  * @property \Illuminate\Support\Carbon $issued_at
  * @property \Illuminate\Support\Carbon|null $withdrawn_at
  * @property \Illuminate\Database\Eloquent\Collection<int, Step> $steps
@@ -61,6 +62,21 @@ final class Sheet extends Model
     public function fieldNotes(): HasMany
     {
         return $this->hasMany(FieldNote::class)->orderBy('number');
+    }
+
+    /**
+     * What the sheet says, in that language where it was issued in it too; else, and without one, as it was issued.
+     *
+     * @return array<string, mixed> openapi Sheet/snapshot
+     */
+    public function told(?string $locale = null): array
+    {
+        $snapshot = $this->snapshot;
+        $others = $snapshot['otherLanguages'] ?? [];
+        unset($snapshot['otherLanguages']);
+        $differing = is_array($others) ? $others[$locale ?? ''] ?? null : null;
+
+        return is_array($differing) ? Wording::over($snapshot, $differing) : $snapshot;
     }
 
     /** What all notes of its day tell together. */

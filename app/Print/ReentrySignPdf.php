@@ -22,7 +22,7 @@ final readonly class ReentrySignPdf
     /** @throws Stopped 409 where nothing is put out */
     public function html(Sheet $sheet, Crew $crew): string
     {
-        $s = $sheet->snapshot;
+        $s = $sheet->told($this->sentences->locale());
         if (($s['product'] ?? null) === null) {
             throw new Stopped(409, 'This sheet puts no product out: there is nothing to keep out of.');
         }

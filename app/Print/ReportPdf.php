@@ -79,7 +79,7 @@ final readonly class ReportPdf
     /** @return array{title: string, done: string, result: string, next: string} */
     private function line(Record $record, ?Stand $stand): array
     {
-        $snapshot = $record->sheet->snapshot;
+        $snapshot = $record->sheet->told($this->sentences->locale());
         $scored = $record->scored();
         $body = $record->content() ?? [];
         $word = static fn(mixed $text): string => is_scalar($text) ? (string) $text : '';

@@ -5,19 +5,24 @@ declare(strict_types=1);
 namespace App\Print;
 
 use App\Models\Sheet;
+use App\Text\Sentences;
 use Illuminate\Support\Facades\View;
 use Thicket\Measure\System;
 
 /** The job sheet on paper, from one HTML template. The snapshot alone is printed. */
 final readonly class SheetPdf
 {
+    public function __construct(private Sentences $sentences) {}
+
     public function html(Sheet $sheet, string $units): string
     {
+        $told = $sheet->told($this->sentences->locale());
+
         return View::file(resource_path('sheet.blade.php'), [
             'sheet' => $sheet,
-            's' => $sheet->snapshot,
+            's' => $told,
             'units' => $units,
-            'map' => self::map($sheet->snapshot, $units),
+            'map' => self::map($told, $units),
             'face' => Paper::face(),
         ])->render();
     }

@@ -11,6 +11,7 @@ use App\Repositories\PlotSpots;
 use App\Seal\Verifier;
 use App\Support\Format;
 use App\Support\JobClock;
+use App\Text\Sentences;
 use Thicket\Measure\Quantity;
 use Thicket\Survey\RootKill;
 
@@ -21,6 +22,7 @@ final readonly class RecordResource
         private Verifier $verifier,
         private ResultResource $results,
         private PlotSpots $spots,
+        private Sentences $sentences,
     ) {}
 
     /** @return array<string, mixed> */
@@ -33,7 +35,7 @@ final readonly class RecordResource
             // sheets of before did not keep it
             'expected' => $record->sheet->snapshot['reason']['expected'] ?? null,
             'stemsCounted' => $record->sheet->snapshot['target']['stems'] ?? null,
-            'method' => $record->sheet->snapshot['method']['name'] ?? null,
+            'method' => $record->sheet->told($this->sentences->locale())['method']['name'] ?? null,
             'workedOn' => Format::day($record->worked_on),
             'judgeAfter' => Format::day($record->judge_after),
             'mayScore' =>

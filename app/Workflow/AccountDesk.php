@@ -45,7 +45,7 @@ final readonly class AccountDesk
     private function job(Record $record, ?Prices $prices): Job
     {
         $body = $record->content() ?? [];
-        $snapshot = $record->sheet->snapshot;
+        $snapshot = $record->sheet->told($this->sentences->locale());
         $people = is_array($body['people'] ?? null) ? count($body['people']) : 0;
         $clock = static fn(string $name): string => is_string($body[$name] ?? null) ? $body[$name] : '';
         $minutes = WorkTime::minutes($record->sheet->fieldLog(), $people, $clock('start'), $clock('stop'));

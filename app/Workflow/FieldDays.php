@@ -9,6 +9,7 @@ use App\Models\StandingTree;
 use App\Models\User;
 use App\Support\Format;
 use App\Support\JobClock;
+use App\Text\Sentences;
 use Thicket\FieldDay\EventKind;
 use Thicket\FieldDay\FieldEvent;
 use Thicket\FieldDay\FieldLog;
@@ -18,7 +19,7 @@ final readonly class FieldDays
 {
     private const MOST_SHEETS = 40;
 
-    public function __construct(private JobClock $clock) {}
+    public function __construct(private JobClock $clock, private Sentences $sentences) {}
 
     /** @return list<array<string, mixed>> the longest unsigned first */
     public function open(User $user): array
@@ -34,7 +35,8 @@ final readonly class FieldDays
         $out = [];
         foreach ($sheets as $sheet) {
             $ground = $sheet->steps->first()?->patch->ground;
-            $stand = $sheet->snapshot['standId'] ?? null;
+            $told = $sheet->told($this->sentences->locale());
+            $stand = $told['standId'] ?? null;
             $log = $sheet->fieldLog();
             $from = $log->started();
             if ($ground === null || !is_string($stand) || $from === null) {
@@ -45,15 +47,14 @@ final readonly class FieldDays
                 'standId' => $stand,
                 'sheetId' => $sheet->id,
                 'number' => $sheet->number,
-                'name' =>
-                    ($sheet->snapshot['method']['name'] ?? '') . ', ' . ($sheet->snapshot['target']['name'] ?? ''),
-                'patch' => $sheet->snapshot['place']['patch'] ?? '',
+                'name' => ($told['method']['name'] ?? '') . ', ' . ($told['target']['name'] ?? ''),
+                'patch' => $told['place']['patch'] ?? '',
                 'groundId' => $ground->id,
                 'day' => $day,
                 // a midnight has passed and nobody has signed (rulings J29)
                 'late' => $day < $this->clock->today($ground->time_zone)->format('Y-m-d'),
                 'working' => self::working($log),
-                'clocks' => self::clocks($sheet, $log),
+                'clocks' => self::clocks($told, $log),
             ];
         }
         usort($out, static fn(array $a, array $b): int => [$a['day'], $a['number']] <=> [$b['day'], $b['number']]);
@@ -115,10 +116,14 @@ final readonly class FieldDays
         return $names;
     }
 
-    /** @return list<array<string, mixed>> as the sheet carries them, with when each was started */
-    private static function clocks(Sheet $sheet, FieldLog $log): array
+    /**
+     * @param array<string, mixed> $told what the sheet says
+     *
+     * @return list<array<string, mixed>> as the sheet carries them, with when each was started
+     */
+    private static function clocks(array $told, FieldLog $log): array
     {
-        $carried = array_column($sheet->snapshot['field']['clocks'] ?? [], null, 'code');
+        $carried = array_column($told['field']['clocks'] ?? [], null, 'code');
 
         return array_values(
             array_filter(

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Support\Wording;
 use App\Text\Languages;
 use App\Text\Refusals;
 use App\Text\Sentences;
@@ -228,3 +229,49 @@ it('answers whoever asks in their own language, and nobody yet in that of the br
         'Aquí no hay nada.',
     );
 });
+
+it('tells whoever works by a sheet what was issued, in their own language', function () {
+    $this->as();
+    [$stand, $id] = issuedTrees($this);
+    $in = function (string $locale, string $path): array {
+        $this->api('PATCH', '/session', ['locale' => $locale])->assertOk();
+
+        return $this->api('GET', $path)->assertOk()->json('snapshot');
+    };
+    $path = "/sheets/{$id}";
+    [$english, $spanish] = [$in('en', $path), $in('es', $path)];
+    $this->api('POST', "/sheets/{$id}/withdraw", ['reason' => 'Read in both.'])->assertOk();
+    // as it would be issued by somebody who reads it so
+    expect($english)
+        ->toBe($in('en', "/stands/{$stand}/sheet-draft"))
+        ->and($spanish)
+        ->toBe($in('es', "/stands/{$stand}/sheet-draft"))
+        ->and($spanish['method']['name'])
+        ->toBe('Corteza basal')
+        ->and($spanish['target'])
+        ->toMatchArray(['name' => 'Árbol del cielo', 'stems' => $english['target']['stems']])
+        ->and($english['target']['name'])
+        ->toBe('Tree-of-heaven');
+});
+
+it('lays over one telling what another says otherwise, and leaves the first where they are not alike', function (
+    array $first,
+    array $other,
+    array $expected,
+) {
+    // as the database gives it back
+    $kept = json_decode((string) json_encode(Wording::differing($first, $other)), true);
+    expect(Wording::over($first, $kept))->toBe($expected);
+})->with([
+    'texts and figures' => [
+        ['a' => ['cut', 'bag', 'go'], 'n' => 3, 'no' => null],
+        ['a' => ['corte', 'bag', 'vaya'], 'n' => 4, 'no' => 'algo'],
+        ['a' => ['corte', 'bag', 'vaya'], 'n' => 3, 'no' => null],
+    ],
+    'a list of another length' => [
+        ['a' => ['cut', 'bag'], 'b' => 'go'],
+        ['a' => ['corte'], 'b' => 'vaya'],
+        ['a' => ['cut', 'bag'], 'b' => 'vaya'],
+    ],
+    'the same' => [['a' => ['cut']], ['a' => ['cut']], ['a' => ['cut']]],
+]);

@@ -94,8 +94,9 @@ it(
 it('prints every paper in the language of whoever prints it, and the sign in the others too', function () {
     $this->as();
     $lead = User::query()->where('role', 'lead')->firstOrFail();
-    $this->api('PATCH', '/session', ['locale' => 'es'])->assertOk();
+    // issued by somebody who reads English
     [, $id] = issuedTrees($this);
+    $this->api('PATCH', '/session', ['locale' => 'es'])->assertOk();
     $sheet = Sheet::query()->findOrFail($id);
     $step = $sheet->steps->firstOrFail();
     $stand = Stand::query()->whereHas('steps', fn($steps) => $steps->whereKey($step->id))->withTrail()->firstOrFail();

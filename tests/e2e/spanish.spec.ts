@@ -90,8 +90,9 @@ test('walks the trail in Spanish, with no English left and room for longer words
 test('goes through a field day in Spanish, from the sheet to what comes after', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page);
-  await ask(page, 'PATCH', '/session', { locale: 'es' });
+  // issued by somebody who reads English
   const { sheet, stand } = await issuedTrees(page);
+  await ask(page, 'PATCH', '/session', { locale: 'es' });
   await page.goto(`/field/${sheet}`);
   for (const part of ['Antes', 'Trabajando', 'Después'])
     await test.step(part, async () => {

@@ -15,6 +15,7 @@ use App\Repositories\CrewRows;
 use App\Support\Format;
 use App\Text\CardChanges;
 use App\Text\GateText;
+use App\Text\Sentences;
 use App\Workflow\DutyDesk;
 use App\Workflow\Gates;
 use App\Workflow\Workflow;
@@ -29,6 +30,7 @@ final class SheetController extends Controller
         private readonly CardChanges $changes,
         private readonly DutyDesk $duties,
         private readonly GateText $gateText,
+        private readonly Sentences $sentences,
     ) {}
 
     public function gates(Request $request, string $standId, Gates $gates): JsonResponse
@@ -102,7 +104,7 @@ final class SheetController extends Controller
                     : ['by' => $sheet->withdrawn_by, 'reason' => $sheet->withdrawn_why],
             'cardChanges' => $this->cardChanges($sheet),
             'dutiesOpen' => $this->dutiesOpen($sheet),
-            'snapshot' => $sheet->snapshot,
+            'snapshot' => $sheet->told($this->sentences->locale()),
         ];
     }
 
