@@ -9,6 +9,7 @@ import { dayText } from '@/components/dates';
 import SaidAmount from '@/components/figures/SaidAmount.vue';
 import PaperButton from '@/components/feedback/PaperButton.vue';
 import EmptyState from '@/components/feedback/EmptyState.vue';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
@@ -30,7 +31,7 @@ const { t } = useI18n();
 const { format, user, mayWrite } = useSession();
 const { stand } = useStand(() => props.stand);
 const { busy, refusal, run, at } = useSubmit();
-const { data: record } = useQuery(
+const { data: record, error } = useQuery(
   computed(() => ({ ...recordQuery(stand.value?.recordId ?? ''), enabled: stand.value?.recordId != null })),
 );
 
@@ -155,6 +156,7 @@ const keep = async (scored: boolean): Promise<void> => {
         t('station.field-day')
       }}</RouterLink>
     </EmptyState>
+    <LoadFault :of="error" />
     <div v-if="record" class="bench">
       <section class="stack" aria-labelledby="judge-h">
         <h2 id="judge-h">
@@ -196,15 +198,17 @@ const keep = async (scored: boolean): Promise<void> => {
                 :fault="at('/lookedOn')"
                 :from="record.workedOn"
               />
-              <TextField
-                v-for="f in byPlots ? [] : COUNTS"
-                :key="f"
-                v-model="form[f]"
-                :label="t(`look.${f}`)"
-                :fault="at(`/${f}`)"
-                width="10em"
-                inputmode="numeric"
-              />
+              <div v-if="!byPlots" class="row counts">
+                <TextField
+                  v-for="f in COUNTS"
+                  :key="f"
+                  v-model="form[f]"
+                  :label="t(`look.${f}`)"
+                  :fault="at(`/${f}`)"
+                  width="7.5em"
+                  inputmode="numeric"
+                />
+              </div>
               <MoreCounts v-model="form.more" :at="at" :spots="record.plots" />
               <TextField
                 v-model="form.remarks"
@@ -366,6 +370,9 @@ const keep = async (scored: boolean): Promise<void> => {
 </template>
 
 <style scoped>
+.counts {
+  align-items: end;
+}
 .shots {
   display: flex;
   flex-wrap: wrap;
