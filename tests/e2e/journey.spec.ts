@@ -223,6 +223,25 @@ test('greets at the door and says so when a page does not exist', async ({ page 
   await page.goto('/nowhere');
   await expect(page.getByRole('heading', { name: 'There is nothing here.' })).toBeVisible();
   await isAccessible(page);
+
+  for (const station of ['scout', 'methods', 'mix', 'when', 'field-day', 'look-back'])
+    await test.step(`${station} of a stand that is gone`, async () => {
+      await page.goto(`/stands/01a228c5-0000-7000-8000-000000000000/${station}`);
+      await expect(page.getByRole('main').getByText('There is nothing here.')).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Try again' })).toHaveCount(0);
+    });
+});
+
+test('says that there is no signal, and asks again when told to', async ({ page }) => {
+  await signIn(page);
+  await page.route('**/api/v1/handbook', (route) => route.abort());
+  await page.goto('/handbook');
+  await expect(page.getByText('No signal: the server cannot be reached.')).toBeVisible({ timeout: 30_000 });
+  await isAccessible(page);
+  await page.unroute('**/api/v1/handbook');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('heading', { name: 'Ways of working' })).toBeVisible();
+  await expect(page.getByText('No signal')).toHaveCount(0);
 });
 
 test('shows a viewer everything and no button that writes', async ({ page }) => {

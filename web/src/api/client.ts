@@ -1,5 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch';
-import { spoken } from '@/app/language';
+import { say, spoken } from '@/app/language';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -11,7 +11,7 @@ export class Refusal extends Error {
     readonly status: number,
     readonly problem: Problem | null,
   ) {
-    super(problem?.detail ?? problem?.errors?.[0]?.message ?? problem?.title ?? 'No answer from the server.');
+    super(problem?.detail ?? problem?.errors?.[0]?.message ?? problem?.title ?? say('frame.noAnswer'));
   }
 
   /** Sentence for the field at this JSON pointer, or for anything below it. */
@@ -89,7 +89,7 @@ export async function unwrap<T>(call: Promise<{ data?: T; error?: unknown; respo
   } catch {
     throw new Refusal(0, {
       type: 'about:blank',
-      title: 'No signal: the server cannot be reached. What you typed is kept here.',
+      title: say('frame.noSignal'),
       status: 0,
     });
   }

@@ -20,6 +20,8 @@ export const nameOf = (locale: string): string => {
   return name.charAt(0).toLocaleUpperCase(locale) + name.slice(1);
 };
 export const spoken = (): string => i18n.global.locale.value;
+/** A word of the interface, outside of what is shown by a component. */
+export const say = (key: string): string => (i18n.global as unknown as { t: (key: string) => string }).t(key);
 /** By which days, times and numbers are written. */
 export const formats = (): string => formatsOf.value;
 

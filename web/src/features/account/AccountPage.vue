@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { meQuery } from '@/api/queries';
 import { LOCALES, nameOf } from '@/app/language';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import ActButton from '@/components/form/ActButton.vue';
 import PickField from '@/components/form/PickField.vue';
 import TextField from '@/components/form/TextField.vue';
@@ -37,7 +38,7 @@ const keepPassword = async (): Promise<void> => {
 <template>
   <div class="stack">
     <h1>{{ t('account.title') }}</h1>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <div v-if="me" class="bench">
       <section class="stack" aria-labelledby="who-h">
         <h2 id="who-h">{{ t('account.who') }}</h2>

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { accountsQuery } from '@/api/queries';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import PaperButton from '@/components/feedback/PaperButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import { useSession } from '@/composables/useSession';
@@ -26,7 +27,7 @@ const printed = computed(() => year.value ?? years.value[0] ?? Number(today().sl
   <div class="stack">
     <h1>{{ t('accounts.title') }}</h1>
     <p class="soft">{{ t('accounts.help') }}</p>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <ChoiceField
       v-model="chosen"
       :label="t('accounts.year')"

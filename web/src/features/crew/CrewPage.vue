@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { crewQuery } from '@/api/queries';
 import ViewTabs from '@/components/ViewTabs.vue';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import { useSession } from '@/composables/useSession';
 import LeavingPart from './LeavingPart.vue';
 import MembersPart from './MembersPart.vue';
@@ -30,7 +31,7 @@ const views = computed(() =>
 <template>
   <div class="stack">
     <h1>{{ crew?.name ?? t('crew.title') }}</h1>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <ViewTabs v-if="crew" v-model="view" :views="views" :label="t('crew.title')">
       <MembersPart v-if="view === 'people'" :crew="crew" />
       <SettingsPart v-else-if="view === 'settings'" :crew="crew" />

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { formats } from '@/app/language';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import ActButton from '@/components/form/ActButton.vue';
 
 /** Who did what, the newest first, in words. */
@@ -24,7 +25,7 @@ const when = (at: string): string =>
   <section class="stack" aria-labelledby="trail-h">
     <h2 id="trail-h">{{ t('crew.trail') }}</h2>
     <p class="small soft">{{ t('crew.trailHelp') }}</p>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <p v-if="data && !acts.length">{{ t('crew.trailEmpty') }}</p>
     <div v-if="acts.length" class="table-wrap">
       <table>

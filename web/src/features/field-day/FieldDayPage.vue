@@ -6,6 +6,7 @@ import { api, unwrap } from '@/api/client';
 import { sheetDraftQuery, sheetQuery } from '@/api/queries';
 import { OF_STAND, type Station } from '@/app/router';
 import CardChanges from '@/components/CardChanges.vue';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
@@ -20,9 +21,9 @@ import TextField from '@/components/form/TextField.vue';
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
 const { format, isLead, mayWrite } = useSession();
-const { stand } = useStand(() => props.stand);
+const { stand, error } = useStand(() => props.stand);
 const { busy, refusal, run } = useSubmit();
-const { data: sheet } = useQuery(
+const { data: sheet, error: sheetError } = useQuery(
   computed(() => ({ ...sheetQuery(stand.value?.sheetId ?? ''), enabled: stand.value?.sheetId != null })),
 );
 
@@ -66,11 +67,12 @@ const withdraw = async (): Promise<void> => {
     <h1>
       {{ t('station.field-day') }}<template v-if="stand">: {{ stand.name }}</template>
     </h1>
+    <LoadFault :of="error ?? sheetError" />
 
     <div v-if="stand && !stand.sheetId" :class="{ bench: draft }" class="before">
       <SheetView v-if="draft" :snapshot="draft.snapshot" class="draft" />
       <section class="stack gates" :class="{ 'why stays': draft }" aria-labelledby="gates-h">
-        <p v-if="draftError" class="fault" role="alert">{{ draftError.message }}</p>
+        <LoadFault :of="draftError" />
         <h2 id="gates-h">{{ gates.length ? t('field.shut', { n: gates.length }, gates.length) : t('field.ready') }}</h2>
         <ul class="plain ruled">
           <li v-for="(g, i) in gates" :key="g.code + i" class="stack gate">

@@ -7,6 +7,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { api, unwrap } from '@/api/client';
 import { groundsQuery, keepersQuery, patchQuery } from '@/api/queries';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import SaidAmount from '@/components/figures/SaidAmount.vue';
@@ -26,7 +27,7 @@ import { useShapeEditor } from './useShapeEditor';
 
 const { t } = useI18n();
 const { format, user, mayWrite } = useSession();
-const { data, isPending } = useQuery(groundsQuery());
+const { data, isPending, error } = useQuery(groundsQuery());
 const route = useRoute();
 const router = useRouter();
 /** In the address, so that a reload, a bookmark and the way back stand on the same ground. */
@@ -188,6 +189,7 @@ const FORMATS = ['geojson', 'gpx', 'kml', 'csv'] as const;
   <div class="stack">
     <h1>{{ t('station.ground') }}</h1>
     <p v-if="isPending" role="status">{{ t('frame.loading') }}</p>
+    <LoadFault v-else-if="error && !data" :of="error" />
     <template v-else-if="data">
       <div v-if="data.data.length" class="row" role="group" :aria-label="t('ground.grounds')">
         <ActButton

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { comparisonQuery } from '@/api/queries';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import PlantDrawing from '@/components/figures/PlantDrawing.vue';
 import StateList from './StateList.vue';
 
@@ -29,7 +30,7 @@ const facts = computed(() => {
       <RouterLink :to="{ name: 'handbook' }">{{ t('station.handbook') }}</RouterLink>
     </p>
     <h1>{{ t('compare.heading') }}</h1>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <template v-if="data">
       <p v-for="s in data.species.filter((x) => x.hazards.length)" :key="s.id" class="warn">
         <b>{{ s.name }}:</b> {{ s.hazards.join(' ') }}

@@ -5,13 +5,14 @@ import { computed, nextTick, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
 import { groundsQuery, handbookQuery, speciesListQuery, type SpeciesAsk } from '@/api/queries';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import TextField from '@/components/form/TextField.vue';
 import TickField from '@/components/form/TickField.vue';
 import ListTable from '@/components/table/ListTable.vue';
 
 const { t, locale } = useI18n();
-const { data: book } = useQuery(handbookQuery());
+const { data: book, error: bookError } = useQuery(handbookQuery());
 const { data: grounds } = useQuery(groundsQuery());
 const ask = ref<SpeciesAsk>({ name: '', habit: '', setting: '', month: '', showing: 'flower', ground: '' });
 const name = refDebounced(
@@ -71,6 +72,7 @@ const choose = (id: string): void => {
   <div class="stack">
     <h1>{{ t('station.handbook') }}</h1>
     <p class="soft">{{ t('handbook.intro') }}</p>
+    <LoadFault :of="bookError" />
     <div v-if="book" class="bench">
       <section class="stack" aria-labelledby="sp-h">
         <h2 id="sp-h">{{ t('handbook.species') }}</h2>
@@ -115,7 +117,7 @@ const choose = (id: string): void => {
             />
           </template>
         </div>
-        <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+        <LoadFault :of="error" />
         <div class="row">
           <span class="small soft" role="status">{{ t('handbook.found', { n: species.length }, species.length) }}</span>
           <RouterLink

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { shedQuery, speciesQuery } from '@/api/queries';
 import { monthDayText } from '@/components/dates';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 import ActButton from '@/components/form/ActButton.vue';
@@ -44,7 +45,7 @@ const list = async (listing: 'protected' | 'regulated' | 'none'): Promise<void> 
     <p>
       <RouterLink :to="{ name: 'handbook' }">{{ t('station.handbook') }}</RouterLink>
     </p>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <template v-if="s">
       <h1>{{ s.name }}</h1>
       <p>

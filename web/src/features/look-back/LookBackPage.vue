@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import ViewTabs from '@/components/ViewTabs.vue';
 import { useStand } from '@/composables/useStand';
 import OutlookPanel from '@/features/outlook/OutlookPanel.vue';
@@ -11,7 +12,7 @@ import JudgePanel from './JudgePanel.vue';
 const props = defineProps<{ stand: string }>();
 const { t } = useI18n();
 const [route, router] = [useRoute(), useRouter()];
-const { stand } = useStand(() => props.stand);
+const { stand, error } = useStand(() => props.stand);
 const VIEWS = ['back', 'ahead'] as const;
 type View = (typeof VIEWS)[number];
 const view = computed<View>({
@@ -29,6 +30,7 @@ const views = computed(() => [
     <h1>
       {{ t('station.look-back') }}<template v-if="stand">: {{ stand.name }}</template>
     </h1>
+    <LoadFault :of="error" />
     <ViewTabs v-model="view" :views="views" :label="t('station.look-back')">
       <OutlookPanel v-if="view === 'ahead' && stand" :stand="props.stand" :revision="stand.revision" />
       <JudgePanel v-else :stand="props.stand" />

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { costsQuery } from '@/api/queries';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import FigureChart from '@/components/figures/FigureChart.vue';
 import VerdictMark from '@/components/figures/VerdictMark.vue';
 import { useSession } from '@/composables/useSession';
@@ -35,7 +36,7 @@ const now = computed(() => points.value.findIndex((d) => d.factor === '1'));
     <h2 id="cost-h">
       {{ t('cost.heading', { name: row.active ? `${row.method.name}, ${row.active.name}` : row.method.name }) }}
     </h2>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <p v-if="costs && points.length === 0" class="soft">{{ t('cost.none') }}</p>
     <template v-if="costs && points.length">
       <div class="beside">

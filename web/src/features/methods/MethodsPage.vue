@@ -10,6 +10,7 @@ import VerdictMark, { type Outcome } from '@/components/figures/VerdictMark.vue'
 import HintTip from '@/components/feedback/HintTip.vue';
 import PhoneFold from '@/components/PhoneFold.vue';
 import ViewTabs from '@/components/ViewTabs.vue';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { useDesk } from '@/composables/useDesk';
 import { useOnward } from '@/composables/useOnward';
@@ -203,7 +204,7 @@ useEventListener(window, 'keydown', onKey);
     <h1>
       {{ t('station.methods') }}<template v-if="stand">: {{ stand.name }}</template>
     </h1>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <template v-if="board">
       <p v-if="board.stage" class="soft">
         {{ t('methods.stage') }} <b>{{ board.stage.name }}</b> ({{ t(`certainty.${board.stage.certainty}`) }}) ·

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { programmesQuery } from '@/api/queries';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import VerdictMark from '@/components/figures/VerdictMark.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
@@ -53,7 +54,7 @@ const leave = async (): Promise<void> => {
 </script>
 
 <template>
-  <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+  <LoadFault :of="error" />
   <section v-if="stand?.plan" class="stack" aria-labelledby="plan-h">
     <h2 id="plan-h">{{ t('plan.following', { name: stand.plan.name }) }}</h2>
     <PlanList :steps="stand.plan.steps" />

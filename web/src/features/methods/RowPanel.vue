@@ -2,6 +2,7 @@
 import { useI18n } from 'vue-i18n';
 import type { Refusal } from '@/api/client';
 import type { Schemas } from '@/api/client';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import VerdictMark from '@/components/figures/VerdictMark.vue';
 import ActButton from '@/components/form/ActButton.vue';
 import TextField from '@/components/form/TextField.vue';
@@ -29,7 +30,7 @@ const { t } = useI18n();
   </h2>
   <VerdictMark :outcome="picked.outcome" :name="picked.outcomeName" large />
   <p v-if="picked.card" class="small">{{ picked.card.product }}</p>
-  <p v-if="openError" class="fault" role="alert">{{ openError.message }}</p>
+  <LoadFault :of="openError" />
   <RowReasons v-if="opened" :row="opened" :stand-id="stand" :species="species" />
   <el-skeleton v-else-if="!openError" role="status" animated :rows="6" :aria-label="t('methods.reasonsCome')" />
   <p class="small soft">{{ t('methods.care') }}</p>

@@ -23,6 +23,7 @@ import FillStep from '@/components/figures/FillStep.vue';
 import SaidAmount from '@/components/figures/SaidAmount.vue';
 import { useSaid } from '@/components/figures/useSaid';
 import EmptyState from '@/components/feedback/EmptyState.vue';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import QuantityField from '@/components/form/QuantityField.vue';
@@ -32,7 +33,7 @@ const props = defineProps<{ stand: string }>();
 const { t, te } = useI18n();
 const { format, units, mayWrite } = useSession();
 const { said, mark } = useSaid();
-const { stand } = useStand(() => props.stand);
+const { stand, error: standError } = useStand(() => props.stand);
 const { busy, refusal, run } = useSubmit();
 const { data: shed } = useQuery(shedQuery());
 const VIEWS = ['recipe', 'mixing', 'sums'] as const;
@@ -152,7 +153,7 @@ const LEVELS = { blocks: 'warn', asks: 'warn', care: 'note' } as const;
             t('station.field-day')
           }}</RouterLink>
         </EmptyState>
-        <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+        <LoadFault :of="standError ?? error" />
         <MixingPanel
           v-if="recipe && view === 'mixing'"
           :recipe="recipe"

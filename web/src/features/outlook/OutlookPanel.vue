@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { outlookQuery } from '@/api/queries';
 import EmptyState from '@/components/feedback/EmptyState.vue';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import FigureChart from '@/components/figures/FigureChart.vue';
 import PickField from '@/components/form/PickField.vue';
 import { useSession } from '@/composables/useSession';
@@ -47,7 +48,7 @@ const to = (lacks: string) => ({
 <template>
   <section class="stack" aria-labelledby="outlook-h">
     <h2 id="outlook-h">{{ t('outlook.heading') }}</h2>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <EmptyState v-if="outlook?.lacks" :said="outlook.lacks.text">
       <RouterLink class="btn main" :to="to(outlook.lacks.code)">{{
         t(outlook.lacks.code === 'way' ? 'station.methods' : 'station.scout')

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { speciesListQuery } from '@/api/queries';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import PlantDrawing from '@/components/figures/PlantDrawing.vue';
 import TextField from '@/components/form/TextField.vue';
 import TickField from '@/components/form/TickField.vue';
@@ -93,7 +94,7 @@ const choose = (id: string): void => {
 <template>
   <div class="bench">
     <div class="stack">
-      <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+      <LoadFault :of="error" />
       <div class="stack" aria-live="polite">
         <p v-for="h in data?.hazards ?? []" :key="h" class="warn">{{ h }}</p>
         <p v-for="trap in data?.traps ?? []" :key="trap.id" class="note">{{ trap.text }}</p>

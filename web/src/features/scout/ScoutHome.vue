@@ -5,6 +5,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { groundsQuery, patchesQuery, sightingsQuery } from '@/api/queries';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useOnward } from '@/composables/useOnward';
@@ -163,7 +164,7 @@ const placeFault = computed(() => at('/ground') ?? at('/patch') ?? at('/point') 
           t('sighting.csv')
         }}</a>
       </div>
-      <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+      <LoadFault v-if="error" :of="error" />
       <p v-else-if="list && list.data.length === 0" class="soft">{{ t('sighting.none') }}</p>
       <ul v-if="list" class="plain ruled sightings">
         <li v-for="s in list.data" :key="s.id">

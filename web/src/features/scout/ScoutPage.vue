@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import { useStand } from '@/composables/useStand';
 import KeyPanel from './KeyPanel.vue';
 import LookAlikes from './LookAlikes.vue';
@@ -18,7 +19,7 @@ const { stand, error } = useStand(() => props.stand);
     <h1>
       {{ t('station.scout') }}<template v-if="stand">: {{ stand.name }}</template>
     </h1>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <template v-if="stand">
       <LookAlikes v-if="stand.lookAlikes.some((l) => l.gated)" :stand="stand" />
       <KeyPanel :stand="stand" />

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { Schemas } from '@/api/client';
 import { prospectsQuery } from '@/api/queries';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 
 const props = defineProps<{ stand: Schemas['Stand'] }>();
 const { t } = useI18n();
@@ -14,7 +15,7 @@ const SHOWN = 6;
 <template>
   <section class="stack" aria-labelledby="unknown-h">
     <h2 id="unknown-h">{{ t('unknown.heading') }}</h2>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <template v-if="data">
       <p v-if="data.holds" class="warn">
         <b>{{ t('unknown.hold') }}</b>

@@ -6,6 +6,7 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { calendarDaysQuery } from '@/api/queries';
 import { dayText, plusDays } from '@/components/dates';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import { useDesk } from '@/composables/useDesk';
@@ -77,7 +78,7 @@ const drop = async (day: string): Promise<void> => {
         ]"
       />
     </div>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <p v-if="refusal" class="fault" role="alert">{{ refusal.at('/day') ?? refusal.message }}</p>
     <ul v-if="list" class="plain ruled">
       <li v-for="d in days" :key="d.day" class="agenda" :class="{ today: d.day === season.day }">

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { seasonQuery } from '@/api/queries';
 import ViewTabs from '@/components/ViewTabs.vue';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import CalendarPanel from './CalendarPanel.vue';
 import PeoplePanel from './PeoplePanel.vue';
 import PlanPanel from './PlanPanel.vue';
@@ -26,7 +27,7 @@ const views = computed(() => VIEWS.map((id) => ({ id, name: t(`season.view.${id}
 <template>
   <div class="stack">
     <h1>{{ t('season.title') }}</h1>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault v-if="error" :of="error" />
     <p v-else-if="isPending" role="status">{{ t('frame.loading') }}</p>
     <ViewTabs v-else-if="season" v-model="view" :views="views" :label="t('season.views')">
       <PlanPanel v-if="view === 'plan'" :season="season" />

@@ -4,6 +4,7 @@ import { ref, watchEffect } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { shoppingQuery } from '@/api/queries';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import { useSession } from '@/composables/useSession';
 import { useSubmit } from '@/composables/useSubmit';
 import ActButton from '@/components/form/ActButton.vue';
@@ -75,7 +76,7 @@ const saveKit = (): Promise<unknown> =>
     <section class="stack" aria-labelledby="buy-h">
       <h2 id="buy-h">{{ t('buying.list') }}</h2>
       <p class="soft small">{{ t('buying.help') }}</p>
-      <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+      <LoadFault :of="error" />
       <template v-if="list">
         <div class="table-wrap">
           <table>

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import { shedQuery } from '@/api/queries';
 import ViewTabs from '@/components/ViewTabs.vue';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import BuyingPanel from './BuyingPanel.vue';
 import CardsPanel from './CardsPanel.vue';
 import FiguresPanel from './FiguresPanel.vue';
@@ -38,7 +39,7 @@ const views = computed(() => VIEWS.map((id) => ({ id, name: t(`shed.view.${id}`)
     <p class="small">
       <RouterLink :to="{ name: 'sums' }">{{ t('shed.toSums') }}</RouterLink>
     </p>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <ViewTabs v-model="view" :views="views" :label="t('shed.views')">
       <template v-if="shed">
         <CardsPanel v-if="view === 'cards'" :shed="shed" />

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { yearQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import VerdictMark from '@/components/figures/VerdictMark.vue';
 import { useSession } from '@/composables/useSession';
 import { useStand } from '@/composables/useStand';
@@ -25,7 +26,7 @@ const { data: year, error } = useQuery(computed(() => yearQuery(props.stand)));
     <p class="small">
       <RouterLink :to="{ name: 'season' }">{{ t('when.toSeason') }}</RouterLink>
     </p>
-    <p v-if="error" class="fault" role="alert">{{ error.message }}</p>
+    <LoadFault :of="error" />
     <HourPanel v-if="stand?.step" :stand="props.stand" :ground="stand.groundId" />
     <template v-if="year">
       <h2 v-if="stand?.step">{{ t('when.year') }}</h2>
