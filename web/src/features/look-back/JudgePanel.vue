@@ -370,8 +370,10 @@ const keep = async (scored: boolean): Promise<void> => {
 </template>
 
 <style scoped>
-.counts {
-  align-items: end;
+/* a label of two lines beside those of one: the boxes stand in line */
+.counts :deep(.el-form-item__label) {
+  min-height: 2lh;
+  align-content: end;
 }
 .shots {
   display: flex;
