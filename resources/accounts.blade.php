@@ -4,17 +4,7 @@
 <meta charset="utf-8">
 <title>{{ $words->say('paper.accounts', ['year' => (string) $year]) }}</title>
 <style>
-{!! $face !!}
-@page {
-    size: A4;
-    margin: 14mm 14mm 16mm;
-    @bottom-left {
-        content: "{{ $words->say('paper.accounts-foot', ['crew' => $crew, 'year' => (string) $year]) }}";
-        font: 8pt Hyper;
-        color: #44524a;
-    }
-    @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; }
-}
+{!! \App\Print\Paper::page($words->say('paper.accounts-foot', ['crew' => $crew, 'year' => (string) $year])) !!}
 {!! $style !!}
 </style>
 </head>

@@ -4,23 +4,10 @@
 <meta charset="utf-8">
 <title>{{ $words->say('paper.records', ['year' => (string) $year]) }}</title>
 <style>
-{!! $face !!}
-@page {
-    size: A4;
-    margin: 14mm 14mm 16mm;
-    @bottom-left {
-        content: "{{ $words->say('paper.records-foot', ['crew' => $crew, 'year' => (string) $year]) }}";
-        font: 8pt Hyper;
-        color: #44524a;
-    }
-    @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; }
-}
-body { font: 9.5pt/1.4 Hyper, sans-serif; color: #10201a; }
-h1 { font-size: 20pt; margin: 0; }
-h2 { font-size: 12pt; margin: 6mm 0 1mm; border-bottom: .4mm solid #10201a; padding-bottom: .6mm; }
-table { border-collapse: collapse; width: 100%; }
-td, th { text-align: left; border-bottom: .2mm solid #a9b5ad; padding: .8mm 2mm .8mm 0; vertical-align: top; }
-.record { break-inside: avoid; }
+{!! \App\Print\Paper::page($words->say('paper.records-foot', ['crew' => $crew, 'year' => (string) $year])) !!}
+{!! $style !!}
+h2 { break-after: avoid; }
+tr { break-inside: avoid; }
 .record td:first-child { width: 44mm; color: #44524a; }
 .seal { font-size: 7pt; overflow-wrap: anywhere; }
 .warn { border-left: 1.4mm solid #7c1d22; padding: 1mm 3mm; margin: 2mm 0; }

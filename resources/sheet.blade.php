@@ -4,17 +4,7 @@
 <meta charset="utf-8">
 <title>{{ $words->say('paper.sheet', ['number' => (string) $sheet->number]) }}</title>
 <style>
-{!! $face !!}
-@page {
-    size: A4;
-    margin: 14mm 14mm 16mm;
-    @bottom-left {
-        content: "{{ $words->say('paper.sheet-foot', ['number' => (string) $sheet->number]) }}";
-        font: 8pt Hyper;
-        color: #44524a;
-    }
-    @bottom-right { content: counter(page) " / " counter(pages); font: 8pt Hyper; color: #44524a; }
-}
+{!! \App\Print\Paper::page($words->say('paper.sheet-foot', ['number' => (string) $sheet->number])) !!}
 body { font: 10pt/1.4 Hyper, sans-serif; color: #10201a; }
 h1 { font-size: 20pt; margin: 0; }
 h2 { font-size: 11pt; margin: 5mm 0 1mm; border-bottom: .4mm solid #10201a; padding-bottom: .6mm; }

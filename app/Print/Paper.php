@@ -24,6 +24,37 @@ final readonly class Paper
             "    font-weight: 200 800;\n}";
     }
 
+    /** The rules of an A4 page: our face, and a foot with these words and the number of the page. */
+    public static function page(string $foot): string
+    {
+        $small = 'font: 8pt Hyper; color: #44524a;';
+
+        return self::face() .
+            "\n@page {\n    size: A4;\n    margin: 14mm 14mm 16mm;\n" .
+            '    @bottom-left { content: ' .
+            self::cssText($foot) .
+            "; {$small} }\n" .
+            "    @bottom-right { content: counter(page) \" / \" counter(pages); {$small} }\n}";
+    }
+
+    /** How the texts and tables of a report look. */
+    public static function report(): string
+    {
+        return (string) file_get_contents(resource_path('report.css'));
+    }
+
+    /** A text within a rule: nothing of it ends the text, the rule or the sheet of rules. */
+    private static function cssText(string $text): string
+    {
+        return '"' .
+            preg_replace_callback(
+                '/[^\p{L}\p{N} .,;:·()-]/u',
+                static fn(array $m): string => sprintf('\\%X ', mb_ord($m[0])),
+                $text,
+            ) .
+            '"';
+    }
+
     /**
      * An amount on paper: as the crew reads it, the other system in brackets; rounded with an "about" where it is told
      * so.

@@ -64,15 +64,14 @@ final readonly class ReportPdf
         )->render();
     }
 
-    /** @return array{crew: string, year: int, day: string, face: string, style: string} */
+    /** @return array{crew: string, year: int, day: string, style: string} */
     private function head(User $user, int $year): array
     {
         return [
             'crew' => $user->crew->name,
             'year' => $year,
             'day' => $this->clock->today($user->crew->timeZone())->format('Y-m-d'),
-            'face' => Paper::face(),
-            'style' => (string) file_get_contents(resource_path('report.css')),
+            'style' => Paper::report(),
         ];
     }
 

@@ -55,7 +55,7 @@ final readonly class SeasonPdf
             'records' => $told,
             'broken' => $broken,
             'used' => self::used($records, $units),
-            'face' => Paper::face(),
+            'style' => Paper::report(),
         ])->render();
     }
 

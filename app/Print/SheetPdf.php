@@ -23,7 +23,6 @@ final readonly class SheetPdf
             's' => $told,
             'units' => $units,
             'map' => self::map($told, $units),
-            'face' => Paper::face(),
         ])->render();
     }
 

@@ -91,6 +91,25 @@ it(
     },
 );
 
+it('prints the name of a crew at the foot as it is, whatever letters are in it', function () {
+    $this->as();
+    $lead = User::query()->where('role', 'lead')->firstOrFail();
+    $lead->crew->update(['name' => "O'Dell \"Two\" </style> \\ & Söhne"]);
+    foreach (
+        [
+            app(SeasonPdf::class)->html(CrewRows::recordsOf($lead, 2025), $lead->crew, 2025, 'us'),
+            app(ReportPdf::class)->review($lead, 2025),
+            app(ReportPdf::class)->accounts($lead, 2025),
+        ]
+        as $paper
+    ) {
+        expect(explode('</style>', $paper)[0])
+            ->toContain('O\\27 Dell \\22 Two\\22  \\3C \\2F style\\3E  \\5C  \\26  Söhne')
+            ->and(strip_tags($paper))
+            ->toContain('O&#039;Dell &quot;Two&quot; &lt;/style&gt; \\ &amp; Söhne');
+    }
+});
+
 it('prints every paper in the language of whoever prints it, and the sign in the others too', function () {
     $this->as();
     $lead = User::query()->where('role', 'lead')->firstOrFail();
