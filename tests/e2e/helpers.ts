@@ -184,6 +184,12 @@ export async function issuedTrees(page: Page): Promise<{ stand: string; sheet: s
     on: '2026-08-01',
     boundaryChecked: true,
   });
+  // whatever was mixed on another journey is rinsed out
+  const { sprayers } = (await call('GET', '/shed')).json as unknown as {
+    sprayers: { id: string; holds: object | null }[];
+  };
+  for (const sprayer of sprayers.filter((one) => one.holds !== null))
+    await call('POST', `/shed/sprayers/${sprayer.id}/cleanings`, {});
   await call('POST', '/session/password', { password: 'thicket-demo' });
   return { stand, sheet: String((await call('POST', `/stands/${stand}/sheets`)).json.id) };
 }
