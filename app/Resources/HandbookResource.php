@@ -323,7 +323,7 @@ final readonly class HandbookResource
             as $station
         ) {
             $name = $this->sentences->name("station.{$station}");
-            str_contains(mb_strtolower($name), $words) &&
+            NameSearch::closest($words, [$name]) === null ||
                 ($hits[] = ['kind' => 'station', 'id' => $station, 'name' => ucfirst($name), 'detail' => '']);
         }
         $found = array_map(
@@ -337,6 +337,10 @@ final readonly class HandbookResource
             ]);
             $best === null || ($found[] = ['kind' => 'method', 'id' => $method->id()] + $best);
         }
+        foreach ($this->catalogue->allActives() as $active) {
+            $best = NameSearch::closest($words, [$this->sentences->called($active->name()), $active->name()]);
+            $best === null || ($found[] = ['kind' => 'active', 'id' => $active->id()] + $best);
+        }
         usort($found, static fn(array $a, array $b): int => $a['closeness'] <=> $b['closeness']);
 
         return [...$hits, ...array_map($this->hit(...), $found)];
@@ -349,13 +353,20 @@ final readonly class HandbookResource
      */
     private function hit(array $found): array
     {
-        if ($found['kind'] === 'method') {
-            $name = $this->sentences->name("method.{$found['id']}");
-            $detail = $this->sentences->name('family.' . $this->catalogue->method($found['id'])->family());
-        } else {
-            $species = $this->catalogue->species($found['id']);
-            [$name, $detail] = [$this->sentences->called($species->commonName()), $species->scientificName()];
-        }
+        [$name, $detail] = match ($found['kind']) {
+            'method' => [
+                $this->sentences->name("method.{$found['id']}"),
+                $this->sentences->name('family.' . $this->catalogue->method($found['id'])->family()),
+            ],
+            'active' => [
+                $this->sentences->called($this->catalogue->active($found['id'])->name()),
+                $this->sentences->name('word.active'),
+            ],
+            default => [
+                $this->sentences->called($this->catalogue->species($found['id'])->commonName()),
+                $this->catalogue->species($found['id'])->scientificName(),
+            ],
+        };
         $known = in_array($found['name'], [$name, $detail], true);
 
         return [

@@ -587,6 +587,10 @@ it(
             ->not->toBeNull()
             ->and(array_column($this->api('GET', '/handbook')->json('actives'), 'name'))
             ->toContain('glifosato')
+            ->and($first('glifosat', 'active'))
+            ->toBe('glifosato')
+            ->and($first('metodos', 'station'))
+            ->toBe('Métodos')
             // an Á stands with the A
             ->and(array_slice(array_column($this->api('GET', '/handbook')->json('species'), 'name'), 5, 4))
             ->toBe(['Agridulce americano', 'Agridulce oriental', 'Álamo temblón', 'Algodoncillo común']);

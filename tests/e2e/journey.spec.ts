@@ -280,7 +280,7 @@ test('sees when the job can be done: the answer, the picture, one hour with its 
 test('finds by any name and walks the stations by keys', async ({ page }) => {
   await signIn(page);
   await page.keyboard.press('/');
-  const search = page.getByRole('combobox', { name: 'Station, stand, plant or way of working' });
+  const search = page.getByRole('combobox', { name: 'Station, stand, plant, product or way of working' });
   await search.fill('injection');
   await page.getByRole('option', { name: /Hack and squirt/ }).click();
   await expect(page.getByText('Also called: Injection')).toBeVisible();

@@ -42,7 +42,8 @@ const go = (key: string): void => {
   const hit = hits.value.find((h) => keyOf(h) === key);
   if (!hit) return;
   if (hit.kind === 'species') void router.push({ name: 'species', params: { id: hit.id } });
-  else if (hit.kind === 'method') void router.push({ name: 'handbook', hash: `#method-${hit.id}` });
+  else if (hit.kind === 'method' || hit.kind === 'active')
+    void router.push({ name: 'handbook', hash: `#${hit.kind}-${hit.id}` });
   else if (hit.kind === 'card') void router.push({ name: 'shed', query: { view: 'cards', find: hit.name } });
   else if (hit.kind === 'stand') void router.push({ name: 'scout', params: { stand: hit.id } });
   else if (!OF_STAND.includes(hit.id as Station)) void router.push({ name: hit.id });
