@@ -8,7 +8,10 @@ const id = useId();
 </script>
 
 <template>
-  <slot v-if="bare" :described="undefined"></slot>
+  <template v-if="bare">
+    <slot :described="fault ? `${id}-fault` : undefined"></slot>
+    <p v-if="fault" :id="`${id}-fault`" class="fault" role="alert">{{ fault }}</p>
+  </template>
   <el-form-item v-else class="ask" :error="fault ?? ''" label-position="top" :style="width ? { width } : undefined">
     <template v-if="label || $slots.label" #label
       ><slot name="label">{{ label }}</slot></template

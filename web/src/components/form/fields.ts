@@ -4,7 +4,7 @@ export interface FieldProps {
   /** What is wrong with the answer, as the server says it. */
   fault?: string | null | undefined;
   help?: string | undefined;
-  /** In a cell of a table: the words are for the ear only, and the fault is told by the row. */
+  /** In a cell of a table: the words are for the ear only. What is wrong with a whole row is told by the row. */
   bare?: boolean;
   width?: string | undefined;
   disabled?: boolean;

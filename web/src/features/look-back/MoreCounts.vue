@@ -87,7 +87,6 @@ const counts = computed(
                   width="4.6em"
                   inputmode="numeric"
                 />
-                <span v-if="at(`/plots/${i}/${p}`)" class="fault small" role="alert">{{ at(`/plots/${i}/${p}`) }}</span>
               </td>
               <td>
                 <ActButton

@@ -100,7 +100,6 @@ const faultOf = (name: string, part: string): string | null => {
                   width="6em"
                   inputmode="decimal"
                 />
-                <span v-if="faultOf(a.name, p)" class="fault small">{{ faultOf(a.name, p) }}</span>
               </td>
               <td>
                 {{ a.sourceText }}<template v-if="a.jobs"> {{ t('outlook.jobs', { n: a.jobs }, a.jobs) }}</template>

@@ -192,7 +192,7 @@ const save = async (): Promise<void> => {
                   v-model="c.from"
                   :label="`${t('scout.column.from')} ${i + 1}`"
                   bare
-                  :fault="at(`/sample/classes/${i}`)"
+                  :aria-invalid="at(`/sample/classes/${i}`) !== null || undefined"
                   width="4.6em"
                   :placeholder="t('scout.plots.from')"
                 /><TextField
@@ -227,7 +227,7 @@ const save = async (): Promise<void> => {
                 v-model="p.counts[j - 1]"
                 :label="t('scout.plots.cell', { plot: i + 1, column: j })"
                 bare
-                :fault="at(`/sample/plots/${i}`)"
+                :aria-invalid="at(`/sample/plots/${i}`) !== null || undefined"
                 width="4.6em"
                 inputmode="numeric"
               />

@@ -61,7 +61,7 @@ defineExpose({ focus });
               v-model="row[c]"
               :label="`${t(row.girth && c === 'from' ? 'scout.column.girth' : `scout.column.${c}`)} ${i + 1}`"
               bare
-              :fault="at(`/rows/${i}`)"
+              :aria-invalid="at(`/rows/${i}`) !== null || undefined"
               :width="c === 'count' || c === 'perClump' ? '4em' : '5.2em'"
               :disabled="disabled || (row.girth && c === 'below')"
               :data-cell="`${i}-${j}`"
