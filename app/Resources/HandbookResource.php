@@ -90,14 +90,9 @@ final readonly class HandbookResource
                 ),
             ),
             'tools' => $this->sentences->inOrder(
-                array_values(
-                    array_map(
-                        fn(ToolKind $t): array => [
-                            'id' => $t->id(),
-                            'name' => $this->sentences->name("tool.{$t->id()}"),
-                        ],
-                        array_filter($this->catalogue->toolKinds(), static fn(ToolKind $t): bool => !$t->isNeed()),
-                    ),
+                array_map(
+                    fn(ToolKind $t): array => ['id' => $t->id(), 'name' => $this->sentences->name("tool.{$t->id()}")],
+                    array_filter($this->catalogue->toolKinds(), static fn(ToolKind $t): bool => !$t->isNeed()),
                 ),
             ),
             'clearances' => $this->sentences->inOrder(

@@ -31,11 +31,15 @@ export const firstLocale = (): string =>
     (l) => l !== null && LOCALES.includes(l),
   ) ?? FIRST;
 
+/** What was asked last: words that come late do not take a later choice back. */
+let wanted = FIRST;
 export async function speak(locale: string): Promise<void> {
+  wanted = locale;
   const [words, parts] = await Promise.all([
     WORDS[`../messages/${locale}.json`]?.(),
     PARTS[`../messages/${locale}.parts.ts`]?.(),
   ]);
+  if (wanted !== locale) return;
   if (words) i18n.global.setLocaleMessage(locale as never, words.default as never);
   formatsOf.value = (words?.default ?? en).language.formats;
   partWords.value = parts?.default;

@@ -6,6 +6,7 @@ import { api, unwrap } from '@/api/client';
 import { outlinesQuery, patchesQuery, patchQuery } from '@/api/queries';
 import { KEEPER_KINDS } from '@/api/vocabulary';
 import { dayText } from '@/components/dates';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import SaidAmount from '@/components/figures/SaidAmount.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { useOnward } from '@/composables/useOnward';
@@ -27,7 +28,7 @@ const { t } = useI18n();
 const { mayWrite } = useSession();
 const onward = useOnward();
 const { busy, refusal, run, at } = useSubmit();
-const { data: patch } = useQuery(computed(() => patchQuery(props.patchId)));
+const { data: patch, error } = useQuery(computed(() => patchQuery(props.patchId)));
 const historyOpen = ref(false);
 const { data: history } = useQuery(computed(() => ({ ...outlinesQuery(props.patchId), enabled: historyOpen.value })));
 const joining = ref<string[] | null>(null);
@@ -128,6 +129,7 @@ const tell = async (): Promise<void> => {
 </script>
 
 <template>
+  <LoadFault v-if="error && !patch" :of="error" />
   <section v-if="patch" class="stack" aria-labelledby="patch-h">
     <h2 id="patch-h">{{ patch.name }}</h2>
     <p v-if="patch.area">

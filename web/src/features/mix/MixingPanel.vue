@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { batchesQuery } from '@/api/queries';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 import BatchLabel from './BatchLabel.vue';
@@ -32,7 +33,7 @@ const { t } = useI18n();
 const { format } = useSession();
 const { said } = useSaid();
 const { busy, refusal, run } = useSubmit();
-const { data: before } = useQuery(computed(() => batchesQuery(props.recipe.stepId)));
+const { data: before, error } = useQuery(computed(() => batchesQuery(props.recipe.stepId)));
 const at = ref(0);
 const load = computed(() => props.recipe.loads[at.value] ?? null);
 const done = ref(0);
@@ -105,6 +106,7 @@ const write = async (): Promise<void> => {
   <div v-else class="bench">
     <section class="stack" aria-live="polite" :aria-label="t('mixing.title')">
       <h2 class="visually-hidden">{{ t('mixing.title') }}</h2>
+      <LoadFault :of="error" />
       <div v-if="recipe.loads.length > 1" class="row" role="group" :aria-label="t('mixing.which')">
         <ActButton
           v-for="(l, i) in recipe.loads"

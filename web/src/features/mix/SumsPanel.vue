@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { sumsQuery } from '@/api/queries';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { useSession } from '@/composables/useSession';
 import ActButton from '@/components/form/ActButton.vue';
@@ -19,7 +20,7 @@ import BuySum from './BuySum.vue';
 const { t } = useI18n();
 const { format } = useSession();
 const { busy, refusal, run, at } = useSubmit();
-const { data } = useQuery(sumsQuery());
+const { data, error } = useQuery(sumsQuery());
 const pickedId = ref('make-up');
 const picked = computed(() => data.value?.sums.find((s) => s.id === pickedId.value) ?? null);
 const known = ref<Record<string, string>>({});
@@ -55,6 +56,7 @@ const SOILS = ['coarse', 'medium', 'fine'] as const;
 </script>
 
 <template>
+  <LoadFault v-if="error && !data" :of="error" />
   <div v-if="data" class="bench sums">
     <section class="stack" :aria-label="t('sums.which')">
       <p class="small soft">{{ t('sums.help') }}</p>

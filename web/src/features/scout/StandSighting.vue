@@ -3,11 +3,12 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { groundsQuery, sightingQuery } from '@/api/queries';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import SightingCard from './SightingCard.vue';
 
 const props = defineProps<{ /** Newest sighting of the stand. */ id: string; ground: string }>();
 const { t } = useI18n();
-const { data } = useQuery(computed(() => sightingQuery(props.id)));
+const { data, error } = useQuery(computed(() => sightingQuery(props.id)));
 const { data: grounds } = useQuery(groundsQuery());
 const near = computed((): [number, number] => {
   const ground = grounds.value?.data.find((g) => g.id === props.ground);
@@ -16,6 +17,7 @@ const near = computed((): [number, number] => {
 </script>
 
 <template>
+  <LoadFault v-if="error && !data" :of="error" />
   <section v-if="data" class="stack" aria-labelledby="sighting-h">
     <div class="row">
       <h2 id="sighting-h">{{ t('sighting.heading') }}</h2>

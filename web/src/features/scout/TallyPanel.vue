@@ -6,6 +6,7 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap, type Schemas } from '@/api/client';
 import { countQuery } from '@/api/queries';
 import { dayText } from '@/components/dates';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import { useSubmit } from '@/composables/useSubmit';
 import { draftKey, useDraft } from '@/composables/useDraft';
 import { useSession } from '@/composables/useSession';
@@ -28,7 +29,7 @@ const { t } = useI18n();
 const { user, mayWrite, units } = useSession();
 const { busy, refusal, run, at } = useSubmit();
 const share = ref('0.2');
-const { data: count, refetch } = useQuery(computed(() => countQuery(props.stand.id, share.value)));
+const { data: count, error, refetch } = useQuery(computed(() => countQuery(props.stand.id, share.value)));
 
 const WAYS = ['grid', 'counter', 'plots', 'seedlings', 'cover'] as const;
 const way = ref<(typeof WAYS)[number]>('grid');
@@ -86,6 +87,7 @@ const plan = computed(() =>
 <template>
   <section class="stack" aria-labelledby="tally-h">
     <h2 id="tally-h">{{ t('scout.howMuch') }}</h2>
+    <LoadFault :of="error" />
     <div class="bench">
       <div class="stack">
         <div v-if="mayWrite" class="row ways" role="group" :aria-label="t('scout.ways')">

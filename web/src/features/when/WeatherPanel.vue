@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n';
 import { api, unwrap } from '@/api/client';
 import { weatherQuery } from '@/api/queries';
 import { dayText, plusDays } from '@/components/dates';
+import LoadFault from '@/components/feedback/LoadFault.vue';
 import ActButton from '@/components/form/ActButton.vue';
 import ChoiceField from '@/components/form/ChoiceField.vue';
 import FilesField from '@/components/form/FilesField.vue';
@@ -19,7 +20,7 @@ const props = defineProps<{ ground: string; /** Now on the ground. */ at: string
 const { t } = useI18n();
 const { mayWrite, session, units } = useSession();
 const { busy, refusal, run, at: faultAt } = useSubmit();
-const { data } = useQuery(computed(() => weatherQuery(props.ground)));
+const { data, error } = useQuery(computed(() => weatherQuery(props.ground)));
 const open = ref(false);
 const day = ref(props.at.slice(0, 10));
 const rows = ref(typedRows());
@@ -46,6 +47,7 @@ const have = (kind: (typeof BAD_DAYS)[number]): Promise<unknown> =>
 
 <template>
   <div class="stack">
+    <LoadFault :of="error" />
     <p v-if="data?.brought" class="small">
       {{ t(`weather.${data.brought.way}`, { name: data.brought.by, time: momentText(data.brought.at, at) }) }}
       <ActButton v-if="mayWrite" quiet small :disabled="busy" @click="drop">{{ t('weather.drop') }}</ActButton>
@@ -95,9 +97,6 @@ const have = (kind: (typeof BAD_DAYS)[number]): Promise<unknown> =>
                     :label="`${t(`weather.${field}`, { unit: '' })} ${STRETCHES[i]!.from}:00`"
                     :fault="faultAt(`/blocks/${sentAt(rows, i)}/${field}`)"
                   />
-                  <span v-if="faultAt(`/blocks/${sentAt(rows, i)}/${field}`)" class="fault small" role="alert">{{
-                    faultAt(`/blocks/${sentAt(rows, i)}/${field}`)
-                  }}</span>
                 </td>
               </tr>
             </tbody>
