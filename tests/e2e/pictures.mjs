@@ -129,6 +129,8 @@ const SHOTS = [
       }
       await p.getByLabel('Temperature, °F').fill('64');
       await p.getByLabel('Wind, mph').fill('4');
+      await p.getByRole('combobox', { name: 'Wind from' }).click();
+      await p.getByRole('option', { name: 'west', exact: true }).click();
       await p.getByRole('button', { name: 'Note the weather' }).click();
       await p.getByRole('button', { name: 'Start', exact: true }).click();
       const pads = p.locator('button.pad');
